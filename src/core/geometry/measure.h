@@ -1,0 +1,35 @@
+#pragma once
+// Plain measurements of rings and polygons. All are exact up to floating point; empty input gives 0 or an
+// empty box.
+
+#include "core/geometry/shapes.h"
+
+namespace zesty {
+
+/// Positive when the ring runs clockwise on a screen with y down (counter-clockwise with y up).
+double signed_area(const Ring& ring);
+/// Without the holes, never negative.
+double area(const Polygon& polygon);
+double area(const Region& region);
+
+double perimeter(const Ring& ring);
+/// Outer ring and holes together: what a blade travels.
+double perimeter(const Polygon& polygon);
+
+Box bounds(const Ring& ring);
+Box bounds(const Polygon& polygon);
+Box bounds(const Region& region);
+
+Point centroid(const Ring& ring);
+
+/// Even-odd test; points on the edge may count either way.
+bool contains(const Ring& ring, Point p);
+bool contains(const Polygon& polygon, Point p);
+
+Point closest_on_segment(Point p, Point a, Point b);
+double distance_to_segment(Point p, Point a, Point b);
+
+/// True when the closed segments share at least one point.
+bool segments_meet(Point a, Point b, Point c, Point d);
+
+} // namespace zesty

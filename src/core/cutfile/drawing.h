@@ -1,0 +1,33 @@
+#pragma once
+// A drawing as a file reader hands it over: flattened contours with their paint, in millimetres as far as the
+// file says what its units are. Immutable once read; everything shares it.
+
+#include "core/geometry/fill.h"
+
+#include <cstdint>
+#include <string>
+#include <vector>
+
+namespace zesty {
+
+struct Contour {
+    Ring points;
+    bool closed = false; ///< Fills close open contours anyway; only outline drawings care.
+};
+
+struct Shape {
+    std::vector<Contour> contours;
+    FillRule rule = FillRule::NonZero;
+    bool filled = false;
+    bool stroked = false;
+};
+
+struct Drawing {
+    double width = 0;  ///< of the whole drawing, mm
+    double height = 0; ///< mm
+    bool size_known = false; ///< false when the file has no absolute units and 96 per inch was assumed
+    std::vector<Shape> shapes;
+    std::vector<std::string> warnings; ///< what the reader left out or could not follow, one sentence each
+};
+
+} // namespace zesty

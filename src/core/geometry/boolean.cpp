@@ -1,0 +1,181 @@
+#include "core/geometry/boolean.h"
+
+#include "core/geometry/geos.h"
+#include "core/geometry/measure.h"
+
+#include <algorithm>
+
+namespace zesty {
+
+using geos::context;
+using geos::Geometry;
+
+namespace {
+
+Geometry repaired(const Region& region) {
+    Geometry g = geos::multi(region);
+    if (g && GEOSisValid_r(context(), g.get()) == 1) return g;
+    return Geometry(GEOSMakeValid_r(context(), g.get()));
+}
+
+bool good(const Geometry& g) {
+    return g && GEOSisValid_r(context(), g.get()) == 1;
+}
+
+/// Tries `plain`, then `snapped` with a grid, and says what failed.
+template <class Plain, class Snapped>
+Result<Region> ladder(const Box& box, const char* what, Plain plain, Snapped snapped) {
+    Geometry result(plain());
+    if (!good(result)) result.reset(snapped(std::max(box.diagonal(), 1.0) * 1e-7));
+    if (!good(result))
+        return fail(ErrorKind::Geometry, std::string("areas could not be ") + what + " near " +
+                                             std::to_string(box.centre().x) + ", " +
+                                             std::to_string(box.centre().y) + ": " + geos::last_message());
+    return geos::region(result.get());
+}
+
+} // namespace
+
+Result<Region> unite(const Region& parts) {
+    if (parts.empty()) return Region{};
+    std::vector<GEOSGeometry*> list;
+    for (const Polygon& p : parts) list.push_back(repaired({p}).release());
+    const Geometry all(GEOSGeom_createCollection_r(context(), GEOS_GEOMETRYCOLLECTION, list.data(),
+                                                   static_cast<unsigned>(list.size())));
+    return ladder(
+        bounds(parts), "joined", [&] { return GEOSUnaryUnion_r(context(), all.get()); },
+        [&](double grid) { return GEOSUnaryUnionPrec_r(context(), all.get(), grid); });
+}
+
+Result<Region> intersect(const Region& a, const Region& b) {
+    const Geometry ga = repaired(a);
+    const Geometry gb = repaired(b);
+    return ladder(
+        bounds(a), "intersected", [&] { return GEOSIntersection_r(context(), ga.get(), gb.get()); },
+        [&](double grid) { return GEOSIntersectionPrec_r(context(), ga.get(), gb.get(), grid); });
+}
+
+Result<Region> subtract(const Region& a, const Region& b) {
+    const Geometry ga = repaired(a);
+    const Geometry gb = repaired(b);
+    return ladder(
+        bounds(a), "subtracted", [&] { return GEOSDifference_r(context(), ga.get(), gb.get()); },
+        [&](double grid) { return GEOSDifferencePrec_r(context(), ga.get(), gb.get(), grid); });
+}
+
+Result<Region> grow(const Region& region, double by, Corner corner, int facets) {
+    const Geometry g = repaired(region);
+    const int join = corner == Corner::Round ? GEOSBUF_JOIN_ROUND : GEOSBUF_JOIN_MITRE;
+    const auto buffer = [&](const GEOSGeometry* from) {
+        return GEOSBufferWithStyle_r(context(), from, by, facets, GEOSBUF_CAP_ROUND, join, 5.0);
+    };
+    return ladder(
+        bounds(region), "grown", [&] { return buffer(g.get()); },
+        [&](double grid) {
+            const Geometry coarse(GEOSGeom_setPrecision_r(context(), g.get(), grid, 0));
+            return coarse ? buffer(coarse.get()) : nullptr;
+        });
+}
+
+bool is_valid(const Region& region) {
+    const Geometry g = geos::multi(region);
+    return good(g);
+}
+
+Polygon simplified(const Polygon& polygon, double tolerance) {
+    const Geometry g = geos::polygon(polygon);
+    const Geometry s(GEOSTopologyPreserveSimplify_r(context(), g.get(), tolerance));
+    if (!good(s)) return polygon;
+    Region r = geos::region(s.get());
+    return r.size() == 1 ? std::move(r.front()) : polygon;
+}
+
+std::optional<Circle> largest_circle(const Polygon& polygon, double tolerance) {
+    if (polygon.outer.size() < 3) return std::nullopt;
+    const Geometry g = repaired({polygon});
+    if (!g || GEOSisEmpty_r(context(), g.get()) != 0) return std::nullopt;
+    const Geometry radius(GEOSMaximumInscribedCircle_r(context(), g.get(), tolerance));
+    if (!radius) return std::nullopt;
+    const GEOSCoordSequence* seq = GEOSGeom_getCoordSeq_r(context(), radius.get());
+    Circle c;
+    Point rim;
+    GEOSCoordSeq_getXY_r(context(), seq, 0, &c.centre.x, &c.centre.y);
+    GEOSCoordSeq_getXY_r(context(), seq, 1, &rim.x, &rim.y);
+    c.radius = distance(c.centre, rim);
+    return c;
+}
+
+struct MeasuredRing::Inner {
+    Geometry line;
+    const GEOSPreparedGeometry* prepared;
+    explicit Inner(const Ring& ring)
+        : line(geos::line(ring, true)), prepared(GEOSPrepare_r(context(), line.get())) {}
+    Inner(const Inner&) = delete;
+    Inner& operator=(const Inner&) = delete;
+    ~Inner() { GEOSPreparedGeom_destroy_r(context(), prepared); }
+};
+
+MeasuredRing::MeasuredRing(const Ring& ring) : inner_(std::make_unique<Inner>(ring)) {}
+MeasuredRing::~MeasuredRing() = default;
+MeasuredRing::MeasuredRing(MeasuredRing&&) noexcept = default;
+MeasuredRing& MeasuredRing::operator=(MeasuredRing&&) noexcept = default;
+
+Gap MeasuredRing::gap_to(const MeasuredRing& other) const {
+    Gap out;
+    GEOSCoordSequence* seq =
+        GEOSPreparedNearestPoints_r(context(), inner_->prepared, other.inner_->line.get());
+    if (!seq) return out;
+    GEOSCoordSeq_getXY_r(context(), seq, 0, &out.from.x, &out.from.y);
+    GEOSCoordSeq_getXY_r(context(), seq, 1, &out.to.x, &out.to.y);
+    GEOSCoordSeq_destroy_r(context(), seq);
+    out.distance = distance(out.from, out.to);
+    return out;
+}
+
+Gap gap(const Ring& a, const Ring& b) {
+    return MeasuredRing(a).gap_to(MeasuredRing(b));
+}
+
+struct BoxIndex::Inner {
+    GEOSSTRtree* tree;
+    std::vector<std::size_t> numbers;
+    std::vector<Geometry> shapes;
+
+    explicit Inner(const std::vector<Box>& boxes) : tree(GEOSSTRtree_create_r(context(), 8)) {
+        numbers.resize(boxes.size());
+        for (std::size_t i = 0; i < boxes.size(); ++i) {
+            numbers[i] = i;
+            if (boxes[i].empty()) continue;
+            shapes.push_back(rectangle(boxes[i]));
+            GEOSSTRtree_insert_r(context(), tree, shapes.back().get(), &numbers[i]);
+        }
+    }
+    Inner(const Inner&) = delete;
+    Inner& operator=(const Inner&) = delete;
+    ~Inner() { GEOSSTRtree_destroy_r(context(), tree); }
+
+    static Geometry rectangle(const Box& b) {
+        return geos::line({{b.x0, b.y0}, {b.x1, b.y1}}, false);
+    }
+};
+
+BoxIndex::BoxIndex(const std::vector<Box>& boxes) : inner_(std::make_unique<Inner>(boxes)) {}
+BoxIndex::~BoxIndex() = default;
+BoxIndex::BoxIndex(BoxIndex&&) noexcept = default;
+BoxIndex& BoxIndex::operator=(BoxIndex&&) noexcept = default;
+
+std::vector<int> BoxIndex::meeting(const Box& box) const {
+    std::vector<int> out;
+    if (box.empty() || inner_->shapes.empty()) return out;
+    const Geometry asked = Inner::rectangle(box);
+    GEOSSTRtree_query_r(
+        context(), inner_->tree, asked.get(),
+        [](void* item, void* user) {
+            static_cast<std::vector<int>*>(user)->push_back(static_cast<int>(*static_cast<std::size_t*>(item)));
+        },
+        &out);
+    std::sort(out.begin(), out.end());
+    return out;
+}
+
+} // namespace zesty

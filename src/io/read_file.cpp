@@ -1,0 +1,56 @@
+#include "io/read_file.h"
+
+#include <QFile>
+#include <QFileInfo>
+#include <QSaveFile>
+#include <zlib.h>
+
+namespace zesty {
+
+Result<QByteArray> read_file(const QString& path, qint64 most_bytes) {
+    const std::string name = path.toStdString();
+    const QFileInfo info(path);
+    if (!info.exists()) return fail(ErrorKind::Unreadable, name + ": there is no such file");
+    if (!info.isFile()) return fail(ErrorKind::Unreadable, name + ": this is not a file");
+    if (info.size() > most_bytes)
+        return fail(ErrorKind::TooLarge, name + ": larger than the " + std::to_string(most_bytes >> 20) +
+                                             " MB that are read");
+    QFile file(path);
+    if (!file.open(QIODevice::ReadOnly))
+        return fail(ErrorKind::Unreadable, name + ": " + file.errorString().toStdString());
+    return file.readAll();
+}
+
+Result<QByteArray> unzipped(const QByteArray& data, qint64 most_bytes) {
+    if (!data.startsWith("\x1f\x8b")) return data;
+    z_stream z{};
+    if (inflateInit2(&z, 15 + 16) != Z_OK) return fail(ErrorKind::BadInput, "the gzip data cannot be unpacked");
+    z.next_in = reinterpret_cast<Bytef*>(const_cast<char*>(data.data()));
+    z.avail_in = static_cast<uInt>(data.size());
+    QByteArray out;
+    QByteArray chunk(1 << 20, Qt::Uninitialized);
+    int state = Z_OK;
+    while (state == Z_OK && out.size() <= most_bytes) {
+        z.next_out = reinterpret_cast<Bytef*>(chunk.data());
+        z.avail_out = static_cast<uInt>(chunk.size());
+        state = inflate(&z, Z_NO_FLUSH);
+        out.append(chunk.constData(), chunk.size() - z.avail_out);
+        if (state == Z_BUF_ERROR) break;
+    }
+    inflateEnd(&z);
+    if (out.size() > most_bytes)
+        return fail(ErrorKind::TooLarge, "the compressed drawing unpacks to more than " +
+                                             std::to_string(most_bytes >> 20) + " MB");
+    if (state != Z_STREAM_END) return fail(ErrorKind::BadInput, "the compressed drawing is damaged or cut short");
+    return out;
+}
+
+Result<void> write_file(const QString& path, const QByteArray& data) {
+    QSaveFile file(path);
+    if (!file.open(QIODevice::WriteOnly) || file.write(data) != data.size() || !file.commit())
+        return fail(ErrorKind::Unwritable,
+                    path.toStdString() + ": cannot be written: " + file.errorString().toStdString());
+    return {};
+}
+
+} // namespace zesty

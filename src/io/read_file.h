@@ -1,0 +1,20 @@
+#pragma once
+// Bytes in and out of files. Reading has limits; writing is atomic: the old file stays until the new one is
+// complete on disk.
+
+#include "core/result.h"
+
+#include <QByteArray>
+#include <QString>
+
+namespace zesty {
+
+/// The whole file; refuses anything larger than `most_bytes`.
+Result<QByteArray> read_file(const QString& path, qint64 most_bytes = 128LL << 20);
+
+/// Undoes gzip; data that is not gzip comes back as it is.
+Result<QByteArray> unzipped(const QByteArray& data, qint64 most_bytes = 256LL << 20);
+
+Result<void> write_file(const QString& path, const QByteArray& data);
+
+} // namespace zesty

@@ -1,0 +1,49 @@
+#include "cli/commands.h"
+#include "core/cutfile/cut_file.h"
+#include "core/geometry/lengths.h"
+#include "io/inspect_json.h"
+#include "io/svg/svg_reader.h"
+
+#include <cstdio>
+#include <iostream>
+#include <nlohmann/json.hpp>
+
+namespace zesty::cli {
+
+int complain(const std::string& message) {
+    std::string line = message;
+    for (char& c : line)
+        if (c == '\n' || c == '\r') c = ' ';
+    std::cerr << line << "\n";
+    return bad_input;
+}
+
+int run(const Inspect& args) {
+    const auto drawing = read_drawing(QString::fromStdString(args.cut));
+    if (!drawing) return complain(drawing.error().message);
+    const auto cut = read_cut(*drawing);
+    if (!cut) return complain(args.cut + ": " + cut.error().message);
+    double scale = 1;
+    if (!args.width.empty()) {
+        const auto width = parse_length(args.width);
+        if (!width) return complain("--width: " + width.error().message);
+        if (*width < 0.1 || *width > 10000) return complain("--width: " + args.width + " is not between 0.1 mm and 10 m");
+        scale = *width / cut->box.width();
+    }
+    if (args.json) {
+        std::cout << inspect_json(*cut, scale).dump(1) << "\n";
+        return done;
+    }
+    std::size_t inserts = 0;
+    for (const Piece& p : cut->pieces) inserts += p.in_opening >= 0;
+    std::cout << args.cut << ": "
+              << format_size(cut->box.width() * scale, cut->box.height() * scale, Units::Inches) << "\n"
+              << cut->pieces.size() << " pieces, " << inserts << " of them inserts\n"
+              << cut->openings.size() << " openings\n";
+    if (!cut->bars.empty()) std::cout << "thinnest bar " << format_mm(cut->narrowest_bar() * scale) << "\n";
+    std::cout << "cut length " << format_length(cut->cut_length * scale, Units::Inches) << "\n";
+    for (const std::string& w : cut->warnings) std::cout << "note: " << w << "\n";
+    return done;
+}
+
+} // namespace zesty::cli

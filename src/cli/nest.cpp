@@ -1,0 +1,30 @@
+#include "cli/commands.h"
+#include "cli/deadline.h"
+#include "io/json_shapes.h"
+#include "io/plan_json.h"
+#include "io/read_file.h"
+
+#include <iostream>
+
+namespace zesty::cli {
+
+int run(const Nest& args) {
+    const auto data = read_file(QString::fromStdString(args.job));
+    if (!data) return complain(data.error().message);
+    const auto json = parse_json(data->toStdString(), args.job);
+    if (!json) return complain(json.error().message);
+    auto named = nest_job_from(*json, args.job);
+    if (!named) return complain(named.error().message);
+    named->job.seed = args.seed;
+    named->job.attempts = 1'000'000;
+    const Deadline deadline(args.seconds);
+    const NestResult result = nest(named->job, deadline.token());
+    if (const std::string wrong = verify(named->job, result); !wrong.empty()) return complain(args.job + ": " + wrong);
+    if (args.json)
+        std::cout << nest_result_json(*named, result, deadline.seconds()).dump() << "\n";
+    else
+        std::cout << result.placements.size() << " pieces placed, " << result.unplaced.size() << " not\n";
+    return result.unplaced.empty() ? done : problems;
+}
+
+} // namespace zesty::cli

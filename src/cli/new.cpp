@@ -1,0 +1,86 @@
+#include "cli/commands.h"
+#include "core/cutfile/cut_file.h"
+#include "core/geometry/lengths.h"
+#include "io/project_file.h"
+#include "io/stash_json.h"
+
+#include <QFileInfo>
+#include <iostream>
+
+namespace zesty::cli {
+
+namespace {
+
+/// "12x12in", "8.5 x 11", "210x297mm": the unit at the end is for both.
+Result<Page> page_from(const std::string& text) {
+    const auto x = text.find_first_of("xX");
+    const auto wrong = [&] {
+        return fail(ErrorKind::BadInput, "'" + text + "' is not a page size such as 12x12in or 210x297mm");
+    };
+    if (x == std::string::npos) return wrong();
+    std::string first = text.substr(0, x);
+    const std::string second = text.substr(x + 1);
+    const auto unit = second.find_first_of("icm\"");
+    if (unit != std::string::npos && first.find_first_of("icm\"") == std::string::npos) first += second.substr(unit);
+    const auto w = parse_length(first);
+    const auto h = parse_length(second);
+    if (!w || !h) return wrong();
+    if (*w < 10 || *h < 10 || *w > 3000 || *h > 3000)
+        return fail(ErrorKind::BadInput, "a page of " + text + " is not between 10 mm and 3 m");
+    Page page;
+    page.width = *w;
+    page.height = *h;
+    return page;
+}
+
+} // namespace
+
+int run(const New& args) {
+    Project p;
+    const auto page = page_from(args.page);
+    if (!page) return complain("--page: " + page.error().message);
+    p.page = *page;
+    struct Wanted {
+        const char* option;
+        const std::string& text;
+        double* value;
+        double least;
+    };
+    if (!args.width.empty()) p.cut.rule = SizeRule::Width;
+    if (!args.height.empty()) p.cut.rule = SizeRule::Height;
+    for (const Wanted& w : {Wanted{"--margin", args.margin, &p.cut.length, -3000},
+                            Wanted{"--width", args.width, &p.cut.length, 1},
+                            Wanted{"--height", args.height, &p.cut.length, 1},
+                            Wanted{"--reveal", args.reveal, &p.page.reveal, 0}, Wanted{"--lip", args.lip, &p.lip, 0}}) {
+        if (w.text.empty()) continue;
+        const auto length = parse_length(w.text);
+        if (!length) return complain(std::string(w.option) + ": " + length.error().message);
+        if (*length < w.least || *length > 3000)
+            return complain(std::string(w.option) + ": " + w.text + " is out of range");
+        *w.value = *length;
+    }
+    if (p.lip > 50) return complain("--lip: " + args.lip + " is more than 50 mm");
+    if (p.cut.rule == SizeRule::Margin && 2 * p.cut.length > std::min(p.page.width, p.page.height) - 1)
+        return complain("--margin: a border of " + format_length(p.cut.length, Units::Inches) +
+                        " leaves nothing of the page");
+    p.cut.turn_deg = std::remainder(args.turn_deg, 360.0);
+    p.cut.mirrored = args.mirrored;
+    const QString cut_path = QString::fromStdString(args.cut);
+    auto drawing = drawing_file(cut_path);
+    if (!drawing) return complain(drawing.error().message);
+    const auto cut = read_cut((*drawing)->drawing);
+    if (!cut) return complain(args.cut + ": " + cut.error().message);
+    p.drawing = *drawing;
+    p.title = QFileInfo(cut_path).completeBaseName().toStdString();
+    if (!args.stash.empty()) {
+        auto stash = read_stash(QString::fromStdString(args.stash));
+        if (!stash) return complain(stash.error().message);
+        p.stash = std::make_shared<const Stash>(std::move(*stash));
+    }
+    if (const auto r = save_project(p, QString::fromStdString(args.out)); !r) return complain(r.error().message);
+    std::cout << args.out << ": " << cut->openings.size() << " openings on a page of "
+              << format_size(p.page.width, p.page.height, Units::Inches) << "\n";
+    return done;
+}
+
+} // namespace zesty::cli

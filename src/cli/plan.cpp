@@ -1,0 +1,62 @@
+#include "cli/commands.h"
+#include "cli/deadline.h"
+#include "cli/proposed.h"
+#include "io/plan_json.h"
+#include "io/project_file.h"
+
+#include <algorithm>
+#include <iostream>
+#include <nlohmann/json.hpp>
+
+namespace zesty::cli {
+
+Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, double seconds) {
+    auto project = open_project(QString::fromStdString(path));
+    if (!project) return tl::make_unexpected(project.error());
+    if (!project->drawing) return fail(ErrorKind::NothingToDo, path + ": the project has no drawing yet");
+    if (seed) project->seed = *seed;
+    const Deadline deadline(seconds);
+    Planner planner;
+    const auto shapes = planner.shapes(*project);
+    if (!shapes) return fail(shapes.error().kind, path + ": " + shapes.error().message);
+    const auto assignment = planner.propose(*project, true, deadline.token());
+    if (assignment) {
+        *project = with_papers(*project, *shapes, *assignment);
+    } else if (assignment.error().kind != ErrorKind::NothingToDo) {
+        return tl::make_unexpected(assignment.error());
+    }
+    // A choice cut short keeps what it has; laying it on the sheets takes a bounded number of attempts.
+    auto plan = planner.plan(*project, {}, {}, true);
+    if (!plan) return fail(plan.error().kind, path + ": " + plan.error().message);
+    return Planned{std::move(*project), std::move(*plan), deadline.seconds()};
+}
+
+int run(const PlanArgs& args) {
+    const auto p = planned(args.project, args.seed, args.seconds);
+    if (!p) return complain(p.error().message);
+    const Plan& plan = p->plan;
+    const bool trouble = std::any_of(plan.findings.begin(), plan.findings.end(),
+                                     [](const Finding& f) { return f.severity == Severity::Problem; }) ||
+                         !plan.short_patches.empty();
+    if (args.json) {
+        std::cout << plan_json(p->project, plan, p->seconds).dump() << "\n";
+        return trouble ? problems : done;
+    }
+    const Units units = p->project.units;
+    std::cout << p->project.title << ": cut " << format_size(plan.set_out.size.x, plan.set_out.size.y, units)
+              << ", thinnest bar " << format_length(plan.set_out.thinnest_bar, units) << "\n"
+              << plan.sections.size() << " sections, " << plan.patches.size() << " patches, "
+              << plan.short_patches.size() << " short, " << plan.alike.size() << " neighbours alike\n";
+    for (const UsedSheet& u : plan.used_sheets) {
+        const Sheet& s = plan.sheets[u.sheet];
+        std::cout << "  " << s.id << " (" << name_of(s.kind) << "): " << u.patches.size() << " patches, "
+                  << static_cast<int>(100 * u.used_area / s.area + 0.5) << " % used\n";
+    }
+    for (const ShortPatch& s : plan.short_patches)
+        std::cout << "short: opening " << plan.patches[s.patch].opening + 1 << ": " << s.reason << "\n";
+    for (const Finding& f : plan.findings)
+        if (f.code != "short") std::cout << f.title << ": " << f.message << "\n";
+    return trouble ? problems : done;
+}
+
+} // namespace zesty::cli

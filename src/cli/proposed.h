@@ -1,0 +1,19 @@
+#pragma once
+// A project with the first proposal taken for whatever has no paper yet, and its plan.
+
+#include "core/project/planner.h"
+
+#include <string>
+
+namespace zesty::cli {
+
+struct Planned {
+    Project project;
+    Plan plan;
+    double seconds = 0;
+};
+
+/// An error says what of the project cannot be planned.
+Result<Planned> planned(const std::string& project_path, std::optional<unsigned> seed, double seconds);
+
+} // namespace zesty::cli

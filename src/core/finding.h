@@ -1,0 +1,46 @@
+#pragma once
+// One result of a check. They come from every stage and look the same everywhere.
+
+#include "core/geometry/shapes.h"
+
+#include <optional>
+#include <string>
+#include <variant>
+#include <vector>
+
+namespace zesty {
+
+enum class Severity { Problem, Advice, Note };
+
+/// A decision that would settle a finding; the window offers it as a button.
+struct GivePaper {
+    int section;
+    std::string paper;
+    bool operator==(const GivePaper&) const = default;
+};
+struct LeaveOpen {
+    int section;
+    bool operator==(const LeaveOpen&) const = default;
+};
+struct SetLip {
+    double lip;
+    bool operator==(const SetLip&) const = default;
+};
+struct SetMargin {
+    double margin;
+    bool operator==(const SetMargin&) const = default;
+};
+using Fix = std::variant<std::monostate, GivePaper, LeaveOpen, SetLip, SetMargin>;
+
+struct Finding {
+    std::string code; ///< stable, for programs: "short", "alike", "thin-bar", ...
+    Severity severity = Severity::Note;
+    std::string title;   ///< a few words
+    std::string message; ///< one sentence with numbers
+    std::optional<Point> where; ///< on the page
+    std::vector<int> openings;  ///< what it is about
+    Fix fix;
+    std::string fix_label; ///< what the button says; empty without a fix
+};
+
+} // namespace zesty

@@ -1,0 +1,233 @@
+#include "core/project/findings.h"
+
+#include <algorithm>
+#include <numeric>
+
+namespace zesty {
+
+namespace {
+
+constexpr int most_ways_out_tried = 40;
+
+std::string numbers(std::vector<int> openings) {
+    std::sort(openings.begin(), openings.end());
+    std::string out;
+    for (std::size_t i = 0; i < openings.size(); ++i) {
+        if (i == 6 && openings.size() > 7) return out + " and " + std::to_string(openings.size() - 6) + " more";
+        out += (i == 0 ? "" : i + 1 == openings.size() ? " and " : ", ") + std::to_string(openings[i] + 1);
+    }
+    return out;
+}
+
+std::string counted(std::size_t n, const char* one, const char* many) {
+    return std::to_string(n) + " " + (n == 1 ? one : many);
+}
+
+Point middle_of(const Plan& plan, int opening) {
+    return plan.set_out.to_page(plan.cut->openings[opening].label.centre);
+}
+
+void by_severity(std::vector<Finding>& findings) {
+    std::stable_sort(findings.begin(), findings.end(),
+                     [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
+}
+
+void about_the_drawing(const Plan& plan, std::vector<Finding>& out) {
+    for (const std::string& w : plan.cut->warnings)
+        out.push_back({"drawing", Severity::Note, "About the drawing", w, std::nullopt, {}, {}, {}});
+}
+
+void about_lips(const Project& project, const Plan& plan, std::vector<Finding>& out) {
+    std::vector<int> narrow;
+    const Patch* worst = nullptr;
+    for (const Patch& p : plan.patches) {
+        if (p.lip >= p.lip_wanted - 0.1) continue;
+        narrow.push_back(p.opening);
+        if (!worst || p.lip < worst->lip) worst = &p;
+    }
+    if (!worst) return;
+    Finding f;
+    f.code = "narrow-lip";
+    f.severity = worst->lip < 0.8 ? Severity::Advice : Severity::Note;
+    f.title = "Smallest lip " + format_mm(worst->lip) + ", opening " + std::to_string(worst->opening + 1);
+    f.message = counted(narrow.size(), "patch gets", "patches get") + " less than the " +
+                format_length(project.lip, project.units) + " wanted, because the bars are no wider" +
+                (worst->lip < 0.8 ? "; glue there with a fine tip or an adhesive sheet." : ".");
+    f.where = middle_of(plan, worst->opening);
+    f.openings = narrow;
+    out.push_back(std::move(f));
+}
+
+void about_choices(const Project& project, const Plan& plan, std::vector<Finding>& out) {
+    std::vector<int> bare;
+    std::vector<int> gone;
+    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
+        const Section& section = plan.sections[s];
+        if (section.treatment != Treatment::Paper || plan.paper_of_section[s] >= 0) continue;
+        (section.paper.empty() ? bare : gone).push_back(section.id);
+    }
+    if (!gone.empty())
+        out.push_back({"lost-paper", Severity::Problem, "A paper is not in the stash any more",
+                       "The paper chosen for " + numbers(gone) + " cannot be found; choose another.",
+                       middle_of(plan, gone.front()), gone, {}, {}});
+    if (!project.stash || project.stash->papers.empty()) {
+        out.push_back({"no-stash", Severity::Note, "No paper at hand",
+                       "Open a stash in the drawer to choose papers from.", std::nullopt, {}, {}, {}});
+    } else if (!bare.empty()) {
+        out.push_back({"no-paper", Severity::Note, counted(bare.size(), "section has", "sections have") + " no paper yet",
+                       "Drag papers there from the drawer, or let the program propose.",
+                       middle_of(plan, bare.front()), bare, {}, {}});
+    }
+}
+
+void about_alike(const Project& project, const Plan& plan, std::vector<Finding>& out) {
+    for (int i : plan.alike) {
+        const Neighbours& n = plan.neighbours[i];
+        const Paper& paper = project.stash->papers[plan.paper_of_section[n.a]];
+        out.push_back({"alike", Severity::Advice,
+                       plan.sections[n.a].label + " and " + plan.sections[n.b].label + " are both " + paper.name,
+                       "They share a bar of " + format_length(n.width, project.units) + ".", (n.from + n.to) * 0.5,
+                       {plan.sections[n.a].id, plan.sections[n.b].id}, {}, {}});
+    }
+}
+
+/// Looks for another paper for a section that fits on its sheets with everything already on them.
+class WaysOut {
+public:
+    WaysOut(const Project& project, const Plan& plan, Capacity& capacity, const StopToken& stop)
+        : project_(project), plan_(plan), capacity_(capacity), stop_(stop) {}
+
+    struct Answer {
+        int paper = -1;
+        bool clashes = false;   ///< taking it would make neighbours alike
+        int without_room = 0;   ///< papers that would part the neighbours but are full
+        int beside = 0;         ///< papers that a neighbour already has
+        bool searched = true;   ///< false when there was no time to look
+    };
+
+    Answer find(int section, bool may_clash) {
+        Answer answer;
+        const int papers = static_cast<int>(plan_.papers.size());
+        for (const bool clash_round : {false, true}) {
+            if (clash_round && !may_clash) break;
+            for (int p = 0; p < papers; ++p) {
+                if (p == plan_.paper_of_section[section]) continue;
+                if (clashes(section, p) != clash_round) {
+                    answer.beside += !clash_round;
+                    continue;
+                }
+                if (tried_ > most_ways_out_tried || stopped(stop_)) {
+                    answer.searched = false;
+                    return answer;
+                }
+                if (fits(section, p)) {
+                    answer.paper = p;
+                    answer.clashes = clash_round;
+                    return answer;
+                }
+                answer.without_room += !clash_round;
+            }
+        }
+        return answer;
+    }
+
+private:
+    bool clashes(int section, int paper) const {
+        return std::any_of(plan_.neighbours.begin(), plan_.neighbours.end(), [&](const Neighbours& n) {
+            return (n.a == section && plan_.paper_of_section[n.b] == paper) ||
+                   (n.b == section && plan_.paper_of_section[n.a] == paper);
+        });
+    }
+
+    bool fits(int section, int paper) {
+        std::vector<int> patches;
+        double area = 0;
+        for (std::size_t i = 0; i < plan_.patches.size(); ++i) {
+            const int s = plan_.patches[i].section;
+            if (s != section && plan_.paper_of_section[s] != paper) continue;
+            if (s == section && !capacity_.fits_alone(static_cast<int>(i), paper)) return false;
+            patches.push_back(static_cast<int>(i));
+            area += plan_.patches[i].area;
+        }
+        if (area > capacity_.stock_area(paper)) return false;
+        ++tried_;
+        return capacity_.lay(paper, patches, 4, stop_).complete();
+    }
+
+    const Project& project_;
+    const Plan& plan_;
+    Capacity& capacity_;
+    const StopToken& stop_;
+    int tried_ = 0;
+};
+
+void offer(Finding& f, const Project& project, const Plan& plan, int section, int paper) {
+    f.fix = GivePaper{plan.sections[section].id, project.stash->papers[paper].id};
+    f.fix_label = project.stash->papers[paper].name + " in " + plan.sections[section].label;
+}
+
+void about_short(const Project& project, const Plan& plan, WaysOut& ways, std::vector<Finding>& out) {
+    for (const ShortPatch& s : plan.short_patches) {
+        const int paper = plan.paper_of_section[s.section];
+        if (paper < 0) continue;
+        const Patch& patch = plan.patches[s.patch];
+        Finding f{"short", Severity::Problem,
+                  std::to_string(patch.opening + 1) + " does not fit on " + project.stash->papers[paper].name,
+                  "There " + std::string("is no room: ") + s.reason + ".", middle_of(plan, patch.opening),
+                  {patch.opening}, {}, {}};
+        const auto answer = ways.find(s.section, true);
+        if (answer.paper >= 0) {
+            offer(f, project, plan, s.section, answer.paper);
+        } else {
+            f.fix = LeaveOpen{plan.sections[s.section].id};
+            f.fix_label = "Leave " + plan.sections[s.section].label + " open";
+            if (answer.searched) f.message += " No other paper has room for it either.";
+        }
+        out.push_back(std::move(f));
+    }
+}
+
+/// Says for every pair that stays alike what would part it, or why nothing does.
+void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
+    std::size_t next = 0;
+    for (Finding& f : plan.findings) {
+        if (f.code != "alike") continue;
+        const Neighbours& n = plan.neighbours[plan.alike[next++]];
+        const auto a = ways.find(n.a, false);
+        if (a.paper >= 0) {
+            offer(f, project, plan, n.a, a.paper);
+            continue;
+        }
+        const auto b = ways.find(n.b, false);
+        if (b.paper >= 0) {
+            offer(f, project, plan, n.b, b.paper);
+            continue;
+        }
+        if (!a.searched || !b.searched) continue;
+        f.message += " Of the other papers, " + std::to_string(std::min(a.beside, b.beside)) +
+                     " already lie beside them and " + std::to_string(std::max(a.without_room, b.without_room)) +
+                     " have no room left.";
+    }
+}
+
+} // namespace
+
+std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
+    std::vector<Finding> out = plan.set_out.findings;
+    about_lips(project, plan, out);
+    about_choices(project, plan, out);
+    about_alike(project, plan, out);
+    about_the_drawing(plan, out);
+    by_severity(out);
+    return out;
+}
+
+void add_sheet_findings(const Project& project, Plan& plan, Capacity& capacity, const StopToken& stop) {
+    if (!plan.cut) return;
+    WaysOut ways(project, plan, capacity, stop);
+    explain_alike(project, plan, ways);
+    about_short(project, plan, ways, plan.findings);
+    by_severity(plan.findings);
+}
+
+} // namespace zesty

@@ -1,0 +1,14 @@
+#pragma once
+// What a plan has to say about itself.
+
+#include "core/project/plan.h"
+
+namespace zesty {
+
+/// What can be said without laying patches on sheets; most serious first.
+std::vector<Finding> findings_of(const Project& project, const Plan& plan);
+
+/// Adds what the sheets say: what is short and who stays alike, each with a way out where one is found to fit.
+void add_sheet_findings(const Project& project, Plan& plan, Capacity& capacity, const StopToken& stop);
+
+} // namespace zesty

@@ -1,0 +1,227 @@
+#include "core/project/planner.h"
+
+#include "core/geometry/measure.h"
+#include "core/project/findings.h"
+
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+constexpr int attempts_for_a_plan = 10;
+constexpr double worth_keeping = 400; ///< mm2 of a leftover
+
+const Stash& stash_of(const Project& project) {
+    static const Stash none;
+    return project.stash ? *project.stash : none;
+}
+
+std::vector<int> chosen_papers(const Project& project, const std::vector<Section>& sections) {
+    std::vector<int> out;
+    for (const Section& s : sections)
+        out.push_back(s.treatment == Treatment::Paper && !s.paper.empty() ? stash_of(project).find(s.paper) : -1);
+    return out;
+}
+
+std::vector<int> patches_with(const Plan& plan, int paper) {
+    std::vector<int> out;
+    for (std::size_t p = 0; p < plan.patches.size(); ++p)
+        if (plan.paper_of_section[plan.patches[p].section] == paper) out.push_back(static_cast<int>(p));
+    return out;
+}
+
+std::string why_short(const Plan& plan, const Paper& paper, int patch, bool fits_alone) {
+    const Box b = bounds(plan.patches[patch].outline);
+    const std::string size = format_mm(b.width()) + " x " + format_mm(b.height());
+    if (!fits_alone) return "no sheet of " + paper.name + " is large enough for a patch of " + size;
+    return "the sheets of " + paper.name + " are full before this patch of " + size;
+}
+
+std::string why_bare(const Plan& plan, int patch, bool proposed) {
+    if (plan.papers.empty()) return "there is no paper in the stash";
+    if (!proposed) return "no paper has been chosen for its section";
+    const Box b = bounds(plan.patches[patch].outline);
+    return "no paper has room left for its section, of which this patch takes " + format_mm(b.width()) + " x " +
+           format_mm(b.height());
+}
+
+/// Sheet minus the patches cut from it.
+Region leftovers_of(const Plan& plan, const UsedSheet& used, double gap) {
+    Region cut_out;
+    for (int p : used.patches) {
+        const auto grown = grow({transformed(plan.patches[p].outline, plan.placed[p].to_sheet())}, gap);
+        if (grown) cut_out.insert(cut_out.end(), grown->begin(), grown->end());
+    }
+    const auto joined = unite(cut_out);
+    if (!joined) return {};
+    auto rest = subtract({plan.sheets[used.sheet].outline}, *joined);
+    if (!rest) return {};
+    std::erase_if(*rest, [](const Polygon& p) { return area(p) < worth_keeping; });
+    std::sort(rest->begin(), rest->end(), [](const Polygon& a, const Polygon& b) { return area(a) > area(b); });
+    return *rest;
+}
+
+void take(const PaperNest& nest, Plan& plan) {
+    for (const NestPlacement& p : nest.result.placements)
+        plan.placed[nest.patches[p.piece]] = {nest.sheets[p.sheet], p.rotation_deg, p.shift};
+}
+
+void note_used_sheets(const Project& project, Plan& plan) {
+    for (std::size_t s = 0; s < plan.sheets.size(); ++s) {
+        UsedSheet used;
+        used.sheet = static_cast<int>(s);
+        for (std::size_t p = 0; p < plan.placed.size(); ++p)
+            if (plan.placed[p].sheet == used.sheet) {
+                used.patches.push_back(static_cast<int>(p));
+                used.used_area += plan.patches[p].area;
+            }
+        if (used.patches.empty()) continue;
+        used.leftovers = leftovers_of(plan, used, project.blade_gap / 2);
+        plan.used_sheets.push_back(std::move(used));
+    }
+}
+
+} // namespace
+
+int Plan::patch_of(int opening) const {
+    for (std::size_t p = 0; p < patches.size(); ++p)
+        if (patches[p].opening == opening) return static_cast<int>(p);
+    return -1;
+}
+
+double Plan::patch_area() const {
+    double sum = 0;
+    for (const Patch& p : patches) sum += p.area;
+    return sum;
+}
+
+Result<std::shared_ptr<const CutFile>> Planner::cut_of(const Project& project) {
+    if (drawing_ == project.drawing && cut_) return cut_;
+    auto cut = read_cut(project.drawing->drawing);
+    if (!cut) return tl::make_unexpected(cut.error());
+    drawing_ = project.drawing;
+    cut_ = std::make_shared<const CutFile>(std::move(*cut));
+    return cut_;
+}
+
+Result<Plan> Planner::shapes(const Project& project) {
+    Plan plan;
+    const Stash& stash = stash_of(project);
+    plan.sheets = sheets_of(stash);
+    plan.papers.resize(stash.papers.size());
+    for (const Sheet& s : plan.sheets) plan.papers[s.paper].stock_area += s.area;
+    if (!project.drawing) {
+        plan.set_out.base = {project.page.reveal, project.page.reveal, project.page.width - project.page.reveal,
+                             project.page.height - project.page.reveal};
+        return plan;
+    }
+    auto cut = cut_of(project);
+    if (!cut) return tl::make_unexpected(cut.error());
+    plan.cut = *cut;
+    plan.set_out = set_out(*plan.cut, project.page, project.cut, project.units);
+    plan.sections = sections_of(*plan.cut, project);
+    plan.section_of_opening = section_by_opening(plan.sections, plan.cut->openings.size());
+    plan.neighbours = neighbours_of(*plan.cut, plan.sections, plan.set_out.to_page);
+    plan.paper_of_section = chosen_papers(project, plan.sections);
+
+    std::vector<std::pair<Treatment, double>> wanted;
+    for (int s : plan.section_of_opening) wanted.emplace_back(plan.sections[s].treatment, plan.sections[s].lip);
+    if (patches_cut_ != plan.cut || !(patches_for_ == plan.set_out.to_page) || patches_wanted_ != wanted) {
+        patches_cut_.reset();
+        auto made = make_patches(*plan.cut, plan.sections, plan.set_out.to_page);
+        if (!made) return tl::make_unexpected(made.error());
+        patches_ = std::move(*made);
+        patches_for_ = plan.set_out.to_page;
+        patches_wanted_ = std::move(wanted);
+        patches_cut_ = plan.cut;
+    }
+    plan.patches = patches_;
+    // Which section an opening is in may change without changing its patch.
+    for (Patch& p : plan.patches) p.section = plan.section_of_opening[p.opening];
+    plan.placed.resize(plan.patches.size());
+    for (std::size_t i = 0; i < plan.neighbours.size(); ++i) {
+        const Neighbours& n = plan.neighbours[i];
+        if (plan.paper_of_section[n.a] >= 0 && plan.paper_of_section[n.a] == plan.paper_of_section[n.b])
+            plan.alike.push_back(static_cast<int>(i));
+    }
+    for (std::size_t s = 0; s < plan.sections.size(); ++s)
+        if (const int p = plan.paper_of_section[s]; p >= 0) ++plan.papers[p].sections;
+    plan.findings = findings_of(project, plan);
+    return plan;
+}
+
+Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const Progress& progress,
+                           bool proposed) {
+    auto made = shapes(project);
+    if (!made) return made;
+    Plan plan = std::move(*made);
+    const Stash& stash = stash_of(project);
+    capacity_.use(stash, plan.sheets, plan.patches, project.blade_gap, project.seed);
+    for (std::size_t paper = 0; paper < stash.papers.size(); ++paper) {
+        if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
+        if (progress)
+            progress(static_cast<double>(paper) / static_cast<double>(stash.papers.size()), "laying patches on sheets");
+        const std::vector<int> patches = patches_with(plan, static_cast<int>(paper));
+        if (patches.empty()) continue;
+        const PaperNest& nest = capacity_.lay(static_cast<int>(paper), patches, attempts_for_a_plan, stop);
+        take(nest, plan);
+        plan.papers[paper].used_area = nest.placed_area;
+        plan.papers[paper].short_patches = static_cast<int>(nest.result.unplaced.size());
+        for (int u : nest.result.unplaced) {
+            const int patch = nest.patches[u];
+            const bool alone = capacity_.fits_alone(patch, static_cast<int>(paper));
+            plan.short_patches.push_back(
+                {plan.patches[patch].section, patch, why_short(plan, stash.papers[paper], patch, alone)});
+        }
+    }
+    for (std::size_t p = 0; p < plan.patches.size(); ++p)
+        if (plan.paper_of_section[plan.patches[p].section] < 0)
+            plan.short_patches.push_back(
+                {plan.patches[p].section, static_cast<int>(p), why_bare(plan, static_cast<int>(p), proposed)});
+    note_used_sheets(project, plan);
+    plan.sheets_done = true;
+    add_sheet_findings(project, plan, capacity_, stop);
+    if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
+    return plan;
+}
+
+Result<Assignment> Planner::propose(const Project& project, bool keep_chosen, const StopToken& stop,
+                                    const Progress& progress) {
+    auto made = shapes(project);
+    if (!made) return tl::make_unexpected(made.error());
+    const Plan& plan = *made;
+    const Stash& stash = stash_of(project);
+    if (plan.patches.empty()) return fail(ErrorKind::NothingToDo, "there is no section to choose a paper for");
+    if (stash.papers.empty()) return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
+    capacity_.use(stash, plan.sheets, plan.patches, project.blade_gap, project.seed);
+    MatchJob job{stash, std::vector<MatchSection>(plan.sections.size()), plan.neighbours, project.seed};
+    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
+        const Section& section = plan.sections[s];
+        MatchSection& m = job.sections[s];
+        m.backed = section.treatment == Treatment::Paper;
+        if (section.locked || keep_chosen) m.given = plan.paper_of_section[s];
+        m.radius = std::numeric_limits<double>::infinity();
+        for (int o : section.openings)
+            m.radius = std::min(m.radius, plan.cut->openings[o].label.radius * plan.set_out.scale);
+    }
+    for (std::size_t p = 0; p < plan.patches.size(); ++p) {
+        job.sections[plan.patches[p].section].patches.push_back(static_cast<int>(p));
+        job.sections[plan.patches[p].section].area += plan.patches[p].area;
+    }
+    return match(job, capacity_, stop, progress);
+}
+
+Project with_papers(const Project& project, const Plan& plan, const Assignment& assignment) {
+    Project out = project;
+    for (std::size_t s = 0; s < plan.sections.size() && s < assignment.paper.size(); ++s) {
+        const Section& section = plan.sections[s];
+        if (section.treatment != Treatment::Paper || section.locked) continue;
+        SectionChoice c = out.choice(section.id);
+        c.paper = assignment.paper[s] < 0 ? "" : project.stash->papers[assignment.paper[s]].id;
+        out.choose(section.id, c);
+    }
+    return out;
+}
+
+} // namespace zesty

@@ -1,0 +1,41 @@
+#pragma once
+// The pipeline: Project to Plan, stage by stage. Each stage is recomputed only when something it depends on has
+// changed since the last call. One planner serves one thread at a time.
+
+#include "core/project/plan.h"
+
+namespace zesty {
+
+class Planner {
+public:
+    /// Drawing to patches: what changes while a size is dragged. The sheets of the plan stay empty.
+    Result<Plan> shapes(const Project& project);
+
+    /// The whole plan: as shapes(), then the papers chosen so far laid on their sheets. `proposed` says that
+    /// propose() has already looked for papers for every section, so that what has none found none.
+    Result<Plan> plan(const Project& project, const StopToken& stop = {}, const Progress& progress = {},
+                      bool proposed = false);
+
+    /// Papers for every section that has none by hand; with `keep_chosen`, only for sections that have none at
+    /// all. By section of plan(project). Told to stop, it gives the best so far with `complete` false. An error of
+    /// kind NothingToDo when there is nothing to choose for or from.
+    Result<Assignment> propose(const Project& project, bool keep_chosen, const StopToken& stop = {},
+                               const Progress& progress = {});
+
+private:
+    Result<std::shared_ptr<const CutFile>> cut_of(const Project& project);
+
+    std::shared_ptr<const DrawingFile> drawing_;
+    std::shared_ptr<const CutFile> cut_;
+    // Patches and what they were made for.
+    std::vector<Patch> patches_;
+    Transform patches_for_;
+    std::vector<std::pair<Treatment, double>> patches_wanted_; ///< treatment and lip by opening
+    std::shared_ptr<const CutFile> patches_cut_;
+    Capacity capacity_;
+};
+
+/// The project with what match proposed, papers of sections given by hand left alone.
+Project with_papers(const Project& project, const Plan& plan, const Assignment& assignment);
+
+} // namespace zesty

@@ -1,0 +1,251 @@
+#include "core/sections/patches.h"
+
+#include "core/geometry/segment_grid.h"
+
+#include <algorithm>
+#include <future>
+
+namespace zesty {
+
+namespace {
+
+constexpr double edge_clearance = 0.3;
+constexpr double outline_tolerance = 0.03;
+
+/// What a contour means to a patch that comes near it.
+enum Meeting : int { Shares = 0, Stops = 1 };
+
+/// All contours on the page: openings that get paper share the bar, everything else stops the patch.
+/// Ring numbers: opening k is k, pieces follow; group is the meeting.
+SegmentGrid contours(const CutFile& cut, const std::vector<char>& backed, const Transform& to_page) {
+    std::vector<Segment> segments;
+    const int n = static_cast<int>(cut.openings.size());
+    for (int i = 0; i < n; ++i)
+        append_segments(segments, transformed(cut.openings[i].outline.outer, to_page), i,
+                        backed[i] ? Shares : Stops);
+    for (std::size_t p = 0; p < cut.pieces.size(); ++p)
+        append_segments(segments, transformed(cut.pieces[p].outline.outer, to_page), n + static_cast<int>(p), Stops);
+    return SegmentGrid(std::move(segments));
+}
+
+/// Follows one contour of an opening and tells how far the patch may reach from each of its points.
+class Reach {
+public:
+    Reach(const SegmentGrid& grid, double lip, std::vector<int> ignored)
+        : grid_(grid), lip_(lip), ignored_(std::move(ignored)) {}
+
+    double at(Point a, Point normal) const {
+        const double shared = ball(a, normal, lip_, Shares);
+        // A circle of this size lets the patch come as close to an edge as it may.
+        const double enough = (shared + edge_clearance) / 2;
+        const double free = ball(a, normal, enough, Stops);
+        return free >= enough ? shared : std::max(free, 2 * free - edge_clearance);
+    }
+
+private:
+    /// The radius, at most `largest`, of the ball touching a from the side of `normal` that is empty of
+    /// contours of that meeting.
+    double ball(Point a, Point normal, double largest, Meeting meeting) const {
+        double r = largest;
+        for (int step = 0; step < 30; ++step) {
+            const Point c = a + normal * r;
+            const auto hit = grid_.nearest(c, r * (1 - 1e-6), [&](const Segment& s) {
+                return s.group == meeting && std::find(ignored_.begin(), ignored_.end(), s.ring) == ignored_.end();
+            });
+            if (!hit) break;
+            const Point q = hit->at - a;
+            const double ahead = dot(q, normal);
+            const double next = ahead > 1e-12 ? dot(q, q) / (2 * ahead) : 0;
+            if (next >= r * (1 - 1e-4)) break;
+            r = next;
+            if (r < 1e-3) return 0;
+        }
+        return r;
+    }
+
+    const SegmentGrid& grid_;
+    double lip_;
+    std::vector<int> ignored_;
+};
+
+/// The contour moved outwards (away from the opening) by what `reach` allows, corners rounded. May cross
+/// itself where the contour is hollow; a non-zero fill settles that.
+class Grower {
+public:
+    Grower(const Ring& ring, bool outwards_is_left, const Reach& reach, double lip)
+        : ring_(ring), side_(outwards_is_left ? 1 : -1), reach_(reach), lip_(lip) {}
+
+    Ring run() {
+        const std::size_t n = ring_.size();
+        for (std::size_t i = 0; i < n; ++i) {
+            const Point a = ring_[i];
+            const Point b = ring_[(i + 1) % n];
+            const Point c = ring_[(i + 2) % n];
+            const Point m = normal(a, b);
+            const double ta = reach_.at(a, m);
+            const double tb = reach_.at(b, m);
+            out_.push_back(a + m * ta);
+            along(a, ta, b, tb, m, 0);
+            out_.push_back(b + m * tb);
+            corner(b, m, normal(b, c));
+        }
+        return std::move(out_);
+    }
+
+private:
+    Point normal(Point a, Point b) const {
+        const Point d = b - a;
+        const double l = std::max(length(d), 1e-12);
+        return Point{-d.y / l, d.x / l} * side_;
+    }
+
+    /// Points between a and b, denser where the reach changes or is short.
+    void along(Point a, double ta, Point b, double tb, Point m, int depth) {
+        const double l = distance(a, b);
+        if (depth > 9 || l < 0.25) return;
+        const bool full = ta >= lip_ && tb >= lip_;
+        const double wanted = full ? std::max(1.5, lip_) : std::clamp(0.5 * std::min(ta, tb), 0.3, 0.8);
+        if (l < wanted) return;
+        const Point h = (a + b) * 0.5;
+        const double th = reach_.at(h, m);
+        along(a, ta, h, th, m, depth + 1);
+        out_.push_back(h + m * th);
+        along(h, th, b, tb, m, depth + 1);
+    }
+
+    void corner(Point at, Point from, Point to) {
+        const double turn = std::atan2(cross(from, to), dot(from, to));
+        // Outwards is left of travel when side_ is 1: then a right turn opens a gap that an arc must fill.
+        if (turn * side_ >= -0.05) return;
+        const int steps = static_cast<int>(std::ceil(std::abs(turn) / 0.35));
+        for (int k = 1; k < steps; ++k) {
+            const double w = turn * k / steps;
+            const Point m{from.x * std::cos(w) - from.y * std::sin(w), from.x * std::sin(w) + from.y * std::cos(w)};
+            out_.push_back(at + m * reach_.at(at, m));
+        }
+    }
+
+    const Ring& ring_;
+    double side_;
+    const Reach& reach_;
+    double lip_;
+    Ring out_;
+};
+
+/// Points that a patch cannot notice only cost time.
+Ring thinned(const Ring& ring, const Transform& to_page) {
+    Ring out;
+    for (Point p : ring) {
+        const Point q = to_page(p);
+        if (out.empty() || distance(out.back(), q) > 0.01) out.push_back(q);
+    }
+    while (out.size() > 3 && distance(out.front(), out.back()) <= 0.01) out.pop_back();
+    return out;
+}
+
+class PatchMaker {
+public:
+    PatchMaker(const CutFile& cut, const std::vector<Section>& sections, const Transform& to_page)
+        : cut_(cut), sections_(sections), to_page_(to_page),
+          section_(section_by_opening(sections, cut.openings.size())), backed_(cut.openings.size(), 0),
+          grid_(SegmentGrid({})) {
+        for (std::size_t o = 0; o < backed_.size(); ++o)
+            backed_[o] = sections_[section_[o]].treatment == Treatment::Paper;
+        grid_ = contours(cut, backed_, to_page);
+    }
+
+    std::vector<int> wanted() const {
+        std::vector<int> out;
+        for (std::size_t o = 0; o < backed_.size(); ++o)
+            if (backed_[o]) out.push_back(static_cast<int>(o));
+        return out;
+    }
+
+    Result<Patch> make(int opening) const {
+        Patch patch;
+        patch.opening = opening;
+        patch.section = section_[opening];
+        patch.lip_wanted = sections_[patch.section].lip;
+        const Ring edge = thinned(cut_.openings[opening].outline.outer, to_page_);
+        std::vector<int> ignored{opening};
+        for (int p : cut_.openings[opening].inserts) ignored.push_back(ring_of_piece(p));
+        const Reach reach(grid_, patch.lip_wanted, ignored);
+        const bool outwards_is_left = signed_area(edge) < 0;
+        auto region = fill(FilledPath{{Grower(edge, outwards_is_left, reach, patch.lip_wanted).run()},
+                                      FillRule::NonZero});
+        if (!region) return tl::make_unexpected(region.error());
+        if (region->empty()) return degenerate(opening);
+        patch.outline = simplified(largest(*region), outline_tolerance);
+        std::erase_if(patch.outline.holes, [](const Ring& h) { return std::abs(signed_area(h)) < 4; });
+        if (auto r = leave_inner_openings(opening, patch); !r) return tl::make_unexpected(r.error());
+        patch.area = area(patch.outline);
+        patch.lip = gap(edge, patch.outline.outer).distance;
+        return patch;
+    }
+
+private:
+    int ring_of_piece(int piece) const { return static_cast<int>(cut_.openings.size()) + piece; }
+
+    static Polygon largest(const Region& region) {
+        return *std::max_element(region.begin(), region.end(),
+                                 [](const Polygon& a, const Polygon& b) { return area(a) < area(b); });
+    }
+
+    Result<Patch> degenerate(int opening) const {
+        const Point c = to_page_(cut_.openings[opening].label.centre);
+        return fail(ErrorKind::Geometry, "no patch could be made for opening " + std::to_string(opening + 1) +
+                                             " at " + format_mm(c.x) + ", " + format_mm(c.y));
+    }
+
+    /// Behind an insert with openings of its own the patch must not show through those.
+    Result<void> leave_inner_openings(int opening, Patch& patch) const {
+        for (int piece : cut_.openings[opening].inserts) {
+            if (cut_.pieces[piece].openings.empty()) continue;
+            const Ring edge = thinned(cut_.pieces[piece].outline.outer, to_page_);
+            const Reach reach(grid_, patch.lip_wanted, {opening, ring_of_piece(piece)});
+            const bool inwards_is_left = signed_area(edge) > 0;
+            const Ring grown = Grower(edge, inwards_is_left, reach, patch.lip_wanted).run();
+            // The lip behind the insert, as the area between its edge and how far the patch may reach.
+            const auto covered = fill(FilledPath{{edge, grown}, FillRule::EvenOdd});
+            if (!covered) return tl::make_unexpected(covered.error());
+            const auto hole = subtract({{edge, {}}}, *covered);
+            if (!hole) return tl::make_unexpected(hole.error());
+            const auto rest = subtract({patch.outline}, *hole);
+            if (!rest) return tl::make_unexpected(rest.error());
+            if (!rest->empty()) patch.outline = largest(*rest);
+        }
+        return {};
+    }
+
+    const CutFile& cut_;
+    const std::vector<Section>& sections_;
+    Transform to_page_;
+    std::vector<int> section_;
+    std::vector<char> backed_;
+    SegmentGrid grid_;
+};
+
+} // namespace
+
+Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<Section>& sections,
+                                        const Transform& to_page) {
+    if (cut.openings.empty()) return std::vector<Patch>{};
+    const PatchMaker maker(cut, sections, to_page);
+    const std::vector<int> wanted = maker.wanted();
+    std::vector<Result<Patch>> made(wanted.size(), Patch{});
+    const auto part = [&](std::size_t from) {
+        for (std::size_t i = from; i < wanted.size(); i += 2) made[i] = maker.make(wanted[i]);
+    };
+    // Openings do not depend on each other: half of them on a second thread.
+    auto odd = std::async(std::launch::async, part, 1);
+    part(0);
+    odd.get();
+    std::vector<Patch> out;
+    for (Result<Patch>& p : made) {
+        if (!p) return tl::make_unexpected(p.error());
+        out.push_back(std::move(*p));
+    }
+    return out;
+}
+
+} // namespace zesty

@@ -1,0 +1,32 @@
+#pragma once
+// The piece of paper that backs an opening.
+//
+// A patch is the opening grown by the lip as far as the bar lets it: it meets the patches across shared bars
+// in the middle of the bar, never enters another opening, and stays 0.3 mm short of edges where nothing meets
+// it (half the bar where the bar is narrower than 0.6 mm). All in page millimetres, seen from the front.
+//
+// How far it may reach from a point of the opening's contour is found with the largest circle that touches the
+// contour there and holds no point of another contour (the shrinking-ball construction: J. Ma, S. W. Bae,
+// S. Choi, "3D medial axis point approximation using nearest neighbors and the normal field", The Visual
+// Computer 28, 2012): its centre is as far from this opening as from the other.
+
+#include "core/sections/sections.h"
+#include "core/stop.h"
+
+namespace zesty {
+
+struct Patch {
+    int opening = 0;
+    int section = 0; ///< index of the section
+    Polygon outline;
+    double area = 0;
+    double lip_wanted = 0;
+    double lip = 0; ///< the smallest real lip: distance between the contours of opening and patch
+};
+
+/// One patch for every opening of a section that gets paper, in order of openings. Inserts lie on the patch,
+/// which runs through behind them unless they have openings of their own.
+Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<Section>& sections,
+                                        const Transform& to_page);
+
+} // namespace zesty

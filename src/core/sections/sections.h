@@ -1,0 +1,40 @@
+#pragma once
+// Openings sorted into sections.
+
+#include "core/cutfile/cut_file.h"
+#include "core/project/project.h"
+
+namespace zesty {
+
+struct Section {
+    int id = 0; ///< its lowest opening
+    std::string label; ///< "7": the number of its lowest opening, as printed on the key
+    std::string name;  ///< given by hand, or empty
+    std::vector<int> openings;
+    Treatment treatment = Treatment::Paper;
+    std::string paper; ///< chosen paper id, or empty
+    bool locked = false;
+    double lip = 0; ///< wanted
+};
+
+/// In order of their lowest openings. Openings the cut does not have are ignored.
+std::vector<Section> sections_of(const CutFile& cut, const Project& project);
+
+/// Index of the section of each opening.
+std::vector<int> section_by_opening(const std::vector<Section>& sections, std::size_t openings);
+
+/// How far apart the openings of two sections may be and still be neighbours (3/4 in).
+inline constexpr double neighbour_limit = 0.75 * mm_per_inch;
+
+/// Two sections that share a bar no wider than the limit.
+struct Neighbours {
+    int a = 0; ///< indices of sections, a < b
+    int b = 0;
+    double width = 0; ///< narrowest bar between them, on the page
+    Point from;       ///< on the page
+    Point to;
+};
+std::vector<Neighbours> neighbours_of(const CutFile& cut, const std::vector<Section>& sections,
+                                      const Transform& to_page);
+
+} // namespace zesty

@@ -1,0 +1,123 @@
+#include "core/setout/set_out.h"
+
+#include "core/geometry/measure.h"
+
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+/// Below these a bar no longer takes what holds it (tape wants about 6 mm, foam 3 mm).
+constexpr double delicate_bar = 1.5;
+constexpr double blade_limit = 0.8;
+
+/// The box of the turned and mirrored cut, still in the size of the drawing.
+Box turned_box(const CutFile& cut, const Transform& turn) {
+    Box box;
+    for (const Piece& p : cut.pieces)
+        for (Point q : p.outline.outer) box.add(turn(q));
+    return box;
+}
+
+double scale_for(const Box& box, const Page& page, const CutPlacement& p) {
+    const double w = std::max(box.width(), 1e-9);
+    const double h = std::max(box.height(), 1e-9);
+    switch (p.rule) {
+    case SizeRule::Margin: return std::min((page.width - 2 * p.length) / w, (page.height - 2 * p.length) / h);
+    case SizeRule::Width: return p.length / w;
+    case SizeRule::Height: break;
+    }
+    return p.length / h;
+}
+
+void check_bars(const CutFile& cut, SetOut& out, Units units) {
+    if (cut.bars.empty() || out.thinnest_bar >= delicate_bar) return;
+    const Bar& b = cut.bars.front();
+    const auto thin = std::count_if(cut.bars.begin(), cut.bars.end(),
+                                    [&](const Bar& x) { return x.width * out.scale < delicate_bar; });
+    Finding f;
+    f.code = "thin-bar";
+    f.where = out.to_page((b.from + b.to) * 0.5);
+    f.openings = {b.a};
+    if (out.thinnest_bar < blade_limit) {
+        f.severity = Severity::Problem;
+        f.title = "Thinnest bar " + format_mm(out.thinnest_bar);
+        f.message = "Paper this narrow tears on the mat; the cut would have to be " +
+                    format_length(std::max(out.size.x, out.size.y) * blade_limit / out.thinnest_bar, units) +
+                    " on its longer side for bars of " + format_mm(blade_limit) + ".";
+    } else {
+        f.severity = Severity::Advice;
+        f.title = std::to_string(thin) + (thin == 1 ? " delicate bar" : " delicate bars");
+        f.message = "The thinnest is " + format_mm(out.thinnest_bar) +
+                    ": use a fine-tip glue or an adhesive sheet, tape and foam will show.";
+    }
+    out.findings.push_back(std::move(f));
+}
+
+void check_page(const Page& page, const CutPlacement& p, SetOut& out, Units units) {
+    const Box& b = out.cut_box;
+    const double over =
+        std::max({-b.x0, -b.y0, b.x1 - page.width, b.y1 - page.height});
+    if (over > 0.05) {
+        Finding f{"over-edge", Severity::Advice, "The cut hangs off the page",
+                  "It reaches " + format_length(over, units) + " beyond the edge; trim the overhang after gluing.",
+                  Point{std::clamp(b.centre().x, 0.0, page.width), std::clamp(b.centre().y, 0.0, page.height)},
+                  {}, {}, {}};
+        if (p.shift == Point{}) {
+            f.fix = SetMargin{mm_per_inch / 4};
+            f.fix_label = "Fit inside with a border of " + format_length(mm_per_inch / 4, units);
+        }
+        out.findings.push_back(std::move(f));
+        return;
+    }
+    if (page.reveal <= 0) return;
+    const double gap = std::min({b.x0 - out.base.x0, b.y0 - out.base.y0, out.base.x1 - b.x1, out.base.y1 - b.y1});
+    if (gap < 0)
+        out.findings.push_back({"over-frame", Severity::Advice, "The cut covers the frame",
+                                "It runs " + format_length(-gap, units) + " over the reveal of " +
+                                    format_length(page.reveal, units) + ", so the frame does not show all round.",
+                                out.base.centre(), {}, SetMargin{page.reveal + mm_per_inch / 8},
+                                "Border of " + format_length(page.reveal + mm_per_inch / 8, units)});
+}
+
+} // namespace
+
+SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Units units) {
+    SetOut out;
+    Transform turn = Transform::turned_deg(p.turn_deg);
+    if (p.mirrored) turn = turn * Transform::mirrored_x();
+    const Box box = turned_box(cut, turn);
+    double scale = scale_for(box, page, p);
+    const double least = 1.0 / std::max({box.width(), box.height(), 1e-9});
+    if (!(scale >= least)) {
+        scale = least;
+        out.findings.push_back({"no-room", Severity::Problem, "No room for the cut",
+                                "A border of " + format_length(p.length, units) + " leaves nothing of a page of " +
+                                    format_size(page.width, page.height, units) + ".",
+                                Point{page.width / 2, page.height / 2}, {}, SetMargin{mm_per_inch / 2},
+                                "Border of " + format_length(mm_per_inch / 2, units)});
+    }
+    const Point middle = box.centre() * scale;
+    out.to_page = Transform::moved(page.width / 2 + p.shift.x - middle.x, page.height / 2 + p.shift.y - middle.y) *
+                  Transform::scaled(scale) * turn;
+    out.scale = scale;
+    out.cut_box.add(out.to_page(inverse(turn)({box.x0, box.y0})));
+    out.cut_box.add(out.to_page(inverse(turn)({box.x1, box.y1})));
+    out.base = {page.reveal, page.reveal, page.width - page.reveal, page.height - page.reveal};
+    out.size = {cut.box.width() * scale, cut.box.height() * scale};
+    out.thinnest_bar = cut.narrowest_bar() * scale;
+    out.cut_length = cut.cut_length * scale;
+    for (std::size_t i = 0; i < cut.openings.size(); ++i) {
+        const double across = 2 * cut.openings[i].label.radius * scale;
+        if (out.smallest < 0 || across < out.smallest_opening) {
+            out.smallest = static_cast<int>(i);
+            out.smallest_opening = across;
+        }
+    }
+    check_bars(cut, out, units);
+    check_page(page, p, out, units);
+    return out;
+}
+
+} // namespace zesty

@@ -1,0 +1,27 @@
+#pragma once
+// The cut on the page. Page coordinates: millimetres, x right, y down, origin at the top left.
+
+#include "core/cutfile/cut_file.h"
+#include "core/finding.h"
+#include "core/project/project.h"
+
+namespace zesty {
+
+/// What comes of setting a cut out. Everything scales evenly, so that nothing has to be measured again.
+struct SetOut {
+    Transform to_page; ///< from the drawing's coordinates
+    double scale = 1;
+    Box cut_box;       ///< of the turned cut on the page
+    Box base;          ///< the base inside the reveal
+    Point size;        ///< width and height of the cut before turning
+    double thinnest_bar = std::numeric_limits<double>::infinity();
+    double smallest_opening = 0; ///< across its largest inscribed circle; 0 without openings
+    int smallest = -1;           ///< which opening that is
+    double cut_length = 0;
+    std::vector<Finding> findings;
+};
+
+/// `cut` must have material. A margin, width or height that leaves nothing gives a cut of 1 mm and a finding.
+SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& placement, Units units);
+
+} // namespace zesty

@@ -1,0 +1,290 @@
+#include "core/sheets/nest.h"
+
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
+#include "core/sheets/bit_raster.h"
+
+#include <algorithm>
+#include <cassert>
+#include <numeric>
+#include <random>
+
+namespace zesty {
+
+namespace {
+
+/// One way up of a piece.
+struct Pose {
+    double rotation_deg;
+    PieceRaster cells;
+    PieceRaster blocked; ///< of the piece grown by the gap: what it takes from others
+    int left = 0;        ///< by how many cells `blocked` begins before `cells`
+    int up = 0;
+};
+
+struct PreparedPiece {
+    double area = 0;
+    std::vector<Pose> poses;
+};
+
+/// Directions that lay a long side along the edge of a sheet, then the quarter turns.
+std::vector<double> rotations_of(const NestPiece& piece) {
+    if (!piece.any_rotation) return piece.rotations_deg;
+    struct Side {
+        double length;
+        double angle;
+    };
+    std::vector<Side> sides;
+    const Ring& r = piece.outline.outer;
+    for (std::size_t i = 0; i < r.size(); ++i) {
+        const Point d = r[(i + 1) % r.size()] - r[i];
+        sides.push_back({length(d), std::atan2(d.y, d.x) * 180 / M_PI});
+    }
+    std::sort(sides.begin(), sides.end(), [](Side a, Side b) { return a.length > b.length; });
+    std::vector<double> bases{0};
+    for (const Side& s : sides) {
+        if (bases.size() >= 3 || s.length < sides[0].length / 3) break;
+        const double base = std::fmod(-s.angle + 720, 90.0);
+        const bool fresh = std::all_of(bases.begin(), bases.end(), [&](double b) {
+            const double off = std::fmod(std::abs(base - b), 90.0);
+            return std::min(off, 90 - off) > 3;
+        });
+        if (fresh) bases.push_back(base);
+    }
+    std::vector<double> out;
+    for (double b : bases)
+        for (double q : {0.0, 90.0, 180.0, 270.0}) out.push_back(b + q);
+    return out;
+}
+
+PreparedPiece prepare(const NestPiece& piece, double gap, double cell) {
+    PreparedPiece out;
+    out.area = area(piece.outline);
+    const auto grown = grow({piece.outline}, std::max(gap, 1e-6), Corner::Round, 4);
+    const Polygon around = grown && grown->size() == 1 ? grown->front() : piece.outline;
+    for (double rotation : rotations_of(piece)) {
+        const Transform turn = Transform::turned_deg(rotation);
+        const Polygon turned = transformed(piece.outline, turn);
+        const Polygon wide = transformed(around, turn);
+        const Box own = bounds(turned);
+        const Box box = bounds(wide);
+        Pose pose;
+        pose.rotation_deg = rotation;
+        pose.cells = rasterize(turned, {own.x0, own.y0}, cell);
+        pose.left = static_cast<int>(std::ceil((own.x0 - box.x0) / cell));
+        pose.up = static_cast<int>(std::ceil((own.y0 - box.y0) / cell));
+        pose.blocked = rasterize(wide, {own.x0 - pose.left * cell, own.y0 - pose.up * cell}, cell);
+        out.poses.push_back(std::move(pose));
+    }
+    return out;
+}
+
+double cell_for(const NestJob& job) {
+    double total = 0;
+    for (const NestSheet& s : job.sheets) total += area(s.outline);
+    return std::clamp(std::sqrt(total / 150'000), 0.4, 1.0);
+}
+
+class Engine {
+public:
+    Engine(const NestJob& job, const StopToken& stop) : job_(job), stop_(stop) {
+        cell_ = job.cell > 0 ? job.cell : cell_for(job);
+        for (const NestPiece& p : job.pieces) pieces_.push_back(prepare(p, job.gap, cell_));
+        for (const NestSheet& s : job.sheets) empty_.emplace_back(s.outline, cell_);
+        sheet_order_.resize(job.sheets.size());
+        std::iota(sheet_order_.begin(), sheet_order_.end(), 0);
+        std::stable_sort(sheet_order_.begin(), sheet_order_.end(),
+                         [&](int a, int b) { return job_.sheets[a].rank < job_.sheets[b].rank; });
+    }
+
+    struct Attempt {
+        NestResult result;
+        double placed_area = 0;
+        double opened = 0; ///< ranks of the sheets used, weighed
+        double height = 0; ///< of what is used on them
+        bool better_than(const Attempt& o) const {
+            if (std::abs(placed_area - o.placed_area) > 1e-6) return placed_area > o.placed_area;
+            if (opened != o.opened) return opened < o.opened;
+            return height < o.height - 1e-9;
+        }
+    };
+
+    Attempt attempt(const std::vector<int>& order) const {
+        Attempt out;
+        std::vector<SheetRaster> sheets = empty_;
+        std::vector<double> used(sheets.size(), 0);
+        for (int piece : order) {
+            const bool placed = !stopped(stop_) && place(piece, sheets, used, out.result);
+            if (placed)
+                out.placed_area += pieces_[piece].area;
+            else
+                out.result.unplaced.push_back(piece);
+        }
+        for (std::size_t s = 0; s < used.size(); ++s) {
+            if (used[s] <= 0) continue;
+            out.opened += 1 + 10.0 * job_.sheets[s].rank;
+            out.height += used[s];
+        }
+        std::sort(out.result.unplaced.begin(), out.result.unplaced.end());
+        std::sort(out.result.placements.begin(), out.result.placements.end(),
+                  [](const NestPlacement& a, const NestPlacement& b) { return a.piece < b.piece; });
+        return out;
+    }
+
+    double piece_area(int piece) const { return pieces_[piece].area; }
+    double piece_length(int piece) const {
+        const PieceRaster& r = pieces_[piece].poses.front().cells;
+        return std::max(r.columns, r.rows) * cell_;
+    }
+
+private:
+    bool place(int piece, std::vector<SheetRaster>& sheets, std::vector<double>& used, NestResult& result) const {
+        for (int s : sheet_order_) {
+            const auto& allowed = job_.pieces[piece].sheets;
+            if (!allowed.empty() && std::find(allowed.begin(), allowed.end(), s) == allowed.end()) continue;
+            if (place_on(piece, s, sheets[s], used[s], result)) return true;
+        }
+        return false;
+    }
+
+    /// As high up as any pose gets, then as far left.
+    bool place_on(int piece, int s, SheetRaster& sheet, double& used, NestResult& result) const {
+        const Pose* best = nullptr;
+        int best_x = 0;
+        int best_y = 0;
+        int best_bottom = std::numeric_limits<int>::max();
+        for (const Pose& pose : pieces_[piece].poses) {
+            const int rows = pose.cells.rows;
+            for (int y = 0; y + rows <= sheet.rows() && y + rows <= best_bottom; ++y) {
+                const int x = sheet.first_fit(pose.cells, y);
+                if (x < 0) continue;
+                if (y + rows < best_bottom || x + pose.cells.columns < best_x + best->cells.columns) {
+                    best = &pose;
+                    best_x = x;
+                    best_y = y;
+                    best_bottom = y + rows;
+                }
+                break;
+            }
+        }
+        if (!best) return false;
+        sheet.block(best->blocked, best_x - best->left, best_y - best->up);
+        const Point at{sheet.origin().x + best_x * cell_ - best->cells.origin.x,
+                       sheet.origin().y + best_y * cell_ - best->cells.origin.y};
+        result.placements.push_back({piece, s, std::fmod(best->rotation_deg, 360.0), at});
+        used = std::max(used, best_bottom * cell_);
+        return true;
+    }
+
+    const NestJob& job_;
+    const StopToken& stop_;
+    double cell_;
+    std::vector<PreparedPiece> pieces_;
+    std::vector<SheetRaster> empty_;
+    std::vector<int> sheet_order_;
+};
+
+/// What did not fit goes first next time; a few others change places.
+std::vector<int> next_order(std::vector<int> order, const std::vector<int>& unplaced, std::mt19937& random) {
+    if (!unplaced.empty()) {
+        std::stable_partition(order.begin(), order.end(), [&](int p) {
+            return std::binary_search(unplaced.begin(), unplaced.end(), p);
+        });
+    }
+    const std::size_t n = order.size();
+    for (std::size_t k = 0; k < 1 + n / 8; ++k) {
+        const std::size_t i = random() % n;
+        const std::size_t j = std::min(n - 1, i + 1 + random() % 4);
+        std::swap(order[i], order[j]);
+    }
+    return order;
+}
+
+} // namespace
+
+NestResult nest(const NestJob& job, const StopToken& stop, const Progress& progress) {
+    const int n = static_cast<int>(job.pieces.size());
+    NestResult none;
+    for (int i = 0; i < n; ++i) none.unplaced.push_back(i);
+    if (n == 0 || job.sheets.empty()) return none;
+
+    const Engine engine(job, stop);
+    std::vector<int> by_area(n);
+    std::iota(by_area.begin(), by_area.end(), 0);
+    std::vector<int> by_length = by_area;
+    std::stable_sort(by_area.begin(), by_area.end(),
+                     [&](int a, int b) { return engine.piece_area(a) > engine.piece_area(b); });
+    std::stable_sort(by_length.begin(), by_length.end(),
+                     [&](int a, int b) { return engine.piece_length(a) > engine.piece_length(b); });
+
+    std::vector<int> best_order = by_area;
+    Engine::Attempt best = engine.attempt(by_area);
+    std::mt19937 random(job.seed);
+    for (int k = 1; k < job.attempts && !stopped(stop); ++k) {
+        if (progress) progress(static_cast<double>(k) / job.attempts, "laying patches on sheets");
+        const std::vector<int> order = k == 1 ? by_length : next_order(best_order, best.result.unplaced, random);
+        Engine::Attempt a = engine.attempt(order);
+        if (a.better_than(best)) {
+            best = std::move(a);
+            best_order = order;
+        }
+    }
+    return best.result;
+}
+
+namespace {
+
+/// A placed piece with what is needed to measure from it.
+struct Laid {
+    int piece;
+    Polygon outline;
+    Box box;
+    std::vector<MeasuredRing> rings;
+};
+
+double between(const Laid& a, const Laid& b) {
+    double least = std::numeric_limits<double>::infinity();
+    for (const MeasuredRing& r : a.rings)
+        for (const MeasuredRing& s : b.rings) least = std::min(least, r.gap_to(s).distance);
+    return least;
+}
+
+bool turned_as_allowed(const NestPiece& piece, double rotation) {
+    if (piece.any_rotation) return true;
+    return std::any_of(piece.rotations_deg.begin(), piece.rotations_deg.end(), [&](double r) {
+        const double off = std::fmod(std::abs(r - rotation), 360.0);
+        return std::min(off, 360 - off) < 1e-6;
+    });
+}
+
+} // namespace
+
+std::string verify(const NestJob& job, const NestResult& result) {
+    const auto name = [](int i) { return "piece " + std::to_string(i + 1); };
+    std::vector<std::vector<Laid>> on(job.sheets.size());
+    std::vector<int> seen(job.pieces.size(), 0);
+    for (int u : result.unplaced) ++seen[u];
+    for (const NestPlacement& p : result.placements) {
+        ++seen[p.piece];
+        const NestPiece& piece = job.pieces[p.piece];
+        if (!turned_as_allowed(piece, p.rotation_deg)) return name(p.piece) + " is turned as it must not be";
+        Laid laid{p.piece, transformed(piece.outline, p.transform()), {}, {}};
+        laid.box = bounds(laid.outline);
+        const auto outside = subtract({laid.outline}, {job.sheets[p.sheet].outline});
+        if (!outside || area(*outside) > 0.01) return name(p.piece) + " leaves its sheet";
+        laid.rings.emplace_back(laid.outline.outer);
+        for (const Ring& h : laid.outline.holes) laid.rings.emplace_back(h);
+        for (const Laid& other : on[p.sheet]) {
+            if (!other.box.grown(job.gap).meets(laid.box)) continue;
+            if (between(laid, other) < job.gap - 0.01 || contains(other.outline, laid.outline.outer[0]) ||
+                contains(laid.outline, other.outline.outer[0]))
+                return name(p.piece) + " comes too close to " + name(other.piece);
+        }
+        on[p.sheet].push_back(std::move(laid));
+    }
+    for (std::size_t i = 0; i < seen.size(); ++i)
+        if (seen[i] != 1) return name(static_cast<int>(i)) + " is not accounted for exactly once";
+    return {};
+}
+
+} // namespace zesty

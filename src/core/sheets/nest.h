@@ -1,0 +1,61 @@
+#pragma once
+// Irregular pieces laid on irregular sheets. Millimetres; sheets as seen from side A.
+//
+// A placed piece is its outline turned by rotation_deg about the origin and then moved by `shift`. Every
+// placement in a result is sound: inside its sheet, at least `gap` from every other piece, turned only as
+// allowed. verify() says so independently of how it was found, so that another engine can take the place of
+// this one behind the same functions.
+
+#include "core/geometry/shapes.h"
+#include "core/result.h"
+#include "core/stop.h"
+
+#include <vector>
+
+namespace zesty {
+
+struct NestPiece {
+    Polygon outline;
+    bool any_rotation = true;
+    std::vector<double> rotations_deg; ///< the only ones allowed when any_rotation is false; not empty then
+    /// Sheets it may go on, as indices; empty for all.
+    std::vector<int> sheets;
+};
+
+struct NestSheet {
+    Polygon outline;
+    int rank = 0; ///< sheets of a lower rank are filled first
+};
+
+struct NestJob {
+    std::vector<NestPiece> pieces;
+    std::vector<NestSheet> sheets;
+    double gap = 0.5;   ///< between pieces
+    unsigned seed = 1;
+    int attempts = 12;  ///< orders tried; the first is a complete answer
+    double cell = 0;    ///< of the raster, mm; 0 chooses by the size of the job
+};
+
+struct NestPlacement {
+    int piece = 0;
+    int sheet = 0;
+    double rotation_deg = 0;
+    Point shift;
+
+    Transform transform() const { return Transform::moved(shift.x, shift.y) * Transform::turned_deg(rotation_deg); }
+};
+
+struct NestResult {
+    std::vector<NestPlacement> placements; ///< by piece
+    std::vector<int> unplaced;             ///< ascending
+};
+
+/// The best of several attempts: largest area placed, then fewest sheets of high rank opened, then the
+/// tightest. Deterministic for a seed. Stops early, with the best so far, when told to; before the first
+/// attempt is complete that may leave pieces unplaced.
+NestResult nest(const NestJob& job, const StopToken& stop = {}, const Progress& progress = {});
+
+/// Nothing when the result is sound, else one sentence about the first thing that is not.
+std::string verify(const NestJob& job, const NestResult& result);
+
+} // namespace zesty

@@ -1,0 +1,24 @@
+#pragma once
+// .zesty: a ZIP with project.json, the drawing and the paper pictures; see docs/file-formats.md.
+
+#include "core/project/project.h"
+
+#include <QByteArray>
+#include <QString>
+
+namespace zesty {
+
+inline constexpr int project_version = 1;
+
+Result<QByteArray> project_bytes(const Project& project);
+/// `what` begins the sentence of an error.
+Result<Project> project_from(const QByteArray& data, const std::string& what);
+
+/// Atomic: a failed save leaves the old file as it was.
+Result<void> save_project(const Project& project, const QString& path);
+Result<Project> open_project(const QString& path);
+
+/// A drawing as a project holds it, from a file on disk.
+Result<std::shared_ptr<const DrawingFile>> drawing_file(const QString& path);
+
+} // namespace zesty

@@ -1,0 +1,200 @@
+#include "io/stash_json.h"
+
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
+#include "io/json_shapes.h"
+#include "io/read_file.h"
+
+#include <QFileInfo>
+#include <QImage>
+#include <QImageReader>
+#include <QBuffer>
+#include <QDir>
+#include <set>
+
+namespace zesty {
+
+using nlohmann::json;
+
+namespace {
+
+constexpr int most_sheets = 2000;
+
+Result<Rgb> mean_colour(const std::string& bytes, const std::string& where) {
+    QByteArray data = QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size()));
+    QBuffer buffer(&data);
+    QImageReader reader(&buffer);
+    reader.setScaledSize({32, 32});
+    const QImage image = reader.read().convertToFormat(QImage::Format_RGB32);
+    if (image.isNull()) return fail(ErrorKind::BadInput, where + ": the picture cannot be read");
+    long sum[3] = {0, 0, 0};
+    for (int y = 0; y < image.height(); ++y)
+        for (int x = 0; x < image.width(); ++x) {
+            const QRgb c = image.pixel(x, y);
+            sum[0] += qRed(c);
+            sum[1] += qGreen(c);
+            sum[2] += qBlue(c);
+        }
+    const long n = std::max(1, image.width() * image.height());
+    return Rgb{static_cast<std::uint8_t>(sum[0] / n), static_cast<std::uint8_t>(sum[1] / n),
+               static_cast<std::uint8_t>(sum[2] / n)};
+}
+
+template <class Enum>
+Result<Enum> named(const json& j, const char* key, std::initializer_list<Enum> all, Enum otherwise,
+                   const std::string& where) {
+    if (!j.contains(key)) return otherwise;
+    for (Enum e : all)
+        if (j[key] == name_of(e)) return e;
+    std::string names;
+    for (Enum e : all) names += (names.empty() ? "" : ", ") + std::string(name_of(e));
+    return fail(ErrorKind::BadInput, where + ": \"" + key + "\" must be one of " + names);
+}
+
+Result<SheetStock> sheet_from(const json& j, const std::string& where) {
+    if (!j.is_object()) return fail(ErrorKind::BadInput, where + ": a sheet must be an object");
+    SheetStock stock;
+    if (j.contains("count")) {
+        if (!j["count"].is_number_integer() || j["count"].get<long>() < 0 || j["count"].get<long>() > most_sheets)
+            return fail(ErrorKind::BadInput, where + ": \"count\" must be a whole number up to 2000");
+        stock.count = j["count"].get<int>();
+    }
+    if (j.contains("outline")) {
+        auto outline = polygon_from(j["outline"], where + ": the outline of a sheet");
+        if (!outline) return tl::make_unexpected(outline.error());
+        if (!is_valid({*outline}) || area(*outline) < 1)
+            return fail(ErrorKind::BadInput, where + ": the outline of a sheet crosses itself or has no area");
+        stock.outline = std::move(*outline);
+        stock.irregular = true;
+        return stock;
+    }
+    for (const char* key : {"width", "height"})
+        if (!j.contains(key) || !j[key].is_number() || j[key].get<double>() <= 0 || j[key].get<double>() > 5000)
+            return fail(ErrorKind::BadInput, where + ": a sheet needs an \"outline\", or a \"width\" and a "
+                                                     "\"height\" in mm above 0 and up to 5000");
+    const double w = j["width"].get<double>();
+    const double h = j["height"].get<double>();
+    stock.outline.outer = {{0, 0}, {w, 0}, {w, h}, {0, h}};
+    return stock;
+}
+
+Result<Paper> paper_from(const json& j, const std::string& what, std::size_t number, const PictureSource& pictures,
+                         Stash& stash) {
+    std::string where = what + ": paper " + std::to_string(number);
+    if (!j.is_object() || !j.contains("id") || !j["id"].is_string() || j["id"].get<std::string>().empty())
+        return fail(ErrorKind::BadInput, where + " has no \"id\"");
+    Paper paper;
+    paper.id = j["id"].get<std::string>();
+    where = what + ": paper \"" + paper.id + "\"";
+    paper.name = j.contains("name") && j["name"].is_string() ? j["name"].get<std::string>() : paper.id;
+    const auto pattern = named(j, "pattern",
+                               {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre,
+                                Pattern::Picture},
+                               Pattern::Solid, where);
+    if (!pattern) return tl::make_unexpected(pattern.error());
+    paper.pattern = *pattern;
+    const auto direction =
+        named(j, "direction", {Direction::Free, Direction::Half, Direction::Fixed}, Direction::Free, where);
+    if (!direction) return tl::make_unexpected(direction.error());
+    paper.direction = *direction;
+    if (j.contains("image") && j["image"].is_string()) {
+        paper.picture = j["image"].get<std::string>();
+        auto bytes = pictures(paper.picture);
+        if (!bytes) return fail(bytes.error().kind, where + ": " + bytes.error().message);
+        const auto colour = mean_colour(*bytes, where);
+        if (!colour) return tl::make_unexpected(colour.error());
+        paper.colour = *colour;
+        stash.pictures[paper.picture] = std::move(*bytes);
+    }
+    if (j.contains("colour")) {
+        const auto colour = j["colour"].is_string() ? parse_colour(j["colour"].get<std::string>()) : std::nullopt;
+        if (!colour) return fail(ErrorKind::BadInput, where + ": \"colour\" must look like #rrggbb");
+        paper.colour = *colour;
+    } else if (paper.picture.empty()) {
+        return fail(ErrorKind::BadInput, where + " needs a \"colour\" or an \"image\"");
+    }
+    if (!j.contains("sheets") || !j["sheets"].is_array())
+        return fail(ErrorKind::BadInput, where + " has no list of \"sheets\"");
+    for (const json& s : j["sheets"]) {
+        auto stock = sheet_from(s, where);
+        if (!stock) return tl::make_unexpected(stock.error());
+        paper.sheets.push_back(std::move(*stock));
+    }
+    return paper;
+}
+
+} // namespace
+
+Result<Stash> stash_from(const json& j, const std::string& what, const PictureSource& pictures) {
+    if (!j.is_object() || !j.contains("format") || !j["format"].is_string())
+        return fail(ErrorKind::BadInput, what + ": this is not a stash (no \"format\")");
+    const std::string format = j["format"].get<std::string>();
+    if (format != "zesty-stash/1")
+        return fail(format.rfind("zesty-stash/", 0) == 0 ? ErrorKind::NewerFormat : ErrorKind::BadInput,
+                    what + ": the format \"" + format + "\" is not zesty-stash/1");
+    if (!j.contains("papers") || !j["papers"].is_array())
+        return fail(ErrorKind::BadInput, what + ": there is no list of \"papers\"");
+    Stash stash;
+    std::set<std::string> ids;
+    int sheets = 0;
+    for (std::size_t i = 0; i < j["papers"].size(); ++i) {
+        auto paper = paper_from(j["papers"][i], what, i + 1, pictures, stash);
+        if (!paper) return tl::make_unexpected(paper.error());
+        if (!ids.insert(paper->id).second)
+            return fail(ErrorKind::BadInput, what + ": two papers have the id \"" + paper->id + "\"");
+        for (const SheetStock& s : paper->sheets) sheets += s.count;
+        if (sheets > most_sheets) return fail(ErrorKind::TooLarge, what + ": more than 2000 sheets");
+        stash.papers.push_back(std::move(*paper));
+    }
+    return stash;
+}
+
+json stash_json(const Stash& stash) {
+    json papers = json::array();
+    for (const Paper& p : stash.papers) {
+        json sheets = json::array();
+        for (const SheetStock& s : p.sheets) {
+            json sheet{{"count", s.count}};
+            if (s.irregular) {
+                json outline = json::array();
+                const auto ring = [&](const Ring& r) {
+                    json points = json::array();
+                    for (Point q : r) points.push_back({q.x, q.y});
+                    outline.push_back(points);
+                };
+                ring(s.outline.outer);
+                for (const Ring& h : s.outline.holes) ring(h);
+                sheet["outline"] = outline;
+            } else {
+                const Box b = bounds(s.outline);
+                sheet["width"] = b.x1;
+                sheet["height"] = b.y1;
+            }
+            sheets.push_back(sheet);
+        }
+        json paper{{"id", p.id},
+                   {"name", p.name},
+                   {"colour", format_colour(p.colour)},
+                   {"pattern", name_of(p.pattern)},
+                   {"direction", name_of(p.direction)},
+                   {"sheets", sheets}};
+        if (!p.picture.empty()) paper["image"] = p.picture;
+        papers.push_back(paper);
+    }
+    return {{"format", "zesty-stash/1"}, {"papers", papers}};
+}
+
+Result<Stash> read_stash(const QString& path) {
+    const auto data = read_file(path, 64LL << 20);
+    if (!data) return tl::make_unexpected(data.error());
+    const auto j = parse_json(data->toStdString(), path.toStdString());
+    if (!j) return tl::make_unexpected(j.error());
+    const QDir folder = QFileInfo(path).dir();
+    return stash_from(*j, path.toStdString(), [&](const std::string& name) -> Result<std::string> {
+        auto bytes = read_file(folder.filePath(QString::fromStdString(name)), 64LL << 20);
+        if (!bytes) return tl::make_unexpected(bytes.error());
+        return bytes->toStdString();
+    });
+}
+
+} // namespace zesty

@@ -1,0 +1,23 @@
+#pragma once
+// zesty-stash/1, see docs/file-formats.md.
+
+#include "core/result.h"
+#include "core/stash/stash.h"
+
+#include <QString>
+#include <functional>
+#include <nlohmann/json_fwd.hpp>
+
+namespace zesty {
+
+/// Finds the bytes of a picture by the name the stash gives it.
+using PictureSource = std::function<Result<std::string>(const std::string& name)>;
+
+/// `what` begins the sentence of an error. Colours of papers with a picture are its mean.
+Result<Stash> stash_from(const nlohmann::json& json, const std::string& what, const PictureSource& pictures);
+nlohmann::json stash_json(const Stash& stash);
+
+/// A stash file with its pictures beside it.
+Result<Stash> read_stash(const QString& path);
+
+} // namespace zesty

@@ -1,0 +1,259 @@
+#include "io/guide/guide_pdf.h"
+
+#include "core/geometry/measure.h"
+#include "io/paint/page_painter.h"
+
+#include <QBuffer>
+#include <QPageLayout>
+#include <QPageSize>
+#include <QPdfWriter>
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+constexpr double margin = 10;
+constexpr double header = 14;
+constexpr double footer = 54; ///< the 50 mm check square and room around it
+constexpr int dots_per_inch = 1200;
+
+const QColor ink(0x26, 0x24, 0x2b);
+const QColor quiet(0x6b, 0x66, 0x70);
+
+/// Paints on one page after another, in millimetres from the paper's corner.
+class Guide {
+public:
+    Guide(const Project& project, const Plan& plan, PrintPaper paper, QIODevice& device)
+        : project_(project), plan_(plan), writer_(&device) {
+        if (project.stash) textures_ = Textures(*project.stash);
+        const QPageSize size(paper == PrintPaper::A4 ? QPageSize::A4 : QPageSize::Letter);
+        writer_.setPageLayout(QPageLayout(size, QPageLayout::Portrait, {0, 0, 0, 0}, QPageLayout::Millimeter));
+        writer_.setResolution(dots_per_inch);
+        writer_.setTitle(QString::fromStdString(project.title));
+        writer_.setCreator("Zesty Panel");
+        width_ = size.size(QPageSize::Millimeter).width();
+        height_ = size.size(QPageSize::Millimeter).height();
+        painter_.begin(&writer_);
+        painter_.scale(dots_per_inch / 25.4, dots_per_inch / 25.4);
+        painter_.setRenderHint(QPainter::Antialiasing);
+    }
+
+    void run() {
+        key();
+        for (const UsedSheet& u : plan_.used_sheets) sheet(u, false);
+        for (const UsedSheet& u : plan_.used_sheets) sheet(u, true);
+        painter_.end();
+    }
+
+private:
+    QRectF room() const { return {margin, margin + header, width_ - 2 * margin, height_ - 2 * margin - header - footer}; }
+
+    void text(QRectF where, double size_mm, const QString& words, int flags = Qt::AlignLeft | Qt::AlignTop,
+              bool bold = false, QColor colour = ink) {
+        // Fonts are measured in device pixels; drawing them large and scaling down keeps them even.
+        painter_.save();
+        const double k = 0.01;
+        QFont font("Lato");
+        font.setPixelSize(static_cast<int>(size_mm / k));
+        font.setWeight(bold ? QFont::DemiBold : QFont::Normal);
+        painter_.scale(k, k);
+        painter_.setFont(font);
+        painter_.setPen(colour);
+        painter_.drawText(QRectF(where.x() / k, where.y() / k, where.width() / k, where.height() / k),
+                          flags | Qt::TextWordWrap, words);
+        painter_.restore();
+    }
+
+    void pen(double width_mm, QColor colour = ink, Qt::PenStyle style = Qt::SolidLine) {
+        painter_.setPen(QPen(colour, width_mm, style));
+        painter_.setBrush(Qt::NoBrush);
+    }
+
+    void new_page(const QString& title, const QString& hint) {
+        if (pages_++ > 0) writer_.newPage();
+        text({margin, margin, width_ - 2 * margin - 30, 6}, 4.6, title, Qt::AlignLeft | Qt::AlignVCenter, true);
+        text({margin, margin + 6.5, width_ - 2 * margin, 5}, 3, hint, Qt::AlignLeft | Qt::AlignVCenter, false, quiet);
+        text({width_ - margin - 30, margin, 30, 6}, 3, QString("page %1").arg(pages_), Qt::AlignRight | Qt::AlignVCenter,
+             false, quiet);
+        const double x = width_ - margin - 50;
+        const double y = height_ - margin - 50;
+        pen(0.15);
+        painter_.drawRect(QRectF(x, y, 50, 50));
+        painter_.drawRect(QRectF(x, y, 25.4, 25.4));
+        text({x + 1.5, y + 1.5, 22, 8}, 3, "1 in");
+        text({x + 27, y + 27, 22, 21}, 3, "50 mm\nPrint at 100 %: both squares must measure true.");
+    }
+
+    void key() {
+        new_page(QString::fromStdString(project_.title) + ": key",
+                 QString::fromStdString("Page " + format_size(project_.page.width, project_.page.height, project_.units) +
+                                        ", cut " + format_size(plan_.set_out.size.x, plan_.set_out.size.y, project_.units) +
+                                        ". This picture is reduced; the sheets that follow are at true scale."));
+        const QRectF r = room();
+        const double side = std::min(r.width(), r.height() * 0.62);
+        const double scale = side / std::max(project_.page.width, project_.page.height);
+        painter_.save();
+        painter_.translate(r.x() + (r.width() - project_.page.width * scale) / 2, r.y());
+        painter_.scale(scale, scale);
+        paint_page(painter_, project_, plan_, textures_);
+        pen(0.2 / scale, quiet);
+        painter_.drawRect(QRectF(0, 0, project_.page.width, project_.page.height));
+        painter_.restore();
+        for (std::size_t o = 0; plan_.cut && o < plan_.cut->openings.size(); ++o) {
+            const Circle& c = plan_.cut->openings[o].label;
+            const Point at = plan_.set_out.to_page(c.centre) * scale;
+            number({r.x() + (r.width() - project_.page.width * scale) / 2 + at.x, r.y() + at.y}, static_cast<int>(o), 2.6);
+        }
+        list({r.x(), r.y() + side + 4, r.width() - 0, r.bottom() - r.y() - side - 4 + 0});
+    }
+
+    void number(QPointF at, int opening, double size) {
+        const QString n = QString::number(opening + 1);
+        const QRectF box(at.x() - size * 0.9, at.y() - size * 0.65, size * 1.8, size * 1.3);
+        painter_.setPen(Qt::NoPen);
+        painter_.setBrush(QColor(255, 255, 255, 215));
+        painter_.drawRoundedRect(box, size * 0.6, size * 0.6);
+        text(box, size, n, Qt::AlignCenter, true);
+    }
+
+    /// What backs every opening, in columns; goes on on further pages when it must.
+    void list(QRectF r) {
+        const double row = 4.4;
+        const int columns = 3;
+        const double w = r.width() / columns;
+        double y = r.y();
+        int column = 0;
+        for (std::size_t o = 0; plan_.cut && o < plan_.cut->openings.size(); ++o) {
+            if (y + row > r.bottom()) {
+                y = r.y();
+                if (++column == columns) {
+                    new_page(QString::fromStdString(project_.title) + ": key, continued", "What backs every opening.");
+                    r = room();
+                    y = r.y();
+                    column = 0;
+                }
+            }
+            const QRectF line(r.x() + column * w, y, w - 3, row);
+            text(line, 3, QString::number(o + 1), Qt::AlignLeft | Qt::AlignVCenter, true);
+            text(line.adjusted(8, 0, 0, 0), 3, backing(static_cast<int>(o)), Qt::AlignLeft | Qt::AlignVCenter);
+            y += row;
+        }
+    }
+
+    QString backing(int opening) const {
+        const int patch = plan_.patch_of(opening);
+        if (patch < 0) return "open";
+        const int paper = plan_.paper_of_section[plan_.patches[patch].section];
+        if (paper < 0) return "no paper yet";
+        const QString name = QString::fromStdString(project_.stash->papers[paper].name);
+        if (plan_.placed[patch].sheet < 0) return name + ": short";
+        return QString("%1, lip %2").arg(name, QString::fromStdString(format_mm(plan_.patches[patch].lip)));
+    }
+
+    void sheet(const UsedSheet& used, bool mirrored) {
+        const Sheet& s = plan_.sheets[used.sheet];
+        const Transform turn = mirrored ? Transform::mirrored_x() : Transform{};
+        std::vector<Box> boxes;
+        for (int p : used.patches)
+            boxes.push_back(bounds(transformed(plan_.patches[p].outline, turn * plan_.placed[p].to_sheet())));
+        const QRectF r = room();
+        const Tiling tiling = tiles_of(bounds(transformed(s.outline, turn)), boxes, r.width() - 8, r.height() - 8);
+        const QString name = QString::fromStdString(project_.stash->papers[s.paper].name + ", " + s.id + " (" +
+                                                    name_of(s.kind) + ")");
+        for (const Tile& tile : tiling.tiles) {
+            QString where;
+            if (tiling.rows * tiling.columns > 1)
+                where = QString(" Part %1%2 of %3 by %4: join at the crosses.")
+                            .arg(QChar('A' + tile.row % 26))
+                            .arg(tile.column + 1)
+                            .arg(tiling.rows)
+                            .arg(tiling.columns);
+            new_page(name, (mirrored ? "Mirrored for tracing: lay the paper face down. True scale."
+                                     : "Seen from the good side. True scale.") +
+                               where);
+            paint_tile(used, tile, turn, tiling);
+        }
+    }
+
+    void paint_tile(const UsedSheet& used, const Tile& tile, const Transform& turn, const Tiling& tiling) {
+        const QRectF r = room();
+        const Sheet& s = plan_.sheets[used.sheet];
+        const Transform to_paper = Transform::moved(r.x() + 4 - tile.part.x0, r.y() + 4 - tile.part.y0);
+        const QRectF part(r.x() + 4, r.y() + 4, tile.part.width(), tile.part.height());
+        painter_.save();
+        painter_.setClipRect(part.adjusted(-0.3, -0.3, 0.3, 0.3));
+        pen(0.25, quiet, Qt::DashLine);
+        painter_.drawPath(to_path(transformed(s.outline, to_paper * turn)));
+        for (int p : used.patches) {
+            const Transform t = to_paper * turn * plan_.placed[p].to_sheet();
+            pen(0.2);
+            painter_.drawPath(to_path(transformed(plan_.patches[p].outline, t)));
+            const Opening& o = plan_.cut->openings[plan_.patches[p].opening];
+            pen(0.1, quiet, Qt::DotLine);
+            painter_.drawPath(to_path(transformed(Polygon{o.outline.outer, {}}, t * plan_.set_out.to_page)));
+            const Point c = (t * plan_.set_out.to_page)(o.label.centre);
+            number({c.x, c.y}, plan_.patches[p].opening, 3);
+        }
+        painter_.restore();
+        if (tiling.rows * tiling.columns > 1) crosses(part, tile, tiling);
+        text({margin, height_ - margin - 50, width_ - 2 * margin - 54, 50}, 3,
+             "Solid: where to cut. Dotted: the opening it backs. Dashed: the edge of the sheet.\n\n"
+             "Blades cut fingers: cut away from your hand, on a mat, along a metal ruler, and cap the blade. The "
+             "maker's instructions for a machine or glue come before these numbers.",
+             Qt::AlignLeft | Qt::AlignBottom, false, quiet);
+    }
+
+    /// Alignment marks on the sides where another part joins.
+    void crosses(const QRectF& part, const Tile& tile, const Tiling& tiling) {
+        pen(0.15);
+        const auto cross = [&](double x, double y) {
+            painter_.drawLine(QPointF(x - 3, y), QPointF(x + 3, y));
+            painter_.drawLine(QPointF(x, y - 3), QPointF(x, y + 3));
+            painter_.drawEllipse(QPointF(x, y), 1.5, 1.5);
+        };
+        for (const double y : {part.top(), part.bottom()}) {
+            if (tile.column > 0) cross(part.left(), y);
+            if (tile.column + 1 < tiling.columns) cross(part.right(), y);
+        }
+        for (const double x : {part.left(), part.right()}) {
+            if (tile.row > 0) cross(x, part.top());
+            if (tile.row + 1 < tiling.rows) cross(x, part.bottom());
+        }
+    }
+
+    const Project& project_;
+    const Plan& plan_;
+    Textures textures_;
+    QPdfWriter writer_;
+    QPainter painter_;
+    double width_;
+    double height_;
+    int pages_ = 0;
+};
+
+} // namespace
+
+Tiling tiles_of(const Box& sheet, const std::vector<Box>& patches, double width, double height) {
+    Tiling out;
+    out.columns = std::max(1, static_cast<int>(std::ceil(sheet.width() / width - 1e-9)));
+    out.rows = std::max(1, static_cast<int>(std::ceil(sheet.height() / height - 1e-9)));
+    const double w = sheet.width() / out.columns;
+    const double h = sheet.height() / out.rows;
+    for (int r = 0; r < out.rows; ++r)
+        for (int c = 0; c < out.columns; ++c) {
+            const Box part{sheet.x0 + c * w, sheet.y0 + r * h, sheet.x0 + (c + 1) * w, sheet.y0 + (r + 1) * h};
+            if (std::any_of(patches.begin(), patches.end(), [&](const Box& b) { return b.meets(part); }))
+                out.tiles.push_back({r, c, part});
+        }
+    return out;
+}
+
+QByteArray guide_pdf(const Project& project, const Plan& plan, PrintPaper paper) {
+    QBuffer buffer;
+    buffer.open(QIODevice::WriteOnly);
+    Guide(project, plan, paper, buffer).run();
+    return buffer.data();
+}
+
+} // namespace zesty

@@ -1,0 +1,60 @@
+#include "io/paint/textures.h"
+
+namespace zesty {
+
+QTransform to_qt(const Transform& t) {
+    return {t.a, t.b, t.c, t.d, t.e, t.f};
+}
+
+QColor to_qt(Rgb c) {
+    return {c.r, c.g, c.b};
+}
+
+QPainterPath to_path(const Polygon& polygon) {
+    QPainterPath path;
+    path.setFillRule(Qt::OddEvenFill);
+    const auto add = [&](const Ring& ring) {
+        if (ring.empty()) return;
+        path.moveTo(ring[0].x, ring[0].y);
+        for (std::size_t i = 1; i < ring.size(); ++i) path.lineTo(ring[i].x, ring[i].y);
+        path.closeSubpath();
+    };
+    add(polygon.outer);
+    for (const Ring& h : polygon.holes) add(h);
+    return path;
+}
+
+QPainterPath to_path(const Region& region) {
+    QPainterPath path;
+    path.setFillRule(Qt::OddEvenFill);
+    for (const Polygon& p : region) path.addPath(to_path(p));
+    return path;
+}
+
+Textures::Textures(const Stash& stash) {
+    for (const Paper& p : stash.papers) {
+        Texture t{{}, to_qt(p.colour), picture_box(p)};
+        if (const auto found = stash.pictures.find(p.picture); found != stash.pictures.end())
+            t.image = QImage::fromData(QByteArray::fromStdString(found->second))
+                          .convertToFormat(QImage::Format_ARGB32_Premultiplied);
+        textures_.push_back(std::move(t));
+    }
+}
+
+QColor Textures::colour(int paper) const {
+    return paper >= 0 && paper < static_cast<int>(textures_.size()) ? textures_[paper].colour : QColor(Qt::white);
+}
+
+QBrush Textures::brush(int paper, const Transform& sheet_to_target) const {
+    if (paper < 0 || paper >= static_cast<int>(textures_.size())) return Qt::white;
+    const Texture& t = textures_[paper];
+    if (t.image.isNull()) return t.colour;
+    QBrush brush(t.image);
+    // Pixels to millimetres of the sheet: the picture keeps its proportions across the longer side.
+    const double longer = std::max(t.covers.width(), t.covers.height());
+    const double mm_per_pixel = longer / std::max(1, std::max(t.image.width(), t.image.height()));
+    brush.setTransform(to_qt(sheet_to_target * Transform::scaled(mm_per_pixel)));
+    return brush;
+}
+
+} // namespace zesty

@@ -10,6 +10,7 @@ import os
 import random
 import subprocess
 import sys
+import zipfile
 
 
 def inset(polygon, by):
@@ -256,6 +257,33 @@ STOCK = {
 }
 
 
+def sections():
+    """The obvious plan, the favourite print in the largest panes: it is just short, and two panes are alike."""
+    wish = {"thistle-dot": (1, 6, 9), "hedge-stripe": (2, 7, 19), "picnic-check": (3, 5, 13, 14),
+            "gull-print": (11, 15, 16, 21), "brick-dust": (4, 8, 24, 26), "barley": (10, 12, 18, 22, 27),
+            "skein-ombre": (17,), "hillside": (25,)}
+    return [{"opening": o, "treatment": "paper", "paper": paper} for paper, openings in wish.items()
+            for o in openings] + [{"opening": 20, "treatment": "open"}]
+
+
+def write_project(folder, stash):
+    project = {"format": "zesty-project/1", "title": "Kite Hill", "units": "in",
+               "page": {"width_mm": 304.8, "height_mm": 304.8, "reveal_mm": 6.35, "glue_lip_mm": 12.7},
+               "cut": {"rule": "margin", "length_mm": 12.7, "turn_deg": 0, "mirrored": False, "shift_mm": [0, 0]},
+               "lip_mm": 3.175, "blade_gap_mm": 0.5, "seed": 1, "groups": [[22, 23], [24, 28], [25, 29], [26, 30], [27, 31]],
+               "sections": sections(), "drawing": "drawing/kite-hill.svg", "stash": stash}
+    with zipfile.ZipFile(os.path.join(folder, "kite-hill.zesty"), "w", zipfile.ZIP_DEFLATED) as z:
+        def add(name, data):
+            z.writestr(zipfile.ZipInfo(name, (2000, 1, 1, 0, 0, 0)), data, zipfile.ZIP_DEFLATED)
+
+        add("project.json", json.dumps(project, indent=1))
+        with open(os.path.join(folder, "kite-hill.svg"), "rb") as f:
+            add("drawing/kite-hill.svg", f.read())
+        for paper in stash["papers"]:
+            with open(os.path.join(folder, paper["image"]), "rb") as f:
+                add("papers/" + paper["image"], f.read())
+
+
 def main(folder):
     os.makedirs(os.path.join(folder, "papers"), exist_ok=True)
     with open(os.path.join(folder, "kite-hill.svg"), "w") as f:
@@ -266,9 +294,11 @@ def main(folder):
         subprocess.run(["rsvg-convert", "-o", picture], input=draw().encode(), check=True)
         papers.append({"id": pid, "name": name, "image": f"papers/{pid}.png", "pattern": pattern,
                        "direction": direction, "sheets": STOCK[pid]})
+    stash = {"format": "zesty-stash/1", "papers": papers}
     with open(os.path.join(folder, "kite-hill-stash.json"), "w") as f:
-        json.dump({"format": "zesty-stash/1", "papers": papers}, f, indent=1)
+        json.dump(stash, f, indent=1)
         f.write("\n")
+    write_project(folder, stash)
 
 
 if __name__ == "__main__":

@@ -1,6 +1,6 @@
 #pragma once
-// The commands of `zesty`. Each returns the exit code: 0 done, 1 done with problems found, 2 bad input with one
-// line on standard error.
+// The commands of `zesty`. Each returns the exit code: 0 done, 1 done with problems found, 2 bad input with
+// one line on standard error.
 
 #include <optional>
 #include <string>

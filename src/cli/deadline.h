@@ -10,8 +10,9 @@ namespace zesty::cli {
 class Deadline {
 public:
     explicit Deadline(double seconds)
-        : start_(Clock::now()), end_(start_ + std::chrono::duration_cast<Clock::duration>(
-                                                  std::chrono::duration<double>(seconds))) {}
+        : start_(Clock::now()),
+          end_(start_ + std::chrono::duration_cast<Clock::duration>(std::chrono::duration<double>(seconds))) {
+    }
     StopToken token() const {
         return [end = end_] { return Clock::now() >= end; };
     }

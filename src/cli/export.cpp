@@ -1,6 +1,7 @@
 #include "cli/commands.h"
 #include "cli/proposed.h"
 #include "io/guide/export_all.h"
+#include "io/paint/fonts.h"
 
 #include <QGuiApplication>
 #include <iostream>
@@ -14,10 +15,12 @@ int run(const Export& args) {
     char name[] = "zesty";
     char* argv[] = {name, nullptr};
     const QGuiApplication application(argc, argv);
+    load_fonts();
     const auto p = planned(args.project, std::nullopt, 10);
     if (!p) return complain(p.error().message);
-    const auto files = export_all(p->project, p->plan, args.paper == "a4" ? PrintPaper::A4 : PrintPaper::Letter,
-                                  QString::fromStdString(args.out));
+    const auto files =
+        export_all(p->project, p->plan, args.paper == "a4" ? PrintPaper::A4 : PrintPaper::Letter,
+                   QString::fromStdString(args.out));
     if (!files) return complain(files.error().message);
     for (const QString& f : *files) std::cout << f.toStdString() << "\n";
     return p->plan.short_patches.empty() ? done : problems;

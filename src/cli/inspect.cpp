@@ -27,7 +27,8 @@ int run(const Inspect& args) {
     if (!args.width.empty()) {
         const auto width = parse_length(args.width);
         if (!width) return complain("--width: " + width.error().message);
-        if (*width < 0.1 || *width > 10000) return complain("--width: " + args.width + " is not between 0.1 mm and 10 m");
+        if (*width < 0.1 || *width > 10000)
+            return complain("--width: " + args.width + " is not between 0.1 mm and 10 m");
         scale = *width / cut->box.width();
     }
     if (args.json) {

@@ -22,7 +22,8 @@ void add_new(CLI::App& app, New& a) {
     auto* c = app.add_subcommand("new", "Set a cut out on a page and save the project");
     c->add_option("CUT", a.cut, "SVG or SVGZ drawing")->required();
     c->add_option("--page", a.page, "Page size, such as 12x12in or 210x297mm")->capture_default_str();
-    auto* margin = c->add_option("--margin", a.margin, "Border left around the cut (1/2 in unless a size is given)");
+    auto* margin =
+        c->add_option("--margin", a.margin, "Border left around the cut (1/2 in unless a size is given)");
     auto* width = c->add_option("--width", a.width, "Width of the cut instead of a border");
     auto* height = c->add_option("--height", a.height, "Height of the cut instead of a border");
     width->excludes(margin)->excludes(height);
@@ -36,10 +37,13 @@ void add_new(CLI::App& app, New& a) {
 }
 
 void add_plan(CLI::App& app, PlanArgs& a) {
-    auto* c = app.add_subcommand("plan", "Choose papers where none are chosen and lay every patch on a sheet");
+    auto* c =
+        app.add_subcommand("plan", "Choose papers where none are chosen and lay every patch on a sheet");
     c->add_option("PROJECT", a.project, ".zesty file")->required();
     c->add_option("--seed", a.seed, "Another seed gives another proposal");
-    c->add_option("--seconds", a.seconds, "Longest time to think")->capture_default_str()->check(CLI::Range(0.0, 3600.0));
+    c->add_option("--seconds", a.seconds, "Longest time to think")
+        ->capture_default_str()
+        ->check(CLI::Range(0.0, 3600.0));
     c->add_flag("--json", a.json, "Print zesty-plan/1");
 }
 
@@ -47,15 +51,20 @@ void add_nest(CLI::App& app, Nest& a) {
     auto* c = app.add_subcommand("nest", "Lay irregular pieces on irregular sheets");
     c->add_option("JOB", a.job, "zesty-nest/1 file")->required();
     c->add_option("--seed", a.seed, "Seed of the search")->capture_default_str();
-    c->add_option("--seconds", a.seconds, "Longest time to think")->capture_default_str()->check(CLI::Range(0.0, 3600.0));
+    c->add_option("--seconds", a.seconds, "Longest time to think")
+        ->capture_default_str()
+        ->check(CLI::Range(0.0, 3600.0));
     c->add_flag("--json", a.json, "Print zesty-nest-result/1");
 }
 
 void add_export(CLI::App& app, Export& a) {
-    auto* c = app.add_subcommand("export", "Write the guide, a cutting file for every sheet and a picture of the page");
+    auto* c = app.add_subcommand("export",
+                                 "Write the guide, a cutting file for every sheet and a picture of the page");
     c->add_option("PROJECT", a.project, ".zesty file")->required();
     c->add_option("--out", a.out, "Folder to write to")->required();
-    c->add_option("--paper", a.paper, "Paper of the printer")->capture_default_str()->check(CLI::IsMember({"a4", "letter"}));
+    c->add_option("--paper", a.paper, "Paper of the printer")
+        ->capture_default_str()
+        ->check(CLI::IsMember({"a4", "letter"}));
 }
 
 } // namespace

@@ -19,7 +19,8 @@ int run(const Nest& args) {
     named->job.attempts = 1'000'000;
     const Deadline deadline(args.seconds);
     const NestResult result = nest(named->job, deadline.token());
-    if (const std::string wrong = verify(named->job, result); !wrong.empty()) return complain(args.job + ": " + wrong);
+    if (const std::string wrong = verify(named->job, result); !wrong.empty())
+        return complain(args.job + ": " + wrong);
     if (args.json)
         std::cout << nest_result_json(*named, result, deadline.seconds()).dump() << "\n";
     else

@@ -21,7 +21,8 @@ Result<Page> page_from(const std::string& text) {
     std::string first = text.substr(0, x);
     const std::string second = text.substr(x + 1);
     const auto unit = second.find_first_of("icm\"");
-    if (unit != std::string::npos && first.find_first_of("icm\"") == std::string::npos) first += second.substr(unit);
+    if (unit != std::string::npos && first.find_first_of("icm\"") == std::string::npos)
+        first += second.substr(unit);
     const auto w = parse_length(first);
     const auto h = parse_length(second);
     if (!w || !h) return wrong();
@@ -48,10 +49,10 @@ int run(const New& args) {
     };
     if (!args.width.empty()) p.cut.rule = SizeRule::Width;
     if (!args.height.empty()) p.cut.rule = SizeRule::Height;
-    for (const Wanted& w : {Wanted{"--margin", args.margin, &p.cut.length, -3000},
-                            Wanted{"--width", args.width, &p.cut.length, 1},
-                            Wanted{"--height", args.height, &p.cut.length, 1},
-                            Wanted{"--reveal", args.reveal, &p.page.reveal, 0}, Wanted{"--lip", args.lip, &p.lip, 0}}) {
+    for (const Wanted& w :
+         {Wanted{"--margin", args.margin, &p.cut.length, -3000},
+          Wanted{"--width", args.width, &p.cut.length, 1}, Wanted{"--height", args.height, &p.cut.length, 1},
+          Wanted{"--reveal", args.reveal, &p.page.reveal, 0}, Wanted{"--lip", args.lip, &p.lip, 0}}) {
         if (w.text.empty()) continue;
         const auto length = parse_length(w.text);
         if (!length) return complain(std::string(w.option) + ": " + length.error().message);
@@ -77,7 +78,8 @@ int run(const New& args) {
         if (!stash) return complain(stash.error().message);
         p.stash = std::make_shared<const Stash>(std::move(*stash));
     }
-    if (const auto r = save_project(p, QString::fromStdString(args.out)); !r) return complain(r.error().message);
+    if (const auto r = save_project(p, QString::fromStdString(args.out)); !r)
+        return complain(r.error().message);
     std::cout << args.out << ": " << cut->openings.size() << " openings on a page of "
               << format_size(p.page.width, p.page.height, Units::Inches) << "\n";
     return done;

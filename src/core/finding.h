@@ -35,8 +35,8 @@ using Fix = std::variant<std::monostate, GivePaper, LeaveOpen, SetLip, SetMargin
 struct Finding {
     std::string code; ///< stable, for programs: "short", "alike", "thin-bar", ...
     Severity severity = Severity::Note;
-    std::string title;   ///< a few words
-    std::string message; ///< one sentence with numbers
+    std::string title;          ///< a few words
+    std::string message;        ///< one sentence with numbers
     std::optional<Point> where; ///< on the page
     std::vector<int> openings;  ///< what it is about
     Fix fix;

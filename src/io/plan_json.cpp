@@ -51,7 +51,8 @@ json patches_json(const Plan& plan) {
                    {"lip_mm", rounded(p.lip)},
                    {"mirrored", false}};
         if (at.sheet < 0) {
-            patch.update({{"sheet", nullptr}, {"rotation_deg", 0}, {"dx", 0}, {"dy", 0}, {"on_sheet", nullptr}});
+            patch.update(
+                {{"sheet", nullptr}, {"rotation_deg", 0}, {"dx", 0}, {"dy", 0}, {"on_sheet", nullptr}});
         } else {
             patch.update({{"sheet", plan.sheets[at.sheet].id},
                           {"rotation_deg", at.rotation_deg},
@@ -119,7 +120,8 @@ Result<std::string> id_of(const json& j, const std::string& where, std::set<std:
     if (!j.is_object() || !j.contains("id") || !j["id"].is_string())
         return fail(ErrorKind::BadInput, where + " has no \"id\"");
     const auto id = j["id"].get<std::string>();
-    if (!seen.insert(id).second) return fail(ErrorKind::BadInput, where + ": the id \"" + id + "\" comes twice");
+    if (!seen.insert(id).second)
+        return fail(ErrorKind::BadInput, where + ": the id \"" + id + "\" comes twice");
     return id;
 }
 
@@ -136,7 +138,8 @@ Result<Polygon> outline_of(const json& j, const std::string& where) {
 Result<NamedNestJob> nest_job_from(const json& j, const std::string& what) {
     if (!j.is_object() || j.value("format", json()) != "zesty-nest/1")
         return fail(ErrorKind::BadInput, what + ": the format is not zesty-nest/1");
-    if (j.value("units", json("mm")) != "mm") return fail(ErrorKind::BadInput, what + ": \"units\" must be mm");
+    if (j.value("units", json("mm")) != "mm")
+        return fail(ErrorKind::BadInput, what + ": \"units\" must be mm");
     NamedNestJob out;
     const json gap = j.value("gap", json(0.5));
     if (!gap.is_number() || gap.get<double>() < 0 || gap.get<double>() > 100)
@@ -159,8 +162,9 @@ Result<NamedNestJob> nest_job_from(const json& j, const std::string& what) {
                 for (const json& r : p["rotations"])
                     if (r.is_number()) piece.rotations_deg.push_back(r.get<double>());
             if (piece.rotations_deg.empty())
-                return fail(ErrorKind::BadInput, what + ": piece \"" + *id + "\": \"rotations\" must be \"any\" or a "
-                                                                            "list of degrees");
+                return fail(ErrorKind::BadInput, what + ": piece \"" + *id +
+                                                     "\": \"rotations\" must be \"any\" or a "
+                                                     "list of degrees");
         }
         out.pieces.push_back(*id);
         out.job.pieces.push_back(std::move(piece));

@@ -88,21 +88,25 @@ Result<Entries> unzip(const QByteArray& data, const std::string& what) {
     QBuffer buffer;
     buffer.setData(data);
     QuaZip archive(&buffer);
-    if (!archive.open(QuaZip::mdUnzip)) return fail(ErrorKind::BadInput, what + ": this is not a project file");
+    if (!archive.open(QuaZip::mdUnzip))
+        return fail(ErrorKind::BadInput, what + ": this is not a project file");
     Entries out;
     qint64 total = 0;
     for (bool more = archive.goToFirstFile(); more; more = archive.goToNextFile()) {
         QuaZipFile file(&archive);
-        if (!file.open(QIODevice::ReadOnly)) return fail(ErrorKind::BadInput, what + ": the project file is damaged");
+        if (!file.open(QIODevice::ReadOnly))
+            return fail(ErrorKind::BadInput, what + ": the project file is damaged");
         total += file.usize();
-        if (total > most_unpacked) return fail(ErrorKind::TooLarge, what + ": the project unpacks to over 512 MB");
+        if (total > most_unpacked)
+            return fail(ErrorKind::TooLarge, what + ": the project unpacks to over 512 MB");
         const QByteArray bytes = file.read(file.usize());
         if (bytes.size() != file.usize() || file.getZipError() != UNZ_OK)
             return fail(ErrorKind::BadInput, what + ": the project file is damaged");
         out[archive.getCurrentFileName().toStdString()] = bytes.toStdString();
         file.close();
     }
-    if (!out.contains("project.json")) return fail(ErrorKind::BadInput, what + ": this is not a project file");
+    if (!out.contains("project.json"))
+        return fail(ErrorKind::BadInput, what + ": this is not a project file");
     return out;
 }
 
@@ -141,7 +145,8 @@ public:
     }
     void complain(const char* key) {
         if (!error_)
-            error_ = Error{ErrorKind::BadInput, what_ + ": \"" + key + "\" in project.json is not what it should be"};
+            error_ = Error{ErrorKind::BadInput,
+                           what_ + ": \"" + key + "\" in project.json is not what it should be"};
     }
     const std::optional<Error>& error() const { return error_; }
 
@@ -203,12 +208,15 @@ Result<void> check_format(const json& j, const std::string& what) {
     const std::string format = j.is_object() && j.contains("format") && j["format"].is_string()
                                    ? j["format"].get<std::string>()
                                    : "";
-    if (format.rfind("zesty-project/", 0) != 0) return fail(ErrorKind::BadInput, what + ": this is not a project file");
+    if (format.rfind("zesty-project/", 0) != 0)
+        return fail(ErrorKind::BadInput, what + ": this is not a project file");
     const std::string number = format.substr(14);
     if (number == std::to_string(project_version)) return {};
-    if (!number.empty() && std::all_of(number.begin(), number.end(), [](char c) { return c >= '0' && c <= '9'; }))
-        return fail(ErrorKind::NewerFormat, what + ": written by a newer version of this program (format " + number +
-                                                "); this one reads up to format " + std::to_string(project_version));
+    if (!number.empty() &&
+        std::all_of(number.begin(), number.end(), [](char c) { return c >= '0' && c <= '9'; }))
+        return fail(ErrorKind::NewerFormat, what + ": written by a newer version of this program (format " +
+                                                number + "); this one reads up to format " +
+                                                std::to_string(project_version));
     return fail(ErrorKind::BadInput, what + ": this is not a project file");
 }
 
@@ -243,7 +251,8 @@ Result<Project> project_from(const QByteArray& data, const std::string& what) {
     if (j->contains("stash")) {
         auto stash = stash_from((*j)["stash"], what, [&](const std::string& name) -> Result<std::string> {
             const auto found = entries->find("papers/" + name);
-            if (found == entries->end()) return fail(ErrorKind::BadInput, "its picture " + name + " is missing");
+            if (found == entries->end())
+                return fail(ErrorKind::BadInput, "its picture " + name + " is missing");
             return found->second;
         });
         if (!stash) return tl::make_unexpected(stash.error());

@@ -13,8 +13,8 @@ Result<QByteArray> read_file(const QString& path, qint64 most_bytes) {
     if (!info.exists()) return fail(ErrorKind::Unreadable, name + ": there is no such file");
     if (!info.isFile()) return fail(ErrorKind::Unreadable, name + ": this is not a file");
     if (info.size() > most_bytes)
-        return fail(ErrorKind::TooLarge, name + ": larger than the " + std::to_string(most_bytes >> 20) +
-                                             " MB that are read");
+        return fail(ErrorKind::TooLarge,
+                    name + ": larger than the " + std::to_string(most_bytes >> 20) + " MB that are read");
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
         return fail(ErrorKind::Unreadable, name + ": " + file.errorString().toStdString());
@@ -24,7 +24,8 @@ Result<QByteArray> read_file(const QString& path, qint64 most_bytes) {
 Result<QByteArray> unzipped(const QByteArray& data, qint64 most_bytes) {
     if (!data.startsWith("\x1f\x8b")) return data;
     z_stream z{};
-    if (inflateInit2(&z, 15 + 16) != Z_OK) return fail(ErrorKind::BadInput, "the gzip data cannot be unpacked");
+    if (inflateInit2(&z, 15 + 16) != Z_OK)
+        return fail(ErrorKind::BadInput, "the gzip data cannot be unpacked");
     z.next_in = reinterpret_cast<Bytef*>(const_cast<char*>(data.data()));
     z.avail_in = static_cast<uInt>(data.size());
     QByteArray out;
@@ -41,7 +42,8 @@ Result<QByteArray> unzipped(const QByteArray& data, qint64 most_bytes) {
     if (out.size() > most_bytes)
         return fail(ErrorKind::TooLarge, "the compressed drawing unpacks to more than " +
                                              std::to_string(most_bytes >> 20) + " MB");
-    if (state != Z_STREAM_END) return fail(ErrorKind::BadInput, "the compressed drawing is damaged or cut short");
+    if (state != Z_STREAM_END)
+        return fail(ErrorKind::BadInput, "the compressed drawing is damaged or cut short");
     return out;
 }
 

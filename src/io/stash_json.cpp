@@ -5,11 +5,11 @@
 #include "io/json_shapes.h"
 #include "io/read_file.h"
 
+#include <QBuffer>
+#include <QDir>
 #include <QFileInfo>
 #include <QImage>
 #include <QImageReader>
-#include <QBuffer>
-#include <QDir>
 #include <set>
 
 namespace zesty {
@@ -55,7 +55,8 @@ Result<SheetStock> sheet_from(const json& j, const std::string& where) {
     if (!j.is_object()) return fail(ErrorKind::BadInput, where + ": a sheet must be an object");
     SheetStock stock;
     if (j.contains("count")) {
-        if (!j["count"].is_number_integer() || j["count"].get<long>() < 0 || j["count"].get<long>() > most_sheets)
+        if (!j["count"].is_number_integer() || j["count"].get<long>() < 0 ||
+            j["count"].get<long>() > most_sheets)
             return fail(ErrorKind::BadInput, where + ": \"count\" must be a whole number up to 2000");
         stock.count = j["count"].get<int>();
     }
@@ -63,13 +64,15 @@ Result<SheetStock> sheet_from(const json& j, const std::string& where) {
         auto outline = polygon_from(j["outline"], where + ": the outline of a sheet");
         if (!outline) return tl::make_unexpected(outline.error());
         if (!is_valid({*outline}) || area(*outline) < 1)
-            return fail(ErrorKind::BadInput, where + ": the outline of a sheet crosses itself or has no area");
+            return fail(ErrorKind::BadInput,
+                        where + ": the outline of a sheet crosses itself or has no area");
         stock.outline = std::move(*outline);
         stock.irregular = true;
         return stock;
     }
     for (const char* key : {"width", "height"})
-        if (!j.contains(key) || !j[key].is_number() || j[key].get<double>() <= 0 || j[key].get<double>() > 5000)
+        if (!j.contains(key) || !j[key].is_number() || j[key].get<double>() <= 0 ||
+            j[key].get<double>() > 5000)
             return fail(ErrorKind::BadInput, where + ": a sheet needs an \"outline\", or a \"width\" and a "
                                                      "\"height\" in mm above 0 and up to 5000");
     const double w = j["width"].get<double>();
@@ -78,8 +81,8 @@ Result<SheetStock> sheet_from(const json& j, const std::string& where) {
     return stock;
 }
 
-Result<Paper> paper_from(const json& j, const std::string& what, std::size_t number, const PictureSource& pictures,
-                         Stash& stash) {
+Result<Paper> paper_from(const json& j, const std::string& what, std::size_t number,
+                         const PictureSource& pictures, Stash& stash) {
     std::string where = what + ": paper " + std::to_string(number);
     if (!j.is_object() || !j.contains("id") || !j["id"].is_string() || j["id"].get<std::string>().empty())
         return fail(ErrorKind::BadInput, where + " has no \"id\"");
@@ -87,10 +90,10 @@ Result<Paper> paper_from(const json& j, const std::string& what, std::size_t num
     paper.id = j["id"].get<std::string>();
     where = what + ": paper \"" + paper.id + "\"";
     paper.name = j.contains("name") && j["name"].is_string() ? j["name"].get<std::string>() : paper.id;
-    const auto pattern = named(j, "pattern",
-                               {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre,
-                                Pattern::Picture},
-                               Pattern::Solid, where);
+    const auto pattern = named(
+        j, "pattern",
+        {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre, Pattern::Picture},
+        Pattern::Solid, where);
     if (!pattern) return tl::make_unexpected(pattern.error());
     paper.pattern = *pattern;
     const auto direction =
@@ -107,7 +110,8 @@ Result<Paper> paper_from(const json& j, const std::string& what, std::size_t num
         stash.pictures[paper.picture] = std::move(*bytes);
     }
     if (j.contains("colour")) {
-        const auto colour = j["colour"].is_string() ? parse_colour(j["colour"].get<std::string>()) : std::nullopt;
+        const auto colour =
+            j["colour"].is_string() ? parse_colour(j["colour"].get<std::string>()) : std::nullopt;
         if (!colour) return fail(ErrorKind::BadInput, where + ": \"colour\" must look like #rrggbb");
         paper.colour = *colour;
     } else if (paper.picture.empty()) {

@@ -37,7 +37,8 @@ public:
         add_diagonals();
         std::vector<Bar> out;
         for (auto& [key, bar] : bars_) out.push_back(bar);
-        std::stable_sort(out.begin(), out.end(), [](const Bar& x, const Bar& y) { return x.width < y.width; });
+        std::stable_sort(out.begin(), out.end(),
+                         [](const Bar& x, const Bar& y) { return x.width < y.width; });
         return out;
     }
 
@@ -50,9 +51,9 @@ private:
         for (int k = 0; k < steps; ++k) {
             const Point p = s.a + (s.b - s.a) * (static_cast<double>(k) / steps);
             // The outer edge has no interest in itself, only in openings.
-            const auto hit = lines_.grid.nearest(p, std::numeric_limits<double>::infinity(), [&](const Segment& t) {
-                return t.group == s.group && t.ring != s.ring;
-            });
+            const auto hit =
+                lines_.grid.nearest(p, std::numeric_limits<double>::infinity(),
+                                    [&](const Segment& t) { return t.group == s.group && t.ring != s.ring; });
             if (hit) offer(s.ring, lines_.grid.segments()[hit->segment].ring, hit->distance, p, hit->at);
         }
     }
@@ -86,9 +87,11 @@ private:
             for (int j : next[i])
                 for (int k : next[j]) {
                     const std::pair<int, int> pair{static_cast<int>(i), k};
-                    if (k <= static_cast<int>(i) || bars_.contains(pair) || !tried.insert(pair).second) continue;
+                    if (k <= static_cast<int>(i) || bars_.contains(pair) || !tried.insert(pair).second)
+                        continue;
                     const Gap g = ring(pair.first).gap_to(ring(k));
-                    if (clear(g, pair.first, k)) bars_.emplace(pair, Bar{pair.first, k, g.distance, g.from, g.to});
+                    if (clear(g, pair.first, k))
+                        bars_.emplace(pair, Bar{pair.first, k, g.distance, g.from, g.to});
                 }
         }
     }

@@ -22,7 +22,8 @@ std::vector<Piece> pieces_of(const Region& material) {
     return pieces;
 }
 
-/// Rows of a twelfth of the height from the top, each from the left; then exact position, to be deterministic.
+/// Rows of a twelfth of the height from the top, each from the left; then exact position, to be
+/// deterministic.
 void sort_for_reading(std::vector<Opening>& openings, const Box& box) {
     const double row = std::max(box.height() / 12, 1e-9);
     const auto key = [&](const Opening& o) {
@@ -114,8 +115,11 @@ Result<Region> without_hair_bars(const Region& material, const CutFile& cut, dou
     for (const Bar& b : cut.bars) {
         if (b.width >= hair) break;
         const Point m = (b.from + b.to) * 0.5;
-        through.push_back({{{m.x - hair, m.y - hair}, {m.x + hair, m.y - hair}, {m.x + hair, m.y + hair},
-                            {m.x - hair, m.y + hair}}, {}});
+        through.push_back({{{m.x - hair, m.y - hair},
+                            {m.x + hair, m.y - hair},
+                            {m.x + hair, m.y + hair},
+                            {m.x - hair, m.y + hair}},
+                           {}});
     }
     const auto joined = unite(through);
     return joined ? subtract(material, *joined) : joined;

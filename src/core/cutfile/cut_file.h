@@ -1,7 +1,7 @@
 #pragma once
-// A drawing understood as paper: what comes off the machine, the holes in it, the loose parts in the holes and
-// the strips between the holes. Coordinates and lengths are those of the drawing in millimetres; setting a cut
-// out on a page only transforms them, because a cut scales evenly.
+// A drawing understood as paper: what comes off the machine, the holes in it, the loose parts in the holes
+// and the strips between the holes. Coordinates and lengths are those of the drawing in millimetres; setting
+// a cut out on a page only transforms them, because a cut scales evenly.
 
 #include "core/cutfile/drawing.h"
 #include "core/geometry/boolean.h"
@@ -53,7 +53,9 @@ struct CutFile {
     /// Narrowest bar of one opening; infinity when it has none.
     double narrowest_bar(int opening) const;
     /// Narrowest bar of all; infinity without openings.
-    double narrowest_bar() const { return bars.empty() ? std::numeric_limits<double>::infinity() : bars[0].width; }
+    double narrowest_bar() const {
+        return bars.empty() ? std::numeric_limits<double>::infinity() : bars[0].width;
+    }
 };
 
 /// Deterministic: the same drawing gives the same numbering.

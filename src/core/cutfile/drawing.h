@@ -23,8 +23,8 @@ struct Shape {
 };
 
 struct Drawing {
-    double width = 0;  ///< of the whole drawing, mm
-    double height = 0; ///< mm
+    double width = 0;        ///< of the whole drawing, mm
+    double height = 0;       ///< mm
     bool size_known = false; ///< false when the file has no absolute units and 96 per inch was assumed
     std::vector<Shape> shapes;
     std::vector<std::string> warnings; ///< what the reader left out or could not follow, one sentence each

@@ -68,7 +68,8 @@ private:
                 for (auto it = range.first; it != range.second; ++it) {
                     const Ring& other = lines_[it->second];
                     if (it->second == self || other.empty()) continue;
-                    if (distance(other.front(), end) <= tolerance_ || distance(other.back(), end) <= tolerance_)
+                    if (distance(other.front(), end) <= tolerance_ ||
+                        distance(other.back(), end) <= tolerance_)
                         return it->second;
                 }
             }
@@ -112,8 +113,8 @@ std::size_t drop_doubles(std::vector<Ring>& rings, double tolerance) {
             if (j <= static_cast<int>(i) || dropped[j]) continue;
             const Box& a = boxes[i];
             const Box& b = boxes[j];
-            const double off = std::max({std::abs(a.x0 - b.x0), std::abs(a.y0 - b.y0), std::abs(a.x1 - b.x1),
-                                         std::abs(a.y1 - b.y1)});
+            const double off = std::max(
+                {std::abs(a.x0 - b.x0), std::abs(a.y0 - b.y0), std::abs(a.x1 - b.x1), std::abs(a.y1 - b.y1)});
             if (off <= tolerance && lies_on(rings[i], rings[j], tolerance) &&
                 lies_on(rings[j], rings[i], tolerance)) {
                 dropped[j] = 1;

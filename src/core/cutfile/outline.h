@@ -10,8 +10,8 @@ struct Outline {
     std::vector<std::string> warnings;
 };
 
-/// Joins, closes and thins out the contours of a drawing in which nothing is filled. `size` is the larger side
-/// of the drawing; ends closer than 1e-4 of it count as meeting.
+/// Joins, closes and thins out the contours of a drawing in which nothing is filled. `size` is the larger
+/// side of the drawing; ends closer than 1e-4 of it count as meeting.
 Outline outline_of(const std::vector<Contour>& contours, double size);
 
 } // namespace zesty

@@ -154,9 +154,7 @@ struct BoxIndex::Inner {
     Inner& operator=(const Inner&) = delete;
     ~Inner() { GEOSSTRtree_destroy_r(context(), tree); }
 
-    static Geometry rectangle(const Box& b) {
-        return geos::line({{b.x0, b.y0}, {b.x1, b.y1}}, false);
-    }
+    static Geometry rectangle(const Box& b) { return geos::line({{b.x0, b.y0}, {b.x1, b.y1}}, false); }
 };
 
 BoxIndex::BoxIndex(const std::vector<Box>& boxes) : inner_(std::make_unique<Inner>(boxes)) {}
@@ -171,7 +169,8 @@ std::vector<int> BoxIndex::meeting(const Box& box) const {
     GEOSSTRtree_query_r(
         context(), inner_->tree, asked.get(),
         [](void* item, void* user) {
-            static_cast<std::vector<int>*>(user)->push_back(static_cast<int>(*static_cast<std::size_t*>(item)));
+            static_cast<std::vector<int>*>(user)->push_back(
+                static_cast<int>(*static_cast<std::size_t*>(item)));
         },
         &out);
     std::sort(out.begin(), out.end());

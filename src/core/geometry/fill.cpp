@@ -67,9 +67,8 @@ std::vector<int> parents(const SegmentGrid& grid, const std::vector<PathRing>& r
         order[i] = static_cast<int>(i);
         left[i] = leftmost(rings[i].points);
     }
-    std::sort(order.begin(), order.end(), [&](int a, int b) {
-        return left[a].x < left[b].x || (left[a].x == left[b].x && a < b);
-    });
+    std::sort(order.begin(), order.end(),
+              [&](int a, int b) { return left[a].x < left[b].x || (left[a].x == left[b].x && a < b); });
     std::vector<int> parent(rings.size(), -1);
     for (int i : order) {
         const Point p = left[i];
@@ -200,7 +199,8 @@ Result<Region> fill(const std::vector<FilledPath>& paths) {
         const std::size_t crossings = touching(grid, rings, most_crossings);
         if (crossings == 0) return fill_by_nesting(paths, rings, parents(grid, rings));
         if (crossings >= most_crossings)
-            return fail(ErrorKind::TooLarge, "the lines of the drawing cross each other more than 2,000,000 times");
+            return fail(ErrorKind::TooLarge,
+                        "the lines of the drawing cross each other more than 2,000,000 times");
     }
     Region parts;
     for (const FilledPath& path : paths) {

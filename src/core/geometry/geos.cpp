@@ -11,9 +11,7 @@ void remember(const char* message, void* userdata) {
 struct Context {
     std::string message;
     GEOSContextHandle_t handle;
-    Context() : handle(GEOS_init_r()) {
-        GEOSContext_setErrorMessageHandler_r(handle, remember, &message);
-    }
+    Context() : handle(GEOS_init_r()) { GEOSContext_setErrorMessageHandler_r(handle, remember, &message); }
     Context(const Context&) = delete;
     Context& operator=(const Context&) = delete;
     ~Context() { GEOS_finish_r(handle); }
@@ -111,7 +109,8 @@ Result<std::vector<Face>> faces(const std::vector<Ring>& rings, double grid) {
                                                    static_cast<unsigned>(lines.size())));
     const Geometry noded(grid > 0 ? GEOSUnaryUnionPrec_r(context(), all.get(), grid)
                                   : GEOSUnaryUnion_r(context(), all.get()));
-    if (!noded) return fail(ErrorKind::Geometry, "lines could not be cut where they cross: " + last_message());
+    if (!noded)
+        return fail(ErrorKind::Geometry, "lines could not be cut where they cross: " + last_message());
     const GEOSGeometry* parts[] = {noded.get()};
     const Geometry polygons(GEOSPolygonize_r(context(), parts, 1));
     if (!polygons) return fail(ErrorKind::Geometry, "lines could not be joined to areas: " + last_message());

@@ -36,8 +36,8 @@ public:
         while (!text_.empty() && (text_.front() == ' ' || text_.front() == '-')) text_.remove_prefix(1);
     }
     bool number(double& out) {
-        const auto [end, error] = std::from_chars(text_.data(), text_.data() + text_.size(), out,
-                                                  std::chars_format::fixed);
+        const auto [end, error] =
+            std::from_chars(text_.data(), text_.data() + text_.size(), out, std::chars_format::fixed);
         if (error != std::errc{}) return false;
         text_.remove_prefix(end - text_.data());
         return true;
@@ -61,7 +61,8 @@ Result<double> parse_length(std::string_view text, Units otherwise) {
                     "'" + std::string(text) + "' is not a length such as 11.5in, 1/8in or 292.1mm");
     };
     Reader in(text);
-    while (in.take(' ')) {}
+    while (in.take(' ')) {
+    }
     const bool negative = in.take('-');
     double value = 0;
     if (!in.number(value)) return wrong();
@@ -82,7 +83,10 @@ Result<double> parse_length(std::string_view text, Units otherwise) {
     std::string unit(in.rest());
     while (!unit.empty() && unit.back() == ' ') unit.pop_back();
     if (unit.empty()) unit = otherwise == Units::Inches ? "in" : "cm";
-    const double factor = unit == "in" || unit == "\"" ? mm_per_inch : unit == "mm" ? 1 : unit == "cm" ? 10 : 0;
+    const double factor = unit == "in" || unit == "\"" ? mm_per_inch
+                          : unit == "mm"               ? 1
+                          : unit == "cm"               ? 10
+                                                       : 0;
     if (factor == 0 || !std::isfinite(value)) return wrong();
     return (negative ? -value : value) * factor;
 }
@@ -99,8 +103,9 @@ std::string format_length(double mm, Units units) {
 }
 
 std::string format_size(double width_mm, double height_mm, Units units) {
-    return units == Units::Inches ? in_inches(width_mm) + " x " + in_inches(height_mm) + " in"
-                                  : printed("%.1f", width_mm / 10) + " x " + printed("%.1f cm", height_mm / 10);
+    return units == Units::Inches
+               ? in_inches(width_mm) + " x " + in_inches(height_mm) + " in"
+               : printed("%.1f", width_mm / 10) + " x " + printed("%.1f cm", height_mm / 10);
 }
 
 } // namespace zesty

@@ -30,8 +30,9 @@ SegmentGrid::SegmentGrid(std::vector<Segment> segments) : segments_(std::move(se
     entries_.resize(starts_.back());
     std::vector<std::uint32_t> next(starts_.begin(), starts_.end() - 1);
     for (std::size_t i = 0; i < segments_.size(); ++i)
-        each_cell(segments_[i].a, segments_[i].b,
-                  [&](std::size_t cell) { return entries_[next[cell]++] = static_cast<std::uint32_t>(i), true; });
+        each_cell(segments_[i].a, segments_[i].b, [&](std::size_t cell) {
+            return entries_[next[cell]++] = static_cast<std::uint32_t>(i), true;
+        });
 }
 
 namespace {

@@ -22,7 +22,7 @@ Transform operator*(const Transform& t, const Transform& first) {
 
 Transform inverse(const Transform& t) {
     const double k = 1.0 / t.determinant();
-    return {t.d * k,  -t.b * k, -t.c * k, t.a * k, (t.c * t.f - t.d * t.e) * k, (t.b * t.e - t.a * t.f) * k};
+    return {t.d * k, -t.b * k, -t.c * k, t.a * k, (t.c * t.f - t.d * t.e) * k, (t.b * t.e - t.a * t.f) * k};
 }
 
 Ring transformed(const Ring& ring, const Transform& t) {

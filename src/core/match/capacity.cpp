@@ -87,7 +87,8 @@ const PaperNest& Capacity::lay(int paper, std::vector<int> patches, int attempts
     job.attempts = attempts;
     const Direction direction = stash_->papers[paper].direction;
     for (int p : patches)
-        job.pieces.push_back({(*patches_)[p].outline, direction == Direction::Free, rotations(direction), {}});
+        job.pieces.push_back(
+            {(*patches_)[p].outline, direction == Direction::Free, rotations(direction), {}});
     PaperNest nested;
     nested.patches = std::move(patches);
     for (std::size_t i = 0; i < sheets_->size(); ++i) {

@@ -12,9 +12,9 @@ namespace zesty {
 
 /// What a nesting of one paper's patches gave.
 struct PaperNest {
-    std::vector<int> patches;   ///< the patches asked for, ascending
-    std::vector<int> sheets;    ///< indices into all sheets; the job's sheet k is sheets[k]
-    NestResult result;          ///< piece k is patches[k]
+    std::vector<int> patches; ///< the patches asked for, ascending
+    std::vector<int> sheets;  ///< indices into all sheets; the job's sheet k is sheets[k]
+    NestResult result;        ///< piece k is patches[k]
     double placed_area = 0;
     bool complete() const { return result.unplaced.empty(); }
 };

@@ -17,12 +17,18 @@ constexpr double looks_alike_below = 14; ///< CIE76
 /// Radius of the largest circle an opening should offer for a print to be seen, mm.
 double room_for(Pattern p) {
     switch (p) {
-    case Pattern::Large: return 14;
-    case Pattern::Picture: return 18;
-    case Pattern::Ombre: return 8;
-    case Pattern::Stripe: return 5;
-    case Pattern::Small: return 4;
-    case Pattern::Solid: break;
+    case Pattern::Large:
+        return 14;
+    case Pattern::Picture:
+        return 18;
+    case Pattern::Ombre:
+        return 8;
+    case Pattern::Stripe:
+        return 5;
+    case Pattern::Small:
+        return 4;
+    case Pattern::Solid:
+        break;
     }
     return 0;
 }

@@ -95,9 +95,8 @@ private:
     void start() {
         count();
         std::vector<int> order = free_;
-        std::stable_sort(order.begin(), order.end(), [&](int a, int b) {
-            return job_.sections[a].area > job_.sections[b].area;
-        });
+        std::stable_sort(order.begin(), order.end(),
+                         [&](int a, int b) { return job_.sections[a].area > job_.sections[b].area; });
         for (int s : order) {
             double least = 0;
             int best = -1;
@@ -205,7 +204,8 @@ private:
     double learn_from_nesting() {
         double missing = 0;
         for (std::size_t p = 0; p < room_.size() && !stopped(stop_); ++p) {
-            const PaperNest& n = capacity_.lay(static_cast<int>(p), patches_on(static_cast<int>(p)), 4, stop_);
+            const PaperNest& n =
+                capacity_.lay(static_cast<int>(p), patches_on(static_cast<int>(p)), 4, stop_);
             if (n.complete()) continue;
             missing += std::max(area_[p] - n.placed_area, 1.0);
             room_[p] = std::min(room_[p] * 0.95, n.placed_area);
@@ -218,14 +218,16 @@ private:
         std::vector<int> out;
         for (std::size_t p = 0; p < room_.size(); ++p) {
             while (!stopped(stop_)) {
-                const PaperNest& n = capacity_.lay(static_cast<int>(p), patches_on(static_cast<int>(p)), 4, stop_);
+                const PaperNest& n =
+                    capacity_.lay(static_cast<int>(p), patches_on(static_cast<int>(p)), 4, stop_);
                 if (n.complete()) break;
                 int loser = -1;
                 for (std::size_t s = 0; s < paper_.size(); ++s) {
                     if (paper_[s] != static_cast<int>(p) || job_.sections[s].given >= 0) continue;
                     const auto& own = job_.sections[s].patches;
                     for (int u : n.result.unplaced)
-                        if (std::find(own.begin(), own.end(), n.patches[u]) != own.end()) loser = static_cast<int>(s);
+                        if (std::find(own.begin(), own.end(), n.patches[u]) != own.end())
+                            loser = static_cast<int>(s);
                 }
                 if (loser < 0) break;
                 out.push_back(loser);
@@ -244,9 +246,8 @@ private:
         std::vector<int> waiting;
         for (int s : free_)
             if (paper_[s] < 0) waiting.push_back(s);
-        std::stable_sort(waiting.begin(), waiting.end(), [&](int a, int b) {
-            return job_.sections[a].area > job_.sections[b].area;
-        });
+        std::stable_sort(waiting.begin(), waiting.end(),
+                         [&](int a, int b) { return job_.sections[a].area > job_.sections[b].area; });
         for (int s : waiting)
             if (!settle(s)) make_room_for(s);
     }
@@ -278,7 +279,8 @@ private:
         for (int p : by_cost(section))
             for (int other : free_) {
                 if (spent()) return;
-                if (paper_[other] != p || job_.sections[other].area < 0.3 * job_.sections[section].area) continue;
+                if (paper_[other] != p || job_.sections[other].area < 0.3 * job_.sections[section].area)
+                    continue;
                 if (!fits(p, other, section)) continue;
                 for (int q : by_cost(other)) {
                     if (spent()) return;
@@ -307,7 +309,8 @@ private:
     }
 
     bool is_free(int section) const {
-        return job_.sections[section].given < 0 && job_.sections[section].backed && !possible_[section].empty();
+        return job_.sections[section].given < 0 && job_.sections[section].backed &&
+               !possible_[section].empty();
     }
 
     bool move_away(int section) {

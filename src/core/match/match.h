@@ -2,11 +2,11 @@
 // Which paper where.
 //
 // Hard: papers that are given stay; nothing is assigned that does not fit on the sheets there are, as the
-// nesting itself says. Soft, in this order of weight: every section has paper; neighbours differ, in paper and
-// in colour; several papers share the page; large prints are kept for large openings; papers come back at
+// nesting itself says. Soft, in this order of weight: every section has paper; neighbours differ, in paper
+// and in colour; several papers share the page; large prints are kept for large openings; papers come back at
 // least three times. Simulated annealing (S. Kirkpatrick et al., "Optimization by Simulated Annealing",
-// Science 220, 1983) on areas, then corrected by nesting, then repaired section by section with nesting as the
-// judge. Deterministic for a seed.
+// Science 220, 1983) on areas, then corrected by nesting, then repaired section by section with nesting as
+// the judge. Deterministic for a seed.
 
 #include "core/match/capacity.h"
 
@@ -14,9 +14,9 @@ namespace zesty {
 
 struct MatchSection {
     std::vector<int> patches;
-    double area = 0;   ///< of its patches
-    double radius = 0; ///< of the largest circle inside its smallest opening
-    int given = -1;    ///< a paper that must stay, or -1
+    double area = 0;    ///< of its patches
+    double radius = 0;  ///< of the largest circle inside its smallest opening
+    int given = -1;     ///< a paper that must stay, or -1
     bool backed = true; ///< false: gets no paper
 };
 
@@ -29,8 +29,8 @@ struct MatchJob {
 
 struct Assignment {
     std::vector<int> paper; ///< by section; -1 for none
-    /// Neighbours left with the same paper, as indices into MatchJob::neighbours: neither a change of paper nor
-    /// an exchange between two sections that fits on the sheets was found to part them.
+    /// Neighbours left with the same paper, as indices into MatchJob::neighbours: neither a change of paper
+    /// nor an exchange between two sections that fits on the sheets was found to part them.
     std::vector<int> alike;
     double cost = 0;
     bool complete = true; ///< false when stopped early

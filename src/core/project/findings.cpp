@@ -13,7 +13,8 @@ std::string numbers(std::vector<int> openings) {
     std::sort(openings.begin(), openings.end());
     std::string out;
     for (std::size_t i = 0; i < openings.size(); ++i) {
-        if (i == 6 && openings.size() > 7) return out + " and " + std::to_string(openings.size() - 6) + " more";
+        if (i == 6 && openings.size() > 7)
+            return out + " and " + std::to_string(openings.size() - 6) + " more";
         out += (i == 0 ? "" : i + 1 == openings.size() ? " and " : ", ") + std::to_string(openings[i] + 1);
     }
     return out;
@@ -67,16 +68,32 @@ void about_choices(const Project& project, const Plan& plan, std::vector<Finding
         (section.paper.empty() ? bare : gone).push_back(section.id);
     }
     if (!gone.empty())
-        out.push_back({"lost-paper", Severity::Problem, "A paper is not in the stash any more",
+        out.push_back({"lost-paper",
+                       Severity::Problem,
+                       "A paper is not in the stash any more",
                        "The paper chosen for " + numbers(gone) + " cannot be found; choose another.",
-                       middle_of(plan, gone.front()), gone, {}, {}});
+                       middle_of(plan, gone.front()),
+                       gone,
+                       {},
+                       {}});
     if (!project.stash || project.stash->papers.empty()) {
-        out.push_back({"no-stash", Severity::Note, "No paper at hand",
-                       "Open a stash in the drawer to choose papers from.", std::nullopt, {}, {}, {}});
+        out.push_back({"no-stash",
+                       Severity::Note,
+                       "No paper at hand",
+                       "Open a stash in the drawer to choose papers from.",
+                       std::nullopt,
+                       {},
+                       {},
+                       {}});
     } else if (!bare.empty()) {
-        out.push_back({"no-paper", Severity::Note, counted(bare.size(), "section has", "sections have") + " no paper yet",
+        out.push_back({"no-paper",
+                       Severity::Note,
+                       counted(bare.size(), "section has", "sections have") + " no paper yet",
                        "Drag papers there from the drawer, or let the program propose.",
-                       middle_of(plan, bare.front()), bare, {}, {}});
+                       middle_of(plan, bare.front()),
+                       bare,
+                       {},
+                       {}});
     }
 }
 
@@ -84,10 +101,15 @@ void about_alike(const Project& project, const Plan& plan, std::vector<Finding>&
     for (int i : plan.alike) {
         const Neighbours& n = plan.neighbours[i];
         const Paper& paper = project.stash->papers[plan.paper_of_section[n.a]];
-        out.push_back({"alike", Severity::Advice,
-                       plan.sections[n.a].label + " and " + plan.sections[n.b].label + " are both " + paper.name,
-                       "They share a bar of " + format_length(n.width, project.units) + ".", (n.from + n.to) * 0.5,
-                       {plan.sections[n.a].id, plan.sections[n.b].id}, {}, {}});
+        out.push_back(
+            {"alike",
+             Severity::Advice,
+             plan.sections[n.a].label + " and " + plan.sections[n.b].label + " are both " + paper.name,
+             "They share a bar of " + format_length(n.width, project.units) + ".",
+             (n.from + n.to) * 0.5,
+             {plan.sections[n.a].id, plan.sections[n.b].id},
+             {},
+             {}});
     }
 }
 
@@ -99,10 +121,10 @@ public:
 
     struct Answer {
         int paper = -1;
-        bool clashes = false;   ///< taking it would make neighbours alike
-        int without_room = 0;   ///< papers that would part the neighbours but are full
-        int beside = 0;         ///< papers that a neighbour already has
-        bool searched = true;   ///< false when there was no time to look
+        bool clashes = false; ///< taking it would make neighbours alike
+        int without_room = 0; ///< papers that would part the neighbours but are full
+        int beside = 0;       ///< papers that a neighbour already has
+        bool searched = true; ///< false when there was no time to look
     };
 
     Answer find(int section, bool may_clash) {
@@ -171,10 +193,14 @@ void about_short(const Project& project, const Plan& plan, WaysOut& ways, std::v
         const int paper = plan.paper_of_section[s.section];
         if (paper < 0) continue;
         const Patch& patch = plan.patches[s.patch];
-        Finding f{"short", Severity::Problem,
+        Finding f{"short",
+                  Severity::Problem,
                   std::to_string(patch.opening + 1) + " does not fit on " + project.stash->papers[paper].name,
-                  "There " + std::string("is no room: ") + s.reason + ".", middle_of(plan, patch.opening),
-                  {patch.opening}, {}, {}};
+                  "There " + std::string("is no room: ") + s.reason + ".",
+                  middle_of(plan, patch.opening),
+                  {patch.opening},
+                  {},
+                  {}};
         const auto answer = ways.find(s.section, true);
         if (answer.paper >= 0) {
             offer(f, project, plan, s.section, answer.paper);
@@ -205,8 +231,8 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
         }
         if (!a.searched || !b.searched) continue;
         f.message += " Of the other papers, " + std::to_string(std::min(a.beside, b.beside)) +
-                     " already lie beside them and " + std::to_string(std::max(a.without_room, b.without_room)) +
-                     " have no room left.";
+                     " already lie beside them and " +
+                     std::to_string(std::max(a.without_room, b.without_room)) + " have no room left.";
     }
 }
 

@@ -8,7 +8,8 @@ namespace zesty {
 /// What can be said without laying patches on sheets; most serious first.
 std::vector<Finding> findings_of(const Project& project, const Plan& plan);
 
-/// Adds what the sheets say: what is short and who stays alike, each with a way out where one is found to fit.
+/// Adds what the sheets say: what is short and who stays alike, each with a way out where one is found to
+/// fit.
 void add_sheet_findings(const Project& project, Plan& plan, Capacity& capacity, const StopToken& stop);
 
 } // namespace zesty

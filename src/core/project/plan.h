@@ -15,7 +15,9 @@ struct PlacedPatch {
     double rotation_deg = 0;
     Point shift;
 
-    Transform to_sheet() const { return Transform::moved(shift.x, shift.y) * Transform::turned_deg(rotation_deg); }
+    Transform to_sheet() const {
+        return Transform::moved(shift.x, shift.y) * Transform::turned_deg(rotation_deg);
+    }
 };
 
 struct UsedSheet {

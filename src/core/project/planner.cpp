@@ -20,7 +20,8 @@ const Stash& stash_of(const Project& project) {
 std::vector<int> chosen_papers(const Project& project, const std::vector<Section>& sections) {
     std::vector<int> out;
     for (const Section& s : sections)
-        out.push_back(s.treatment == Treatment::Paper && !s.paper.empty() ? stash_of(project).find(s.paper) : -1);
+        out.push_back(s.treatment == Treatment::Paper && !s.paper.empty() ? stash_of(project).find(s.paper)
+                                                                          : -1);
     return out;
 }
 
@@ -31,19 +32,23 @@ std::vector<int> patches_with(const Plan& plan, int paper) {
     return out;
 }
 
-std::string why_short(const Plan& plan, const Paper& paper, int patch, bool fits_alone) {
+std::string size_of(const Project& project, const Plan& plan, int patch) {
     const Box b = bounds(plan.patches[patch].outline);
-    const std::string size = format_mm(b.width()) + " x " + format_mm(b.height());
+    return format_size(b.width(), b.height(), project.units);
+}
+
+std::string why_short(const Project& project, const Plan& plan, const Paper& paper, int patch,
+                      bool fits_alone) {
+    const std::string size = size_of(project, plan, patch);
     if (!fits_alone) return "no sheet of " + paper.name + " is large enough for a patch of " + size;
     return "the sheets of " + paper.name + " are full before this patch of " + size;
 }
 
-std::string why_bare(const Plan& plan, int patch, bool proposed) {
+std::string why_bare(const Project& project, const Plan& plan, int patch, bool proposed) {
     if (plan.papers.empty()) return "there is no paper in the stash";
     if (!proposed) return "no paper has been chosen for its section";
-    const Box b = bounds(plan.patches[patch].outline);
-    return "no paper has room left for its section, of which this patch takes " + format_mm(b.width()) + " x " +
-           format_mm(b.height());
+    return "no paper has room left for its section, of which this patch takes " +
+           size_of(project, plan, patch);
 }
 
 /// Sheet minus the patches cut from it.
@@ -58,7 +63,8 @@ Region leftovers_of(const Plan& plan, const UsedSheet& used, double gap) {
     auto rest = subtract({plan.sheets[used.sheet].outline}, *joined);
     if (!rest) return {};
     std::erase_if(*rest, [](const Polygon& p) { return area(p) < worth_keeping; });
-    std::sort(rest->begin(), rest->end(), [](const Polygon& a, const Polygon& b) { return area(a) > area(b); });
+    std::sort(rest->begin(), rest->end(),
+              [](const Polygon& a, const Polygon& b) { return area(a) > area(b); });
     return *rest;
 }
 
@@ -112,7 +118,8 @@ Result<Plan> Planner::shapes(const Project& project) {
     plan.papers.resize(stash.papers.size());
     for (const Sheet& s : plan.sheets) plan.papers[s.paper].stock_area += s.area;
     if (!project.drawing) {
-        plan.set_out.base = {project.page.reveal, project.page.reveal, project.page.width - project.page.reveal,
+        plan.set_out.base = {project.page.reveal, project.page.reveal,
+                             project.page.width - project.page.reveal,
                              project.page.height - project.page.reveal};
         return plan;
     }
@@ -126,7 +133,8 @@ Result<Plan> Planner::shapes(const Project& project) {
     plan.paper_of_section = chosen_papers(project, plan.sections);
 
     std::vector<std::pair<Treatment, double>> wanted;
-    for (int s : plan.section_of_opening) wanted.emplace_back(plan.sections[s].treatment, plan.sections[s].lip);
+    for (int s : plan.section_of_opening)
+        wanted.emplace_back(plan.sections[s].treatment, plan.sections[s].lip);
     if (patches_cut_ != plan.cut || !(patches_for_ == plan.set_out.to_page) || patches_wanted_ != wanted) {
         patches_cut_.reset();
         auto made = make_patches(*plan.cut, plan.sections, plan.set_out.to_page);
@@ -161,7 +169,8 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
     for (std::size_t paper = 0; paper < stash.papers.size(); ++paper) {
         if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
         if (progress)
-            progress(static_cast<double>(paper) / static_cast<double>(stash.papers.size()), "laying patches on sheets");
+            progress(static_cast<double>(paper) / static_cast<double>(stash.papers.size()),
+                     "laying patches on sheets");
         const std::vector<int> patches = patches_with(plan, static_cast<int>(paper));
         if (patches.empty()) continue;
         const PaperNest& nest = capacity_.lay(static_cast<int>(paper), patches, attempts_for_a_plan, stop);
@@ -171,14 +180,14 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
         for (int u : nest.result.unplaced) {
             const int patch = nest.patches[u];
             const bool alone = capacity_.fits_alone(patch, static_cast<int>(paper));
-            plan.short_patches.push_back(
-                {plan.patches[patch].section, patch, why_short(plan, stash.papers[paper], patch, alone)});
+            plan.short_patches.push_back({plan.patches[patch].section, patch,
+                                          why_short(project, plan, stash.papers[paper], patch, alone)});
         }
     }
     for (std::size_t p = 0; p < plan.patches.size(); ++p)
         if (plan.paper_of_section[plan.patches[p].section] < 0)
-            plan.short_patches.push_back(
-                {plan.patches[p].section, static_cast<int>(p), why_bare(plan, static_cast<int>(p), proposed)});
+            plan.short_patches.push_back({plan.patches[p].section, static_cast<int>(p),
+                                          why_bare(project, plan, static_cast<int>(p), proposed)});
     note_used_sheets(project, plan);
     plan.sheets_done = true;
     add_sheet_findings(project, plan, capacity_, stop);
@@ -192,8 +201,10 @@ Result<Assignment> Planner::propose(const Project& project, bool keep_chosen, co
     if (!made) return tl::make_unexpected(made.error());
     const Plan& plan = *made;
     const Stash& stash = stash_of(project);
-    if (plan.patches.empty()) return fail(ErrorKind::NothingToDo, "there is no section to choose a paper for");
-    if (stash.papers.empty()) return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
+    if (plan.patches.empty())
+        return fail(ErrorKind::NothingToDo, "there is no section to choose a paper for");
+    if (stash.papers.empty())
+        return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
     capacity_.use(stash, plan.sheets, plan.patches, project.blade_gap, project.seed);
     MatchJob job{stash, std::vector<MatchSection>(plan.sections.size()), plan.neighbours, project.seed};
     for (std::size_t s = 0; s < plan.sections.size(); ++s) {

@@ -1,6 +1,6 @@
 #pragma once
-// The pipeline: Project to Plan, stage by stage. Each stage is recomputed only when something it depends on has
-// changed since the last call. One planner serves one thread at a time.
+// The pipeline: Project to Plan, stage by stage. Each stage is recomputed only when something it depends on
+// has changed since the last call. One planner serves one thread at a time.
 
 #include "core/project/plan.h"
 
@@ -16,9 +16,9 @@ public:
     Result<Plan> plan(const Project& project, const StopToken& stop = {}, const Progress& progress = {},
                       bool proposed = false);
 
-    /// Papers for every section that has none by hand; with `keep_chosen`, only for sections that have none at
-    /// all. By section of plan(project). Told to stop, it gives the best so far with `complete` false. An error of
-    /// kind NothingToDo when there is nothing to choose for or from.
+    /// Papers for every section that has none by hand; with `keep_chosen`, only for sections that have none
+    /// at all. By section of plan(project). Told to stop, it gives the best so far with `complete` false. An
+    /// error of kind NothingToDo when there is nothing to choose for or from.
     Result<Assignment> propose(const Project& project, bool keep_chosen, const StopToken& stop = {},
                                const Progress& progress = {});
 

@@ -32,8 +32,8 @@ void Project::choose(int section, SectionChoice choice) {
 
 bool operator==(const Project& a, const Project& b) {
     return a.title == b.title && a.units == b.units && a.page == b.page && a.cut == b.cut && a.lip == b.lip &&
-           a.blade_gap == b.blade_gap && a.seed == b.seed && a.groups == b.groups && a.sections == b.sections &&
-           same_file(a.drawing, b.drawing) && same(a.stash, b.stash);
+           a.blade_gap == b.blade_gap && a.seed == b.seed && a.groups == b.groups &&
+           a.sections == b.sections && same_file(a.drawing, b.drawing) && same(a.stash, b.stash);
 }
 
 int section_of(const Project& project, int opening) {

@@ -25,8 +25,8 @@ struct DrawingFile {
 struct Page {
     double width = 12 * mm_per_inch;
     double height = 12 * mm_per_inch;
-    double reveal = 0;                   ///< how much of a frame paper shows round the base; 0 for no frame
-    double glue_lip = mm_per_inch / 2;   ///< of the frame paper behind the base
+    double reveal = 0;                 ///< how much of a frame paper shows round the base; 0 for no frame
+    double glue_lip = mm_per_inch / 2; ///< of the frame paper behind the base
     bool operator==(const Page&) const = default;
 };
 

@@ -24,7 +24,8 @@ SegmentGrid contours(const CutFile& cut, const std::vector<char>& backed, const 
         append_segments(segments, transformed(cut.openings[i].outline.outer, to_page), i,
                         backed[i] ? Shares : Stops);
     for (std::size_t p = 0; p < cut.pieces.size(); ++p)
-        append_segments(segments, transformed(cut.pieces[p].outline.outer, to_page), n + static_cast<int>(p), Stops);
+        append_segments(segments, transformed(cut.pieces[p].outline.outer, to_page), n + static_cast<int>(p),
+                        Stops);
     return SegmentGrid(std::move(segments));
 }
 
@@ -50,7 +51,8 @@ private:
         for (int step = 0; step < 30; ++step) {
             const Point c = a + normal * r;
             const auto hit = grid_.nearest(c, r * (1 - 1e-6), [&](const Segment& s) {
-                return s.group == meeting && std::find(ignored_.begin(), ignored_.end(), s.ring) == ignored_.end();
+                return s.group == meeting &&
+                       std::find(ignored_.begin(), ignored_.end(), s.ring) == ignored_.end();
             });
             if (!hit) break;
             const Point q = hit->at - a;
@@ -120,7 +122,8 @@ private:
         const int steps = static_cast<int>(std::ceil(std::abs(turn) / 0.35));
         for (int k = 1; k < steps; ++k) {
             const double w = turn * k / steps;
-            const Point m{from.x * std::cos(w) - from.y * std::sin(w), from.x * std::sin(w) + from.y * std::cos(w)};
+            const Point m{from.x * std::cos(w) - from.y * std::sin(w),
+                          from.x * std::sin(w) + from.y * std::cos(w)};
             out_.push_back(at + m * reach_.at(at, m));
         }
     }
@@ -171,8 +174,8 @@ public:
         for (int p : cut_.openings[opening].inserts) ignored.push_back(ring_of_piece(p));
         const Reach reach(grid_, patch.lip_wanted, ignored);
         const bool outwards_is_left = signed_area(edge) < 0;
-        auto region = fill(FilledPath{{Grower(edge, outwards_is_left, reach, patch.lip_wanted).run()},
-                                      FillRule::NonZero});
+        auto region = fill(
+            FilledPath{{Grower(edge, outwards_is_left, reach, patch.lip_wanted).run()}, FillRule::NonZero});
         if (!region) return tl::make_unexpected(region.error());
         if (region->empty()) return degenerate(opening);
         patch.outline = simplified(largest(*region), outline_tolerance);

@@ -5,8 +5,8 @@
 // in the middle of the bar, never enters another opening, and stays 0.3 mm short of edges where nothing meets
 // it (half the bar where the bar is narrower than 0.6 mm). All in page millimetres, seen from the front.
 //
-// How far it may reach from a point of the opening's contour is found with the largest circle that touches the
-// contour there and holds no point of another contour (the shrinking-ball construction: J. Ma, S. W. Bae,
+// How far it may reach from a point of the opening's contour is found with the largest circle that touches
+// the contour there and holds no point of another contour (the shrinking-ball construction: J. Ma, S. W. Bae,
 // S. Choi, "3D medial axis point approximation using nearest neighbors and the normal field", The Visual
 // Computer 28, 2012): its centre is as far from this opening as from the other.
 

@@ -13,7 +13,13 @@ std::vector<Section> sections_of(const CutFile& cut, const Project& project) {
         if (id == o) {
             const SectionChoice& c = project.choice(id);
             index[o] = static_cast<int>(out.size());
-            out.push_back({id, std::to_string(id + 1), c.name, {}, c.treatment, c.paper, c.locked,
+            out.push_back({id,
+                           std::to_string(id + 1),
+                           c.name,
+                           {},
+                           c.treatment,
+                           c.paper,
+                           c.locked,
                            c.lip.value_or(project.lip)});
         }
         out[index[id]].openings.push_back(o);

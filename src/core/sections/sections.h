@@ -7,7 +7,7 @@
 namespace zesty {
 
 struct Section {
-    int id = 0; ///< its lowest opening
+    int id = 0;        ///< its lowest opening
     std::string label; ///< "7": the number of its lowest opening, as printed on the key
     std::string name;  ///< given by hand, or empty
     std::vector<int> openings;

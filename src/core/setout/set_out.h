@@ -11,9 +11,9 @@ namespace zesty {
 struct SetOut {
     Transform to_page; ///< from the drawing's coordinates
     double scale = 1;
-    Box cut_box;       ///< of the turned cut on the page
-    Box base;          ///< the base inside the reveal
-    Point size;        ///< width and height of the cut before turning
+    Box cut_box; ///< of the turned cut on the page
+    Box base;    ///< the base inside the reveal
+    Point size;  ///< width and height of the cut before turning
     double thinnest_bar = std::numeric_limits<double>::infinity();
     double smallest_opening = 0; ///< across its largest inscribed circle; 0 without openings
     int smallest = -1;           ///< which opening that is

@@ -36,7 +36,8 @@ void add_edges(const Ring& ring, Point origin, double cell, Spans& spans) {
 /// Intervals of the middle line of a row that lie inside the polygon.
 std::vector<std::pair<double, double>> inside_at(const std::vector<double>& crossings) {
     std::vector<std::pair<double, double>> out;
-    for (std::size_t i = 0; i + 1 < crossings.size(); i += 2) out.emplace_back(crossings[i], crossings[i + 1]);
+    for (std::size_t i = 0; i + 1 < crossings.size(); i += 2)
+        out.emplace_back(crossings[i], crossings[i + 1]);
     return out;
 }
 
@@ -86,8 +87,9 @@ PieceRaster rasterize(const Polygon& polygon, Point origin, double cell) {
     for (int r = 0; r < out.rows; ++r) {
         std::vector<CellRun> runs;
         const auto take = [&](double from, double to) {
-            runs.push_back({std::clamp(static_cast<int>(std::floor(from / cell + hair)), 0, out.columns - 1),
-                            std::clamp(static_cast<int>(std::ceil(to / cell - hair)) - 1, 0, out.columns - 1)});
+            runs.push_back(
+                {std::clamp(static_cast<int>(std::floor(from / cell + hair)), 0, out.columns - 1),
+                 std::clamp(static_cast<int>(std::ceil(to / cell - hair)) - 1, 0, out.columns - 1)});
             runs.back().to = std::max(runs.back().to, runs.back().from);
         };
         for (const auto& [from, to] : edges[r]) take(from, to);

@@ -138,7 +138,8 @@ public:
     }
 
 private:
-    bool place(int piece, std::vector<SheetRaster>& sheets, std::vector<double>& used, NestResult& result) const {
+    bool place(int piece, std::vector<SheetRaster>& sheets, std::vector<double>& used,
+               NestResult& result) const {
         for (int s : sheet_order_) {
             const auto& allowed = job_.pieces[piece].sheets;
             if (!allowed.empty() && std::find(allowed.begin(), allowed.end(), s) == allowed.end()) continue;
@@ -187,9 +188,8 @@ private:
 /// What did not fit goes first next time; a few others change places.
 std::vector<int> next_order(std::vector<int> order, const std::vector<int>& unplaced, std::mt19937& random) {
     if (!unplaced.empty()) {
-        std::stable_partition(order.begin(), order.end(), [&](int p) {
-            return std::binary_search(unplaced.begin(), unplaced.end(), p);
-        });
+        std::stable_partition(order.begin(), order.end(),
+                              [&](int p) { return std::binary_search(unplaced.begin(), unplaced.end(), p); });
     }
     const std::size_t n = order.size();
     for (std::size_t k = 0; k < 1 + n / 8; ++k) {
@@ -222,7 +222,8 @@ NestResult nest(const NestJob& job, const StopToken& stop, const Progress& progr
     std::mt19937 random(job.seed);
     for (int k = 1; k < job.attempts && !stopped(stop); ++k) {
         if (progress) progress(static_cast<double>(k) / job.attempts, "laying patches on sheets");
-        const std::vector<int> order = k == 1 ? by_length : next_order(best_order, best.result.unplaced, random);
+        const std::vector<int> order =
+            k == 1 ? by_length : next_order(best_order, best.result.unplaced, random);
         Engine::Attempt a = engine.attempt(order);
         if (a.better_than(best)) {
             best = std::move(a);

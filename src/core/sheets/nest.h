@@ -30,10 +30,10 @@ struct NestSheet {
 struct NestJob {
     std::vector<NestPiece> pieces;
     std::vector<NestSheet> sheets;
-    double gap = 0.5;   ///< between pieces
+    double gap = 0.5; ///< between pieces
     unsigned seed = 1;
-    int attempts = 12;  ///< orders tried; the first is a complete answer
-    double cell = 0;    ///< of the raster, mm; 0 chooses by the size of the job
+    int attempts = 12; ///< orders tried; the first is a complete answer
+    double cell = 0;   ///< of the raster, mm; 0 chooses by the size of the job
 };
 
 struct NestPlacement {
@@ -42,7 +42,9 @@ struct NestPlacement {
     double rotation_deg = 0;
     Point shift;
 
-    Transform transform() const { return Transform::moved(shift.x, shift.y) * Transform::turned_deg(rotation_deg); }
+    Transform transform() const {
+        return Transform::moved(shift.x, shift.y) * Transform::turned_deg(rotation_deg);
+    }
 };
 
 struct NestResult {

@@ -29,30 +29,40 @@ std::vector<Sheet> sheets_of(const Stash& stash) {
         int number = 0;
         for (const SheetStock& s : stash.papers[p].sheets)
             for (int k = 0; k < s.count; ++k)
-                out.push_back({stash.papers[p].id + "#" + std::to_string(++number), static_cast<int>(p), s.outline,
-                               area(s.outline), kind_of(s)});
+                out.push_back({stash.papers[p].id + "#" + std::to_string(++number), static_cast<int>(p),
+                               s.outline, area(s.outline), kind_of(s)});
     }
     return out;
 }
 
 const char* name_of(SheetKind kind) {
     switch (kind) {
-    case SheetKind::Offcut: return "offcut";
-    case SheetKind::Card: return "card";
-    case SheetKind::Pad: return "pad sheet";
-    case SheetKind::Full: break;
+    case SheetKind::Offcut:
+        return "offcut";
+    case SheetKind::Card:
+        return "card";
+    case SheetKind::Pad:
+        return "pad sheet";
+    case SheetKind::Full:
+        break;
     }
     return "sheet";
 }
 
 const char* name_of(Pattern pattern) {
     switch (pattern) {
-    case Pattern::Solid: return "solid";
-    case Pattern::Small: return "small";
-    case Pattern::Large: return "large";
-    case Pattern::Stripe: return "stripe";
-    case Pattern::Ombre: return "ombre";
-    case Pattern::Picture: break;
+    case Pattern::Solid:
+        return "solid";
+    case Pattern::Small:
+        return "small";
+    case Pattern::Large:
+        return "large";
+    case Pattern::Stripe:
+        return "stripe";
+    case Pattern::Ombre:
+        return "ombre";
+    case Pattern::Picture:
+        break;
     }
     return "picture";
 }

@@ -18,7 +18,8 @@ Result<std::vector<QString>> export_all(const Project& project, const Plan& plan
         out.push_back(QDir(folder).filePath(name));
         return write_file(out.back(), data);
     };
-    if (auto r = write("guide.pdf", guide_pdf(project, plan, paper)); !r) return tl::make_unexpected(r.error());
+    if (auto r = write("guide.pdf", guide_pdf(project, plan, paper)); !r)
+        return tl::make_unexpected(r.error());
     QByteArray png;
     QBuffer buffer(&png);
     buffer.open(QIODevice::WriteOnly);
@@ -30,7 +31,8 @@ Result<std::vector<QString>> export_all(const Project& project, const Plan& plan
         QString name = QString::fromStdString(s.id).replace('#', '-');
         for (QChar& c : name)
             if (!c.isLetterOrNumber() && c != '-' && c != '_') c = '_';
-        if (auto r = write("sheet-" + name + ".svg", sheet_svg(plan, u, project.stash->papers[s.paper].name)); !r)
+        if (auto r = write("sheet-" + name + ".svg", sheet_svg(plan, u, project.stash->papers[s.paper].name));
+            !r)
             return tl::make_unexpected(r.error());
     }
     return out;

@@ -28,7 +28,8 @@ public:
         : project_(project), plan_(plan), writer_(&device) {
         if (project.stash) textures_ = Textures(*project.stash);
         const QPageSize size(paper == PrintPaper::A4 ? QPageSize::A4 : QPageSize::Letter);
-        writer_.setPageLayout(QPageLayout(size, QPageLayout::Portrait, {0, 0, 0, 0}, QPageLayout::Millimeter));
+        writer_.setPageLayout(
+            QPageLayout(size, QPageLayout::Portrait, {0, 0, 0, 0}, QPageLayout::Millimeter));
         writer_.setResolution(dots_per_inch);
         writer_.setTitle(QString::fromStdString(project.title));
         writer_.setCreator("Zesty Panel");
@@ -47,7 +48,9 @@ public:
     }
 
 private:
-    QRectF room() const { return {margin, margin + header, width_ - 2 * margin, height_ - 2 * margin - header - footer}; }
+    QRectF room() const {
+        return {margin, margin + header, width_ - 2 * margin, height_ - 2 * margin - header - footer};
+    }
 
     void text(QRectF where, double size_mm, const QString& words, int flags = Qt::AlignLeft | Qt::AlignTop,
               bool bold = false, QColor colour = ink) {
@@ -72,10 +75,12 @@ private:
 
     void new_page(const QString& title, const QString& hint) {
         if (pages_++ > 0) writer_.newPage();
-        text({margin, margin, width_ - 2 * margin - 30, 6}, 4.6, title, Qt::AlignLeft | Qt::AlignVCenter, true);
-        text({margin, margin + 6.5, width_ - 2 * margin, 5}, 3, hint, Qt::AlignLeft | Qt::AlignVCenter, false, quiet);
-        text({width_ - margin - 30, margin, 30, 6}, 3, QString("page %1").arg(pages_), Qt::AlignRight | Qt::AlignVCenter,
-             false, quiet);
+        text({margin, margin, width_ - 2 * margin - 30, 6}, 4.6, title, Qt::AlignLeft | Qt::AlignVCenter,
+             true);
+        text({margin, margin + 6.5, width_ - 2 * margin, 5}, 3, hint, Qt::AlignLeft | Qt::AlignVCenter, false,
+             quiet);
+        text({width_ - margin - 30, margin, 30, 6}, 3, QString("page %1").arg(pages_),
+             Qt::AlignRight | Qt::AlignVCenter, false, quiet);
         const double x = width_ - margin - 50;
         const double y = height_ - margin - 50;
         pen(0.15);
@@ -87,9 +92,10 @@ private:
 
     void key() {
         new_page(QString::fromStdString(project_.title) + ": key",
-                 QString::fromStdString("Page " + format_size(project_.page.width, project_.page.height, project_.units) +
-                                        ", cut " + format_size(plan_.set_out.size.x, plan_.set_out.size.y, project_.units) +
-                                        ". This picture is reduced; the sheets that follow are at true scale."));
+                 QString::fromStdString(
+                     "Page " + format_size(project_.page.width, project_.page.height, project_.units) +
+                     ", cut " + format_size(plan_.set_out.size.x, plan_.set_out.size.y, project_.units) +
+                     ". This picture is reduced; the sheets that follow are at true scale."));
         const QRectF r = room();
         const double side = std::min(r.width(), r.height() * 0.62);
         const double scale = side / std::max(project_.page.width, project_.page.height);
@@ -103,7 +109,8 @@ private:
         for (std::size_t o = 0; plan_.cut && o < plan_.cut->openings.size(); ++o) {
             const Circle& c = plan_.cut->openings[o].label;
             const Point at = plan_.set_out.to_page(c.centre) * scale;
-            number({r.x() + (r.width() - project_.page.width * scale) / 2 + at.x, r.y() + at.y}, static_cast<int>(o), 2.6);
+            number({r.x() + (r.width() - project_.page.width * scale) / 2 + at.x, r.y() + at.y},
+                   static_cast<int>(o), 2.6);
         }
         list({r.x(), r.y() + side + 4, r.width() - 0, r.bottom() - r.y() - side - 4 + 0});
     }
@@ -128,7 +135,8 @@ private:
             if (y + row > r.bottom()) {
                 y = r.y();
                 if (++column == columns) {
-                    new_page(QString::fromStdString(project_.title) + ": key, continued", "What backs every opening.");
+                    new_page(QString::fromStdString(project_.title) + ": key, continued",
+                             "What backs every opening.");
                     r = room();
                     y = r.y();
                     column = 0;
@@ -136,7 +144,8 @@ private:
             }
             const QRectF line(r.x() + column * w, y, w - 3, row);
             text(line, 3, QString::number(o + 1), Qt::AlignLeft | Qt::AlignVCenter, true);
-            text(line.adjusted(8, 0, 0, 0), 3, backing(static_cast<int>(o)), Qt::AlignLeft | Qt::AlignVCenter);
+            text(line.adjusted(8, 0, 0, 0), 3, backing(static_cast<int>(o)),
+                 Qt::AlignLeft | Qt::AlignVCenter);
             y += row;
         }
     }
@@ -158,9 +167,10 @@ private:
         for (int p : used.patches)
             boxes.push_back(bounds(transformed(plan_.patches[p].outline, turn * plan_.placed[p].to_sheet())));
         const QRectF r = room();
-        const Tiling tiling = tiles_of(bounds(transformed(s.outline, turn)), boxes, r.width() - 8, r.height() - 8);
-        const QString name = QString::fromStdString(project_.stash->papers[s.paper].name + ", " + s.id + " (" +
-                                                    name_of(s.kind) + ")");
+        const Tiling tiling =
+            tiles_of(bounds(transformed(s.outline, turn)), boxes, r.width() - 8, r.height() - 8);
+        const QString name = QString::fromStdString(project_.stash->papers[s.paper].name + ", " + s.id +
+                                                    " (" + name_of(s.kind) + ")");
         for (const Tile& tile : tiling.tiles) {
             QString where;
             if (tiling.rows * tiling.columns > 1)
@@ -199,7 +209,8 @@ private:
         if (tiling.rows * tiling.columns > 1) crosses(part, tile, tiling);
         text({margin, height_ - margin - 50, width_ - 2 * margin - 54, 50}, 3,
              "Solid: where to cut. Dotted: the opening it backs. Dashed: the edge of the sheet.\n\n"
-             "Blades cut fingers: cut away from your hand, on a mat, along a metal ruler, and cap the blade. The "
+             "Blades cut fingers: cut away from your hand, on a mat, along a metal ruler, and cap the blade. "
+             "The "
              "maker's instructions for a machine or glue come before these numbers.",
              Qt::AlignLeft | Qt::AlignBottom, false, quiet);
     }
@@ -242,7 +253,8 @@ Tiling tiles_of(const Box& sheet, const std::vector<Box>& patches, double width,
     const double h = sheet.height() / out.rows;
     for (int r = 0; r < out.rows; ++r)
         for (int c = 0; c < out.columns; ++c) {
-            const Box part{sheet.x0 + c * w, sheet.y0 + r * h, sheet.x0 + (c + 1) * w, sheet.y0 + (r + 1) * h};
+            const Box part{sheet.x0 + c * w, sheet.y0 + r * h, sheet.x0 + (c + 1) * w,
+                           sheet.y0 + (r + 1) * h};
             if (std::any_of(patches.begin(), patches.end(), [&](const Box& b) { return b.meets(part); }))
                 out.tiles.push_back({r, c, part});
         }

@@ -9,13 +9,14 @@ namespace zesty {
 
 enum class PrintPaper { A4, Letter };
 
-/// A PDF: the key with numbered openings and what backs them; every used sheet with its patches numbered, in tiles
-/// with alignment marks where it is larger than the paper; the same mirrored, for tracing on the back. Each page
-/// carries a 50 mm and a 1 in check square in its lower right corner. Needs a QGuiApplication for its fonts.
+/// A PDF: the key with numbered openings and what backs them; every used sheet with its patches numbered, in
+/// tiles with alignment marks where it is larger than the paper; the same mirrored, for tracing on the back.
+/// Each page carries a 50 mm and a 1 in check square in its lower right corner. Needs a QGuiApplication for
+/// its fonts.
 QByteArray guide_pdf(const Project& project, const Plan& plan, PrintPaper paper);
 
-/// How a sheet is spread over printed pages: the part of the sheet each tile shows, row by row, those without a
-/// patch left out.
+/// How a sheet is spread over printed pages: the part of the sheet each tile shows, row by row, those without
+/// a patch left out.
 struct Tile {
     int row = 0;
     int column = 0;

@@ -12,7 +12,10 @@ QString path_data(const Polygon& polygon) {
     QString d;
     const auto add = [&](const Ring& ring) {
         for (std::size_t i = 0; i < ring.size(); ++i)
-            d += QString("%1%2 %3").arg(i == 0 ? "M" : "L").arg(ring[i].x, 0, 'f', 4).arg(ring[i].y, 0, 'f', 4);
+            d += QString("%1%2 %3")
+                     .arg(i == 0 ? "M" : "L")
+                     .arg(ring[i].x, 0, 'f', 4)
+                     .arg(ring[i].y, 0, 'f', 4);
         d += "Z";
     };
     add(polygon.outer);
@@ -55,7 +58,8 @@ QByteArray sheet_svg(const Plan& plan, const UsedSheet& used, const std::string&
     for (int p : used.patches) {
         xml.writeStartElement("path");
         xml.writeAttribute("id", QString("patch-%1").arg(plan.patches[p].opening + 1));
-        xml.writeAttribute("d", path_data(transformed(plan.patches[p].outline, home * plan.placed[p].to_sheet())));
+        xml.writeAttribute("d",
+                           path_data(transformed(plan.patches[p].outline, home * plan.placed[p].to_sheet())));
         xml.writeTextElement("title", QString::number(plan.patches[p].opening + 1));
         xml.writeEndElement();
     }

@@ -29,7 +29,8 @@ void paint_patches(QPainter& painter, const Plan& plan, const Textures& textures
 void paint_cut(QPainter& painter, const Plan& plan, const PageLook& look) {
     QPainterPath material;
     material.setFillRule(Qt::OddEvenFill);
-    for (const Piece& p : plan.cut->pieces) material.addPath(to_path(transformed(p.outline, plan.set_out.to_page)));
+    for (const Piece& p : plan.cut->pieces)
+        material.addPath(to_path(transformed(p.outline, plan.set_out.to_page)));
     if (look.shadow > 0) {
         painter.fillPath(material.translated(look.shadow * 1.6, look.shadow * 2.0), QColor(38, 36, 43, 22));
         painter.fillPath(material.translated(look.shadow * 0.8, look.shadow), QColor(38, 36, 43, 38));
@@ -83,7 +84,8 @@ void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, con
 QImage page_picture(const Project& project, const Plan& plan, int pixels) {
     const double scale = pixels / std::max(project.page.width, project.page.height);
     QImage image(std::max(1, static_cast<int>(std::lround(project.page.width * scale))),
-                 std::max(1, static_cast<int>(std::lround(project.page.height * scale))), QImage::Format_RGB32);
+                 std::max(1, static_cast<int>(std::lround(project.page.height * scale))),
+                 QImage::Format_RGB32);
     image.fill(Qt::white);
     QPainter painter(&image);
     painter.scale(scale, scale);

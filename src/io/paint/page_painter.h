@@ -1,6 +1,6 @@
 #pragma once
-// The page as it will look: frame, base, papers behind the openings, the cut on top. The painter must be set up
-// so that its unit is a millimetre of the page. Used by the picture, the guide and the window alike.
+// The page as it will look: frame, base, papers behind the openings, the cut on top. The painter must be set
+// up so that its unit is a millimetre of the page. Used by the picture, the guide and the window alike.
 
 #include "io/paint/textures.h"
 

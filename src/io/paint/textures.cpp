@@ -42,7 +42,8 @@ Textures::Textures(const Stash& stash) {
 }
 
 QColor Textures::colour(int paper) const {
-    return paper >= 0 && paper < static_cast<int>(textures_.size()) ? textures_[paper].colour : QColor(Qt::white);
+    return paper >= 0 && paper < static_cast<int>(textures_.size()) ? textures_[paper].colour
+                                                                    : QColor(Qt::white);
 }
 
 QBrush Textures::brush(int paper, const Transform& sheet_to_target) const {

@@ -58,7 +58,8 @@ Result<std::optional<Length>> parse_length(std::string_view text, double percent
     Numbers in(text);
     const auto value = in.next();
     if (in.nonsense())
-        return fail(ErrorKind::BadInput, "the drawing has '" + std::string(text) + "' where a length should be");
+        return fail(ErrorKind::BadInput,
+                    "the drawing has '" + std::string(text) + "' where a length should be");
     if (!value) return std::optional<Length>{};
     std::string unit;
     for (char c = in.peek(); c != '\0'; c = in.peek()) {
@@ -66,12 +67,12 @@ Result<std::optional<Length>> parse_length(std::string_view text, double percent
         in.skip();
     }
     if (unit == "%") return std::optional(Length{*value * percent_of / 100, true});
-    const double factor = unit == "mm"   ? 96 / 25.4
-                          : unit == "cm" ? 960 / 25.4
-                          : unit == "in" ? 96
-                          : unit == "pt" ? 96.0 / 72
-                          : unit == "pc" ? 16
-                          : unit == "q"  ? 24 / 25.4
+    const double factor = unit == "mm"                    ? 96 / 25.4
+                          : unit == "cm"                  ? 960 / 25.4
+                          : unit == "in"                  ? 96
+                          : unit == "pt"                  ? 96.0 / 72
+                          : unit == "pc"                  ? 16
+                          : unit == "q"                   ? 24 / 25.4
                           : unit == "em" || unit == "rem" ? 16
                           : unit == "ex"                  ? 8
                                                           : 1;
@@ -93,7 +94,8 @@ Result<Transform> parse_transform(std::string_view text) {
         Numbers in(text.substr(open + 1, close - open - 1));
         while (const auto v = in.next()) n.push_back(*v);
         if (in.nonsense())
-            return fail(ErrorKind::BadInput, "the drawing has a transform '" + std::string(text.substr(0, 60)) +
+            return fail(ErrorKind::BadInput, "the drawing has a transform '" +
+                                                 std::string(text.substr(0, 60)) +
                                                  "' that is not made of numbers");
         const auto arg = [&](std::size_t i, double otherwise) { return i < n.size() ? n[i] : otherwise; };
         Transform t;

@@ -1,8 +1,8 @@
 #pragma once
 // Numbers as SVG writes them.
 
-#include "core/result.h"
 #include "core/geometry/shapes.h"
+#include "core/result.h"
 
 #include <optional>
 #include <string_view>

@@ -40,18 +40,30 @@ bool transparent_colour(const std::string& c) {
 void apply(Style& s, const Style& parent, const std::string& name, const std::string& value) {
     const bool inherit = value == "inherit";
     const auto take = [&](std::string& own, const std::string& from) { own = inherit ? from : value; };
-    if (name == "fill") take(s.fill, parent.fill);
-    else if (name == "stroke") take(s.stroke, parent.stroke);
-    else if (name == "color") take(s.colour, parent.colour);
-    else if (name == "fill-opacity") take(s.fill_opacity, parent.fill_opacity);
-    else if (name == "stroke-opacity") take(s.stroke_opacity, parent.stroke_opacity);
-    else if (name == "fill-rule") take(s.fill_rule, parent.fill_rule);
-    else if (name == "clip-rule") take(s.clip_rule, parent.clip_rule);
-    else if (name == "visibility") s.visible = inherit ? parent.visible : value == "visible";
-    else if (name == "display") s.displayed = value != "none";
-    else if (name == "opacity") s.opaque = fraction(value) > 0;
-    else if (name == "clip-path") s.clip_path = value;
-    else if (name == "mask") s.mask = value;
+    if (name == "fill")
+        take(s.fill, parent.fill);
+    else if (name == "stroke")
+        take(s.stroke, parent.stroke);
+    else if (name == "color")
+        take(s.colour, parent.colour);
+    else if (name == "fill-opacity")
+        take(s.fill_opacity, parent.fill_opacity);
+    else if (name == "stroke-opacity")
+        take(s.stroke_opacity, parent.stroke_opacity);
+    else if (name == "fill-rule")
+        take(s.fill_rule, parent.fill_rule);
+    else if (name == "clip-rule")
+        take(s.clip_rule, parent.clip_rule);
+    else if (name == "visibility")
+        s.visible = inherit ? parent.visible : value == "visible";
+    else if (name == "display")
+        s.displayed = value != "none";
+    else if (name == "opacity")
+        s.opaque = fraction(value) > 0;
+    else if (name == "clip-path")
+        s.clip_path = value;
+    else if (name == "mask")
+        s.mask = value;
 }
 
 } // namespace

@@ -27,8 +27,8 @@ struct Style {
 /// The style of an element under a parent of style `parent`.
 Style cascade(const Style& parent, const Node& node, const Declarations& sheet);
 
-/// True when the paint leaves anything on the page. `has_paint(id)` says whether a gradient or pattern of that
-/// id exists.
+/// True when the paint leaves anything on the page. `has_paint(id)` says whether a gradient or pattern of
+/// that id exists.
 bool paints(const std::string& paint, const std::string& opacity, const std::string& colour,
             const std::function<bool(const std::string&)>& has_paint);
 

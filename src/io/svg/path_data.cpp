@@ -102,14 +102,17 @@ std::vector<Contour> Path::flattened(double tolerance) const {
         for (const Step& step : s.steps) {
             if (step.curve) {
                 const Point p = c.points.back();
-                // A cubic strays from n chords by at most 3/4 of its largest second difference over n squared.
-                const double bend = std::max(length(p - step.c1 * 2 + step.c2), length(step.c1 - step.c2 * 2 + step.to));
-                const int n = std::clamp(static_cast<int>(std::ceil(std::sqrt(0.75 * bend / tolerance))), 1, 500);
+                // A cubic strays from n chords by at most 3/4 of its largest second difference over n
+                // squared.
+                const double bend =
+                    std::max(length(p - step.c1 * 2 + step.c2), length(step.c1 - step.c2 * 2 + step.to));
+                const int n =
+                    std::clamp(static_cast<int>(std::ceil(std::sqrt(0.75 * bend / tolerance))), 1, 500);
                 for (int i = 1; i < n; ++i) {
                     const double t = static_cast<double>(i) / n;
                     const double u = 1 - t;
-                    c.points.push_back(p * (u * u * u) + step.c1 * (3 * u * u * t) + step.c2 * (3 * u * t * t) +
-                                       step.to * (t * t * t));
+                    c.points.push_back(p * (u * u * u) + step.c1 * (3 * u * u * t) +
+                                       step.c2 * (3 * u * t * t) + step.to * (t * t * t));
                 }
             }
             c.points.push_back(step.to);
@@ -145,8 +148,9 @@ public:
             }
             if (!segment()) {
                 if (in_.nonsense())
-                    return fail(ErrorKind::BadInput, "a path of the drawing has something in place of a number "
-                                                     "(NaN, or too large to draw)");
+                    return fail(ErrorKind::BadInput,
+                                "a path of the drawing has something in place of a number "
+                                "(NaN, or too large to draw)");
                 complaint = "A path has a mistake and ends there.";
                 break;
             }
@@ -203,11 +207,15 @@ private:
             return true;
         }
         case 'C':
-        case 'S': return cubic(kind == 'S', from);
+        case 'S':
+            return cubic(kind == 'S', from);
         case 'Q':
-        case 'T': return quadratic(kind == 'T', from);
-        case 'A': return arc();
-        default: return false;
+        case 'T':
+            return quadratic(kind == 'T', from);
+        case 'A':
+            return arc();
+        default:
+            return false;
         }
     }
 

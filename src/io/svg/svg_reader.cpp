@@ -62,7 +62,8 @@ private:
     Result<double> number(const Node& node, const char* name, double percent_of, double otherwise = 0);
     Result<Transform> fit_view_box(const Node& node, double w, double h, Viewport& inner);
     Result<Region> clip_region(int clip, double tolerance);
-    Result<void> collect_clip(const Node& node, const Transform& t, double tolerance, std::vector<FilledPath>& out);
+    Result<void> collect_clip(const Node& node, const Transform& t, double tolerance,
+                              std::vector<FilledPath>& out);
     void warn(const std::string& text) {
         if (std::find(warnings_.begin(), warnings_.end(), text) == warnings_.end()) warnings_.push_back(text);
     }
@@ -161,9 +162,10 @@ Result<Transform> Reader::fit_view_box(const Node& node, double w, double h, Vie
     for (double& x : v) {
         const auto n = in.next();
         if (!n)
-            return in.nonsense() ? Result<Transform>(fail(ErrorKind::BadInput, "the viewBox '" + node.get("viewBox") +
-                                                                                  "' is not made of numbers"))
-                                 : Result<Transform>(Transform{});
+            return in.nonsense()
+                       ? Result<Transform>(fail(ErrorKind::BadInput, "the viewBox '" + node.get("viewBox") +
+                                                                         "' is not made of numbers"))
+                       : Result<Transform>(Transform{});
         x = *n;
     }
     if (v[2] <= 0 || v[3] <= 0) return Transform{};
@@ -246,7 +248,8 @@ Result<void> Reader::children(const Node& node, const Place& place) {
 }
 
 Result<void> Reader::element(const Node& node, const Place& outer) {
-    static const std::set<std::string> shapes{"path", "rect", "circle", "ellipse", "line", "polyline", "polygon"};
+    static const std::set<std::string> shapes{"path", "rect",     "circle", "ellipse",
+                                              "line", "polyline", "polygon"};
     static const std::set<std::string> groups{"g", "a", "switch"};
     if (++visits_ > most_visits)
         return fail(ErrorKind::TooLarge, "the drawing repeats its parts more than a million times");
@@ -434,8 +437,9 @@ Result<Drawing> Reader::run() {
         out.shapes.push_back(std::move(s));
     }
     if (out.shapes.empty())
-        return fail(ErrorKind::NothingToDo, picture_ ? "the drawing holds only a picture, which has no outline to cut"
-                                                     : "the drawing has nothing in it that could be cut");
+        return fail(ErrorKind::NothingToDo,
+                    picture_ ? "the drawing holds only a picture, which has no outline to cut"
+                             : "the drawing has nothing in it that could be cut");
     out.warnings = std::move(warnings_);
     return out;
 }

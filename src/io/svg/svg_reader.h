@@ -5,8 +5,8 @@
 // nested drawings or clip paths, all of which real cut files have. XML comes from QXmlStreamReader.
 //
 // Follows SVG 1.1 for shapes, paths, transforms, viewBox, units, use, symbol, switch, style attributes and
-// style sheets, fill rules, display, visibility, opacity and clip paths. Text, pictures and masks are left out
-// with a warning. Without a `fill` a shape is filled, as SVG says.
+// style sheets, fill rules, display, visibility, opacity and clip paths. Text, pictures and masks are left
+// out with a warning. Without a `fill` a shape is filled, as SVG says.
 
 #include "core/cutfile/drawing.h"
 

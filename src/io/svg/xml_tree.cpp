@@ -81,7 +81,8 @@ Result<std::unique_ptr<Tree>> read_tree(const QByteArray& data) {
             if (foreign_depth == 0 && stack.back()->name == "style")
                 stack.back()->text += xml.text().toString().toStdString();
             break;
-        default: break;
+        default:
+            break;
         }
     }
     if (xml.hasError() && xml.error() != QXmlStreamReader::PrematureEndOfDocumentError)

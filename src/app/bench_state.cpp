@@ -1,0 +1,46 @@
+#include "app/bench_state.h"
+
+namespace zesty {
+
+void BenchState::go_to(Waypoint waypoint) {
+    if (waypoint == waypoint_) return;
+    waypoint_ = waypoint;
+    emit waypoint_changed();
+}
+
+void BenchState::show_plan(std::shared_ptr<const Plan> plan, std::shared_ptr<const Textures> textures) {
+    plan_ = std::move(plan);
+    textures_ = std::move(textures);
+    const int openings = plan_->cut ? static_cast<int>(plan_->cut->openings.size()) : 0;
+    if (!selected_.empty() && *selected_.rbegin() >= openings) select({});
+    if (hovered_ >= openings) hovered_ = -1;
+    if (picked_ >= static_cast<int>(plan_->papers.size())) pick(-1);
+    emit plan_changed();
+}
+
+void BenchState::select(std::set<int> openings) {
+    if (openings == selected_) return;
+    selected_ = std::move(openings);
+    emit selection_changed();
+}
+
+void BenchState::hover(int opening) {
+    if (opening == hovered_) return;
+    hovered_ = opening;
+    emit hover_changed();
+}
+
+void BenchState::pick(int paper) {
+    if (paper == picked_) return;
+    picked_ = paper;
+    emit picked_changed();
+}
+
+void BenchState::set_offer(std::optional<Offer> offer) {
+    if (!offer && !offer_) return;
+    offer_ = std::move(offer);
+    emit offer_changed();
+    emit plan_changed();
+}
+
+} // namespace zesty

@@ -1,0 +1,62 @@
+#pragma once
+// What the window is looking at: nothing here is saved, and nothing here is computed. Views listen to its signals
+// and never to each other.
+
+#include "app/worker.h"
+
+#include <QObject>
+#include <optional>
+#include <set>
+
+namespace zesty {
+
+enum class Waypoint { SetOut, Sections, Papers, Sheets };
+inline constexpr int waypoints = 4;
+
+/// A proposal on show: nothing is decided until it is taken.
+struct Offer {
+    Project project;
+    std::shared_ptr<const Plan> plan;
+};
+
+class BenchState : public QObject {
+    Q_OBJECT
+public:
+    using QObject::QObject;
+
+    Waypoint waypoint() const { return waypoint_; }
+    /// The plan on show: the offer's while there is one. Null until the first is ready.
+    const Plan* plan() const { return offer_ ? offer_->plan.get() : plan_.get(); }
+    std::shared_ptr<const Plan> own_plan() const { return plan_; }
+    const Textures& textures() const { return *textures_; }
+    const std::set<int>& selected() const { return selected_; }
+    int hovered() const { return hovered_; }
+    int picked() const { return picked_; } ///< paper in the drawer, or -1
+    const std::optional<Offer>& offer() const { return offer_; }
+
+    void go_to(Waypoint waypoint);
+    void show_plan(std::shared_ptr<const Plan> plan, std::shared_ptr<const Textures> textures);
+    void select(std::set<int> openings);
+    void hover(int opening);
+    void pick(int paper);
+    void set_offer(std::optional<Offer> offer);
+
+signals:
+    void waypoint_changed();
+    void plan_changed();
+    void selection_changed();
+    void hover_changed();
+    void picked_changed();
+    void offer_changed();
+
+private:
+    Waypoint waypoint_ = Waypoint::SetOut;
+    std::shared_ptr<const Plan> plan_;
+    std::shared_ptr<const Textures> textures_ = std::make_shared<const Textures>();
+    std::set<int> selected_;
+    int hovered_ = -1;
+    int picked_ = -1;
+    std::optional<Offer> offer_;
+};
+
+} // namespace zesty

@@ -1,0 +1,522 @@
+#include "app/bench_window.h"
+
+#include "app/drawer.h"
+#include "app/keys_sheet.h"
+#include "app/page_view.h"
+#include "app/papers_panel.h"
+#include "app/route_bar.h"
+#include "app/second_look.h"
+#include "app/sections_panel.h"
+#include "app/set_out_panel.h"
+#include "app/sheets_panel.h"
+#include "app/sheets_view.h"
+#include "app/theme.h"
+#include "app/wording.h"
+#include "core/geometry/lengths.h"
+
+#include <QCloseEvent>
+#include <QDragEnterEvent>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QMenu>
+#include <QMessageBox>
+#include <QMimeData>
+#include <QStackedWidget>
+#include <QTimer>
+#include <QToolButton>
+#include <algorithm>
+
+namespace zesty {
+
+FileQuestions FileQuestions::dialogs() {
+    return {
+        [](QWidget* w, const QString& folder) {
+            return QFileDialog::getOpenFileName(w, "Open a drawing or project", folder,
+                                                "Drawings and projects (*.svg *.svgz *.zesty);;All files (*)");
+        },
+        [](QWidget* w, const QString& folder) {
+            return QFileDialog::getOpenFileName(w, "Open a stash of papers", folder, "Stashes (*.json);;All files (*)");
+        },
+        [](QWidget* w, const QString& suggestion) {
+            return QFileDialog::getSaveFileName(w, "Save the project", suggestion, "Projects (*.zesty)");
+        },
+        [](QWidget* w, const QString& folder) {
+            return QFileDialog::getExistingDirectory(w, "Folder for guide and cutting files", folder);
+        },
+        [](QWidget* w) {
+            return QMessageBox::question(w, "Zesty Panel", "The project has changes that are not saved. Go on without them?",
+                                         QMessageBox::Discard | QMessageBox::Cancel) == QMessageBox::Discard;
+        },
+    };
+}
+
+BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* parent)
+    : QMainWindow(parent), settings_(settings), questions_(std::move(questions)), actions_(this) {
+    setWindowTitle("Zesty Panel");
+    setAcceptDrops(true);
+    setMinimumSize(1000, 640);
+    auto* whole = new QWidget(this);
+    auto* column = new QVBoxLayout(whole);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    column->addWidget(build_head());
+    route_ = new RouteBar(document_, state_, whole);
+    column->addWidget(route_);
+    auto* body = new QHBoxLayout;
+    body->setSpacing(0);
+    auto* left = new QVBoxLayout;
+    left->setSpacing(0);
+    middle_ = new QStackedWidget(whole);
+    page_ = new PageView(document_, state_, middle_);
+    sheets_ = new SheetsView(document_, state_, middle_);
+    middle_->addWidget(page_);
+    middle_->addWidget(sheets_);
+    drawer_ = new Drawer(document_, state_, whole);
+    left->addWidget(middle_, 1);
+    left->addWidget(drawer_);
+    body->addLayout(left, 1);
+    body->addWidget(build_side());
+    column->addLayout(body, 1);
+    setCentralWidget(whole);
+    keys_ = new KeysSheet(whole);
+    message_timer_ = new QTimer(this);
+    message_timer_->setSingleShot(true);
+    connect(message_timer_, &QTimer::timeout, message_, [this] { message_->clear(); });
+
+    connect_actions();
+    connect_worker();
+    connect(&state_, &BenchState::waypoint_changed, this, &BenchWindow::show_waypoint);
+    for (auto signal : {&BenchState::selection_changed, &BenchState::picked_changed, &BenchState::offer_changed,
+                        &BenchState::plan_changed})
+        connect(&state_, signal, this, &BenchWindow::refresh_actions);
+    connect(&document_, &Document::project_changed, this, &BenchWindow::replan);
+    connect(&document_, &Document::path_changed, this, &BenchWindow::refresh_head);
+    connect(&document_.history(), &QUndoStack::indexChanged, this, &BenchWindow::refresh_head);
+    connect(&document_.history(), &QUndoStack::cleanChanged, this, &BenchWindow::refresh_head);
+    connect(page_, &PageView::paper_dropped, this, [this](const QString& id, int opening) {
+        give(id, state_.selected().contains(opening) ? selection() : std::vector<int>{opening});
+    });
+    connect(drawer_, &Drawer::give_picked, actions_[Act::Give], &QAction::trigger);
+    connect(drawer_, &Drawer::open_stash, actions_[Act::OpenStash], &QAction::trigger);
+    connect(second_look_, &SecondLook::apply, this, &BenchWindow::apply);
+    connect(second_look_, &SecondLook::go_to, this, &BenchWindow::go_to);
+    show_waypoint();
+    replan();
+    if (const QByteArray geometry = settings_.window_geometry(); !geometry.isEmpty())
+        restoreGeometry(geometry);
+    else
+        resize(1280, 800);
+}
+
+BenchWindow::~BenchWindow() {
+    worker_.stop_proposing();
+    // The parts look at the document and the state, which go before a window's children would.
+    document_.history().disconnect(this);
+    delete takeCentralWidget();
+}
+
+QWidget* BenchWindow::build_head() {
+    auto* head = new QWidget(this);
+    head->setAutoFillBackground(true);
+    QPalette ground = head->palette();
+    ground.setColor(QPalette::Window, theme::paper);
+    head->setPalette(ground);
+    auto* row = new QHBoxLayout(head);
+    row->setContentsMargins(16, 5, 12, 5);
+    row->setSpacing(4);
+    title_ = new QLabel(head);
+    title_->setObjectName("title");
+    row->addWidget(title_);
+    row->addSpacing(12);
+    message_ = new QLabel(head);
+    message_->setObjectName("message");
+    message_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
+    row->addWidget(message_, 1);
+    const auto tool = [&](Act act, const char* icon, const QString& text) {
+        auto* b = new QToolButton(head);
+        b->setDefaultAction(actions_[act]);
+        if (icon) b->setIcon(theme::icon(icon));
+        b->setText(text);
+        b->setToolButtonStyle(icon ? Qt::ToolButtonTextBesideIcon : Qt::ToolButtonTextOnly);
+        b->setProperty("quiet", true);
+        b->setFocusPolicy(Qt::TabFocus);
+        // The action's own text is a sentence; the button keeps its word.
+        QObject::connect(actions_[act], &QAction::changed, b, [b, text, icon] {
+            b->setText(text);
+            if (icon) b->setIcon(theme::icon(icon));
+        });
+        row->addWidget(b);
+        return b;
+    };
+    recent_ = tool(Act::Open, "folder-open", "Open");
+    recent_->setPopupMode(QToolButton::DelayedPopup);
+    recent_->setContextMenuPolicy(Qt::ActionsContextMenu);
+    auto* recents = new QToolButton(head);
+    recents->setText("Recent");
+    recents->setAccessibleName("Recent files");
+    recents->setToolTip("Recent files");
+    recents->setProperty("quiet", true);
+    recents->setPopupMode(QToolButton::InstantPopup);
+    auto* menu = new QMenu(recents);
+    recents->setMenu(menu);
+    connect(menu, &QMenu::aboutToShow, this, [this, menu] {
+        menu->clear();
+        for (const QString& path : settings_.recent_files())
+            menu->addAction(QFileInfo(path).fileName(), this, [this, path] { open(path); });
+        if (menu->isEmpty()) menu->addAction("No recent files yet")->setEnabled(false);
+    });
+    row->addWidget(recents);
+    tool(Act::Save, "save", "Save");
+    tool(Act::Undo, "undo-2", "Undo");
+    tool(Act::Redo, "redo-2", "Redo");
+    tool(Act::Keys, "keyboard", "Keys");
+    tool(Act::Units, nullptr, "in / cm");
+    return head;
+}
+
+QWidget* BenchWindow::build_side() {
+    auto* side = new QWidget(this);
+    side->setObjectName("side");
+    side->setFixedWidth(344);
+    side->setStyleSheet("#side { background: #FBF8F1; border-left: 1px solid #D9D0C0; }");
+    auto* column = new QVBoxLayout(side);
+    column->setContentsMargins(16, 12, 0, 0);
+    column->setSpacing(10);
+    papers_panel_ = new PapersPanel(document_, state_, actions_, side);
+    sheets_panel_ = new SheetsPanel(document_, state_, actions_, settings_, side);
+    panels_ = {new SetOutPanel(document_, state_, actions_, side), new SectionsPanel(document_, state_, actions_, side),
+               papers_panel_, sheets_panel_};
+    connect(papers_panel_, &PapersPanel::give, this, [this](const QString& id) { give(id, selection()); });
+    connect(papers_panel_, &PapersPanel::lock_changed, this, [this](bool locked) {
+        document_.change(locked ? "Keep the paper" : "Let the paper be proposed anew", [&](Project& p) {
+            for (int o : selection()) {
+                SectionChoice c = p.choice(section_of(p, o));
+                c.locked = locked;
+                p.choose(section_of(p, o), c);
+            }
+        });
+    });
+    for (QWidget* panel : panels_) column->addWidget(panel);
+    auto* rule = new QFrame(side);
+    rule->setFixedHeight(1);
+    rule->setStyleSheet("background: #D9D0C0; margin-right: 16px;");
+    column->addWidget(rule);
+    second_look_ = new SecondLook(state_, side);
+    column->addWidget(second_look_, 1);
+    return side;
+}
+
+void BenchWindow::connect_actions() {
+    const auto on = [this](Act act, auto slot) { connect(actions_[act], &QAction::triggered, this, slot); };
+    on(Act::Open, [this] {
+        if (const QString path = questions_.open_cut(this, settings_.last_folder()); !path.isEmpty()) open(path);
+    });
+    on(Act::OpenStash, [this] {
+        if (const QString path = questions_.open_stash(this, settings_.last_folder()); !path.isEmpty())
+            worker_.open_stash(path);
+    });
+    on(Act::Save, [this] { save(false); });
+    on(Act::SaveAs, [this] { save(true); });
+    on(Act::Undo, [this] { document_.history().undo(); });
+    on(Act::Redo, [this] { document_.history().redo(); });
+    on(Act::Keys, [this] {
+        keys_->setGeometry(centralWidget()->rect());
+        keys_->setVisible(!keys_->isVisible());
+        keys_->raise();
+    });
+    on(Act::Units, [this] {
+        document_.change("Change the units", [](Project& p) {
+            p.units = p.units == Units::Inches ? Units::Centimetres : Units::Inches;
+        });
+    });
+    on(Act::ToSetOut, [this] { state_.go_to(Waypoint::SetOut); });
+    on(Act::ToSections, [this] { state_.go_to(Waypoint::Sections); });
+    on(Act::ToPapers, [this] { state_.go_to(Waypoint::Papers); });
+    on(Act::ToSheets, [this] { state_.go_to(Waypoint::Sheets); });
+    on(Act::NextWaypoint, [this] {
+        state_.go_to(static_cast<Waypoint>((static_cast<int>(state_.waypoint()) + 1) % waypoints));
+    });
+    on(Act::Fit, [this] { page_->fit(); });
+    on(Act::TrueSize, [this] { page_->true_size(); });
+    on(Act::ZoomIn, [this] { page_->zoom(1.25); });
+    on(Act::ZoomOut, [this] { page_->zoom(0.8); });
+    const auto turn = [this](double by) {
+        document_.change("Turn the cut", [&](Project& p) { p.cut.turn_deg = std::remainder(p.cut.turn_deg + by, 360.0); });
+    };
+    on(Act::TurnLeft, [turn] { turn(-15); });
+    on(Act::TurnRight, [turn] { turn(15); });
+    on(Act::Mirror, [this] { document_.change("Mirror the cut", [](Project& p) { p.cut.mirrored = !p.cut.mirrored; }); });
+    on(Act::Centre, [this] { document_.change("Put the cut in the middle", [](Project& p) { p.cut.shift = {}; }); });
+    on(Act::SelectAll, [this] {
+        std::set<int> all;
+        if (const Plan* plan = state_.plan(); plan && plan->cut)
+            for (std::size_t o = 0; o < plan->cut->openings.size(); ++o) all.insert(static_cast<int>(o));
+        state_.select(std::move(all));
+    });
+    on(Act::SelectTwins, [this] {
+        std::set<int> more = state_.selected();
+        if (const Plan* plan = state_.plan(); plan && plan->cut)
+            for (const auto& twins : plan->cut->twins)
+                if (std::any_of(twins.begin(), twins.end(), [&](int o) { return state_.selected().contains(o); }))
+                    more.insert(twins.begin(), twins.end());
+        state_.select(std::move(more));
+    });
+    on(Act::Group, [this] { document_.change("Make one section", [&](Project& p) { group(p, selection()); }); });
+    on(Act::Ungroup, [this] { document_.change("Take the sections apart", [&](Project& p) { ungroup(p, selection()); }); });
+    on(Act::Paper, [this] { treat(Treatment::Paper); });
+    on(Act::LeaveOpen, [this] { treat(Treatment::Open); });
+    on(Act::Give, [this] {
+        const auto& stash = document_.project().stash;
+        if (stash && state_.picked() >= 0) give(words(stash->papers[state_.picked()].id), selection());
+    });
+    on(Act::TakeAway, [this] { give({}, selection()); });
+    on(Act::Propose, [this] {
+        if (worker_.proposing()) {
+            worker_.stop_proposing();
+            return;
+        }
+        state_.set_offer(std::nullopt);
+        state_.go_to(Waypoint::Papers);
+        worker_.propose(document_.project());
+        papers_panel_->show_proposing(true);
+    });
+    on(Act::TakeProposal, [this] {
+        if (!state_.offer()) return;
+        Project taken = state_.offer()->project;
+        state_.set_offer(std::nullopt);
+        document_.edit("Take the proposed papers", std::move(taken));
+    });
+    on(Act::Clear, [this] {
+        if (keys_->isVisible())
+            keys_->hide();
+        else if (worker_.proposing())
+            worker_.stop_proposing();
+        else if (state_.offer())
+            state_.set_offer(std::nullopt);
+        else
+            state_.select({});
+    });
+    on(Act::Export, [this] {
+        const auto plan = state_.own_plan();
+        if (!plan || !plan->sheets_done || plan->used_sheets.empty()) {
+            say("There is nothing to write yet: give at least one opening a paper.", true);
+            return;
+        }
+        const QString folder = questions_.export_folder(this, settings_.last_folder());
+        if (!folder.isEmpty())
+            worker_.export_to(document_.project(), plan, settings_.letter_paper() ? PrintPaper::Letter : PrintPaper::A4, folder);
+    });
+}
+
+void BenchWindow::connect_worker() {
+    connect(&worker_, &Worker::plan_ready, this, [this](const PlanReady& ready) {
+        if (ready.number != wanted_plan_) return;
+        state_.show_plan(ready.plan, ready.textures);
+        if (std::exchange(fit_next_, false)) page_->fit();
+        refresh_head();
+    });
+    connect(&worker_, &Worker::plan_failed, this, [this](const QString& m) { say(m, true); });
+    connect(&worker_, &Worker::failed, this, [this](const QString& m) { say(m, true); });
+    connect(&worker_, &Worker::progress, papers_panel_, &PapersPanel::show_progress);
+    connect(&worker_, &Worker::proposed, this, [this](const Project& project, const PlanReady& look) {
+        papers_panel_->show_proposing(worker_.proposing());
+        state_.set_offer(Offer{project, look.plan});
+    });
+    connect(&worker_, &Worker::proposal_stopped, this, [this] { papers_panel_->show_proposing(worker_.proposing()); });
+    connect(&worker_, &Worker::opened_drawing, this, [this](const auto& file, const QString& path) {
+        fit_next_ = true;
+        state_.select({});
+        settings_.add_recent(path);
+        const bool fresh = !document_.project().drawing;
+        document_.change("Open a drawing", [&](Project& p) {
+            p.drawing = file;
+            p.groups.clear();
+            p.sections.clear();
+            if (fresh || p.title.empty()) p.title = QFileInfo(path).completeBaseName().toStdString();
+        });
+        state_.go_to(Waypoint::SetOut);
+    });
+    connect(&worker_, &Worker::opened_project, this, [this](const Project& project, const QString& path) {
+        fit_next_ = true;
+        state_.set_offer(std::nullopt);
+        state_.select({});
+        settings_.add_recent(path);
+        document_.reset(project, path);
+    });
+    connect(&worker_, &Worker::opened_stash, this, [this](const auto& stash, const QString& path) {
+        document_.change("Open a stash", [&](Project& p) { p.stash = stash; });
+        say(QString("%1: %2.").arg(QFileInfo(path).fileName(), counted(stash->papers.size(), "paper", "papers")), false);
+    });
+    connect(&worker_, &Worker::saved, this, [this](const Project& project, const QString& path) {
+        settings_.add_recent(path);
+        if (project == document_.project()) document_.saved_as(path);
+        say("Saved.", false);
+    });
+    connect(&worker_, &Worker::exported, this, [this](const QStringList& files) {
+        sheets_panel_->show_written(files);
+        say("Guide and cutting files are written.", false);
+    });
+}
+
+void BenchWindow::replan() {
+    // What is decided by hand ends a proposal for how things were before.
+    if (worker_.proposing()) worker_.stop_proposing();
+    state_.set_offer(std::nullopt);
+    wanted_plan_ = worker_.plan(document_.project());
+    refresh_head();
+}
+
+bool BenchWindow::settled() const {
+    const auto plan = state_.own_plan();
+    return worker_.idle() && !worker_.proposing() && plan && (plan->sheets_done || !plan->cut);
+}
+
+void BenchWindow::show_waypoint() {
+    const int i = static_cast<int>(state_.waypoint());
+    middle_->setCurrentIndex(state_.waypoint() == Waypoint::Sheets ? 1 : 0);
+    for (int k = 0; k < waypoints; ++k) panels_[k]->setVisible(k == i);
+    middle_->currentWidget()->setFocus();
+    refresh_actions();
+}
+
+void BenchWindow::refresh_head() {
+    const Project& p = document_.project();
+    const QString name = p.title.empty() ? "A new page" : words(p.title);
+    title_->setText(QString("<b style='font-size:15px'>%1</b>%2 &nbsp;&nbsp;<span style='color:#6B6670'>%3 page</span>")
+                        .arg(name.toHtmlEscaped(), document_.changed() ? " *" : "",
+                             words(format_size(p.page.width, p.page.height, p.units))));
+    setWindowTitle(name + (document_.changed() ? "*" : "") + " - Zesty Panel");
+    QUndoStack& h = document_.history();
+    actions_[Act::Undo]->setEnabled(h.canUndo());
+    actions_[Act::Redo]->setEnabled(h.canRedo());
+    actions_[Act::Undo]->setToolTip(h.canUndo() ? QString("Undo: %1 (Ctrl+Z)").arg(h.undoText()) : "Nothing to undo");
+    actions_[Act::Redo]->setToolTip(h.canRedo() ? QString("Redo: %1 (Ctrl+Shift+Z)").arg(h.redoText()) : "Nothing to redo");
+}
+
+void BenchWindow::refresh_actions() {
+    const Plan* plan = state_.plan();
+    const bool cut = plan && plan->cut;
+    const bool some = cut && !state_.selected().empty();
+    const bool offer = state_.offer().has_value();
+    for (Act a : {Act::TurnLeft, Act::TurnRight, Act::Mirror, Act::Centre, Act::SelectAll}) actions_[a]->setEnabled(cut);
+    for (Act a : {Act::SelectTwins, Act::Ungroup, Act::Paper, Act::LeaveOpen, Act::TakeAway})
+        actions_[a]->setEnabled(some && !offer);
+    actions_[Act::Group]->setEnabled(some && state_.selected().size() > 1 && !offer);
+    actions_[Act::Give]->setEnabled(some && state_.picked() >= 0 && !offer);
+    actions_[Act::Propose]->setEnabled(cut && !plan->papers.empty());
+    actions_[Act::TakeProposal]->setEnabled(offer);
+    actions_[Act::Export]->setEnabled(cut && !offer);
+}
+
+void BenchWindow::say(const QString& message, bool trouble) {
+    message_->setText(message);
+    message_->setToolTip(message);
+    message_->setStyleSheet(trouble ? "color: #B02A4B; font-weight: 600;" : "color: #3E7C4F;");
+    message_timer_->start(trouble ? 15000 : 5000);
+}
+
+void BenchWindow::open(const QString& path) {
+    settings_.set_last_folder(QFileInfo(path).absolutePath());
+    const QString suffix = QFileInfo(path).suffix().toLower();
+    if (suffix == "json") {
+        worker_.open_stash(path);
+        return;
+    }
+    // A project takes the place of everything, a drawing can be undone.
+    if (suffix == "zesty" && document_.changed() && !questions_.discard(this)) return;
+    worker_.open(path);
+}
+
+void BenchWindow::save(bool ask) {
+    QString path = document_.path();
+    if (ask || path.isEmpty()) {
+        const Project& p = document_.project();
+        const QString name = p.title.empty() ? "page" : words(p.title);
+        path = questions_.save(this, settings_.last_folder() + "/" + name + ".zesty");
+        if (path.isEmpty()) return;
+        if (!path.endsWith(".zesty")) path += ".zesty";
+    }
+    worker_.save(document_.project(), path);
+}
+
+std::vector<int> BenchWindow::selection() const {
+    return {state_.selected().begin(), state_.selected().end()};
+}
+
+void BenchWindow::give(const QString& paper_id, std::vector<int> openings) {
+    if (openings.empty()) return;
+    document_.change(paper_id.isEmpty() ? "Take the paper away" : "Give a paper", [&](Project& p) {
+        for (int o : openings) {
+            SectionChoice c = p.choice(section_of(p, o));
+            if (!paper_id.isEmpty()) c.treatment = Treatment::Paper;
+            c.paper = paper_id.toStdString();
+            c.locked = !paper_id.isEmpty();
+            p.choose(section_of(p, o), c);
+        }
+    });
+}
+
+void BenchWindow::treat(Treatment treatment) {
+    document_.change(treatment == Treatment::Paper ? "Back with paper" : "Leave open", [&](Project& p) {
+        for (int o : selection()) {
+            SectionChoice c = p.choice(section_of(p, o));
+            c.treatment = treatment;
+            p.choose(section_of(p, o), c);
+        }
+    });
+}
+
+void BenchWindow::apply(const Finding& finding) {
+    document_.change(words(finding.fix_label), [&](Project& p) {
+        if (const auto* g = std::get_if<GivePaper>(&finding.fix)) {
+            SectionChoice c = p.choice(g->section);
+            c.paper = g->paper;
+            c.locked = true;
+            p.choose(g->section, c);
+        } else if (const auto* o = std::get_if<LeaveOpen>(&finding.fix)) {
+            SectionChoice c = p.choice(o->section);
+            c.treatment = Treatment::Open;
+            p.choose(o->section, c);
+        } else if (const auto* l = std::get_if<SetLip>(&finding.fix)) {
+            p.lip = l->lip;
+        } else if (const auto* m = std::get_if<SetMargin>(&finding.fix)) {
+            p.cut.rule = SizeRule::Margin;
+            p.cut.length = m->margin;
+        }
+    });
+}
+
+void BenchWindow::go_to(const Finding& finding) {
+    if (!finding.openings.empty()) state_.select({finding.openings.begin(), finding.openings.end()});
+    if (finding.where) page_->show_place(*finding.where);
+}
+
+void BenchWindow::closeEvent(QCloseEvent* event) {
+    if (document_.changed() && !questions_.discard(this)) {
+        event->ignore();
+        return;
+    }
+    settings_.set_window_geometry(saveGeometry());
+}
+
+void BenchWindow::resizeEvent(QResizeEvent* event) {
+    QMainWindow::resizeEvent(event);
+    if (keys_) keys_->setGeometry(centralWidget()->rect());
+}
+
+void BenchWindow::dragEnterEvent(QDragEnterEvent* event) {
+    if (event->mimeData()->hasUrls()) event->acceptProposedAction();
+}
+
+void BenchWindow::dropEvent(QDropEvent* event) {
+    for (const QUrl& url : event->mimeData()->urls())
+        if (url.isLocalFile()) {
+            event->acceptProposedAction();
+            open(url.toLocalFile());
+            return;
+        }
+}
+
+} // namespace zesty

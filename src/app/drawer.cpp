@@ -1,0 +1,223 @@
+#include "app/drawer.h"
+
+#include "app/page_view.h"
+#include "app/theme.h"
+#include "app/wording.h"
+
+#include <QApplication>
+#include <QDrag>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QMimeData>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPainterPath>
+#include <QPushButton>
+#include <QScrollArea>
+
+namespace zesty {
+
+namespace {
+constexpr QSize swatch_size(106, 100);
+constexpr QRectF picture_of_swatch(6, 6, 94, 46);
+constexpr double pixels_per_mm = 1.1; ///< of the print on a swatch: large enough to tell dots from stripes
+} // namespace
+
+Swatch::Swatch(int paper, BenchState& state, Document& document, QWidget* parent)
+    : QWidget(parent), paper_(paper), state_(state), document_(document) {
+    setFixedSize(swatch_size);
+    setFocusPolicy(Qt::StrongFocus);
+    setCursor(Qt::OpenHandCursor);
+    setObjectName(QString("swatch%1").arg(paper));
+    if (const Paper* p = this->paper()) {
+        setAccessibleName(words(p->name));
+        setToolTip(QString("%1: %2 print, %3\nDrag to an opening, or pick it and press Return")
+                       .arg(words(p->name), name_of(p->pattern),
+                            p->direction == Direction::Free   ? "any way up"
+                            : p->direction == Direction::Half ? "may lie upside down"
+                                                              : "one way up only"));
+    }
+}
+
+const Paper* Swatch::paper() const {
+    const auto& stash = document_.project().stash;
+    return stash && paper_ < static_cast<int>(stash->papers.size()) ? &stash->papers[paper_] : nullptr;
+}
+
+QString Swatch::status() const {
+    const Plan* plan = state_.plan();
+    if (!plan || paper_ >= static_cast<int>(plan->papers.size())) return {};
+    const PaperUse& use = plan->papers[paper_];
+    if (use.short_patches > 0) return counted(use.short_patches, "patch short", "patches short");
+    const int left = static_cast<int>(std::lround(100 * (1 - use.used_area / std::max(use.stock_area, 1.0))));
+    if (use.sections > 0) return QString("%1 here, %2 % left").arg(use.sections).arg(left);
+    std::size_t sheets = 0;
+    std::size_t scraps = 0;
+    for (const Sheet& s : plan->sheets)
+        if (s.paper == paper_) (s.kind == SheetKind::Offcut ? scraps : sheets) += 1;
+    QStringList parts;
+    if (sheets > 0) parts << counted(sheets, "sheet", "sheets");
+    if (scraps > 0) parts << counted(scraps, "scrap", "scraps");
+    return parts.isEmpty() ? QString("none left") : parts.join(", ");
+}
+
+void Swatch::paintEvent(QPaintEvent*) {
+    const Plan* plan = state_.plan();
+    const Paper* paper = this->paper();
+    if (!plan || !paper || paper_ >= static_cast<int>(plan->papers.size())) return;
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setRenderHint(QPainter::SmoothPixmapTransform);
+    const bool picked = state_.picked() == paper_;
+    p.setPen(QPen(picked ? theme::zest : hasFocus() ? theme::zest_text : theme::line, picked || hasFocus() ? 2 : 1));
+    p.setBrush(theme::card);
+    p.drawRoundedRect(QRectF(rect()).adjusted(1, 1, -1, -1), theme::radius, theme::radius);
+
+    // The gauge: a sheet of which the used part has been cut away, with a slanted cut.
+    const QRectF r = picture_of_swatch;
+    const PaperUse& use = plan->papers[paper_];
+    const double left = std::clamp(1 - use.used_area / std::max(use.stock_area, 1.0), 0.0, 1.0);
+    p.setPen(QPen(theme::line, 1, Qt::DashLine));
+    p.setBrush(theme::bench);
+    p.drawRect(r);
+    QPainterPath rest;
+    const double edge = r.left() + r.width() * left;
+    const double slant = use.used_area > 0 ? std::min(7.0, r.right() - edge) : 0;
+    rest.moveTo(r.topLeft());
+    rest.lineTo(std::min(edge + slant, r.right()), r.top());
+    rest.lineTo(std::max(edge - slant, r.left()), r.bottom());
+    rest.lineTo(r.bottomLeft());
+    rest.closeSubpath();
+    p.save();
+    p.setClipPath(rest);
+    p.translate(r.topLeft());
+    p.scale(pixels_per_mm, pixels_per_mm);
+    // Prints at one scale; an ombre is shown whole, because its two ends are what one chooses it for.
+    const double whole = r.height() / pixels_per_mm / std::max(picture_box(*paper).height(), 1.0);
+    p.fillRect(QRectF(0, 0, r.width() / pixels_per_mm, r.height() / pixels_per_mm),
+               state_.textures().brush(paper_, paper->pattern == Pattern::Ombre ? Transform{1, 0, 0, whole, 0, 0} : Transform{}));
+    p.restore();
+
+    p.setPen(theme::ink);
+    p.setFont(theme::font(theme::Text::Small, true));
+    p.drawText(QRectF(7, 55, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
+               p.fontMetrics().elidedText(words(paper->name), Qt::ElideRight, width() - 12));
+    QFont small = theme::font(theme::Text::Small);
+    p.setFont(small);
+    p.setPen(use.short_patches > 0 ? theme::berry : theme::quiet);
+    p.drawText(QRectF(7, 74, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
+               p.fontMetrics().elidedText(status(), Qt::ElideRight, width() - 11));
+}
+
+void Swatch::mousePressEvent(QMouseEvent* event) {
+    pressed_ = event->position().toPoint();
+    state_.pick(paper_);
+    setFocus();
+}
+
+void Swatch::mouseMoveEvent(QMouseEvent* event) {
+    const Paper* paper = this->paper();
+    if (!paper || !(event->buttons() & Qt::LeftButton)) return;
+    if ((event->position().toPoint() - pressed_).manhattanLength() < QApplication::startDragDistance()) return;
+    auto* drag = new QDrag(this);
+    auto* mime = new QMimeData;
+    mime->setData(paper_mime, QByteArray::fromStdString(paper->id));
+    drag->setMimeData(mime);
+    QPixmap scrap(56, 56);
+    scrap.fill(Qt::transparent);
+    QPainter p(&scrap);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.scale(pixels_per_mm, pixels_per_mm);
+    p.fillRect(QRectF(0, 0, 56, 56), state_.textures().brush(paper_, {}));
+    p.end();
+    drag->setPixmap(scrap);
+    drag->setHotSpot({28, 28});
+    drag->exec(Qt::CopyAction);
+}
+
+void Swatch::mouseDoubleClickEvent(QMouseEvent*) {
+    emit give();
+}
+
+void Swatch::focusInEvent(QFocusEvent* event) {
+    QWidget::focusInEvent(event);
+    state_.pick(paper_);
+}
+
+void Swatch::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Left || event->key() == Qt::Key_Right)
+        focusNextPrevChild(event->key() == Qt::Key_Right);
+    else
+        QWidget::keyPressEvent(event);
+}
+
+Drawer::Drawer(Document& document, BenchState& state, QWidget* parent)
+    : QWidget(parent), document_(document), state_(state) {
+    setObjectName("drawer");
+    setAccessibleName("Drawer");
+    setAutoFillBackground(true);
+    QPalette ground = palette();
+    ground.setColor(QPalette::Window, theme::bench_deep);
+    setPalette(ground);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(12, 6, 12, 6);
+    column->setSpacing(4);
+    auto* head = new QHBoxLayout;
+    title_ = new QLabel(this);
+    open_ = new QPushButton("Open a stash", this);
+    open_->setProperty("quiet", true);
+    open_->setAccessibleName("Open a stash of papers");
+    open_->setToolTip("Open a stash of papers (Ctrl+Shift+O)");
+    connect(open_, &QPushButton::clicked, this, &Drawer::open_stash);
+    head->addWidget(title_, 1);
+    head->addWidget(open_);
+    column->addLayout(head);
+    scroll_ = new QScrollArea(this);
+    scroll_->setWidgetResizable(true);
+    scroll_->setFrameShape(QFrame::NoFrame);
+    scroll_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll_->setFocusPolicy(Qt::NoFocus);
+    scroll_->setFixedHeight(swatch_size.height() + 12);
+    column->addWidget(scroll_);
+    connect(&state, &BenchState::plan_changed, this, &Drawer::refresh);
+    connect(&state, &BenchState::picked_changed, this, [this] {
+        for (Swatch* s : swatches_) s->update();
+    });
+    refresh();
+}
+
+Swatch* Drawer::swatch(int paper) const {
+    return paper >= 0 && paper < static_cast<int>(swatches_.size()) ? swatches_[paper] : nullptr;
+}
+
+void Drawer::refresh() {
+    const auto& stash = document_.project().stash;
+    if (stash != shown_ || swatches_.empty()) {
+        shown_ = stash;
+        swatches_.clear();
+        row_ = new QWidget;
+        auto* row = new QHBoxLayout(row_);
+        row->setContentsMargins(0, 0, 0, 0);
+        row->setSpacing(6);
+        for (int p = 0; stash && p < static_cast<int>(stash->papers.size()); ++p) {
+            auto* s = new Swatch(p, state_, document_, row_);
+            connect(s, &Swatch::give, this, &Drawer::give_picked);
+            row->addWidget(s);
+            swatches_.push_back(s);
+        }
+        row->addStretch(1);
+        scroll_->setWidget(row_);
+    }
+    const Plan* plan = state_.plan();
+    if (!stash || stash->papers.empty()) {
+        title_->setText("<b>Drawer</b>&nbsp;&nbsp; no papers yet: open a stash, or drop one here");
+    } else if (plan) {
+        title_->setText(QString("<b>Drawer</b>&nbsp;&nbsp; %1, %2. Drag one to an opening, or pick it and press Return.")
+                            .arg(counted(stash->papers.size(), "paper", "papers"),
+                                 counted(plan->sheets.size(), "sheet and scrap", "sheets and scraps")));
+    }
+    for (Swatch* s : swatches_) s->update();
+}
+
+} // namespace zesty

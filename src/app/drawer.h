@@ -1,0 +1,66 @@
+#pragma once
+// The papers at hand, as swatches with a gauge of what is left. Drag a swatch to an opening, or pick it and press
+// Return; the arrow keys go from swatch to swatch.
+
+#include "app/bench_state.h"
+#include "app/document.h"
+
+#include <QWidget>
+
+class QLabel;
+class QScrollArea;
+class QHBoxLayout;
+class QPushButton;
+
+namespace zesty {
+
+class Swatch : public QWidget {
+    Q_OBJECT
+public:
+    Swatch(int paper, BenchState& state, Document& document, QWidget* parent = nullptr);
+    QString status() const;
+
+signals:
+    void give();
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+
+private:
+    const Paper* paper() const;
+
+    int paper_;
+    BenchState& state_;
+    Document& document_;
+    QPoint pressed_;
+};
+
+class Drawer : public QWidget {
+    Q_OBJECT
+public:
+    Drawer(Document& document, BenchState& state, QWidget* parent = nullptr);
+    Swatch* swatch(int paper) const;
+
+signals:
+    void give_picked();
+    void open_stash();
+
+private:
+    void refresh();
+
+    Document& document_;
+    BenchState& state_;
+    QLabel* title_;
+    QPushButton* open_;
+    QScrollArea* scroll_;
+    QWidget* row_;
+    std::vector<Swatch*> swatches_;
+    std::shared_ptr<const Stash> shown_;
+};
+
+} // namespace zesty

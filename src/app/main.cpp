@@ -1,0 +1,39 @@
+#include "app/bench_window.h"
+#include "app/theme.h"
+
+#include <QApplication>
+#include <QCommandLineParser>
+#include <QElapsedTimer>
+#include <cstdio>
+
+#ifndef ZESTY_VERSION
+#define ZESTY_VERSION "unknown"
+#endif
+
+int main(int argc, char** argv) {
+    QElapsedTimer clock;
+    clock.start();
+    QApplication application(argc, argv);
+    QApplication::setApplicationName("Zesty Panel");
+    QApplication::setApplicationVersion(ZESTY_VERSION);
+    QApplication::setDesktopFileName("zesty-panel");
+    QCommandLineParser parser;
+    parser.setApplicationDescription("Plans a page built around a cut file.");
+    parser.addHelpOption();
+    parser.addVersionOption();
+    parser.addPositionalArgument("FILE", "A drawing (.svg, .svgz), a project (.zesty) or a stash (.json)", "[FILE...]");
+    parser.process(application);
+
+    zesty::theme::apply(application);
+    zesty::Settings settings;
+    zesty::BenchWindow window(settings, zesty::FileQuestions::dialogs());
+    for (const QString& file : parser.positionalArguments()) window.open(file);
+    window.show();
+    if (qEnvironmentVariableIsSet("ZESTY_TIME_START"))
+        QObject::connect(&window.state(), &zesty::BenchState::plan_changed, &window, [&] {
+            if (!window.state().plan()->cut) return;
+            std::printf("first page after %lld ms\n", static_cast<long long>(clock.elapsed()));
+            std::fflush(stdout);
+        });
+    return QApplication::exec();
+}

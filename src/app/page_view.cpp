@@ -1,0 +1,352 @@
+#include "app/page_view.h"
+
+#include "app/page_overlays.h"
+#include "app/theme.h"
+#include "app/wording.h"
+#include "core/geometry/measure.h"
+#include "io/paint/page_painter.h"
+
+#include <QDragEnterEvent>
+#include <QMimeData>
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QScreen>
+#include <QWheelEvent>
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+constexpr int ruler = 24;
+constexpr int line_below = 24; ///< the line of numbers under the page
+int next_drag = 1;
+} // namespace
+
+PageView::PageView(Document& document, BenchState& state, QWidget* parent)
+    : QWidget(parent), document_(document), state_(state) {
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    setAcceptDrops(true);
+    setMinimumSize(320, 280);
+    setAccessibleName("Page");
+    setObjectName("page");
+    const auto repaint_all = [this] {
+        base_stale_ = true;
+        if (fitted_) fit();
+        update();
+    };
+    connect(&state, &BenchState::plan_changed, this, repaint_all);
+    connect(&state, &BenchState::waypoint_changed, this, repaint_all);
+    connect(&state, &BenchState::selection_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &BenchState::hover_changed, this, qOverload<>(&QWidget::update));
+}
+
+const Project& PageView::shown_project() const {
+    return state_.offer() ? state_.offer()->project : document_.project();
+}
+
+QRectF PageView::room() const {
+    return QRectF(rect()).adjusted(ruler, ruler, 0, -line_below);
+}
+
+void PageView::fit() {
+    const Page& page = document_.project().page;
+    const QRectF r = room().adjusted(16, 14, -18, -12);
+    map_.scale = std::max(0.05, std::min(r.width() / page.width, r.height() / page.height));
+    map_.origin = {r.x() + (r.width() - page.width * map_.scale) / 2, r.y() + (r.height() - page.height * map_.scale) / 2};
+    fitted_ = true;
+    update();
+}
+
+void PageView::true_size() {
+    const double wanted = (screen() ? screen()->physicalDotsPerInch() : 96) / 25.4;
+    zoom(wanted / map_.scale);
+}
+
+void PageView::zoom(double factor) {
+    zoom_at(room().center(), factor);
+}
+
+void PageView::zoom_at(QPointF pixel, double factor) {
+    const Point under = map_.back(pixel);
+    map_.scale = std::clamp(map_.scale * factor, 0.2, 60.0);
+    map_.origin += pixel - map_(under);
+    fitted_ = false;
+    update();
+}
+
+void PageView::show_place(Point on_page) {
+    if (room().adjusted(20, 20, -20, -20).contains(map_(on_page))) return;
+    map_.origin += room().center() - map_(on_page);
+    fitted_ = false;
+    update();
+}
+
+int PageView::opening_at(QPointF pixel) const {
+    const Plan* plan = state_.plan();
+    if (!plan || !plan->cut) return -1;
+    const Point p = inverse(plan->set_out.to_page)(map_.back(pixel));
+    int best = -1;
+    for (std::size_t o = 0; o < plan->cut->openings.size(); ++o) {
+        const Opening& opening = plan->cut->openings[o];
+        if (!opening.box.contains(p) || !contains(opening.outline.outer, p)) continue;
+        if (best < 0 || opening.area < plan->cut->openings[best].area) best = static_cast<int>(o);
+    }
+    return best;
+}
+
+// --- painting ---------------------------------------------------------------------------------------------
+
+void PageView::rebuild_base() {
+    const Plan* plan = state_.plan();
+    if (!base_stale_ && base_of_ == plan && base_map_ == map_ && base_.size() == size() * devicePixelRatioF()) return;
+    base_ = QPixmap(size() * devicePixelRatioF());
+    base_.setDevicePixelRatio(devicePixelRatioF());
+    base_.fill(theme::bench);
+    QPainter painter(&base_);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const Page& page = document_.project().page;
+    const QRectF sheet = map_.rect({0, 0, page.width, page.height});
+    for (int k = 3; k > 0; --k) {
+        painter.setPen(Qt::NoPen);
+        painter.setBrush(QColor(38, 36, 43, 14));
+        painter.drawRoundedRect(sheet.adjusted(-k, -k + 2, k + 1, k + 3), 3, 3);
+    }
+    painter.translate(map_.origin);
+    painter.scale(map_.scale, map_.scale);
+    PageLook look;
+    if (state_.waypoint() == Waypoint::SetOut) look.bare = look.base;
+    paint_page(painter, shown_project(), *plan, state_.textures(), look);
+    base_of_ = plan;
+    base_map_ = map_;
+    base_stale_ = false;
+}
+
+void PageView::paint_empty(QPainter& painter) {
+    painter.fillRect(rect(), theme::bench);
+    QRectF box(0, 0, 440, 190);
+    box.moveCenter(QRectF(rect()).center());
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setPen(QPen(theme::tape_line, 2, Qt::DashLine));
+    painter.setBrush(theme::paper);
+    painter.drawRoundedRect(box, theme::radius, theme::radius);
+    painter.setPen(theme::ink);
+    painter.setFont(theme::font(theme::Text::Title));
+    painter.drawText(box.adjusted(0, 40, 0, 0), Qt::AlignHCenter | Qt::AlignTop, "Put a cut file on the page");
+    painter.setPen(theme::quiet);
+    painter.setFont(theme::font(theme::Text::Body));
+    painter.drawText(box.adjusted(24, 84, -24, 0), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
+                     "Drop an SVG drawing here, or press Ctrl+O.\nIt is measured at once: pieces, openings, bars.");
+}
+
+void PageView::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    const Plan* plan = state_.plan();
+    if (!plan || !plan->cut) {
+        paint_empty(painter);
+        return;
+    }
+    rebuild_base();
+    painter.drawPixmap(0, 0, base_);
+    painter.setRenderHint(QPainter::Antialiasing);
+    switch (state_.waypoint()) {
+    case Waypoint::SetOut: paint_set_out(painter, map_, shown_project(), *plan); break;
+    case Waypoint::Sections: paint_sections(painter, map_, *plan); break;
+    case Waypoint::Papers: paint_papers(painter, map_, *plan); break;
+    case Waypoint::Sheets: break;
+    }
+    if (state_.waypoint() != Waypoint::SetOut) paint_selection(painter, map_, *plan, state_);
+    paint_rulers(painter, QRectF(rect()).adjusted(0, 0, 0, -line_below), map_, shown_project(), ruler);
+
+    const QRectF below(0, height() - line_below, width(), line_below);
+    painter.fillRect(below, theme::bench);
+    painter.setPen(theme::quiet);
+    painter.setFont(theme::font(theme::Text::Small));
+    int about = state_.hovered();
+    if (about < 0 && state_.selected().size() == 1) about = *state_.selected().begin();
+    QString line = about_opening(shown_project(), *plan, about);
+    if (line.isEmpty())
+        line = state_.waypoint() == Waypoint::SetOut ? "Drag the cut to move it, pull a corner to size it."
+                                                     : "Point at an opening for its numbers; click to select it.";
+    painter.drawText(below.adjusted(ruler + 4, 0, -60, 0), Qt::AlignLeft | Qt::AlignVCenter, line);
+    painter.drawText(below.adjusted(0, 0, -10, 0), Qt::AlignRight | Qt::AlignVCenter,
+                     QString("%1 %").arg(std::lround(100 * map_.scale * 25.4 / 96)));
+    if (hasFocus() && reached_by_key_) {
+        painter.setPen(QPen(theme::zest, 2));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRect(rect().adjusted(1, 1, -1, -1));
+    }
+}
+
+void PageView::resizeEvent(QResizeEvent*) {
+    if (fitted_) fit();
+}
+
+// --- mouse ------------------------------------------------------------------------------------------------
+
+void PageView::wheelEvent(QWheelEvent* event) {
+    zoom_at(event->position(), std::pow(1.0015, event->angleDelta().y()));
+}
+
+bool PageView::over_corner(QPointF pixel) const {
+    const Plan* plan = state_.plan();
+    if (state_.waypoint() != Waypoint::SetOut || !plan || !plan->cut) return false;
+    const Box& b = plan->set_out.cut_box;
+    for (const Point c : {Point{b.x0, b.y0}, Point{b.x1, b.y0}, Point{b.x0, b.y1}, Point{b.x1, b.y1}})
+        if ((map_(c) - pixel).manhattanLength() < 14) return true;
+    return false;
+}
+
+void PageView::mousePressEvent(QMouseEvent* event) {
+    const Plan* plan = state_.plan();
+    if (!plan || !plan->cut) return;
+    drag_from_ = event->position();
+    drag_origin_ = map_.origin;
+    if (event->button() == Qt::MiddleButton) {
+        drag_ = Drag::Pan;
+        return;
+    }
+    if (event->button() != Qt::LeftButton) return;
+    if (state_.waypoint() == Waypoint::SetOut) {
+        const Box& box = plan->set_out.cut_box;
+        const bool corner = over_corner(event->position());
+        if (!corner && !map_.rect(box).contains(event->position())) return;
+        drag_ = corner ? Drag::Size : Drag::Move;
+        drag_number_ = next_drag++;
+        drag_project_ = document_.project();
+        drag_width_ = box.width();
+        drag_reach_ = std::max(1.0, std::hypot(event->position().x() - map_(box.centre()).x(),
+                                               event->position().y() - map_(box.centre()).y()));
+        return;
+    }
+    const int opening = opening_at(event->position());
+    std::set<int> selected = state_.selected();
+    if (event->modifiers() & (Qt::ControlModifier | Qt::ShiftModifier)) {
+        if (opening >= 0 && !selected.erase(opening)) selected.insert(opening);
+    } else {
+        selected.clear();
+        if (opening >= 0) selected.insert(opening);
+    }
+    state_.select(std::move(selected));
+}
+
+void PageView::drag_to(QPointF pixel) {
+    const QPointF moved = pixel - drag_from_;
+    if (drag_ == Drag::Pan) {
+        map_.origin = drag_origin_ + moved;
+        fitted_ = false;
+        update();
+        return;
+    }
+    Project next = drag_project_;
+    if (drag_ == Drag::Move) {
+        next.cut.shift = next.cut.shift + Point{moved.x() / map_.scale, moved.y() / map_.scale};
+        document_.edit("Move the cut", std::move(next), drag_number_);
+    } else if (const Plan* plan = state_.plan()) {
+        const QPointF middle = map_(plan->set_out.cut_box.centre());
+        const double reach = std::hypot(pixel.x() - middle.x(), pixel.y() - middle.y());
+        next.cut.rule = SizeRule::Width;
+        next.cut.length = std::clamp(drag_width_ * reach / drag_reach_, 5.0, 2900.0);
+        document_.edit("Size the cut", std::move(next), drag_number_);
+    }
+}
+
+void PageView::mouseMoveEvent(QMouseEvent* event) {
+    if (drag_ != Drag::None) {
+        drag_to(event->position());
+        return;
+    }
+    setCursor(over_corner(event->position()) ? Qt::SizeFDiagCursor : Qt::ArrowCursor);
+    state_.hover(opening_at(event->position()));
+}
+
+void PageView::mouseReleaseEvent(QMouseEvent*) {
+    drag_ = Drag::None;
+}
+
+void PageView::focusInEvent(QFocusEvent* event) {
+    reached_by_key_ = event->reason() == Qt::TabFocusReason || event->reason() == Qt::BacktabFocusReason;
+    update();
+}
+
+void PageView::leaveEvent(QEvent*) {
+    state_.hover(-1);
+}
+
+// --- keys -------------------------------------------------------------------------------------------------
+
+/// The nearest opening in the direction of the arrow, what lies straight ahead preferred.
+void PageView::step_selection(int key, bool add) {
+    const Plan* plan = state_.plan();
+    if (!plan || !plan->cut || plan->cut->openings.empty()) return;
+    const auto at = [&](int o) { return plan->set_out.to_page(plan->cut->openings[o].label.centre); };
+    if (state_.selected().empty()) {
+        state_.select({0});
+        return;
+    }
+    const int from = *state_.selected().rbegin();
+    const Point way = key == Qt::Key_Left    ? Point{-1, 0}
+                      : key == Qt::Key_Right ? Point{1, 0}
+                      : key == Qt::Key_Up    ? Point{0, -1}
+                                             : Point{0, 1};
+    int best = -1;
+    double least = 0;
+    for (std::size_t o = 0; o < plan->cut->openings.size(); ++o) {
+        const Point d = at(static_cast<int>(o)) - at(from);
+        const double ahead = dot(d, way);
+        if (ahead < 0.5) continue;
+        const double cost = ahead + 2 * std::abs(cross(d, way));
+        if (best < 0 || cost < least) {
+            best = static_cast<int>(o);
+            least = cost;
+        }
+    }
+    if (best < 0) return;
+    std::set<int> selected = add ? state_.selected() : std::set<int>{};
+    selected.insert(best);
+    state_.select(std::move(selected));
+    show_place(at(best));
+}
+
+void PageView::keyPressEvent(QKeyEvent* event) {
+    const int key = event->key();
+    const bool arrow = key == Qt::Key_Left || key == Qt::Key_Right || key == Qt::Key_Up || key == Qt::Key_Down;
+    if (!arrow) {
+        QWidget::keyPressEvent(event);
+        return;
+    }
+    if (state_.waypoint() == Waypoint::SetOut) {
+        const double unit = (event->modifiers() & Qt::ShiftModifier ? 4 : 1) *
+                            (document_.project().units == Units::Inches ? mm_per_inch / 16 : 1);
+        document_.change("Move the cut", [&](Project& p) {
+            if (key == Qt::Key_Left) p.cut.shift.x -= unit;
+            if (key == Qt::Key_Right) p.cut.shift.x += unit;
+            if (key == Qt::Key_Up) p.cut.shift.y -= unit;
+            if (key == Qt::Key_Down) p.cut.shift.y += unit;
+        });
+        return;
+    }
+    step_selection(key, event->modifiers() & Qt::ShiftModifier);
+}
+
+// --- papers from the drawer -------------------------------------------------------------------------------
+
+void PageView::dragEnterEvent(QDragEnterEvent* event) {
+    if (event->mimeData()->hasFormat(paper_mime)) event->acceptProposedAction();
+}
+
+void PageView::dragMoveEvent(QDragMoveEvent* event) {
+    if (!event->mimeData()->hasFormat(paper_mime)) return;
+    state_.hover(opening_at(event->position()));
+    event->setAccepted(state_.hovered() >= 0);
+}
+
+void PageView::dropEvent(QDropEvent* event) {
+    const int opening = opening_at(event->position());
+    if (opening < 0) return;
+    event->acceptProposedAction();
+    emit paper_dropped(QString::fromUtf8(event->mimeData()->data(paper_mime)), opening);
+}
+
+} // namespace zesty

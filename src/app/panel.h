@@ -1,0 +1,48 @@
+#pragma once
+// What the four panels of the side bench share: a title and rows of facts.
+
+#include "app/actions.h"
+#include "app/bench_state.h"
+#include "app/document.h"
+
+#include <QLabel>
+#include <QPushButton>
+#include <QVBoxLayout>
+#include <QWidget>
+
+namespace zesty {
+
+class Panel : public QWidget {
+    Q_OBJECT
+public:
+    Panel(const QString& question, Document& document, BenchState& state, Actions& actions, QWidget* parent);
+
+protected:
+    /// A row of widgets with a quiet name before them.
+    QHBoxLayout* row(const QString& name);
+    /// A quiet line under the last row.
+    QLabel* line(const QString& name = {});
+    /// A button for an action: same words and key, own short text.
+    QPushButton* button(Act act, const QString& text, bool primary = false);
+
+    Document& document_;
+    BenchState& state_;
+    Actions& actions_;
+    QVBoxLayout* column_;
+};
+
+/// A few exclusive choices side by side.
+class Segments : public QWidget {
+    Q_OBJECT
+public:
+    Segments(const QString& name, const QStringList& choices, QWidget* parent = nullptr);
+    void show_choice(int index); ///< -1 for none; emits nothing
+
+signals:
+    void chosen(int index);
+
+private:
+    std::vector<QPushButton*> buttons_;
+};
+
+} // namespace zesty

@@ -1,0 +1,38 @@
+#pragma once
+// Which paper where: propose, look, take; and what the selected opening has and could have.
+
+#include "app/panel.h"
+
+class QProgressBar;
+
+namespace zesty {
+
+class PapersPanel : public Panel {
+    Q_OBJECT
+public:
+    PapersPanel(Document& document, BenchState& state, Actions& actions, QWidget* parent = nullptr);
+
+    void show_progress(double fraction, const QString& what);
+    void show_proposing(bool on);
+
+signals:
+    void give(const QString& paper_id);
+    void lock_changed(bool locked);
+
+private:
+    void refresh();
+    void refresh_others(const Plan& plan, int section);
+
+    QPushButton* propose_;
+    QProgressBar* bar_;
+    QLabel* doing_;
+    QWidget* offer_;
+    QLabel* offer_text_;
+    QLabel* selection_;
+    QLabel* has_;
+    QPushButton* lock_;
+    QWidget* others_;
+    bool proposing_ = false;
+};
+
+} // namespace zesty

@@ -1,0 +1,28 @@
+#pragma once
+// What the window remembers between runs: one table of keys with their defaults, over a QSettings that a test can
+// point elsewhere.
+
+#include <QSettings>
+#include <QStringList>
+
+namespace zesty {
+
+class Settings {
+public:
+    /// `file` empty: the user's own settings.
+    explicit Settings(const QString& file = {});
+
+    QStringList recent_files() const; ///< newest first, only those that exist
+    void add_recent(const QString& path);
+    QByteArray window_geometry() const;
+    void set_window_geometry(const QByteArray& geometry);
+    QString last_folder() const;
+    void set_last_folder(const QString& folder);
+    bool letter_paper() const;
+    void set_letter_paper(bool letter);
+
+private:
+    std::unique_ptr<QSettings> store_;
+};
+
+} // namespace zesty

@@ -1,0 +1,281 @@
+#include "app/sheets_view.h"
+
+#include "app/page_overlays.h"
+#include "app/theme.h"
+#include "app/wording.h"
+#include "core/geometry/lengths.h"
+#include "core/geometry/measure.h"
+#include "io/paint/page_painter.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QWheelEvent>
+
+namespace zesty {
+
+namespace {
+constexpr double spacing = 12;
+constexpr double text_height = 58;
+constexpr double pad = 10;
+constexpr double page_width = 250;
+} // namespace
+
+SheetsView::SheetsView(Document& document, BenchState& state, QWidget* parent)
+    : QWidget(parent), document_(document), state_(state) {
+    setMouseTracking(true);
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName("Sheets");
+    setObjectName("sheets");
+    connect(&state, &BenchState::plan_changed, this, [this] {
+        stale_ = true;
+        arrange();
+        update();
+    });
+    connect(&state, &BenchState::hover_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &BenchState::selection_changed, this, qOverload<>(&QWidget::update));
+}
+
+const Project& SheetsView::shown_project() const {
+    return state_.offer() ? state_.offer()->project : document_.project();
+}
+
+QRectF SheetsView::page_room() const {
+    return {width() - page_width - spacing, spacing, page_width, page_width};
+}
+
+namespace {
+
+/// How large a sheet may be drawn in a room of that size.
+double scale_in(const Box& sheet, double width, double height) {
+    return std::min({width / std::max(sheet.width(), 1.0), height / std::max(sheet.height(), 1.0), 4.0});
+}
+
+} // namespace
+
+/// Cards in a grid, each sheet as large as its card allows: a scrap must be as readable as a full sheet. The number
+/// of columns is the one that draws the sheets largest; very many scroll.
+void SheetsView::arrange() {
+    places_.clear();
+    const Plan* plan = state_.plan();
+    if (!plan || plan->used_sheets.empty()) return;
+    const int n = static_cast<int>(plan->used_sheets.size());
+    const double room_w = std::max(200.0, width() - page_width - 3 * spacing);
+    const double room_h = std::max(200.0, height() - spacing);
+    std::vector<Box> boxes;
+    for (const UsedSheet& u : plan->used_sheets) boxes.push_back(bounds(plan->sheets[u.sheet].outline));
+    const auto cell = [&](int columns) {
+        const int rows = (n + columns - 1) / columns;
+        return QSizeF(room_w / columns - spacing, std::max(170.0, room_h / rows - spacing));
+    };
+    int best = 1;
+    double most = -1e9;
+    for (int columns = 1; columns <= 6; ++columns) {
+        const QSizeF c = cell(columns);
+        if (c.width() < 120) break;
+        double sum = 0;
+        for (const Box& b : boxes) sum += std::log(scale_in(b, c.width() - 2 * pad, c.height() - 2 * pad - text_height));
+        if (sum > most) {
+            most = sum;
+            best = columns;
+        }
+    }
+    const QSizeF c = cell(best);
+    for (int i = 0; i < n; ++i) {
+        const QRectF card(spacing + (i % best) * (c.width() + spacing), spacing + (i / best) * (c.height() + spacing),
+                          c.width(), c.height());
+        const QRectF room = card.adjusted(pad, pad, -pad, -pad - text_height);
+        const Box& b = boxes[i];
+        const double scale = scale_in(b, room.width(), room.height());
+        places_.push_back({i, card, scale,
+                           QPointF(room.center().x() - b.centre().x * scale, room.center().y() - b.centre().y * scale)});
+    }
+    content_height_ = places_.back().card.bottom() + spacing;
+    scroll_ = std::clamp(scroll_, 0.0, std::max(0.0, content_height_ - height()));
+}
+
+void SheetsView::rebuild_base() {
+    if (!stale_ && base_.size() == size() * devicePixelRatioF()) return;
+    base_ = QPixmap(size() * devicePixelRatioF());
+    base_.setDevicePixelRatio(devicePixelRatioF());
+    base_.fill(theme::bench);
+    stale_ = false;
+    const Plan* plan = state_.plan();
+    if (!plan || !plan->cut) return;
+    const Project& project = shown_project();
+    QPainter p(&base_);
+    p.setRenderHint(QPainter::Antialiasing);
+    for (const Place& place : places_) {
+        const UsedSheet& used = plan->used_sheets[place.used];
+        const Sheet& sheet = plan->sheets[used.sheet];
+        const QRectF card = place.card.translated(0, -scroll_);
+        if (!card.intersects(rect())) continue;
+        p.setPen(QPen(theme::line, 1));
+        p.setBrush(theme::card);
+        p.drawRoundedRect(card, theme::radius, theme::radius);
+        p.save();
+        p.translate(place.origin - QPointF(0, scroll_));
+        p.scale(place.scale, place.scale);
+        paint_sheet(p, *plan, used, state_.textures());
+        p.restore();
+        p.setPen(theme::ink);
+        p.setFont(theme::font(theme::Text::Small, true));
+        const QRectF text(card.x() + pad, card.bottom() - text_height - 2, card.width() - 2 * pad, 18);
+        p.drawText(text, Qt::AlignLeft | Qt::AlignVCenter,
+                   p.fontMetrics().elidedText(words(project.stash->papers[sheet.paper].name), Qt::ElideRight,
+                                              static_cast<int>(text.width())));
+        p.setFont(theme::font(theme::Text::Small));
+        p.setPen(theme::quiet);
+        const Box box = bounds(sheet.outline);
+        p.drawText(text.translated(0, 18), Qt::AlignLeft | Qt::AlignVCenter,
+                   words(format_size(box.width(), box.height(), project.units)));
+        const QString facts =
+            QString("%1, %2 % used").arg(name_of(sheet.kind)).arg(std::lround(100 * used.used_area / sheet.area));
+        p.drawText(text.translated(0, 36), Qt::AlignLeft | Qt::AlignVCenter,
+                   p.fontMetrics().elidedText(facts, Qt::ElideRight, static_cast<int>(text.width())));
+        for (int patch : used.patches) {
+            const Circle& c = plan->cut->openings[plan->patches[patch].opening].label;
+            const Point at = (plan->placed[patch].to_sheet() * plan->set_out.to_page)(c.centre);
+            paint_number(p, QPointF(place.origin.x() + at.x * place.scale, place.origin.y() + at.y * place.scale - scroll_),
+                         QString::number(plan->patches[patch].opening + 1),
+                         2 * c.radius * plan->set_out.scale * place.scale, false);
+        }
+    }
+    const QRectF room = page_room();
+    const double scale = room.width() / std::max(project.page.width, project.page.height);
+    p.setPen(Qt::NoPen);
+    p.setBrush(QColor(38, 36, 43, 26));
+    p.drawRect(QRectF(room.topLeft() + QPointF(2, 3), QSizeF(project.page.width * scale, project.page.height * scale)));
+    p.translate(room.topLeft());
+    p.scale(scale, scale);
+    paint_page(p, project, *plan, state_.textures());
+}
+
+void SheetsView::paintEvent(QPaintEvent*) {
+    rebuild_base();
+    QPainter p(this);
+    p.drawPixmap(0, 0, base_);
+    const Plan* plan = state_.plan();
+    if (!plan || !plan->cut) return;
+    p.setRenderHint(QPainter::Antialiasing);
+    if (plan->used_sheets.empty()) {
+        p.setPen(theme::quiet);
+        p.setFont(theme::font(theme::Text::Body));
+        p.drawText(QRectF(spacing, spacing, width() - page_width - 3 * spacing, height() - 2 * spacing),
+                   Qt::AlignCenter | Qt::TextWordWrap,
+                   plan->sheets_done ? "No patch has a paper yet.\nGo to Papers (Ctrl+3) and give some, or press P there."
+                                     : "Laying the patches on the sheets...");
+    }
+    const QRectF room = page_room();
+    const Project& project = shown_project();
+    const double scale = room.width() / std::max(project.page.width, project.page.height);
+    paint_selection(p, PageMap{scale, room.topLeft()}, *plan, state_);
+    std::set<int> lit = state_.selected();
+    if (state_.hovered() >= 0) lit.insert(state_.hovered());
+    p.setBrush(Qt::NoBrush);
+    p.setPen(QPen(theme::zest, 2.5));
+    for (const Place& place : places_)
+        for (int patch : plan->used_sheets[place.used].patches) {
+            if (!lit.contains(plan->patches[patch].opening)) continue;
+            const QTransform t(place.scale, 0, 0, place.scale, place.origin.x(), place.origin.y() - scroll_);
+            p.drawPath(t.map(to_path(transformed(plan->patches[patch].outline, plan->placed[patch].to_sheet()))));
+        }
+    p.setPen(theme::quiet);
+    p.setFont(theme::font(theme::Text::Small));
+    const int about = state_.hovered() >= 0            ? state_.hovered()
+                      : state_.selected().size() == 1 ? *state_.selected().begin()
+                                                      : -1;
+    QString line = about_opening(project, *plan, about);
+    if (line.isEmpty()) line = "Point at a patch to see where it goes.";
+    p.drawText(QRectF(room.x(), room.y() + project.page.height * scale + 10, room.width(), 120),
+               Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, line);
+    if (hasFocus() && reached_by_key_) {
+        p.setPen(QPen(theme::zest, 2));
+        p.drawRect(rect().adjusted(1, 1, -1, -1));
+    }
+}
+
+int SheetsView::patch_at(QPointF pixel) const {
+    const Plan* plan = state_.plan();
+    if (!plan || !plan->cut) return -1;
+    for (const Place& place : places_) {
+        if (!place.card.translated(0, -scroll_).contains(pixel)) continue;
+        const Point on_sheet{(pixel.x() - place.origin.x()) / place.scale,
+                             (pixel.y() + scroll_ - place.origin.y()) / place.scale};
+        for (int patch : plan->used_sheets[place.used].patches)
+            if (contains(plan->patches[patch].outline, inverse(plan->placed[patch].to_sheet())(on_sheet))) return patch;
+    }
+    return -1;
+}
+
+void SheetsView::mouseMoveEvent(QMouseEvent* event) {
+    const Plan* plan = state_.plan();
+    if (!plan || !plan->cut) return;
+    const int patch = patch_at(event->position());
+    int opening = patch >= 0 ? plan->patches[patch].opening : -1;
+    const QRectF room = page_room();
+    if (opening < 0 && room.contains(event->position())) {
+        const Project& project = shown_project();
+        const PageMap map{room.width() / std::max(project.page.width, project.page.height), room.topLeft()};
+        const Point p = inverse(plan->set_out.to_page)(map.back(event->position()));
+        for (std::size_t o = 0; o < plan->cut->openings.size(); ++o)
+            if (contains(plan->cut->openings[o].outline, p)) opening = static_cast<int>(o);
+    }
+    state_.hover(opening);
+}
+
+void SheetsView::mousePressEvent(QMouseEvent* event) {
+    mouseMoveEvent(event);
+    state_.select(state_.hovered() >= 0 ? std::set<int>{state_.hovered()} : std::set<int>{});
+}
+
+void SheetsView::focusInEvent(QFocusEvent* event) {
+    reached_by_key_ = event->reason() == Qt::TabFocusReason || event->reason() == Qt::BacktabFocusReason;
+    update();
+}
+
+void SheetsView::leaveEvent(QEvent*) {
+    state_.hover(-1);
+}
+
+void SheetsView::scroll_by(double pixels) {
+    const double to = std::clamp(scroll_ + pixels, 0.0, std::max(0.0, content_height_ - height()));
+    if (to == scroll_) return;
+    scroll_ = to;
+    stale_ = true;
+    update();
+}
+
+void SheetsView::wheelEvent(QWheelEvent* event) {
+    scroll_by(-event->angleDelta().y());
+}
+
+void SheetsView::keyPressEvent(QKeyEvent* event) {
+    const Plan* plan = state_.plan();
+    const int key = event->key();
+    if (key == Qt::Key_PageDown || key == Qt::Key_PageUp) {
+        scroll_by(key == Qt::Key_PageDown ? height() * 0.8 : -height() * 0.8);
+    } else if (plan && !plan->patches.empty() && (key == Qt::Key_Left || key == Qt::Key_Right)) {
+        // From patch to patch in the order of the cards.
+        std::vector<int> order;
+        for (const UsedSheet& u : plan->used_sheets)
+            for (int p : u.patches) order.push_back(plan->patches[p].opening);
+        if (order.empty()) return;
+        const int n = static_cast<int>(order.size());
+        const auto now = state_.selected().empty()
+                             ? order.end()
+                             : std::find(order.begin(), order.end(), *state_.selected().begin());
+        int i = now == order.end() ? (key == Qt::Key_Right ? -1 : n) : static_cast<int>(now - order.begin());
+        i = (i + (key == Qt::Key_Right ? 1 : -1) + n) % n;
+        state_.select({order[i]});
+    } else {
+        QWidget::keyPressEvent(event);
+    }
+}
+
+void SheetsView::resizeEvent(QResizeEvent*) {
+    stale_ = true;
+    arrange();
+}
+
+} // namespace zesty

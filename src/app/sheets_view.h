@@ -1,0 +1,56 @@
+#pragma once
+// The sheets as cards with their numbered patches and what is left, and a small page beside them. Pointing at a
+// patch lights its opening and the other way round.
+
+#include "app/bench_state.h"
+#include "app/document.h"
+
+#include <QPixmap>
+#include <QWidget>
+
+namespace zesty {
+
+class SheetsView : public QWidget {
+    Q_OBJECT
+public:
+    SheetsView(Document& document, BenchState& state, QWidget* parent = nullptr);
+
+    /// The patch at a pixel, or -1.
+    int patch_at(QPointF pixel) const;
+    /// Where a sheet is drawn: pixels from sheet millimetres.
+    struct Place {
+        int used = 0; ///< into Plan::used_sheets
+        QRectF card;
+        double scale = 1;
+        QPointF origin;
+    };
+    const std::vector<Place>& places() const { return places_; }
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void leaveEvent(QEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void wheelEvent(QWheelEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+
+private:
+    void arrange();
+    void rebuild_base();
+    void scroll_by(double pixels);
+    QRectF page_room() const;
+    const Project& shown_project() const;
+
+    Document& document_;
+    BenchState& state_;
+    std::vector<Place> places_;
+    double scroll_ = 0;
+    double content_height_ = 0;
+    QPixmap base_;
+    bool stale_ = true;
+    bool reached_by_key_ = false; ///< then the focus is shown
+};
+
+} // namespace zesty

@@ -1,0 +1,106 @@
+#include "app/wording.h"
+
+#include "core/geometry/lengths.h"
+
+#include <algorithm>
+
+namespace zesty {
+
+QString words(const std::string& text) {
+    return QString::fromStdString(text);
+}
+
+QString counted(std::size_t n, const char* one, const char* many) {
+    return QString("%1 %2").arg(n).arg(n == 1 ? one : many);
+}
+
+QString set_out_answer(const Project& project, const Plan& plan) {
+    if (!plan.cut) return "no drawing yet";
+    const SetOut& s = plan.set_out;
+    QString out = words(format_length(std::max(s.size.x, s.size.y), project.units));
+    if (std::isfinite(s.thinnest_bar)) out += ", thinnest bar " + words(format_mm(s.thinnest_bar));
+    return out;
+}
+
+QString sections_answer(const Plan& plan) {
+    if (!plan.cut) return "nothing to divide";
+    const auto open = std::count_if(plan.sections.begin(), plan.sections.end(),
+                                    [](const Section& s) { return s.treatment == Treatment::Open; });
+    QString out = counted(plan.sections.size(), "section", "sections");
+    if (open > 0) out += QString(", %1 left open").arg(open);
+    return out;
+}
+
+namespace {
+
+std::size_t without_paper(const Plan& plan) {
+    std::size_t n = 0;
+    for (std::size_t s = 0; s < plan.sections.size(); ++s)
+        n += plan.sections[s].treatment == Treatment::Paper && plan.paper_of_section[s] < 0;
+    return n;
+}
+
+std::size_t short_of_paper(const Plan& plan) {
+    return std::count_if(plan.short_patches.begin(), plan.short_patches.end(),
+                         [&](const ShortPatch& s) { return plan.paper_of_section[s.section] >= 0; });
+}
+
+} // namespace
+
+bool papers_in_trouble(const Plan& plan) {
+    return plan.sheets_done && short_of_paper(plan) > 0;
+}
+
+QString papers_answer(const Plan& plan) {
+    if (!plan.cut) return "";
+    if (plan.papers.empty()) return "no stash yet";
+    if (papers_in_trouble(plan)) return counted(short_of_paper(plan), "patch short", "patches short");
+    if (const std::size_t bare = without_paper(plan)) return QString("%1 without paper").arg(bare);
+    if (!plan.alike.empty()) return counted(plan.alike.size(), "pair alike", "pairs alike");
+    return plan.sheets_done ? "every patch fits" : "checking";
+}
+
+QString price(const Plan& plan) {
+    const auto scraps = std::count_if(plan.used_sheets.begin(), plan.used_sheets.end(), [&](const UsedSheet& u) {
+        return plan.sheets[u.sheet].kind == SheetKind::Offcut;
+    });
+    QString out = counted(plan.used_sheets.size(), "sheet", "sheets");
+    if (scraps > 0) out += QString(", %1 of them %2").arg(scraps).arg(scraps == 1 ? "a scrap" : "scraps");
+    return out;
+}
+
+QString sheets_answer(const Plan& plan) {
+    if (!plan.cut) return "";
+    if (!plan.sheets_done) return "laying out";
+    return plan.used_sheets.empty() ? "nothing to cut yet" : price(plan);
+}
+
+QString about_opening(const Project& project, const Plan& plan, int opening) {
+    if (!plan.cut || opening < 0 || opening >= static_cast<int>(plan.cut->openings.size())) return {};
+    const Opening& o = plan.cut->openings[opening];
+    const double s = plan.set_out.scale;
+    QString out = QString("Opening %1: %2").arg(opening + 1).arg(
+        words(format_size(o.box.width() * s, o.box.height() * s, project.units)));
+    const double bar = plan.cut->narrowest_bar(opening) * s;
+    if (std::isfinite(bar)) out += ", narrowest bar " + words(format_mm(bar));
+    const int patch = plan.patch_of(opening);
+    if (patch < 0) return out + ", left open";
+    out += ", lip " + words(format_mm(plan.patches[patch].lip));
+    const int paper = plan.paper_of_section[plan.section_of_opening[opening]];
+    out += paper < 0 ? QString(", no paper yet") : ", " + words(project.stash->papers[paper].name);
+    if (paper >= 0 && plan.sheets_done) {
+        const int sheet = plan.placed[patch].sheet;
+        out += sheet < 0 ? QString(", does not fit") : " from " + words(plan.sheets[sheet].id);
+    }
+    return out;
+}
+
+QString about_base(const Project& project) {
+    const Page& p = project.page;
+    if (p.reveal <= 0) return "No frame: the base is the whole page.";
+    return QString("Trim %1 off each side: the base is %2.")
+        .arg(words(format_length(p.reveal, project.units)),
+             words(format_size(p.width - 2 * p.reveal, p.height - 2 * p.reveal, project.units)));
+}
+
+} // namespace zesty

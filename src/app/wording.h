@@ -1,0 +1,29 @@
+#pragma once
+// What the window says about a plan, in few words. Shared by the views so that they say the same.
+
+#include "core/project/plan.h"
+
+#include <QString>
+
+namespace zesty {
+
+QString words(const std::string& text);
+/// "1 sheet", "3 sheets".
+QString counted(std::size_t n, const char* one, const char* many);
+
+/// The answers on the route.
+QString set_out_answer(const Project& project, const Plan& plan);
+QString sections_answer(const Plan& plan);
+QString papers_answer(const Plan& plan);
+QString sheets_answer(const Plan& plan);
+/// True when the answer is bad news.
+bool papers_in_trouble(const Plan& plan);
+
+/// "7 sheets, 6 of them scraps".
+QString price(const Plan& plan);
+/// Numbers of one opening, for the line under the page: size, bar, paper, lip.
+QString about_opening(const Project& project, const Plan& plan, int opening);
+/// "trim 1/4 in off each side: 11 1/2 x 11 1/2 in".
+QString about_base(const Project& project);
+
+} // namespace zesty

@@ -1,0 +1,172 @@
+#include "app/worker.h"
+
+#include "io/guide/export_all.h"
+#include "io/project_file.h"
+#include "io/stash_json.h"
+
+#include <QFileInfo>
+#include <QMetaObject>
+
+namespace zesty {
+
+Worker::Worker(QObject* parent) : QObject(parent) {
+    hands_.moveToThread(&thread_);
+    thread_.setObjectName("planner");
+    thread_.start();
+}
+
+Worker::~Worker() {
+    ++newest_plan_;
+    ++newest_proposal_;
+    thread_.quit();
+    thread_.wait();
+}
+
+void Worker::post(std::function<void()> job) {
+    ++jobs_;
+    QMetaObject::invokeMethod(&hands_, [this, job = std::move(job)] {
+        job();
+        // The count falls on the window's thread, after everything the job has reported.
+        report([this] { --jobs_; });
+    }, Qt::QueuedConnection);
+}
+
+void Worker::report(std::function<void()> on_window_thread) {
+    QMetaObject::invokeMethod(this, std::move(on_window_thread), Qt::QueuedConnection);
+}
+
+std::shared_ptr<const Textures> Worker::textures_for(const Project& project) {
+    if (textures_of_ != project.stash || !textures_) {
+        textures_ = std::make_shared<const Textures>(project.stash ? Textures(*project.stash) : Textures());
+        textures_of_ = project.stash;
+    }
+    return textures_;
+}
+
+quint64 Worker::plan(const Project& project) {
+    const quint64 number = ++newest_plan_;
+    post([this, project, number] { run_plan(project, number); });
+    return number;
+}
+
+void Worker::run_plan(const Project& project, quint64 number) {
+    const StopToken stop = [this, number] { return newest_plan_ != number; };
+    if (stop()) return;
+    const auto textures = textures_for(project);
+    auto shapes = planner_.shapes(project);
+    if (!shapes) {
+        report([this, message = QString::fromStdString(shapes.error().message)] { emit plan_failed(message); });
+        return;
+    }
+    auto first = std::make_shared<const Plan>(std::move(*shapes));
+    report([this, first, textures, number] { emit plan_ready({first, textures, number, false}); });
+    auto whole = planner_.plan(project, stop);
+    if (!whole) {
+        if (whole.error().kind == ErrorKind::Stopped) return;
+        report([this, message = QString::fromStdString(whole.error().message)] { emit plan_failed(message); });
+        return;
+    }
+    auto plan = std::make_shared<const Plan>(std::move(*whole));
+    report([this, plan, textures, number] { emit plan_ready({plan, textures, number, true}); });
+}
+
+void Worker::propose(const Project& project) {
+    const quint64 number = ++newest_proposal_;
+    ++proposing_;
+    post([this, project, number] { run_proposal(project, number); });
+}
+
+void Worker::stop_proposing() {
+    ++newest_proposal_;
+}
+
+void Worker::run_proposal(const Project& project, quint64 number) {
+    const StopToken stop = [this, number] { return newest_proposal_ != number; };
+    const Progress tell = [this](double f, const char* what) {
+        report([this, f, what = QString::fromLatin1(what)] { emit progress(f, what); });
+    };
+    const auto finish = [this](std::function<void()> then) {
+        report([this, then = std::move(then)] {
+            --proposing_;
+            then();
+        });
+    };
+    const auto shapes = planner_.shapes(project);
+    auto assignment = shapes ? planner_.propose(project, false, stop, tell)
+                             : Result<Assignment>(tl::make_unexpected(shapes.error()));
+    if (stop()) {
+        finish([this] { emit proposal_stopped(); });
+        return;
+    }
+    if (!assignment) {
+        finish([this, message = QString::fromStdString(assignment.error().message)] {
+            emit proposal_stopped();
+            emit failed(message);
+        });
+        return;
+    }
+    const Project next = with_papers(project, *shapes, *assignment);
+    auto whole = planner_.plan(next, stop, tell, true);
+    if (!whole || stop()) {
+        finish([this] { emit proposal_stopped(); });
+        return;
+    }
+    const PlanReady look{std::make_shared<const Plan>(std::move(*whole)), textures_for(next), 0, true};
+    finish([this, next, look] { emit proposed(next, look); });
+}
+
+void Worker::open(const QString& path) {
+    post([this, path] {
+        if (QFileInfo(path).suffix().toLower() == "zesty") {
+            auto project = open_project(path);
+            if (project)
+                report([this, p = *project, path] { emit opened_project(p, path); });
+            else
+                report([this, m = QString::fromStdString(project.error().message)] { emit failed(m); });
+            return;
+        }
+        auto file = drawing_file(path);
+        // A drawing that cannot be cut is refused here, not after it has replaced the one on the bench.
+        const auto cut = file ? read_cut((*file)->drawing) : Result<CutFile>(tl::make_unexpected(file.error()));
+        if (cut)
+            report([this, f = *file, path] { emit opened_drawing(f, path); });
+        else
+            report([this, m = QString::fromStdString(file ? path.toStdString() + ": " + cut.error().message
+                                                          : cut.error().message)] { emit failed(m); });
+    });
+}
+
+void Worker::open_stash(const QString& path) {
+    post([this, path] {
+        auto stash = read_stash(path);
+        if (stash)
+            report([this, s = std::make_shared<const Stash>(std::move(*stash)), path] { emit opened_stash(s, path); });
+        else
+            report([this, m = QString::fromStdString(stash.error().message)] { emit failed(m); });
+    });
+}
+
+void Worker::save(const Project& project, const QString& path) {
+    post([this, project, path] {
+        if (const auto r = save_project(project, path); r)
+            report([this, project, path] { emit saved(project, path); });
+        else
+            report([this, m = QString::fromStdString(r.error().message)] { emit failed(m); });
+    });
+}
+
+void Worker::export_to(const Project& project, std::shared_ptr<const Plan> plan, PrintPaper paper,
+                       const QString& folder) {
+    post([this, project, plan, paper, folder] {
+        const auto files = export_all(project, *plan, paper, folder);
+        if (!files) {
+            report([this, m = QString::fromStdString(files.error().message)] { emit failed(m); });
+            return;
+        }
+        QStringList names;
+        for (const QString& f : *files) names << f;
+        report([this, names] { emit exported(names); });
+    });
+}
+
+} // namespace zesty

@@ -1,0 +1,78 @@
+#pragma once
+// The second pair of hands: files and planning, off the window's thread.
+//
+// The window posts a value snapshot of the project and hears back on its own thread. Of plans only the newest
+// asked for counts: an older one still under way is told to stop. A result for a project that has moved on is
+// dropped by its number. The last good answer stays until the next one is complete.
+
+#include "core/project/planner.h"
+#include "io/guide/guide_pdf.h"
+#include "io/paint/textures.h"
+
+#include <QObject>
+#include <QThread>
+#include <atomic>
+#include <functional>
+#include <memory>
+
+namespace zesty {
+
+struct PlanReady {
+    std::shared_ptr<const Plan> plan;
+    std::shared_ptr<const Textures> textures;
+    quint64 number = 0; ///< of the request
+    bool complete = false; ///< false for a first look without sheets
+};
+
+class Worker : public QObject {
+    Q_OBJECT
+public:
+    explicit Worker(QObject* parent = nullptr);
+    ~Worker() override;
+
+    /// Plans the project; returns the number of the request.
+    quint64 plan(const Project& project);
+    /// Proposes papers; a proposal under way is stopped first.
+    void propose(const Project& project);
+    void stop_proposing();
+    bool proposing() const { return proposing_ > 0; }
+
+    void open(const QString& path);       ///< drawing or project, by its ending
+    void open_stash(const QString& path);
+    void save(const Project& project, const QString& path);
+    void export_to(const Project& project, std::shared_ptr<const Plan> plan, PrintPaper paper, const QString& folder);
+    bool idle() const { return jobs_ == 0; }
+
+signals:
+    void plan_ready(const zesty::PlanReady& ready);
+    void plan_failed(const QString& message);
+    void progress(double fraction, const QString& what);
+    void proposed(const zesty::Project& project, const zesty::PlanReady& look);
+    void proposal_stopped();
+    void opened_drawing(std::shared_ptr<const zesty::DrawingFile> file, const QString& path);
+    void opened_project(const zesty::Project& project, const QString& path);
+    void opened_stash(std::shared_ptr<const zesty::Stash> stash, const QString& path);
+    void saved(const zesty::Project& project, const QString& path);
+    void exported(const QStringList& files);
+    void failed(const QString& message);
+
+private:
+    void post(std::function<void()> job);
+    void report(std::function<void()> on_window_thread);
+    std::shared_ptr<const Textures> textures_for(const Project& project);
+    void run_plan(const Project& project, quint64 number);
+    void run_proposal(const Project& project, quint64 number);
+
+    QThread thread_;
+    QObject hands_; ///< lives on the thread
+    std::atomic<quint64> newest_plan_{0};
+    std::atomic<quint64> newest_proposal_{0};
+    int proposing_ = 0; ///< window thread only
+    std::atomic<int> jobs_{0};
+    // Worker thread only:
+    Planner planner_;
+    std::shared_ptr<const Stash> textures_of_;
+    std::shared_ptr<const Textures> textures_;
+};
+
+} // namespace zesty

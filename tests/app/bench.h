@@ -1,0 +1,63 @@
+#pragma once
+// The real window on an offscreen screen, with answers in place of dialogs.
+
+#include "app/bench_window.h"
+#include "app/drawer.h"
+#include "app/page_view.h"
+#include "app/route_bar.h"
+
+#include <QTemporaryDir>
+
+namespace zesty::testing {
+
+class Bench {
+public:
+    Bench();
+
+    BenchWindow& window() { return *window_; }
+    Document& document() { return window_->document(); }
+    BenchState& state() { return window_->state(); }
+    const Plan& plan() { return *window_->state().plan(); }
+    PageView& page() { return *window_->findChild<PageView*>("page"); }
+    QString folder(const QString& name = {}) const { return home_.filePath(name); }
+    QString message() const;
+
+    /// Runs the event loop until nothing is under way.
+    void settle();
+    void open(const QString& path);
+    void key(QWidget* to, Qt::Key key, Qt::KeyboardModifiers modifiers = {});
+    void key(Qt::Key key, Qt::KeyboardModifiers modifiers = {});
+    void click(int opening, Qt::KeyboardModifiers modifiers = {});
+    /// Drops a paper on the page as a drag from the drawer would.
+    void drop_paper(const std::string& id, int opening);
+    QPoint pixel_of(int opening);
+
+    // Answers to the window's questions.
+    QString open_answer;
+    QString stash_answer;
+    QString save_answer;
+    QString folder_answer;
+    bool discard_answer = true;
+    int discard_asked = 0;
+
+private:
+    QTemporaryDir home_;
+    Settings settings_;
+    std::unique_ptr<BenchWindow> window_;
+};
+
+/// Longest time the window's thread did not get round to its events, in milliseconds, while this lives.
+class Heartbeat : public QObject {
+public:
+    Heartbeat();
+    ~Heartbeat() override;
+    double longest_ms() const { return longest_; }
+    void forget() { longest_ = 0; }
+
+private:
+    struct Private;
+    std::unique_ptr<Private> inner_;
+    double longest_ = 0;
+};
+
+} // namespace zesty::testing

@@ -1,0 +1,322 @@
+// Whole journeys through the real window with mouse and keys.
+
+#include "app/bench.h"
+#include "app/second_look.h"
+#include "app/sheets_view.h"
+#include "io/project_file.h"
+#include "support/demo.h"
+
+#include <QApplication>
+#include <QFile>
+#include <QMimeData>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QSlider>
+#include <QTest>
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+using testing::Bench;
+using testing::Heartbeat;
+
+TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
+    Bench bench;
+    Heartbeat heart;
+    QUndoStack& history = bench.document().history();
+    // Open a drawing and the papers.
+    bench.open_answer = demo::drawing();
+    bench.key(Qt::Key_O, Qt::ControlModifier);
+    bench.settle();
+    ASSERT_TRUE(bench.state().plan()->cut);
+    bench.stash_answer = demo::stash();
+    bench.key(Qt::Key_O, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    EXPECT_EQ(bench.plan().papers.size(), 8u);
+    const std::vector<Project> start{bench.document().project()};
+
+    // Size it: by the field, and by pulling the slider, which is one step however often it moves.
+    auto* length = bench.window().findChild<QLineEdit*>("length");
+    length->setFocus();
+    length->selectAll();
+    QTest::keyClicks(length, "3/4 in");
+    bench.key(length, Qt::Key_Return);
+    bench.settle();
+    EXPECT_NEAR(bench.document().project().cut.length, 19.05, 1e-9);
+    EXPECT_NEAR(bench.plan().set_out.cut_box.y0, 19.05, 1e-6);
+    const int before = history.count();
+    auto* slider = bench.window().findChild<QSlider*>("size");
+    emit slider->sliderPressed();
+    for (int v = 250; v > 200; v -= 5) {
+        slider->setValue(v);
+        QApplication::processEvents();
+    }
+    emit slider->sliderReleased();
+    bench.settle();
+    EXPECT_EQ(history.count(), before + 1);
+    EXPECT_NEAR(std::max(bench.plan().set_out.cut_box.width(), bench.plan().set_out.cut_box.height()), 205, 1.5);
+
+    // Group two openings.
+    bench.key(Qt::Key_2, Qt::ControlModifier);
+    bench.click(21);
+    bench.click(22, Qt::ShiftModifier);
+    EXPECT_EQ(bench.state().selected(), (std::set<int>{21, 22}));
+    bench.key(Qt::Key_G);
+    bench.settle();
+    EXPECT_EQ(bench.plan().sections.size(), 30u);
+
+    // Assign by dragging from the drawer, and by keyboard.
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    bench.state().select({});
+    bench.drop_paper("barley", 3);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().choice(3).paper, "barley");
+    EXPECT_TRUE(bench.document().project().choice(3).locked);
+    bench.click(21);
+    auto* drawer = bench.window().findChild<Drawer*>("drawer");
+    drawer->swatch(5)->setFocus();
+    bench.key(drawer->swatch(5), Qt::Key_Return);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().choice(21).paper, "brick-dust");
+    EXPECT_NE(drawer->swatch(5)->status().indexOf("1 here"), -1);
+    EXPECT_GT(bench.plan().papers[5].used_area, 0);
+
+    // Propose and stop: nothing changes.
+    const Project untouched = bench.document().project();
+    bench.key(Qt::Key_P);
+    EXPECT_TRUE(bench.window().worker().proposing());
+    bench.key(Qt::Key_Escape);
+    bench.settle();
+    EXPECT_FALSE(bench.state().offer());
+    EXPECT_TRUE(bench.document().project() == untouched);
+
+    // Propose and take.
+    bench.key(Qt::Key_P);
+    bench.settle();
+    ASSERT_TRUE(bench.state().offer());
+    EXPECT_TRUE(bench.document().project() == untouched) << "nothing is decided until it is taken";
+    bench.key(Qt::Key_Return, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().choice(3).paper, "barley") << "given by hand stays";
+    EXPECT_TRUE(bench.plan().short_patches.empty());
+
+    // Undo everything, redo everything.
+    const Project done = bench.document().project();
+    const int steps = history.count();
+    ASSERT_GT(steps, 6);
+    while (history.canUndo()) bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_TRUE(bench.document().project() == Project{});
+    while (history.canRedo()) bench.key(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    EXPECT_TRUE(bench.document().project() == done);
+
+    // Save, reopen: the same project.
+    bench.save_answer = bench.folder("kite.zesty");
+    bench.key(Qt::Key_S, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_FALSE(bench.document().changed());
+    EXPECT_EQ(bench.message(), "Saved.");
+    bench.open(bench.folder("kite.zesty"));
+    EXPECT_TRUE(bench.document().project() == done);
+    EXPECT_EQ(bench.document().path(), bench.folder("kite.zesty"));
+    RecordProperty("longest_block_ms", std::to_string(heart.longest_ms()));
+    std::printf("window thread blocked for at most %.1f ms\n", heart.longest_ms());
+    EXPECT_LT(heart.longest_ms(), ZESTY_MAX_BLOCK_MS);
+}
+
+TEST(Journey, TheDemoByKeyboardAlone) {
+    Bench bench;
+    bench.open(demo::project());
+    auto* route = bench.window().findChild<RouteBar*>();
+    EXPECT_EQ(route->answer(Waypoint::Papers), "1 patch short");
+    bench.key(Qt::Key_Tab, Qt::ControlModifier);
+    EXPECT_EQ(bench.state().waypoint(), Waypoint::Sections);
+    // Walk to the second opening, take its twins, leave them open.
+    bench.page().setFocus();
+    bench.key(Qt::Key_Right);
+    EXPECT_EQ(bench.state().selected().size(), 1u);
+    const int first = *bench.state().selected().begin();
+    bench.key(Qt::Key_Down);
+    EXPECT_NE(*bench.state().selected().begin(), first);
+    bench.key(Qt::Key_Down, Qt::ShiftModifier);
+    EXPECT_EQ(bench.state().selected().size(), 2u);
+    bench.key(Qt::Key_O);
+    bench.settle();
+    EXPECT_EQ(route->answer(Waypoint::Sections), "26 sections, 3 left open");
+    bench.key(Qt::Key_B);
+    bench.settle();
+    EXPECT_EQ(route->answer(Waypoint::Sections), "26 sections, 1 left open");
+    bench.key(Qt::Key_Escape);
+    EXPECT_TRUE(bench.state().selected().empty());
+    // Papers: the proposal solves it.
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    bench.key(Qt::Key_P);
+    bench.settle();
+    bench.key(Qt::Key_Return, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_EQ(route->answer(Waypoint::Papers), "every patch fits");
+    bench.key(Qt::Key_4, Qt::ControlModifier);
+    auto* sheets = bench.window().findChild<SheetsView*>("sheets");
+    bench.key(sheets, Qt::Key_Right);
+    EXPECT_EQ(bench.state().selected().size(), 1u);
+    bench.folder_answer = bench.folder("out");
+    bench.key(Qt::Key_E, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_TRUE(QFile::exists(bench.folder("out/guide.pdf")));
+    bench.key(Qt::Key_F1);
+    bench.key(Qt::Key_F1);
+}
+
+TEST(Journey, AFindingGoesToItsPlaceAndItsButtonSettlesIt) {
+    Bench bench;
+    bench.open(demo::project());
+    ASSERT_EQ(bench.plan().short_patches.size(), 1u);
+    auto* card = bench.window().findChild<QWidget*>("finding-short");
+    ASSERT_NE(card, nullptr);
+    QTest::mouseClick(card, Qt::LeftButton, {}, QPoint(20, 8));
+    EXPECT_EQ(bench.state().selected().size(), 1u);
+    auto* fix = card->findChild<QPushButton*>("fix");
+    ASSERT_NE(fix, nullptr);
+    QTest::mouseClick(fix, Qt::LeftButton);
+    bench.settle();
+    EXPECT_TRUE(bench.plan().short_patches.empty());
+    EXPECT_TRUE(bench.document().history().canUndo());
+    bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_EQ(bench.plan().short_patches.size(), 1u);
+}
+
+TEST(Journey, TheCutIsMovedAndSizedOnThePage) {
+    Bench bench;
+    bench.open(demo::project());
+    PageView& page = bench.page();
+    const Box before = bench.plan().set_out.cut_box;
+    const QPoint middle = page.map()(before.centre()).toPoint();
+    QTest::mousePress(&page, Qt::LeftButton, {}, middle);
+    for (int i = 1; i <= 5; ++i) {
+        QMouseEvent move(QEvent::MouseMove, middle + QPoint(4 * i, -2 * i), page.mapToGlobal(middle + QPoint(4 * i, -2 * i)),
+                         Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(&page, &move);
+    }
+    QTest::mouseRelease(&page, Qt::LeftButton, {}, middle + QPoint(20, -10));
+    bench.settle();
+    EXPECT_EQ(bench.document().history().count(), 1);
+    EXPECT_NEAR(bench.plan().set_out.cut_box.x0 - before.x0, 20 / page.map().scale, 0.5);
+    EXPECT_NEAR(bench.plan().set_out.cut_box.y0 - before.y0, -10 / page.map().scale, 0.5);
+    bench.key(&page, Qt::Key_C);
+    bench.settle();
+    EXPECT_NEAR(bench.plan().set_out.cut_box.x0, before.x0, 1e-6);
+    const QPoint corner = page.map()(Point{before.x1, before.y1}).toPoint();
+    QTest::mousePress(&page, Qt::LeftButton, {}, corner);
+    const QPoint inwards = corner + (page.map()(before.centre()).toPoint() - corner) / 2;
+    QMouseEvent move(QEvent::MouseMove, inwards, page.mapToGlobal(inwards), Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
+    QApplication::sendEvent(&page, &move);
+    QTest::mouseRelease(&page, Qt::LeftButton, {}, inwards);
+    bench.settle();
+    EXPECT_NEAR(bench.plan().set_out.cut_box.width(), before.width() / 2, 2);
+    bench.key(&page, Qt::Key_Left);
+    bench.settle();
+    EXPECT_NEAR(bench.document().project().cut.shift.x, -25.4 / 16, 1e-9);
+    bench.key(&page, Qt::Key_BracketRight);
+    bench.key(&page, Qt::Key_M);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().cut.turn_deg, 15);
+    EXPECT_TRUE(bench.document().project().cut.mirrored);
+}
+
+TEST(Journey, ZoomAndPanKeepThePlaceUnderThePointer) {
+    Bench bench;
+    bench.open(demo::project());
+    PageView& page = bench.page();
+    const QPointF at(300, 260);
+    const Point under = page.map().back(at);
+    QWheelEvent wheel(at, page.mapToGlobal(at), {}, QPoint(0, 240), Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+    QApplication::sendEvent(&page, &wheel);
+    EXPECT_NEAR(page.map().back(at).x, under.x, 1e-6);
+    const double closer = page.map().scale;
+    bench.key(&page, Qt::Key_F);
+    EXPECT_LT(page.map().scale, closer);
+    bench.key(&page, Qt::Key_Plus);
+    bench.key(&page, Qt::Key_1);
+    EXPECT_NEAR(page.map().scale, page.screen()->physicalDotsPerInch() / 25.4, 0.01);
+}
+
+TEST(Journey, BadFilesSaySoAndChangeNothing) {
+    Bench bench;
+    bench.open(demo::project());
+    const Project before = bench.document().project();
+    QFile junk(bench.folder("junk.svg"));
+    ASSERT_TRUE(junk.open(QIODevice::WriteOnly));
+    junk.write("junk");
+    junk.close();
+    QFile::copy(bench.folder("junk.svg"), bench.folder("junk.zesty"));
+    QFile::copy(bench.folder("junk.svg"), bench.folder("junk.json"));
+    for (const char* name : {"junk.svg", "junk.zesty", "junk.json", "none.svg"}) {
+        bench.open(bench.folder(name));
+        EXPECT_TRUE(bench.message().contains(name)) << bench.message().toStdString();
+        EXPECT_TRUE(bench.document().project() == before);
+    }
+    bench.save_answer = bench.folder("no/folder/x.zesty");
+    bench.key(Qt::Key_S, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    EXPECT_TRUE(bench.message().contains("cannot be written"));
+}
+
+TEST(Journey, ADroppedDrawingIsOpenedAndUnsavedChangesAreAskedAbout) {
+    Bench bench;
+    QMimeData mime;
+    mime.setUrls({QUrl::fromLocalFile(demo::drawing())});
+    QDropEvent drop(QPointF(200, 300), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
+    QApplication::sendEvent(&bench.window(), &drop);
+    bench.settle();
+    EXPECT_EQ(bench.plan().cut->openings.size(), 31u);
+    EXPECT_TRUE(bench.document().changed());
+    bench.discard_answer = false;
+    bench.open(demo::project());
+    EXPECT_EQ(bench.discard_asked, 1);
+    EXPECT_EQ(bench.document().path(), "");
+    EXPECT_FALSE(bench.window().close());
+    bench.discard_answer = true;
+    bench.open(demo::project());
+    EXPECT_FALSE(bench.document().changed());
+    EXPECT_TRUE(bench.window().close());
+}
+
+TEST(Journey, PointingAtASheetLightsTheOpeningAndTheOtherWayRound) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_4, Qt::ControlModifier);
+    QApplication::processEvents();
+    auto* sheets = bench.window().findChild<SheetsView*>("sheets");
+    const Plan& plan = bench.plan();
+    int checked = 0;
+    for (const SheetsView::Place& place : sheets->places())
+        for (int patch : plan.used_sheets[place.used].patches) {
+            const Circle& c = plan.cut->openings[plan.patches[patch].opening].label;
+            const Point at = (plan.placed[patch].to_sheet() * plan.set_out.to_page)(c.centre);
+            QTest::mouseMove(sheets, QPoint(static_cast<int>(place.origin.x() + at.x * place.scale),
+                                            static_cast<int>(place.origin.y() + at.y * place.scale)));
+            QApplication::processEvents();
+            EXPECT_EQ(bench.state().hovered(), plan.patches[patch].opening);
+            ++checked;
+        }
+    EXPECT_GT(checked, 20);
+}
+
+TEST(Journey, NothingIsCutOffAtTheSmallestSize) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.window().resize(1100, 700);
+    for (int i = 0; i < waypoints; ++i) {
+        bench.state().go_to(static_cast<Waypoint>(i));
+        QApplication::processEvents();
+        for (QPushButton* b : bench.window().findChildren<QPushButton*>()) {
+            if (!b->isVisible() || b->text().isEmpty()) continue;
+            EXPECT_GE(b->width() + 1, b->sizeHint().width()) << b->text().toStdString() << " at waypoint " << i;
+            EXPECT_GE(b->height() + 1, b->fontMetrics().height()) << b->text().toStdString();
+        }
+    }
+}
+
+} // namespace zesty

@@ -1,0 +1,130 @@
+// The window's parts that hold state or decide something.
+
+#include "app/actions.h"
+#include "app/document.h"
+#include "app/length_edit.h"
+#include "app/settings.h"
+#include "app/wording.h"
+#include "core/project/planner.h"
+#include "io/project_file.h"
+#include "support/demo.h"
+
+#include <QFile>
+#include <QTemporaryDir>
+#include <QTest>
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+TEST(Actions, EveryKeyIsUsedOnceAndEveryActionHasOne) {
+    std::set<QString> keys;
+    std::set<int> acts;
+    for (const ActionRow& row : action_table()) {
+        const QKeySequence key(row.key, QKeySequence::PortableText);
+        EXPECT_FALSE(key.isEmpty()) << row.text;
+        EXPECT_TRUE(keys.insert(key.toString()).second) << row.key;
+        EXPECT_TRUE(acts.insert(static_cast<int>(row.act)).second) << row.text;
+    }
+    EXPECT_EQ(*acts.rbegin() + 1, static_cast<int>(acts.size())) << "an action is missing from the table";
+}
+
+TEST(Document, StepsOfOneDragAreOneStepAndADragBackIsNone) {
+    Document d;
+    for (double w = 1; w < 5; ++w) d.change("Size", [&](Project& p) { p.cut.length = w; }, 7);
+    EXPECT_EQ(d.history().count(), 1);
+    d.change("Other drag", [](Project& p) { p.cut.length = 9; }, 8);
+    EXPECT_EQ(d.history().count(), 2);
+    d.change("Nothing", [](Project&) {});
+    EXPECT_EQ(d.history().count(), 2);
+    d.history().undo();
+    EXPECT_EQ(d.project().cut.length, 4);
+    d.history().undo();
+    EXPECT_TRUE(d.project() == Project{});
+    EXPECT_FALSE(d.changed());
+}
+
+TEST(Document, SavingMarksTheStepAsClean) {
+    Document d;
+    d.change("Title", [](Project& p) { p.title = "x"; });
+    EXPECT_TRUE(d.changed());
+    d.saved_as("x.zesty");
+    EXPECT_FALSE(d.changed());
+    d.history().undo();
+    EXPECT_TRUE(d.changed());
+    d.history().redo();
+    EXPECT_FALSE(d.changed());
+}
+
+TEST(LengthEdit, TakesWhatIsALengthAndRefusesTheRest) {
+    LengthEdit edit("Test", 0, 300);
+    std::vector<double> entered;
+    QObject::connect(&edit, &LengthEdit::length_entered, [&](double mm) { entered.push_back(mm); });
+    edit.show_length(25.4, Units::Inches);
+    EXPECT_EQ(edit.text(), "1 in");
+    const auto type = [&](const char* text) {
+        edit.selectAll();
+        QTest::keyClicks(&edit, text);
+        QTest::keyClick(&edit, Qt::Key_Return);
+    };
+    type("1 1/2");
+    type("wide");
+    EXPECT_TRUE(edit.property("wrong").toBool());
+    type("99 in");
+    EXPECT_TRUE(edit.property("wrong").toBool()) << "beyond the limit";
+    type("20 mm");
+    EXPECT_FALSE(edit.property("wrong").toBool());
+    ASSERT_EQ(entered.size(), 2u);
+    EXPECT_DOUBLE_EQ(entered[0], 38.1);
+    EXPECT_DOUBLE_EQ(entered[1], 20);
+    QTest::keyClick(&edit, Qt::Key_Return);
+    EXPECT_EQ(entered.size(), 2u) << "the same again is no change";
+    edit.show_length(25.4, Units::Inches);
+    QTest::keyClick(&edit, Qt::Key_Up);
+    QTest::keyClick(&edit, Qt::Key_Down, Qt::ShiftModifier);
+    EXPECT_DOUBLE_EQ(entered[2], 25.4 + 25.4 / 16);
+    EXPECT_DOUBLE_EQ(entered[3], 25.4 - 3 * 25.4 / 16);
+}
+
+TEST(Settings, RecentFilesAreNewestFirstOnceAndExisting) {
+    QTemporaryDir dir;
+    for (int i = 0; i < 12; ++i) {
+        QFile f(dir.filePath(QString::number(i)));
+        ASSERT_TRUE(f.open(QIODevice::WriteOnly));
+    }
+    {
+        Settings s(dir.filePath("s.ini"));
+        EXPECT_FALSE(s.letter_paper());
+        for (int i = 0; i < 12; ++i) s.add_recent(dir.filePath(QString::number(i)));
+        s.add_recent(dir.filePath("9"));
+        s.set_letter_paper(true);
+    }
+    QFile::remove(dir.filePath("11"));
+    const Settings again(dir.filePath("s.ini"));
+    const QStringList recent = again.recent_files();
+    EXPECT_EQ(recent.size(), 7);
+    EXPECT_EQ(recent.front(), dir.filePath("9"));
+    EXPECT_TRUE(again.letter_paper());
+}
+
+TEST(Wording, AnswersSayWhatThePlanSays) {
+    const Project p = *open_project(demo::project());
+    Planner planner;
+    const auto first = planner.shapes(p);
+    ASSERT_TRUE(first);
+    EXPECT_EQ(sheets_answer(*first), "laying out");
+    const auto plan = planner.plan(p);
+    ASSERT_TRUE(plan);
+    EXPECT_EQ(set_out_answer(p, *plan), "11 in, thinnest bar 1.9 mm");
+    EXPECT_EQ(sections_answer(*plan), "26 sections, 1 left open");
+    EXPECT_EQ(papers_answer(*plan), "1 patch short");
+    EXPECT_TRUE(papers_in_trouble(*plan));
+    EXPECT_EQ(about_base(p), "Trim 1/4 in off each side: the base is 11 1/2 x 11 1/2 in.");
+    EXPECT_TRUE(about_opening(p, *plan, 0).startsWith("Opening 1: "));
+    EXPECT_TRUE(about_opening(p, *plan, 19).endsWith("left open"));
+    EXPECT_TRUE(about_opening(p, *plan, 10).endsWith("does not fit"));
+    EXPECT_TRUE(about_opening(p, *plan, 999).isEmpty());
+    EXPECT_EQ(papers_answer(Plan{}), "");
+    EXPECT_EQ(set_out_answer(Project{}, Plan{}), "no drawing yet");
+}
+
+} // namespace zesty

@@ -1,0 +1,146 @@
+// The command line as a person or a script meets it.
+
+#include "support/demo.h"
+
+#include <QElapsedTimer>
+#include <QFile>
+#include <QProcess>
+#include <QTemporaryDir>
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+
+namespace zesty {
+
+using nlohmann::json;
+
+namespace {
+
+struct Ran {
+    int code;
+    std::string out;
+    std::string err;
+};
+
+Ran zesty(const QStringList& arguments) {
+    QProcess process;
+    process.start(ZESTY_BINARY, arguments);
+    EXPECT_TRUE(process.waitForFinished(60000));
+    return {process.exitCode(), process.readAllStandardOutput().toStdString(), process.readAllStandardError().toStdString()};
+}
+
+void write(const QString& path, const QByteArray& data) {
+    QFile f(path);
+    ASSERT_TRUE(f.open(QIODevice::WriteOnly));
+    f.write(data);
+}
+
+void expect_one_line(const Ran& r, const char* part) {
+    EXPECT_EQ(r.code, 2) << r.out;
+    EXPECT_EQ(std::count(r.err.begin(), r.err.end(), '\n'), 1) << r.err;
+    EXPECT_NE(r.err.find(part), std::string::npos) << r.err;
+    EXPECT_TRUE(r.out.empty()) << r.out;
+}
+
+} // namespace
+
+TEST(Cli, InspectMeasuresTheDemoAndScalesToAWidth) {
+    const Ran plain = zesty({"inspect", demo::drawing(), "--json"});
+    ASSERT_EQ(plain.code, 0) << plain.err;
+    const json a = json::parse(plain.out);
+    EXPECT_EQ(a["format"], "zesty-inspect/1");
+    EXPECT_GE(a["openings"].size(), 24u);
+    EXPECT_EQ(a["pieces"].size(), 4u);
+    const json b = json::parse(zesty({"inspect", demo::drawing(), "--width", "254mm", "--json"}).out);
+    EXPECT_NEAR(b["size"][0].get<double>(), 254, 1e-3);
+    const double k = 254 / a["size"][0].get<double>();
+    EXPECT_NEAR(b["narrowest_bar_mm"].get<double>(), k * a["narrowest_bar_mm"].get<double>(), 1e-3);
+    EXPECT_NEAR(b["cut_length_mm"].get<double>(), k * a["cut_length_mm"].get<double>(), 0.01);
+    EXPECT_NEAR(b["openings"][3]["area_mm2"].get<double>(), k * k * a["openings"][3]["area_mm2"].get<double>(), 1e-2);
+    EXPECT_NE(zesty({"inspect", demo::drawing()}).out.find("31 openings"), std::string::npos);
+}
+
+TEST(Cli, NewPlanAndExportGoFromADrawingToAGuide) {
+    QTemporaryDir dir;
+    const QString project = dir.filePath("p.zesty");
+    const Ran made = zesty({"new", demo::drawing(), "--page", "12x12in", "--margin", "0.5in", "--reveal", "1/4in", "--turn", "-12",
+                            "--mirror", "--stash", demo::stash(), "--out", project});
+    ASSERT_EQ(made.code, 0) << made.err;
+    const Ran planned = zesty({"plan", project, "--json", "--seed", "3"});
+    ASSERT_NE(planned.code, 2) << planned.err;
+    const json plan = json::parse(planned.out);
+    EXPECT_EQ(planned.code, plan["short"].empty() ? 0 : 1);
+    EXPECT_NEAR(plan["page"]["width"].get<double>(), 304.8, 1e-6);
+    EXPECT_EQ(plan["patches"].size(), plan["openings"].size());
+    const json again = json::parse(zesty({"plan", project, "--json", "--seed", "3"}).out);
+    EXPECT_EQ(again["sections"], plan["sections"]) << "the same seed gives the same plan";
+    EXPECT_EQ(again["patches"], plan["patches"]);
+    const Ran exported = zesty({"export", project, "--out", dir.filePath("out"), "--paper", "letter"});
+    ASSERT_NE(exported.code, 2) << exported.err;
+    EXPECT_TRUE(QFile::exists(dir.filePath("out/guide.pdf")));
+    EXPECT_TRUE(QFile::exists(dir.filePath("out/page.png")));
+    EXPECT_NE(zesty({"plan", project}).out.find("patches"), std::string::npos);
+}
+
+TEST(Cli, NestReadsAJobAndAnswersInTime) {
+    QTemporaryDir dir;
+    json job{{"format", "zesty-nest/1"}, {"units", "mm"}, {"gap", 0.5}, {"pieces", json::array()}, {"sheets", json::array()}};
+    for (int i = 0; i < 30; ++i)
+        job["pieces"].push_back({{"id", "p" + std::to_string(i)}, {"rotations", "any"}, {"outline", {{{0, 0}, {20 + i, 0}, {5, 15 + i}}}}});
+    job["sheets"].push_back({{"id", "s"}, {"outline", {{{0, 0}, {120, 0}, {120, 120}, {0, 120}}}}});
+    write(dir.filePath("job.json"), QByteArray::fromStdString(job.dump()));
+    QElapsedTimer clock;
+    clock.start();
+    const Ran r = zesty({"nest", dir.filePath("job.json"), "--seconds", "0.5", "--json"});
+    EXPECT_LT(clock.elapsed(), 5000);
+    ASSERT_NE(r.code, 2) << r.err;
+    const json result = json::parse(r.out);
+    EXPECT_EQ(result["format"], "zesty-nest-result/1");
+    EXPECT_EQ(result["placements"].size() + result["unplaced"].size(), 30u);
+    EXPECT_EQ(r.code, result["unplaced"].empty() ? 0 : 1);
+}
+
+TEST(Cli, BadInputIsOneLineOnStandardErrorAndLeavesFilesAlone) {
+    QTemporaryDir dir;
+    const QString svg = demo::drawing();
+    const QString out = dir.filePath("keep.zesty");
+    write(out, "precious");
+    write(dir.filePath("bad.json"), "{]");
+    write(dir.filePath("junk.svg"), QByteArray("\x00\x01\x02 junk", 8));
+    expect_one_line(zesty({"inspect", dir.filePath("none.svg")}), "no such file");
+    expect_one_line(zesty({"inspect", dir.filePath("junk.svg")}), "junk.svg");
+    expect_one_line(zesty({"inspect", svg, "--width", "wide"}), "--width");
+    expect_one_line(zesty({"inspect", svg, "--width", "-3in"}), "--width");
+    expect_one_line(zesty({"new", svg, "--page", "12by12", "--out", out}), "--page");
+    expect_one_line(zesty({"new", svg, "--margin", "7in", "--out", out}), "--margin");
+    expect_one_line(zesty({"new", svg, "--lip", "3in", "--out", out}), "--lip");
+    expect_one_line(zesty({"new", svg, "--stash", dir.filePath("bad.json"), "--out", out}), "bad.json");
+    expect_one_line(zesty({"new", svg, "--out", dir.filePath("no/folder/p.zesty")}), "cannot be written");
+    expect_one_line(zesty({"plan", svg}), "not a project");
+    expect_one_line(zesty({"nest", dir.filePath("bad.json")}), "not JSON");
+    expect_one_line(zesty({"export", dir.filePath("none.zesty"), "--out", dir.path()}), "no such file");
+    expect_one_line(zesty({"fold"}), "--help");
+    expect_one_line(zesty({"inspect"}), "CUT");
+    QFile kept(out);
+    ASSERT_TRUE(kept.open(QIODevice::ReadOnly));
+    EXPECT_EQ(kept.readAll(), "precious");
+}
+
+TEST(Cli, PageSizesAndLengthsTakeUnits) {
+    QTemporaryDir dir;
+    for (const auto& [page, width, height] : {std::tuple("8.5x11", 215.9, 279.4), std::tuple("210x297mm", 210.0, 297.0),
+                                              std::tuple("6 x 12 in", 152.4, 304.8), std::tuple("20cm x 30cm", 200.0, 300.0)}) {
+        const QString p = dir.filePath("p.zesty");
+        ASSERT_EQ(zesty({"new", demo::drawing(), "--page", page, "--margin", "10mm", "--out", p}).code, 0) << page;
+        const json plan = json::parse(zesty({"plan", p, "--json"}).out);
+        EXPECT_NEAR(plan["page"]["width"].get<double>(), width, 1e-6);
+        EXPECT_NEAR(plan["page"]["height"].get<double>(), height, 1e-6);
+    }
+}
+
+TEST(Cli, HelpAndVersionSucceed) {
+    EXPECT_EQ(zesty({"--help"}).code, 0);
+    EXPECT_NE(zesty({"--version"}).out.find("zesty "), std::string::npos);
+    EXPECT_EQ(zesty({"plan", "--help"}).code, 0);
+}
+
+} // namespace zesty

@@ -1,0 +1,97 @@
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
+#include "core/project/planner.h"
+#include "support/lattice.h"
+
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+TEST(Project, GroupingJoinsWholeSectionsAndKeepsTheFirstChoice) {
+    Project p;
+    p.choose(4, {"roof", Treatment::Paper, "red", true, std::nullopt});
+    group(p, {4, 9});
+    EXPECT_EQ(p.groups, (std::vector<std::vector<int>>{{4, 9}}));
+    EXPECT_EQ(p.choice(4).name, "roof");
+    group(p, {9, 2});
+    EXPECT_EQ(p.groups, (std::vector<std::vector<int>>{{2, 4, 9}}));
+    EXPECT_EQ(p.choice(2).name, "roof");
+    EXPECT_TRUE(p.choice(4).plain());
+    ungroup(p, {4});
+    EXPECT_TRUE(p.groups.empty());
+    for (int o : {2, 4, 9}) EXPECT_EQ(p.choice(o).paper, "red");
+}
+
+TEST(Project, GroupingOneOpeningOrNoneChangesNothing) {
+    Project p;
+    group(p, {});
+    group(p, {3});
+    ungroup(p, {3});
+    EXPECT_EQ(p, Project{});
+}
+
+TEST(Planner, AnEmptyPageHasAPlanToo) {
+    Planner planner;
+    const auto plan = planner.plan(Project{});
+    ASSERT_TRUE(plan);
+    EXPECT_EQ(plan->cut, nullptr);
+    EXPECT_TRUE(plan->findings.empty());
+}
+
+TEST(Planner, FindingsOfferWaysOutThatWork) {
+    // Two fields side by side in one paper, which is also too small for the second.
+    Project p;
+    p.drawing = std::make_shared<const DrawingFile>(DrawingFile{
+        "x.svg", "", testing::drawing_of({testing::rectangle(0, 0, 100, 60), testing::rectangle(5, 5, 48, 55),
+                                          testing::rectangle(52, 5, 95, 55)})});
+    p.cut = {SizeRule::Width, 100, 0, false, {}};
+    Stash s;
+    s.papers.push_back({"a", "Small", {200, 0, 0}, "", Pattern::Solid, Direction::Free,
+                        {{{testing::rectangle(0, 0, 60, 60), {}}, 1, false}}});
+    s.papers.push_back({"b", "Other", {0, 0, 200}, "", Pattern::Solid, Direction::Free,
+                        {{{testing::rectangle(0, 0, 150, 150), {}}, 1, false}}});
+    p.stash = std::make_shared<const Stash>(s);
+    p.choose(0, {"", Treatment::Paper, "a", true, std::nullopt});
+    p.choose(1, {"", Treatment::Paper, "a", true, std::nullopt});
+    Planner planner;
+    const auto plan = planner.plan(p);
+    ASSERT_TRUE(plan);
+    ASSERT_EQ(plan->short_patches.size(), 1u);
+    ASSERT_EQ(plan->alike.size(), 1u);
+    ASSERT_EQ(plan->findings.front().code, "short");
+    const auto* give = std::get_if<GivePaper>(&plan->findings.front().fix);
+    ASSERT_NE(give, nullptr);
+    SectionChoice c = p.choice(give->section);
+    c.paper = give->paper;
+    p.choose(give->section, c);
+    const auto fixed = planner.plan(p);
+    ASSERT_TRUE(fixed);
+    EXPECT_TRUE(fixed->short_patches.empty());
+    EXPECT_TRUE(fixed->alike.empty());
+}
+
+TEST(Planner, LeftoversNeverOverlapWhatWasCut) {
+    std::mt19937 random(12);
+    Project p;
+    p.drawing = std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", testing::random_lattice(random, 4, 4, 4)});
+    Stash s;
+    s.papers.push_back({"a", "A", {}, "", Pattern::Solid, Direction::Free,
+                        {{{testing::rectangle(0, 0, 305, 305), {}}, 2, false}}});
+    p.stash = std::make_shared<const Stash>(s);
+    for (int o = 0; o < 16; ++o) p.choose(o, {"", Treatment::Paper, "a", false, std::nullopt});
+    Planner planner;
+    const auto plan = planner.plan(p);
+    ASSERT_TRUE(plan);
+    ASSERT_FALSE(plan->used_sheets.empty());
+    for (const UsedSheet& u : plan->used_sheets) {
+        double covered = 0;
+        for (int patch : u.patches) {
+            const Region on_sheet{transformed(plan->patches[patch].outline, plan->placed[patch].to_sheet())};
+            EXPECT_LT(area(*intersect(on_sheet, u.leftovers)), 1e-3);
+            covered += plan->patches[patch].area;
+        }
+        EXPECT_LE(covered + area(u.leftovers), plan->sheets[u.sheet].area + 1e-3);
+    }
+}
+
+} // namespace zesty

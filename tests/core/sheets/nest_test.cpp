@@ -1,0 +1,127 @@
+#include "core/sheets/nest.h"
+
+#include "core/geometry/measure.h"
+#include "support/lattice.h"
+
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+using testing::polygon;
+using testing::rectangle;
+
+namespace {
+
+Polygon blob(std::mt19937& random) {
+    std::uniform_real_distribution<double> unit(0, 1);
+    Ring r;
+    const int n = 5 + static_cast<int>(random() % 20);
+    for (int i = 0; i < n; ++i) {
+        const double a = 2 * M_PI * i / n;
+        const double s = 6 + 14 * unit(random);
+        r.push_back({s * std::cos(a), s * std::sin(a)});
+    }
+    return {r, {}};
+}
+
+double placed_area(const NestJob& job, const NestResult& r) {
+    double sum = 0;
+    for (const NestPlacement& p : r.placements) sum += area(job.pieces[p.piece].outline);
+    return sum;
+}
+
+} // namespace
+
+TEST(Nest, FillsASheetWithRectanglesToTheEdge) {
+    NestJob job;
+    job.gap = 0;
+    for (int i = 0; i < 16; ++i) job.pieces.push_back({{rectangle(3, 7, 28, 32), {}}, false, {0}, {}});
+    job.sheets.push_back({{rectangle(0, 0, 100, 100), {}}, 0});
+    job.cell = 0.5;
+    const NestResult r = nest(job);
+    EXPECT_TRUE(r.unplaced.empty());
+    EXPECT_EQ(verify(job, r), "");
+}
+
+TEST(Nest, RandomJobsAreSoundWithHolesOffcutsAndEveryKindOfRotation) {
+    std::mt19937 random(17);
+    for (int round = 0; round < 15; ++round) {
+        NestJob job;
+        job.gap = 0.2 * static_cast<double>(random() % 8);
+        job.seed = static_cast<unsigned>(round);
+        job.attempts = 3;
+        for (int i = 0; i < 25; ++i) {
+            NestPiece p{blob(random), random() % 2 == 0, {0, 180}, {}};
+            if (random() % 5 == 0) p.outline.holes.push_back(polygon({0, 0}, 3, 8));
+            job.pieces.push_back(std::move(p));
+        }
+        job.sheets.push_back({{rectangle(-20, 5, 80, 105), {rectangle(10, 30, 50, 70)}}, 1});
+        job.sheets.push_back({{{{0, 0}, {90, 10}, {70, 90}, {30, 60}, {5, 95}}, {}}, 0});
+        const NestResult r = nest(job);
+        EXPECT_GT(r.placements.size(), 5u);
+        EXPECT_EQ(verify(job, r), "") << "round " << round;
+    }
+}
+
+TEST(Nest, SmallPiecesGoIntoTheHolesOfLargeOnes) {
+    NestJob job;
+    job.pieces.push_back({{rectangle(0, 0, 100, 100), {rectangle(10, 10, 90, 90)}}, false, {0}, {}});
+    job.pieces.push_back({{rectangle(0, 0, 70, 70), {}}, false, {0}, {}});
+    job.sheets.push_back({{rectangle(0, 0, 100, 100), {}}, 0});
+    const NestResult r = nest(job);
+    EXPECT_TRUE(r.unplaced.empty());
+    EXPECT_EQ(verify(job, r), "");
+}
+
+TEST(Nest, ScrapsComeBeforeSheets) {
+    NestJob job;
+    job.pieces.push_back({{rectangle(0, 0, 20, 20), {}}, true, {}, {}});
+    job.sheets.push_back({{rectangle(0, 0, 300, 300), {}}, 3});
+    job.sheets.push_back({{rectangle(0, 0, 30, 30), {}}, 0});
+    EXPECT_EQ(nest(job).placements.at(0).sheet, 1);
+}
+
+TEST(Nest, TheSameSeedGivesTheSameAnswerAndMoreAttemptsNeverAWorseOne) {
+    std::mt19937 random(2);
+    NestJob job;
+    for (int i = 0; i < 40; ++i) job.pieces.push_back({blob(random), true, {}, {}});
+    job.sheets.push_back({{rectangle(0, 0, 140, 140), {}}, 0});
+    job.attempts = 1;
+    const double once = placed_area(job, nest(job));
+    job.attempts = 6;
+    const NestResult a = nest(job);
+    const NestResult b = nest(job);
+    EXPECT_GE(placed_area(job, a), once);
+    ASSERT_EQ(a.placements.size(), b.placements.size());
+    for (std::size_t i = 0; i < a.placements.size(); ++i) {
+        EXPECT_EQ(a.placements[i].shift, b.placements[i].shift);
+        EXPECT_EQ(a.placements[i].rotation_deg, b.placements[i].rotation_deg);
+    }
+}
+
+TEST(Nest, StoppedAtOnceLeavesEverythingUnplacedButAccountedFor) {
+    NestJob job;
+    for (int i = 0; i < 5; ++i) job.pieces.push_back({{rectangle(0, 0, 10, 10), {}}, true, {}, {}});
+    job.sheets.push_back({{rectangle(0, 0, 100, 100), {}}, 0});
+    const NestResult r = nest(job, [] { return true; });
+    EXPECT_EQ(r.unplaced.size(), 5u);
+    EXPECT_EQ(verify(job, r), "");
+}
+
+TEST(Verify, FindsEveryKindOfMistake) {
+    NestJob job;
+    job.gap = 1;
+    job.pieces.push_back({{rectangle(0, 0, 10, 10), {}}, false, {0, 90}, {}});
+    job.pieces.push_back({{rectangle(0, 0, 10, 10), {}}, true, {}, {}});
+    job.sheets.push_back({{rectangle(0, 0, 50, 50), {}}, 0});
+    const NestPlacement a{0, 0, 0, {0, 0}};
+    EXPECT_EQ(verify(job, {{a, {1, 0, 0, {11, 0}}}, {}}), "");
+    EXPECT_NE(verify(job, {{a, {1, 0, 0, {10.5, 0}}}, {}}), "") << "too close";
+    EXPECT_NE(verify(job, {{a, {1, 0, 0, {2, 2}}}, {}}), "") << "on top";
+    EXPECT_NE(verify(job, {{a, {1, 0, 0, {41, 0}}}, {}}), "") << "off the sheet";
+    EXPECT_NE(verify(job, {{{0, 0, 45, {20, 20}}, {1, 0, 0, {0, 0}}}, {}}), "") << "turned as it must not be";
+    EXPECT_NE(verify(job, {{a}, {}}), "") << "one forgotten";
+    EXPECT_NE(verify(job, {{a}, {0, 1}}), "") << "one counted twice";
+}
+
+} // namespace zesty

@@ -1,0 +1,235 @@
+// Project, stash and plan documents: round trips, refusals, failing disks.
+
+#include "core/project/planner.h"
+#include "io/plan_json.h"
+#include "io/project_file.h"
+#include "io/read_file.h"
+#include "io/stash_json.h"
+#include "support/demo.h"
+
+#include <QBuffer>
+#include <QFile>
+#include <QTemporaryDir>
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+#include <quazip/quazip.h>
+#include <quazip/quazipfile.h>
+#include <random>
+
+namespace zesty {
+
+using nlohmann::json;
+
+namespace {
+
+/// A project file with these entries.
+QByteArray zip_of(const std::map<std::string, std::string>& entries) {
+    QBuffer buffer;
+    QuaZip archive(&buffer);
+    EXPECT_TRUE(archive.open(QuaZip::mdCreate));
+    for (const auto& [name, bytes] : entries) {
+        QuaZipFile file(&archive);
+        EXPECT_TRUE(file.open(QIODevice::WriteOnly, QuaZipNewInfo(QString::fromStdString(name))));
+        file.write(bytes.data(), static_cast<qint64>(bytes.size()));
+        file.close();
+    }
+    archive.close();
+    return buffer.data();
+}
+
+Result<Stash> stash(const json& j) {
+    return stash_from(j, "s.json", [](const std::string& name) -> Result<std::string> {
+        return fail(ErrorKind::Unreadable, name + ": there is no such file");
+    });
+}
+
+json good_stash() {
+    return json::parse(R"({"format":"zesty-stash/1","papers":[
+        {"id":"a","name":"A","colour":"#102030","pattern":"stripe","direction":"half",
+         "sheets":[{"width":100.5,"height":200,"count":2},{"outline":[[[0,0],[50,0],[25,40]],[[20,5],[30,5],[25,12]]]}]}]})");
+}
+
+} // namespace
+
+TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
+    auto opened = open_project(demo::project());
+    ASSERT_TRUE(opened) << opened.error().message;
+    Project p = *opened;
+    p.title = "Zwölf \"Drachen\" & <mehr>";
+    p.units = Units::Centimetres;
+    p.page = {215.9, 279.4, 6.35, 10};
+    p.cut = {SizeRule::Height, 187.3333333333333, -37.123456789, true, {1.25, -3.5}};
+    p.lip = 2.0999999;
+    p.seed = 4000000000u;
+    group(p, {1, 2, 3});
+    p.choose(6, {"sky", Treatment::Open, "", false, 1.5});
+    const auto bytes = project_bytes(p);
+    ASSERT_TRUE(bytes);
+    const auto again = project_from(*bytes, "x.zesty");
+    ASSERT_TRUE(again) << again.error().message;
+    EXPECT_TRUE(*again == p);
+    EXPECT_EQ(*project_bytes(*again), *bytes) << "the same project gives the same file";
+}
+
+TEST(ProjectFile, AnEmptyPageIsAProjectToo) {
+    const auto again = project_from(*project_bytes(Project{}), "x.zesty");
+    ASSERT_TRUE(again);
+    EXPECT_TRUE(*again == Project{});
+}
+
+TEST(ProjectFile, NewerAndBrokenFilesAreRefusedClearly) {
+    const std::string drawing = "<svg xmlns='http://www.w3.org/2000/svg'><path d='M0 0h9v9z'/></svg>";
+    const auto kind = [](const QByteArray& data) {
+        const auto r = project_from(data, "x.zesty");
+        EXPECT_FALSE(r);
+        if (r) return ErrorKind::Stopped;
+        EXPECT_EQ(r.error().message.rfind("x.zesty: ", 0), 0u) << r.error().message;
+        return r.error().kind;
+    };
+    EXPECT_EQ(kind(zip_of({{"project.json", R"({"format":"zesty-project/2"})"}})), ErrorKind::NewerFormat);
+    EXPECT_EQ(kind(zip_of({{"project.json", R"({"format":"zesty-project/x"})"}})), ErrorKind::BadInput);
+    EXPECT_EQ(kind(zip_of({{"project.json", "{"}})), ErrorKind::BadInput);
+    EXPECT_EQ(kind(zip_of({{"other", "x"}})), ErrorKind::BadInput);
+    EXPECT_EQ(kind("not a zip"), ErrorKind::BadInput);
+    EXPECT_EQ(kind(""), ErrorKind::BadInput);
+    EXPECT_EQ(kind(zip_of({{"project.json", R"({"format":"zesty-project/1","drawing":"drawing/a.svg"})"}})), ErrorKind::BadInput);
+    const char* wrong[] = {R"("lip_mm":"wide")",       R"("page":{"width_mm":-5})", R"("groups":[["x","y"]])",
+                           R"("seed":-1)",             R"("cut":{"shift_mm":[1]})", R"("sections":[{"opening":0}])",
+                           R"("title":7)",             R"("cut":{"turn_deg":1e9})", R"("sections":[5])",
+                           R"("cut":{"mirrored":3})"};
+    for (const char* w : wrong)
+        EXPECT_EQ(kind(zip_of({{"project.json", std::string(R"({"format":"zesty-project/1",)") + w + "}"}})), ErrorKind::BadInput) << w;
+    EXPECT_TRUE(project_from(zip_of({{"project.json", R"({"format":"zesty-project/1","drawing":"drawing/a.svg"})"},
+                                     {"drawing/a.svg", drawing}}), "x"));
+}
+
+TEST(ProjectFile, DamageAnywhereNeverCrashes) {
+    const auto good = read_file(demo::project());
+    ASSERT_TRUE(good);
+    std::mt19937 random(6);
+    int refused = 0;
+    for (int round = 0; round < 60; ++round) {
+        QByteArray bad = *good;
+        if (round % 3 == 0) bad.truncate(static_cast<qsizetype>(random() % bad.size()));
+        for (int k = 0; k < 40; ++k)
+            if (!bad.isEmpty()) bad[static_cast<qsizetype>(random() % bad.size())] = static_cast<char>(random());
+        const auto r = project_from(bad, "x.zesty");
+        refused += !r;
+        EXPECT_TRUE(r || !r.error().message.empty());
+    }
+    EXPECT_GT(refused, 40);
+}
+
+TEST(ProjectFile, AFailedSaveLeavesTheOldFile) {
+    QTemporaryDir dir;
+    const QString path = dir.filePath("page.zesty");
+    ASSERT_TRUE(save_project(Project{}, path));
+    const auto before = read_file(path);
+    ASSERT_TRUE(before);
+    Project other;
+    other.title = "Other";
+    // A device that is always full.
+    EXPECT_EQ(write_file("/dev/full", QByteArray(1 << 20, 'x')).error().kind, ErrorKind::Unwritable);
+    EXPECT_EQ(save_project(other, dir.filePath("no/such/folder/page.zesty")).error().kind, ErrorKind::Unwritable);
+    EXPECT_EQ(*read_file(path), *before);
+    ASSERT_TRUE(save_project(other, path));
+    EXPECT_EQ(open_project(path)->title, "Other");
+}
+
+TEST(ReadFile, SaysWhatIsWrong) {
+    QTemporaryDir dir;
+    EXPECT_EQ(read_file(dir.filePath("none")).error().kind, ErrorKind::Unreadable);
+    EXPECT_EQ(read_file(dir.path()).error().kind, ErrorKind::Unreadable);
+    ASSERT_TRUE(write_file(dir.filePath("big"), QByteArray(2000, 'x')));
+    EXPECT_EQ(read_file(dir.filePath("big"), 1000).error().kind, ErrorKind::TooLarge);
+}
+
+TEST(StashJson, ReadsPapersSheetsAndOffcuts) {
+    const auto s = stash(good_stash());
+    ASSERT_TRUE(s) << s.error().message;
+    ASSERT_EQ(s->papers.size(), 1u);
+    const Paper& p = s->papers[0];
+    EXPECT_EQ(p.colour, (Rgb{0x10, 0x20, 0x30}));
+    EXPECT_EQ(p.pattern, Pattern::Stripe);
+    EXPECT_EQ(p.direction, Direction::Half);
+    EXPECT_EQ(p.sheets[0].count, 2);
+    EXPECT_TRUE(p.sheets[1].irregular);
+    EXPECT_EQ(p.sheets[1].outline.holes.size(), 1u);
+    const auto again = stash(stash_json(*s));
+    ASSERT_TRUE(again);
+    EXPECT_TRUE(*again == *s);
+}
+
+TEST(StashJson, EveryMistakeIsNamed) {
+    const auto message = [](auto change) {
+        json j = good_stash();
+        change(j);
+        const auto s = stash(j);
+        EXPECT_FALSE(s) << j.dump();
+        return s ? std::string() : s.error().message;
+    };
+    const auto has = [](const std::string& text, const char* part) { return text.find(part) != std::string::npos; };
+    EXPECT_TRUE(has(message([](json& j) { j["format"] = "zesty-stash/2"; }), "zesty-stash/1"));
+    EXPECT_TRUE(has(message([](json& j) { j.erase("papers"); }), "papers"));
+    EXPECT_TRUE(has(message([](json& j) { j["papers"][0].erase("id"); }), "paper 1 has no \"id\""));
+    EXPECT_TRUE(has(message([](json& j) { j["papers"][0]["pattern"] = "plaid"; }), "pattern"));
+    EXPECT_TRUE(has(message([](json& j) { j["papers"][0]["direction"] = 5; }), "direction"));
+    EXPECT_TRUE(has(message([](json& j) { j["papers"][0]["colour"] = "blue"; }), "colour"));
+    EXPECT_TRUE(has(message([](json& j) { j["papers"][0].erase("colour"); }), "colour"));
+    EXPECT_TRUE(has(message([](json& j) { j["papers"][0]["image"] = "x.png"; }), "x.png"));
+    EXPECT_TRUE(has(message([](json& j) { j["papers"][0].erase("sheets"); }), "sheets"));
+    EXPECT_TRUE(has(message([](json& j) { j["papers"][0]["sheets"][0]["width"] = -1; }), "width"));
+    EXPECT_TRUE(has(message([](json& j) { j["papers"][0]["sheets"][0]["count"] = 1.5; }), "count"));
+    EXPECT_TRUE(has(message([](json& j) { j["papers"][0]["sheets"][0]["count"] = 100000; }), "count"));
+    EXPECT_TRUE(has(message([](json& j) { j["papers"][0]["sheets"][1]["outline"] = "round"; }), "outline"));
+    EXPECT_TRUE(has(message([](json& j) {
+        j["papers"][0]["sheets"][1]["outline"] = json::parse("[[[0,0],[10,10],[10,0],[0,10]]]");
+    }), "crosses itself"));
+    EXPECT_TRUE(has(message([](json& j) { j["papers"].push_back(j["papers"][0]); }), "two papers"));
+}
+
+TEST(PlanJson, HasWhatTheFormatPromises) {
+    const auto project = open_project(demo::project());
+    ASSERT_TRUE(project);
+    Planner planner;
+    const auto plan = planner.plan(*project);
+    ASSERT_TRUE(plan);
+    const json j = plan_json(*project, *plan, 0.25);
+    EXPECT_EQ(j["format"], "zesty-plan/1");
+    for (const char* key : {"units", "page", "material", "openings", "sections", "neighbours", "patches", "sheets",
+                            "short", "findings", "seconds"})
+        EXPECT_TRUE(j.contains(key)) << key;
+    EXPECT_EQ(j["openings"].size(), plan->cut->openings.size());
+    std::set<std::string> sheets;
+    for (const json& s : j["sheets"]) sheets.insert(s["id"]);
+    std::size_t unplaced = 0;
+    for (const json& p : j["patches"]) {
+        if (p["sheet"].is_null())
+            ++unplaced;
+        else
+            EXPECT_TRUE(sheets.contains(p["sheet"]));
+        EXPECT_FALSE(p["mirrored"].get<bool>());
+    }
+    EXPECT_EQ(unplaced, j["short"].size());
+    EXPECT_GT(unplaced, 0u) << "the demo's own plan is just short";
+}
+
+TEST(NestJson, ReadsJobsAndRefusesNonsense) {
+    const auto job = [](const char* text) { return nest_job_from(json::parse(text), "job"); };
+    const auto good = job(R"({"format":"zesty-nest/1","gap":1,"pieces":[{"id":"a","outline":[[[0,0],[9,0],[0,9]]],"rotations":"any"},
+        {"id":"b","outline":[[[0,0],[9,0],[0,9]]],"rotations":[0,90]}],"sheets":[{"id":"s","outline":[[[0,0],[50,0],[50,50],[0,50]]]}]})");
+    ASSERT_TRUE(good) << good.error().message;
+    EXPECT_TRUE(good->job.pieces[0].any_rotation);
+    EXPECT_EQ(good->job.pieces[1].rotations_deg.size(), 2u);
+    const NestResult r = nest(good->job);
+    const json j = nest_result_json(*good, r, 0.1);
+    EXPECT_EQ(j["placements"].size(), 2u);
+    const char* bad[] = {R"({"format":"zesty-nest/2","pieces":[],"sheets":[]})", R"({"format":"zesty-nest/1","sheets":[]})",
+                         R"({"format":"zesty-nest/1","pieces":[{"id":"a"}],"sheets":[]})",
+                         R"({"format":"zesty-nest/1","pieces":[],"sheets":[{"id":"s","outline":[[[0,0],[9,9],[9,0],[0,9]]]}]})",
+                         R"({"format":"zesty-nest/1","gap":-1,"pieces":[],"sheets":[]})",
+                         R"({"format":"zesty-nest/1","pieces":[{"id":"a","outline":[[[0,0],[9,0],[0,9]]],"rotations":[]}],"sheets":[]})"};
+    for (const char* b : bad) EXPECT_FALSE(job(b)) << b;
+}
+
+} // namespace zesty

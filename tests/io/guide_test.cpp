@@ -1,0 +1,225 @@
+// The guide and the cutting files, read back by programs that know nothing of us.
+
+#include "core/geometry/measure.h"
+#include "core/project/planner.h"
+#include "io/guide/export_all.h"
+#include "io/guide/sheet_svg.h"
+#include "io/paint/fonts.h"
+#include "io/paint/page_painter.h"
+#include "io/project_file.h"
+#include "io/svg/svg_reader.h"
+#include "support/demo.h"
+
+#include <QFile>
+#include <QProcess>
+#include <QRegularExpression>
+#include <QTemporaryDir>
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+namespace {
+
+struct Planned {
+    Project project;
+    Plan plan;
+};
+
+const Planned& demo_plan() {
+    static const Planned planned = [] {
+        load_fonts();
+        Project project = *open_project(demo::project());
+        Planner planner;
+        return Planned{project, *planner.plan(project)};
+    }();
+    return planned;
+}
+
+QByteArray run(const QString& program, const QStringList& arguments) {
+    QProcess process;
+    process.start(program, arguments);
+    EXPECT_TRUE(process.waitForFinished(60000)) << program.toStdString();
+    EXPECT_EQ(process.exitCode(), 0) << program.toStdString() << ": " << process.readAllStandardError().toStdString();
+    return process.readAllStandardOutput();
+}
+
+/// One page of a PDF as a picture at that many dots per inch.
+QImage page_of(const QString& pdf, int page, int dpi, const QTemporaryDir& dir) {
+    const QString base = dir.filePath(QString("p%1-%2").arg(page).arg(dpi));
+    run("pdftoppm", {"-r", QString::number(dpi), "-f", QString::number(page), "-l", QString::number(page), "-singlefile",
+                     "-png", "-gray", pdf, base});
+    return QImage(base + ".png").convertToFormat(QImage::Format_Grayscale8);
+}
+
+/// Middles of the dark runs along a line of pixels.
+std::vector<double> dark_runs(const QImage& image, bool across, int at, int from, int to) {
+    std::vector<double> out;
+    int start = -1;
+    for (int i = from; i <= to; ++i) {
+        const bool dark = i < to && qGray(across ? image.pixel(i, at) : image.pixel(at, i)) < 140;
+        if (dark && start < 0) start = i;
+        if (!dark && start >= 0) {
+            out.push_back((start + i) / 2.0);
+            start = -1;
+        }
+    }
+    return out;
+}
+
+} // namespace
+
+TEST(Guide, CheckSquaresMeasureTrueOnEveryPageOfBothPapers) {
+    QTemporaryDir dir;
+    for (const auto& [paper, width, height] : {std::tuple(PrintPaper::A4, 210.0, 297.0), std::tuple(PrintPaper::Letter, 215.9, 279.4)}) {
+        const QString path = dir.filePath("guide.pdf");
+        QFile file(path);
+        ASSERT_TRUE(file.open(QIODevice::WriteOnly));
+        file.write(guide_pdf(demo_plan().project, demo_plan().plan, paper));
+        file.close();
+        const QByteArray info = run("pdfinfo", {path});
+        const int pages = QRegularExpression("Pages:\\s+(\\d+)").match(info).captured(1).toInt();
+        ASSERT_GT(pages, 10);
+        for (int page : {1, 2, pages}) {
+            const QImage image = page_of(path, page, 300, dir);
+            const double px = 300 / 25.4;
+            EXPECT_NEAR(image.width(), width * px, 2);
+            // A line through the lower part of the large square meets its two sides only.
+            const int y = static_cast<int>((height - 10 - 3) * px);
+            const auto sides = dark_runs(image, true, y, static_cast<int>((width - 70) * px), image.width());
+            ASSERT_GE(sides.size(), 2u) << "page " << page;
+            EXPECT_NEAR((sides.back() - sides.front()) / px, 50, 0.2);
+            // A line through the small square meets its sides and the large square's right side.
+            const int y1 = static_cast<int>((height - 60 + 20) * px);
+            const auto inch = dark_runs(image, true, y1, static_cast<int>((width - 62) * px), image.width());
+            ASSERT_EQ(inch.size(), 3u) << "page " << page;
+            EXPECT_NEAR((inch[1] - inch[0]) / px, 25.4, 0.2);
+        }
+    }
+}
+
+TEST(Guide, PatchesAreAtTrueScaleAndMirroredOnesAreMirrored) {
+    QTemporaryDir dir;
+    const Plan& plan = demo_plan().plan;
+    const QString path = dir.filePath("guide.pdf");
+    QFile file(path);
+    ASSERT_TRUE(file.open(QIODevice::WriteOnly));
+    file.write(guide_pdf(demo_plan().project, plan, PrintPaper::A4));
+    file.close();
+    // The first used sheet comes right after the key, which takes one page; the painter puts the sheet's corner 14 mm
+    // from the left and 28 mm from the top.
+    const UsedSheet& used = plan.used_sheets.front();
+    const Box sheet = bounds(plan.sheets[used.sheet].outline);
+    ASSERT_LT(sheet.width(), 170);
+    const QImage image = page_of(path, 2, 400, dir);
+    const double px = 400 / 25.4;
+    const int patch = used.patches.front();
+    const Polygon outline = transformed(plan.patches[patch].outline, plan.placed[patch].to_sheet());
+    const Box box = bounds(outline);
+    // Where a horizontal line cuts the patch, left and right.
+    int checked = 0;
+    for (double share = 0.2; share < 0.9; share += 0.1) {
+        const double y = box.y0 + share * box.height();
+        std::vector<double> expected;
+        const Ring& r = outline.outer;
+        for (std::size_t i = 0; i < r.size(); ++i) {
+            const Point a = r[i];
+            const Point b = r[(i + 1) % r.size()];
+            if ((a.y > y) != (b.y > y)) expected.push_back(a.x + (y - a.y) * (b.x - a.x) / (b.y - a.y));
+        }
+        std::sort(expected.begin(), expected.end());
+        if (expected.size() != 2) continue;
+        const int row = static_cast<int>(std::lround((28 + y - sheet.y0) * px));
+        const auto runs = dark_runs(image, true, row, 0, image.width());
+        for (const double x : expected) {
+            const double want = (14 + x - sheet.x0) * px;
+            const auto nearest = std::min_element(runs.begin(), runs.end(), [&](double p, double q) {
+                return std::abs(p - want) < std::abs(q - want);
+            });
+            ASSERT_NE(nearest, runs.end());
+            EXPECT_NEAR(*nearest / px, want / px, 0.2);
+            ++checked;
+        }
+    }
+    EXPECT_GT(checked, 5);
+}
+
+TEST(Guide, TilesCoverTheSheetAndLeaveOutEmptyOnes) {
+    const Tiling t = tiles_of({0, 0, 304.8, 304.8}, {{10, 10, 40, 40}, {250, 200, 300, 300}}, 180, 200);
+    EXPECT_EQ(t.columns, 2);
+    EXPECT_EQ(t.rows, 2);
+    ASSERT_EQ(t.tiles.size(), 2u);
+    for (const Tile& tile : t.tiles) {
+        EXPECT_LE(tile.part.width(), 180);
+        EXPECT_LE(tile.part.height(), 200);
+    }
+    EXPECT_EQ(tiles_of({5, 5, 105, 105}, {{10, 10, 20, 20}}, 180, 200).tiles.size(), 1u);
+}
+
+TEST(SheetSvg, PatchesAreTrueToAHundredthOfAMillimetre) {
+    for (const UsedSheet& used : demo_plan().plan.used_sheets) {
+        const Plan& plan = demo_plan().plan;
+        const QByteArray svg = sheet_svg(plan, used, "Paper");
+        QTemporaryDir dir;
+        const QString path = dir.filePath("sheet.svg");
+        QFile file(path);
+        ASSERT_TRUE(file.open(QIODevice::WriteOnly));
+        file.write(svg);
+        file.close();
+        // An independent reader agrees on the size.
+        const Box box = bounds(plan.sheets[used.sheet].outline);
+        const QByteArray png = run("rsvg-convert", {"--dpi-x", "254", "--dpi-y", "254", path});
+        const QImage image = QImage::fromData(png);
+        EXPECT_NEAR(image.width(), box.width() * 10, 1.5);
+        EXPECT_NEAR(image.height(), box.height() * 10, 1.5);
+        // Our own reader gets every corner back.
+        const auto drawing = read_svg(svg);
+        ASSERT_TRUE(drawing);
+        std::vector<Ring> rings;
+        for (const Shape& s : drawing->shapes)
+            for (const Contour& c : s.contours) rings.push_back(c.points);
+        for (int p : used.patches) {
+            const Polygon want = transformed(plan.patches[p].outline,
+                                             Transform::moved(-box.x0, -box.y0) * plan.placed[p].to_sheet());
+            double best = 1e9;
+            for (const Ring& r : rings) {
+                if (r.size() != want.outer.size()) continue;
+                double worst = 0;
+                for (std::size_t i = 0; i < r.size(); ++i) worst = std::max(worst, distance(r[i], want.outer[i]));
+                best = std::min(best, worst);
+            }
+            EXPECT_LT(best, 0.01);
+        }
+    }
+}
+
+TEST(PagePicture, ShowsThePapersInTheirOpenings) {
+    const Planned& d = demo_plan();
+    const QImage image = page_picture(d.project, d.plan, 1200);
+    EXPECT_EQ(image.size(), QSize(1200, 1200));
+    const double scale = 1200 / 304.8;
+    int seen = 0;
+    for (std::size_t o = 0; o < d.plan.cut->openings.size(); ++o) {
+        const int paper = d.plan.paper_of_section[d.plan.section_of_opening[o]];
+        if (paper < 0 || d.project.stash->papers[paper].pattern != Pattern::Solid) continue;
+        const Point c = d.plan.set_out.to_page(d.plan.cut->openings[o].label.centre);
+        const QColor got = image.pixelColor(static_cast<int>(c.x * scale), static_cast<int>(c.y * scale));
+        const Rgb want = d.project.stash->papers[paper].colour;
+        EXPECT_LT(std::abs(got.red() - want.r) + std::abs(got.green() - want.g) + std::abs(got.blue() - want.b), 90);
+        ++seen;
+    }
+    EXPECT_GT(seen, 4);
+}
+
+TEST(Export, WritesEverythingAndSaysSo) {
+    QTemporaryDir dir;
+    const auto files = export_all(demo_plan().project, demo_plan().plan, PrintPaper::A4, dir.filePath("made/here"));
+    ASSERT_TRUE(files) << files.error().message;
+    EXPECT_EQ(files->size(), 2 + demo_plan().plan.used_sheets.size());
+    for (const QString& f : *files) EXPECT_GT(QFile(f).size(), 500) << f.toStdString();
+    QFile blocked(dir.filePath("file"));
+    ASSERT_TRUE(blocked.open(QIODevice::WriteOnly));
+    EXPECT_EQ(export_all(demo_plan().project, demo_plan().plan, PrintPaper::A4, dir.filePath("file/in")).error().kind,
+              ErrorKind::Unwritable);
+}
+
+} // namespace zesty

@@ -29,10 +29,12 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     bench.key(Qt::Key_O, Qt::ControlModifier);
     bench.settle();
     ASSERT_TRUE(bench.state().plan()->cut);
+    std::printf("H open %f\n", heart.longest_ms()); heart.forget();
     bench.stash_answer = demo::stash();
     bench.key(Qt::Key_O, Qt::ControlModifier | Qt::ShiftModifier);
     bench.settle();
     EXPECT_EQ(bench.plan().papers.size(), 8u);
+    std::printf("H stash %f\n", heart.longest_ms()); heart.forget();
     const std::vector<Project> start{bench.document().project()};
 
     // Size it: by the field, and by pulling the slider, which is one step however often it moves.
@@ -57,6 +59,7 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     EXPECT_NEAR(std::max(bench.plan().set_out.cut_box.width(), bench.plan().set_out.cut_box.height()), 205, 1.5);
 
     // Group two openings.
+    std::printf("H size %f\n", heart.longest_ms()); heart.forget();
     bench.key(Qt::Key_2, Qt::ControlModifier);
     bench.click(21);
     bench.click(22, Qt::ShiftModifier);
@@ -65,6 +68,7 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     bench.settle();
     EXPECT_EQ(bench.plan().sections.size(), 30u);
 
+    std::printf("H group %f\n", heart.longest_ms()); heart.forget();
     // Assign by dragging from the drawer, and by keyboard.
     bench.key(Qt::Key_3, Qt::ControlModifier);
     bench.state().select({});
@@ -81,6 +85,7 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     EXPECT_NE(drawer->swatch(5)->status().indexOf("1 here"), -1);
     EXPECT_GT(bench.plan().papers[5].used_area, 0);
 
+    std::printf("H assign %f\n", heart.longest_ms()); heart.forget();
     // Propose and stop: nothing changes.
     const Project untouched = bench.document().project();
     bench.key(Qt::Key_P);
@@ -90,6 +95,7 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     EXPECT_FALSE(bench.state().offer());
     EXPECT_TRUE(bench.document().project() == untouched);
 
+    std::printf("H cancel %f\n", heart.longest_ms()); heart.forget();
     // Propose and take.
     bench.key(Qt::Key_P);
     bench.settle();
@@ -100,6 +106,7 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     EXPECT_EQ(bench.document().project().choice(3).paper, "barley") << "given by hand stays";
     EXPECT_TRUE(bench.plan().short_patches.empty());
 
+    std::printf("H take %f\n", heart.longest_ms()); heart.forget();
     // Undo everything, redo everything.
     const Project done = bench.document().project();
     const int steps = history.count();
@@ -111,6 +118,7 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     bench.settle();
     EXPECT_TRUE(bench.document().project() == done);
 
+    std::printf("H undo %f\n", heart.longest_ms()); heart.forget();
     // Save, reopen: the same project.
     bench.save_answer = bench.folder("kite.zesty");
     bench.key(Qt::Key_S, Qt::ControlModifier);
@@ -267,6 +275,9 @@ TEST(Journey, ADroppedDrawingIsOpenedAndUnsavedChangesAreAskedAbout) {
     Bench bench;
     QMimeData mime;
     mime.setUrls({QUrl::fromLocalFile(demo::drawing())});
+    QDragEnterEvent enter(QPoint(200, 300), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
+    QApplication::sendEvent(&bench.window(), &enter);
+    EXPECT_TRUE(enter.isAccepted());
     QDropEvent drop(QPointF(200, 300), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
     QApplication::sendEvent(&bench.window(), &drop);
     bench.settle();

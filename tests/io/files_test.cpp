@@ -14,7 +14,9 @@
 #include <nlohmann/json.hpp>
 #include <quazip/quazip.h>
 #include <quazip/quazipfile.h>
+#include <csignal>
 #include <random>
+#include <sys/resource.h>
 
 namespace zesty {
 
@@ -36,6 +38,22 @@ QByteArray zip_of(const std::map<std::string, std::string>& entries) {
     archive.close();
     return buffer.data();
 }
+
+class FileSizeLimit {
+public:
+    explicit FileSizeLimit(rlim_t bytes) {
+        std::signal(SIGXFSZ, SIG_IGN);
+        getrlimit(RLIMIT_FSIZE, &before_);
+        const rlimit small{bytes, before_.rlim_max};
+        setrlimit(RLIMIT_FSIZE, &small);
+    }
+    ~FileSizeLimit() { setrlimit(RLIMIT_FSIZE, &before_); }
+    FileSizeLimit(const FileSizeLimit&) = delete;
+    FileSizeLimit& operator=(const FileSizeLimit&) = delete;
+
+private:
+    rlimit before_{};
+};
 
 Result<Stash> stash(const json& j) {
     return stash_from(j, "s.json", [](const std::string& name) -> Result<std::string> {
@@ -128,8 +146,13 @@ TEST(ProjectFile, AFailedSaveLeavesTheOldFile) {
     ASSERT_TRUE(before);
     Project other;
     other.title = "Other";
-    // A device that is always full.
-    EXPECT_EQ(write_file("/dev/full", QByteArray(1 << 20, 'x')).error().kind, ErrorKind::Unwritable);
+    {
+        // As on a full disk: no file may grow beyond 64 KB.
+        const FileSizeLimit limit(64 << 10);
+        const auto full = write_file(path, QByteArray(1 << 20, 'x'));
+        ASSERT_FALSE(full);
+        EXPECT_EQ(full.error().kind, ErrorKind::Unwritable);
+    }
     EXPECT_EQ(save_project(other, dir.filePath("no/such/folder/page.zesty")).error().kind, ErrorKind::Unwritable);
     EXPECT_EQ(*read_file(path), *before);
     ASSERT_TRUE(save_project(other, path));

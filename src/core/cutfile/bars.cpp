@@ -33,40 +33,60 @@ public:
         : pieces_(pieces), openings_(openings), lines_(lines_of(pieces, openings)) {}
 
     std::vector<Bar> all() {
-        for (const Segment& s : lines_.grid.segments()) walk(s);
+        const int rings = lines_.openings + static_cast<int>(pieces_.size());
+        for (int r = 0; r < rings; ++r) walk(r);
+        for (const auto& pair : beside_) measure(pair);
         add_diagonals();
         std::vector<Bar> out;
         for (auto& [key, bar] : bars_) out.push_back(bar);
-        std::stable_sort(out.begin(), out.end(),
-                         [](const Bar& x, const Bar& y) { return x.width < y.width; });
+        std::stable_sort(out.begin(), out.end(), [](const Bar& x, const Bar& y) { return x.width < y.width; });
         return out;
     }
 
 private:
-    /// Looks across the bar from every corner and along every long side. The nearest other line is by nature
-    /// not hidden behind a third.
-    void walk(const Segment& s) {
-        const double long_side = std::max(lines_.grid.box().diagonal() / 100, 1e-9);
-        const int steps = 1 + std::min(8, static_cast<int>(distance(s.a, s.b) / long_side));
-        for (int k = 0; k < steps; ++k) {
-            const Point p = s.a + (s.b - s.a) * (static_cast<double>(k) / steps);
-            // The outer edge has no interest in itself, only in openings.
-            const auto hit =
-                lines_.grid.nearest(p, std::numeric_limits<double>::infinity(),
-                                    [&](const Segment& t) { return t.group == s.group && t.ring != s.ring; });
-            if (hit) offer(s.ring, lines_.grid.segments()[hit->segment].ring, hit->distance, p, hit->at);
+    const Ring& ring(int number) const {
+        return number < lines_.openings ? openings_[number].outline.outer
+                                        : pieces_[number - lines_.openings].outline.outer;
+    }
+    int piece_of(int number) const {
+        return number < lines_.openings ? openings_[number].piece : number - lines_.openings;
+    }
+
+    /// Walks along a contour and looks across the bar for the nearest other line of the piece, which is by nature
+    /// not hidden behind a third. Where that is far away the next look may be farther on.
+    void walk(int number) {
+        const int piece = piece_of(number);
+        if (pieces_[piece].openings.empty()) return;
+        const Ring& r = ring(number);
+        const double least = lines_.grid.box().diagonal() * 1e-4;
+        double until = 0; // the next look, in walked length
+        double walked = 0;
+        for (std::size_t i = 0; i < r.size(); ++i) {
+            const Point a = r[i];
+            const Point b = r[(i + 1) % r.size()];
+            const double l = distance(a, b);
+            for (; until <= walked + l && l > 0; until += least) {
+                const Point p = a + (b - a) * ((until - walked) / l);
+                const auto hit = lines_.grid.nearest(p, std::numeric_limits<double>::infinity(), [&](const Segment& t) {
+                    return t.group == piece && t.ring != number;
+                });
+                if (!hit) return;
+                const int other = lines_.grid.segments()[hit->segment].ring;
+                beside_.insert(std::minmax(number, other));
+                until += hit->distance / 3;
+            }
+            walked += l;
         }
     }
 
-    void offer(int ring, int other, double width, Point from, Point to) {
-        int a = lines_.node(ring);
-        int b = lines_.node(other);
-        if (a == Bar::edge || (b != Bar::edge && b < a)) {
-            std::swap(a, b);
-            std::swap(from, to);
-        }
-        const auto [it, fresh] = bars_.try_emplace({a, b}, Bar{a, b, width, from, to});
-        if (!fresh && width < it->second.width) it->second = Bar{a, b, width, from, to};
+    void measure(std::pair<int, int> pair) {
+        const Gap g = measured(pair.second).gap_to(measured(pair.first));
+        const int b = lines_.node(pair.second);
+        bars_.emplace(std::pair(pair.first, b), Bar{pair.first, b, g.distance, g.to, g.from});
+    }
+
+    const MeasuredRing& measured(int number) {
+        return measured_.try_emplace(number, ring(number)).first->second;
     }
 
     /// Openings that face each other only across the crossing of other bars, like fields of one colour on a
@@ -78,10 +98,6 @@ private:
                 next[bar.a].insert(bar.b);
                 next[bar.b].insert(bar.a);
             }
-        std::map<int, MeasuredRing> rings;
-        const auto ring = [&](int i) -> const MeasuredRing& {
-            return rings.try_emplace(i, openings_[i].outline.outer).first->second;
-        };
         std::set<std::pair<int, int>> tried;
         for (std::size_t i = 0; i < next.size(); ++i) {
             for (int j : next[i])
@@ -89,7 +105,7 @@ private:
                     const std::pair<int, int> pair{static_cast<int>(i), k};
                     if (k <= static_cast<int>(i) || bars_.contains(pair) || !tried.insert(pair).second)
                         continue;
-                    const Gap g = ring(pair.first).gap_to(ring(k));
+                    const Gap g = measured(pair.first).gap_to(measured(k));
                     if (clear(g, pair.first, k))
                         bars_.emplace(pair, Bar{pair.first, k, g.distance, g.from, g.to});
                 }
@@ -105,7 +121,9 @@ private:
     const std::vector<Piece>& pieces_;
     const std::vector<Opening>& openings_;
     Lines lines_;
-    std::map<std::pair<int, int>, Bar> bars_;
+    std::set<std::pair<int, int>> beside_; ///< ring numbers; the first is always an opening
+    std::map<int, MeasuredRing> measured_;
+    std::map<std::pair<int, int>, Bar> bars_; ///< by openings, or opening and edge
 };
 
 } // namespace

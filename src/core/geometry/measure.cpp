@@ -86,13 +86,6 @@ bool contains(const Polygon& polygon, Point p) {
                         [&](const Ring& h) { return contains(h, p); });
 }
 
-Point closest_on_segment(Point p, Point a, Point b) {
-    const Point d = b - a;
-    const double l2 = dot(d, d);
-    if (l2 <= 0) return a;
-    return a + d * std::clamp(dot(p - a, d) / l2, 0.0, 1.0);
-}
-
 double distance_to_segment(Point p, Point a, Point b) {
     return distance(p, closest_on_segment(p, a, b));
 }

@@ -4,6 +4,8 @@
 
 #include "core/geometry/shapes.h"
 
+#include <algorithm>
+
 namespace zesty {
 
 /// Positive when the ring runs clockwise on a screen with y down (counter-clockwise with y up).
@@ -26,7 +28,12 @@ Point centroid(const Ring& ring);
 bool contains(const Ring& ring, Point p);
 bool contains(const Polygon& polygon, Point p);
 
-Point closest_on_segment(Point p, Point a, Point b);
+inline Point closest_on_segment(Point p, Point a, Point b) {
+    const Point d = b - a;
+    const double l2 = dot(d, d);
+    if (l2 <= 0) return a;
+    return a + d * std::clamp(dot(p - a, d) / l2, 0.0, 1.0);
+}
 double distance_to_segment(Point p, Point a, Point b);
 
 /// True when the closed segments share at least one point.

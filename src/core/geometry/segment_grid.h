@@ -95,6 +95,7 @@ template <class Accept>
 std::optional<SegmentGrid::Hit> SegmentGrid::nearest(Point p, double limit, Accept accept) const {
     std::optional<Hit> best;
     double reach = limit;
+    double reach2 = limit * limit;
     const int pc = column(p.x);
     const int pr = row(p.y);
     // Outside the grid the first cells are farther away than their ring number says.
@@ -106,10 +107,11 @@ std::optional<SegmentGrid::Hit> SegmentGrid::nearest(Point p, double limit, Acce
             const Segment& s = segments_[entries_[e]];
             if (!accept(s)) continue;
             const Point q = closest_on_segment(p, s.a, s.b);
-            const double d = distance(p, q);
-            if (d <= reach) {
-                reach = d;
-                best = Hit{d, q, static_cast<int>(entries_[e])};
+            const double d2 = dot(p - q, p - q);
+            if (d2 <= reach2) {
+                reach2 = d2;
+                reach = std::sqrt(d2);
+                best = Hit{reach, q, static_cast<int>(entries_[e])};
             }
         }
     };

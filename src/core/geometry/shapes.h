@@ -31,7 +31,8 @@ inline double cross(Point a, Point b) {
     return a.x * b.y - a.y * b.x;
 }
 inline double length(Point a) {
-    return std::hypot(a.x, a.y);
+    // Not hypot: nothing here is near the limits of a double, and distances are most of what is computed.
+    return std::sqrt(a.x * a.x + a.y * a.y);
 }
 inline double distance(Point a, Point b) {
     return length(a - b);

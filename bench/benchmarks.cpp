@@ -1,0 +1,139 @@
+// The budgets of the program, measured: ./run bench
+
+#include "core/geometry/measure.h"
+#include "core/project/planner.h"
+#include "io/paint/page_painter.h"
+#include "io/project_file.h"
+#include "io/svg/svg_reader.h"
+#include "support/demo.h"
+#include "support/lattice.h"
+
+#include <benchmark/benchmark.h>
+#include <random>
+#include <sstream>
+#include <sys/resource.h>
+
+namespace zesty {
+namespace {
+
+/// A lattice with `nodes` nodes in `openings` wavy openings, as a drawing program would write it.
+std::string big_svg(int nodes, int columns) {
+    std::ostringstream out;
+    const double cell = 280.0 / columns;
+    const int each = nodes / (columns * columns);
+    out << "<svg xmlns='http://www.w3.org/2000/svg' width='300mm' height='300mm' viewBox='0 0 300 300'>"
+        << "<path fill-rule='evenodd' d='M0 0H300V300H0Z";
+    for (int r = 0; r < columns; ++r)
+        for (int c = 0; c < columns; ++c) {
+            for (int k = 0; k < each; ++k) {
+                const double a = 2 * M_PI * k / each;
+                const double s = cell * (0.36 + 0.04 * std::sin(9 * a + r + c));
+                out << (k == 0 ? "M" : "L") << 10 + (c + 0.5) * cell + s * std::cos(a) << ' '
+                    << 10 + (r + 0.5) * cell + s * std::sin(a);
+            }
+            out << "Z";
+        }
+    out << "'/></svg>";
+    return out.str();
+}
+
+Project project_of(const Drawing& drawing) {
+    Project p;
+    p.drawing = std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", drawing});
+    return p;
+}
+
+std::shared_ptr<const Stash> stash_of(int papers) {
+    Stash s;
+    std::mt19937 random(1);
+    for (int i = 0; i < papers; ++i)
+        s.papers.push_back({"p" + std::to_string(i), "P", {static_cast<std::uint8_t>(random()), static_cast<std::uint8_t>(random()), static_cast<std::uint8_t>(random())},
+                            "", Pattern::Solid, Direction::Free, {{{testing::rectangle(0, 0, 152.4, 152.4), {}}, 3, false}}});
+    return std::make_shared<const Stash>(std::move(s));
+}
+
+void read_200000_nodes(benchmark::State& state) {
+    const QByteArray svg = QByteArray::fromStdString(big_svg(200'000, static_cast<int>(state.range(0))));
+    std::size_t openings = 0;
+    for (auto _ : state) {
+        const auto cut = read_cut(*read_svg(svg));
+        openings = cut->openings.size();
+    }
+    rusage usage{};
+    getrusage(RUSAGE_SELF, &usage);
+    state.counters["openings"] = static_cast<double>(openings);
+    state.counters["peak_MB"] = static_cast<double>(usage.ru_maxrss) / 1024;
+}
+BENCHMARK(read_200000_nodes)->Arg(5)->Arg(20)->Arg(44)->Unit(benchmark::kMillisecond);
+
+/// A size is dragged: everything but papers and sheets, made anew for each size.
+void recompute_while_sizing(benchmark::State& state) {
+    std::mt19937 random(2);
+    const int columns = static_cast<int>(state.range(0));
+    Project p = project_of(testing::random_lattice(random, columns, columns, 2.5));
+    Planner planner;
+    (void)planner.shapes(p);
+    double margin = 10;
+    std::size_t patches = 0;
+    for (auto _ : state) {
+        p.cut.length = margin += 0.01;
+        patches = planner.shapes(p)->patches.size();
+    }
+    state.counters["patches"] = static_cast<double>(patches);
+}
+BENCHMARK(recompute_while_sizing)->Arg(11)->Arg(17)->Unit(benchmark::kMillisecond);
+
+void plan_from_scratch_without_nesting(benchmark::State& state) {
+    std::mt19937 random(2);
+    const Project p = project_of(testing::random_lattice(random, 11, 11, 2.5));
+    for (auto _ : state) {
+        Planner planner;
+        benchmark::DoNotOptimize(planner.shapes(p));
+    }
+}
+BENCHMARK(plan_from_scratch_without_nesting)->Unit(benchmark::kMillisecond);
+
+void match_sections(benchmark::State& state) {
+    std::mt19937 random(3);
+    const int columns = static_cast<int>(state.range(0));
+    Project p = project_of(testing::random_lattice(random, columns, columns, 2.5));
+    p.stash = stash_of(static_cast<int>(state.range(1)));
+    for (auto _ : state) {
+        Planner planner;
+        benchmark::DoNotOptimize(planner.propose(p, false));
+    }
+}
+BENCHMARK(match_sections)->Args({5, 8})->Args({11, 20})->Args({17, 40})->Unit(benchmark::kMillisecond);
+
+void nest_100_patches_first_answer(benchmark::State& state) {
+    std::mt19937 random(4);
+    const auto cut = read_cut(testing::random_lattice(random, 10, 10, 2.5));
+    NestJob job;
+    job.attempts = 1;
+    for (const Opening& o : cut->openings) job.pieces.push_back({{o.outline.outer, {}}, true, {}, {}});
+    job.sheets.push_back({{testing::rectangle(0, 0, 304.8, 304.8), {}}, 0});
+    std::size_t placed = 0;
+    for (auto _ : state) placed = nest(job).placements.size();
+    state.counters["placed"] = static_cast<double>(placed);
+    state.counters["of"] = static_cast<double>(job.pieces.size());
+}
+BENCHMARK(nest_100_patches_first_answer)->Unit(benchmark::kMillisecond);
+
+void paint_the_demo_page(benchmark::State& state) {
+    const Project p = *open_project(demo::project());
+    Planner planner;
+    const Plan plan = *planner.plan(p);
+    const Textures textures(*p.stash);
+    QImage image(480, 480, QImage::Format_RGB32);
+    for (auto _ : state) {
+        QPainter painter(&image);
+        painter.scale(480 / 304.8, 480 / 304.8);
+        paint_page(painter, p, plan, textures);
+    }
+}
+BENCHMARK(paint_the_demo_page)->Unit(benchmark::kMillisecond);
+
+} // namespace
+} // namespace zesty
+
+BENCHMARK_MAIN();

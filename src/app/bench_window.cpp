@@ -364,7 +364,7 @@ void BenchWindow::replan() {
     // What is decided by hand ends a proposal for how things were before.
     if (worker_.proposing()) worker_.stop_proposing();
     state_.set_offer(std::nullopt);
-    wanted_plan_ = worker_.plan(document_.project());
+    wanted_plan_ = worker_.plan(document_.project(), state_.waypoint() == Waypoint::SetOut);
     refresh_head();
 }
 

@@ -6,6 +6,8 @@
 
 #include <QFileInfo>
 #include <QMetaObject>
+#include <sys/resource.h>
+#include <unistd.h>
 
 namespace zesty {
 
@@ -13,6 +15,8 @@ Worker::Worker(QObject* parent) : QObject(parent) {
     hands_.moveToThread(&thread_);
     thread_.setObjectName("planner");
     thread_.start();
+    // On Linux a thread has a nice value of its own: the window comes first where cores are few.
+    QMetaObject::invokeMethod(&hands_, [] { setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), 10); });
 }
 
 Worker::~Worker() {
@@ -43,23 +47,23 @@ std::shared_ptr<const Textures> Worker::textures_for(const Project& project) {
     return textures_;
 }
 
-quint64 Worker::plan(const Project& project) {
+quint64 Worker::plan(const Project& project, bool first_look) {
     const quint64 number = ++newest_plan_;
-    post([this, project, number] { run_plan(project, number); });
+    post([this, project, number, first_look] { run_plan(project, number, first_look); });
     return number;
 }
 
-void Worker::run_plan(const Project& project, quint64 number) {
+void Worker::run_plan(const Project& project, quint64 number, bool first_look) {
     const StopToken stop = [this, number] { return newest_plan_ != number; };
     if (stop()) return;
     const auto textures = textures_for(project);
-    auto shapes = planner_.shapes(project);
-    if (!shapes) {
-        report([this, message = QString::fromStdString(shapes.error().message)] { emit plan_failed(message); });
-        return;
+    if (first_look) {
+        // A failure is told by the whole plan below.
+        if (auto shapes = planner_.shapes(project)) {
+            auto first = std::make_shared<const Plan>(std::move(*shapes));
+            report([this, first, textures, number] { emit plan_ready({first, textures, number, false}); });
+        }
     }
-    auto first = std::make_shared<const Plan>(std::move(*shapes));
-    report([this, first, textures, number] { emit plan_ready({first, textures, number, false}); });
     auto whole = planner_.plan(project, stop);
     if (!whole) {
         if (whole.error().kind == ErrorKind::Stopped) return;

@@ -30,8 +30,9 @@ public:
     explicit Worker(QObject* parent = nullptr);
     ~Worker() override;
 
-    /// Plans the project; returns the number of the request.
-    quint64 plan(const Project& project);
+    /// Plans the project; returns the number of the request. With `first_look`, what can be said without sheets is
+    /// reported at once: for sizes that follow the hand.
+    quint64 plan(const Project& project, bool first_look);
     /// Proposes papers; a proposal under way is stopped first.
     void propose(const Project& project);
     void stop_proposing();
@@ -60,7 +61,7 @@ private:
     void post(std::function<void()> job);
     void report(std::function<void()> on_window_thread);
     std::shared_ptr<const Textures> textures_for(const Project& project);
-    void run_plan(const Project& project, quint64 number);
+    void run_plan(const Project& project, quint64 number, bool first_look);
     void run_proposal(const Project& project, quint64 number);
 
     QThread thread_;

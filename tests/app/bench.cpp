@@ -82,16 +82,27 @@ void Bench::drop_paper(const std::string& id, int opening) {
 struct Heartbeat::Private {
     QTimer timer;
     QElapsedTimer since;
+    double busy = 0;
+
+    static double busy_ms() {
+        timespec t{};
+        clock_gettime(CLOCK_THREAD_CPUTIME_ID, &t);
+        return static_cast<double>(t.tv_sec) * 1e3 + static_cast<double>(t.tv_nsec) / 1e6;
+    }
 };
 
 Heartbeat::Heartbeat() : inner_(std::make_unique<Private>()) {
     inner_->timer.setInterval(1);
     inner_->timer.setTimerType(Qt::PreciseTimer);
     connect(&inner_->timer, &QTimer::timeout, this, [this] {
-        longest_ = std::max(longest_, static_cast<double>(inner_->since.nsecsElapsed()) / 1e6);
+        const double busy = Private::busy_ms();
+        longest_ = std::max(longest_, busy - inner_->busy);
+        inner_->busy = busy;
+        wall_ = std::max(wall_, static_cast<double>(inner_->since.nsecsElapsed()) / 1e6);
         inner_->since.restart();
     });
     inner_->since.start();
+    inner_->busy = Private::busy_ms();
     inner_->timer.start();
 }
 

@@ -29,12 +29,10 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     bench.key(Qt::Key_O, Qt::ControlModifier);
     bench.settle();
     ASSERT_TRUE(bench.state().plan()->cut);
-    std::printf("H open %f\n", heart.longest_ms()); heart.forget();
     bench.stash_answer = demo::stash();
     bench.key(Qt::Key_O, Qt::ControlModifier | Qt::ShiftModifier);
     bench.settle();
     EXPECT_EQ(bench.plan().papers.size(), 8u);
-    std::printf("H stash %f\n", heart.longest_ms()); heart.forget();
     const std::vector<Project> start{bench.document().project()};
 
     // Size it: by the field, and by pulling the slider, which is one step however often it moves.
@@ -59,7 +57,6 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     EXPECT_NEAR(std::max(bench.plan().set_out.cut_box.width(), bench.plan().set_out.cut_box.height()), 205, 1.5);
 
     // Group two openings.
-    std::printf("H size %f\n", heart.longest_ms()); heart.forget();
     bench.key(Qt::Key_2, Qt::ControlModifier);
     bench.click(21);
     bench.click(22, Qt::ShiftModifier);
@@ -68,7 +65,6 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     bench.settle();
     EXPECT_EQ(bench.plan().sections.size(), 30u);
 
-    std::printf("H group %f\n", heart.longest_ms()); heart.forget();
     // Assign by dragging from the drawer, and by keyboard.
     bench.key(Qt::Key_3, Qt::ControlModifier);
     bench.state().select({});
@@ -85,7 +81,6 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     EXPECT_NE(drawer->swatch(5)->status().indexOf("1 here"), -1);
     EXPECT_GT(bench.plan().papers[5].used_area, 0);
 
-    std::printf("H assign %f\n", heart.longest_ms()); heart.forget();
     // Propose and stop: nothing changes.
     const Project untouched = bench.document().project();
     bench.key(Qt::Key_P);
@@ -95,7 +90,6 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     EXPECT_FALSE(bench.state().offer());
     EXPECT_TRUE(bench.document().project() == untouched);
 
-    std::printf("H cancel %f\n", heart.longest_ms()); heart.forget();
     // Propose and take.
     bench.key(Qt::Key_P);
     bench.settle();
@@ -106,7 +100,6 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     EXPECT_EQ(bench.document().project().choice(3).paper, "barley") << "given by hand stays";
     EXPECT_TRUE(bench.plan().short_patches.empty());
 
-    std::printf("H take %f\n", heart.longest_ms()); heart.forget();
     // Undo everything, redo everything.
     const Project done = bench.document().project();
     const int steps = history.count();
@@ -118,7 +111,6 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     bench.settle();
     EXPECT_TRUE(bench.document().project() == done);
 
-    std::printf("H undo %f\n", heart.longest_ms()); heart.forget();
     // Save, reopen: the same project.
     bench.save_answer = bench.folder("kite.zesty");
     bench.key(Qt::Key_S, Qt::ControlModifier);
@@ -128,9 +120,11 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     bench.open(bench.folder("kite.zesty"));
     EXPECT_TRUE(bench.document().project() == done);
     EXPECT_EQ(bench.document().path(), bench.folder("kite.zesty"));
-    RecordProperty("longest_block_ms", std::to_string(heart.longest_ms()));
-    std::printf("window thread blocked for at most %.1f ms\n", heart.longest_ms());
-    EXPECT_LT(heart.longest_ms(), ZESTY_MAX_BLOCK_MS);
+    std::printf("window thread busy for at most %.1f ms, %.1f ms on the wall\n", heart.longest_ms(),
+                heart.longest_on_the_wall_ms());
+    EXPECT_LT(heart.longest_ms(), 50);
+    // Waiting for something else would show here; a busy machine may take its share.
+    EXPECT_LT(heart.longest_on_the_wall_ms(), 400);
 }
 
 TEST(Journey, TheDemoByKeyboardAlone) {
@@ -306,9 +300,10 @@ TEST(Journey, PointingAtASheetLightsTheOpeningAndTheOtherWayRound) {
         for (int patch : plan.used_sheets[place.used].patches) {
             const Circle& c = plan.cut->openings[plan.patches[patch].opening].label;
             const Point at = (plan.placed[patch].to_sheet() * plan.set_out.to_page)(c.centre);
-            QTest::mouseMove(sheets, QPoint(static_cast<int>(place.origin.x() + at.x * place.scale),
-                                            static_cast<int>(place.origin.y() + at.y * place.scale)));
-            QApplication::processEvents();
+            const QPointF pixel(place.origin.x() + at.x * place.scale, place.origin.y() + at.y * place.scale);
+            QMouseEvent move(QEvent::MouseMove, pixel, sheets->mapToGlobal(pixel), Qt::NoButton, Qt::NoButton,
+                             Qt::NoModifier);
+            QApplication::sendEvent(sheets, &move);
             EXPECT_EQ(bench.state().hovered(), plan.patches[patch].opening);
             ++checked;
         }

@@ -9,6 +9,9 @@ namespace zesty {
 
 namespace {
 
+/// Slack for rounding, in cells.
+constexpr double hair = 1e-7;
+
 /// Where the ring's edges run within each row of cells, as x intervals.
 using Spans = std::vector<std::vector<std::pair<double, double>>>;
 
@@ -18,8 +21,9 @@ void add_edges(const Ring& ring, Point origin, double cell, Spans& spans) {
         Point a = ring[i] - origin;
         Point b = ring[(i + 1) % ring.size()] - origin;
         if (a.y > b.y) std::swap(a, b);
-        const int r0 = std::clamp(static_cast<int>(std::floor(a.y / cell)), 0, rows - 1);
-        const int r1 = std::clamp(static_cast<int>(std::floor(b.y / cell)), 0, rows - 1);
+        // An edge that only runs along the border between two rows lies in neither.
+        const int r0 = std::max(0, static_cast<int>(std::floor(a.y / cell + hair)));
+        const int r1 = std::min(rows - 1, static_cast<int>(std::ceil(b.y / cell - hair)) - 1);
         for (int r = r0; r <= r1; ++r) {
             double xa = a.x;
             double xb = b.x;
@@ -69,9 +73,6 @@ Spans edges_of(const Polygon& polygon, Point origin, double cell, int rows) {
     for (const Ring& h : polygon.holes) add_edges(h, origin, cell, spans);
     return spans;
 }
-
-/// Slack for rounding, in cells.
-constexpr double hair = 1e-7;
 
 } // namespace
 

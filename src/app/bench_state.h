@@ -28,7 +28,9 @@ public:
     /// The plan on show: the offer's while there is one. Null until the first is ready.
     const Plan* plan() const { return offer_ ? offer_->plan.get() : plan_.get(); }
     std::shared_ptr<const Plan> own_plan() const { return plan_; }
+    std::shared_ptr<const Plan> shared_plan() const { return offer_ ? offer_->plan : plan_; }
     const Textures& textures() const { return *textures_; }
+    std::shared_ptr<const Textures> shared_textures() const { return textures_; }
     const std::set<int>& selected() const { return selected_; }
     int hovered() const { return hovered_; }
     int picked() const { return picked_; } ///< paper in the drawer, or -1

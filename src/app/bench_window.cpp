@@ -370,7 +370,8 @@ void BenchWindow::replan() {
 
 bool BenchWindow::settled() const {
     const auto plan = state_.own_plan();
-    return worker_.idle() && !worker_.proposing() && plan && (plan->sheets_done || !plan->cut);
+    return worker_.idle() && !worker_.proposing() && plan && (plan->sheets_done || !plan->cut) &&
+           page_->up_to_date() && sheets_->up_to_date();
 }
 
 void BenchWindow::show_waypoint() {

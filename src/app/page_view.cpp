@@ -36,6 +36,10 @@ PageView::PageView(Document& document, BenchState& state, QWidget* parent)
         if (fitted_) fit();
         update();
     };
+    connect(&base_, &BackgroundPicture::ready, this, [this] {
+        if (base_.up_to_date()) base_map_ = asked_map_;
+        update();
+    });
     connect(&state, &BenchState::plan_changed, this, repaint_all);
     connect(&state, &BenchState::waypoint_changed, this, repaint_all);
     connect(&state, &BenchState::selection_changed, this, qOverload<>(&QWidget::update));
@@ -98,29 +102,38 @@ int PageView::opening_at(QPointF pixel) const {
 
 // --- painting ---------------------------------------------------------------------------------------------
 
-void PageView::rebuild_base() {
-    const Plan* plan = state_.plan();
-    if (!base_stale_ && base_of_ == plan && base_map_ == map_ && base_.size() == size() * devicePixelRatioF()) return;
-    base_ = QPixmap(size() * devicePixelRatioF());
-    base_.setDevicePixelRatio(devicePixelRatioF());
-    base_.fill(theme::bench);
-    QPainter painter(&base_);
-    painter.setRenderHint(QPainter::Antialiasing);
-    const Page& page = document_.project().page;
-    const QRectF sheet = map_.rect({0, 0, page.width, page.height});
-    for (int k = 3; k > 0; --k) {
-        painter.setPen(Qt::NoPen);
-        painter.setBrush(QColor(38, 36, 43, 14));
-        painter.drawRoundedRect(sheet.adjusted(-k, -k + 2, k + 1, k + 3), 3, 3);
-    }
-    painter.translate(map_.origin);
-    painter.scale(map_.scale, map_.scale);
+void PageView::ask_for_base() {
+    if (!base_stale_ && asked_map_ == map_ && asked_size_ == size()) return;
     PageLook look;
     if (state_.waypoint() == Waypoint::SetOut) look.bare = look.base;
-    paint_page(painter, shown_project(), *plan, state_.textures(), look);
-    base_of_ = plan;
-    base_map_ = map_;
+    base_.request(size(), devicePixelRatioF(), theme::bench,
+                  [map = map_, look, plan = state_.shared_plan(), textures = state_.shared_textures(),
+                   project = shown_project()](QPainter& painter) {
+                      const QRectF sheet = map.rect({0, 0, project.page.width, project.page.height});
+                      for (int k = 3; k > 0; --k) {
+                          painter.setPen(Qt::NoPen);
+                          painter.setBrush(QColor(38, 36, 43, 14));
+                          painter.drawRoundedRect(sheet.adjusted(-k, -k + 2, k + 1, k + 3), 3, 3);
+                      }
+                      painter.translate(map.origin);
+                      painter.scale(map.scale, map.scale);
+                      paint_page(painter, project, *plan, *textures, look);
+                  });
+    asked_map_ = map_;
+    asked_size_ = size();
     base_stale_ = false;
+}
+
+/// The last picture, moved and scaled to where the page is now until the next one is ready.
+void PageView::paint_base(QPainter& painter) const {
+    painter.fillRect(rect(), theme::bench);
+    if (base_.image().isNull()) return;
+    const double k = map_.scale / base_map_.scale;
+    painter.save();
+    painter.translate(map_.origin - base_map_.origin * k);
+    painter.scale(k, k);
+    painter.drawImage(QPointF(0, 0), base_.image());
+    painter.restore();
 }
 
 void PageView::paint_empty(QPainter& painter) {
@@ -147,8 +160,8 @@ void PageView::paintEvent(QPaintEvent*) {
         paint_empty(painter);
         return;
     }
-    rebuild_base();
-    painter.drawPixmap(0, 0, base_);
+    ask_for_base();
+    paint_base(painter);
     painter.setRenderHint(QPainter::Antialiasing);
     switch (state_.waypoint()) {
     case Waypoint::SetOut: paint_set_out(painter, map_, shown_project(), *plan); break;

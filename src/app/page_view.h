@@ -6,11 +6,11 @@
 // dropped from the drawer go to the opening under the pointer, or to the whole selection when that is part of it.
 // Keys: the arrows go from opening to opening; at Set out they move the cut.
 
+#include "app/background_picture.h"
 #include "app/bench_state.h"
 #include "app/document.h"
 #include "app/page_map.h"
 
-#include <QPixmap>
 #include <QWidget>
 
 namespace zesty {
@@ -27,6 +27,8 @@ public:
     void show_place(Point on_page);
 
     const PageMap& map() const { return map_; }
+    /// True when what is on show is what there is to show.
+    bool up_to_date() const { return base_.up_to_date(); }
     /// The opening at a pixel, or -1; the innermost where inserts have openings of their own.
     int opening_at(QPointF pixel) const;
 
@@ -52,7 +54,8 @@ private:
     const Project& shown_project() const;
     QRectF room() const;
     void zoom_at(QPointF pixel, double factor);
-    void rebuild_base();
+    void ask_for_base();
+    void paint_base(QPainter& painter) const;
     void paint_empty(QPainter& painter);
     bool over_corner(QPointF pixel) const;
     void drag_to(QPointF pixel);
@@ -64,9 +67,10 @@ private:
     PageMap map_;
     bool fitted_ = true;
     bool reached_by_key_ = false; ///< then the focus is shown
-    QPixmap base_;
-    const Plan* base_of_ = nullptr;
-    PageMap base_map_;
+    BackgroundPicture base_;
+    PageMap base_map_;  ///< of the picture on show
+    PageMap asked_map_; ///< of the newest picture asked for
+    QSize asked_size_;
     bool base_stale_ = true;
     Drag drag_ = Drag::None;
     int drag_number_ = 0;

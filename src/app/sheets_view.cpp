@@ -27,6 +27,7 @@ SheetsView::SheetsView(Document& document, BenchState& state, QWidget* parent)
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName("Sheets");
     setObjectName("sheets");
+    connect(&base_, &BackgroundPicture::ready, this, qOverload<>(&QWidget::update));
     connect(&state, &BenchState::plan_changed, this, [this] {
         stale_ = true;
         arrange();
@@ -94,67 +95,83 @@ void SheetsView::arrange() {
     scroll_ = std::clamp(scroll_, 0.0, std::max(0.0, content_height_ - height()));
 }
 
-void SheetsView::rebuild_base() {
-    if (!stale_ && base_.size() == size() * devicePixelRatioF()) return;
-    base_ = QPixmap(size() * devicePixelRatioF());
-    base_.setDevicePixelRatio(devicePixelRatioF());
-    base_.fill(theme::bench);
-    stale_ = false;
-    const Plan* plan = state_.plan();
-    if (!plan || !plan->cut) return;
-    const Project& project = shown_project();
-    QPainter p(&base_);
-    p.setRenderHint(QPainter::Antialiasing);
-    for (const Place& place : places_) {
-        const UsedSheet& used = plan->used_sheets[place.used];
-        const Sheet& sheet = plan->sheets[used.sheet];
-        const QRectF card = place.card.translated(0, -scroll_);
-        if (!card.intersects(rect())) continue;
-        p.setPen(QPen(theme::line, 1));
-        p.setBrush(theme::card);
-        p.drawRoundedRect(card, theme::radius, theme::radius);
-        p.save();
-        p.translate(place.origin - QPointF(0, scroll_));
-        p.scale(place.scale, place.scale);
-        paint_sheet(p, *plan, used, state_.textures());
-        p.restore();
-        p.setPen(theme::ink);
-        p.setFont(theme::font(theme::Text::Small, true));
-        const QRectF text(card.x() + pad, card.bottom() - text_height - 2, card.width() - 2 * pad, 18);
-        p.drawText(text, Qt::AlignLeft | Qt::AlignVCenter,
-                   p.fontMetrics().elidedText(words(project.stash->papers[sheet.paper].name), Qt::ElideRight,
-                                              static_cast<int>(text.width())));
-        p.setFont(theme::font(theme::Text::Small));
-        p.setPen(theme::quiet);
-        const Box box = bounds(sheet.outline);
-        p.drawText(text.translated(0, 18), Qt::AlignLeft | Qt::AlignVCenter,
-                   words(format_size(box.width(), box.height(), project.units)));
-        const QString facts =
-            QString("%1, %2 % used").arg(name_of(sheet.kind)).arg(std::lround(100 * used.used_area / sheet.area));
-        p.drawText(text.translated(0, 36), Qt::AlignLeft | Qt::AlignVCenter,
-                   p.fontMetrics().elidedText(facts, Qt::ElideRight, static_cast<int>(text.width())));
-        for (int patch : used.patches) {
-            const Circle& c = plan->cut->openings[plan->patches[patch].opening].label;
-            const Point at = (plan->placed[patch].to_sheet() * plan->set_out.to_page)(c.centre);
-            paint_number(p, QPointF(place.origin.x() + at.x * place.scale, place.origin.y() + at.y * place.scale - scroll_),
-                         QString::number(plan->patches[patch].opening + 1),
-                         2 * c.radius * plan->set_out.scale * place.scale, false);
-        }
+namespace {
+
+struct Scene {
+    Project project;
+    std::shared_ptr<const Plan> plan;
+    std::shared_ptr<const Textures> textures;
+    std::vector<SheetsView::Place> places; ///< already scrolled
+    QRectF visible;
+    QRectF page;
+};
+
+void paint_card(QPainter& p, const Scene& scene, const SheetsView::Place& place) {
+    const Plan& plan = *scene.plan;
+    const UsedSheet& used = plan.used_sheets[place.used];
+    const Sheet& sheet = plan.sheets[used.sheet];
+    p.setPen(QPen(theme::line, 1));
+    p.setBrush(theme::card);
+    p.drawRoundedRect(place.card, theme::radius, theme::radius);
+    p.save();
+    p.translate(place.origin);
+    p.scale(place.scale, place.scale);
+    paint_sheet(p, plan, used, *scene.textures);
+    p.restore();
+    const QRectF text(place.card.x() + pad, place.card.bottom() - text_height - 2, place.card.width() - 2 * pad, 18);
+    const auto line = [&](int row, const QString& words) {
+        p.drawText(text.translated(0, 18 * row), Qt::AlignLeft | Qt::AlignVCenter,
+                   p.fontMetrics().elidedText(words, Qt::ElideRight, static_cast<int>(text.width())));
+    };
+    p.setPen(theme::ink);
+    p.setFont(theme::font(theme::Text::Small, true));
+    line(0, words(scene.project.stash->papers[sheet.paper].name));
+    p.setFont(theme::font(theme::Text::Small));
+    p.setPen(theme::quiet);
+    const Box box = bounds(sheet.outline);
+    line(1, words(format_size(box.width(), box.height(), scene.project.units)));
+    line(2, QString("%1, %2 % used").arg(name_of(sheet.kind)).arg(std::lround(100 * used.used_area / sheet.area)));
+    for (int patch : used.patches) {
+        const Circle& c = plan.cut->openings[plan.patches[patch].opening].label;
+        const Point at = (plan.placed[patch].to_sheet() * plan.set_out.to_page)(c.centre);
+        paint_number(p, QPointF(place.origin.x() + at.x * place.scale, place.origin.y() + at.y * place.scale),
+                     QString::number(plan.patches[patch].opening + 1),
+                     2 * c.radius * plan.set_out.scale * place.scale, false);
     }
-    const QRectF room = page_room();
-    const double scale = room.width() / std::max(project.page.width, project.page.height);
+}
+
+void paint_scene(QPainter& p, const Scene& scene) {
+    for (const SheetsView::Place& place : scene.places)
+        if (place.card.intersects(scene.visible)) paint_card(p, scene, place);
+    const Page& page = scene.project.page;
+    const double scale = scene.page.width() / std::max(page.width, page.height);
     p.setPen(Qt::NoPen);
     p.setBrush(QColor(38, 36, 43, 26));
-    p.drawRect(QRectF(room.topLeft() + QPointF(2, 3), QSizeF(project.page.width * scale, project.page.height * scale)));
-    p.translate(room.topLeft());
+    p.drawRect(QRectF(scene.page.topLeft() + QPointF(2, 3), QSizeF(page.width * scale, page.height * scale)));
+    p.translate(scene.page.topLeft());
     p.scale(scale, scale);
-    paint_page(p, project, *plan, state_.textures());
+    paint_page(p, scene.project, *scene.plan, *scene.textures);
+}
+
+} // namespace
+
+void SheetsView::ask_for_base() {
+    const auto plan = state_.shared_plan();
+    if (!std::exchange(stale_, false) || !plan || !plan->cut) return;
+    Scene scene{shown_project(), plan, state_.shared_textures(), places_, rect(), page_room()};
+    for (Place& place : scene.places) {
+        place.card.translate(0, -scroll_);
+        place.origin.ry() -= scroll_;
+    }
+    base_.request(size(), devicePixelRatioF(), theme::bench,
+                  [scene = std::move(scene)](QPainter& painter) { paint_scene(painter, scene); });
 }
 
 void SheetsView::paintEvent(QPaintEvent*) {
-    rebuild_base();
+    ask_for_base();
     QPainter p(this);
-    p.drawPixmap(0, 0, base_);
+    p.fillRect(rect(), theme::bench);
+    p.drawImage(QPointF(0, 0), base_.image());
     const Plan* plan = state_.plan();
     if (!plan || !plan->cut) return;
     p.setRenderHint(QPainter::Antialiasing);

@@ -2,10 +2,10 @@
 // The sheets as cards with their numbered patches and what is left, and a small page beside them. Pointing at a
 // patch lights its opening and the other way round.
 
+#include "app/background_picture.h"
 #include "app/bench_state.h"
 #include "app/document.h"
 
-#include <QPixmap>
 #include <QWidget>
 
 namespace zesty {
@@ -25,6 +25,7 @@ public:
         QPointF origin;
     };
     const std::vector<Place>& places() const { return places_; }
+    bool up_to_date() const { return base_.up_to_date(); }
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -38,7 +39,7 @@ protected:
 
 private:
     void arrange();
-    void rebuild_base();
+    void ask_for_base();
     void scroll_by(double pixels);
     QRectF page_room() const;
     const Project& shown_project() const;
@@ -48,7 +49,7 @@ private:
     std::vector<Place> places_;
     double scroll_ = 0;
     double content_height_ = 0;
-    QPixmap base_;
+    BackgroundPicture base_;
     bool stale_ = true;
     bool reached_by_key_ = false; ///< then the focus is shown
 };

@@ -31,10 +31,8 @@ void paint_cut(QPainter& painter, const Plan& plan, const PageLook& look) {
     material.setFillRule(Qt::OddEvenFill);
     for (const Piece& p : plan.cut->pieces)
         material.addPath(to_path(transformed(p.outline, plan.set_out.to_page)));
-    if (look.shadow > 0) {
-        painter.fillPath(material.translated(look.shadow * 1.6, look.shadow * 2.0), QColor(38, 36, 43, 22));
-        painter.fillPath(material.translated(look.shadow * 0.8, look.shadow), QColor(38, 36, 43, 38));
-    }
+    if (look.shadow > 0)
+        painter.fillPath(material.translated(look.shadow * 1.2, look.shadow * 1.5), QColor(38, 36, 43, 48));
     painter.fillPath(material, look.cut);
     QPen edge(QColor(38, 36, 43, 70));
     edge.setCosmetic(true);

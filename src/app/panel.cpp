@@ -15,6 +15,15 @@ Panel::Panel(const QString& question, Document& document, BenchState& state, Act
     column_->addWidget(title);
 }
 
+void Panel::refresh_if_shown() {
+    if (isVisible()) refresh();
+}
+
+void Panel::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    refresh();
+}
+
 QHBoxLayout* Panel::row(const QString& name) {
     auto* r = new QHBoxLayout;
     r->setSpacing(6);

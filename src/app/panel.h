@@ -18,6 +18,12 @@ public:
     Panel(const QString& question, Document& document, BenchState& state, Actions& actions, QWidget* parent);
 
 protected:
+    /// Shows what the document and the plan say now. Only called while the panel is on show.
+    virtual void refresh() = 0;
+    /// To be connected to whatever changes the panel.
+    void refresh_if_shown();
+    void showEvent(QShowEvent* event) override;
+
     /// A row of widgets with a quiet name before them.
     QHBoxLayout* row(const QString& name);
     /// A quiet line under the last row.

@@ -62,11 +62,10 @@ PapersPanel::PapersPanel(Document& document, BenchState& state, Actions& actions
     r->addStretch(1);
     others_ = new QWidget(this);
     column_->addWidget(others_);
-    connect(&state, &BenchState::plan_changed, this, &PapersPanel::refresh);
-    connect(&state, &BenchState::offer_changed, this, &PapersPanel::refresh);
-    connect(&state, &BenchState::selection_changed, this, &PapersPanel::refresh);
+    connect(&state, &BenchState::plan_changed, this, &PapersPanel::refresh_if_shown);
+    connect(&state, &BenchState::offer_changed, this, &PapersPanel::refresh_if_shown);
+    connect(&state, &BenchState::selection_changed, this, &PapersPanel::refresh_if_shown);
     show_proposing(false);
-    refresh();
 }
 
 void PapersPanel::show_proposing(bool on) {
@@ -75,7 +74,7 @@ void PapersPanel::show_proposing(bool on) {
     bar_->setVisible(on);
     bar_->setValue(0);
     doing_->setText("");
-    refresh();
+    refresh_if_shown();
 }
 
 void PapersPanel::show_progress(double fraction, const QString& what) {

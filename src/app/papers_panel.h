@@ -20,7 +20,7 @@ signals:
     void lock_changed(bool locked);
 
 private:
-    void refresh();
+    void refresh() override;
     void refresh_others(const Plan& plan, int section);
 
     QPushButton* propose_;

@@ -127,12 +127,22 @@ SecondLook::SecondLook(BenchState& state, QWidget* parent) : QWidget(parent), st
     connect(&state, &BenchState::plan_changed, this, &SecondLook::refresh);
 }
 
+namespace {
+
+bool same(const Finding& a, const Finding& b) {
+    return a.title == b.title && a.message == b.message && a.fix_label == b.fix_label && a.fix == b.fix &&
+           a.severity == b.severity && a.where == b.where && a.openings == b.openings;
+}
+
+} // namespace
+
 void SecondLook::refresh() {
     const Plan* plan = state_.plan();
-    if (!plan || plan == shown_) return;
     // A first look has no sheets yet: the cards stay until the whole plan is there, so that they do not flicker.
-    if (plan->cut && !plan->sheets_done && shown_) return;
-    shown_ = plan;
+    if (!plan || (plan->cut && !plan->sheets_done && any_shown_)) return;
+    if (any_shown_ && std::equal(shown_.begin(), shown_.end(), plan->findings.begin(), plan->findings.end(), same)) return;
+    shown_ = plan->findings;
+    any_shown_ = true;
     auto* list = new QWidget;
     auto* column = new QVBoxLayout(list);
     column->setContentsMargins(0, 0, 12, 8);

@@ -26,7 +26,8 @@ private:
     BenchState& state_;
     QLabel* count_;
     QScrollArea* scroll_;
-    const Plan* shown_ = nullptr;
+    std::vector<Finding> shown_;
+    bool any_shown_ = false;
 };
 
 } // namespace zesty

@@ -67,9 +67,8 @@ SectionsPanel::SectionsPanel(Document& document, BenchState& state, Actions& act
     wanted->setProperty("quiet", true);
     r->addWidget(wanted, 1);
     summary_ = line("summary");
-    connect(&state, &BenchState::plan_changed, this, &SectionsPanel::refresh);
-    connect(&state, &BenchState::selection_changed, this, &SectionsPanel::refresh);
-    refresh();
+    connect(&state, &BenchState::plan_changed, this, &SectionsPanel::refresh_if_shown);
+    connect(&state, &BenchState::selection_changed, this, &SectionsPanel::refresh_if_shown);
 }
 
 std::vector<int> SectionsPanel::selected_sections() const {

@@ -12,7 +12,7 @@ public:
     SectionsPanel(Document& document, BenchState& state, Actions& actions, QWidget* parent = nullptr);
 
 private:
-    void refresh();
+    void refresh() override;
     std::vector<int> selected_sections() const;
 
     QLabel* selection_;

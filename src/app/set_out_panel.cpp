@@ -29,9 +29,8 @@ SetOutPanel::SetOutPanel(Document& document, BenchState& state, Actions& actions
     build_cut();
     column_->addSpacing(6);
     build_page();
-    connect(&state, &BenchState::plan_changed, this, &SetOutPanel::refresh);
-    connect(&document, &Document::project_changed, this, &SetOutPanel::refresh);
-    refresh();
+    connect(&state, &BenchState::plan_changed, this, &SetOutPanel::refresh_if_shown);
+    connect(&document, &Document::project_changed, this, &SetOutPanel::refresh_if_shown);
 }
 
 void SetOutPanel::build_page() {

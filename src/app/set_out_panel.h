@@ -17,7 +17,7 @@ public:
 private:
     void build_page();
     void build_cut();
-    void refresh();
+    void refresh() override;
     void choose_rule(int index);
     void slide(int value);
 

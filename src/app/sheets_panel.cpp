@@ -45,8 +45,7 @@ SheetsPanel::SheetsPanel(Document& document, BenchState& state, Actions& actions
     auto* care = line("care");
     care->setText("Blades cut fingers: cut away from your hand and cap the blade. The machine maker's instructions "
                   "come before these numbers.");
-    connect(&state, &BenchState::plan_changed, this, &SheetsPanel::refresh);
-    refresh();
+    connect(&state, &BenchState::plan_changed, this, &SheetsPanel::refresh_if_shown);
 }
 
 void SheetsPanel::show_written(const QStringList& files) {

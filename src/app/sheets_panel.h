@@ -14,7 +14,7 @@ public:
     void show_written(const QStringList& files);
 
 private:
-    void refresh();
+    void refresh() override;
 
     Settings& settings_;
     QLabel* summary_;

@@ -47,8 +47,14 @@ std::shared_ptr<const Stash> stash_of(int papers) {
     Stash s;
     std::mt19937 random(1);
     for (int i = 0; i < papers; ++i)
-        s.papers.push_back({"p" + std::to_string(i), "P", {static_cast<std::uint8_t>(random()), static_cast<std::uint8_t>(random()), static_cast<std::uint8_t>(random())},
-                            "", Pattern::Solid, Direction::Free, {{{testing::rectangle(0, 0, 152.4, 152.4), {}}, 3, false}}});
+        s.papers.push_back({"p" + std::to_string(i),
+                            "P",
+                            {static_cast<std::uint8_t>(random()), static_cast<std::uint8_t>(random()),
+                             static_cast<std::uint8_t>(random())},
+                            "",
+                            Pattern::Solid,
+                            Direction::Free,
+                            {{{testing::rectangle(0, 0, 152.4, 152.4), {}}, 3, false}}});
     return std::make_shared<const Stash>(std::move(s));
 }
 

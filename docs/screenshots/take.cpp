@@ -1,5 +1,5 @@
-// Takes the pictures of the main views from the demo: screenshots DEMO_FOLDER OUT_FOLDER. Made offscreen from the
-// real window.
+// Takes the pictures of the main views from the demo: screenshots DEMO_FOLDER OUT_FOLDER. Made offscreen from
+// the real window.
 
 #include "app/bench_window.h"
 #include "app/theme.h"
@@ -23,6 +23,7 @@ void settle(BenchWindow& window) {
 
 void shoot(BenchWindow& window, const QString& folder, const char* name) {
     QApplication::processEvents();
+    settle(window);
     const QString path = QDir(folder).filePath(QString(name) + ".png");
     window.grab().save(path);
     std::printf("%s\n", qPrintable(path));
@@ -38,7 +39,8 @@ int main(int argc, char** argv) {
     const QTemporaryDir home;
     Settings settings(home.filePath("settings.ini"));
     BenchWindow window(settings, FileQuestions{});
-    window.resize(argc > 4 ? QSize(QByteArray(argv[3]).toInt(), QByteArray(argv[4]).toInt()) : QSize(1280, 800));
+    window.resize(argc > 4 ? QSize(QByteArray(argv[3]).toInt(), QByteArray(argv[4]).toInt())
+                           : QSize(1280, 800));
     window.show();
     if (argc > 4) {
         settle(window);

@@ -49,7 +49,8 @@ Actions::Actions(QWidget* window) : QObject(window) {
         auto* action = new QAction(QString::fromUtf8(row.text), window);
         action->setShortcut(QKeySequence(row.key, QKeySequence::PortableText));
         action->setShortcutContext(Qt::WindowShortcut);
-        action->setToolTip(QString("%1 (%2)").arg(row.text, action->shortcut().toString(QKeySequence::NativeText)));
+        action->setToolTip(
+            QString("%1 (%2)").arg(row.text, action->shortcut().toString(QKeySequence::NativeText)));
         window->addAction(action);
         actions_[static_cast<std::size_t>(row.act)] = action;
     }

@@ -1,6 +1,6 @@
 #pragma once
-// A picture painted off the window's thread. The last one stays on show until the next is ready; of requests made
-// meanwhile only the newest is painted.
+// A picture painted off the window's thread. The last one stays on show until the next is ready; of requests
+// made meanwhile only the newest is painted.
 
 #include <QImage>
 #include <QObject>

@@ -1,6 +1,6 @@
 #pragma once
-// What the window is looking at: nothing here is saved, and nothing here is computed. Views listen to its signals
-// and never to each other.
+// What the window is looking at: nothing here is saved, and nothing here is computed. Views listen to its
+// signals and never to each other.
 
 #include "app/worker.h"
 

@@ -33,11 +33,13 @@ namespace zesty {
 FileQuestions FileQuestions::dialogs() {
     return {
         [](QWidget* w, const QString& folder) {
-            return QFileDialog::getOpenFileName(w, "Open a drawing or project", folder,
-                                                "Drawings and projects (*.svg *.svgz *.zesty);;All files (*)");
+            return QFileDialog::getOpenFileName(
+                w, "Open a drawing or project", folder,
+                "Drawings and projects (*.svg *.svgz *.zesty);;All files (*)");
         },
         [](QWidget* w, const QString& folder) {
-            return QFileDialog::getOpenFileName(w, "Open a stash of papers", folder, "Stashes (*.json);;All files (*)");
+            return QFileDialog::getOpenFileName(w, "Open a stash of papers", folder,
+                                                "Stashes (*.json);;All files (*)");
         },
         [](QWidget* w, const QString& suggestion) {
             return QFileDialog::getSaveFileName(w, "Save the project", suggestion, "Projects (*.zesty)");
@@ -46,7 +48,8 @@ FileQuestions FileQuestions::dialogs() {
             return QFileDialog::getExistingDirectory(w, "Folder for guide and cutting files", folder);
         },
         [](QWidget* w) {
-            return QMessageBox::question(w, "Zesty Panel", "The project has changes that are not saved. Go on without them?",
+            return QMessageBox::question(w, "Zesty Panel",
+                                         "The project has changes that are not saved. Go on without them?",
                                          QMessageBox::Discard | QMessageBox::Cancel) == QMessageBox::Discard;
         },
     };
@@ -88,8 +91,8 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
     connect_actions();
     connect_worker();
     connect(&state_, &BenchState::waypoint_changed, this, &BenchWindow::show_waypoint);
-    for (auto signal : {&BenchState::selection_changed, &BenchState::picked_changed, &BenchState::offer_changed,
-                        &BenchState::plan_changed})
+    for (auto signal : {&BenchState::selection_changed, &BenchState::picked_changed,
+                        &BenchState::offer_changed, &BenchState::plan_changed})
         connect(&state_, signal, this, &BenchWindow::refresh_actions);
     connect(&document_, &Document::project_changed, this, &BenchWindow::replan);
     connect(&document_, &Document::path_changed, this, &BenchWindow::refresh_head);
@@ -179,15 +182,15 @@ QWidget* BenchWindow::build_head() {
 QWidget* BenchWindow::build_side() {
     auto* side = new QWidget(this);
     side->setObjectName("side");
-    side->setFixedWidth(344);
+    side->setFixedWidth(side_bench_width);
     side->setStyleSheet("#side { background: #FBF8F1; border-left: 1px solid #D9D0C0; }");
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(16, 12, 0, 0);
     column->setSpacing(10);
     papers_panel_ = new PapersPanel(document_, state_, actions_, side);
     sheets_panel_ = new SheetsPanel(document_, state_, actions_, settings_, side);
-    panels_ = {new SetOutPanel(document_, state_, actions_, side), new SectionsPanel(document_, state_, actions_, side),
-               papers_panel_, sheets_panel_};
+    panels_ = {new SetOutPanel(document_, state_, actions_, side),
+               new SectionsPanel(document_, state_, actions_, side), papers_panel_, sheets_panel_};
     connect(papers_panel_, &PapersPanel::give, this, [this](const QString& id) { give(id, selection()); });
     connect(papers_panel_, &PapersPanel::lock_changed, this, [this](bool locked) {
         document_.change(locked ? "Keep the paper" : "Let the paper be proposed anew", [&](Project& p) {
@@ -198,7 +201,10 @@ QWidget* BenchWindow::build_side() {
             }
         });
     });
-    for (QWidget* panel : panels_) column->addWidget(panel);
+    for (QWidget* panel : panels_) {
+        panel->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Minimum);
+        column->addWidget(panel);
+    }
     auto* rule = new QFrame(side);
     rule->setFixedHeight(1);
     rule->setStyleSheet("background: #D9D0C0; margin-right: 16px;");
@@ -211,7 +217,8 @@ QWidget* BenchWindow::build_side() {
 void BenchWindow::connect_actions() {
     const auto on = [this](Act act, auto slot) { connect(actions_[act], &QAction::triggered, this, slot); };
     on(Act::Open, [this] {
-        if (const QString path = questions_.open_cut(this, settings_.last_folder()); !path.isEmpty()) open(path);
+        if (const QString path = questions_.open_cut(this, settings_.last_folder()); !path.isEmpty())
+            open(path);
     });
     on(Act::OpenStash, [this] {
         if (const QString path = questions_.open_stash(this, settings_.last_folder()); !path.isEmpty())
@@ -243,12 +250,15 @@ void BenchWindow::connect_actions() {
     on(Act::ZoomIn, [this] { page_->zoom(1.25); });
     on(Act::ZoomOut, [this] { page_->zoom(0.8); });
     const auto turn = [this](double by) {
-        document_.change("Turn the cut", [&](Project& p) { p.cut.turn_deg = std::remainder(p.cut.turn_deg + by, 360.0); });
+        document_.change("Turn the cut",
+                         [&](Project& p) { p.cut.turn_deg = std::remainder(p.cut.turn_deg + by, 360.0); });
     };
     on(Act::TurnLeft, [turn] { turn(-15); });
     on(Act::TurnRight, [turn] { turn(15); });
-    on(Act::Mirror, [this] { document_.change("Mirror the cut", [](Project& p) { p.cut.mirrored = !p.cut.mirrored; }); });
-    on(Act::Centre, [this] { document_.change("Put the cut in the middle", [](Project& p) { p.cut.shift = {}; }); });
+    on(Act::Mirror,
+       [this] { document_.change("Mirror the cut", [](Project& p) { p.cut.mirrored = !p.cut.mirrored; }); });
+    on(Act::Centre,
+       [this] { document_.change("Put the cut in the middle", [](Project& p) { p.cut.shift = {}; }); });
     on(Act::SelectAll, [this] {
         std::set<int> all;
         if (const Plan* plan = state_.plan(); plan && plan->cut)
@@ -259,12 +269,15 @@ void BenchWindow::connect_actions() {
         std::set<int> more = state_.selected();
         if (const Plan* plan = state_.plan(); plan && plan->cut)
             for (const auto& twins : plan->cut->twins)
-                if (std::any_of(twins.begin(), twins.end(), [&](int o) { return state_.selected().contains(o); }))
+                if (std::any_of(twins.begin(), twins.end(),
+                                [&](int o) { return state_.selected().contains(o); }))
                     more.insert(twins.begin(), twins.end());
         state_.select(std::move(more));
     });
-    on(Act::Group, [this] { document_.change("Make one section", [&](Project& p) { group(p, selection()); }); });
-    on(Act::Ungroup, [this] { document_.change("Take the sections apart", [&](Project& p) { ungroup(p, selection()); }); });
+    on(Act::Group,
+       [this] { document_.change("Make one section", [&](Project& p) { group(p, selection()); }); });
+    on(Act::Ungroup,
+       [this] { document_.change("Take the sections apart", [&](Project& p) { ungroup(p, selection()); }); });
     on(Act::Paper, [this] { treat(Treatment::Paper); });
     on(Act::LeaveOpen, [this] { treat(Treatment::Open); });
     on(Act::Give, [this] {
@@ -306,7 +319,8 @@ void BenchWindow::connect_actions() {
         }
         const QString folder = questions_.export_folder(this, settings_.last_folder());
         if (!folder.isEmpty())
-            worker_.export_to(document_.project(), plan, settings_.letter_paper() ? PrintPaper::Letter : PrintPaper::A4, folder);
+            worker_.export_to(document_.project(), plan,
+                              settings_.letter_paper() ? PrintPaper::Letter : PrintPaper::A4, folder);
     });
 }
 
@@ -324,7 +338,8 @@ void BenchWindow::connect_worker() {
         papers_panel_->show_proposing(worker_.proposing());
         state_.set_offer(Offer{project, look.plan});
     });
-    connect(&worker_, &Worker::proposal_stopped, this, [this] { papers_panel_->show_proposing(worker_.proposing()); });
+    connect(&worker_, &Worker::proposal_stopped, this,
+            [this] { papers_panel_->show_proposing(worker_.proposing()); });
     connect(&worker_, &Worker::opened_drawing, this, [this](const auto& file, const QString& path) {
         fit_next_ = true;
         state_.select({});
@@ -347,7 +362,9 @@ void BenchWindow::connect_worker() {
     });
     connect(&worker_, &Worker::opened_stash, this, [this](const auto& stash, const QString& path) {
         document_.change("Open a stash", [&](Project& p) { p.stash = stash; });
-        say(QString("%1: %2.").arg(QFileInfo(path).fileName(), counted(stash->papers.size(), "paper", "papers")), false);
+        say(QString("%1: %2.").arg(QFileInfo(path).fileName(),
+                                   counted(stash->papers.size(), "paper", "papers")),
+            false);
     });
     connect(&worker_, &Worker::saved, this, [this](const Project& project, const QString& path) {
         settings_.add_recent(path);
@@ -385,15 +402,18 @@ void BenchWindow::show_waypoint() {
 void BenchWindow::refresh_head() {
     const Project& p = document_.project();
     const QString name = p.title.empty() ? "A new page" : words(p.title);
-    title_->setText(QString("<b style='font-size:15px'>%1</b>%2 &nbsp;&nbsp;<span style='color:#6B6670'>%3 page</span>")
-                        .arg(name.toHtmlEscaped(), document_.changed() ? " *" : "",
-                             words(format_size(p.page.width, p.page.height, p.units))));
+    title_->setText(
+        QString("<b style='font-size:15px'>%1</b>%2 &nbsp;&nbsp;<span style='color:#6B6670'>%3 page</span>")
+            .arg(name.toHtmlEscaped(), document_.changed() ? " *" : "",
+                 words(format_size(p.page.width, p.page.height, p.units))));
     setWindowTitle(name + (document_.changed() ? "*" : "") + " - Zesty Panel");
     QUndoStack& h = document_.history();
     actions_[Act::Undo]->setEnabled(h.canUndo());
     actions_[Act::Redo]->setEnabled(h.canRedo());
-    actions_[Act::Undo]->setToolTip(h.canUndo() ? QString("Undo: %1 (Ctrl+Z)").arg(h.undoText()) : "Nothing to undo");
-    actions_[Act::Redo]->setToolTip(h.canRedo() ? QString("Redo: %1 (Ctrl+Shift+Z)").arg(h.redoText()) : "Nothing to redo");
+    actions_[Act::Undo]->setToolTip(h.canUndo() ? QString("Undo: %1 (Ctrl+Z)").arg(h.undoText())
+                                                : "Nothing to undo");
+    actions_[Act::Redo]->setToolTip(h.canRedo() ? QString("Redo: %1 (Ctrl+Shift+Z)").arg(h.redoText())
+                                                : "Nothing to redo");
 }
 
 void BenchWindow::refresh_actions() {
@@ -401,7 +421,8 @@ void BenchWindow::refresh_actions() {
     const bool cut = plan && plan->cut;
     const bool some = cut && !state_.selected().empty();
     const bool offer = state_.offer().has_value();
-    for (Act a : {Act::TurnLeft, Act::TurnRight, Act::Mirror, Act::Centre, Act::SelectAll}) actions_[a]->setEnabled(cut);
+    for (Act a : {Act::TurnLeft, Act::TurnRight, Act::Mirror, Act::Centre, Act::SelectAll})
+        actions_[a]->setEnabled(cut);
     for (Act a : {Act::SelectTwins, Act::Ungroup, Act::Paper, Act::LeaveOpen, Act::TakeAway})
         actions_[a]->setEnabled(some && !offer);
     actions_[Act::Group]->setEnabled(some && state_.selected().size() > 1 && !offer);

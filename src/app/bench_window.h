@@ -1,6 +1,6 @@
 #pragma once
-// The one window. It only assembles parts that build themselves and carries their wishes to the document and the
-// worker.
+// The one window. It only assembles parts that build themselves and carries their wishes to the document and
+// the worker.
 
 #include "app/actions.h"
 #include "app/bench_state.h"

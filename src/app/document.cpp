@@ -7,7 +7,8 @@ namespace zesty {
 class EditCommand : public QUndoCommand {
 public:
     EditCommand(Document& document, const QString& text, Project next, int drag)
-        : QUndoCommand(text), document_(document), before_(document.project()), after_(std::move(next)), drag_(drag) {}
+        : QUndoCommand(text), document_(document), before_(document.project()), after_(std::move(next)),
+          drag_(drag) {}
 
     void redo() override { document_.show(after_); }
     void undo() override { document_.show(before_); }

@@ -18,8 +18,8 @@ public:
     const QString& path() const { return path_; }
     bool changed() const { return !history_.isClean(); }
 
-    /// Makes `next` the project, as one step named after the intention. Steps with the same `drag` number above 0
-    /// that follow each other become one. Nothing happens when nothing changes.
+    /// Makes `next` the project, as one step named after the intention. Steps with the same `drag` number
+    /// above 0 that follow each other become one. Nothing happens when nothing changes.
     void edit(const QString& intention, Project next, int drag = 0);
     /// As edit(), on a copy.
     template <class Change> void change(const QString& intention, Change apply, int drag = 0) {

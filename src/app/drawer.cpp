@@ -70,7 +70,10 @@ void Swatch::paintEvent(QPaintEvent*) {
     p.setRenderHint(QPainter::Antialiasing);
     p.setRenderHint(QPainter::SmoothPixmapTransform);
     const bool picked = state_.picked() == paper_;
-    p.setPen(QPen(picked ? theme::zest : hasFocus() ? theme::zest_text : theme::line, picked || hasFocus() ? 2 : 1));
+    p.setPen(QPen(picked       ? theme::zest
+                  : hasFocus() ? theme::zest_text
+                               : theme::line,
+                  picked || hasFocus() ? 2 : 1));
     p.setBrush(theme::card);
     p.drawRoundedRect(QRectF(rect()).adjusted(1, 1, -1, -1), theme::radius, theme::radius);
 
@@ -96,7 +99,9 @@ void Swatch::paintEvent(QPaintEvent*) {
     // Prints at one scale; an ombre is shown whole, because its two ends are what one chooses it for.
     const double whole = r.height() / pixels_per_mm / std::max(picture_box(*paper).height(), 1.0);
     p.fillRect(QRectF(0, 0, r.width() / pixels_per_mm, r.height() / pixels_per_mm),
-               state_.textures().brush(paper_, paper->pattern == Pattern::Ombre ? Transform{1, 0, 0, whole, 0, 0} : Transform{}));
+               paper->pattern == Pattern::Ombre
+                   ? state_.textures().brush(paper_, Transform{1, 0, 0, whole, 0, 0})
+                   : state_.textures().brush(paper_, {}, pixels_per_mm));
     p.restore();
 
     p.setPen(theme::ink);
@@ -119,7 +124,8 @@ void Swatch::mousePressEvent(QMouseEvent* event) {
 void Swatch::mouseMoveEvent(QMouseEvent* event) {
     const Paper* paper = this->paper();
     if (!paper || !(event->buttons() & Qt::LeftButton)) return;
-    if ((event->position().toPoint() - pressed_).manhattanLength() < QApplication::startDragDistance()) return;
+    if ((event->position().toPoint() - pressed_).manhattanLength() < QApplication::startDragDistance())
+        return;
     auto* drag = new QDrag(this);
     auto* mime = new QMimeData;
     mime->setData(paper_mime, QByteArray::fromStdString(paper->id));
@@ -129,7 +135,7 @@ void Swatch::mouseMoveEvent(QMouseEvent* event) {
     QPainter p(&scrap);
     p.setRenderHint(QPainter::Antialiasing);
     p.scale(pixels_per_mm, pixels_per_mm);
-    p.fillRect(QRectF(0, 0, 56, 56), state_.textures().brush(paper_, {}));
+    p.fillRect(QRectF(0, 0, 56, 56), state_.textures().brush(paper_, {}, pixels_per_mm));
     p.end();
     drag->setPixmap(scrap);
     drag->setHotSpot({28, 28});
@@ -213,9 +219,10 @@ void Drawer::refresh() {
     if (!stash || stash->papers.empty()) {
         title_->setText("<b>Drawer</b>&nbsp;&nbsp; no papers yet: open a stash, or drop one here");
     } else if (plan) {
-        title_->setText(QString("<b>Drawer</b>&nbsp;&nbsp; %1, %2. Drag one to an opening, or pick it and press Return.")
-                            .arg(counted(stash->papers.size(), "paper", "papers"),
-                                 counted(plan->sheets.size(), "sheet and scrap", "sheets and scraps")));
+        title_->setText(
+            QString("<b>Drawer</b>&nbsp;&nbsp; %1, %2. Drag one to an opening, or pick it and press Return.")
+                .arg(counted(stash->papers.size(), "paper", "papers"),
+                     counted(plan->sheets.size(), "sheet and scrap", "sheets and scraps")));
     }
     for (Swatch* s : swatches_) s->update();
 }

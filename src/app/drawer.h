@@ -1,6 +1,6 @@
 #pragma once
-// The papers at hand, as swatches with a gauge of what is left. Drag a swatch to an opening, or pick it and press
-// Return; the arrow keys go from swatch to swatch.
+// The papers at hand, as swatches with a gauge of what is left. Drag a swatch to an opening, or pick it and
+// press Return; the arrow keys go from swatch to swatch.
 
 #include "app/bench_state.h"
 #include "app/document.h"

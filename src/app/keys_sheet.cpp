@@ -57,11 +57,10 @@ void KeysSheet::paintEvent(QPaintEvent*) {
         }
         line(QKeySequence(row.key).toString(QKeySequence::NativeText), row.text);
     }
-    x = sheet.x() + 28;
-    y = sheet.bottom() - 92;
     p.setFont(theme::font(theme::Text::Body, true));
-    p.drawText(QRectF(x, y, column, 22), Qt::AlignLeft | Qt::AlignVCenter, "Everywhere");
-    y += 24;
+    p.setPen(theme::ink);
+    p.drawText(QRectF(x, y + 4, column, 22), Qt::AlignLeft | Qt::AlignVCenter, "Everywhere");
+    y += 28;
     line("Tab", "From part to part of the bench");
     line("Arrows", "From opening to opening, or move the cut");
 }

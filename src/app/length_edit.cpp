@@ -12,7 +12,8 @@ LengthEdit::LengthEdit(const QString& accessible_name, double least_mm, double m
     setAccessibleName(accessible_name);
     setToolTip(accessible_name + ": such as 11 1/2, 1/8 in or 28.5 cm; the arrow keys step");
     connect(this, &QLineEdit::returnPressed, this, &LengthEdit::take);
-    connect(this, &QLineEdit::textEdited, this, [this] { mark_wrong(!parse_length(text().toStdString(), units_)); });
+    connect(this, &QLineEdit::textEdited, this,
+            [this] { mark_wrong(!parse_length(text().toStdString(), units_)); });
 }
 
 void LengthEdit::show_length(double mm, Units units) {

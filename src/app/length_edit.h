@@ -1,6 +1,6 @@
 #pragma once
-// A field for a length in the user's units. Takes "11 1/2", "1/8 in", "292mm"; the arrow keys step by the smallest
-// useful amount. A text that is no length turns the rim red and changes nothing.
+// A field for a length in the user's units. Takes "11 1/2", "1/8 in", "292mm"; the arrow keys step by the
+// smallest useful amount. A text that is no length turns the rim red and changes nothing.
 
 #include "core/geometry/lengths.h"
 

@@ -21,7 +21,8 @@ int main(int argc, char** argv) {
     parser.setApplicationDescription("Plans a page built around a cut file.");
     parser.addHelpOption();
     parser.addVersionOption();
-    parser.addPositionalArgument("FILE", "A drawing (.svg, .svgz), a project (.zesty) or a stash (.json)", "[FILE...]");
+    parser.addPositionalArgument("FILE", "A drawing (.svg, .svgz), a project (.zesty) or a stash (.json)",
+                                 "[FILE...]");
     parser.process(application);
 
     zesty::theme::apply(application);

@@ -16,7 +16,8 @@ QPainterPath outline_of(const PageMap& map, const Plan& plan, int opening) {
     return QTransform(map.scale, 0, 0, map.scale, map.origin.x(), map.origin.y()).map(to_path(p));
 }
 
-void label(QPainter& painter, QPointF centre, const QString& text, const QColor& ground, const QColor& colour) {
+void label(QPainter& painter, QPointF centre, const QString& text, const QColor& ground,
+           const QColor& colour) {
     painter.setFont(theme::font(theme::Text::Small));
     const QFontMetricsF metrics(painter.font());
     QRectF box(0, 0, metrics.horizontalAdvance(text) + 12, metrics.height() + 2);
@@ -67,8 +68,8 @@ void callipers(QPainter& painter, const PageMap& map, const Plan& plan) {
     const QPointF at = mid + QPointF(46, away);
     painter.setPen(QPen(theme::berry, 1));
     painter.drawLine(mid + QPointF(4, away * 0.15), at);
-    label(painter, at, "thinnest bar " + words(format_mm(plan.set_out.thinnest_bar)), QColor(255, 254, 251, 240),
-          theme::berry);
+    label(painter, at, "thinnest bar " + words(format_mm(plan.set_out.thinnest_bar)),
+          QColor(255, 254, 251, 240), theme::berry);
 }
 
 } // namespace
@@ -88,7 +89,8 @@ void paint_number(QPainter& painter, QPointF at, const QString& text, double roo
     painter.drawText(box, Qt::AlignCenter, text);
 }
 
-void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, const Project& project, int thickness) {
+void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, const Project& project,
+                  int thickness) {
     painter.fillRect(QRectF(view.x(), view.y(), view.width(), thickness), theme::paper);
     painter.fillRect(QRectF(view.x(), view.y(), thickness, view.height()), theme::paper);
     painter.setPen(theme::line);
@@ -107,7 +109,8 @@ void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, con
             const double mm = unit * i / parts;
             const bool whole = i % parts == 0;
             const double p = across ? map({mm, 0}).x() : map({0, mm}).y();
-            if (p < (across ? view.x() : view.y()) + thickness || p > (across ? view.right() : view.bottom())) continue;
+            if (p < (across ? view.x() : view.y()) + thickness || p > (across ? view.right() : view.bottom()))
+                continue;
             const double tick = whole ? 9 : 5;
             painter.setPen(whole ? theme::quiet : theme::tape_line);
             if (across)
@@ -118,9 +121,11 @@ void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, con
             painter.setPen(theme::quiet);
             const QString n = QString::number(i / parts);
             if (across)
-                painter.drawText(QRectF(p + 3, view.y() + 1, 30, thickness - 2), Qt::AlignLeft | Qt::AlignVCenter, n);
+                painter.drawText(QRectF(p + 3, view.y() + 1, 30, thickness - 2),
+                                 Qt::AlignLeft | Qt::AlignVCenter, n);
             else
-                painter.drawText(QRectF(view.x() + 2, p + 1, thickness - 4, 16), Qt::AlignLeft | Qt::AlignTop, n);
+                painter.drawText(QRectF(view.x() + 2, p + 1, thickness - 4, 16), Qt::AlignLeft | Qt::AlignTop,
+                                 n);
         }
     };
     along(project.page.width, true);
@@ -162,7 +167,8 @@ void paint_sections(QPainter& painter, const PageMap& map, const Plan& plan) {
         const double room = 2 * c.radius * plan.set_out.scale * map.scale;
         QString text = words(plan.sections[s].label);
         if (plan.sections[s].treatment == Treatment::Open) text += room > 40 ? " open" : "";
-        paint_number(painter, map(plan.set_out.to_page(c.centre)), text, room, plan.sections[s].openings.size() > 1);
+        paint_number(painter, map(plan.set_out.to_page(c.centre)), text, room,
+                     plan.sections[s].openings.size() > 1);
     }
 }
 

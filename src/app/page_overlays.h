@@ -8,7 +8,8 @@
 
 namespace zesty {
 
-void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, const Project& project, int thickness);
+void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, const Project& project,
+                  int thickness);
 void paint_set_out(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan);
 void paint_sections(QPainter& painter, const PageMap& map, const Plan& plan);
 void paint_papers(QPainter& painter, const PageMap& map, const Plan& plan);

@@ -7,8 +7,8 @@
 #include "io/paint/page_painter.h"
 
 #include <QDragEnterEvent>
-#include <QMimeData>
 #include <QKeyEvent>
+#include <QMimeData>
 #include <QMouseEvent>
 #include <QPainter>
 #include <QScreen>
@@ -58,7 +58,8 @@ void PageView::fit() {
     const Page& page = document_.project().page;
     const QRectF r = room().adjusted(16, 14, -18, -12);
     map_.scale = std::max(0.05, std::min(r.width() / page.width, r.height() / page.height));
-    map_.origin = {r.x() + (r.width() - page.width * map_.scale) / 2, r.y() + (r.height() - page.height * map_.scale) / 2};
+    map_.origin = {r.x() + (r.width() - page.width * map_.scale) / 2,
+                   r.y() + (r.height() - page.height * map_.scale) / 2};
     fitted_ = true;
     update();
 }
@@ -146,11 +147,13 @@ void PageView::paint_empty(QPainter& painter) {
     painter.drawRoundedRect(box, theme::radius, theme::radius);
     painter.setPen(theme::ink);
     painter.setFont(theme::font(theme::Text::Title));
-    painter.drawText(box.adjusted(0, 40, 0, 0), Qt::AlignHCenter | Qt::AlignTop, "Put a cut file on the page");
+    painter.drawText(box.adjusted(0, 40, 0, 0), Qt::AlignHCenter | Qt::AlignTop,
+                     "Put a cut file on the page");
     painter.setPen(theme::quiet);
     painter.setFont(theme::font(theme::Text::Body));
-    painter.drawText(box.adjusted(24, 84, -24, 0), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
-                     "Drop an SVG drawing here, or press Ctrl+O.\nIt is measured at once: pieces, openings, bars.");
+    painter.drawText(
+        box.adjusted(24, 84, -24, 0), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
+        "Drop an SVG drawing here, or press Ctrl+O.\nIt is measured at once: pieces, openings, bars.");
 }
 
 void PageView::paintEvent(QPaintEvent*) {
@@ -164,10 +167,17 @@ void PageView::paintEvent(QPaintEvent*) {
     paint_base(painter);
     painter.setRenderHint(QPainter::Antialiasing);
     switch (state_.waypoint()) {
-    case Waypoint::SetOut: paint_set_out(painter, map_, shown_project(), *plan); break;
-    case Waypoint::Sections: paint_sections(painter, map_, *plan); break;
-    case Waypoint::Papers: paint_papers(painter, map_, *plan); break;
-    case Waypoint::Sheets: break;
+    case Waypoint::SetOut:
+        paint_set_out(painter, map_, shown_project(), *plan);
+        break;
+    case Waypoint::Sections:
+        paint_sections(painter, map_, *plan);
+        break;
+    case Waypoint::Papers:
+        paint_papers(painter, map_, *plan);
+        break;
+    case Waypoint::Sheets:
+        break;
     }
     if (state_.waypoint() != Waypoint::SetOut) paint_selection(painter, map_, *plan, state_);
     paint_rulers(painter, QRectF(rect()).adjusted(0, 0, 0, -line_below), map_, shown_project(), ruler);
@@ -180,8 +190,9 @@ void PageView::paintEvent(QPaintEvent*) {
     if (about < 0 && state_.selected().size() == 1) about = *state_.selected().begin();
     QString line = about_opening(shown_project(), *plan, about);
     if (line.isEmpty())
-        line = state_.waypoint() == Waypoint::SetOut ? "Drag the cut to move it, pull a corner to size it."
-                                                     : "Point at an opening for its numbers; click to select it.";
+        line = state_.waypoint() == Waypoint::SetOut
+                   ? "Drag the cut to move it, pull a corner to size it."
+                   : "Point at an opening for its numbers; click to select it.";
     painter.drawText(below.adjusted(ruler + 4, 0, -60, 0), Qt::AlignLeft | Qt::AlignVCenter, line);
     painter.drawText(below.adjusted(0, 0, -10, 0), Qt::AlignRight | Qt::AlignVCenter,
                      QString("%1 %").arg(std::lround(100 * map_.scale * 25.4 / 96)));
@@ -324,7 +335,8 @@ void PageView::step_selection(int key, bool add) {
 
 void PageView::keyPressEvent(QKeyEvent* event) {
     const int key = event->key();
-    const bool arrow = key == Qt::Key_Left || key == Qt::Key_Right || key == Qt::Key_Up || key == Qt::Key_Down;
+    const bool arrow =
+        key == Qt::Key_Left || key == Qt::Key_Right || key == Qt::Key_Up || key == Qt::Key_Down;
     if (!arrow) {
         QWidget::keyPressEvent(event);
         return;

@@ -1,9 +1,10 @@
 #pragma once
-// The page in the middle of the bench: always the same page at true proportions, showing what the waypoint is about.
+// The page in the middle of the bench: always the same page at true proportions, showing what the waypoint is
+// about.
 //
-// Mouse: click selects an opening (with Shift or Control one more), the wheel zooms at the pointer, the middle
-// button moves the view. At Set out the cut is dragged, and its corners pulled to size. Papers
-// dropped from the drawer go to the opening under the pointer, or to the whole selection when that is part of it.
+// Mouse: click selects an opening (with Shift or Control one more), the wheel zooms at the pointer, the
+// middle button moves the view. At Set out the cut is dragged, and its corners pulled to size. Papers dropped
+// from the drawer go to the opening under the pointer, or to the whole selection when that is part of it.
 // Keys: the arrows go from opening to opening; at Set out they move the cut.
 
 #include "app/background_picture.h"

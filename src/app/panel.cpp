@@ -6,7 +6,13 @@
 
 namespace zesty {
 
-Panel::Panel(const QString& question, Document& document, BenchState& state, Actions& actions, QWidget* parent)
+WrappedLabel::WrappedLabel(QWidget* parent) : QLabel(parent) {
+    setWordWrap(true);
+    setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
+}
+
+Panel::Panel(const QString& question, Document& document, BenchState& state, Actions& actions,
+             QWidget* parent)
     : QWidget(parent), document_(document), state_(state), actions_(actions), column_(new QVBoxLayout(this)) {
     column_->setContentsMargins(0, 0, 16, 0);
     column_->setSpacing(6);
@@ -38,9 +44,8 @@ QHBoxLayout* Panel::row(const QString& name) {
 }
 
 QLabel* Panel::line(const QString& name) {
-    auto* l = new QLabel(this);
+    auto* l = new WrappedLabel(this);
     l->setProperty("quiet", true);
-    l->setWordWrap(true);
     l->setObjectName(name);
     column_->addWidget(l);
     return l;

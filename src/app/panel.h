@@ -12,6 +12,18 @@
 
 namespace zesty {
 
+inline constexpr int side_bench_width = 344;
+inline constexpr int panel_width = side_bench_width - 32;
+
+/// A label of several lines that insists on the height its words need at the width of the side bench.
+class WrappedLabel : public QLabel {
+    Q_OBJECT
+public:
+    explicit WrappedLabel(QWidget* parent = nullptr);
+    QSize sizeHint() const override { return {panel_width, heightForWidth(panel_width)}; }
+    QSize minimumSizeHint() const override { return {0, heightForWidth(panel_width)}; }
+};
+
 class Panel : public QWidget {
     Q_OBJECT
 public:

@@ -109,12 +109,13 @@ void PapersPanel::refresh_others(const Plan& plan, int section) {
         QPixmap sample(36, 36);
         QPainter painter(&sample);
         painter.scale(1.6, 1.6);
-        painter.fillRect(QRectF(0, 0, 36, 36), state_.textures().brush(paper, {}));
+        painter.fillRect(QRectF(0, 0, 36, 36), state_.textures().brush(paper, {}, 1.6));
         painter.end();
         sample.setDevicePixelRatio(2);
         b->setIcon(sample);
         b->setProperty("quiet", true);
-        b->setStyleSheet(QString("text-align: left; padding: 3px 6px;%1").arg(beside(paper) ? "color:#B02A4B;" : ""));
+        b->setStyleSheet(
+            QString("text-align: left; padding: 3px 6px;%1").arg(beside(paper) ? "color:#B02A4B;" : ""));
         b->setToolTip(beside(paper) ? "A neighbour already has it" : "No neighbour has it");
         b->setAccessibleName("Give " + words(info.name) + (beside(paper) ? ", a neighbour has it" : ""));
         connect(b, &QPushButton::clicked, this, [this, id = words(info.id)] { emit give(id); });
@@ -133,17 +134,20 @@ void PapersPanel::refresh() {
     if (state_.offer()) {
         const std::size_t shorts = plan->short_patches.size();
         offer_text_->setText(QString("<b>A proposal is on the page.</b> %1; %2; %3.")
-                                 .arg(price(*plan), shorts ? counted(shorts, "patch is short", "patches are short")
-                                                           : QString("every patch fits"),
-                                      plan->alike.empty() ? QString("no neighbours alike")
-                                                          : counted(plan->alike.size(), "pair alike", "pairs alike")));
+                                 .arg(price(*plan),
+                                      shorts ? counted(shorts, "patch is short", "patches are short")
+                                             : QString("every patch fits"),
+                                      plan->alike.empty()
+                                          ? QString("no neighbours alike")
+                                          : counted(plan->alike.size(), "pair alike", "pairs alike")));
     }
     lock_->setEnabled(false);
     lock_->setChecked(false);
     if (state_.selected().empty()) {
         selection_->setText("Nothing selected");
-        has_->setText(plan->papers.empty() ? "Open a stash in the drawer: without paper there is nothing to choose."
-                                           : "Select openings to give them a paper, or drag one from the drawer.");
+        has_->setText(plan->papers.empty()
+                          ? "Open a stash in the drawer: without paper there is nothing to choose."
+                          : "Select openings to give them a paper, or drag one from the drawer.");
         refresh_others(*plan, -1);
         return;
     }

@@ -51,7 +51,8 @@ protected:
         p.drawText(r.adjusted(12, 5, -8, 0), Qt::AlignLeft | Qt::AlignTop, text());
         p.setFont(theme::font(theme::Text::Small));
         p.setPen(trouble_ ? theme::berry : theme::quiet);
-        const QString line = p.fontMetrics().elidedText(answer_, Qt::ElideRight, static_cast<int>(r.width()) - 18);
+        const QString line =
+            p.fontMetrics().elidedText(answer_, Qt::ElideRight, static_cast<int>(r.width()) - 18);
         p.drawText(r.adjusted(12, 25, -6, 0), Qt::AlignLeft | Qt::AlignTop, line);
     }
 

@@ -51,7 +51,8 @@ public:
         setFocusPolicy(Qt::StrongFocus);
         setCursor(Qt::PointingHandCursor);
         static const char* severities[] = {"Problem", "Advice", "Note"};
-        setAccessibleName(QString("%1: %2").arg(severities[static_cast<int>(finding.severity)], words(finding.title)));
+        setAccessibleName(
+            QString("%1: %2").arg(severities[static_cast<int>(finding.severity)], words(finding.title)));
         setAccessibleDescription(words(finding.message));
         setObjectName("finding-" + words(finding.code));
         auto* row = new QHBoxLayout(this);
@@ -123,6 +124,8 @@ SecondLook::SecondLook(BenchState& state, QWidget* parent) : QWidget(parent), st
     scroll_->setFrameShape(QFrame::NoFrame);
     scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll_->setFocusPolicy(Qt::NoFocus);
+    // Takes what the side bench leaves: the decisions above are never squeezed.
+    scroll_->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Ignored);
     column->addWidget(scroll_, 1);
     connect(&state, &BenchState::plan_changed, this, &SecondLook::refresh);
 }
@@ -138,9 +141,12 @@ bool same(const Finding& a, const Finding& b) {
 
 void SecondLook::refresh() {
     const Plan* plan = state_.plan();
-    // A first look has no sheets yet: the cards stay until the whole plan is there, so that they do not flicker.
+    // A first look has no sheets yet: the cards stay until the whole plan is there, so that they do not
+    // flicker.
     if (!plan || (plan->cut && !plan->sheets_done && any_shown_)) return;
-    if (any_shown_ && std::equal(shown_.begin(), shown_.end(), plan->findings.begin(), plan->findings.end(), same)) return;
+    if (any_shown_ &&
+        std::equal(shown_.begin(), shown_.end(), plan->findings.begin(), plan->findings.end(), same))
+        return;
     shown_ = plan->findings;
     any_shown_ = true;
     auto* list = new QWidget;
@@ -150,7 +156,8 @@ void SecondLook::refresh() {
     std::size_t shown = 0;
     for (const Finding& f : plan->findings) {
         if (shown++ == most_cards) break;
-        column->addWidget(new Card(f, [this, f] { emit go_to(f); }, [this, f] { emit apply(f); }, list));
+        column->addWidget(new Card(
+            f, [this, f] { emit go_to(f); }, [this, f] { emit apply(f); }, list));
     }
     if (plan->findings.empty()) {
         auto* fine = new QLabel(plan->cut ? "Nothing to point out." : "Findings will appear here.", list);

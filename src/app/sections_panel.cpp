@@ -11,17 +11,15 @@ namespace zesty {
 
 SectionsPanel::SectionsPanel(Document& document, BenchState& state, Actions& actions, QWidget* parent)
     : Panel("What goes behind?", document, state, actions, parent) {
-    selection_ = new QLabel(this);
+    selection_ = new WrappedLabel(this);
     selection_->setProperty("strong", true);
-    selection_->setWordWrap(true);
     selection_->setObjectName("selection");
     column_->addWidget(selection_);
     numbers_ = line("numbers");
     auto* r = row("Backed by");
     treatment_ = new Segments("Backed by", {"Paper", "Nothing, open"}, this);
-    connect(treatment_, &Segments::chosen, this, [this](int i) {
-        actions_[i == 0 ? Act::Paper : Act::LeaveOpen]->trigger();
-    });
+    connect(treatment_, &Segments::chosen, this,
+            [this](int i) { actions_[i == 0 ? Act::Paper : Act::LeaveOpen]->trigger(); });
     r->addWidget(treatment_, 1);
     r = row("Name");
     name_ = new QLineEdit(this);
@@ -95,12 +93,14 @@ void SectionsPanel::refresh() {
         const SectionChoice& c = project.choice(sections[0]);
         const std::size_t openings = state_.selected().size();
         selection_->setText(openings == 1 ? QString("Opening %1").arg(*state_.selected().begin() + 1)
-                                          : QString("%1 openings, %2").arg(openings).arg(counted(sections.size(), "section", "sections")));
-        numbers_->setText(openings == 1 ? about_opening(project, *plan, *state_.selected().begin()).section(": ", 1)
-                                        : QString("Make them one section to give them one paper."));
-        const bool mixed = std::any_of(sections.begin(), sections.end(), [&](int s) {
-            return project.choice(s).treatment != c.treatment;
-        });
+                                          : QString("%1 openings, %2")
+                                                .arg(openings)
+                                                .arg(counted(sections.size(), "section", "sections")));
+        numbers_->setText(openings == 1
+                              ? about_opening(project, *plan, *state_.selected().begin()).section(": ", 1)
+                              : QString("Make them one section to give them one paper."));
+        const bool mixed = std::any_of(sections.begin(), sections.end(),
+                                       [&](int s) { return project.choice(s).treatment != c.treatment; });
         treatment_->show_choice(mixed ? -1 : static_cast<int>(c.treatment));
         if (!name_->hasFocus()) name_->setText(sections.size() == 1 ? words(c.name) : QString());
         own_lip_->show_length(c.lip.value_or(project.lip), project.units);
@@ -112,11 +112,13 @@ void SectionsPanel::refresh() {
     const auto worst = std::min_element(plan->patches.begin(), plan->patches.end(),
                                         [](const Patch& a, const Patch& b) { return a.lip < b.lip; });
     const double square_inches = plan->patch_area() / (mm_per_inch * mm_per_inch);
-    const QString paper = project.units == Units::Inches ? QString("%1 sq in").arg(square_inches, 0, 'f', 1)
-                                                         : QString("%1 sq cm").arg(plan->patch_area() / 100, 0, 'f', 0);
-    summary_->setText(QString("%1 take %2 of paper. The smallest lip the bars allow is %3, at opening %4.")
-                          .arg(counted(plan->patches.size(), "patch", "patches"), paper, words(format_mm(worst->lip)))
-                          .arg(worst->opening + 1));
+    const QString paper = project.units == Units::Inches
+                              ? QString("%1 sq in").arg(square_inches, 0, 'f', 1)
+                              : QString("%1 sq cm").arg(plan->patch_area() / 100, 0, 'f', 0);
+    summary_->setText(
+        QString("%1 take %2 of paper. The smallest lip the bars allow is %3, at opening %4.")
+            .arg(counted(plan->patches.size(), "patch", "patches"), paper, words(format_mm(worst->lip)))
+            .arg(worst->opening + 1));
 }
 
 } // namespace zesty

@@ -17,7 +17,8 @@ struct NamedPage {
     double width;
     double height;
 };
-constexpr NamedPage pages[] = {{"12 x 12", 304.8, 304.8}, {"8.5 x 11", 215.9, 279.4}, {"6 x 12", 152.4, 304.8}};
+constexpr NamedPage pages[] = {
+    {"12 x 12", 304.8, 304.8}, {"8.5 x 11", 215.9, 279.4}, {"6 x 12", 152.4, 304.8}};
 
 /// Drag numbers of sliders; the page's own count up from 1.
 int next_slide = 1'000'000;
@@ -46,17 +47,20 @@ void SetOutPanel::build_page() {
     r = row("");
     page_width_ = new LengthEdit("Width of the page", 10, 3000, this);
     page_height_ = new LengthEdit("Height of the page", 10, 3000, this);
-    connect(page_width_, &LengthEdit::length_entered, this,
-            [this](double mm) { document_.change("Width of the page", [&](Project& p) { p.page.width = mm; }); });
-    connect(page_height_, &LengthEdit::length_entered, this,
-            [this](double mm) { document_.change("Height of the page", [&](Project& p) { p.page.height = mm; }); });
+    connect(page_width_, &LengthEdit::length_entered, this, [this](double mm) {
+        document_.change("Width of the page", [&](Project& p) { p.page.width = mm; });
+    });
+    connect(page_height_, &LengthEdit::length_entered, this, [this](double mm) {
+        document_.change("Height of the page", [&](Project& p) { p.page.height = mm; });
+    });
     r->addWidget(page_width_);
     r->addWidget(new QLabel("x", this));
     r->addWidget(page_height_);
     r = row("Frame");
     reveal_ = new LengthEdit("Reveal of the frame", 0, 1000, this);
-    connect(reveal_, &LengthEdit::length_entered, this,
-            [this](double mm) { document_.change("Reveal of the frame", [&](Project& p) { p.page.reveal = mm; }); });
+    connect(reveal_, &LengthEdit::length_entered, this, [this](double mm) {
+        document_.change("Reveal of the frame", [&](Project& p) { p.page.reveal = mm; });
+    });
     r->addWidget(reveal_);
     auto* shows = new QLabel("shows round the base", this);
     shows->setProperty("quiet", true);
@@ -80,6 +84,7 @@ void SetOutPanel::build_cut() {
     slider_->setAccessibleName("Size of the cut");
     slider_->setToolTip("Size of the cut");
     slider_->setRange(10, 400);
+    slider_->setMinimumHeight(24);
     slider_->setObjectName("size");
     connect(slider_, &QSlider::sliderPressed, this, [this] { slide_number_ = next_slide++; });
     connect(slider_, &QSlider::sliderReleased, this, [this] { slide_number_ = 0; });
@@ -97,7 +102,9 @@ void SetOutPanel::build_cut() {
     connect(turn_, &QLineEdit::editingFinished, this, [this] {
         bool good = false;
         const double deg = turn_->text().remove("deg").trimmed().toDouble(&good);
-        if (good) document_.change("Turn the cut", [&](Project& p) { p.cut.turn_deg = std::remainder(deg, 360.0); });
+        if (good)
+            document_.change("Turn the cut",
+                             [&](Project& p) { p.cut.turn_deg = std::remainder(deg, 360.0); });
         refresh();
     });
     r->addWidget(turn_);
@@ -128,22 +135,27 @@ void SetOutPanel::slide(int value) {
     if (!plan || !plan->cut) return;
     const Box& b = plan->set_out.cut_box;
     const double factor = value / std::max(b.width(), b.height());
-    document_.change("Size the cut", [&](Project& p) {
-        if (p.cut.rule == SizeRule::Margin) {
-            // The border that gives that size.
-            const Box box{0, 0, b.width() * factor, b.height() * factor};
-            p.cut.length = std::min(p.page.width - box.width(), p.page.height - box.height()) / 2;
-        } else {
-            p.cut.length = (p.cut.rule == SizeRule::Width ? b.width() : b.height()) * factor;
-        }
-    }, slide_number_);
+    document_.change(
+        "Size the cut",
+        [&](Project& p) {
+            if (p.cut.rule == SizeRule::Margin) {
+                // The border that gives that size.
+                const Box box{0, 0, b.width() * factor, b.height() * factor};
+                p.cut.length = std::min(p.page.width - box.width(), p.page.height - box.height()) / 2;
+            } else {
+                p.cut.length = (p.cut.rule == SizeRule::Width ? b.width() : b.height()) * factor;
+            }
+        },
+        slide_number_);
 }
 
 void SetOutPanel::refresh() {
     const Project& p = document_.project();
     int named = -1;
     for (int i = 0; i < 3; ++i)
-        if (std::abs(p.page.width - pages[i].width) < 0.05 && std::abs(p.page.height - pages[i].height) < 0.05) named = i;
+        if (std::abs(p.page.width - pages[i].width) < 0.05 &&
+            std::abs(p.page.height - pages[i].height) < 0.05)
+            named = i;
     pages_->show_choice(named);
     page_width_->show_length(p.page.width, p.units);
     page_height_->show_length(p.page.height, p.units);
@@ -155,7 +167,8 @@ void SetOutPanel::refresh() {
     mirrored_->setChecked(p.cut.mirrored);
     const Plan* plan = state_.plan();
     const bool cut = plan && plan->cut;
-    for (QWidget* w : std::initializer_list<QWidget*>{rule_, length_, slider_, turn_, mirrored_}) w->setEnabled(cut);
+    for (QWidget* w : std::initializer_list<QWidget*>{rule_, length_, slider_, turn_, mirrored_})
+        w->setEnabled(cut);
     if (!cut) {
         facts_->setText("<span style='color:#6B6670'>Open a drawing to see what its size does.</span>");
         return;
@@ -165,13 +178,15 @@ void SetOutPanel::refresh() {
         const QSignalBlocker quiet(slider_);
         slider_->setValue(static_cast<int>(std::lround(std::max(s.cut_box.width(), s.cut_box.height()))));
     }
-    QString text = QString("<table cellspacing='0' cellpadding='1'><tr><td style='color:#6B6670'>Cut&nbsp;&nbsp;</td>"
-                           "<td><b>%1</b></td></tr>")
-                       .arg(words(format_size(s.size.x, s.size.y, p.units)));
+    QString text =
+        QString("<table cellspacing='0' cellpadding='1'><tr><td style='color:#6B6670'>Cut&nbsp;&nbsp;</td>"
+                "<td><b>%1</b></td></tr>")
+            .arg(words(format_size(s.size.x, s.size.y, p.units)));
     const auto fact = [&](const QString& name, const QString& value) {
         text += QString("<tr><td style='color:#6B6670'>%1&nbsp;&nbsp;</td><td>%2</td></tr>").arg(name, value);
     };
-    if (std::isfinite(s.thinnest_bar)) fact("Thinnest bar", "<b>" + words(format_mm(s.thinnest_bar)) + "</b>");
+    if (std::isfinite(s.thinnest_bar))
+        fact("Thinnest bar", "<b>" + words(format_mm(s.thinnest_bar)) + "</b>");
     if (s.smallest >= 0)
         fact("Smallest opening", QString("<b>%1</b> across, number %2")
                                      .arg(words(format_mm(s.smallest_opening)))

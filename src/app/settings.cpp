@@ -25,8 +25,8 @@ QVariant read(const QSettings& s, const Key& key) {
 } // namespace
 
 Settings::Settings(const QString& file)
-    : store_(file.isEmpty() ? std::make_unique<QSettings>(QSettings::IniFormat, QSettings::UserScope, "zesty-panel",
-                                                          "zesty-panel")
+    : store_(file.isEmpty() ? std::make_unique<QSettings>(QSettings::IniFormat, QSettings::UserScope,
+                                                          "zesty-panel", "zesty-panel")
                             : std::make_unique<QSettings>(file, QSettings::IniFormat)) {}
 
 QStringList Settings::recent_files() const {

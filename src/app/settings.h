@@ -1,6 +1,6 @@
 #pragma once
-// What the window remembers between runs: one table of keys with their defaults, over a QSettings that a test can
-// point elsewhere.
+// What the window remembers between runs: one table of keys with their defaults, over a QSettings that a test
+// can point elsewhere.
 
 #include <QSettings>
 #include <QStringList>

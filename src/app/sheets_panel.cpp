@@ -10,21 +10,21 @@
 
 namespace zesty {
 
-SheetsPanel::SheetsPanel(Document& document, BenchState& state, Actions& actions, Settings& settings, QWidget* parent)
+SheetsPanel::SheetsPanel(Document& document, BenchState& state, Actions& actions, Settings& settings,
+                         QWidget* parent)
     : Panel("What is cut from what?", document, state, actions, parent), settings_(settings) {
-    summary_ = new QLabel(this);
+    summary_ = new WrappedLabel(this);
     summary_->setProperty("strong", true);
-    summary_->setWordWrap(true);
     column_->addWidget(summary_);
     leftovers_ = line("leftovers");
     auto* r = row("Gap");
     auto* gap = new LengthEdit("Gap between patches on a sheet", 0, 50, this);
     gap->setToolTip("Kept free between patches: half a millimetre for a machine, two or more for scissors");
-    connect(gap, &LengthEdit::length_entered, this,
-            [this](double mm) { document_.change("Gap between patches", [&](Project& p) { p.blade_gap = mm; }); });
-    connect(&document, &Document::project_changed, gap, [this, gap] {
-        gap->show_length(document_.project().blade_gap, document_.project().units);
+    connect(gap, &LengthEdit::length_entered, this, [this](double mm) {
+        document_.change("Gap between patches", [&](Project& p) { p.blade_gap = mm; });
     });
+    connect(&document, &Document::project_changed, gap,
+            [this, gap] { gap->show_length(document_.project().blade_gap, document_.project().units); });
     gap->show_length(document_.project().blade_gap, document_.project().units);
     r->addWidget(gap);
     auto* between = new QLabel("between patches", this);
@@ -43,8 +43,9 @@ SheetsPanel::SheetsPanel(Document& document, BenchState& state, Actions& actions
     r->addStretch(1);
     written_ = line("written");
     auto* care = line("care");
-    care->setText("Blades cut fingers: cut away from your hand and cap the blade. The machine maker's instructions "
-                  "come before these numbers.");
+    care->setText(
+        "Blades cut fingers: cut away from your hand and cap the blade. The machine maker's instructions "
+        "come before these numbers.");
     connect(&state, &BenchState::plan_changed, this, &SheetsPanel::refresh_if_shown);
 }
 

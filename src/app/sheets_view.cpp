@@ -54,8 +54,8 @@ double scale_in(const Box& sheet, double width, double height) {
 
 } // namespace
 
-/// Cards in a grid, each sheet as large as its card allows: a scrap must be as readable as a full sheet. The number
-/// of columns is the one that draws the sheets largest; very many scroll.
+/// Cards in a grid, each sheet as large as its card allows: a scrap must be as readable as a full sheet. The
+/// number of columns is the one that draws the sheets largest; very many scroll.
 void SheetsView::arrange() {
     places_.clear();
     const Plan* plan = state_.plan();
@@ -74,8 +74,11 @@ void SheetsView::arrange() {
     for (int columns = 1; columns <= 6; ++columns) {
         const QSizeF c = cell(columns);
         if (c.width() < 120) break;
-        double sum = 0;
-        for (const Box& b : boxes) sum += std::log(scale_in(b, c.width() - 2 * pad, c.height() - 2 * pad - text_height));
+        // Fewer rows than need scrolling count for more than any size.
+        const int rows = (n + columns - 1) / columns;
+        double sum = -1000 * std::max(0.0, rows * (c.height() + spacing) - room_h);
+        for (const Box& b : boxes)
+            sum += std::log(scale_in(b, c.width() - 2 * pad, c.height() - 2 * pad - text_height));
         if (sum > most) {
             most = sum;
             best = columns;
@@ -83,13 +86,14 @@ void SheetsView::arrange() {
     }
     const QSizeF c = cell(best);
     for (int i = 0; i < n; ++i) {
-        const QRectF card(spacing + (i % best) * (c.width() + spacing), spacing + (i / best) * (c.height() + spacing),
-                          c.width(), c.height());
+        const QRectF card(spacing + (i % best) * (c.width() + spacing),
+                          spacing + (i / best) * (c.height() + spacing), c.width(), c.height());
         const QRectF room = card.adjusted(pad, pad, -pad, -pad - text_height);
         const Box& b = boxes[i];
         const double scale = scale_in(b, room.width(), room.height());
-        places_.push_back({i, card, scale,
-                           QPointF(room.center().x() - b.centre().x * scale, room.center().y() - b.centre().y * scale)});
+        places_.push_back(
+            {i, card, scale,
+             QPointF(room.center().x() - b.centre().x * scale, room.center().y() - b.centre().y * scale)});
     }
     content_height_ = places_.back().card.bottom() + spacing;
     scroll_ = std::clamp(scroll_, 0.0, std::max(0.0, content_height_ - height()));
@@ -118,7 +122,8 @@ void paint_card(QPainter& p, const Scene& scene, const SheetsView::Place& place)
     p.scale(place.scale, place.scale);
     paint_sheet(p, plan, used, *scene.textures);
     p.restore();
-    const QRectF text(place.card.x() + pad, place.card.bottom() - text_height - 2, place.card.width() - 2 * pad, 18);
+    const QRectF text(place.card.x() + pad, place.card.bottom() - text_height - 2,
+                      place.card.width() - 2 * pad, 18);
     const auto line = [&](int row, const QString& words) {
         p.drawText(text.translated(0, 18 * row), Qt::AlignLeft | Qt::AlignVCenter,
                    p.fontMetrics().elidedText(words, Qt::ElideRight, static_cast<int>(text.width())));
@@ -130,7 +135,9 @@ void paint_card(QPainter& p, const Scene& scene, const SheetsView::Place& place)
     p.setPen(theme::quiet);
     const Box box = bounds(sheet.outline);
     line(1, words(format_size(box.width(), box.height(), scene.project.units)));
-    line(2, QString("%1, %2 % used").arg(name_of(sheet.kind)).arg(std::lround(100 * used.used_area / sheet.area)));
+    line(2, QString("%1, %2 % used")
+                .arg(name_of(sheet.kind))
+                .arg(std::lround(100 * used.used_area / sheet.area)));
     for (int patch : used.patches) {
         const Circle& c = plan.cut->openings[plan.patches[patch].opening].label;
         const Point at = (plan.placed[patch].to_sheet() * plan.set_out.to_page)(c.centre);
@@ -180,8 +187,9 @@ void SheetsView::paintEvent(QPaintEvent*) {
         p.setFont(theme::font(theme::Text::Body));
         p.drawText(QRectF(spacing, spacing, width() - page_width - 3 * spacing, height() - 2 * spacing),
                    Qt::AlignCenter | Qt::TextWordWrap,
-                   plan->sheets_done ? "No patch has a paper yet.\nGo to Papers (Ctrl+3) and give some, or press P there."
-                                     : "Laying the patches on the sheets...");
+                   plan->sheets_done
+                       ? "No patch has a paper yet.\nGo to Papers (Ctrl+3) and give some, or press P there."
+                       : "Laying the patches on the sheets...");
     }
     const QRectF room = page_room();
     const Project& project = shown_project();
@@ -195,11 +203,12 @@ void SheetsView::paintEvent(QPaintEvent*) {
         for (int patch : plan->used_sheets[place.used].patches) {
             if (!lit.contains(plan->patches[patch].opening)) continue;
             const QTransform t(place.scale, 0, 0, place.scale, place.origin.x(), place.origin.y() - scroll_);
-            p.drawPath(t.map(to_path(transformed(plan->patches[patch].outline, plan->placed[patch].to_sheet()))));
+            p.drawPath(
+                t.map(to_path(transformed(plan->patches[patch].outline, plan->placed[patch].to_sheet()))));
         }
     p.setPen(theme::quiet);
     p.setFont(theme::font(theme::Text::Small));
-    const int about = state_.hovered() >= 0            ? state_.hovered()
+    const int about = state_.hovered() >= 0           ? state_.hovered()
                       : state_.selected().size() == 1 ? *state_.selected().begin()
                                                       : -1;
     QString line = about_opening(project, *plan, about);
@@ -220,7 +229,8 @@ int SheetsView::patch_at(QPointF pixel) const {
         const Point on_sheet{(pixel.x() - place.origin.x()) / place.scale,
                              (pixel.y() + scroll_ - place.origin.y()) / place.scale};
         for (int patch : plan->used_sheets[place.used].patches)
-            if (contains(plan->patches[patch].outline, inverse(plan->placed[patch].to_sheet())(on_sheet))) return patch;
+            if (contains(plan->patches[patch].outline, inverse(plan->placed[patch].to_sheet())(on_sheet)))
+                return patch;
     }
     return -1;
 }

@@ -1,6 +1,6 @@
 #pragma once
-// The sheets as cards with their numbered patches and what is left, and a small page beside them. Pointing at a
-// patch lights its opening and the other way round.
+// The sheets as cards with their numbered patches and what is left, and a small page beside them. Pointing at
+// a patch lights its opening and the other way round.
 
 #include "app/background_picture.h"
 #include "app/bench_state.h"

@@ -61,9 +61,9 @@ QString papers_answer(const Plan& plan) {
 }
 
 QString price(const Plan& plan) {
-    const auto scraps = std::count_if(plan.used_sheets.begin(), plan.used_sheets.end(), [&](const UsedSheet& u) {
-        return plan.sheets[u.sheet].kind == SheetKind::Offcut;
-    });
+    const auto scraps =
+        std::count_if(plan.used_sheets.begin(), plan.used_sheets.end(),
+                      [&](const UsedSheet& u) { return plan.sheets[u.sheet].kind == SheetKind::Offcut; });
     QString out = counted(plan.used_sheets.size(), "sheet", "sheets");
     if (scraps > 0) out += QString(", %1 of them %2").arg(scraps).arg(scraps == 1 ? "a scrap" : "scraps");
     return out;
@@ -79,8 +79,9 @@ QString about_opening(const Project& project, const Plan& plan, int opening) {
     if (!plan.cut || opening < 0 || opening >= static_cast<int>(plan.cut->openings.size())) return {};
     const Opening& o = plan.cut->openings[opening];
     const double s = plan.set_out.scale;
-    QString out = QString("Opening %1: %2").arg(opening + 1).arg(
-        words(format_size(o.box.width() * s, o.box.height() * s, project.units)));
+    QString out = QString("Opening %1: %2")
+                      .arg(opening + 1)
+                      .arg(words(format_size(o.box.width() * s, o.box.height() * s, project.units)));
     const double bar = plan.cut->narrowest_bar(opening) * s;
     if (std::isfinite(bar)) out += ", narrowest bar " + words(format_mm(bar));
     const int patch = plan.patch_of(opening);

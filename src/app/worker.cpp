@@ -28,11 +28,14 @@ Worker::~Worker() {
 
 void Worker::post(std::function<void()> job) {
     ++jobs_;
-    QMetaObject::invokeMethod(&hands_, [this, job = std::move(job)] {
-        job();
-        // The count falls on the window's thread, after everything the job has reported.
-        report([this] { --jobs_; });
-    }, Qt::QueuedConnection);
+    QMetaObject::invokeMethod(
+        &hands_,
+        [this, job = std::move(job)] {
+            job();
+            // The count falls on the window's thread, after everything the job has reported.
+            report([this] { --jobs_; });
+        },
+        Qt::QueuedConnection);
 }
 
 void Worker::report(std::function<void()> on_window_thread) {
@@ -67,7 +70,8 @@ void Worker::run_plan(const Project& project, quint64 number, bool first_look) {
     auto whole = planner_.plan(project, stop);
     if (!whole) {
         if (whole.error().kind == ErrorKind::Stopped) return;
-        report([this, message = QString::fromStdString(whole.error().message)] { emit plan_failed(message); });
+        report(
+            [this, message = QString::fromStdString(whole.error().message)] { emit plan_failed(message); });
         return;
     }
     auto plan = std::make_shared<const Plan>(std::move(*whole));
@@ -131,7 +135,8 @@ void Worker::open(const QString& path) {
         }
         auto file = drawing_file(path);
         // A drawing that cannot be cut is refused here, not after it has replaced the one on the bench.
-        const auto cut = file ? read_cut((*file)->drawing) : Result<CutFile>(tl::make_unexpected(file.error()));
+        const auto cut =
+            file ? read_cut((*file)->drawing) : Result<CutFile>(tl::make_unexpected(file.error()));
         if (cut)
             report([this, f = *file, path] { emit opened_drawing(f, path); });
         else
@@ -144,7 +149,9 @@ void Worker::open_stash(const QString& path) {
     post([this, path] {
         auto stash = read_stash(path);
         if (stash)
-            report([this, s = std::make_shared<const Stash>(std::move(*stash)), path] { emit opened_stash(s, path); });
+            report([this, s = std::make_shared<const Stash>(std::move(*stash)), path] {
+                emit opened_stash(s, path);
+            });
         else
             report([this, m = QString::fromStdString(stash.error().message)] { emit failed(m); });
     });

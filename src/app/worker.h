@@ -20,7 +20,7 @@ namespace zesty {
 struct PlanReady {
     std::shared_ptr<const Plan> plan;
     std::shared_ptr<const Textures> textures;
-    quint64 number = 0; ///< of the request
+    quint64 number = 0;    ///< of the request
     bool complete = false; ///< false for a first look without sheets
 };
 
@@ -30,18 +30,19 @@ public:
     explicit Worker(QObject* parent = nullptr);
     ~Worker() override;
 
-    /// Plans the project; returns the number of the request. With `first_look`, what can be said without sheets is
-    /// reported at once: for sizes that follow the hand.
+    /// Plans the project; returns the number of the request. With `first_look`, what can be said without
+    /// sheets is reported at once: for sizes that follow the hand.
     quint64 plan(const Project& project, bool first_look);
     /// Proposes papers; a proposal under way is stopped first.
     void propose(const Project& project);
     void stop_proposing();
     bool proposing() const { return proposing_ > 0; }
 
-    void open(const QString& path);       ///< drawing or project, by its ending
+    void open(const QString& path); ///< drawing or project, by its ending
     void open_stash(const QString& path);
     void save(const Project& project, const QString& path);
-    void export_to(const Project& project, std::shared_ptr<const Plan> plan, PrintPaper paper, const QString& folder);
+    void export_to(const Project& project, std::shared_ptr<const Plan> plan, PrintPaper paper,
+                   const QString& folder);
     bool idle() const { return jobs_ == 0; }
 
 signals:

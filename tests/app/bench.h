@@ -46,8 +46,9 @@ private:
     std::unique_ptr<BenchWindow> window_;
 };
 
-/// Longest time the window's thread was busy without getting round to its events, in milliseconds, while this lives:
-/// by the thread's own clock, which other programs on the machine do not touch, and by the clock on the wall.
+/// Longest time the window's thread was busy without getting round to its events, in milliseconds, while this
+/// lives: by the thread's own clock, which other programs on the machine do not touch, and by the clock on
+/// the wall.
 class Heartbeat : public QObject {
 public:
     Heartbeat();

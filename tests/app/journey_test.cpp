@@ -8,8 +8,8 @@
 
 #include <QApplication>
 #include <QFile>
-#include <QMimeData>
 #include <QLineEdit>
+#include <QMimeData>
 #include <QPushButton>
 #include <QSlider>
 #include <QTest>
@@ -54,7 +54,8 @@ TEST(Journey, FromADrawingToASavedPageAndBackWithoutEverBlocking) {
     emit slider->sliderReleased();
     bench.settle();
     EXPECT_EQ(history.count(), before + 1);
-    EXPECT_NEAR(std::max(bench.plan().set_out.cut_box.width(), bench.plan().set_out.cut_box.height()), 205, 1.5);
+    EXPECT_NEAR(std::max(bench.plan().set_out.cut_box.width(), bench.plan().set_out.cut_box.height()), 205,
+                1.5);
 
     // Group two openings.
     bench.key(Qt::Key_2, Qt::ControlModifier);
@@ -197,8 +198,9 @@ TEST(Journey, TheCutIsMovedAndSizedOnThePage) {
     const QPoint middle = page.map()(before.centre()).toPoint();
     QTest::mousePress(&page, Qt::LeftButton, {}, middle);
     for (int i = 1; i <= 5; ++i) {
-        QMouseEvent move(QEvent::MouseMove, middle + QPoint(4 * i, -2 * i), page.mapToGlobal(middle + QPoint(4 * i, -2 * i)),
-                         Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
+        QMouseEvent move(QEvent::MouseMove, middle + QPoint(4 * i, -2 * i),
+                         page.mapToGlobal(middle + QPoint(4 * i, -2 * i)), Qt::NoButton, Qt::LeftButton,
+                         Qt::NoModifier);
         QApplication::sendEvent(&page, &move);
     }
     QTest::mouseRelease(&page, Qt::LeftButton, {}, middle + QPoint(20, -10));
@@ -212,7 +214,8 @@ TEST(Journey, TheCutIsMovedAndSizedOnThePage) {
     const QPoint corner = page.map()(Point{before.x1, before.y1}).toPoint();
     QTest::mousePress(&page, Qt::LeftButton, {}, corner);
     const QPoint inwards = corner + (page.map()(before.centre()).toPoint() - corner) / 2;
-    QMouseEvent move(QEvent::MouseMove, inwards, page.mapToGlobal(inwards), Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
+    QMouseEvent move(QEvent::MouseMove, inwards, page.mapToGlobal(inwards), Qt::NoButton, Qt::LeftButton,
+                     Qt::NoModifier);
     QApplication::sendEvent(&page, &move);
     QTest::mouseRelease(&page, Qt::LeftButton, {}, inwards);
     bench.settle();
@@ -233,7 +236,8 @@ TEST(Journey, ZoomAndPanKeepThePlaceUnderThePointer) {
     PageView& page = bench.page();
     const QPointF at(300, 260);
     const Point under = page.map().back(at);
-    QWheelEvent wheel(at, page.mapToGlobal(at), {}, QPoint(0, 240), Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+    QWheelEvent wheel(at, page.mapToGlobal(at), {}, QPoint(0, 240), Qt::NoButton, Qt::NoModifier,
+                      Qt::NoScrollPhase, false);
     QApplication::sendEvent(&page, &wheel);
     EXPECT_NEAR(page.map().back(at).x, under.x, 1e-6);
     const double closer = page.map().scale;
@@ -319,7 +323,8 @@ TEST(Journey, NothingIsCutOffAtTheSmallestSize) {
         QApplication::processEvents();
         for (QPushButton* b : bench.window().findChildren<QPushButton*>()) {
             if (!b->isVisible() || b->text().isEmpty()) continue;
-            EXPECT_GE(b->width() + 1, b->sizeHint().width()) << b->text().toStdString() << " at waypoint " << i;
+            EXPECT_GE(b->width() + 1, b->sizeHint().width())
+                << b->text().toStdString() << " at waypoint " << i;
             EXPECT_GE(b->height() + 1, b->fontMetrics().height()) << b->text().toStdString();
         }
     }

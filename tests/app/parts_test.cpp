@@ -30,9 +30,12 @@ TEST(Actions, EveryKeyIsUsedOnceAndEveryActionHasOne) {
 
 TEST(Document, StepsOfOneDragAreOneStepAndADragBackIsNone) {
     Document d;
-    for (double w = 1; w < 5; ++w) d.change("Size", [&](Project& p) { p.cut.length = w; }, 7);
+    for (double w = 1; w < 5; ++w)
+        d.change(
+            "Size", [&](Project& p) { p.cut.length = w; }, 7);
     EXPECT_EQ(d.history().count(), 1);
-    d.change("Other drag", [](Project& p) { p.cut.length = 9; }, 8);
+    d.change(
+        "Other drag", [](Project& p) { p.cut.length = 9; }, 8);
     EXPECT_EQ(d.history().count(), 2);
     d.change("Nothing", [](Project&) {});
     EXPECT_EQ(d.history().count(), 2);

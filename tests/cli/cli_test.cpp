@@ -25,7 +25,8 @@ Ran zesty(const QStringList& arguments) {
     QProcess process;
     process.start(ZESTY_BINARY, arguments);
     EXPECT_TRUE(process.waitForFinished(60000));
-    return {process.exitCode(), process.readAllStandardOutput().toStdString(), process.readAllStandardError().toStdString()};
+    return {process.exitCode(), process.readAllStandardOutput().toStdString(),
+            process.readAllStandardError().toStdString()};
 }
 
 void write(const QString& path, const QByteArray& data) {
@@ -55,15 +56,17 @@ TEST(Cli, InspectMeasuresTheDemoAndScalesToAWidth) {
     const double k = 254 / a["size"][0].get<double>();
     EXPECT_NEAR(b["narrowest_bar_mm"].get<double>(), k * a["narrowest_bar_mm"].get<double>(), 1e-3);
     EXPECT_NEAR(b["cut_length_mm"].get<double>(), k * a["cut_length_mm"].get<double>(), 0.01);
-    EXPECT_NEAR(b["openings"][3]["area_mm2"].get<double>(), k * k * a["openings"][3]["area_mm2"].get<double>(), 1e-2);
+    EXPECT_NEAR(b["openings"][3]["area_mm2"].get<double>(),
+                k * k * a["openings"][3]["area_mm2"].get<double>(), 1e-2);
     EXPECT_NE(zesty({"inspect", demo::drawing()}).out.find("31 openings"), std::string::npos);
 }
 
 TEST(Cli, NewPlanAndExportGoFromADrawingToAGuide) {
     QTemporaryDir dir;
     const QString project = dir.filePath("p.zesty");
-    const Ran made = zesty({"new", demo::drawing(), "--page", "12x12in", "--margin", "0.5in", "--reveal", "1/4in", "--turn", "-12",
-                            "--mirror", "--stash", demo::stash(), "--out", project});
+    const Ran made =
+        zesty({"new", demo::drawing(), "--page", "12x12in", "--margin", "0.5in", "--reveal", "1/4in",
+               "--turn", "-12", "--mirror", "--stash", demo::stash(), "--out", project});
     ASSERT_EQ(made.code, 0) << made.err;
     const Ran planned = zesty({"plan", project, "--json", "--seed", "3"});
     ASSERT_NE(planned.code, 2) << planned.err;
@@ -83,9 +86,15 @@ TEST(Cli, NewPlanAndExportGoFromADrawingToAGuide) {
 
 TEST(Cli, NestReadsAJobAndAnswersInTime) {
     QTemporaryDir dir;
-    json job{{"format", "zesty-nest/1"}, {"units", "mm"}, {"gap", 0.5}, {"pieces", json::array()}, {"sheets", json::array()}};
+    json job{{"format", "zesty-nest/1"},
+             {"units", "mm"},
+             {"gap", 0.5},
+             {"pieces", json::array()},
+             {"sheets", json::array()}};
     for (int i = 0; i < 30; ++i)
-        job["pieces"].push_back({{"id", "p" + std::to_string(i)}, {"rotations", "any"}, {"outline", {{{0, 0}, {20 + i, 0}, {5, 15 + i}}}}});
+        job["pieces"].push_back({{"id", "p" + std::to_string(i)},
+                                 {"rotations", "any"},
+                                 {"outline", {{{0, 0}, {20 + i, 0}, {5, 15 + i}}}}});
     job["sheets"].push_back({{"id", "s"}, {"outline", {{{0, 0}, {120, 0}, {120, 120}, {0, 120}}}}});
     write(dir.filePath("job.json"), QByteArray::fromStdString(job.dump()));
     QElapsedTimer clock;
@@ -127,10 +136,12 @@ TEST(Cli, BadInputIsOneLineOnStandardErrorAndLeavesFilesAlone) {
 
 TEST(Cli, PageSizesAndLengthsTakeUnits) {
     QTemporaryDir dir;
-    for (const auto& [page, width, height] : {std::tuple("8.5x11", 215.9, 279.4), std::tuple("210x297mm", 210.0, 297.0),
-                                              std::tuple("6 x 12 in", 152.4, 304.8), std::tuple("20cm x 30cm", 200.0, 300.0)}) {
+    for (const auto& [page, width, height] :
+         {std::tuple("8.5x11", 215.9, 279.4), std::tuple("210x297mm", 210.0, 297.0),
+          std::tuple("6 x 12 in", 152.4, 304.8), std::tuple("20cm x 30cm", 200.0, 300.0)}) {
         const QString p = dir.filePath("p.zesty");
-        ASSERT_EQ(zesty({"new", demo::drawing(), "--page", page, "--margin", "10mm", "--out", p}).code, 0) << page;
+        ASSERT_EQ(zesty({"new", demo::drawing(), "--page", page, "--margin", "10mm", "--out", p}).code, 0)
+            << page;
         const json plan = json::parse(zesty({"plan", p, "--json"}).out);
         EXPECT_NEAR(plan["page"]["width"].get<double>(), width, 1e-6);
         EXPECT_NEAR(plan["page"]["height"].get<double>(), height, 1e-6);

@@ -10,11 +10,11 @@
 #include <QBuffer>
 #include <QFile>
 #include <QTemporaryDir>
+#include <csignal>
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
 #include <quazip/quazip.h>
 #include <quazip/quazipfile.h>
-#include <csignal>
 #include <random>
 #include <sys/resource.h>
 
@@ -110,15 +110,21 @@ TEST(ProjectFile, NewerAndBrokenFilesAreRefusedClearly) {
     EXPECT_EQ(kind(zip_of({{"other", "x"}})), ErrorKind::BadInput);
     EXPECT_EQ(kind("not a zip"), ErrorKind::BadInput);
     EXPECT_EQ(kind(""), ErrorKind::BadInput);
-    EXPECT_EQ(kind(zip_of({{"project.json", R"({"format":"zesty-project/1","drawing":"drawing/a.svg"})"}})), ErrorKind::BadInput);
-    const char* wrong[] = {R"("lip_mm":"wide")",       R"("page":{"width_mm":-5})", R"("groups":[["x","y"]])",
-                           R"("seed":-1)",             R"("cut":{"shift_mm":[1]})", R"("sections":[{"opening":0}])",
-                           R"("title":7)",             R"("cut":{"turn_deg":1e9})", R"("sections":[5])",
-                           R"("cut":{"mirrored":3})"};
+    EXPECT_EQ(kind(zip_of({{"project.json", R"({"format":"zesty-project/1","drawing":"drawing/a.svg"})"}})),
+              ErrorKind::BadInput);
+    const char* wrong[] = {
+        R"("lip_mm":"wide")",     R"("page":{"width_mm":-5})", R"("groups":[["x","y"]])",
+        R"("seed":-1)",           R"("cut":{"shift_mm":[1]})", R"("sections":[{"opening":0}])",
+        R"("title":7)",           R"("cut":{"turn_deg":1e9})", R"("sections":[5])",
+        R"("cut":{"mirrored":3})"};
     for (const char* w : wrong)
-        EXPECT_EQ(kind(zip_of({{"project.json", std::string(R"({"format":"zesty-project/1",)") + w + "}"}})), ErrorKind::BadInput) << w;
-    EXPECT_TRUE(project_from(zip_of({{"project.json", R"({"format":"zesty-project/1","drawing":"drawing/a.svg"})"},
-                                     {"drawing/a.svg", drawing}}), "x"));
+        EXPECT_EQ(kind(zip_of({{"project.json", std::string(R"({"format":"zesty-project/1",)") + w + "}"}})),
+                  ErrorKind::BadInput)
+            << w;
+    EXPECT_TRUE(
+        project_from(zip_of({{"project.json", R"({"format":"zesty-project/1","drawing":"drawing/a.svg"})"},
+                             {"drawing/a.svg", drawing}}),
+                     "x"));
 }
 
 TEST(ProjectFile, DamageAnywhereNeverCrashes) {
@@ -130,7 +136,8 @@ TEST(ProjectFile, DamageAnywhereNeverCrashes) {
         QByteArray bad = *good;
         if (round % 3 == 0) bad.truncate(static_cast<qsizetype>(random() % bad.size()));
         for (int k = 0; k < 40; ++k)
-            if (!bad.isEmpty()) bad[static_cast<qsizetype>(random() % bad.size())] = static_cast<char>(random());
+            if (!bad.isEmpty())
+                bad[static_cast<qsizetype>(random() % bad.size())] = static_cast<char>(random());
         const auto r = project_from(bad, "x.zesty");
         refused += !r;
         EXPECT_TRUE(r || !r.error().message.empty());
@@ -153,7 +160,8 @@ TEST(ProjectFile, AFailedSaveLeavesTheOldFile) {
         ASSERT_FALSE(full);
         EXPECT_EQ(full.error().kind, ErrorKind::Unwritable);
     }
-    EXPECT_EQ(save_project(other, dir.filePath("no/such/folder/page.zesty")).error().kind, ErrorKind::Unwritable);
+    EXPECT_EQ(save_project(other, dir.filePath("no/such/folder/page.zesty")).error().kind,
+              ErrorKind::Unwritable);
     EXPECT_EQ(*read_file(path), *before);
     ASSERT_TRUE(save_project(other, path));
     EXPECT_EQ(open_project(path)->title, "Other");
@@ -191,7 +199,9 @@ TEST(StashJson, EveryMistakeIsNamed) {
         EXPECT_FALSE(s) << j.dump();
         return s ? std::string() : s.error().message;
     };
-    const auto has = [](const std::string& text, const char* part) { return text.find(part) != std::string::npos; };
+    const auto has = [](const std::string& text, const char* part) {
+        return text.find(part) != std::string::npos;
+    };
     EXPECT_TRUE(has(message([](json& j) { j["format"] = "zesty-stash/2"; }), "zesty-stash/1"));
     EXPECT_TRUE(has(message([](json& j) { j.erase("papers"); }), "papers"));
     EXPECT_TRUE(has(message([](json& j) { j["papers"][0].erase("id"); }), "paper 1 has no \"id\""));
@@ -206,8 +216,10 @@ TEST(StashJson, EveryMistakeIsNamed) {
     EXPECT_TRUE(has(message([](json& j) { j["papers"][0]["sheets"][0]["count"] = 100000; }), "count"));
     EXPECT_TRUE(has(message([](json& j) { j["papers"][0]["sheets"][1]["outline"] = "round"; }), "outline"));
     EXPECT_TRUE(has(message([](json& j) {
-        j["papers"][0]["sheets"][1]["outline"] = json::parse("[[[0,0],[10,10],[10,0],[0,10]]]");
-    }), "crosses itself"));
+                        j["papers"][0]["sheets"][1]["outline"] =
+                            json::parse("[[[0,0],[10,10],[10,0],[0,10]]]");
+                    }),
+                    "crosses itself"));
     EXPECT_TRUE(has(message([](json& j) { j["papers"].push_back(j["papers"][0]); }), "two papers"));
 }
 
@@ -219,8 +231,8 @@ TEST(PlanJson, HasWhatTheFormatPromises) {
     ASSERT_TRUE(plan);
     const json j = plan_json(*project, *plan, 0.25);
     EXPECT_EQ(j["format"], "zesty-plan/1");
-    for (const char* key : {"units", "page", "material", "openings", "sections", "neighbours", "patches", "sheets",
-                            "short", "findings", "seconds"})
+    for (const char* key : {"units", "page", "material", "openings", "sections", "neighbours", "patches",
+                            "sheets", "short", "findings", "seconds"})
         EXPECT_TRUE(j.contains(key)) << key;
     EXPECT_EQ(j["openings"].size(), plan->cut->openings.size());
     std::set<std::string> sheets;
@@ -239,7 +251,8 @@ TEST(PlanJson, HasWhatTheFormatPromises) {
 
 TEST(NestJson, ReadsJobsAndRefusesNonsense) {
     const auto job = [](const char* text) { return nest_job_from(json::parse(text), "job"); };
-    const auto good = job(R"({"format":"zesty-nest/1","gap":1,"pieces":[{"id":"a","outline":[[[0,0],[9,0],[0,9]]],"rotations":"any"},
+    const auto good = job(
+        R"({"format":"zesty-nest/1","gap":1,"pieces":[{"id":"a","outline":[[[0,0],[9,0],[0,9]]],"rotations":"any"},
         {"id":"b","outline":[[[0,0],[9,0],[0,9]]],"rotations":[0,90]}],"sheets":[{"id":"s","outline":[[[0,0],[50,0],[50,50],[0,50]]]}]})");
     ASSERT_TRUE(good) << good.error().message;
     EXPECT_TRUE(good->job.pieces[0].any_rotation);
@@ -247,11 +260,13 @@ TEST(NestJson, ReadsJobsAndRefusesNonsense) {
     const NestResult r = nest(good->job);
     const json j = nest_result_json(*good, r, 0.1);
     EXPECT_EQ(j["placements"].size(), 2u);
-    const char* bad[] = {R"({"format":"zesty-nest/2","pieces":[],"sheets":[]})", R"({"format":"zesty-nest/1","sheets":[]})",
-                         R"({"format":"zesty-nest/1","pieces":[{"id":"a"}],"sheets":[]})",
-                         R"({"format":"zesty-nest/1","pieces":[],"sheets":[{"id":"s","outline":[[[0,0],[9,9],[9,0],[0,9]]]}]})",
-                         R"({"format":"zesty-nest/1","gap":-1,"pieces":[],"sheets":[]})",
-                         R"({"format":"zesty-nest/1","pieces":[{"id":"a","outline":[[[0,0],[9,0],[0,9]]],"rotations":[]}],"sheets":[]})"};
+    const char* bad[] = {
+        R"({"format":"zesty-nest/2","pieces":[],"sheets":[]})",
+        R"({"format":"zesty-nest/1","sheets":[]})",
+        R"({"format":"zesty-nest/1","pieces":[{"id":"a"}],"sheets":[]})",
+        R"({"format":"zesty-nest/1","pieces":[],"sheets":[{"id":"s","outline":[[[0,0],[9,9],[9,0],[0,9]]]}]})",
+        R"({"format":"zesty-nest/1","gap":-1,"pieces":[],"sheets":[]})",
+        R"({"format":"zesty-nest/1","pieces":[{"id":"a","outline":[[[0,0],[9,0],[0,9]]],"rotations":[]}],"sheets":[]})"};
     for (const char* b : bad) EXPECT_FALSE(job(b)) << b;
 }
 

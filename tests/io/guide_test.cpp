@@ -39,15 +39,16 @@ QByteArray run(const QString& program, const QStringList& arguments) {
     QProcess process;
     process.start(program, arguments);
     EXPECT_TRUE(process.waitForFinished(60000)) << program.toStdString();
-    EXPECT_EQ(process.exitCode(), 0) << program.toStdString() << ": " << process.readAllStandardError().toStdString();
+    EXPECT_EQ(process.exitCode(), 0) << program.toStdString() << ": "
+                                     << process.readAllStandardError().toStdString();
     return process.readAllStandardOutput();
 }
 
 /// One page of a PDF as a picture at that many dots per inch.
 QImage page_of(const QString& pdf, int page, int dpi, const QTemporaryDir& dir) {
     const QString base = dir.filePath(QString("p%1-%2").arg(page).arg(dpi));
-    run("pdftoppm", {"-r", QString::number(dpi), "-f", QString::number(page), "-l", QString::number(page), "-singlefile",
-                     "-png", "-gray", pdf, base});
+    run("pdftoppm", {"-r", QString::number(dpi), "-f", QString::number(page), "-l", QString::number(page),
+                     "-singlefile", "-png", "-gray", pdf, base});
     return QImage(base + ".png").convertToFormat(QImage::Format_Grayscale8);
 }
 
@@ -70,7 +71,8 @@ std::vector<double> dark_runs(const QImage& image, bool across, int at, int from
 
 TEST(Guide, CheckSquaresMeasureTrueOnEveryPageOfBothPapers) {
     QTemporaryDir dir;
-    for (const auto& [paper, width, height] : {std::tuple(PrintPaper::A4, 210.0, 297.0), std::tuple(PrintPaper::Letter, 215.9, 279.4)}) {
+    for (const auto& [paper, width, height] :
+         {std::tuple(PrintPaper::A4, 210.0, 297.0), std::tuple(PrintPaper::Letter, 215.9, 279.4)}) {
         const QString path = dir.filePath("guide.pdf");
         QFile file(path);
         ASSERT_TRUE(file.open(QIODevice::WriteOnly));
@@ -105,8 +107,8 @@ TEST(Guide, PatchesAreAtTrueScaleAndMirroredOnesAreMirrored) {
     ASSERT_TRUE(file.open(QIODevice::WriteOnly));
     file.write(guide_pdf(demo_plan().project, plan, PrintPaper::A4));
     file.close();
-    // The first used sheet comes right after the key, which takes one page; the painter puts the sheet's corner 14 mm
-    // from the left and 28 mm from the top.
+    // The first used sheet comes right after the key, which takes one page; the painter puts the sheet's
+    // corner 14 mm from the left and 28 mm from the top.
     const UsedSheet& used = plan.used_sheets.front();
     const Box sheet = bounds(plan.sheets[used.sheet].outline);
     ASSERT_LT(sheet.width(), 170);
@@ -184,7 +186,8 @@ TEST(SheetSvg, PatchesAreTrueToAHundredthOfAMillimetre) {
             for (const Ring& r : rings) {
                 if (r.size() != want.outer.size()) continue;
                 double worst = 0;
-                for (std::size_t i = 0; i < r.size(); ++i) worst = std::max(worst, distance(r[i], want.outer[i]));
+                for (std::size_t i = 0; i < r.size(); ++i)
+                    worst = std::max(worst, distance(r[i], want.outer[i]));
                 best = std::min(best, worst);
             }
             EXPECT_LT(best, 0.01);
@@ -204,7 +207,9 @@ TEST(PagePicture, ShowsThePapersInTheirOpenings) {
         const Point c = d.plan.set_out.to_page(d.plan.cut->openings[o].label.centre);
         const QColor got = image.pixelColor(static_cast<int>(c.x * scale), static_cast<int>(c.y * scale));
         const Rgb want = d.project.stash->papers[paper].colour;
-        EXPECT_LT(std::abs(got.red() - want.r) + std::abs(got.green() - want.g) + std::abs(got.blue() - want.b), 90);
+        EXPECT_LT(std::abs(got.red() - want.r) + std::abs(got.green() - want.g) +
+                      std::abs(got.blue() - want.b),
+                  90);
         ++seen;
     }
     EXPECT_GT(seen, 4);
@@ -212,13 +217,16 @@ TEST(PagePicture, ShowsThePapersInTheirOpenings) {
 
 TEST(Export, WritesEverythingAndSaysSo) {
     QTemporaryDir dir;
-    const auto files = export_all(demo_plan().project, demo_plan().plan, PrintPaper::A4, dir.filePath("made/here"));
+    const auto files =
+        export_all(demo_plan().project, demo_plan().plan, PrintPaper::A4, dir.filePath("made/here"));
     ASSERT_TRUE(files) << files.error().message;
     EXPECT_EQ(files->size(), 2 + demo_plan().plan.used_sheets.size());
     for (const QString& f : *files) EXPECT_GT(QFile(f).size(), 500) << f.toStdString();
     QFile blocked(dir.filePath("file"));
     ASSERT_TRUE(blocked.open(QIODevice::WriteOnly));
-    EXPECT_EQ(export_all(demo_plan().project, demo_plan().plan, PrintPaper::A4, dir.filePath("file/in")).error().kind,
+    EXPECT_EQ(export_all(demo_plan().project, demo_plan().plan, PrintPaper::A4, dir.filePath("file/in"))
+                  .error()
+                  .kind,
               ErrorKind::Unwritable);
 }
 

@@ -57,7 +57,8 @@ Drawing random_blobs(std::mt19937& random, int shapes) {
     std::vector<Circle> taken;
     for (int tries = 0; tries < 4000 && static_cast<int>(taken.size()) < shapes; ++tries) {
         const double radius = 4 + 26 * unit(random) * unit(random);
-        const Point c{radius + 2 + unit(random) * (256 - 2 * radius), radius + 2 + unit(random) * (256 - 2 * radius)};
+        const Point c{radius + 2 + unit(random) * (256 - 2 * radius),
+                      radius + 2 + unit(random) * (256 - 2 * radius)};
         bool free = true;
         for (const Circle& t : taken) free = free && distance(t.centre, c) > t.radius + radius + 0.7;
         if (!free) continue;

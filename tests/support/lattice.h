@@ -14,8 +14,8 @@ Ring rectangle(double x0, double y0, double x1, double y1);
 /// A circle of `n` corners.
 Ring polygon(Point centre, double radius, int n, double turn = 0);
 
-/// A grid of `columns` x `rows` bent quadrilaterals with bars of `bar` mm at their narrowest or more, 250 mm wide.
-/// Some openings hold an insert.
+/// A grid of `columns` x `rows` bent quadrilaterals with bars of `bar` mm at their narrowest or more, 250 mm
+/// wide. Some openings hold an insert.
 Drawing random_lattice(std::mt19937& random, int columns, int rows, double bar);
 
 /// `shapes` rounded blobs, some hollow (concave), apart from each other, in one sheet.

@@ -39,7 +39,8 @@ public:
         add_diagonals();
         std::vector<Bar> out;
         for (auto& [key, bar] : bars_) out.push_back(bar);
-        std::stable_sort(out.begin(), out.end(), [](const Bar& x, const Bar& y) { return x.width < y.width; });
+        std::stable_sort(out.begin(), out.end(),
+                         [](const Bar& x, const Bar& y) { return x.width < y.width; });
         return out;
     }
 
@@ -52,8 +53,8 @@ private:
         return number < lines_.openings ? openings_[number].piece : number - lines_.openings;
     }
 
-    /// Walks along a contour and looks across the bar for the nearest other line of the piece, which is by nature
-    /// not hidden behind a third. Where that is far away the next look may be farther on.
+    /// Walks along a contour and looks across the bar for the nearest other line of the piece, which is by
+    /// nature not hidden behind a third. Where that is far away the next look may be farther on.
     void walk(int number) {
         const int piece = piece_of(number);
         if (pieces_[piece].openings.empty()) return;
@@ -67,9 +68,10 @@ private:
             const double l = distance(a, b);
             for (; until <= walked + l && l > 0; until += least) {
                 const Point p = a + (b - a) * ((until - walked) / l);
-                const auto hit = lines_.grid.nearest(p, std::numeric_limits<double>::infinity(), [&](const Segment& t) {
-                    return t.group == piece && t.ring != number;
-                });
+                const auto hit =
+                    lines_.grid.nearest(p, std::numeric_limits<double>::infinity(), [&](const Segment& t) {
+                        return t.group == piece && t.ring != number;
+                    });
                 if (!hit) return;
                 const int other = lines_.grid.segments()[hit->segment].ring;
                 beside_.insert(std::minmax(number, other));

@@ -208,8 +208,8 @@ private:
             const Reach reach(grid_, patch.lip_wanted, {opening, ring_of_piece(piece)});
             const bool inwards_is_left = signed_area(edge) > 0;
             const Ring grown = Grower(edge, inwards_is_left, reach, patch.lip_wanted).run();
-            // Everything but what the lip does not reach: a frame around, running the other way, turns the loops
-            // that the grown line makes in corners into covered area.
+            // Everything but what the lip does not reach: a frame around, running the other way, turns the
+            // loops that the grown line makes in corners into covered area.
             const Box b = bounds(edge).grown(10);
             Ring frame{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}};
             if (signed_area(edge) > 0) std::reverse(frame.begin(), frame.end());

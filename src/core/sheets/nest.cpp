@@ -60,7 +60,8 @@ std::vector<double> rotations_of(const NestPiece& piece) {
 PreparedPiece prepare(const NestPiece& piece, double gap, double cell) {
     PreparedPiece out;
     out.area = area(piece.outline);
-    const auto grown = gap > 0 ? grow({piece.outline}, gap, Corner::Round, 4) : Result<Region>(Region{piece.outline});
+    const auto grown =
+        gap > 0 ? grow({piece.outline}, gap, Corner::Round, 4) : Result<Region>(Region{piece.outline});
     const Polygon around = grown && grown->size() == 1 ? grown->front() : piece.outline;
     for (double rotation : rotations_of(piece)) {
         const Transform turn = Transform::turned_deg(rotation);

@@ -4,6 +4,10 @@ namespace zesty {
 
 namespace {
 
+double pixels_per_mm(const QPainter& painter) {
+    return std::sqrt(std::abs(painter.combinedTransform().determinant()));
+}
+
 void paint_patches(QPainter& painter, const Plan& plan, const Textures& textures, const PageLook& look) {
     painter.setPen(Qt::NoPen);
     for (std::size_t i = 0; i < plan.patches.size(); ++i) {
@@ -16,7 +20,7 @@ void paint_patches(QPainter& painter, const Plan& plan, const Textures& textures
             continue;
         }
         const Transform back = at.sheet >= 0 ? inverse(at.to_sheet()) : Transform{};
-        painter.fillPath(outline, textures.brush(paper, back));
+        painter.fillPath(outline, textures.brush(paper, back, pixels_per_mm(painter)));
         if (at.sheet < 0 && plan.sheets_done && look.hatch_short) {
             painter.fillPath(outline, QColor(255, 255, 255, 150));
             QBrush hatch(QColor(0xb0, 0x2a, 0x4b), Qt::BDiagPattern);
@@ -64,13 +68,13 @@ void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, con
     painter.setRenderHint(QPainter::SmoothPixmapTransform);
     const Sheet& sheet = plan.sheets[used.sheet];
     const QPainterPath outline = to_path(sheet.outline);
-    painter.fillPath(outline, textures.brush(sheet.paper, {}));
+    painter.fillPath(outline, textures.brush(sheet.paper, {}, pixels_per_mm(painter)));
     painter.fillPath(outline, QColor(255, 255, 255, 120));
     QPen line(QColor(0x26, 0x24, 0x2b));
     line.setCosmetic(true);
     for (int p : used.patches) {
         const QPainterPath patch = to_path(transformed(plan.patches[p].outline, plan.placed[p].to_sheet()));
-        painter.fillPath(patch, textures.brush(sheet.paper, {}));
+        painter.fillPath(patch, textures.brush(sheet.paper, {}, pixels_per_mm(painter)));
         painter.strokePath(patch, line);
     }
     QPen rim(QColor(38, 36, 43, 90));

@@ -34,9 +34,15 @@ QPainterPath to_path(const Region& region) {
 Textures::Textures(const Stash& stash) {
     for (const Paper& p : stash.papers) {
         Texture t{{}, to_qt(p.colour), picture_box(p)};
-        if (const auto found = stash.pictures.find(p.picture); found != stash.pictures.end())
-            t.image = QImage::fromData(QByteArray::fromStdString(found->second))
-                          .convertToFormat(QImage::Format_ARGB32_Premultiplied);
+        if (const auto found = stash.pictures.find(p.picture); found != stash.pictures.end()) {
+            QImage image = QImage::fromData(QByteArray::fromStdString(found->second))
+                               .convertToFormat(QImage::Format_ARGB32_Premultiplied);
+            for (int level = 0; level < 4 && !image.isNull(); ++level) {
+                t.images.push_back(image);
+                if (std::min(image.width(), image.height()) < 64) break;
+                image = image.scaled(image.size() / 2, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
+            }
+        }
         textures_.push_back(std::move(t));
     }
 }
@@ -46,15 +52,21 @@ QColor Textures::colour(int paper) const {
                                                                     : QColor(Qt::white);
 }
 
-QBrush Textures::brush(int paper, const Transform& sheet_to_target) const {
+QBrush Textures::brush(int paper, const Transform& sheet_to_target, double pixels_per_mm) const {
     if (paper < 0 || paper >= static_cast<int>(textures_.size())) return Qt::white;
     const Texture& t = textures_[paper];
-    if (t.image.isNull()) return t.colour;
-    QBrush brush(t.image);
+    if (t.images.empty()) return t.colour;
     // Pixels to millimetres of the sheet: the picture keeps its proportions across the longer side.
     const double longer = std::max(t.covers.width(), t.covers.height());
-    const double mm_per_pixel = longer / std::max(1, std::max(t.image.width(), t.image.height()));
-    brush.setTransform(to_qt(sheet_to_target * Transform::scaled(mm_per_pixel)));
+    const auto mm_per_pixel = [&](const QImage& i) {
+        return longer / std::max(1, std::max(i.width(), i.height()));
+    };
+    std::size_t level = 0;
+    while (pixels_per_mm > 0 && level + 1 < t.images.size() &&
+           mm_per_pixel(t.images[level + 1]) * pixels_per_mm < 1.3)
+        ++level;
+    QBrush brush(t.images[level]);
+    brush.setTransform(to_qt(sheet_to_target * Transform::scaled(mm_per_pixel(t.images[level]))));
     return brush;
 }
 

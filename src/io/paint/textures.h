@@ -21,13 +21,15 @@ public:
     Textures() = default;
     explicit Textures(const Stash& stash);
 
-    /// The paper as it lies on its sheets, seen through `sheet_to_target` (millimetres to millimetres).
-    QBrush brush(int paper, const Transform& sheet_to_target) const;
+    /// The paper as it lies on its sheets, seen through `sheet_to_target` (millimetres to millimetres). With
+    /// so many pixels to a millimetre of the target a picture of matching fineness is taken, so that small
+    /// prints do not shimmer; 0 takes the finest.
+    QBrush brush(int paper, const Transform& sheet_to_target, double pixels_per_mm = 0) const;
     QColor colour(int paper) const;
 
 private:
     struct Texture {
-        QImage image;
+        std::vector<QImage> images; ///< each half as fine as the one before; empty for a plain colour
         QColor colour;
         Box covers; ///< on the sheet
     };

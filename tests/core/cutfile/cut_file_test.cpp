@@ -1,5 +1,4 @@
 #include "core/cutfile/cut_file.h"
-
 #include "core/geometry/measure.h"
 #include "support/lattice.h"
 
@@ -50,7 +49,8 @@ TEST(CutFile, MeasuresBarsBetweenOpeningsAndToTheEdge) {
     EXPECT_EQ(cut.bars[0].a, 0);
     EXPECT_EQ(cut.bars[0].b, 1);
     EXPECT_DOUBLE_EQ(cut.narrowest_bar(1), 3);
-    const auto edge = std::find_if(cut.bars.begin(), cut.bars.end(), [](const Bar& b) { return b.a == 1 && b.b == Bar::edge; });
+    const auto edge = std::find_if(cut.bars.begin(), cut.bars.end(),
+                                   [](const Bar& b) { return b.a == 1 && b.b == Bar::edge; });
     ASSERT_NE(edge, cut.bars.end());
     EXPECT_DOUBLE_EQ(edge->width, 4);
     EXPECT_NEAR(distance(edge->from, edge->to), 4, 1e-9);
@@ -59,13 +59,15 @@ TEST(CutFile, MeasuresBarsBetweenOpeningsAndToTheEdge) {
 TEST(CutFile, DiagonalFieldsAreNeighboursButNotThroughAnother) {
     std::vector<Ring> rings{rectangle(0, 0, 63, 43)};
     for (int c = 0; c < 3; ++c)
-        for (int r = 0; r < 2; ++r) rings.push_back(rectangle(3 + 20 * c, 3 + 20 * r, 20 + 20 * c, 20 + 20 * r));
+        for (int r = 0; r < 2; ++r)
+            rings.push_back(rectangle(3 + 20 * c, 3 + 20 * r, 20 + 20 * c, 20 + 20 * r));
     const CutFile cut = read(std::move(rings));
     const auto joined = [&](int a, int b) {
-        return std::any_of(cut.bars.begin(), cut.bars.end(), [&](const Bar& x) { return x.a == a && x.b == b; });
+        return std::any_of(cut.bars.begin(), cut.bars.end(),
+                           [&](const Bar& x) { return x.a == a && x.b == b; });
     };
-    EXPECT_TRUE(joined(0, 1)); // side by side
-    EXPECT_TRUE(joined(0, 4)); // across the crossing
+    EXPECT_TRUE(joined(0, 1));  // side by side
+    EXPECT_TRUE(joined(0, 4));  // across the crossing
     EXPECT_FALSE(joined(0, 2)); // the middle one lies between
 }
 
@@ -82,7 +84,8 @@ TEST(CutFile, BarWidthsMatchBruteForceOnRandomLattices) {
             for (const auto& [from, to] : {std::pair(&a, &b), std::pair(&b, &a)})
                 for (Point p : *from)
                     for (std::size_t i = 0; i < to->size(); ++i)
-                        least = std::min(least, distance_to_segment(p, (*to)[i], (*to)[(i + 1) % to->size()]));
+                        least =
+                            std::min(least, distance_to_segment(p, (*to)[i], (*to)[(i + 1) % to->size()]));
             EXPECT_NEAR(bar.width, least, 1e-6);
         }
     }
@@ -112,7 +115,8 @@ TEST(CutFile, SameDrawingGivesTheSameNumbersWhateverTheOrderOfItsContours) {
 TEST(Outlines, DecideByNestingAndCountDoublesOnce) {
     Ring again = rectangle(20, 20, 80, 80);
     std::rotate(again.begin(), again.begin() + 2, again.end());
-    const auto cut = read_cut(lines({{rectangle(0, 0, 100, 100), true}, {rectangle(20, 20, 80, 80), true}, {again, true}}));
+    const auto cut = read_cut(
+        lines({{rectangle(0, 0, 100, 100), true}, {rectangle(20, 20, 80, 80), true}, {again, true}}));
     ASSERT_TRUE(cut);
     EXPECT_EQ(cut->pieces.size(), 1u);
     ASSERT_EQ(cut->openings.size(), 1u);

@@ -1,6 +1,5 @@
-#include "core/geometry/fill.h"
-
 #include "core/geometry/boolean.h"
+#include "core/geometry/fill.h"
 #include "core/geometry/measure.h"
 #include "support/lattice.h"
 
@@ -48,8 +47,9 @@ TEST(Fill, ACrossedStarIsFullUnderNonZeroAndHollowUnderEvenOdd) {
 }
 
 TEST(Fill, DegenerateRingsCoverNothing) {
-    const auto r = fill({{{}, {{1, 1}}, {{0, 0}, {5, 5}}, {{0, 0}, {5, 5}, {0, 0}}, {{0, 0}, {5, 0}, {10, 0}}},
-                         FillRule::NonZero});
+    const auto r =
+        fill({{{}, {{1, 1}}, {{0, 0}, {5, 5}}, {{0, 0}, {5, 5}, {0, 0}}, {{0, 0}, {5, 0}, {10, 0}}},
+              FillRule::NonZero});
     ASSERT_TRUE(r);
     EXPECT_TRUE(r->empty());
 }
@@ -61,7 +61,8 @@ TEST(Fill, AgreesWithGeosOnRandomOverlappingPolygons) {
         std::vector<FilledPath> paths;
         Region expected;
         for (int k = 0; k < 6; ++k) {
-            const Ring r = polygon({at(random), at(random)}, 3 + at(random) / 3, 3 + static_cast<int>(random() % 9));
+            const Ring r =
+                polygon({at(random), at(random)}, 3 + at(random) / 3, 3 + static_cast<int>(random() % 9));
             paths.push_back({{r}, FillRule::NonZero});
             expected.push_back({r, {}});
         }

@@ -7,8 +7,8 @@ namespace zesty {
 
 TEST(Lengths, ReadsWhatPeopleWrite) {
     const std::pair<const char*, double> cases[] = {
-        {"11.5in", 292.1}, {"11 1/2 in", 292.1}, {"11-1/2", 292.1}, {"1/8", 3.175}, {" 3/4 in ", 19.05},
-        {"292.1mm", 292.1}, {"29.21 cm", 292.1}, {"12\"", 304.8},   {"0", 0},       {"-1/4in", -6.35}};
+        {"11.5in", 292.1},  {"11 1/2 in", 292.1}, {"11-1/2", 292.1}, {"1/8", 3.175}, {" 3/4 in ", 19.05},
+        {"292.1mm", 292.1}, {"29.21 cm", 292.1},  {"12\"", 304.8},   {"0", 0},       {"-1/4in", -6.35}};
     for (const auto& [text, mm] : cases) {
         const auto r = parse_length(text);
         ASSERT_TRUE(r) << text;
@@ -34,7 +34,8 @@ TEST(Lengths, SaysInchesInFractionsAndSmallThingsInMillimetres) {
 TEST(Lengths, WhatIsWrittenReadsBackWithinHalfAThirtySecond) {
     for (double mm = 3.3; mm < 400; mm += 0.73)
         for (const Units u : {Units::Inches, Units::Centimetres})
-            EXPECT_NEAR(*parse_length(format_length(mm, u), u), mm, u == Units::Inches ? 25.4 / 64 + 1e-9 : 0.5 + 1e-9);
+            EXPECT_NEAR(*parse_length(format_length(mm, u), u), mm,
+                        u == Units::Inches ? 25.4 / 64 + 1e-9 : 0.5 + 1e-9);
 }
 
 } // namespace zesty

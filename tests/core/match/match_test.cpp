@@ -1,5 +1,4 @@
 #include "core/match/match.h"
-
 #include "core/project/planner.h"
 #include "support/lattice.h"
 
@@ -11,9 +10,14 @@ namespace {
 
 std::shared_ptr<const Stash> stash_of(int papers, double side, int count) {
     Stash s;
-    static const Rgb colours[] = {{200, 60, 50}, {60, 120, 70}, {230, 200, 90}, {120, 90, 170}, {60, 130, 180}};
+    static const Rgb colours[] = {
+        {200, 60, 50}, {60, 120, 70}, {230, 200, 90}, {120, 90, 170}, {60, 130, 180}};
     for (int i = 0; i < papers; ++i)
-        s.papers.push_back({"p" + std::to_string(i), "Paper " + std::to_string(i), colours[i % 5], "", Pattern::Solid,
+        s.papers.push_back({"p" + std::to_string(i),
+                            "Paper " + std::to_string(i),
+                            colours[i % 5],
+                            "",
+                            Pattern::Solid,
                             i % 2 ? Direction::Half : Direction::Free,
                             {{{testing::rectangle(0, 0, side, side), {}}, count, false}}});
     return std::make_shared<const Stash>(std::move(s));
@@ -38,8 +42,9 @@ void expect_within_stock(const Project& p, const Plan& plan) {
         if (plan.placed[i].sheet >= 0) {
             EXPECT_EQ(plan.sheets[plan.placed[i].sheet].paper, paper);
         }
-        const bool reported = std::any_of(plan.short_patches.begin(), plan.short_patches.end(),
-                                          [&](const ShortPatch& s) { return s.patch == static_cast<int>(i); });
+        const bool reported =
+            std::any_of(plan.short_patches.begin(), plan.short_patches.end(),
+                        [&](const ShortPatch& s) { return s.patch == static_cast<int>(i); });
         EXPECT_EQ(plan.placed[i].sheet < 0, reported);
     }
     for (const UsedSheet& u : plan.used_sheets) {
@@ -83,7 +88,8 @@ TEST(Match, NeverUsesMorePaperThanThereIs) {
     EXPECT_FALSE(plan->short_patches.empty());
     EXPECT_GT(plan->used_sheets.size(), 3u);
     expect_within_stock(p, *plan);
-    for (const ShortPatch& s : plan->short_patches) EXPECT_NE(s.reason.find("no paper has room"), std::string::npos);
+    for (const ShortPatch& s : plan->short_patches)
+        EXPECT_NE(s.reason.find("no paper has room"), std::string::npos);
 }
 
 TEST(Match, LeavesPapersGivenByHandAlone) {
@@ -145,7 +151,8 @@ TEST(Match, WithoutPaperOrWithoutSectionsSaysThereIsNothingToDo) {
     Planner planner;
     const Project bare = lattice_project(6, 3, 3, nullptr);
     EXPECT_EQ(planner.propose(bare, false).error().kind, ErrorKind::NothingToDo);
-    const Project plain = project_with(testing::drawing_of({testing::rectangle(0, 0, 9, 9)}), stash_of(2, 100, 1));
+    const Project plain =
+        project_with(testing::drawing_of({testing::rectangle(0, 0, 9, 9)}), stash_of(2, 100, 1));
     EXPECT_EQ(planner.propose(plain, false).error().kind, ErrorKind::NothingToDo);
 }
 

@@ -41,14 +41,25 @@ TEST(Planner, AnEmptyPageHasAPlanToo) {
 TEST(Planner, FindingsOfferWaysOutThatWork) {
     // Two fields side by side in one paper, which is also too small for the second.
     Project p;
-    p.drawing = std::make_shared<const DrawingFile>(DrawingFile{
-        "x.svg", "", testing::drawing_of({testing::rectangle(0, 0, 100, 60), testing::rectangle(5, 5, 48, 55),
-                                          testing::rectangle(52, 5, 95, 55)})});
+    p.drawing = std::make_shared<const DrawingFile>(
+        DrawingFile{"x.svg", "",
+                    testing::drawing_of({testing::rectangle(0, 0, 100, 60), testing::rectangle(5, 5, 48, 55),
+                                         testing::rectangle(52, 5, 95, 55)})});
     p.cut = {SizeRule::Width, 100, 0, false, {}};
     Stash s;
-    s.papers.push_back({"a", "Small", {200, 0, 0}, "", Pattern::Solid, Direction::Free,
+    s.papers.push_back({"a",
+                        "Small",
+                        {200, 0, 0},
+                        "",
+                        Pattern::Solid,
+                        Direction::Free,
                         {{{testing::rectangle(0, 0, 60, 60), {}}, 1, false}}});
-    s.papers.push_back({"b", "Other", {0, 0, 200}, "", Pattern::Solid, Direction::Free,
+    s.papers.push_back({"b",
+                        "Other",
+                        {0, 0, 200},
+                        "",
+                        Pattern::Solid,
+                        Direction::Free,
                         {{{testing::rectangle(0, 0, 150, 150), {}}, 1, false}}});
     p.stash = std::make_shared<const Stash>(s);
     p.choose(0, {"", Treatment::Paper, "a", true, std::nullopt});
@@ -73,9 +84,15 @@ TEST(Planner, FindingsOfferWaysOutThatWork) {
 TEST(Planner, LeftoversNeverOverlapWhatWasCut) {
     std::mt19937 random(12);
     Project p;
-    p.drawing = std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", testing::random_lattice(random, 4, 4, 4)});
+    p.drawing = std::make_shared<const DrawingFile>(
+        DrawingFile{"x.svg", "", testing::random_lattice(random, 4, 4, 4)});
     Stash s;
-    s.papers.push_back({"a", "A", {}, "", Pattern::Solid, Direction::Free,
+    s.papers.push_back({"a",
+                        "A",
+                        {},
+                        "",
+                        Pattern::Solid,
+                        Direction::Free,
                         {{{testing::rectangle(0, 0, 305, 305), {}}, 2, false}}});
     p.stash = std::make_shared<const Stash>(s);
     for (int o = 0; o < 16; ++o) p.choose(o, {"", Treatment::Paper, "a", false, std::nullopt});

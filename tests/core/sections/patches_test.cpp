@@ -1,7 +1,6 @@
-#include "core/sections/patches.h"
-
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/sections/patches.h"
 #include "support/lattice.h"
 
 #include <gtest/gtest.h>
@@ -62,15 +61,18 @@ void expect_sound(const Made& m) {
 } // namespace
 
 TEST(Patches, GetTheLipWantedWhereTheBarAllows) {
-    const Made m = make(testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(20, 20, 80, 80)}), 3);
+    const Made m = make(
+        testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(20, 20, 80, 80)}), 3);
     ASSERT_EQ(m.patches.size(), 1u);
     EXPECT_NEAR(m.patches[0].lip, 3, 0.05);
     EXPECT_NEAR(m.patches[0].area, 66 * 66 - (4 - M_PI) * 9, 1.5);
 }
 
 TEST(Patches, MeetInTheMiddleOfASharedBar) {
-    const Made m = make(testing::drawing_of({testing::rectangle(0, 0, 100, 60), testing::rectangle(10, 10, 48, 50),
-                                             testing::rectangle(50, 10, 90, 50)}), 3.175);
+    const Made m =
+        make(testing::drawing_of({testing::rectangle(0, 0, 100, 60), testing::rectangle(10, 10, 48, 50),
+                                  testing::rectangle(50, 10, 90, 50)}),
+             3.175);
     ASSERT_EQ(m.patches.size(), 2u);
     EXPECT_NEAR(bounds(m.patches[0].outline).x1, 49, 0.05);
     EXPECT_NEAR(bounds(m.patches[1].outline).x0, 49, 0.05);
@@ -78,26 +80,33 @@ TEST(Patches, MeetInTheMiddleOfASharedBar) {
 }
 
 TEST(Patches, UseTheWholeBarBesideAnOpeningThatStaysOpen) {
-    const Made m = make(testing::drawing_of({testing::rectangle(0, 0, 100, 60), testing::rectangle(10, 10, 48, 50),
-                                             testing::rectangle(50, 10, 90, 50)}), 3.175, {1});
+    const Made m =
+        make(testing::drawing_of({testing::rectangle(0, 0, 100, 60), testing::rectangle(10, 10, 48, 50),
+                                  testing::rectangle(50, 10, 90, 50)}),
+             3.175, {1});
     ASSERT_EQ(m.patches.size(), 1u);
     EXPECT_NEAR(gap(m.patches[0].outline.outer, m.cut.openings[1].outline.outer).distance, 0.3, 0.05);
 }
 
 TEST(Patches, StopShortOfTheOuterEdge) {
-    const Made m = make(testing::drawing_of({testing::rectangle(0, 0, 40, 40), testing::rectangle(1, 1, 39, 39)}), 3);
+    const Made m =
+        make(testing::drawing_of({testing::rectangle(0, 0, 40, 40), testing::rectangle(1, 1, 39, 39)}), 3);
     ASSERT_EQ(m.patches.size(), 1u);
     EXPECT_NEAR(bounds(m.patches[0].outline).x0, 0.3, 0.05);
     EXPECT_NEAR(m.patches[0].lip, 0.7, 0.05);
 }
 
 TEST(Patches, RunThroughBehindAnInsertButNotBehindItsOwnOpening) {
-    const Made solid = make(testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(10, 10, 90, 90),
-                                                 testing::rectangle(40, 40, 60, 60)}), 3);
+    const Made solid =
+        make(testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(10, 10, 90, 90),
+                                  testing::rectangle(40, 40, 60, 60)}),
+             3);
     ASSERT_EQ(solid.patches.size(), 1u);
     EXPECT_TRUE(solid.patches[0].outline.holes.empty());
-    const Made ring = make(testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(10, 10, 90, 90),
-                                                testing::rectangle(30, 30, 70, 70), testing::rectangle(40, 40, 60, 60)}), 3);
+    const Made ring =
+        make(testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(10, 10, 90, 90),
+                                  testing::rectangle(30, 30, 70, 70), testing::rectangle(40, 40, 60, 60)}),
+             3);
     ASSERT_EQ(ring.patches.size(), 2u);
     EXPECT_EQ(ring.patches[0].outline.holes.size() + ring.patches[1].outline.holes.size(), 1u);
     expect_sound(ring);

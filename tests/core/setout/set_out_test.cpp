@@ -1,6 +1,5 @@
-#include "core/setout/set_out.h"
-
 #include "core/geometry/measure.h"
+#include "core/setout/set_out.h"
 #include "support/lattice.h"
 
 #include <gtest/gtest.h>
@@ -10,8 +9,9 @@ namespace zesty {
 namespace {
 
 CutFile frame() {
-    return *read_cut(testing::drawing_of({testing::rectangle(10, 20, 110, 70), testing::rectangle(12, 22, 60, 68),
-                                          testing::rectangle(61, 22, 108, 68)}));
+    return *read_cut(
+        testing::drawing_of({testing::rectangle(10, 20, 110, 70), testing::rectangle(12, 22, 60, 68),
+                             testing::rectangle(61, 22, 108, 68)}));
 }
 
 const Page page;
@@ -50,7 +50,8 @@ TEST(SetOut, SaysWhatTheSizeDoes) {
         for (const Finding& f : s.findings) out.push_back(f.code);
         return out;
     };
-    EXPECT_EQ(codes(set_out(frame(), page, {SizeRule::Width, 250, 0, false, {}}, Units::Inches)), std::vector<std::string>{});
+    EXPECT_EQ(codes(set_out(frame(), page, {SizeRule::Width, 250, 0, false, {}}, Units::Inches)),
+              std::vector<std::string>{});
     EXPECT_EQ(codes(set_out(frame(), page, {SizeRule::Width, 100, 0, false, {}}, Units::Inches)),
               std::vector<std::string>{"thin-bar"});
     EXPECT_EQ(codes(set_out(frame(), page, {SizeRule::Width, 400, 0, false, {}}, Units::Inches)),

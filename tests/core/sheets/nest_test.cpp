@@ -1,6 +1,5 @@
-#include "core/sheets/nest.h"
-
 #include "core/geometry/measure.h"
+#include "core/sheets/nest.h"
 #include "support/lattice.h"
 
 #include <gtest/gtest.h>

@@ -1,6 +1,5 @@
-#include "core/stash/stash.h"
-
 #include "core/sections/sections.h"
+#include "core/stash/stash.h"
 #include "support/lattice.h"
 
 #include <gtest/gtest.h>
@@ -9,7 +8,12 @@ namespace zesty {
 
 TEST(Stash, SheetsAreCountedOutWithSteadyNamesAndKinds) {
     Stash s;
-    s.papers.push_back({"a", "A", {}, "", Pattern::Solid, Direction::Free,
+    s.papers.push_back({"a",
+                        "A",
+                        {},
+                        "",
+                        Pattern::Solid,
+                        Direction::Free,
                         {{{testing::rectangle(0, 0, 304.8, 304.8), {}}, 1, false},
                          {{testing::rectangle(0, 0, 152.4, 152.4), {}}, 2, false},
                          {{testing::rectangle(0, 0, 101.6, 152.4), {}}, 1, false},
@@ -37,12 +41,14 @@ TEST(Colour, LabMatchesKnownValues) {
     near({0, 0, 255}, {32.30, 79.19, -107.86});
     EXPECT_EQ(parse_colour("#e86a17"), (Rgb{0xe8, 0x6a, 0x17}));
     EXPECT_EQ(format_colour({0xe8, 0x6a, 0x17}), "#e86a17");
-    for (const char* bad : {"", "e86a17", "#e86a1", "#e86a1g", "#e86a177"}) EXPECT_FALSE(parse_colour(bad)) << bad;
+    for (const char* bad : {"", "e86a17", "#e86a1", "#e86a1g", "#e86a177"})
+        EXPECT_FALSE(parse_colour(bad)) << bad;
 }
 
 TEST(Sections, NeighboursShareABarOfAtMostThreeQuarters) {
-    const auto cut = *read_cut(testing::drawing_of({testing::rectangle(0, 0, 300, 60), testing::rectangle(5, 5, 80, 55),
-                                                    testing::rectangle(90, 5, 170, 55), testing::rectangle(195, 5, 290, 55)}));
+    const auto cut = *read_cut(
+        testing::drawing_of({testing::rectangle(0, 0, 300, 60), testing::rectangle(5, 5, 80, 55),
+                             testing::rectangle(90, 5, 170, 55), testing::rectangle(195, 5, 290, 55)}));
     Project p;
     const auto sections = sections_of(cut, p);
     EXPECT_EQ(neighbours_of(cut, sections, {}).size(), 1u);

@@ -36,6 +36,14 @@ void BenchState::pick(int paper) {
     emit picked_changed();
 }
 
+Project BenchState::take_offer() {
+    Project taken = std::move(offer_->project);
+    plan_ = offer_->plan;
+    offer_.reset();
+    emit offer_changed();
+    return taken;
+}
+
 void BenchState::set_offer(std::optional<Offer> offer) {
     if (!offer && !offer_) return;
     offer_ = std::move(offer);

@@ -42,6 +42,8 @@ public:
     void hover(int opening);
     void pick(int paper);
     void set_offer(std::optional<Offer> offer);
+    /// The offer's plan becomes the plan on show; returns the offer's project. There must be an offer.
+    Project take_offer();
 
 signals:
     void waypoint_changed();

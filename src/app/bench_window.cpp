@@ -297,9 +297,7 @@ void BenchWindow::connect_actions() {
     });
     on(Act::TakeProposal, [this] {
         if (!state_.offer()) return;
-        Project taken = state_.offer()->project;
-        state_.set_offer(std::nullopt);
-        document_.edit("Take the proposed papers", std::move(taken));
+        document_.edit("Take the proposed papers", state_.take_offer());
     });
     on(Act::Clear, [this] {
         if (keys_->isVisible())

@@ -16,7 +16,7 @@ Worker::Worker(QObject* parent) : QObject(parent) {
     thread_.setObjectName("planner");
     thread_.start();
     // On Linux a thread has a nice value of its own: the window comes first where cores are few.
-    QMetaObject::invokeMethod(&hands_, [] { setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), 10); });
+    QMetaObject::invokeMethod(&hands_, [] { setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), 5); });
 }
 
 Worker::~Worker() {

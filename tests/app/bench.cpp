@@ -3,11 +3,10 @@
 #include <QApplication>
 #include <QDeadlineTimer>
 #include <QDropEvent>
-#include <QElapsedTimer>
 #include <QLabel>
 #include <QMimeData>
 #include <QTest>
-#include <QTimer>
+#include <QThread>
 #include <gtest/gtest.h>
 
 namespace zesty::testing {
@@ -79,33 +78,24 @@ void Bench::drop_paper(const std::string& id, int opening) {
     QApplication::processEvents();
 }
 
-struct Heartbeat::Private {
-    QTimer timer;
-    QElapsedTimer since;
-    double busy = 0;
+namespace {
 
-    static double busy_ms() {
-        timespec t{};
-        clock_gettime(CLOCK_THREAD_CPUTIME_ID, &t);
-        return static_cast<double>(t.tv_sec) * 1e3 + static_cast<double>(t.tv_nsec) / 1e6;
-    }
-};
-
-Heartbeat::Heartbeat() : inner_(std::make_unique<Private>()) {
-    inner_->timer.setInterval(1);
-    inner_->timer.setTimerType(Qt::PreciseTimer);
-    connect(&inner_->timer, &QTimer::timeout, this, [this] {
-        const double busy = Private::busy_ms();
-        longest_ = std::max(longest_, busy - inner_->busy);
-        inner_->busy = busy;
-        wall_ = std::max(wall_, static_cast<double>(inner_->since.nsecsElapsed()) / 1e6);
-        inner_->since.restart();
-    });
-    inner_->since.start();
-    inner_->busy = Private::busy_ms();
-    inner_->timer.start();
+double busy_ms() {
+    timespec t{};
+    clock_gettime(CLOCK_THREAD_CPUTIME_ID, &t);
+    return static_cast<double>(t.tv_sec) * 1e3 + static_cast<double>(t.tv_nsec) / 1e6;
 }
 
-Heartbeat::~Heartbeat() = default;
+} // namespace
+
+bool TimedApplication::notify(QObject* receiver, QEvent* event) {
+    // Other threads deliver their events through here too.
+    if (QThread::currentThread() != thread()) return QApplication::notify(receiver, event);
+    const double from = busy_ms();
+    ++depth_;
+    const bool accepted = QApplication::notify(receiver, event);
+    if (--depth_ == 0) longest_ = std::max(longest_, busy_ms() - from);
+    return accepted;
+}
 
 } // namespace zesty::testing

@@ -6,6 +6,7 @@
 #include "app/page_view.h"
 #include "app/route_bar.h"
 
+#include <QApplication>
 #include <QTemporaryDir>
 
 namespace zesty::testing {
@@ -46,21 +47,19 @@ private:
     std::unique_ptr<BenchWindow> window_;
 };
 
-/// Longest time the window's thread was busy without getting round to its events, in milliseconds, while this
-/// lives: by the thread's own clock, which other programs on the machine do not touch, and by the clock on
-/// the wall.
-class Heartbeat : public QObject {
+/// An application that notes how long the window's thread is busy with one event, by the thread's own clock,
+/// which other programs on the machine do not touch.
+class TimedApplication : public QApplication {
 public:
-    Heartbeat();
-    ~Heartbeat() override;
+    using QApplication::QApplication;
+    bool notify(QObject* receiver, QEvent* event) override;
     double longest_ms() const { return longest_; }
-    double longest_on_the_wall_ms() const { return wall_; }
+    void forget() { longest_ = 0; }
+    static TimedApplication& the() { return *static_cast<TimedApplication*>(qApp); }
 
 private:
-    struct Private;
-    std::unique_ptr<Private> inner_;
+    int depth_ = 0;
     double longest_ = 0;
-    double wall_ = 0;
 };
 
 } // namespace zesty::testing

@@ -14,7 +14,7 @@ namespace zesty {
 namespace svg {
 namespace {
 
-constexpr std::size_t most_visits = 1'000'000;
+constexpr std::size_t most_copies = 200'000; ///< elements reached through use
 constexpr std::size_t most_steps = 4'000'000;
 
 struct Viewport {
@@ -75,7 +75,7 @@ private:
     std::vector<Painted> painted_;
     std::vector<ClipUse> clips_;
     std::vector<std::string> warnings_;
-    std::size_t visits_ = 0;
+    std::size_t copies_ = 0;
     std::size_t steps_ = 0;
     bool picture_ = false;
 };
@@ -251,8 +251,8 @@ Result<void> Reader::element(const Node& node, const Place& outer) {
     static const std::set<std::string> shapes{"path", "rect",     "circle", "ellipse",
                                               "line", "polyline", "polygon"};
     static const std::set<std::string> groups{"g", "a", "switch"};
-    if (++visits_ > most_visits)
-        return fail(ErrorKind::TooLarge, "the drawing repeats its parts more than a million times");
+    if (!using_.empty() && ++copies_ > most_copies)
+        return fail(ErrorKind::TooLarge, "the drawing repeats its parts more than 200,000 times");
     const bool is_shape = shapes.contains(node.name);
     const bool is_group = groups.contains(node.name);
     if (node.name == "text") warn("Text was left out: turn letters into outlines before cutting them.");

@@ -1,0 +1,318 @@
+// The views one by one in the real window.
+
+#include "app/background_picture.h"
+#include "app/bench.h"
+#include "app/keys_sheet.h"
+#include "app/papers_panel.h"
+#include "app/second_look.h"
+#include "app/sheets_view.h"
+#include "io/read_file.h"
+#include "support/demo.h"
+
+#include <QApplication>
+#include <QCheckBox>
+#include <QLabel>
+#include <QLineEdit>
+#include <QMouseEvent>
+#include <QPushButton>
+#include <QTest>
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+using testing::Bench;
+
+namespace {
+
+QPushButton* button(QWidget& in, const QString& text) {
+    for (QPushButton* b : in.findChildren<QPushButton*>())
+        if (b->isVisible() && b->text() == text) return b;
+    ADD_FAILURE() << "no button says " << text.toStdString();
+    return nullptr;
+}
+
+QString label(QWidget& in, const char* name) {
+    for (QLabel* l : in.findChildren<QLabel*>(name))
+        if (l->isVisible()) return l->text();
+    return {};
+}
+
+/// How many pixels of two pictures differ.
+int difference(const QImage& a, const QImage& b) {
+    int n = 0;
+    for (int y = 0; y < std::min(a.height(), b.height()); ++y)
+        for (int x = 0; x < std::min(a.width(), b.width()); ++x) n += a.pixel(x, y) != b.pixel(x, y);
+    return n;
+}
+
+} // namespace
+
+TEST(Window, EmptyStatesSayWhatToDoNext) {
+    Bench bench;
+    EXPECT_TRUE(bench.window().findChild<RouteBar*>()->answer(Waypoint::SetOut).contains("no drawing"));
+    EXPECT_TRUE(label(bench.window(), "facts").contains("Open a drawing"));
+    bench.open(demo::drawing());
+    EXPECT_EQ(bench.window().findChild<RouteBar*>()->answer(Waypoint::Papers), "no stash yet");
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    EXPECT_TRUE(label(bench.window(), "has").contains("stash"));
+    EXPECT_FALSE(bench.window().actions()[Act::Propose]->isEnabled());
+    bench.key(Qt::Key_E, Qt::ControlModifier);
+    EXPECT_TRUE(bench.message().contains("nothing to write"));
+}
+
+TEST(SetOutPanel, ButtonsAndFieldsDecideThePageAndTheCut) {
+    Bench bench;
+    bench.open(demo::project());
+    QTest::mouseClick(button(bench.window(), "8.5 x 11"), Qt::LeftButton);
+    bench.settle();
+    EXPECT_NEAR(bench.document().project().page.width, 215.9, 1e-9);
+    EXPECT_NEAR(bench.document().project().page.height, 279.4, 1e-9);
+    QTest::mouseClick(button(bench.window(), "Width"), Qt::LeftButton);
+    bench.settle();
+    const CutPlacement& cut = bench.document().project().cut;
+    EXPECT_EQ(cut.rule, SizeRule::Width);
+    EXPECT_NEAR(cut.length, bench.plan().set_out.cut_box.width(), 1e-9) << "changing the rule changes no size";
+    QTest::mouseClick(button(bench.window(), "+15"), Qt::LeftButton);
+    QTest::mouseClick(button(bench.window(), "-15"), Qt::LeftButton);
+    QTest::mouseClick(button(bench.window(), "-15"), Qt::LeftButton);
+    bench.settle();
+    EXPECT_DOUBLE_EQ(bench.document().project().cut.turn_deg, -15);
+    for (QCheckBox* box : bench.window().findChildren<QCheckBox*>())
+        if (box->isVisible()) QTest::mouseClick(box, Qt::LeftButton, {}, QPoint(8, box->height() / 2));
+    bench.settle();
+    EXPECT_TRUE(bench.document().project().cut.mirrored);
+    EXPECT_TRUE(label(bench.window(), "base").startsWith("Trim 1/4 in"));
+    bench.key(Qt::Key_U, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_TRUE(label(bench.window(), "facts").contains(" cm"));
+    EXPECT_TRUE(bench.window().findChild<QLabel*>("title")->text().contains("21.6 x 27.9 cm"));
+}
+
+TEST(SectionsPanel, NamesLipsAndTreatmentsGoToTheSelectedSections) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_2, Qt::ControlModifier);
+    bench.click(13);
+    EXPECT_EQ(label(bench.window(), "selection"), "Opening 14");
+    auto fields = bench.window().findChildren<QLineEdit*>();
+    const auto field = [&](const char* name) {
+        for (QLineEdit* f : fields)
+            if (f->accessibleName() == name) return f;
+        return static_cast<QLineEdit*>(nullptr);
+    };
+    QLineEdit* name = field("Name of the section");
+    ASSERT_NE(name, nullptr);
+    name->setFocus();
+    QTest::keyClicks(name, "heart of the kite");
+    bench.key(name, Qt::Key_Return);
+    EXPECT_EQ(bench.document().project().choice(13).name, "heart of the kite");
+    QLineEdit* lip = field("Lip of these sections");
+    lip->setFocus();
+    lip->selectAll();
+    QTest::keyClicks(lip, "1 mm");
+    bench.key(lip, Qt::Key_Return);
+    bench.settle();
+    EXPECT_NEAR(*bench.document().project().choice(13).lip, 1, 1e-9);
+    EXPECT_NEAR(bench.plan().patches[bench.plan().patch_of(13)].lip, 1, 0.05);
+    QTest::mouseClick(button(bench.window(), "Nothing, open"), Qt::LeftButton);
+    bench.settle();
+    EXPECT_EQ(bench.plan().patch_of(13), -1);
+    bench.page().setFocus();
+    bench.key(Qt::Key_A, Qt::ControlModifier);
+    EXPECT_EQ(bench.state().selected().size(), 31u);
+    bench.key(Qt::Key_Escape);
+    bench.click(21);
+    bench.key(Qt::Key_T);
+    EXPECT_GE(bench.state().selected().size(), 2u) << "the two wings of a bow are twins";
+}
+
+TEST(PapersPanel, OffersOtherPapersAndKeepsWhatIsGiven) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    bench.click(17);
+    QPushButton* keep = button(bench.window(), "Keep");
+    EXPECT_FALSE(keep->isChecked());
+    QTest::mouseClick(keep, Qt::LeftButton);
+    EXPECT_TRUE(bench.document().project().choice(17).locked);
+    QTest::mouseClick(button(bench.window(), "Hillside"), Qt::LeftButton);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().choice(17).paper, "hillside");
+    bench.page().setFocus();
+    bench.key(Qt::Key_Delete);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().choice(17).paper, "");
+    EXPECT_EQ(bench.window().findChild<RouteBar*>()->answer(Waypoint::Papers), "1 patch short");
+}
+
+TEST(PapersPanel, AProposalCanBePutBack) {
+    Bench bench;
+    bench.open(demo::project());
+    const Project before = bench.document().project();
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    QTest::mouseClick(bench.window().findChild<QPushButton*>("propose"), Qt::LeftButton);
+    EXPECT_EQ(bench.window().findChild<QPushButton*>("propose")->text(), "Stop");
+    bench.settle();
+    ASSERT_TRUE(bench.state().offer());
+    EXPECT_TRUE(bench.window().findChild<QWidget*>("offer")->isVisible());
+    EXPECT_FALSE(bench.window().actions()[Act::Give]->isEnabled()) << "no deciding while a proposal is on show";
+    bench.key(Qt::Key_Escape);
+    EXPECT_FALSE(bench.state().offer());
+    EXPECT_TRUE(bench.document().project() == before);
+    EXPECT_FALSE(bench.document().history().canUndo());
+}
+
+TEST(PapersPanel, AnEditWhileProposingStopsTheProposal) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_P);
+    bench.document().change("Lip", [](Project& p) { p.lip = 2; });
+    bench.settle();
+    EXPECT_FALSE(bench.state().offer());
+    EXPECT_FALSE(bench.window().worker().proposing());
+    EXPECT_NEAR(bench.plan().patches[0].lip_wanted, 2, 1e-9);
+}
+
+TEST(PageView, PaintsPapersWhereTheyAreGiven) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    bench.settle();
+    const QImage before = bench.page().grab().toImage();
+    const QPoint at = bench.pixel_of(16) + QPoint(0, 24);
+    bench.drop_paper("brick-dust", 16);
+    bench.settle();
+    const QImage after = bench.page().grab().toImage();
+    EXPECT_GT(difference(before, after), 300);
+    const QColor c = after.pixelColor(at);
+    EXPECT_LT(std::abs(c.red() - 200) + std::abs(c.green() - 86) + std::abs(c.blue() - 58), 60);
+}
+
+TEST(PageView, ADropOnASelectedOpeningGoesToTheWholeSelection) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    bench.click(0);
+    bench.click(5, Qt::ControlModifier);
+    bench.drop_paper("hillside", 5);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().choice(0).paper, "hillside");
+    EXPECT_EQ(bench.document().project().choice(5).paper, "hillside");
+    EXPECT_EQ(bench.document().history().count(), 1) << "one step";
+    bench.click(5, Qt::ControlModifier);
+    EXPECT_EQ(bench.state().selected(), std::set<int>{0}) << "a second click takes it out";
+}
+
+TEST(PageView, TheInnermostOpeningIsTheOneMeant) {
+    Bench bench;
+    bench.open(demo::project());
+    // Opening 20 lies in an insert that lies in opening 19.
+    EXPECT_EQ(bench.page().opening_at(bench.pixel_of(19)), 19);
+    EXPECT_EQ(bench.page().opening_at(bench.pixel_of(18)), 18);
+    EXPECT_EQ(bench.page().opening_at(QPointF(30, 30)), -1);
+}
+
+TEST(SheetsView, ScrollsWhenThereAreManySheetsAndSelectsByClick) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_4, Qt::ControlModifier);
+    bench.settle();
+    auto* sheets = bench.window().findChild<SheetsView*>("sheets");
+    const auto place = sheets->places().front();
+    const Plan& plan = bench.plan();
+    const int patch = plan.used_sheets[place.used].patches.front();
+    const Point at = (plan.placed[patch].to_sheet() * plan.set_out.to_page)(
+        plan.cut->openings[plan.patches[patch].opening].label.centre);
+    const QPoint pixel(static_cast<int>(place.origin.x() + at.x * place.scale),
+                       static_cast<int>(place.origin.y() + at.y * place.scale));
+    EXPECT_EQ(sheets->patch_at(pixel), patch);
+    QTest::mouseClick(sheets, Qt::LeftButton, {}, pixel);
+    EXPECT_EQ(bench.state().selected(), std::set<int>{plan.patches[patch].opening});
+    bench.window().resize(1000, 640);
+    bench.settle();
+    const int before = sheets->patch_at(pixel);
+    bench.key(sheets, Qt::Key_PageDown);
+    bench.settle();
+    Q_UNUSED(before);
+    for (const auto& p : sheets->places()) EXPECT_GE(p.card.width(), 100);
+}
+
+TEST(SecondLook, CardsAreSortedAndCanBeReachedByKey) {
+    Bench bench;
+    bench.open(demo::project());
+    auto* look = bench.window().findChild<SecondLook*>();
+    std::vector<QWidget*> cards;
+    for (QWidget* w : look->findChildren<QWidget*>())
+        if (w->objectName().startsWith("finding-")) cards.push_back(w);
+    ASSERT_EQ(cards.size(), bench.plan().findings.size());
+    EXPECT_TRUE(cards.front()->accessibleName().startsWith("Problem: "));
+    EXPECT_TRUE(cards.back()->accessibleName().startsWith("Note: "));
+    cards.front()->setFocus();
+    bench.key(cards.front(), Qt::Key_Space);
+    EXPECT_EQ(bench.state().selected(), std::set<int>{10});
+}
+
+TEST(KeysSheet, ComesAndGoes) {
+    Bench bench;
+    auto* keys = bench.window().findChild<KeysSheet*>();
+    bench.key(Qt::Key_F1);
+    EXPECT_TRUE(keys->isVisible());
+    EXPECT_EQ(keys->size(), bench.window().centralWidget()->size());
+    bench.key(Qt::Key_Escape);
+    EXPECT_FALSE(keys->isVisible());
+}
+
+TEST(Route, StopsAreButtonsWithTheirAnswerAsName) {
+    Bench bench;
+    bench.open(demo::project());
+    for (int i = 0; i < waypoints; ++i) {
+        auto* stop = bench.window().findChild<QAbstractButton*>(QString("stop%1").arg(i));
+        EXPECT_TRUE(stop->accessibleName().contains(": "));
+        QTest::mouseClick(stop, Qt::LeftButton);
+        EXPECT_EQ(static_cast<int>(bench.state().waypoint()), i);
+        EXPECT_TRUE(stop->isChecked());
+    }
+}
+
+TEST(Worker, OnlyTheNewestPlanCounts) {
+    Bench bench;
+    bench.open(demo::project());
+    std::vector<double> shown;
+    QObject::connect(&bench.state(), &BenchState::plan_changed, &bench.state(), [&] {
+        if (bench.plan().sheets_done) shown.push_back(bench.plan().patches[0].lip_wanted);
+    });
+    for (int i = 0; i < 12; ++i) bench.document().change("Lip", [&](Project& p) { p.lip = 1 + 0.1 * i; });
+    bench.settle();
+    ASSERT_FALSE(shown.empty());
+    EXPECT_LE(shown.size(), 3u);
+    EXPECT_NEAR(shown.back(), 2.1, 1e-9);
+}
+
+TEST(Worker, SavingWhileEditingKeepsTheNewerEditUnsaved) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.document().change("Lip", [](Project& p) { p.lip = 2; });
+    bench.save_answer = bench.folder("a.zesty");
+    bench.window().actions()[Act::SaveAs]->trigger();
+    bench.document().change("Lip", [](Project& p) { p.lip = 3; });
+    bench.settle();
+    EXPECT_TRUE(bench.document().changed());
+    EXPECT_TRUE(read_file(bench.folder("a.zesty")).has_value());
+}
+
+TEST(BackgroundPicture, ShowsTheNewestAndPaintsNoMoreThanNeeded) {
+    BackgroundPicture picture;
+    std::atomic<int> painted{0};
+    for (int i = 0; i < 20; ++i)
+        picture.request({20, 10}, 1, Qt::black, [&painted, i](QPainter& p) {
+            ++painted;
+            QTest::qSleep(2);
+            p.fillRect(QRect(0, 0, 20, 10), QColor(i * 10, 0, 0));
+        });
+    EXPECT_FALSE(picture.up_to_date());
+    ASSERT_TRUE(QTest::qWaitFor([&] { return picture.up_to_date(); }, 3000));
+    EXPECT_EQ(picture.image().pixelColor(5, 5), QColor(190, 0, 0));
+    EXPECT_LE(painted, 3);
+}
+
+} // namespace zesty

@@ -71,7 +71,8 @@ TEST(SetOutPanel, ButtonsAndFieldsDecideThePageAndTheCut) {
     bench.settle();
     const CutPlacement& cut = bench.document().project().cut;
     EXPECT_EQ(cut.rule, SizeRule::Width);
-    EXPECT_NEAR(cut.length, bench.plan().set_out.cut_box.width(), 1e-9) << "changing the rule changes no size";
+    EXPECT_NEAR(cut.length, bench.plan().set_out.cut_box.width(), 1e-9)
+        << "changing the rule changes no size";
     QTest::mouseClick(button(bench.window(), "+15"), Qt::LeftButton);
     QTest::mouseClick(button(bench.window(), "-15"), Qt::LeftButton);
     QTest::mouseClick(button(bench.window(), "-15"), Qt::LeftButton);
@@ -155,7 +156,8 @@ TEST(PapersPanel, AProposalCanBePutBack) {
     bench.settle();
     ASSERT_TRUE(bench.state().offer());
     EXPECT_TRUE(bench.window().findChild<QWidget*>("offer")->isVisible());
-    EXPECT_FALSE(bench.window().actions()[Act::Give]->isEnabled()) << "no deciding while a proposal is on show";
+    EXPECT_FALSE(bench.window().actions()[Act::Give]->isEnabled())
+        << "no deciding while a proposal is on show";
     bench.key(Qt::Key_Escape);
     EXPECT_FALSE(bench.state().offer());
     EXPECT_TRUE(bench.document().project() == before);
@@ -221,8 +223,8 @@ TEST(SheetsView, ScrollsWhenThereAreManySheetsAndSelectsByClick) {
     const auto place = sheets->places().front();
     const Plan& plan = bench.plan();
     const int patch = plan.used_sheets[place.used].patches.front();
-    const Point at = (plan.placed[patch].to_sheet() * plan.set_out.to_page)(
-        plan.cut->openings[plan.patches[patch].opening].label.centre);
+    const Point at = (plan.placed[patch].to_sheet() *
+                      plan.set_out.to_page)(plan.cut->openings[plan.patches[patch].opening].label.centre);
     const QPoint pixel(static_cast<int>(place.origin.x() + at.x * place.scale),
                        static_cast<int>(place.origin.y() + at.y * place.scale));
     EXPECT_EQ(sheets->patch_at(pixel), patch);

@@ -1,12 +1,11 @@
 // The parts of the SVG reader one by one.
 
+#include "core/geometry/measure.h"
 #include "io/svg/numbers.h"
 #include "io/svg/paint.h"
 #include "io/svg/path_data.h"
 #include "io/svg/style_sheet.h"
 #include "io/svg/xml_tree.h"
-
-#include "core/geometry/measure.h"
 
 #include <gtest/gtest.h>
 
@@ -98,7 +97,8 @@ TEST(SvgPath, ArcsEndExactlyWhereTheyShould) {
             // Every point lies on one ellipse of those radii: distances to its centre in its own frame.
             const auto points = p.flattened(0.001)[0].points;
             const Transform back = Transform::turned_deg(-33);
-            // The centre is halfway between opposite points only for half turns; fit it by least motion instead.
+            // The centre is halfway between opposite points only for half turns; fit it by least motion
+            // instead.
             Point best{};
             double least = 1e18;
             for (double x = -30; x <= 80; x += 0.5)
@@ -145,7 +145,8 @@ TEST(SvgPath, ComplaintsAreSpecific) {
 }
 
 TEST(SvgStyle, DeclarationsSurviveOddSpelling) {
-    const Declarations d = parse_declarations(" fill : none ;; stroke:#fff !important; broken; :x; opacity:.5");
+    const Declarations d =
+        parse_declarations(" fill : none ;; stroke:#fff !important; broken; :x; opacity:.5");
     EXPECT_EQ(d.size(), 3u);
     EXPECT_EQ(d.at("fill"), "none");
     EXPECT_EQ(d.at("stroke"), "#fff");
@@ -153,11 +154,13 @@ TEST(SvgStyle, DeclarationsSurviveOddSpelling) {
 }
 
 TEST(SvgStyle, TheMoreSpecificAndThenTheLaterRuleWins) {
-    const auto tree = read_tree("<svg><g class='outer'><rect id='r' class='a b'/></g><rect id='s' class='a'/></svg>");
+    const auto tree =
+        read_tree("<svg><g class='outer'><rect id='r' class='a b'/></g><rect id='s' class='a'/></svg>");
     ASSERT_TRUE(tree);
     const Node& root = (*tree)->root;
-    const StyleSheet sheet("#r{fill:1} .a.b{fill:2;stroke:2} .a{fill:3;stroke:3} rect{fill:4;x:4} .a{stroke:5} .outer .b{y:6} "
-                           "svg > .a{z:7}");
+    const StyleSheet sheet(
+        "#r{fill:1} .a.b{fill:2;stroke:2} .a{fill:3;stroke:3} rect{fill:4;x:4} .a{stroke:5} .outer .b{y:6} "
+        "svg > .a{z:7}");
     const Declarations r = sheet.for_element({&root, &root.children[0], find(root, "r")});
     EXPECT_EQ(r.at("fill"), "1");
     EXPECT_EQ(r.at("stroke"), "2");
@@ -178,7 +181,8 @@ TEST(SvgStyle, BrokenSheetsLoseOnlyWhatIsBroken) {
 }
 
 TEST(SvgPaint, CascadeInheritsWhatIsInheritedOnly) {
-    const auto tree = read_tree("<svg fill='none' opacity='0' fill-rule='evenodd'><rect style='fill:inherit;color:red'/></svg>");
+    const auto tree = read_tree(
+        "<svg fill='none' opacity='0' fill-rule='evenodd'><rect style='fill:inherit;color:red'/></svg>");
     ASSERT_TRUE(tree);
     const Style root = cascade({}, (*tree)->root, {});
     EXPECT_FALSE(root.opaque);
@@ -193,8 +197,9 @@ TEST(SvgPaint, CascadeInheritsWhatIsInheritedOnly) {
 }
 
 TEST(SvgTree, PrefixesIdsAndEntities) {
-    const auto tree = read_tree("<!DOCTYPE svg [<!ENTITY c 'M0 0'>]><svg:svg xmlns:svg='x'><svg:path id='p' d='&c;h5'/>"
-                                "<ink:layer><svg:rect id='hidden'/></ink:layer><svg:rect id='p'/></svg:svg>");
+    const auto tree =
+        read_tree("<!DOCTYPE svg [<!ENTITY c 'M0 0'>]><svg:svg xmlns:svg='x'><svg:path id='p' d='&c;h5'/>"
+                  "<ink:layer><svg:rect id='hidden'/></ink:layer><svg:rect id='p'/></svg:svg>");
     ASSERT_TRUE(tree) << tree.error().message;
     EXPECT_EQ((*tree)->root.children.size(), 2u);
     EXPECT_EQ((*tree)->by_id.at("p")->get("d"), "M0 0h5") << "the first of two counts";

@@ -6,6 +6,7 @@
 #include "core/geometry/measure.h"
 
 #include <algorithm>
+#include <array>
 #include <set>
 
 namespace zesty {
@@ -109,11 +110,49 @@ CutFile understand(const Region& material) {
 
 namespace {
 
-/// Bars narrower than a hair hold nothing: cuts the material through there.
+/// The points of a ring at that walked distance before and behind the point of it nearest to `at`.
+std::array<Point, 2> along(const Ring& ring, Point at, double walk) {
+    std::size_t best = 0;
+    for (std::size_t i = 0; i < ring.size(); ++i)
+        if (distance_to_segment(at, ring[i], ring[(i + 1) % ring.size()]) <
+            distance_to_segment(at, ring[best], ring[(best + 1) % ring.size()]))
+            best = i;
+    const std::size_t n = ring.size();
+    const auto go = [&](std::size_t next, std::size_t step) {
+        Point p = at;
+        double left = walk;
+        for (std::size_t k = 0; k < n; ++k, next = (next + step) % n) {
+            const double d = distance(p, ring[next]);
+            if (d >= left) return p + (ring[next] - p) * (left / d);
+            left -= d;
+            p = ring[next];
+        }
+        return p;
+    };
+    return {go((best + 1) % n, 1), go(best, n - 1)};
+}
+
+/// A corner that touches an edge in a point still holds on both sides of it; a bar that stays thinner than a
+/// hair for several hairs holds nothing.
+bool thin_for_long(const CutFile& cut, const Bar& bar, double hair) {
+    const Ring& own = cut.openings[bar.a].outline.outer;
+    const Ring& other = bar.b == Bar::edge ? cut.pieces[cut.openings[bar.a].piece].outline.outer
+                                           : cut.openings[bar.b].outline.outer;
+    for (Point p : along(own, bar.from, 4 * hair)) {
+        double least = std::numeric_limits<double>::infinity();
+        for (std::size_t i = 0; i < other.size(); ++i)
+            least = std::min(least, distance_to_segment(p, other[i], other[(i + 1) % other.size()]));
+        if (least < hair) return true;
+    }
+    return false;
+}
+
+/// Cuts the material through where bars are no thicker than a hair; nothing where there is no such place.
 Result<Region> without_hair_bars(const Region& material, const CutFile& cut, double hair) {
     Region through;
     for (const Bar& b : cut.bars) {
         if (b.width >= hair) break;
+        if (!thin_for_long(cut, b, hair)) continue;
         const Point m = (b.from + b.to) * 0.5;
         through.push_back({{{m.x - hair, m.y - hair},
                             {m.x + hair, m.y - hair},
@@ -121,6 +160,7 @@ Result<Region> without_hair_bars(const Region& material, const CutFile& cut, dou
                             {m.x - hair, m.y + hair}},
                            {}});
     }
+    if (through.empty()) return Region{};
     const auto joined = unite(through);
     return joined ? subtract(material, *joined) : joined;
 }
@@ -131,15 +171,15 @@ Result<CutFile> read_cut(const Drawing& drawing) {
     auto material = material_of(drawing);
     if (!material) return tl::make_unexpected(material.error());
     CutFile cut = understand(material->region);
-    cut.warnings = std::move(material->warnings);
     if (const double hair = hairline(cut.box); cut.narrowest_bar() < hair) {
         const auto parted = without_hair_bars(material->region, cut, hair);
         if (!parted) return tl::make_unexpected(parted.error());
-        std::vector<std::string> warnings = std::move(cut.warnings);
-        cut = understand(*parted);
-        cut.warnings = std::move(warnings);
-        cut.warnings.push_back("Bars thinner than a hair were taken as cut through.");
+        if (!parted->empty()) {
+            cut = understand(*parted);
+            material->warnings.push_back("Bars thinner than a hair were taken as cut through.");
+        }
     }
+    cut.warnings = std::move(material->warnings);
     if (!drawing.size_known)
         cut.warnings.push_back("The drawing has no size of its own: 96 units were taken for an inch.");
     return cut;

@@ -1,5 +1,4 @@
 #include "core/cutfile/material.h"
-
 #include "core/cutfile/outline.h"
 #include "core/cutfile/twins.h"
 #include "core/geometry/boolean.h"
@@ -76,6 +75,18 @@ TEST(Material, ABarThinnerThanAHairIsCutThrough) {
     EXPECT_TRUE(mentions(cut->warnings, "cut through"));
 }
 
+TEST(Material, ACornerThatTouchesTheEdgeInAPointLeavesTheOpeningClosed) {
+    const Ring arrow{{0, 50}, {30, 30}, {60, 30}, {60, 70}, {30, 70}};
+    const auto cut = read_cut(drawing_of({rectangle(0, 0, 100, 100), arrow}));
+    ASSERT_TRUE(cut);
+    EXPECT_EQ(cut->openings.size(), 1u);
+    EXPECT_NEAR(cut->narrowest_bar(), 0, 1e-9);
+    // Two circles that touch from inside stay thinner than a hair for a while.
+    const auto moon = read_cut(drawing_of({polygon({50, 50}, 50, 400), polygon({30, 50}, 30, 400)}));
+    ASSERT_TRUE(moon);
+    EXPECT_TRUE(moon->openings.empty());
+}
+
 TEST(Outline, JoinsLinesWhateverTheirOrderAndDirection) {
     std::mt19937 random(40);
     for (int round = 0; round < 20; ++round) {
@@ -100,7 +111,8 @@ TEST(Outline, ClosesSmallGapsAndLeavesWideOpenLinesOut) {
     const auto arc = [](double share) {
         std::vector<Point> points;
         for (int k = 0; k <= 100; ++k)
-            points.push_back({10 * std::cos(2 * M_PI * share * k / 100), 10 * std::sin(2 * M_PI * share * k / 100)});
+            points.push_back(
+                {10 * std::cos(2 * M_PI * share * k / 100), 10 * std::sin(2 * M_PI * share * k / 100)});
         return open_line(std::move(points));
     };
     const Outline nearly = outline_of({arc(0.99)}, 20);
@@ -154,14 +166,16 @@ TEST(Twins, AreFoundAmongManyAndOnlyWhereTheyAre) {
     std::size_t members = 0;
     for (const auto& group : congruent_groups(rings)) {
         for (int i : group) EXPECT_EQ(kind[i], kind[group[0]]);
-        EXPECT_EQ(group.size(), static_cast<std::size_t>(std::count(kind.begin(), kind.end(), kind[group[0]])));
+        EXPECT_EQ(group.size(),
+                  static_cast<std::size_t>(std::count(kind.begin(), kind.end(), kind[group[0]])));
         members += group.size();
     }
     EXPECT_GE(members, 20u);
 }
 
 TEST(Twins, ScaledShapesAreNone) {
-    EXPECT_TRUE(congruent_groups({polygon({0, 0}, 10, 6), polygon({50, 0}, 10.5, 6), polygon({99, 0}, 10, 5)}).empty());
+    EXPECT_TRUE(congruent_groups({polygon({0, 0}, 10, 6), polygon({50, 0}, 10.5, 6), polygon({99, 0}, 10, 5)})
+                    .empty());
     EXPECT_TRUE(congruent_groups({}).empty());
 }
 

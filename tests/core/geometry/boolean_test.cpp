@@ -1,5 +1,4 @@
 #include "core/geometry/boolean.h"
-
 #include "core/geometry/measure.h"
 #include "support/lattice.h"
 
@@ -17,7 +16,8 @@ Region blobs(std::mt19937& random, int n) {
     std::uniform_real_distribution<double> at(0, 50);
     Region out;
     for (int i = 0; i < n; ++i)
-        out.push_back({polygon({at(random), at(random)}, 2 + at(random) / 5, 3 + static_cast<int>(random() % 12)), {}});
+        out.push_back(
+            {polygon({at(random), at(random)}, 2 + at(random) / 5, 3 + static_cast<int>(random() % 12)), {}});
     return *unite(out);
 }
 

@@ -1,5 +1,4 @@
 #include "core/geometry/segment_grid.h"
-
 #include "support/lattice.h"
 
 #include <gtest/gtest.h>
@@ -35,8 +34,7 @@ TEST(SegmentGrid, NearestAgreesWithBruteForceInsideAndOutside) {
                 double least = 1e18;
                 for (const Segment& s : grid.segments())
                     if (s.group == group) least = std::min(least, distance_to_segment(p, s.a, s.b));
-                const auto hit =
-                    grid.nearest(p, 1e9, [&](const Segment& s) { return s.group == group; });
+                const auto hit = grid.nearest(p, 1e9, [&](const Segment& s) { return s.group == group; });
                 ASSERT_TRUE(hit);
                 EXPECT_NEAR(hit->distance, least, 1e-9);
                 EXPECT_NEAR(distance(p, hit->at), least, 1e-9);
@@ -97,7 +95,8 @@ TEST(SegmentGrid, CountsTouchesButNotNeighboursInARing) {
         return SegmentGrid(std::move(segments)).count_touching(sizes, 1000);
     };
     EXPECT_EQ(count({testing::rectangle(0, 0, 10, 10), testing::rectangle(2, 2, 8, 8)}), 0u);
-    EXPECT_GT(count({testing::rectangle(0, 0, 10, 10), testing::rectangle(10, 0, 20, 10)}), 0u) << "a shared edge";
+    EXPECT_GT(count({testing::rectangle(0, 0, 10, 10), testing::rectangle(10, 0, 20, 10)}), 0u)
+        << "a shared edge";
     EXPECT_GT(count({testing::rectangle(0, 0, 10, 10), testing::rectangle(5, 5, 20, 20)}), 0u) << "crossing";
     EXPECT_GT(count({{{0, 0}, {10, 0}, {0, 10}, {10, 10}}}), 0u) << "a ring that crosses itself";
     EXPECT_GT(count({{{0, 0}, {10, 0}, {5, 0}, {5, 9}}}), 0u) << "a spike that runs back over itself";

@@ -1,5 +1,4 @@
 #include "core/match/capacity.h"
-
 #include "core/match/cost.h"
 #include "support/lattice.h"
 
@@ -23,9 +22,19 @@ struct Fixture {
     Capacity capacity;
 
     Fixture() {
-        stash.papers.push_back({"a", "A", {200, 0, 0}, "", Pattern::Solid, Direction::Fixed,
+        stash.papers.push_back({"a",
+                                "A",
+                                {200, 0, 0},
+                                "",
+                                Pattern::Solid,
+                                Direction::Fixed,
                                 {{{testing::rectangle(0, 0, 60, 40), {}}, 1, false}}});
-        stash.papers.push_back({"b", "B", {0, 0, 200}, "", Pattern::Large, Direction::Free,
+        stash.papers.push_back({"b",
+                                "B",
+                                {0, 0, 200},
+                                "",
+                                Pattern::Large,
+                                Direction::Free,
                                 {{{testing::rectangle(0, 0, 60, 40), {}}, 1, false},
                                  {{{{0, 0}, {40, 0}, {0, 40}}, {}}, 1, true}}});
         sheets = sheets_of(stash);
@@ -95,8 +104,10 @@ TEST(Cost, WorseAssignmentsCostMore) {
 TEST(Cost, PapersThatLookAlikeCostLessThanTheSameAndMoreThanDifferentOnes) {
     Stash stash;
     for (const Rgb c : {Rgb{200, 60, 50}, Rgb{196, 64, 54}, Rgb{40, 90, 180}})
-        stash.papers.push_back({"p" + std::to_string(stash.papers.size()), "P", c, "", Pattern::Solid, Direction::Free, {}});
-    MatchJob job{stash, std::vector<MatchSection>(2, MatchSection{{}, 400, 20, -1, true}), {{0, 1, 2, {}, {}}}, 1};
+        stash.papers.push_back(
+            {"p" + std::to_string(stash.papers.size()), "P", c, "", Pattern::Solid, Direction::Free, {}});
+    MatchJob job{
+        stash, std::vector<MatchSection>(2, MatchSection{{}, 400, 20, -1, true}), {{0, 1, 2, {}, {}}}, 1};
     const double same = cost_of(job, {0, 0});
     const double similar = cost_of(job, {0, 1});
     const double different = cost_of(job, {0, 2});

@@ -1,7 +1,6 @@
-#include "core/sheets/bit_raster.h"
-
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/sheets/bit_raster.h"
 #include "support/lattice.h"
 
 #include <gtest/gtest.h>
@@ -15,11 +14,14 @@ using testing::rectangle;
 namespace {
 
 Polygon square_cell(Point origin, int x, int y, double cell) {
-    return {rectangle(origin.x + x * cell, origin.y + y * cell, origin.x + (x + 1) * cell, origin.y + (y + 1) * cell), {}};
+    return {rectangle(origin.x + x * cell, origin.y + y * cell, origin.x + (x + 1) * cell,
+                      origin.y + (y + 1) * cell),
+            {}};
 }
 
 bool owns(const PieceRaster& r, int x, int y) {
-    return std::any_of(r.runs[y].begin(), r.runs[y].end(), [&](CellRun run) { return run.from <= x && x <= run.to; });
+    return std::any_of(r.runs[y].begin(), r.runs[y].end(),
+                       [&](CellRun run) { return run.from <= x && x <= run.to; });
 }
 
 Polygon random_star(std::mt19937& random) {

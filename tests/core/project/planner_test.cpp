@@ -1,0 +1,217 @@
+// The pipeline as a whole: caches that never show, findings that say what is so.
+
+#include "core/project/planner.h"
+
+#include "support/lattice.h"
+
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+namespace {
+
+std::shared_ptr<const Stash> stash() {
+    Stash s;
+    for (int i = 0; i < 4; ++i)
+        s.papers.push_back({"p" + std::to_string(i),
+                            "Paper " + std::to_string(i),
+                            {static_cast<std::uint8_t>(60 * i), 120, static_cast<std::uint8_t>(200 - 40 * i)},
+                            "",
+                            Pattern::Solid,
+                            Direction::Free,
+                            {{{testing::rectangle(0, 0, 152.4, 152.4), {}}, 2, false}}});
+    return std::make_shared<const Stash>(std::move(s));
+}
+
+Project lattice(unsigned seed = 5) {
+    std::mt19937 random(seed);
+    Project p;
+    p.drawing = std::make_shared<const DrawingFile>(
+        DrawingFile{"lattice.svg", "", testing::random_lattice(random, 4, 4, 4)});
+    p.stash = stash();
+    for (int o = 0; o < 16; ++o)
+        p.choose(o, {"", Treatment::Paper, "p" + std::to_string((o + o / 4) % 4), false, std::nullopt});
+    return p;
+}
+
+/// Two plans say the same.
+void expect_same(const Plan& a, const Plan& b) {
+    ASSERT_EQ(a.patches.size(), b.patches.size());
+    for (std::size_t i = 0; i < a.patches.size(); ++i) {
+        EXPECT_EQ(a.patches[i].outline, b.patches[i].outline);
+        EXPECT_EQ(a.patches[i].section, b.patches[i].section);
+        EXPECT_EQ(a.placed[i].sheet, b.placed[i].sheet);
+        EXPECT_EQ(a.placed[i].shift, b.placed[i].shift);
+    }
+    EXPECT_EQ(a.paper_of_section, b.paper_of_section);
+    ASSERT_EQ(a.findings.size(), b.findings.size());
+    for (std::size_t i = 0; i < a.findings.size(); ++i) EXPECT_EQ(a.findings[i].message, b.findings[i].message);
+}
+
+bool has(const Plan& plan, const char* code) {
+    return std::any_of(plan.findings.begin(), plan.findings.end(), [&](const Finding& f) { return f.code == code; });
+}
+
+const Finding* finding(const Plan& plan, const char* code) {
+    for (const Finding& f : plan.findings)
+        if (f.code == code) return &f;
+    return nullptr;
+}
+
+} // namespace
+
+TEST(Planner, AUsedPlannerSaysTheSameAsAFreshOneAfterAnyEdits) {
+    std::mt19937 random(77);
+    Planner used;
+    Project p = lattice();
+    for (int step = 0; step < 25; ++step) {
+        const int o = static_cast<int>(random() % 16);
+        switch (random() % 8) {
+        case 0: p.cut.length = 5 + static_cast<double>(random() % 30); break;
+        case 1: p.cut.turn_deg = static_cast<double>(random() % 360) - 180; break;
+        case 2: p.lip = 1 + static_cast<double>(random() % 5); break;
+        case 3: group(p, {o, static_cast<int>(random() % 16)}); break;
+        case 4: ungroup(p, {o}); break;
+        case 5: {
+            SectionChoice c = p.choice(section_of(p, o));
+            c.treatment = c.treatment == Treatment::Paper ? Treatment::Open : Treatment::Paper;
+            p.choose(section_of(p, o), c);
+            break;
+        }
+        case 6: {
+            SectionChoice c = p.choice(section_of(p, o));
+            c.paper = "p" + std::to_string(random() % 5); // p4 is not in the stash
+            p.choose(section_of(p, o), c);
+            break;
+        }
+        default: p.blade_gap = 0.25 * static_cast<double>(random() % 8); break;
+        }
+        const auto a = used.plan(p);
+        Planner fresh;
+        const auto b = fresh.plan(p);
+        ASSERT_TRUE(a && b);
+        expect_same(*a, *b);
+    }
+}
+
+TEST(Planner, AnotherDrawingIsNoticedEvenWithTheSameDecisions) {
+    Planner planner;
+    const Project a = lattice(5);
+    const Project b = lattice(6);
+    const auto first = planner.plan(a);
+    const auto other = planner.plan(b);
+    const auto again = planner.plan(a);
+    ASSERT_TRUE(first && other && again);
+    EXPECT_NE(first->cut, other->cut);
+    expect_same(*first, *again);
+}
+
+TEST(Planner, FirstLookAndWholePlanAgreeOnTheShapes) {
+    Planner planner;
+    const Project p = lattice();
+    const auto look = planner.shapes(p);
+    const auto whole = planner.plan(p);
+    ASSERT_TRUE(look && whole);
+    EXPECT_FALSE(look->sheets_done);
+    EXPECT_TRUE(whole->sheets_done);
+    EXPECT_EQ(look->patches.size(), whole->patches.size());
+    for (const PlacedPatch& at : look->placed) EXPECT_EQ(at.sheet, -1);
+}
+
+TEST(Planner, StoppingGivesNoHalfPlan) {
+    Planner planner;
+    int asked = 0;
+    const auto plan = planner.plan(lattice(), [&] { return ++asked > 3; });
+    ASSERT_FALSE(plan);
+    EXPECT_EQ(plan.error().kind, ErrorKind::Stopped);
+    EXPECT_TRUE(planner.plan(lattice())) << "and the planner is none the worse for it";
+}
+
+TEST(Planner, ProgressRunsForward) {
+    Planner planner;
+    double last = -1;
+    const auto a = planner.propose(lattice(), false, {}, [&](double f, const char* what) {
+        EXPECT_GE(f, last);
+        EXPECT_LE(f, 1);
+        EXPECT_NE(std::string(what), "");
+        last = f;
+    });
+    ASSERT_TRUE(a);
+    EXPECT_GT(last, 0.5);
+}
+
+TEST(Planner, UsesAddUp) {
+    Planner planner;
+    const auto plan = planner.plan(lattice());
+    ASSERT_TRUE(plan);
+    double used = 0;
+    int sections = 0;
+    for (const PaperUse& u : plan->papers) {
+        EXPECT_LE(u.used_area, u.stock_area);
+        used += u.used_area;
+        sections += u.sections;
+    }
+    double placed = 0;
+    for (std::size_t i = 0; i < plan->patches.size(); ++i)
+        if (plan->placed[i].sheet >= 0) placed += plan->patches[i].area;
+    EXPECT_NEAR(used, placed, 1e-6);
+    EXPECT_EQ(sections, 16);
+    EXPECT_NEAR(plan->patch_area(), placed, 1e-6);
+    for (const UsedSheet& u : plan->used_sheets) EXPECT_LE(u.used_area, plan->sheets[u.sheet].area);
+}
+
+TEST(Findings, SayWhatIsMissing) {
+    Planner planner;
+    Project p = lattice();
+    p.choose(3, {"", Treatment::Paper, "gone", true, std::nullopt});
+    p.choose(4, {});
+    const auto plan = planner.plan(p);
+    ASSERT_TRUE(plan);
+    ASSERT_TRUE(has(*plan, "lost-paper"));
+    EXPECT_EQ(finding(*plan, "lost-paper")->severity, Severity::Problem);
+    EXPECT_EQ(finding(*plan, "lost-paper")->openings, std::vector<int>{3});
+    ASSERT_TRUE(has(*plan, "no-paper"));
+    EXPECT_EQ(finding(*plan, "no-paper")->openings, std::vector<int>{4});
+    p.stash.reset();
+    EXPECT_TRUE(has(*planner.plan(p), "no-stash"));
+    EXPECT_FALSE(has(*planner.plan(p), "no-paper"));
+}
+
+TEST(Findings, NarrowLipsNameTheWorstAndAllTheirOpenings) {
+    Planner planner;
+    Project p = lattice();
+    p.lip = 6;
+    const auto plan = planner.plan(p);
+    ASSERT_TRUE(plan);
+    const Finding* f = finding(*plan, "narrow-lip");
+    ASSERT_NE(f, nullptr);
+    double least = 1e9;
+    std::size_t narrow = 0;
+    for (const Patch& patch : plan->patches) {
+        least = std::min(least, patch.lip);
+        narrow += patch.lip < 5.9;
+    }
+    EXPECT_EQ(f->openings.size(), narrow);
+    EXPECT_NE(f->title.find(format_mm(least)), std::string::npos) << f->title;
+    p.lip = 0.5;
+    EXPECT_FALSE(has(*planner.plan(p), "narrow-lip"));
+}
+
+TEST(Findings, AreSortedBySeverityAndHavePlacesOnThePage) {
+    Planner planner;
+    Project p = lattice();
+    for (int o = 0; o < 16; ++o) p.choose(o, {"", Treatment::Paper, "p0", false, std::nullopt});
+    const auto plan = planner.plan(p);
+    ASSERT_TRUE(plan);
+    EXPECT_FALSE(plan->alike.empty());
+    EXPECT_TRUE(has(*plan, "alike"));
+    for (std::size_t i = 1; i < plan->findings.size(); ++i)
+        EXPECT_LE(plan->findings[i - 1].severity, plan->findings[i].severity);
+    for (const Finding& f : plan->findings) {
+        if (!f.where) continue;
+        EXPECT_GE(f.where->x, 0);
+        EXPECT_LE(f.where->x, p.page.width);
+    }
+}
+
+} // namespace zesty

@@ -1,0 +1,113 @@
+#include "io/paint/page_painter.h"
+
+#include "core/project/planner.h"
+#include "io/paint/fonts.h"
+#include "io/project_file.h"
+#include "support/demo.h"
+
+#include <QBuffer>
+#include <QFontDatabase>
+#include <QFontMetrics>
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+namespace {
+
+/// A paper 100 mm square whose picture is red on the left and blue on the right, 200 pixels wide.
+Stash two_colours() {
+    QImage image(200, 200, QImage::Format_RGB32);
+    image.fill(Qt::red);
+    QPainter painter(&image);
+    painter.fillRect(100, 0, 100, 200, Qt::blue);
+    painter.end();
+    QByteArray png;
+    QBuffer buffer(&png);
+    buffer.open(QIODevice::WriteOnly);
+    image.save(&buffer, "PNG");
+    Stash s;
+    s.pictures["two.png"] = png.toStdString();
+    s.papers.push_back({"two", "Two", {}, "two.png", Pattern::Picture, Direction::Fixed,
+                        {{{{{0, 0}, {100, 0}, {100, 100}, {0, 100}}, {}}, 1, false}}});
+    s.papers.push_back({"plain", "Plain", {1, 2, 3}, "", Pattern::Solid, Direction::Free, {}});
+    return s;
+}
+
+QColor seen_at(const QBrush& brush, QPointF mm, double pixels_per_mm) {
+    QImage image(400, 400, QImage::Format_RGB32);
+    image.fill(Qt::white);
+    QPainter painter(&image);
+    painter.scale(pixels_per_mm, pixels_per_mm);
+    painter.fillRect(QRectF(0, 0, 400, 400), brush);
+    painter.end();
+    return image.pixelColor((mm * pixels_per_mm).toPoint());
+}
+
+} // namespace
+
+TEST(Textures, AreAtTrueScaleWhateverTheFineness) {
+    const Textures t(two_colours());
+    for (const double ppm : {0.5, 1.0, 2.0, 4.0})
+        for (const double asked : {0.0, ppm}) {
+            const QBrush b = t.brush(0, {}, asked);
+            EXPECT_EQ(seen_at(b, {40, 20}, ppm), QColor(Qt::red)) << ppm;
+            EXPECT_EQ(seen_at(b, {60, 20}, ppm), QColor(Qt::blue)) << ppm;
+        }
+}
+
+TEST(Textures, FollowThePatchFromTheSheetToThePage) {
+    const Textures t(two_colours());
+    // What lies at (40, 20) of the sheet is seen at (20, 60) of a page turned by a quarter and moved.
+    const Transform to_page = Transform::moved(40, 20) * Transform::turned_deg(90);
+    const QBrush b = t.brush(0, to_page);
+    EXPECT_EQ(seen_at(b, {20, 60}, 2), QColor(Qt::red));
+    EXPECT_EQ(seen_at(b, {20, 80}, 2), QColor(Qt::blue));
+}
+
+TEST(Textures, PlainAndUnknownPapersHaveAColour) {
+    const Textures t(two_colours());
+    EXPECT_EQ(t.brush(1, {}).color(), QColor(1, 2, 3));
+    EXPECT_EQ(t.brush(-1, {}).color(), QColor(Qt::white));
+    EXPECT_EQ(t.brush(99, {}).color(), QColor(Qt::white));
+    EXPECT_EQ(t.colour(1), QColor(1, 2, 3));
+}
+
+TEST(PagePainter, FrameBaseAndCutLieWhereTheyShould) {
+    const Project p = *open_project(demo::project());
+    Planner planner;
+    const Plan plan = *planner.plan(p);
+    const QImage image = page_picture(p, plan, 1219); // 4 pixels to the millimetre
+    const PageLook look;
+    const auto at = [&](double x, double y) { return image.pixelColor(static_cast<int>(x * 4), static_cast<int>(y * 4)); };
+    EXPECT_EQ(at(3, 150), look.frame);
+    EXPECT_EQ(at(10, 10), look.base);
+    EXPECT_EQ(at(300, 150), look.frame);
+    const Bar& bar = plan.cut->bars.back();
+    const Point on_bar = plan.set_out.to_page((bar.from + bar.to) * 0.5);
+    EXPECT_EQ(at(on_bar.x, on_bar.y), look.cut);
+}
+
+TEST(PagePainter, AnEmptyPageIsStillAPage) {
+    Project p;
+    p.page.width = 100;
+    p.page.height = 50;
+    Planner planner;
+    const QImage image = page_picture(p, *planner.plan(p), 200);
+    EXPECT_EQ(image.size(), QSize(200, 100));
+    EXPECT_EQ(image.pixelColor(100, 50), PageLook{}.base);
+}
+
+TEST(Fonts, TheShippedTypefaceHasFiguresOfOneWidth) {
+    load_fonts();
+    load_fonts();
+    ASSERT_TRUE(QFontDatabase::families().contains("Lato"));
+    for (const int weight : {QFont::Normal, QFont::DemiBold}) {
+        QFont font("Lato");
+        font.setPixelSize(40);
+        font.setWeight(static_cast<QFont::Weight>(weight));
+        const QFontMetrics metrics(font);
+        for (char c = '1'; c <= '9'; ++c) EXPECT_EQ(metrics.horizontalAdvance(c), metrics.horizontalAdvance('0')) << c;
+    }
+}
+
+} // namespace zesty

@@ -1,7 +1,6 @@
-#include "io/paint/page_painter.h"
-
 #include "core/project/planner.h"
 #include "io/paint/fonts.h"
+#include "io/paint/page_painter.h"
 #include "io/project_file.h"
 #include "support/demo.h"
 
@@ -27,7 +26,12 @@ Stash two_colours() {
     image.save(&buffer, "PNG");
     Stash s;
     s.pictures["two.png"] = png.toStdString();
-    s.papers.push_back({"two", "Two", {}, "two.png", Pattern::Picture, Direction::Fixed,
+    s.papers.push_back({"two",
+                        "Two",
+                        {},
+                        "two.png",
+                        Pattern::Picture,
+                        Direction::Fixed,
                         {{{{{0, 0}, {100, 0}, {100, 100}, {0, 100}}, {}}, 1, false}}});
     s.papers.push_back({"plain", "Plain", {1, 2, 3}, "", Pattern::Solid, Direction::Free, {}});
     return s;
@@ -78,7 +82,9 @@ TEST(PagePainter, FrameBaseAndCutLieWhereTheyShould) {
     const Plan plan = *planner.plan(p);
     const QImage image = page_picture(p, plan, 1219); // 4 pixels to the millimetre
     const PageLook look;
-    const auto at = [&](double x, double y) { return image.pixelColor(static_cast<int>(x * 4), static_cast<int>(y * 4)); };
+    const auto at = [&](double x, double y) {
+        return image.pixelColor(static_cast<int>(x * 4), static_cast<int>(y * 4));
+    };
     EXPECT_EQ(at(3, 150), look.frame);
     EXPECT_EQ(at(10, 10), look.base);
     EXPECT_EQ(at(300, 150), look.frame);
@@ -106,7 +112,8 @@ TEST(Fonts, TheShippedTypefaceHasFiguresOfOneWidth) {
         font.setPixelSize(40);
         font.setWeight(static_cast<QFont::Weight>(weight));
         const QFontMetrics metrics(font);
-        for (char c = '1'; c <= '9'; ++c) EXPECT_EQ(metrics.horizontalAdvance(c), metrics.horizontalAdvance('0')) << c;
+        for (char c = '1'; c <= '9'; ++c)
+            EXPECT_EQ(metrics.horizontalAdvance(c), metrics.horizontalAdvance('0')) << c;
     }
 }
 

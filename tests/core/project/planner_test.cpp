@@ -1,7 +1,6 @@
 // The pipeline as a whole: caches that never show, findings that say what is so.
 
 #include "core/project/planner.h"
-
 #include "support/lattice.h"
 
 #include <gtest/gtest.h>
@@ -45,11 +44,13 @@ void expect_same(const Plan& a, const Plan& b) {
     }
     EXPECT_EQ(a.paper_of_section, b.paper_of_section);
     ASSERT_EQ(a.findings.size(), b.findings.size());
-    for (std::size_t i = 0; i < a.findings.size(); ++i) EXPECT_EQ(a.findings[i].message, b.findings[i].message);
+    for (std::size_t i = 0; i < a.findings.size(); ++i)
+        EXPECT_EQ(a.findings[i].message, b.findings[i].message);
 }
 
 bool has(const Plan& plan, const char* code) {
-    return std::any_of(plan.findings.begin(), plan.findings.end(), [&](const Finding& f) { return f.code == code; });
+    return std::any_of(plan.findings.begin(), plan.findings.end(),
+                       [&](const Finding& f) { return f.code == code; });
 }
 
 const Finding* finding(const Plan& plan, const char* code) {
@@ -67,11 +68,21 @@ TEST(Planner, AUsedPlannerSaysTheSameAsAFreshOneAfterAnyEdits) {
     for (int step = 0; step < 25; ++step) {
         const int o = static_cast<int>(random() % 16);
         switch (random() % 8) {
-        case 0: p.cut.length = 5 + static_cast<double>(random() % 30); break;
-        case 1: p.cut.turn_deg = static_cast<double>(random() % 360) - 180; break;
-        case 2: p.lip = 1 + static_cast<double>(random() % 5); break;
-        case 3: group(p, {o, static_cast<int>(random() % 16)}); break;
-        case 4: ungroup(p, {o}); break;
+        case 0:
+            p.cut.length = 5 + static_cast<double>(random() % 30);
+            break;
+        case 1:
+            p.cut.turn_deg = static_cast<double>(random() % 360) - 180;
+            break;
+        case 2:
+            p.lip = 1 + static_cast<double>(random() % 5);
+            break;
+        case 3:
+            group(p, {o, static_cast<int>(random() % 16)});
+            break;
+        case 4:
+            ungroup(p, {o});
+            break;
         case 5: {
             SectionChoice c = p.choice(section_of(p, o));
             c.treatment = c.treatment == Treatment::Paper ? Treatment::Open : Treatment::Paper;
@@ -84,7 +95,9 @@ TEST(Planner, AUsedPlannerSaysTheSameAsAFreshOneAfterAnyEdits) {
             p.choose(section_of(p, o), c);
             break;
         }
-        default: p.blade_gap = 0.25 * static_cast<double>(random() % 8); break;
+        default:
+            p.blade_gap = 0.25 * static_cast<double>(random() % 8);
+            break;
         }
         const auto a = used.plan(p);
         Planner fresh;

@@ -27,7 +27,7 @@ Made make(const Drawing& drawing, double lip, std::vector<int> open = {}) {
     return m;
 }
 
-Region silhouette(const CutFile& cut) {
+Region outer_outline(const CutFile& cut) {
     Region all;
     for (const Piece& p : cut.pieces) all.push_back({p.outline.outer, {}});
     return *unite(all);
@@ -40,7 +40,7 @@ bool thinner_than(double width, const Region& region) {
 
 /// Covers its opening, never peeks out, never enters another, lip true.
 void expect_sound(const Made& m) {
-    const Region outside = silhouette(m.cut);
+    const Region outside = outer_outline(m.cut);
     for (const Patch& p : m.patches) {
         const Opening& own = m.cut.openings[p.opening];
         const double bare = area(*subtract({own.outline}, {p.outline}));

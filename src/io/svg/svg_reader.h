@@ -1,8 +1,9 @@
 #pragma once
 // SVG to a Drawing.
 //
-// Qt's own SVG module is not used for this: it cuts paths off after 32,767 elements and knows no symbols,
-// nested drawings or clip paths, all of which real cut files have. XML comes from QXmlStreamReader.
+// Qt's own SVG module (6.4.2) is not used for this: it leaves out paths of more than 32,767 elements, draws
+// symbols and nested drawings without their viewBox, and does not clip; real cut files have all of these. XML
+// comes from QXmlStreamReader.
 //
 // Follows SVG 1.1 for shapes, paths, transforms, viewBox, units, use, symbol, switch, style attributes and
 // style sheets, fill rules, display, visibility, opacity and clip paths. Text, pictures and masks are left

@@ -1,10 +1,10 @@
 #include "core/match/match.h"
 
-#include "core/match/cost.h"
+#include "core/match/annealing.h"
 
 #include <algorithm>
-#include <numeric>
-#include <random>
+#include <cmath>
+#include <limits>
 
 namespace zesty {
 
@@ -12,251 +12,234 @@ namespace {
 
 /// Part of a stock that patches usually fill; the nesting corrects it.
 constexpr double first_guess_of_yield = 0.7;
-constexpr double overdraft = 4000;
-constexpr int rounds = 6;
-constexpr std::size_t most_repairs = 160; ///< nestings spent on repairs
+constexpr int rounds = 6;                   ///< of choosing and learning in an attempt
+constexpr int most_attempts = 10;           ///< from a new start while something is short or alike
+constexpr std::size_t most_repairs = 160;   ///< nestings spent on repairs in an attempt
+constexpr std::size_t enough_layings = 400; ///< nestings after which nothing is attempted anew
+
+/// How good an answer is, in the order of what counts.
+struct Rank {
+    int short_sections = std::numeric_limits<int>::max();
+    std::size_t alike = 0;
+    double cost = 0;
+    auto operator<=>(const Rank&) const = default;
+};
 
 class Matcher {
 public:
     Matcher(const MatchJob& job, Capacity& capacity, const StopToken& stop, const Progress& progress)
-        : job_(job), capacity_(capacity), stop_(stop), progress_(progress), cost_(job), random_(job.seed) {
-        const int papers = static_cast<int>(job.stash.papers.size());
-        for (int p = 0; p < papers; ++p) room_.push_back(capacity.stock_area(p) * first_guess_of_yield);
-        possible_.resize(job.sections.size());
-        for (std::size_t s = 0; s < job.sections.size(); ++s) {
-            const MatchSection& section = job.sections[s];
-            if (!section.backed) continue;
-            if (section.given >= 0) continue;
-            for (int p = 0; p < papers && !stopped(stop_); ++p)
-                if (std::all_of(section.patches.begin(), section.patches.end(),
-                                [&](int patch) { return capacity_.fits_alone(patch, p); }))
-                    possible_[s].push_back(p);
-            if (!possible_[s].empty()) free_.push_back(static_cast<int>(s));
-        }
+        : job_(job), capacity_(capacity), stop_(stop), progress_(progress), cost_(job), random_(job.seed),
+          possible_(papers_that_fit()), draft_(job, cost_, possible_),
+          annealing_(draft_, job, cost_, room_, random_) {
+        for (std::size_t p = 0; p < job.stash.papers.size(); ++p)
+            room_.push_back(capacity.stock_area(static_cast<int>(p)) * first_guess_of_yield);
     }
 
     Assignment run() {
-        paper_.assign(job_.sections.size(), -1);
-        for (std::size_t s = 0; s < paper_.size(); ++s)
-            if (job_.sections[s].backed) paper_[s] = job_.sections[s].given;
-        start();
-        std::vector<int> best = paper_;
-        double best_short = std::numeric_limits<double>::infinity();
-        for (int round = 0; round < rounds && !stopped(stop_); ++round) {
-            if (progress_) progress_(0.1 + 0.6 * round / rounds, "choosing papers");
-            anneal(round == 0 ? 60 : 12);
-            const double missing = learn_from_nesting();
-            if (missing < best_short) {
-                best_short = missing;
-                best = paper_;
+        const std::vector<int> given = draft_.papers();
+        std::vector<int> best = given;
+        Rank best_rank;
+        const std::size_t least = least_alike();
+        const std::size_t last = capacity_.layings() + enough_layings;
+        for (int attempt = 0; attempt < most_attempts; ++attempt) {
+            if (attempt > 0 && (stopped(stop_) || capacity_.layings() > last)) break;
+            // A new start every other time; between them the best so far is shaken.
+            const bool afresh = attempt % 2 == 0;
+            draft_.assign_all(afresh ? given : best);
+            if (attempt > 0) probe_rooms();
+            choose(afresh, attempt);
+            tell(attempt + 0.6, "making room");
+            place_the_short();
+            tell(attempt + 0.8, "parting neighbours");
+            part_neighbours();
+            const Rank rank{count_short(), draft_.alike().size(), cost_.total(draft_.papers())};
+            if (rank < best_rank) {
+                best_rank = rank;
+                best = draft_.papers();
             }
-            if (missing == 0) break;
+            if (best_rank.short_sections == 0 && best_rank.alike <= least) break;
         }
-        paper_ = best;
-        if (progress_) progress_(0.75, "making room");
-        place_the_short();
-        if (progress_) progress_(0.85, "parting neighbours");
-        part_neighbours();
-        Assignment out;
-        out.paper = paper_;
-        for (std::size_t i = 0; i < job_.neighbours.size(); ++i) {
-            const Neighbours& n = job_.neighbours[i];
-            if (paper_[n.a] >= 0 && paper_[n.a] == paper_[n.b]) out.alike.push_back(static_cast<int>(i));
-        }
-        out.cost = cost_.total(paper_);
-        out.complete = !stopped(stop_);
-        return out;
+        draft_.assign_all(best);
+        return {draft_.papers(), draft_.alike(), cost_.total(draft_.papers()), !stopped(stop_)};
     }
 
 private:
-    // --- choosing by area -------------------------------------------------------------------------------
-
-    double over(int paper) const {
-        const double excess = area_[paper] - room_[paper];
-        return excess <= 0 ? 0 : overdraft * excess / (1000 + room_[paper]) + 200;
+    /// The first attempt is mostly the last: it gets most of the gauge.
+    void tell(double attempts, const char* what) const {
+        if (progress_) progress_(1 - std::pow(0.3, attempts), what);
     }
 
-    double paper_cost(int paper) const { return cost_.share(area_[paper], uses_[paper]) + over(paper); }
-
-    void count() {
-        area_.assign(room_.size(), 0);
-        uses_.assign(room_.size(), 0);
-        for (std::size_t s = 0; s < paper_.size(); ++s)
-            if (paper_[s] >= 0) add(static_cast<int>(s), paper_[s], 1);
-    }
-
-    void add(int section, int paper, int sign) {
-        if (paper < 0) return;
-        area_[paper] += sign * job_.sections[section].area;
-        uses_[paper] += sign;
-    }
-
-    /// Largest first, each to the paper that costs least just then.
-    void start() {
-        count();
-        std::vector<int> order = free_;
-        std::stable_sort(order.begin(), order.end(),
-                         [&](int a, int b) { return job_.sections[a].area > job_.sections[b].area; });
-        for (int s : order) {
-            double least = 0;
-            int best = -1;
-            for (int p : possible_[s])
-                if (const double c = change(s, p); c < least) {
-                    least = c;
-                    best = p;
-                }
-            if (best >= 0) assign(s, best);
-        }
-    }
-
-    /// What giving the section another paper would change.
-    double change(int section, int paper) {
-        const int old = paper_[section];
-        if (old == paper) return 0;
-        const double before = cost_.local(section, old, paper_) + (old >= 0 ? paper_cost(old) : 0) +
-                              (paper >= 0 ? paper_cost(paper) : 0);
-        add(section, old, -1);
-        add(section, paper, 1);
-        const double after = cost_.local(section, paper, paper_) + (old >= 0 ? paper_cost(old) : 0) +
-                             (paper >= 0 ? paper_cost(paper) : 0);
-        add(section, paper, -1);
-        add(section, old, 1);
-        return after - before;
-    }
-
-    void assign(int section, int paper) {
-        add(section, paper_[section], -1);
-        paper_[section] = paper;
-        add(section, paper, 1);
-    }
-
-    double uniform() { return static_cast<double>(random_()) / 4294967296.0; }
-
-    void anneal(double heat) {
-        if (free_.empty()) return;
-        count();
-        const int n = static_cast<int>(free_.size());
-        const int steps = 4000 + 400 * n;
-        for (int k = 0; k < steps; ++k) {
-            if ((k & 1023) == 0 && stopped(stop_)) return;
-            const double t = heat * std::pow(0.002, static_cast<double>(k) / steps);
-            const int s = free_[random_() % n];
-            if (random_() % 4 != 0) {
-                const auto& choices = possible_[s];
-                const int p = choices[random_() % choices.size()];
-                const double d = change(s, p);
-                if (d <= 0 || uniform() < std::exp(-d / t)) assign(s, p);
-            } else {
-                exchange(s, free_[random_() % n], t);
-            }
-        }
-        // Cold: take every single improvement there is.
-        for (bool better = true; better && !stopped(stop_);) {
-            better = false;
-            for (int s : free_)
-                for (int p : possible_[s])
-                    if (change(s, p) < -1e-9) {
-                        assign(s, p);
-                        better = true;
-                    }
-        }
-    }
-
-    void exchange(int s, int u, double t) {
-        const int p = paper_[s];
-        const int q = paper_[u];
-        if (s == u || p == q || !can(s, q) || !can(u, p)) return;
-        const double first = change(s, q);
-        assign(s, q);
-        const double d = first + change(u, p);
-        if (d <= 0 || uniform() < std::exp(-d / t))
-            assign(u, p);
-        else
-            assign(s, p);
-    }
-
-    bool can(int section, int paper) const {
-        return paper < 0 || std::find(possible_[section].begin(), possible_[section].end(), paper) !=
-                                possible_[section].end();
-    }
-
-    // --- what really fits -------------------------------------------------------------------------------
-
-    std::vector<int> patches_on(int paper, int without = -1, int with = -1) const {
-        std::vector<int> out;
-        for (std::size_t s = 0; s < paper_.size(); ++s) {
-            const int i = static_cast<int>(s);
-            if ((paper_[s] == paper && i != without) || i == with)
-                out.insert(out.end(), job_.sections[s].patches.begin(), job_.sections[s].patches.end());
+    std::vector<std::vector<int>> papers_that_fit() {
+        std::vector<std::vector<int>> out(job_.sections.size());
+        for (std::size_t s = 0; s < job_.sections.size(); ++s) {
+            const MatchSection& section = job_.sections[s];
+            if (!section.backed || section.given >= 0) continue;
+            for (int p = 0; p < static_cast<int>(job_.stash.papers.size()) && !stopped(stop_); ++p)
+                if (std::all_of(section.patches.begin(), section.patches.end(),
+                                [&](int patch) { return capacity_.fits_alone(patch, p); }))
+                    out[s].push_back(p);
         }
         return out;
     }
 
-    bool fits(int paper, int without, int with) {
-        double area = job_.sections[with].area;
-        for (std::size_t s = 0; s < paper_.size(); ++s)
-            if (paper_[s] == paper && static_cast<int>(s) != without) area += job_.sections[s].area;
-        if (area > capacity_.stock_area(paper)) return false;
-        return capacity_.lay(paper, patches_on(paper, without, with), 4, stop_).complete();
+    // --- choosing by area, learning from the nesting ----------------------------------------------------
+
+    void choose(bool afresh, int attempt) {
+        annealing_.fill();
+        std::vector<int> best = draft_.papers();
+        double best_missing = std::numeric_limits<double>::infinity();
+        for (int round = 0; round < rounds && !stopped(stop_); ++round) {
+            tell(attempt + 0.6 * round / rounds, "choosing papers");
+            annealing_.run(round == 0 && afresh ? 60 : 12, stop_);
+            const double missing = learn_from_nesting();
+            if (missing < best_missing) {
+                best_missing = missing;
+                best = draft_.papers();
+            }
+            if (missing == 0) break;
+        }
+        draft_.assign_all(best);
+    }
+
+    bool all_fit_on(int paper, PaperNest const*& nest) {
+        nest = &capacity_.lay(paper, draft_.patches_on(paper), 4, stop_);
+        return nest->complete();
     }
 
     /// Nests every paper; where it does not all fit, less is put on it next time. Returns the missing area.
     double learn_from_nesting() {
         double missing = 0;
-        for (std::size_t p = 0; p < room_.size() && !stopped(stop_); ++p) {
-            const PaperNest& n =
-                capacity_.lay(static_cast<int>(p), patches_on(static_cast<int>(p)), 4, stop_);
-            if (n.complete()) continue;
-            missing += std::max(area_[p] - n.placed_area, 1.0);
-            room_[p] = std::min(room_[p] * 0.95, n.placed_area);
+        const PaperNest* nest = nullptr;
+        for (int p = 0; p < static_cast<int>(room_.size()) && !stopped(stop_); ++p) {
+            if (all_fit_on(p, nest)) {
+                room_[p] = std::max(room_[p], draft_.area(p));
+                continue;
+            }
+            missing += std::max(draft_.area(p) - nest->placed_area, 1.0);
+            room_[p] = std::min(room_[p] * 0.95, nest->placed_area);
         }
         return missing;
     }
 
-    /// Sections of which a patch found no place, largest first; they lose their paper unless it was given.
-    std::vector<int> take_back_the_short() {
-        std::vector<int> out;
-        for (std::size_t p = 0; p < room_.size(); ++p) {
-            while (!stopped(stop_)) {
-                const PaperNest& n =
-                    capacity_.lay(static_cast<int>(p), patches_on(static_cast<int>(p)), 4, stop_);
-                if (n.complete()) break;
-                int loser = -1;
-                for (std::size_t s = 0; s < paper_.size(); ++s) {
-                    if (paper_[s] != static_cast<int>(p) || job_.sections[s].given >= 0) continue;
-                    const auto& own = job_.sections[s].patches;
-                    for (int u : n.result.unplaced)
-                        if (std::find(own.begin(), own.end(), n.patches[u]) != own.end())
-                            loser = static_cast<int>(s);
-                }
-                if (loser < 0) break;
-                out.push_back(loser);
-                assign(loser, -1);
-            }
+    /// What did not fit in one arrangement may fit in another.
+    void probe_rooms() {
+        for (std::size_t p = 0; p < room_.size(); ++p)
+            room_[p] = std::min(room_[p] * 1.06, capacity_.stock_area(static_cast<int>(p)));
+    }
+
+    int count_short() const {
+        const auto& free = draft_.free();
+        return static_cast<int>(
+            std::count_if(free.begin(), free.end(), [&](int s) { return draft_.paper(s) < 0; }));
+    }
+
+    // --- what nothing can avoid -------------------------------------------------------------------------
+
+    /// Papers that any of the sections can have.
+    std::size_t choices(const std::vector<int>& sections) const {
+        std::vector<int> papers;
+        for (int s : sections) {
+            if (job_.sections[s].given >= 0) papers.push_back(job_.sections[s].given);
+            papers.insert(papers.end(), possible_[s].begin(), possible_[s].end());
         }
-        return out;
+        std::sort(papers.begin(), papers.end());
+        return static_cast<std::size_t>(
+            std::distance(papers.begin(), std::unique(papers.begin(), papers.end())));
+    }
+
+    /// At least so many pairs are alike when every section has paper: sections that all touch each other and
+    /// have fewer papers to choose from than they are, no pair counted twice.
+    std::size_t least_alike() const {
+        std::vector<char> counted(job_.neighbours.size(), 0);
+        std::size_t least = 0;
+        for (std::size_t size = 2; size <= 4; ++size)
+            for (std::size_t i = 0; i < job_.neighbours.size(); ++i) {
+                std::vector<int> group{job_.neighbours[i].a, job_.neighbours[i].b};
+                std::vector<int> pairs{static_cast<int>(i)};
+                if (!counted[i] && must_repeat(group, pairs, size, counted)) {
+                    ++least;
+                    for (int pair : pairs) counted[pair] = 1;
+                }
+            }
+        return least;
+    }
+
+    bool is_paper_section(int s) const { return job_.sections[s].given >= 0 || !possible_[s].empty(); }
+
+    /// Completes `group` to `size` sections that touch each other and lack papers, if there are such.
+    bool must_repeat(std::vector<int>& group, std::vector<int>& pairs, std::size_t size,
+                     const std::vector<char>& counted) const {
+        if (!is_paper_section(group.back())) return false;
+        if (group.size() == size) return is_paper_section(group.front()) && choices(group) < size;
+        for (const auto& [next, index] : cost_.next(group.back())) {
+            if (std::find(group.begin(), group.end(), next) != group.end()) continue;
+            std::vector<int> added;
+            for (int member : group)
+                for (const auto& [other, pair] : cost_.next(member))
+                    if (other == next && !counted[pair]) {
+                        added.push_back(pair);
+                        break;
+                    }
+            if (added.size() != group.size()) continue;
+            group.push_back(next);
+            pairs.insert(pairs.end(), added.begin(), added.end());
+            if (must_repeat(group, pairs, size, counted)) return true;
+            group.pop_back();
+            pairs.resize(pairs.size() - added.size());
+        }
+        return false;
+    }
+
+    // --- repairs, with the nesting as judge -------------------------------------------------------------
+
+    bool fits(int paper, int without, int with) {
+        double area = draft_.area(paper) + job_.sections[with].area;
+        if (without >= 0) area -= job_.sections[without].area;
+        if (area > capacity_.stock_area(paper)) return false;
+        return capacity_.lay(paper, draft_.patches_on(paper, without, with), 4, stop_).complete();
     }
 
     bool spent() const { return stopped(stop_) || capacity_.layings() - repairs_from_ > most_repairs; }
 
+    /// A section of which a patch found no place, not given by hand; -1 for none.
+    int loser_of(int paper, const PaperNest& nest) const {
+        int loser = -1;
+        for (int s : draft_.free()) {
+            if (draft_.paper(s) != paper) continue;
+            const auto& own = job_.sections[s].patches;
+            for (int u : nest.result.unplaced)
+                if (std::find(own.begin(), own.end(), nest.patches[u]) != own.end()) loser = s;
+        }
+        return loser;
+    }
+
+    void take_back_the_short() {
+        const PaperNest* nest = nullptr;
+        for (int p = 0; p < static_cast<int>(room_.size()); ++p)
+            while (!stopped(stop_) && !all_fit_on(p, nest)) {
+                const int loser = loser_of(p, *nest);
+                if (loser < 0) break;
+                draft_.assign(loser, -1);
+            }
+    }
+
     void place_the_short() {
-        count();
         repairs_from_ = capacity_.layings();
         take_back_the_short();
         std::vector<int> waiting;
-        for (int s : free_)
-            if (paper_[s] < 0) waiting.push_back(s);
+        for (int s : draft_.free())
+            if (draft_.paper(s) < 0) waiting.push_back(s);
         std::stable_sort(waiting.begin(), waiting.end(),
                          [&](int a, int b) { return job_.sections[a].area > job_.sections[b].area; });
         for (int s : waiting)
             if (!settle(s)) make_room_for(s);
     }
 
-    /// Papers for a section, least cost first, by what they would change.
-    std::vector<int> by_cost(int section) {
+    /// Papers for a section, least cost first.
+    std::vector<int> by_cost(int section) const {
         std::vector<std::pair<double, int>> ranked;
-        for (int p : possible_[section])
-            if (p != paper_[section]) ranked.emplace_back(cost_.local(section, p, paper_), p);
+        for (int p : draft_.possible(section))
+            if (p != draft_.paper(section)) ranked.emplace_back(cost_.local(section, p, draft_.papers()), p);
         std::sort(ranked.begin(), ranked.end());
         std::vector<int> out;
         for (const auto& r : ranked) out.push_back(r.second);
@@ -267,7 +250,7 @@ private:
         for (int p : by_cost(section)) {
             if (spent()) return false;
             if (fits(p, -1, section)) {
-                assign(section, p);
+                draft_.assign(section, p);
                 return true;
             }
         }
@@ -277,16 +260,16 @@ private:
     /// Somebody else moves away so that the section fits.
     void make_room_for(int section) {
         for (int p : by_cost(section))
-            for (int other : free_) {
+            for (int other : draft_.free()) {
                 if (spent()) return;
-                if (paper_[other] != p || job_.sections[other].area < 0.3 * job_.sections[section].area)
+                if (draft_.paper(other) != p || job_.sections[other].area < 0.3 * job_.sections[section].area)
                     continue;
                 if (!fits(p, other, section)) continue;
                 for (int q : by_cost(other)) {
                     if (spent()) return;
                     if (q == p || !fits(q, -1, other)) continue;
-                    assign(other, q);
-                    assign(section, p);
+                    draft_.assign(other, q);
+                    draft_.assign(section, p);
                     return;
                 }
             }
@@ -294,56 +277,70 @@ private:
 
     // --- neighbours alike -------------------------------------------------------------------------------
 
-    bool clashes(int section, int paper) const {
-        for (const auto& [other, index] : cost_.next(section))
-            if (paper_[other] == paper) return true;
-        return false;
-    }
-
     void part_neighbours() {
         repairs_from_ = capacity_.layings();
-        for (const Neighbours& n : job_.neighbours) {
-            if (paper_[n.a] < 0 || paper_[n.a] != paper_[n.b]) continue;
-            if (move_away(n.a) || move_away(n.b) || trade(n.a) || trade(n.b)) continue;
+        for (int i : draft_.alike()) {
+            const Neighbours& n = job_.neighbours[i];
+            if (draft_.paper(n.a) != draft_.paper(n.b)) continue; // parted by an earlier change
+            if (move_away(n.a) || move_away(n.b) || trade(n.a) || trade(n.b) || give_way(n.a) ||
+                give_way(n.b))
+                continue;
         }
     }
 
-    bool is_free(int section) const {
-        return job_.sections[section].given < 0 && job_.sections[section].backed &&
-               !possible_[section].empty();
-    }
+    bool is_free(int section) const { return !possible_[section].empty(); }
 
     bool move_away(int section) {
         if (!is_free(section)) return false;
         for (int p : by_cost(section)) {
             if (spent()) return false;
-            if (clashes(section, p) || !fits(p, -1, section)) continue;
-            assign(section, p);
+            if (draft_.clashes(section, p) || !fits(p, -1, section)) continue;
+            draft_.assign(section, p);
             return true;
         }
         return false;
     }
 
+    /// Exchanges papers with a section of about the same size.
     bool trade(int section) {
         if (!is_free(section)) return false;
-        const int p = paper_[section];
-        std::vector<int> others = free_;
+        const int p = draft_.paper(section);
+        std::vector<int> others = draft_.free();
+        const double area = job_.sections[section].area;
         std::stable_sort(others.begin(), others.end(), [&](int a, int b) {
-            return std::abs(job_.sections[a].area - job_.sections[section].area) <
-                   std::abs(job_.sections[b].area - job_.sections[section].area);
+            return std::abs(job_.sections[a].area - area) < std::abs(job_.sections[b].area - area);
         });
         for (int other : others) {
             if (spent()) return false;
-            const int q = paper_[other];
-            if (q < 0 || q == p || !can(section, q) || !can(other, p)) continue;
-            paper_[section] = paper_[other] = -1;
-            const bool clean = !clashes(section, q) && !clashes(other, p);
-            paper_[section] = p;
-            paper_[other] = q;
+            const int q = draft_.paper(other);
+            if (q < 0 || q == p || !draft_.can(section, q) || !draft_.can(other, p)) continue;
+            draft_.assign(section, -1);
+            draft_.assign(other, -1);
+            const bool clean = !draft_.clashes(section, q) && !draft_.clashes(other, p);
+            draft_.assign(section, p);
+            draft_.assign(other, q);
             if (!clean || !fits(q, other, section) || !fits(p, section, other)) continue;
-            assign(section, q);
-            assign(other, p);
+            draft_.assign(section, q);
+            draft_.assign(other, p);
             return true;
+        }
+        return false;
+    }
+
+    /// Goes without paper in place of a section that has none and can have one without a clash.
+    bool give_way(int section) {
+        if (!is_free(section)) return false;
+        const int own = draft_.paper(section);
+        for (int other : draft_.free()) {
+            if (draft_.paper(other) >= 0) continue;
+            draft_.assign(section, -1);
+            for (int p : by_cost(other)) {
+                if (spent()) break;
+                if (draft_.clashes(other, p) || !fits(p, -1, other)) continue;
+                draft_.assign(other, p);
+                return true;
+            }
+            draft_.assign(section, own);
         }
         return false;
     }
@@ -356,10 +353,8 @@ private:
     std::mt19937 random_;
     std::vector<double> room_; ///< what we believe fits on each paper, mm2
     std::vector<std::vector<int>> possible_;
-    std::vector<int> free_;
-    std::vector<int> paper_;
-    std::vector<double> area_;
-    std::vector<int> uses_;
+    Draft draft_;
+    Annealing annealing_;
     std::size_t repairs_from_ = 0;
 };
 

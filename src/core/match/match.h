@@ -6,7 +6,8 @@
 // and in colour; several papers share the page; large prints are kept for large openings; papers come back at
 // least three times. Simulated annealing (S. Kirkpatrick et al., "Optimization by Simulated Annealing",
 // Science 220, 1983) on areas, then corrected by nesting, then repaired section by section with nesting as
-// the judge. Deterministic for a seed.
+// the judge. While a section is short or neighbours are alike this is tried again from other starts, and the
+// best is kept: fewest short, then fewest alike, then least cost. Deterministic for a seed.
 
 #include "core/match/capacity.h"
 

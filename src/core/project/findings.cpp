@@ -213,6 +213,25 @@ void about_short(const Project& project, const Plan& plan, WaysOut& ways, std::v
     }
 }
 
+bool touch(const Plan& plan, int a, int b) {
+    return std::any_of(plan.neighbours.begin(), plan.neighbours.end(),
+                       [&](const Neighbours& n) { return (n.a == a && n.b == b) || (n.a == b && n.b == a); });
+}
+
+/// How many sections with paper, up to four, all lie beside each other, these two among them.
+std::size_t meeting(const Plan& plan, int a, int b) {
+    std::vector<int> both;
+    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
+        const int i = static_cast<int>(s);
+        if (i != a && i != b && plan.paper_of_section[s] >= 0 && touch(plan, i, a) && touch(plan, i, b))
+            both.push_back(i);
+    }
+    for (int c : both)
+        for (int d : both)
+            if (c < d && touch(plan, c, d)) return 4;
+    return both.empty() ? 2 : 3;
+}
+
 /// Says for every pair that stays alike what would part it, or why nothing does.
 void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
     std::size_t next = 0;
@@ -227,6 +246,11 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
         const auto b = ways.find(n.b, false);
         if (b.paper >= 0) {
             offer(f, project, plan, n.b, b.paper);
+            continue;
+        }
+        if (const std::size_t all = meeting(plan, n.a, n.b); all > plan.papers.size()) {
+            f.message += " " + std::to_string(all) + " sections meet here and there are only " +
+                         std::to_string(plan.papers.size()) + " papers: two of them must be alike.";
             continue;
         }
         if (!a.searched || !b.searched) continue;

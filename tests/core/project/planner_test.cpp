@@ -210,6 +210,24 @@ TEST(Findings, NarrowLipsNameTheWorstAndAllTheirOpenings) {
     EXPECT_FALSE(has(*planner.plan(p), "narrow-lip"));
 }
 
+TEST(Findings, SayWhenThereAreMoreSectionsAtACrossingThanPapers) {
+    Planner planner;
+    Project p = lattice();
+    Stash three = *p.stash;
+    three.papers.resize(3);
+    p.stash = std::make_shared<const Stash>(std::move(three));
+    p.sections.clear();
+    const auto shapes = planner.shapes(p);
+    const auto proposed = planner.propose(p, false);
+    ASSERT_TRUE(shapes && proposed);
+    const auto plan = planner.plan(with_papers(p, *shapes, *proposed), {}, {}, true);
+    ASSERT_TRUE(plan);
+    const Finding* f = finding(*plan, "alike");
+    ASSERT_NE(f, nullptr);
+    EXPECT_NE(f->message.find("4 sections meet here and there are only 3 papers"), std::string::npos)
+        << f->message;
+}
+
 TEST(Findings, AreSortedBySeverityAndHavePlacesOnThePage) {
     Planner planner;
     Project p = lattice();

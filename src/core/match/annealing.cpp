@@ -1,0 +1,153 @@
+#include "core/match/annealing.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+
+constexpr double overdraft = 4000;
+constexpr double cold = 0.002; ///< of the first heat
+constexpr std::size_t longest_chain = 60;
+constexpr std::size_t most_for_pairs = 100;
+
+} // namespace
+
+Annealing::Annealing(Draft& draft, const MatchJob& job, const Cost& cost, const std::vector<double>& room,
+                     std::mt19937& random)
+    : draft_(draft), job_(job), cost_(cost), room_(room), random_(random), in_chain_(job.sections.size(), 0) {
+}
+
+double Annealing::over(int paper, double area) const {
+    const double excess = area - room_[paper];
+    return excess <= 0 ? 0 : overdraft * excess / (1000 + room_[paper]) + 200;
+}
+
+double Annealing::paper_cost(int paper, double area, int uses) const {
+    return cost_.share(area, uses) + over(paper, area);
+}
+
+/// What giving the section another paper would change.
+double Annealing::change(int section, int paper) const {
+    const int old = draft_.paper(section);
+    if (old == paper) return 0;
+    const double a = job_.sections[section].area;
+    double d = cost_.local(section, paper, draft_.papers()) - cost_.local(section, old, draft_.papers());
+    if (old >= 0)
+        d += paper_cost(old, draft_.area(old) - a, draft_.uses(old) - 1) -
+             paper_cost(old, draft_.area(old), draft_.uses(old));
+    if (paper >= 0)
+        d += paper_cost(paper, draft_.area(paper) + a, draft_.uses(paper) + 1) -
+             paper_cost(paper, draft_.area(paper), draft_.uses(paper));
+    return d;
+}
+
+void Annealing::fill() {
+    std::vector<int> order = draft_.free();
+    std::stable_sort(order.begin(), order.end(),
+                     [&](int a, int b) { return job_.sections[a].area > job_.sections[b].area; });
+    for (int s : order) {
+        double least = 0;
+        int best = -1;
+        for (int p : draft_.possible(s))
+            if (const double c = change(s, p); c < least) {
+                least = c;
+                best = p;
+            }
+        if (best >= 0) draft_.assign(s, best);
+    }
+}
+
+void Annealing::run(double heat, const StopToken& stop) {
+    const auto& free = draft_.free();
+    if (free.empty()) return;
+    draft_.assign_all(draft_.papers());
+    const int n = static_cast<int>(free.size());
+    const int steps = 4000 + 400 * n;
+    for (int k = 0; k < steps; ++k) {
+        if ((k & 1023) == 0 && stopped(stop)) return;
+        const double t = heat * std::pow(cold, static_cast<double>(k) / steps);
+        const int s = free[random_() % n];
+        const auto& choices = draft_.possible(s);
+        const unsigned kind = random_() % 16;
+        // Too little paper is part of the choice: which section goes without.
+        const int p = kind == 5 ? -1 : choices[random_() % choices.size()];
+        if (kind < 4) {
+            exchange(s, free[random_() % n], t);
+            continue;
+        }
+        if (kind == 4) {
+            exchange_chain(s, p, t);
+            continue;
+        }
+        const double d = change(s, p);
+        if (d <= 0 || uniform() < std::exp(-d / t)) draft_.assign(s, p);
+    }
+    descend(stop);
+}
+
+/// Until neither a change nor, with few sections, an exchange is an improvement.
+void Annealing::descend(const StopToken& stop) {
+    const auto& free = draft_.free();
+    for (bool better = true; better && !stopped(stop);) {
+        better = false;
+        for (int s : free)
+            for (int p : draft_.possible(s))
+                if (change(s, p) < -1e-9) {
+                    draft_.assign(s, p);
+                    better = true;
+                }
+        if (better || free.size() > most_for_pairs) continue;
+        for (int a : free)
+            for (int b : free)
+                if (a < b) better = exchange(a, b, 0) || better;
+    }
+}
+
+/// True for an improvement; a worsening is taken with the chance that heat `t` gives it.
+bool Annealing::exchange(int a, int b, double t) {
+    const int p = draft_.paper(a);
+    const int q = draft_.paper(b);
+    if (a == b || p == q || !draft_.can(a, q) || !draft_.can(b, p)) return false;
+    const double first = change(a, q);
+    draft_.assign(a, q);
+    const double d = first + change(b, p);
+    if (t > 0 ? d <= 0 || uniform() < std::exp(-d / t) : d < -1e-9)
+        draft_.assign(b, p);
+    else
+        draft_.assign(a, p);
+    return d < -1e-9;
+}
+
+/// The sections on either paper that hang together with this one change papers with each other: neighbours
+/// that differed still do (A. B. Kempe's chains).
+void Annealing::exchange_chain(int section, int paper, double t) {
+    const int own = draft_.paper(section);
+    if (own < 0 || own == paper) return;
+    std::vector<int> chain{section};
+    std::fill(in_chain_.begin(), in_chain_.end(), 0);
+    in_chain_[section] = 1;
+    for (std::size_t i = 0; i < chain.size(); ++i) {
+        const int now = draft_.paper(chain[i]);
+        const int then = now == own ? paper : own;
+        if (draft_.possible(chain[i]).empty() || !draft_.can(chain[i], then)) return;
+        if (chain.size() > longest_chain) return;
+        for (const auto& [next, index] : cost_.next(chain[i]))
+            if (draft_.paper(next) == then && !in_chain_[next]) {
+                in_chain_[next] = 1;
+                chain.push_back(next);
+            }
+    }
+    double d = 0;
+    const auto turn = [&](int s) { return draft_.paper(s) == own ? paper : own; };
+    for (int s : chain) {
+        const int to = turn(s);
+        d += change(s, to);
+        draft_.assign(s, to);
+    }
+    if (d <= 0 || uniform() < std::exp(-d / t)) return;
+    for (int s : chain) draft_.assign(s, turn(s));
+}
+
+} // namespace zesty

@@ -39,7 +39,7 @@ std::string big_svg(int nodes, int columns) {
 
 Project project_of(const Drawing& drawing) {
     Project p;
-    p.drawing = std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", drawing});
+    set_only_cut(p, std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", drawing}));
     return p;
 }
 
@@ -82,7 +82,7 @@ void recompute_while_sizing(benchmark::State& state) {
     double margin = 10;
     std::size_t patches = 0;
     for (auto _ : state) {
-        p.cut.length = margin += 0.01;
+        p.cuts.front().place.length = margin += 0.01;
         patches = planner.shapes(p)->patches.size();
     }
     state.counters["patches"] = static_cast<double>(patches);

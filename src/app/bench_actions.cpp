@@ -46,15 +46,23 @@ void BenchWindow::connect_actions() {
     on(Act::ZoomIn, [this] { page_->zoom(1.25); });
     on(Act::ZoomOut, [this] { page_->zoom(0.8); });
     const auto turn = [this](double by) {
-        document_.change("Turn the cut",
-                         [&](Project& p) { p.cut.turn_deg = std::remainder(p.cut.turn_deg + by, 360.0); });
+        document_.change("Turn the cut", [&](Project& p) {
+            if (PlacedCut* c = state_.in_hand(p))
+                c->place.turn_deg = std::remainder(c->place.turn_deg + by, 360.0);
+        });
     };
     on(Act::TurnLeft, [turn] { turn(-15); });
     on(Act::TurnRight, [turn] { turn(15); });
-    on(Act::Mirror,
-       [this] { document_.change("Mirror the cut", [](Project& p) { p.cut.mirrored = !p.cut.mirrored; }); });
-    on(Act::Centre,
-       [this] { document_.change("Put the cut in the middle", [](Project& p) { p.cut.shift = {}; }); });
+    on(Act::Mirror, [this] {
+        document_.change("Mirror the cut", [this](Project& p) {
+            if (PlacedCut* c = state_.in_hand(p)) c->place.mirrored = !c->place.mirrored;
+        });
+    });
+    on(Act::Centre, [this] {
+        document_.change("Put the cut in the middle", [this](Project& p) {
+            if (PlacedCut* c = state_.in_hand(p)) c->place.shift = {};
+        });
+    });
     on(Act::SelectAll, [this] {
         std::set<int> all;
         if (const Plan* plan = state_.plan(); plan && plan->cut)
@@ -71,9 +79,10 @@ void BenchWindow::connect_actions() {
         state_.select(std::move(more));
     });
     on(Act::Group,
-       [this] { document_.change("Make one section", [&](Project& p) { group(p, selection()); }); });
-    on(Act::Ungroup,
-       [this] { document_.change("Take the sections apart", [&](Project& p) { ungroup(p, selection()); }); });
+       [this] { document_.change("Make one section", [&](Project& p) { group(p, selected_spots()); }); });
+    on(Act::Ungroup, [this] {
+        document_.change("Take the sections apart", [&](Project& p) { ungroup(p, selected_spots()); });
+    });
     on(Act::Paper, [this] { treat(Treatment::Paper); });
     on(Act::LeaveOpen, [this] { treat(Treatment::Open); });
     on(Act::Give, [this] {
@@ -119,9 +128,9 @@ void BenchWindow::connect_actions() {
 }
 
 void BenchWindow::give(const QString& paper_id, std::vector<int> openings) {
-    if (openings.empty()) return;
+    if (openings.empty() || !state_.plan()) return;
     document_.change(paper_id.isEmpty() ? "Take the paper away" : "Give a paper", [&](Project& p) {
-        for (int o : openings) {
+        for (Spot o : state_.plan()->spots_of(openings)) {
             SectionChoice c = p.choice(section_of(p, o));
             if (!paper_id.isEmpty()) c.treatment = Treatment::Paper;
             c.paper = paper_id.toStdString();
@@ -133,7 +142,7 @@ void BenchWindow::give(const QString& paper_id, std::vector<int> openings) {
 
 void BenchWindow::treat(Treatment treatment) {
     document_.change(treatment == Treatment::Paper ? "Back with paper" : "Leave open", [&](Project& p) {
-        for (int o : selection()) {
+        for (Spot o : selected_spots()) {
             SectionChoice c = p.choice(section_of(p, o));
             c.treatment = treatment;
             p.choose(section_of(p, o), c);
@@ -155,8 +164,11 @@ void BenchWindow::apply(const Finding& finding) {
         } else if (const auto* l = std::get_if<SetLip>(&finding.fix)) {
             p.lip = l->lip;
         } else if (const auto* m = std::get_if<SetMargin>(&finding.fix)) {
-            p.cut.rule = SizeRule::Margin;
-            p.cut.length = m->margin;
+            for (PlacedCut& c : p.cuts)
+                if (c.id == m->cut) {
+                    c.place.rule = SizeRule::Margin;
+                    c.place.length = m->margin;
+                }
         }
     });
 }

@@ -30,6 +30,28 @@ void BenchState::hover(int opening) {
     emit hover_changed();
 }
 
+int BenchState::cut_in_hand(const Project& project) const {
+    for (std::size_t i = 0; i < project.cuts.size(); ++i)
+        if (project.cuts[i].id == in_hand_) return static_cast<int>(i);
+    return static_cast<int>(project.cuts.size()) - 1;
+}
+
+PlacedCut* BenchState::in_hand(Project& project) const {
+    const int i = cut_in_hand(project);
+    return i < 0 ? nullptr : &project.cuts[i];
+}
+
+const SetOut* BenchState::set_out_in_hand(const Project& project) const {
+    const int i = cut_in_hand(project);
+    return plan() && i >= 0 && i < static_cast<int>(plan()->each_cut.size()) ? &plan()->each_cut[i] : nullptr;
+}
+
+void BenchState::take_in_hand(int cut_id) {
+    if (cut_id == in_hand_) return;
+    in_hand_ = cut_id;
+    emit in_hand_changed();
+}
+
 void BenchState::pick(int paper) {
     if (paper == picked_) return;
     picked_ = paper;

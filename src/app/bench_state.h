@@ -34,6 +34,12 @@ public:
     const std::set<int>& selected() const { return selected_; }
     int hovered() const { return hovered_; }
     int picked() const { return picked_; } ///< paper in the drawer, or -1
+    /// The cut that sizes, turns and moves are for: index into the project's cuts, -1 without cuts.
+    int cut_in_hand(const Project& project) const;
+    /// The same cut for changing; null without cuts.
+    PlacedCut* in_hand(Project& project) const;
+    /// What setting it out came to; null until there is a plan with it.
+    const SetOut* set_out_in_hand(const Project& project) const;
     const std::optional<Offer>& offer() const { return offer_; }
 
     void go_to(Waypoint waypoint);
@@ -41,6 +47,7 @@ public:
     void select(std::set<int> openings);
     void hover(int opening);
     void pick(int paper);
+    void take_in_hand(int cut_id);
     void set_offer(std::optional<Offer> offer);
     /// The offer's plan becomes the plan on show; returns the offer's project. There must be an offer.
     Project take_offer();
@@ -51,6 +58,7 @@ signals:
     void selection_changed();
     void hover_changed();
     void picked_changed();
+    void in_hand_changed();
     void offer_changed();
 
 private:
@@ -60,6 +68,7 @@ private:
     std::set<int> selected_;
     int hovered_ = -1;
     int picked_ = -1;
+    int in_hand_ = 0; ///< id of a cut
     std::optional<Offer> offer_;
 };
 

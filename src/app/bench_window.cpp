@@ -194,7 +194,7 @@ QWidget* BenchWindow::build_side() {
     connect(papers_panel_, &PapersPanel::give, this, [this](const QString& id) { give(id, selection()); });
     connect(papers_panel_, &PapersPanel::lock_changed, this, [this](bool locked) {
         document_.change(locked ? "Keep the paper" : "Let the paper be proposed anew", [&](Project& p) {
-            for (int o : selection()) {
+            for (Spot o : selected_spots()) {
                 SectionChoice c = p.choice(section_of(p, o));
                 c.locked = locked;
                 p.choose(section_of(p, o), c);
@@ -234,11 +234,9 @@ void BenchWindow::connect_worker() {
         fit_next_ = true;
         state_.select({});
         settings_.add_recent(path);
-        const bool fresh = !document_.project().drawing;
+        const bool fresh = document_.project().cuts.empty();
         document_.change("Open a drawing", [&](Project& p) {
-            p.drawing = file;
-            p.groups.clear();
-            p.sections.clear();
+            set_only_cut(p, file);
             if (fresh || p.title.empty()) p.title = QFileInfo(path).completeBaseName().toStdString();
         });
         state_.go_to(Waypoint::SetOut);
@@ -355,6 +353,10 @@ void BenchWindow::save(bool ask) {
 
 std::vector<int> BenchWindow::selection() const {
     return {state_.selected().begin(), state_.selected().end()};
+}
+
+std::vector<Spot> BenchWindow::selected_spots() const {
+    return state_.plan() ? state_.plan()->spots_of(selection()) : std::vector<Spot>{};
 }
 
 void BenchWindow::go_to(const Finding& finding) {

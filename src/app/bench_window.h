@@ -75,6 +75,7 @@ private:
     void apply(const Finding& finding);
     void go_to(const Finding& finding);
     std::vector<int> selection() const;
+    std::vector<Spot> selected_spots() const;
 
     Settings& settings_;
     FileQuestions questions_;

@@ -128,20 +128,24 @@ void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, con
                                  n);
         }
     };
-    along(project.page.width, true);
+    along(project.page.full_width(), true);
     along(project.page.height, false);
     painter.fillRect(QRectF(view.x(), view.y(), thickness, thickness), theme::paper);
     painter.setPen(theme::quiet);
     painter.drawText(QRectF(view.x(), view.y(), thickness, thickness), Qt::AlignCenter, inches ? "in" : "cm");
 }
 
-void paint_set_out(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan) {
-    const Box& b = plan.set_out.cut_box;
-    painter.setPen(QPen(theme::zest, 1, Qt::DashLine));
+void paint_set_out(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan, int cut) {
+    if (cut < 0 || cut >= static_cast<int>(plan.each_cut.size())) return;
     painter.setBrush(Qt::NoBrush);
-    painter.drawRect(map.rect(b));
+    for (std::size_t i = 0; i < plan.each_cut.size(); ++i) {
+        painter.setPen(static_cast<int>(i) == cut ? QPen(theme::zest, 1, Qt::DashLine)
+                                                  : QPen(theme::quiet, 1, Qt::DotLine));
+        painter.drawRect(map.rect(plan.each_cut[i].cut_box));
+    }
+    const Box& b = plan.each_cut[cut].cut_box;
     const auto length = [&](double mm) { return words(format_length(mm, project.units)); };
-    const double w = project.page.width;
+    const double w = project.page.full_width();
     const double h = project.page.height;
     const Point c = b.centre();
     if (b.x0 > 1) dimension(painter, map, {0, c.y}, {b.x0, c.y}, length(b.x0), {0, -14});

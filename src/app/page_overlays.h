@@ -10,7 +10,7 @@ namespace zesty {
 
 void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, const Project& project,
                   int thickness);
-void paint_set_out(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan);
+void paint_set_out(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan, int cut);
 void paint_sections(QPainter& painter, const PageMap& map, const Plan& plan);
 void paint_papers(QPainter& painter, const PageMap& map, const Plan& plan);
 /// Rims of the selected openings and of the one under the pointer.

@@ -43,6 +43,7 @@ PageView::PageView(Document& document, BenchState& state, QWidget* parent)
     connect(&state, &BenchState::plan_changed, this, repaint_all);
     connect(&state, &BenchState::waypoint_changed, this, repaint_all);
     connect(&state, &BenchState::selection_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &BenchState::in_hand_changed, this, qOverload<>(&QWidget::update));
     connect(&state, &BenchState::hover_changed, this, qOverload<>(&QWidget::update));
 }
 
@@ -57,8 +58,8 @@ QRectF PageView::room() const {
 void PageView::fit() {
     const Page& page = document_.project().page;
     const QRectF r = room().adjusted(16, 14, -18, -12);
-    map_.scale = std::max(0.05, std::min(r.width() / page.width, r.height() / page.height));
-    map_.origin = {r.x() + (r.width() - page.width * map_.scale) / 2,
+    map_.scale = std::max(0.05, std::min(r.width() / page.full_width(), r.height() / page.height));
+    map_.origin = {r.x() + (r.width() - page.full_width() * map_.scale) / 2,
                    r.y() + (r.height() - page.height * map_.scale) / 2};
     fitted_ = true;
     update();
@@ -110,7 +111,7 @@ void PageView::ask_for_base() {
     base_.request(size(), devicePixelRatioF(), theme::bench,
                   [map = map_, look, plan = state_.shared_plan(), textures = state_.shared_textures(),
                    project = shown_project()](QPainter& painter) {
-                      const QRectF sheet = map.rect({0, 0, project.page.width, project.page.height});
+                      const QRectF sheet = map.rect({0, 0, project.page.full_width(), project.page.height});
                       for (int k = 3; k > 0; --k) {
                           painter.setPen(Qt::NoPen);
                           painter.setBrush(QColor(38, 36, 43, 14));
@@ -168,7 +169,7 @@ void PageView::paintEvent(QPaintEvent*) {
     painter.setRenderHint(QPainter::Antialiasing);
     switch (state_.waypoint()) {
     case Waypoint::SetOut:
-        paint_set_out(painter, map_, shown_project(), *plan);
+        paint_set_out(painter, map_, shown_project(), *plan, state_.cut_in_hand(shown_project()));
         break;
     case Waypoint::Sections:
         paint_sections(painter, map_, *plan);
@@ -216,9 +217,28 @@ void PageView::wheelEvent(QWheelEvent* event) {
 bool PageView::over_corner(QPointF pixel) const {
     const Plan* plan = state_.plan();
     if (state_.waypoint() != Waypoint::SetOut || !plan || !plan->cut) return false;
-    const Box& b = plan->set_out.cut_box;
+    const SetOut* in_hand = state_.set_out_in_hand(document_.project());
+    if (!in_hand) return false;
+    const Box& b = in_hand->cut_box;
     for (const Point c : {Point{b.x0, b.y0}, Point{b.x1, b.y0}, Point{b.x0, b.y1}, Point{b.x1, b.y1}})
         if ((map_(c) - pixel).manhattanLength() < 14) return true;
+    return false;
+}
+
+/// Takes the topmost cut there in hand, the one already in hand first.
+bool PageView::take_cut_at(QPointF pixel) {
+    const Plan* plan = state_.plan();
+    const Project& project = document_.project();
+    const auto over = [&](std::size_t i) {
+        return i < plan->each_cut.size() && map_.rect(plan->each_cut[i].cut_box).contains(pixel);
+    };
+    const int now = state_.cut_in_hand(project);
+    if (now >= 0 && over(static_cast<std::size_t>(now))) return true;
+    for (std::size_t i = project.cuts.size(); i-- > 0;)
+        if (over(i)) {
+            state_.take_in_hand(project.cuts[i].id);
+            return true;
+        }
     return false;
 }
 
@@ -233,9 +253,11 @@ void PageView::mousePressEvent(QMouseEvent* event) {
     }
     if (event->button() != Qt::LeftButton) return;
     if (state_.waypoint() == Waypoint::SetOut) {
-        const Box& box = plan->set_out.cut_box;
         const bool corner = over_corner(event->position());
-        if (!corner && !map_.rect(box).contains(event->position())) return;
+        if (!corner && !take_cut_at(event->position())) return;
+        const SetOut* in_hand = state_.set_out_in_hand(document_.project());
+        if (!in_hand) return;
+        const Box& box = in_hand->cut_box;
         drag_ = corner ? Drag::Size : Drag::Move;
         drag_number_ = next_drag++;
         drag_project_ = document_.project();
@@ -264,14 +286,16 @@ void PageView::drag_to(QPointF pixel) {
         return;
     }
     Project next = drag_project_;
+    PlacedCut* cut = state_.in_hand(next);
+    if (!cut) return;
     if (drag_ == Drag::Move) {
-        next.cut.shift = next.cut.shift + Point{moved.x() / map_.scale, moved.y() / map_.scale};
+        cut->place.shift = cut->place.shift + Point{moved.x() / map_.scale, moved.y() / map_.scale};
         document_.edit("Move the cut", std::move(next), drag_number_);
-    } else if (const Plan* plan = state_.plan()) {
-        const QPointF middle = map_(plan->set_out.cut_box.centre());
+    } else if (const SetOut* in_hand = state_.set_out_in_hand(next)) {
+        const QPointF middle = map_(in_hand->cut_box.centre());
         const double reach = std::hypot(pixel.x() - middle.x(), pixel.y() - middle.y());
-        next.cut.rule = SizeRule::Width;
-        next.cut.length = std::clamp(drag_width_ * reach / drag_reach_, 5.0, 2900.0);
+        cut->place.rule = SizeRule::Width;
+        cut->place.length = std::clamp(drag_width_ * reach / drag_reach_, 5.0, 2900.0);
         document_.edit("Size the cut", std::move(next), drag_number_);
     }
 }
@@ -345,10 +369,13 @@ void PageView::keyPressEvent(QKeyEvent* event) {
         const double unit = (event->modifiers() & Qt::ShiftModifier ? 4 : 1) *
                             (document_.project().units == Units::Inches ? mm_per_inch / 16 : 1);
         document_.change("Move the cut", [&](Project& p) {
-            if (key == Qt::Key_Left) p.cut.shift.x -= unit;
-            if (key == Qt::Key_Right) p.cut.shift.x += unit;
-            if (key == Qt::Key_Up) p.cut.shift.y -= unit;
-            if (key == Qt::Key_Down) p.cut.shift.y += unit;
+            PlacedCut* cut = state_.in_hand(p);
+            if (!cut) return;
+            Point& shift = cut->place.shift;
+            if (key == Qt::Key_Left) shift.x -= unit;
+            if (key == Qt::Key_Right) shift.x += unit;
+            if (key == Qt::Key_Up) shift.y -= unit;
+            if (key == Qt::Key_Down) shift.y += unit;
         });
         return;
     }

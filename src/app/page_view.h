@@ -59,6 +59,7 @@ private:
     void paint_base(QPainter& painter) const;
     void paint_empty(QPainter& painter);
     bool over_corner(QPointF pixel) const;
+    bool take_cut_at(QPointF pixel);
     void drag_to(QPointF pixel);
     /// The nearest opening in the direction of an arrow key.
     void step_selection(int key, bool add);

@@ -40,7 +40,7 @@ SectionsPanel::SectionsPanel(Document& document, BenchState& state, Actions& act
     own_lip_ = new LengthEdit("Lip of these sections", 0, 50, this);
     connect(own_lip_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Lip of the section", [&](Project& p) {
-            for (int s : selected_sections()) {
+            for (Spot s : selected_sections()) {
                 SectionChoice c = p.choice(s);
                 c.lip = std::abs(mm - p.lip) < 0.01 ? std::nullopt : std::optional(mm);
                 p.choose(s, c);
@@ -69,9 +69,11 @@ SectionsPanel::SectionsPanel(Document& document, BenchState& state, Actions& act
     connect(&state, &BenchState::selection_changed, this, &SectionsPanel::refresh_if_shown);
 }
 
-std::vector<int> SectionsPanel::selected_sections() const {
-    std::set<int> out;
-    for (int o : state_.selected()) out.insert(section_of(document_.project(), o));
+std::vector<Spot> SectionsPanel::selected_sections() const {
+    std::set<Spot> out;
+    if (!state_.plan()) return {};
+    for (Spot o : state_.plan()->spots_of({state_.selected().begin(), state_.selected().end()}))
+        out.insert(section_of(document_.project(), o));
     return {out.begin(), out.end()};
 }
 
@@ -100,7 +102,7 @@ void SectionsPanel::refresh() {
                               ? about_opening(project, *plan, *state_.selected().begin()).section(": ", 1)
                               : QString("Make them one section to give them one paper."));
         const bool mixed = std::any_of(sections.begin(), sections.end(),
-                                       [&](int s) { return project.choice(s).treatment != c.treatment; });
+                                       [&](Spot s) { return project.choice(s).treatment != c.treatment; });
         treatment_->show_choice(mixed ? -1 : static_cast<int>(c.treatment));
         if (!name_->hasFocus()) name_->setText(sections.size() == 1 ? words(c.name) : QString());
         own_lip_->show_length(c.lip.value_or(project.lip), project.units);

@@ -13,7 +13,7 @@ public:
 
 private:
     void refresh() override;
-    std::vector<int> selected_sections() const;
+    std::vector<Spot> selected_sections() const;
 
     QLabel* selection_;
     QLabel* numbers_;

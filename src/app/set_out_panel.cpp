@@ -31,6 +31,7 @@ SetOutPanel::SetOutPanel(Document& document, BenchState& state, Actions& actions
     column_->addSpacing(6);
     build_page();
     connect(&state, &BenchState::plan_changed, this, &SetOutPanel::refresh_if_shown);
+    connect(&state, &BenchState::in_hand_changed, this, &SetOutPanel::refresh_if_shown);
     connect(&document, &Document::project_changed, this, &SetOutPanel::refresh_if_shown);
 }
 
@@ -59,7 +60,7 @@ void SetOutPanel::build_page() {
     r = row("Frame");
     reveal_ = new LengthEdit("Reveal of the frame", 0, 1000, this);
     connect(reveal_, &LengthEdit::length_entered, this, [this](double mm) {
-        document_.change("Reveal of the frame", [&](Project& p) { p.page.reveal = mm; });
+        document_.change("Reveal of the frame", [&](Project& p) { p.page.reveal = Sides::even(mm); });
     });
     r->addWidget(reveal_);
     auto* shows = new QLabel("shows round the base", this);
@@ -77,8 +78,11 @@ void SetOutPanel::build_cut() {
     length_ = new LengthEdit("Border, width or height", -3000, 3000, this);
     length_->setObjectName("length");
     length_->setFixedWidth(104);
-    connect(length_, &LengthEdit::length_entered, this,
-            [this](double mm) { document_.change("Size the cut", [&](Project& p) { p.cut.length = mm; }); });
+    connect(length_, &LengthEdit::length_entered, this, [this](double mm) {
+        document_.change("Size the cut", [&](Project& p) {
+            if (PlacedCut* c = state_.in_hand(p)) c->place.length = mm;
+        });
+    });
     r->addWidget(length_);
     slider_ = new QSlider(Qt::Horizontal, this);
     slider_->setAccessibleName("Size of the cut");
@@ -103,8 +107,9 @@ void SetOutPanel::build_cut() {
         bool good = false;
         const double deg = turn_->text().remove("deg").trimmed().toDouble(&good);
         if (good)
-            document_.change("Turn the cut",
-                             [&](Project& p) { p.cut.turn_deg = std::remainder(deg, 360.0); });
+            document_.change("Turn the cut", [&](Project& p) {
+                if (PlacedCut* c = state_.in_hand(p)) c->place.turn_deg = std::remainder(deg, 360.0);
+            });
         refresh();
     });
     r->addWidget(turn_);
@@ -120,30 +125,35 @@ void SetOutPanel::build_cut() {
 }
 
 void SetOutPanel::choose_rule(int index) {
-    const Plan* plan = state_.plan();
-    if (!plan || !plan->cut) return;
-    const Box& b = plan->set_out.cut_box;
+    const SetOut* in_hand = state_.set_out_in_hand(document_.project());
+    if (!in_hand) return;
+    const Box b = in_hand->cut_box;
     document_.change("Size the cut by something else", [&](Project& p) {
-        p.cut.rule = static_cast<SizeRule>(index);
-        const double border = std::min(p.page.width - b.width(), p.page.height - b.height()) / 2;
-        p.cut.length = index == 0 ? border : index == 1 ? b.width() : b.height();
+        PlacedCut* c = state_.in_hand(p);
+        if (!c) return;
+        c->place.rule = static_cast<SizeRule>(index);
+        const double border = std::min(p.page.full_width() - b.width(), p.page.height - b.height()) / 2;
+        c->place.length = index == 0 ? border : index == 1 ? b.width() : b.height();
     });
 }
 
 void SetOutPanel::slide(int value) {
-    const Plan* plan = state_.plan();
-    if (!plan || !plan->cut) return;
-    const Box& b = plan->set_out.cut_box;
+    const SetOut* in_hand = state_.set_out_in_hand(document_.project());
+    if (!in_hand) return;
+    const Box b = in_hand->cut_box;
     const double factor = value / std::max(b.width(), b.height());
     document_.change(
         "Size the cut",
         [&](Project& p) {
-            if (p.cut.rule == SizeRule::Margin) {
+            PlacedCut* c = state_.in_hand(p);
+            if (!c) return;
+            if (c->place.rule == SizeRule::Margin) {
                 // The border that gives that size.
                 const Box box{0, 0, b.width() * factor, b.height() * factor};
-                p.cut.length = std::min(p.page.width - box.width(), p.page.height - box.height()) / 2;
+                c->place.length =
+                    std::min(p.page.full_width() - box.width(), p.page.height - box.height()) / 2;
             } else {
-                p.cut.length = (p.cut.rule == SizeRule::Width ? b.width() : b.height()) * factor;
+                c->place.length = (c->place.rule == SizeRule::Width ? b.width() : b.height()) * factor;
             }
         },
         slide_number_);
@@ -159,21 +169,23 @@ void SetOutPanel::refresh() {
     pages_->show_choice(named);
     page_width_->show_length(p.page.width, p.units);
     page_height_->show_length(p.page.height, p.units);
-    reveal_->show_length(p.page.reveal, p.units);
+    reveal_->show_length(p.page.reveal.most(), p.units);
     base_->setText(about_base(p));
-    rule_->show_choice(static_cast<int>(p.cut.rule));
-    length_->show_length(p.cut.length, p.units);
-    turn_->setText(QString::number(p.cut.turn_deg, 'g', 5) + " deg");
-    mirrored_->setChecked(p.cut.mirrored);
-    const Plan* plan = state_.plan();
-    const bool cut = plan && plan->cut;
+    const int i = state_.cut_in_hand(p);
+    const CutPlacement place = i < 0 ? CutPlacement{} : p.cuts[i].place;
+    rule_->show_choice(static_cast<int>(place.rule));
+    length_->show_length(place.length, p.units);
+    turn_->setText(QString::number(place.turn_deg, 'g', 5) + " deg");
+    mirrored_->setChecked(place.mirrored);
+    const SetOut* in_hand = state_.set_out_in_hand(p);
+    const bool cut = in_hand != nullptr;
     for (QWidget* w : std::initializer_list<QWidget*>{rule_, length_, slider_, turn_, mirrored_})
         w->setEnabled(cut);
     if (!cut) {
         facts_->setText("<span style='color:#6B6670'>Open a drawing to see what its size does.</span>");
         return;
     }
-    const SetOut& s = plan->set_out;
+    const SetOut& s = *in_hand;
     if (!slider_->isSliderDown()) {
         const QSignalBlocker quiet(slider_);
         slider_->setValue(static_cast<int>(std::lround(std::max(s.cut_box.width(), s.cut_box.height()))));

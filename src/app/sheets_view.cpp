@@ -193,7 +193,7 @@ void SheetsView::paintEvent(QPaintEvent*) {
     }
     const QRectF room = page_room();
     const Project& project = shown_project();
-    const double scale = room.width() / std::max(project.page.width, project.page.height);
+    const double scale = room.width() / std::max(project.page.full_width(), project.page.height);
     paint_selection(p, PageMap{scale, room.topLeft()}, *plan, state_);
     std::set<int> lit = state_.selected();
     if (state_.hovered() >= 0) lit.insert(state_.hovered());
@@ -243,7 +243,8 @@ void SheetsView::mouseMoveEvent(QMouseEvent* event) {
     const QRectF room = page_room();
     if (opening < 0 && room.contains(event->position())) {
         const Project& project = shown_project();
-        const PageMap map{room.width() / std::max(project.page.width, project.page.height), room.topLeft()};
+        const PageMap map{room.width() / std::max(project.page.full_width(), project.page.height),
+                          room.topLeft()};
         const Point p = inverse(plan->set_out.to_page)(map.back(event->position()));
         for (std::size_t o = 0; o < plan->cut->openings.size(); ++o)
             if (contains(plan->cut->openings[o].outline, p)) opening = static_cast<int>(o);

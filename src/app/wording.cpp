@@ -98,10 +98,11 @@ QString about_opening(const Project& project, const Plan& plan, int opening) {
 
 QString about_base(const Project& project) {
     const Page& p = project.page;
-    if (p.reveal <= 0) return "No frame: the base is the whole page.";
+    if (!p.framed()) return "No frame: the base is the whole page.";
+    const Box b = p.base_of(p.leaves().front());
     return QString("Trim %1 off each side: the base is %2.")
-        .arg(words(format_length(p.reveal, project.units)),
-             words(format_size(p.width - 2 * p.reveal, p.height - 2 * p.reveal, project.units)));
+        .arg(words(format_length(p.reveal.most(), project.units)),
+             words(format_size(b.width(), b.height(), project.units)));
 }
 
 } // namespace zesty

@@ -38,6 +38,8 @@ Result<Page> page_from(const std::string& text) {
 
 int run(const New& args) {
     Project p;
+    CutPlacement place;
+    double reveal = 0;
     const auto page = page_from(args.page);
     if (!page) return complain("--page: " + page.error().message);
     p.page = *page;
@@ -47,12 +49,12 @@ int run(const New& args) {
         double* value;
         double least;
     };
-    if (!args.width.empty()) p.cut.rule = SizeRule::Width;
-    if (!args.height.empty()) p.cut.rule = SizeRule::Height;
+    if (!args.width.empty()) place.rule = SizeRule::Width;
+    if (!args.height.empty()) place.rule = SizeRule::Height;
     for (const Wanted& w :
-         {Wanted{"--margin", args.margin, &p.cut.length, -3000},
-          Wanted{"--width", args.width, &p.cut.length, 1}, Wanted{"--height", args.height, &p.cut.length, 1},
-          Wanted{"--reveal", args.reveal, &p.page.reveal, 0}, Wanted{"--lip", args.lip, &p.lip, 0}}) {
+         {Wanted{"--margin", args.margin, &place.length, -3000},
+          Wanted{"--width", args.width, &place.length, 1}, Wanted{"--height", args.height, &place.length, 1},
+          Wanted{"--reveal", args.reveal, &reveal, 0}, Wanted{"--lip", args.lip, &p.lip, 0}}) {
         if (w.text.empty()) continue;
         const auto length = parse_length(w.text);
         if (!length) return complain(std::string(w.option) + ": " + length.error().message);
@@ -61,17 +63,19 @@ int run(const New& args) {
         *w.value = *length;
     }
     if (p.lip > 50) return complain("--lip: " + args.lip + " is more than 50 mm");
-    if (p.cut.rule == SizeRule::Margin && 2 * p.cut.length > std::min(p.page.width, p.page.height) - 1)
-        return complain("--margin: a border of " + format_length(p.cut.length, Units::Inches) +
+    if (place.rule == SizeRule::Margin && 2 * place.length > std::min(p.page.width, p.page.height) - 1)
+        return complain("--margin: a border of " + format_length(place.length, Units::Inches) +
                         " leaves nothing of the page");
-    p.cut.turn_deg = std::remainder(args.turn_deg, 360.0);
-    p.cut.mirrored = args.mirrored;
+    place.turn_deg = std::remainder(args.turn_deg, 360.0);
+    place.mirrored = args.mirrored;
     const QString cut_path = QString::fromStdString(args.cut);
     auto drawing = drawing_file(cut_path);
     if (!drawing) return complain(drawing.error().message);
     const auto cut = read_cut((*drawing)->drawing);
     if (!cut) return complain(args.cut + ": " + cut.error().message);
-    p.drawing = *drawing;
+    p.page.reveal = Sides::even(reveal);
+    set_only_cut(p, *drawing);
+    p.cuts.front().place = place;
     p.title = QFileInfo(cut_path).completeBaseName().toStdString();
     if (!args.stash.empty()) {
         auto stash = read_stash(QString::fromStdString(args.stash));

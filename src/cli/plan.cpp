@@ -13,7 +13,7 @@ namespace zesty::cli {
 Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, double seconds) {
     auto project = open_project(QString::fromStdString(path));
     if (!project) return tl::make_unexpected(project.error());
-    if (!project->drawing) return fail(ErrorKind::NothingToDo, path + ": the project has no drawing yet");
+    if (project->cuts.empty()) return fail(ErrorKind::NothingToDo, path + ": the project has no drawing yet");
     if (seed) project->seed = *seed;
     const Deadline deadline(seconds);
     Planner planner;

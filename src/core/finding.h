@@ -2,6 +2,7 @@
 // One result of a check. They come from every stage and look the same everywhere.
 
 #include "core/geometry/shapes.h"
+#include "core/setout/placed_cut.h"
 
 #include <optional>
 #include <string>
@@ -14,12 +15,12 @@ enum class Severity { Problem, Advice, Note };
 
 /// A decision that would settle a finding; the window offers it as a button.
 struct GivePaper {
-    int section;
+    Spot section;
     std::string paper;
     bool operator==(const GivePaper&) const = default;
 };
 struct LeaveOpen {
-    int section;
+    Spot section;
     bool operator==(const LeaveOpen&) const = default;
 };
 struct SetLip {
@@ -28,6 +29,7 @@ struct SetLip {
 };
 struct SetMargin {
     double margin;
+    int cut = 0; ///< its id
     bool operator==(const SetMargin&) const = default;
 };
 using Fix = std::variant<std::monostate, GivePaper, LeaveOpen, SetLip, SetMargin>;

@@ -4,6 +4,7 @@
 #include "core/geometry/measure.h"
 #include "io/json_shapes.h"
 
+#include <algorithm>
 #include <set>
 
 namespace zesty {
@@ -16,7 +17,7 @@ std::string opening_id(int i) {
     return "o" + std::to_string(i + 1);
 }
 std::string section_id(const Section& s) {
-    return "s" + std::to_string(s.id + 1);
+    return "s" + s.label;
 }
 std::string patch_id(const Patch& p) {
     return "p" + std::to_string(p.opening + 1);
@@ -48,7 +49,7 @@ json patches_json(const Plan& plan) {
                    {"section", section_id(plan.sections[p.section])},
                    {"opening", opening_id(p.opening)},
                    {"outline", to_json(p.outline)},
-                   {"lip_mm", rounded(p.lip)},
+                   {"lip_mm", p.trimmed ? 0 : rounded(p.lip)},
                    {"mirrored", false}};
         if (at.sheet < 0) {
             patch.update(
@@ -76,27 +77,46 @@ json findings_json(const Plan& plan) {
     return out;
 }
 
+/// What is left after trimming what hangs off the page.
+Region on_page(Polygon polygon, const Box& page) {
+    const Box b = bounds(polygon);
+    if (b.x0 >= page.x0 && b.y0 >= page.y0 && b.x1 <= page.x1 && b.y1 <= page.y1) return {std::move(polygon)};
+    const Ring rim{{page.x0, page.y0}, {page.x1, page.y0}, {page.x1, page.y1}, {page.x0, page.y1}};
+    auto kept = intersect({polygon}, {{rim, {}}});
+    return kept ? std::move(*kept) : Region{std::move(polygon)};
+}
+
 } // namespace
 
 json plan_json(const Project& project, const Plan& plan, double seconds) {
     const Transform& t = plan.set_out.to_page;
-    json out{{"format", "zesty-plan/1"},
-             {"units", "mm"},
-             {"page", {{"width", rounded(project.page.width)}, {"height", rounded(project.page.height)}}},
-             {"material", json::array()},
-             {"openings", json::array()},
-             {"sections", sections_json(project, plan)},
-             {"neighbours", json::array()},
-             {"patches", patches_json(plan)},
-             {"sheets", json::array()},
-             {"short", json::array()},
-             {"findings", findings_json(plan)},
-             {"seconds", seconds}};
-    for (const Piece& p : plan.cut->pieces) out["material"].push_back(to_json(transformed(p.outline, t)));
-    for (std::size_t i = 0; i < plan.cut->openings.size(); ++i)
-        out["openings"].push_back({{"id", opening_id(static_cast<int>(i))},
-                                   {"outline", to_json(transformed(plan.cut->openings[i].outline, t))},
-                                   {"hidden", false}});
+    json out{
+        {"format", "zesty-plan/1"},
+        {"units", "mm"},
+        {"page", {{"width", rounded(project.page.full_width())}, {"height", rounded(project.page.height)}}},
+        {"material", json::array()},
+        {"openings", json::array()},
+        {"sections", sections_json(project, plan)},
+        {"neighbours", json::array()},
+        {"patches", patches_json(plan)},
+        {"sheets", json::array()},
+        {"short", json::array()},
+        {"findings", findings_json(plan)},
+        {"seconds", seconds}};
+    const Box page = project.page.whole();
+    for (const Piece& p : plan.cut->pieces)
+        for (const Polygon& part : on_page(transformed(p.outline, t), page))
+            out["material"].push_back(to_json(part));
+    for (std::size_t i = 0; i < plan.cut->openings.size(); ++i) {
+        const Region seen = on_page(transformed(plan.cut->openings[i].outline, t), page);
+        const auto largest = std::max_element(
+            seen.begin(), seen.end(), [](const Polygon& a, const Polygon& b) { return area(a) < area(b); });
+        out["openings"].push_back(
+            {{"id", opening_id(static_cast<int>(i))},
+             {"outline",
+              to_json(largest == seen.end() ? transformed(plan.cut->openings[i].outline, t) : *largest)},
+             {"hidden", largest == seen.end()}});
+    }
     for (const Neighbours& n : plan.neighbours)
         out["neighbours"].push_back({section_id(plan.sections[n.a]), section_id(plan.sections[n.b])});
     for (const UsedSheet& u : plan.used_sheets) {

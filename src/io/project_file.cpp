@@ -8,6 +8,7 @@
 #include <QBuffer>
 #include <QFileInfo>
 #include <algorithm>
+#include <cmath>
 #include <quazip/quazip.h>
 #include <quazip/quazipfile.h>
 
@@ -23,42 +24,86 @@ const char* name_of(SizeRule r) {
     return r == SizeRule::Margin ? "margin" : r == SizeRule::Width ? "width" : "height";
 }
 
+json sides_json(const Sides& s) {
+    return {s.left, s.top, s.right, s.bottom};
+}
+
+json spot_json(Spot s) {
+    return {s.cut, s.opening + 1, s.part};
+}
+
+json page_json(const Page& page) {
+    return {{"width_mm", page.width},
+            {"height_mm", page.height},
+            {"spread", page.spread},
+            {"gap_mm", page.gap},
+            {"reveal_mm", sides_json(page.reveal)},
+            {"frame", page.frame == FrameKind::Whole ? "whole" : "strips"},
+            {"glue_lip_mm", page.glue_lip}};
+}
+
+json cut_json(const PlacedCut& c) {
+    return {{"id", c.id},
+            {"drawing", c.drawing + 1},
+            {"rule", name_of(c.place.rule)},
+            {"length_mm", c.place.length},
+            {"turn_deg", c.place.turn_deg},
+            {"mirrored", c.place.mirrored},
+            {"shift_mm", {c.place.shift.x, c.place.shift.y}},
+            {"left_out", c.left_out},
+            {"above_photos", c.above_photos}};
+}
+
+json photo_json(const Photo& p) {
+    json out{{"name", p.name},
+             {"width_mm", p.width},
+             {"height_mm", p.height},
+             {"round", p.round},
+             {"centre_mm", {p.centre.x, p.centre.y}},
+             {"turn_deg", p.turn_deg},
+             {"on_top", p.on_top},
+             {"keep_free_mm", json::array()}};
+    for (const Box& b : p.keep_free) out["keep_free_mm"].push_back({b.x0, b.y0, b.x1, b.y1});
+    return out;
+}
+
+json section_json(Spot spot, const SectionChoice& c) {
+    json s{{"opening", spot_json(spot)}, {"treatment", c.treatment == Treatment::Paper ? "paper" : "open"}};
+    if (!c.name.empty()) s["name"] = c.name;
+    if (!c.paper.empty()) s["paper"] = c.paper;
+    if (c.locked) s["locked"] = true;
+    if (c.lip) s["lip_mm"] = *c.lip;
+    return s;
+}
+
+std::vector<std::string> drawing_entries(const Project& p) {
+    std::vector<std::string> out;
+    for (std::size_t i = 0; i < p.drawings.size(); ++i)
+        out.push_back("drawing/" + std::to_string(i + 1) + "/" + p.drawings[i]->name);
+    return out;
+}
+
 json project_json(const Project& p) {
-    json sections = json::array();
-    for (const auto& [opening, c] : p.sections) {
-        json s{{"opening", opening + 1}, {"treatment", c.treatment == Treatment::Paper ? "paper" : "open"}};
-        if (!c.name.empty()) s["name"] = c.name;
-        if (!c.paper.empty()) s["paper"] = c.paper;
-        if (c.locked) s["locked"] = true;
-        if (c.lip) s["lip_mm"] = *c.lip;
-        sections.push_back(s);
-    }
-    json groups = json::array();
-    for (const auto& g : p.groups) {
-        json members = json::array();
-        for (int o : g) members.push_back(o + 1);
-        groups.push_back(members);
-    }
     json out{{"format", "zesty-project/" + std::to_string(project_version)},
              {"title", p.title},
              {"units", p.units == Units::Inches ? "in" : "cm"},
-             {"page",
-              {{"width_mm", p.page.width},
-               {"height_mm", p.page.height},
-               {"reveal_mm", p.page.reveal},
-               {"glue_lip_mm", p.page.glue_lip}}},
-             {"cut",
-              {{"rule", name_of(p.cut.rule)},
-               {"length_mm", p.cut.length},
-               {"turn_deg", p.cut.turn_deg},
-               {"mirrored", p.cut.mirrored},
-               {"shift_mm", {p.cut.shift.x, p.cut.shift.y}}}},
+             {"page", page_json(p.page)},
+             {"drawings", drawing_entries(p)},
+             {"cuts", json::array()},
+             {"photos", json::array()},
              {"lip_mm", p.lip},
              {"blade_gap_mm", p.blade_gap},
              {"seed", p.seed},
-             {"groups", groups},
-             {"sections", sections}};
-    if (p.drawing) out["drawing"] = "drawing/" + p.drawing->name;
+             {"groups", json::array()},
+             {"sections", json::array()}};
+    for (const PlacedCut& c : p.cuts) out["cuts"].push_back(cut_json(c));
+    for (const Photo& photo : p.photos) out["photos"].push_back(photo_json(photo));
+    for (const auto& g : p.groups) {
+        json members = json::array();
+        for (Spot s : g) members.push_back(spot_json(s));
+        out["groups"].push_back(members);
+    }
+    for (const auto& [spot, c] : p.sections) out["sections"].push_back(section_json(spot, c));
     if (p.stash) out["stash"] = stash_json(*p.stash);
     return out;
 }
@@ -136,12 +181,48 @@ public:
         if (!j[key].is_boolean()) complain(key);
         return j[key] == true;
     }
-    int opening(const json& j) {
-        if (!j.is_number_integer() || j.get<long>() < 1 || j.get<long>() > 10'000'000) {
-            complain("opening");
-            return 0;
+    int whole(const json& j, const char* key, int otherwise, int least, int most) {
+        const double n = number(j, key, otherwise, least, most);
+        if (n != std::floor(n)) complain(key);
+        return static_cast<int>(n);
+    }
+    /// Some numbers in a list, all within the limits.
+    std::vector<double> numbers(const json& j, const char* key, std::size_t count, double limit) {
+        std::vector<double> out(count, 0);
+        if (!j.is_object() || !j.contains(key)) return out;
+        return numbers_in(j[key], key, count, limit);
+    }
+    std::vector<double> numbers_in(const json& list, const char* key, std::size_t count, double limit) {
+        std::vector<double> out;
+        if (list.is_array())
+            for (const json& n : list)
+                if (n.is_number() && std::abs(n.get<double>()) <= limit) out.push_back(n.get<double>());
+        if (out.size() == count && list.size() == count) return out;
+        complain(key);
+        return std::vector<double>(count, 0);
+    }
+    std::vector<json> list(const json& j, const char* key) {
+        if (!j.is_object() || !j.contains(key)) return {};
+        if (!j[key].is_array()) {
+            complain(key);
+            return {};
         }
-        return j.get<int>() - 1;
+        return j[key].get<std::vector<json>>();
+    }
+    /// A number alone, as format 1 has it, or [cut, opening, part].
+    Spot spot(const json& j) {
+        const json list = j.is_number_integer() ? json{0, j, 0} : j;
+        if (list.is_array() && list.size() == 3 &&
+            std::all_of(list.begin(), list.end(), [](const json& n) { return n.is_number_integer(); })) {
+            const long cut = list[0].get<long>();
+            const long opening = list[1].get<long>();
+            const long part = list[2].get<long>();
+            if (cut >= 0 && cut < 1'000'000 && opening >= 1 && opening <= 10'000'000 && part >= 0 &&
+                part < 1'000'000)
+                return {static_cast<int>(cut), static_cast<int>(opening) - 1, static_cast<int>(part)};
+        }
+        complain("opening");
+        return {};
     }
     void complain(const char* key) {
         if (!error_)
@@ -156,47 +237,102 @@ private:
 };
 
 void read_sections(const json& j, Fields& fields, Project& p) {
-    if (j.contains("groups") && j["groups"].is_array())
-        for (const json& g : j["groups"]) {
-            std::vector<int> members;
-            if (g.is_array())
-                for (const json& o : g) members.push_back(fields.opening(o));
-            group(p, members);
-        }
-    if (!j.contains("sections") || !j["sections"].is_array()) return;
-    for (const json& s : j["sections"]) {
+    for (const json& g : fields.list(j, "groups")) {
+        std::vector<Spot> members;
+        if (g.is_array())
+            for (const json& o : g) members.push_back(fields.spot(o));
+        group(p, members);
+    }
+    for (const json& s : fields.list(j, "sections")) {
         SectionChoice c;
         c.name = fields.text(s, "name");
         c.treatment = fields.text(s, "treatment") == "open" ? Treatment::Open : Treatment::Paper;
         c.paper = fields.text(s, "paper");
         c.locked = fields.flag(s, "locked");
         if (s.is_object() && s.contains("lip_mm")) c.lip = fields.number(s, "lip_mm", 0, 0, 50);
-        p.choose(fields.opening(s.is_object() && s.contains("opening") ? s["opening"] : json()), c);
+        p.choose(fields.spot(s.is_object() && s.contains("opening") ? s["opening"] : json()), c);
     }
 }
 
-Project read_decisions(const json& j, Fields& fields) {
+void read_page(const json& page, Fields& fields, Page& out) {
+    out.width = fields.number(page, "width_mm", out.width, 10, 3000);
+    out.height = fields.number(page, "height_mm", out.height, 10, 3000);
+    out.spread = fields.flag(page, "spread");
+    out.gap = fields.number(page, "gap_mm", 0, 0, 1000);
+    if (page.contains("reveal_mm") && page["reveal_mm"].is_array()) {
+        const auto r = fields.numbers(page, "reveal_mm", 4, 1000);
+        out.reveal = {r[0], r[1], r[2], r[3]};
+        if (out.reveal.least() < 0) fields.complain("reveal_mm");
+    } else {
+        out.reveal = Sides::even(fields.number(page, "reveal_mm", 0, 0, 1000)); // format 1
+    }
+    out.frame = fields.text(page, "frame") == "strips" ? FrameKind::Strips : FrameKind::Whole;
+    out.glue_lip = fields.number(page, "glue_lip_mm", out.glue_lip, 0, 1000);
+}
+
+PlacedCut read_cut_place(const json& cut, Fields& fields) {
+    PlacedCut c;
+    const std::string rule = fields.text(cut, "rule");
+    c.place.rule = rule == "width" ? SizeRule::Width : rule == "height" ? SizeRule::Height : SizeRule::Margin;
+    c.place.length = fields.number(cut, "length_mm", c.place.length, -3000, 3000);
+    c.place.turn_deg = fields.number(cut, "turn_deg", 0, -360, 360);
+    c.place.mirrored = fields.flag(cut, "mirrored");
+    const auto shift = fields.numbers(cut, "shift_mm", 2, 10000);
+    c.place.shift = {shift[0], shift[1]};
+    c.id = fields.whole(cut, "id", 0, 0, 999'999);
+    c.drawing = fields.whole(cut, "drawing", 1, 1, 10'000) - 1;
+    for (const json& piece : fields.list(cut, "left_out")) {
+        if (!piece.is_number_integer() || piece.get<long>() < 0 || piece.get<long>() > 10'000'000)
+            fields.complain("left_out");
+        else
+            c.left_out.push_back(piece.get<int>());
+    }
+    std::sort(c.left_out.begin(), c.left_out.end());
+    c.above_photos = !cut.contains("above_photos") || fields.flag(cut, "above_photos");
+    return c;
+}
+
+Photo read_photo(const json& j, Fields& fields) {
+    Photo p;
+    p.name = fields.text(j, "name");
+    p.width = fields.number(j, "width_mm", 100, 1, 3000);
+    p.height = fields.number(j, "height_mm", 100, 1, 3000);
+    p.round = fields.flag(j, "round");
+    const auto centre = fields.numbers(j, "centre_mm", 2, 10000);
+    p.centre = {centre[0], centre[1]};
+    p.turn_deg = fields.number(j, "turn_deg", 0, -360, 360);
+    p.on_top = fields.flag(j, "on_top");
+    for (const json& b : fields.list(j, "keep_free_mm")) {
+        const auto n = fields.numbers_in(b, "keep_free_mm", 4, 3000);
+        p.keep_free.push_back({n[0], n[1], n[2], n[3]});
+    }
+    return p;
+}
+
+/// The paths of the drawings in the archive come back in `drawings`.
+Project read_decisions(const json& j, Fields& fields, std::vector<std::string>& drawings) {
     Project p;
     p.title = fields.text(j, "title");
     p.units = fields.text(j, "units") == "cm" ? Units::Centimetres : Units::Inches;
-    const json page = j.value("page", json::object());
-    p.page.width = fields.number(page, "width_mm", p.page.width, 10, 3000);
-    p.page.height = fields.number(page, "height_mm", p.page.height, 10, 3000);
-    p.page.reveal = fields.number(page, "reveal_mm", 0, 0, 1000);
-    p.page.glue_lip = fields.number(page, "glue_lip_mm", p.page.glue_lip, 0, 1000);
-    const json cut = j.value("cut", json::object());
-    const std::string rule = fields.text(cut, "rule");
-    p.cut.rule = rule == "width" ? SizeRule::Width : rule == "height" ? SizeRule::Height : SizeRule::Margin;
-    p.cut.length = fields.number(cut, "length_mm", p.cut.length, -3000, 3000);
-    p.cut.turn_deg = fields.number(cut, "turn_deg", 0, -360, 360);
-    p.cut.mirrored = fields.flag(cut, "mirrored");
-    if (cut.contains("shift_mm")) {
-        const json& s = cut["shift_mm"];
-        if (s.is_array() && s.size() == 2 && s[0].is_number() && s[1].is_number())
-            p.cut.shift = {s[0].get<double>(), s[1].get<double>()};
-        else
-            fields.complain("shift_mm");
+    read_page(j.value("page", json::object()), fields, p.page);
+    // Format 1 has one drawing and one cut.
+    const PlacedCut only = read_cut_place(j.value("cut", json::object()), fields);
+    if (j.contains("drawing")) {
+        drawings.push_back(fields.text(j, "drawing"));
+        p.cuts.push_back(only);
     }
+    for (const json& d : fields.list(j, "drawings")) {
+        if (d.is_string())
+            drawings.push_back(d.get<std::string>());
+        else
+            fields.complain("drawings");
+    }
+    for (const json& c : fields.list(j, "cuts")) {
+        p.cuts.push_back(read_cut_place(c, fields));
+        if (p.cuts.back().drawing >= static_cast<int>(drawings.size())) fields.complain("cuts");
+        if (p.cut_by_id(p.cuts.back().id) != &p.cuts.back()) fields.complain("cuts");
+    }
+    for (const json& photo : fields.list(j, "photos")) p.photos.push_back(read_photo(photo, fields));
     p.lip = fields.number(j, "lip_mm", p.lip, 0, 50);
     p.blade_gap = fields.number(j, "blade_gap_mm", p.blade_gap, 0, 50);
     p.seed = static_cast<unsigned>(fields.number(j, "seed", 1, 0, 4294967295.0));
@@ -211,7 +347,7 @@ Result<void> check_format(const json& j, const std::string& what) {
     if (format.rfind("zesty-project/", 0) != 0)
         return fail(ErrorKind::BadInput, what + ": this is not a project file");
     const std::string number = format.substr(14);
-    if (number == std::to_string(project_version)) return {};
+    if (number == "1" || number == std::to_string(project_version)) return {};
     if (!number.empty() &&
         std::all_of(number.begin(), number.end(), [](char c) { return c >= '0' && c <= '9'; }))
         return fail(ErrorKind::NewerFormat, what + ": written by a newer version of this program (format " +
@@ -224,7 +360,8 @@ Result<void> check_format(const json& j, const std::string& what) {
 
 Result<QByteArray> project_bytes(const Project& project) {
     Entries entries{{"project.json", project_json(project).dump(1)}};
-    if (project.drawing) entries["drawing/" + project.drawing->name] = project.drawing->bytes;
+    const auto names = drawing_entries(project);
+    for (std::size_t i = 0; i < names.size(); ++i) entries[names[i]] = project.drawings[i]->bytes;
     if (project.stash)
         for (const auto& [name, bytes] : project.stash->pictures) entries["papers/" + name] = bytes;
     return zip(entries);
@@ -237,16 +374,16 @@ Result<Project> project_from(const QByteArray& data, const std::string& what) {
     if (!j) return tl::make_unexpected(j.error());
     if (auto r = check_format(*j, what); !r) return tl::make_unexpected(r.error());
     Fields fields(what);
-    Project p = read_decisions(*j, fields);
-    const std::string drawing = fields.text(*j, "drawing");
+    std::vector<std::string> drawings;
+    Project p = read_decisions(*j, fields, drawings);
     if (fields.error()) return tl::make_unexpected(*fields.error());
-    if (!drawing.empty()) {
+    for (const std::string& drawing : drawings) {
         const auto found = entries->find(drawing);
         if (found == entries->end()) return fail(ErrorKind::BadInput, what + ": its drawing is missing");
         auto read = read_svg(QByteArray::fromStdString(found->second));
         if (!read) return fail(read.error().kind, what + ": " + read.error().message);
-        p.drawing = std::make_shared<const DrawingFile>(
-            DrawingFile{drawing.substr(drawing.rfind('/') + 1), found->second, std::move(*read)});
+        p.drawings.push_back(std::make_shared<const DrawingFile>(
+            DrawingFile{drawing.substr(drawing.rfind('/') + 1), found->second, std::move(*read)}));
     }
     if (j->contains("stash")) {
         auto stash = stash_from((*j)["stash"], what, [&](const std::string& name) -> Result<std::string> {

@@ -45,7 +45,7 @@ void from_a_drawing_to_a_saved_page_and_back(double& longest) {
     QTest::keyClicks(length, "3/4 in");
     bench.key(length, Qt::Key_Return);
     bench.settle();
-    EXPECT_NEAR(bench.document().project().cut.length, 19.05, 1e-9);
+    EXPECT_NEAR(bench.document().project().cuts.front().place.length, 19.05, 1e-9);
     EXPECT_NEAR(bench.plan().set_out.cut_box.y0, 19.05, 1e-6);
     const int before = history.count();
     auto* slider = bench.window().findChild<QSlider*>("size");
@@ -235,12 +235,12 @@ TEST(Journey, TheCutIsMovedAndSizedOnThePage) {
     EXPECT_NEAR(bench.plan().set_out.cut_box.width(), before.width() / 2, 2);
     bench.key(&page, Qt::Key_Left);
     bench.settle();
-    EXPECT_NEAR(bench.document().project().cut.shift.x, -25.4 / 16, 1e-9);
+    EXPECT_NEAR(bench.document().project().cuts.front().place.shift.x, -25.4 / 16, 1e-9);
     bench.key(&page, Qt::Key_BracketRight);
     bench.key(&page, Qt::Key_M);
     bench.settle();
-    EXPECT_EQ(bench.document().project().cut.turn_deg, 15);
-    EXPECT_TRUE(bench.document().project().cut.mirrored);
+    EXPECT_EQ(bench.document().project().cuts.front().place.turn_deg, 15);
+    EXPECT_TRUE(bench.document().project().cuts.front().place.mirrored);
 }
 
 TEST(Journey, ZoomAndPanKeepThePlaceUnderThePointer) {

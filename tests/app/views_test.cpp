@@ -69,7 +69,7 @@ TEST(SetOutPanel, ButtonsAndFieldsDecideThePageAndTheCut) {
     EXPECT_NEAR(bench.document().project().page.height, 279.4, 1e-9);
     QTest::mouseClick(button(bench.window(), "Width"), Qt::LeftButton);
     bench.settle();
-    const CutPlacement& cut = bench.document().project().cut;
+    const CutPlacement& cut = bench.document().project().cuts.front().place;
     EXPECT_EQ(cut.rule, SizeRule::Width);
     EXPECT_NEAR(cut.length, bench.plan().set_out.cut_box.width(), 1e-9)
         << "changing the rule changes no size";
@@ -77,11 +77,11 @@ TEST(SetOutPanel, ButtonsAndFieldsDecideThePageAndTheCut) {
     QTest::mouseClick(button(bench.window(), "-15"), Qt::LeftButton);
     QTest::mouseClick(button(bench.window(), "-15"), Qt::LeftButton);
     bench.settle();
-    EXPECT_DOUBLE_EQ(bench.document().project().cut.turn_deg, -15);
+    EXPECT_DOUBLE_EQ(bench.document().project().cuts.front().place.turn_deg, -15);
     for (QCheckBox* box : bench.window().findChildren<QCheckBox*>())
         if (box->isVisible()) QTest::mouseClick(box, Qt::LeftButton, {}, QPoint(8, box->height() / 2));
     bench.settle();
-    EXPECT_TRUE(bench.document().project().cut.mirrored);
+    EXPECT_TRUE(bench.document().project().cuts.front().place.mirrored);
     EXPECT_TRUE(label(bench.window(), "base").startsWith("Trim 1/4 in"));
     bench.key(Qt::Key_U, Qt::ControlModifier);
     bench.settle();

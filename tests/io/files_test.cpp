@@ -5,6 +5,7 @@
 #include "io/project_file.h"
 #include "io/read_file.h"
 #include "io/stash_json.h"
+#include "io/svg/svg_reader.h"
 #include "support/demo.h"
 
 #include <QBuffer>
@@ -73,10 +74,18 @@ TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
     auto opened = open_project(demo::project());
     ASSERT_TRUE(opened) << opened.error().message;
     Project p = *opened;
+    const std::string second = "<svg xmlns='http://www.w3.org/2000/svg'><path d='M0 0h9v9z'/></svg>";
     p.title = "Zwölf \"Drachen\" & <mehr>";
     p.units = Units::Centimetres;
-    p.page = {215.9, 279.4, 6.35, 10};
-    p.cut = {SizeRule::Height, 187.3333333333333, -37.123456789, true, {1.25, -3.5}};
+    p.page = {215.9, 279.4, true, 12.5, {6.35, 3, 0, 7.0000001}, FrameKind::Strips, 10};
+    p.cuts.front().place = {SizeRule::Height, 187.3333333333333, -37.123456789, true, {1.25, -3.5}};
+    add_cut(p, std::make_shared<const DrawingFile>(
+                   DrawingFile{"second.svg", second, *read_svg(QByteArray::fromStdString(second))}));
+    copy_cut(p, 0, true, 40);
+    p.cuts[1].left_out = {0, 3};
+    p.cuts[1].above_photos = false;
+    p.photos.push_back({"Mia & kite", 101.6, 152.4, false, {80, 90.5}, -3.25, true, {{-20, -30, 10, 5}}});
+    p.photos.push_back({"", 50.8, 50.8, true, {200, 210}, 0, false, {}});
     p.lip = 2.0999999;
     p.seed = 4000000000u;
     group(p, {1, 2, 3});
@@ -87,6 +96,19 @@ TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
     ASSERT_TRUE(again) << again.error().message;
     EXPECT_TRUE(*again == p);
     EXPECT_EQ(*project_bytes(*again), *bytes) << "the same project gives the same file";
+}
+
+TEST(ProjectFile, AFileOfFormatOneOpensWithItsDecisions) {
+    const auto p = open_project(QString(ZESTY_DEMO_FOLDER) + "/../tests/samples/project-1.zesty");
+    ASSERT_TRUE(p) << p.error().message;
+    ASSERT_EQ(p->cuts.size(), 1u);
+    EXPECT_EQ(p->cuts[0].id, 0);
+    ASSERT_EQ(p->drawings.size(), 1u);
+    EXPECT_GT(p->stash->papers.size(), 4u);
+    EXPECT_FALSE(p->sections.empty());
+    const auto again = project_from(*project_bytes(*p), "x.zesty");
+    ASSERT_TRUE(again) << again.error().message;
+    EXPECT_TRUE(*again == *p) << "written anew, in the newest format, it is the same";
 }
 
 TEST(ProjectFile, AnEmptyPageIsAProjectToo) {
@@ -104,7 +126,7 @@ TEST(ProjectFile, NewerAndBrokenFilesAreRefusedClearly) {
         EXPECT_EQ(r.error().message.rfind("x.zesty: ", 0), 0u) << r.error().message;
         return r.error().kind;
     };
-    EXPECT_EQ(kind(zip_of({{"project.json", R"({"format":"zesty-project/2"})"}})), ErrorKind::NewerFormat);
+    EXPECT_EQ(kind(zip_of({{"project.json", R"({"format":"zesty-project/3"})"}})), ErrorKind::NewerFormat);
     EXPECT_EQ(kind(zip_of({{"project.json", R"({"format":"zesty-project/x"})"}})), ErrorKind::BadInput);
     EXPECT_EQ(kind(zip_of({{"project.json", "{"}})), ErrorKind::BadInput);
     EXPECT_EQ(kind(zip_of({{"other", "x"}})), ErrorKind::BadInput);

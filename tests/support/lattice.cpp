@@ -51,6 +51,12 @@ Drawing random_lattice(std::mt19937& random, int columns, int rows, double bar) 
     return drawing_of(std::move(rings));
 }
 
+std::vector<Spot> spots_of(const CutFile& cut) {
+    std::vector<Spot> out;
+    for (std::size_t o = 0; o < cut.openings.size(); ++o) out.emplace_back(static_cast<int>(o));
+    return out;
+}
+
 Drawing random_blobs(std::mt19937& random, int shapes) {
     std::uniform_real_distribution<double> unit(0, 1);
     std::vector<Ring> rings{rectangle(0, 0, 260, 260)};

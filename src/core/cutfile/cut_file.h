@@ -16,6 +16,7 @@ struct Piece {
     double area = 0;
     Box box;
     int in_opening = -1; ///< the opening it lies loose in, which makes it an insert; -1 for none
+    int layer = 0;       ///< of several cuts on a page: which one it belongs to
     std::vector<int> openings;
 };
 

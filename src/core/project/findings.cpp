@@ -65,7 +65,7 @@ void about_choices(const Project& project, const Plan& plan, std::vector<Finding
     for (std::size_t s = 0; s < plan.sections.size(); ++s) {
         const Section& section = plan.sections[s];
         if (section.treatment != Treatment::Paper || plan.paper_of_section[s] >= 0) continue;
-        (section.paper.empty() ? bare : gone).push_back(section.id);
+        (section.paper.empty() ? bare : gone).push_back(section.openings.front());
     }
     if (!gone.empty())
         out.push_back({"lost-paper",
@@ -107,7 +107,7 @@ void about_alike(const Project& project, const Plan& plan, std::vector<Finding>&
              plan.sections[n.a].label + " and " + plan.sections[n.b].label + " are both " + paper.name,
              "They share a bar of " + format_length(n.width, project.units) + ".",
              (n.from + n.to) * 0.5,
-             {plan.sections[n.a].id, plan.sections[n.b].id},
+             {plan.sections[n.a].openings.front(), plan.sections[n.b].openings.front()},
              {},
              {}});
     }

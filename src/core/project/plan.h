@@ -5,7 +5,7 @@
 #include "core/finding.h"
 #include "core/match/match.h"
 #include "core/sections/patches.h"
-#include "core/setout/set_out.h"
+#include "core/setout/compose.h"
 
 namespace zesty {
 
@@ -43,8 +43,11 @@ struct PaperUse {
 };
 
 struct Plan {
-    std::shared_ptr<const CutFile> cut; ///< null for an empty page
-    SetOut set_out;
+    std::shared_ptr<const CutFile> cut; ///< of all cuts; null for an empty page
+    SetOut set_out;                     ///< of all cuts
+    std::vector<SetOut> each_cut;       ///< by Project::cuts
+    std::vector<Spot> spots;            ///< by opening: its name in decisions
+    std::vector<int> cut_of_opening;    ///< by opening: index into Project::cuts
     std::vector<Section> sections;
     std::vector<int> section_of_opening;
     std::vector<Neighbours> neighbours;
@@ -62,6 +65,8 @@ struct Plan {
     /// Index of the patch of an opening, or -1.
     int patch_of(int opening) const;
     double patch_area() const;
+    /// Names of openings in decisions.
+    std::vector<Spot> spots_of(const std::vector<int>& openings) const;
 };
 
 } // namespace zesty

@@ -102,13 +102,51 @@ double Plan::patch_area() const {
     return sum;
 }
 
-Result<std::shared_ptr<const CutFile>> Planner::cut_of(const Project& project) {
-    if (drawing_ == project.drawing && cut_) return cut_;
-    auto cut = read_cut(project.drawing->drawing);
-    if (!cut) return tl::make_unexpected(cut.error());
-    drawing_ = project.drawing;
-    cut_ = std::make_shared<const CutFile>(std::move(*cut));
-    return cut_;
+std::vector<Spot> Plan::spots_of(const std::vector<int>& openings) const {
+    std::vector<Spot> out;
+    for (int o : openings)
+        if (o >= 0 && o < static_cast<int>(spots.size())) out.push_back(spots[o]);
+    return out;
+}
+
+Result<std::shared_ptr<const CutPart>> Planner::part_of(const Project& project, const PlacedCut& cut) {
+    const auto& drawing = project.drawings[cut.drawing];
+    auto it = std::find_if(read_.begin(), read_.end(), [&](const Read& r) { return r.drawing == drawing; });
+    if (it == read_.end()) {
+        auto whole = read_cut(drawing->drawing);
+        if (!whole) return tl::make_unexpected(whole.error());
+        read_.push_back({drawing, std::make_shared<const CutFile>(std::move(*whole)), {}});
+        it = read_.end() - 1;
+    }
+    auto& part = it->parts[cut.left_out];
+    if (!part) {
+        part = std::make_shared<const CutPart>(without_pieces(*it->cut, cut.left_out));
+        if (part->cut.pieces.empty())
+            return fail(ErrorKind::NothingToDo, "every piece of " + drawing->name + " is left out");
+    }
+    return part;
+}
+
+Result<void> Planner::set_out_again(const Project& project) {
+    std::erase_if(read_, [&](const Read& r) {
+        return std::find(project.drawings.begin(), project.drawings.end(), r.drawing) ==
+               project.drawings.end();
+    });
+    std::vector<std::shared_ptr<const CutPart>> parts;
+    for (const PlacedCut& cut : project.cuts) {
+        auto part = part_of(project, cut);
+        if (!part) return tl::make_unexpected(part.error());
+        parts.push_back(std::move(*part));
+    }
+    if (!composed_parts_.empty() && composed_parts_ == parts && composed_page_ == project.page &&
+        composed_units_ == project.units && composed_cuts_ == project.cuts)
+        return {};
+    composed_ = compose(project, parts);
+    composed_parts_ = std::move(parts);
+    composed_page_ = project.page;
+    composed_units_ = project.units;
+    composed_cuts_ = project.cuts;
+    return {};
 }
 
 Result<Plan> Planner::shapes(const Project& project) {
@@ -117,17 +155,14 @@ Result<Plan> Planner::shapes(const Project& project) {
     plan.sheets = sheets_of(stash);
     plan.papers.resize(stash.papers.size());
     for (const Sheet& s : plan.sheets) plan.papers[s.paper].stock_area += s.area;
-    if (!project.drawing) {
-        plan.set_out.base = {project.page.reveal, project.page.reveal,
-                             project.page.width - project.page.reveal,
-                             project.page.height - project.page.reveal};
-        return plan;
-    }
-    auto cut = cut_of(project);
-    if (!cut) return tl::make_unexpected(cut.error());
-    plan.cut = *cut;
-    plan.set_out = set_out(*plan.cut, project.page, project.cut, project.units);
-    plan.sections = sections_of(*plan.cut, project);
+    if (auto r = set_out_again(project); !r) return tl::make_unexpected(r.error());
+    plan.set_out = composed_.whole;
+    if (project.cuts.empty()) return plan;
+    plan.cut = composed_.cut;
+    plan.each_cut = composed_.each;
+    plan.spots = composed_.spots;
+    plan.cut_of_opening = composed_.cut_of_opening;
+    plan.sections = sections_of(plan.spots, project);
     plan.section_of_opening = section_by_opening(plan.sections, plan.cut->openings.size());
     plan.neighbours = neighbours_of(*plan.cut, plan.sections, plan.set_out.to_page);
     plan.paper_of_section = chosen_papers(project, plan.sections);
@@ -135,12 +170,14 @@ Result<Plan> Planner::shapes(const Project& project) {
     std::vector<std::pair<Treatment, double>> wanted;
     for (int s : plan.section_of_opening)
         wanted.emplace_back(plan.sections[s].treatment, plan.sections[s].lip);
-    if (patches_cut_ != plan.cut || !(patches_for_ == plan.set_out.to_page) || patches_wanted_ != wanted) {
+    if (patches_cut_ != plan.cut || !(patches_for_ == plan.set_out.to_page) ||
+        !(patches_page_ == project.page.whole()) || patches_wanted_ != wanted) {
         patches_cut_.reset();
-        auto made = make_patches(*plan.cut, plan.sections, plan.set_out.to_page);
+        auto made = make_patches(*plan.cut, plan.sections, plan.set_out.to_page, project.page.whole());
         if (!made) return tl::make_unexpected(made.error());
         patches_ = std::move(*made);
         patches_for_ = plan.set_out.to_page;
+        patches_page_ = project.page.whole();
         patches_wanted_ = std::move(wanted);
         patches_cut_ = plan.cut;
     }

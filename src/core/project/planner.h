@@ -23,13 +23,26 @@ public:
                                const Progress& progress = {});
 
 private:
-    Result<std::shared_ptr<const CutFile>> cut_of(const Project& project);
+    Result<std::shared_ptr<const CutPart>> part_of(const Project& project, const PlacedCut& cut);
+    Result<void> set_out_again(const Project& project);
 
-    std::shared_ptr<const DrawingFile> drawing_;
-    std::shared_ptr<const CutFile> cut_;
+    /// Drawings read and the parts of them that are used; only what the project uses is kept.
+    struct Read {
+        std::shared_ptr<const DrawingFile> drawing;
+        std::shared_ptr<const CutFile> cut;
+        std::map<std::vector<int>, std::shared_ptr<const CutPart>> parts; ///< by what is left out
+    };
+    std::vector<Read> read_;
+    // The page set out and what for.
+    Composition composed_;
+    Page composed_page_;
+    Units composed_units_ = Units::Inches;
+    std::vector<PlacedCut> composed_cuts_;
+    std::vector<std::shared_ptr<const CutPart>> composed_parts_;
     // Patches and what they were made for.
     std::vector<Patch> patches_;
     Transform patches_for_;
+    Box patches_page_;
     std::vector<std::pair<Treatment, double>> patches_wanted_; ///< treatment and lip by opening
     std::shared_ptr<const CutFile> patches_cut_;
     Capacity capacity_;

@@ -17,13 +17,13 @@ bool same_file(const std::shared_ptr<const DrawingFile>& a, const std::shared_pt
 
 } // namespace
 
-const SectionChoice& Project::choice(int section) const {
+const SectionChoice& Project::choice(Spot section) const {
     static const SectionChoice none;
     const auto it = sections.find(section);
     return it == sections.end() ? none : it->second;
 }
 
-void Project::choose(int section, SectionChoice choice) {
+void Project::choose(Spot section, SectionChoice choice) {
     if (choice.plain())
         sections.erase(section);
     else
@@ -31,45 +31,133 @@ void Project::choose(int section, SectionChoice choice) {
 }
 
 bool operator==(const Project& a, const Project& b) {
-    return a.title == b.title && a.units == b.units && a.page == b.page && a.cut == b.cut && a.lip == b.lip &&
-           a.blade_gap == b.blade_gap && a.seed == b.seed && a.groups == b.groups &&
-           a.sections == b.sections && same_file(a.drawing, b.drawing) && same(a.stash, b.stash);
+    return a.title == b.title && a.units == b.units && a.page == b.page && a.cuts == b.cuts &&
+           a.photos == b.photos && a.lip == b.lip && a.blade_gap == b.blade_gap && a.seed == b.seed &&
+           a.groups == b.groups && a.sections == b.sections &&
+           std::equal(a.drawings.begin(), a.drawings.end(), b.drawings.begin(), b.drawings.end(),
+                      same_file) &&
+           same(a.stash, b.stash);
 }
 
-int section_of(const Project& project, int opening) {
+const PlacedCut* Project::cut_by_id(int id) const {
+    const auto it = std::find_if(cuts.begin(), cuts.end(), [&](const PlacedCut& c) { return c.id == id; });
+    return it == cuts.end() ? nullptr : &*it;
+}
+
+Spot section_of(const Project& project, Spot opening) {
     for (const auto& g : project.groups)
         if (std::binary_search(g.begin(), g.end(), opening)) return g.front();
     return opening;
 }
 
-void group(Project& project, const std::vector<int>& openings) {
+void group(Project& project, const std::vector<Spot>& openings) {
     if (openings.empty()) return;
     const SectionChoice kept = project.choice(section_of(project, openings.front()));
-    std::set<int> members;
-    for (int o : openings) {
-        const int section = section_of(project, o);
+    std::set<Spot> members;
+    for (Spot o : openings) {
+        const Spot section = section_of(project, o);
         members.insert(o);
         for (const auto& g : project.groups)
             if (g.front() == section) members.insert(g.begin(), g.end());
     }
     if (members.size() < 2) return;
     std::erase_if(project.groups, [&](const auto& g) { return members.contains(g.front()); });
-    for (int m : members) project.sections.erase(m);
+    for (Spot m : members) project.sections.erase(m);
     project.groups.emplace_back(members.begin(), members.end());
     std::sort(project.groups.begin(), project.groups.end());
     project.choose(*members.begin(), kept);
 }
 
-void ungroup(Project& project, const std::vector<int>& openings) {
-    for (int o : openings) {
-        const int section = section_of(project, o);
+void ungroup(Project& project, const std::vector<Spot>& openings) {
+    for (Spot o : openings) {
+        const Spot section = section_of(project, o);
         const auto it = std::find_if(project.groups.begin(), project.groups.end(),
                                      [&](const auto& g) { return g.front() == section; });
         if (it == project.groups.end()) continue;
         const SectionChoice kept = project.choice(section);
-        for (int member : *it) project.choose(member, kept);
+        for (Spot member : *it) project.choose(member, kept);
         project.groups.erase(it);
     }
+}
+
+namespace {
+
+int free_id(const Project& project) {
+    int id = 0;
+    for (const PlacedCut& c : project.cuts) id = std::max(id, c.id + 1);
+    return id;
+}
+
+/// Index of the drawing in the project, put there when it is new.
+int index_of(Project& project, std::shared_ptr<const DrawingFile> drawing) {
+    for (std::size_t i = 0; i < project.drawings.size(); ++i)
+        if (same_file(project.drawings[i], drawing)) return static_cast<int>(i);
+    project.drawings.push_back(std::move(drawing));
+    return static_cast<int>(project.drawings.size()) - 1;
+}
+
+} // namespace
+
+int add_cut(Project& project, std::shared_ptr<const DrawingFile> drawing) {
+    PlacedCut cut;
+    cut.id = free_id(project);
+    cut.drawing = index_of(project, std::move(drawing));
+    project.cuts.push_back(std::move(cut));
+    return project.cuts.back().id;
+}
+
+void set_only_cut(Project& project, std::shared_ptr<const DrawingFile> drawing) {
+    const CutPlacement place = project.cuts.empty() ? CutPlacement{} : project.cuts.front().place;
+    project.drawings.clear();
+    project.cuts.clear();
+    project.groups.clear();
+    project.sections.clear();
+    add_cut(project, std::move(drawing));
+    project.cuts.front().place = place;
+}
+
+int copy_cut(Project& project, int id, bool facing, double beside) {
+    const PlacedCut* original = project.cut_by_id(id);
+    if (!original) return -1;
+    PlacedCut copy = *original;
+    copy.id = free_id(project);
+    copy.place.shift.x += beside;
+    if (facing) {
+        copy.place.mirrored = !copy.place.mirrored;
+        copy.place.turn_deg = -copy.place.turn_deg;
+    }
+    const auto moved = [&](Spot s) { return Spot(copy.id, s.opening, s.part); };
+    for (const auto& g : std::vector(project.groups)) {
+        std::vector<Spot> same;
+        for (Spot s : g)
+            if (s.cut == id) same.push_back(moved(s));
+        if (same.size() > 1) project.groups.push_back(same);
+    }
+    std::sort(project.groups.begin(), project.groups.end());
+    for (const auto& [spot, choice] : std::map(project.sections))
+        if (spot.cut == id) project.choose(moved(spot), choice);
+    project.cuts.push_back(copy);
+    return copy.id;
+}
+
+void remove_cut(Project& project, int id) {
+    const PlacedCut* cut = project.cut_by_id(id);
+    if (!cut) return;
+    const int drawing = cut->drawing;
+    for (auto& g : project.groups) {
+        // A section of several cuts goes on with what is left of it.
+        const SectionChoice kept = project.choice(g.front());
+        std::erase_if(g, [&](Spot s) { return s.cut == id; });
+        if (!g.empty()) project.choose(g.front(), kept);
+    }
+    std::erase_if(project.cuts, [&](const PlacedCut& c) { return c.id == id; });
+    std::erase_if(project.sections, [&](const auto& s) { return s.first.cut == id; });
+    std::erase_if(project.groups, [](const auto& g) { return g.size() < 2; });
+    if (std::any_of(project.cuts.begin(), project.cuts.end(),
+                    [&](const PlacedCut& c) { return c.drawing == drawing; }))
+        return;
+    project.drawings.erase(project.drawings.begin() + drawing);
+    for (PlacedCut& c : project.cuts) c.drawing -= c.drawing > drawing;
 }
 
 } // namespace zesty

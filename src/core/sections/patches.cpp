@@ -15,25 +15,30 @@ constexpr double outline_tolerance = 0.03;
 /// What a contour means to a patch that comes near it.
 enum Meeting : int { Shares = 0, Stops = 1 };
 
+/// Segments of one cut and one meeting. Cuts that overlap know nothing of each other's contours.
+int group_of(int layer, Meeting meeting) {
+    return 2 * layer + meeting;
+}
+
 /// All contours on the page: openings that get paper share the bar, everything else stops the patch.
-/// Ring numbers: opening k is k, pieces follow; group is the meeting.
+/// Ring numbers: opening k is k, pieces follow.
 SegmentGrid contours(const CutFile& cut, const std::vector<char>& backed, const Transform& to_page) {
     std::vector<Segment> segments;
     const int n = static_cast<int>(cut.openings.size());
     for (int i = 0; i < n; ++i)
         append_segments(segments, transformed(cut.openings[i].outline.outer, to_page), i,
-                        backed[i] ? Shares : Stops);
+                        group_of(cut.pieces[cut.openings[i].piece].layer, backed[i] ? Shares : Stops));
     for (std::size_t p = 0; p < cut.pieces.size(); ++p)
         append_segments(segments, transformed(cut.pieces[p].outline.outer, to_page), n + static_cast<int>(p),
-                        Stops);
+                        group_of(cut.pieces[p].layer, Stops));
     return SegmentGrid(std::move(segments));
 }
 
 /// Follows one contour of an opening and tells how far the patch may reach from each of its points.
 class Reach {
 public:
-    Reach(const SegmentGrid& grid, double lip, std::vector<int> ignored)
-        : grid_(grid), lip_(lip), ignored_(std::move(ignored)) {}
+    Reach(const SegmentGrid& grid, int layer, double lip, std::vector<int> ignored)
+        : grid_(grid), layer_(layer), lip_(lip), ignored_(std::move(ignored)) {}
 
     double at(Point a, Point normal) const {
         const double shared = ball(a, normal, lip_, Shares);
@@ -51,7 +56,7 @@ private:
         for (int step = 0; step < 30; ++step) {
             const Point c = a + normal * r;
             const auto hit = grid_.nearest(c, r * (1 - 1e-6), [&](const Segment& s) {
-                return s.group == meeting &&
+                return s.group == group_of(layer_, meeting) &&
                        std::find(ignored_.begin(), ignored_.end(), s.ring) == ignored_.end();
             });
             if (!hit) break;
@@ -66,6 +71,7 @@ private:
     }
 
     const SegmentGrid& grid_;
+    int layer_;
     double lip_;
     std::vector<int> ignored_;
 };
@@ -148,8 +154,9 @@ Ring thinned(const Ring& ring, const Transform& to_page) {
 
 class PatchMaker {
 public:
-    PatchMaker(const CutFile& cut, const std::vector<Section>& sections, const Transform& to_page)
-        : cut_(cut), sections_(sections), to_page_(to_page),
+    PatchMaker(const CutFile& cut, const std::vector<Section>& sections, const Transform& to_page,
+               const Box& page)
+        : cut_(cut), sections_(sections), to_page_(to_page), page_(page),
           section_(section_by_opening(sections, cut.openings.size())), backed_(cut.openings.size(), 0),
           grid_(SegmentGrid({})) {
         for (std::size_t o = 0; o < backed_.size(); ++o)
@@ -172,7 +179,7 @@ public:
         const Ring edge = thinned(cut_.openings[opening].outline.outer, to_page_);
         std::vector<int> ignored{opening};
         for (int p : cut_.openings[opening].inserts) ignored.push_back(ring_of_piece(p));
-        const Reach reach(grid_, patch.lip_wanted, ignored);
+        const Reach reach(grid_, layer_of(opening), patch.lip_wanted, ignored);
         const bool outwards_is_left = signed_area(edge) < 0;
         auto region = fill(
             FilledPath{{Grower(edge, outwards_is_left, reach, patch.lip_wanted).run()}, FillRule::NonZero});
@@ -181,12 +188,45 @@ public:
         patch.outline = simplified(largest(*region), outline_tolerance);
         std::erase_if(patch.outline.holes, [](const Ring& h) { return std::abs(signed_area(h)) < 4; });
         if (auto r = leave_inner_openings(opening, patch); !r) return tl::make_unexpected(r.error());
-        patch.area = area(patch.outline);
         patch.lip = gap(edge, patch.outline.outer).distance;
+        if (auto r = trim(edge, patch); !r) return tl::make_unexpected(r.error());
+        patch.area = area(patch.outline);
         return patch;
     }
 
 private:
+    /// What hangs off the page is trimmed after gluing: it needs no paper.
+    Result<void> trim(const Ring& edge, Patch& patch) const {
+        const Box b = bounds(patch.outline);
+        if (b.x0 >= page_.x0 && b.y0 >= page_.y0 && b.x1 <= page_.x1 && b.y1 <= page_.y1) return {};
+        const Ring page{
+            {page_.x0, page_.y0}, {page_.x1, page_.y0}, {page_.x1, page_.y1}, {page_.x0, page_.y1}};
+        const auto kept = intersect({patch.outline}, {{page, {}}});
+        if (!kept) return tl::make_unexpected(kept.error());
+        patch.trimmed = true;
+        patch.outline = kept->empty() ? Polygon{} : largest(*kept);
+        patch.lip = lip_inside(edge, patch);
+        return {};
+    }
+
+    /// The smallest lip where the opening's contour runs on the page; the trimmed edge is not glued.
+    double lip_inside(const Ring& edge, const Patch& patch) const {
+        double least = patch.lip_wanted;
+        const auto inside = [&](Point p, double by) {
+            return p.x > page_.x0 + by && p.y > page_.y0 + by && p.x < page_.x1 - by && p.y < page_.y1 - by;
+        };
+        const Ring& outer = patch.outline.outer;
+        for (std::size_t i = 0; i < outer.size(); ++i) {
+            const Point a = outer[i];
+            const Point b = outer[(i + 1) % outer.size()];
+            if (!inside((a + b) * 0.5, 0.01)) continue;
+            for (Point p : edge)
+                if (inside(p, 0.01)) least = std::min(least, distance_to_segment(p, a, b));
+        }
+        return least;
+    }
+
+    int layer_of(int opening) const { return cut_.pieces[cut_.openings[opening].piece].layer; }
     int ring_of_piece(int piece) const { return static_cast<int>(cut_.openings.size()) + piece; }
 
     static Polygon largest(const Region& region) {
@@ -205,7 +245,7 @@ private:
         for (int piece : cut_.openings[opening].inserts) {
             if (cut_.pieces[piece].openings.empty()) continue;
             const Ring edge = thinned(cut_.pieces[piece].outline.outer, to_page_);
-            const Reach reach(grid_, patch.lip_wanted, {opening, ring_of_piece(piece)});
+            const Reach reach(grid_, layer_of(opening), patch.lip_wanted, {opening, ring_of_piece(piece)});
             const bool inwards_is_left = signed_area(edge) > 0;
             const Ring grown = Grower(edge, inwards_is_left, reach, patch.lip_wanted).run();
             // Everything but what the lip does not reach: a frame around, running the other way, turns the
@@ -227,6 +267,7 @@ private:
     const CutFile& cut_;
     const std::vector<Section>& sections_;
     Transform to_page_;
+    Box page_;
     std::vector<int> section_;
     std::vector<char> backed_;
     SegmentGrid grid_;
@@ -235,9 +276,9 @@ private:
 } // namespace
 
 Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<Section>& sections,
-                                        const Transform& to_page) {
+                                        const Transform& to_page, const Box& page) {
     if (cut.openings.empty()) return std::vector<Patch>{};
-    const PatchMaker maker(cut, sections, to_page);
+    const PatchMaker maker(cut, sections, to_page, page);
     const std::vector<int> wanted = maker.wanted();
     std::vector<Result<Patch>> made(wanted.size(), Patch{});
     const auto part = [&](std::size_t from) {
@@ -250,7 +291,7 @@ Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<Se
     std::vector<Patch> out;
     for (Result<Patch>& p : made) {
         if (!p) return tl::make_unexpected(p.error());
-        out.push_back(std::move(*p));
+        if (!p->outline.outer.empty()) out.push_back(std::move(*p));
     }
     return out;
 }

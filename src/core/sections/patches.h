@@ -21,12 +21,14 @@ struct Patch {
     Polygon outline;
     double area = 0;
     double lip_wanted = 0;
-    double lip = 0; ///< the smallest real lip: distance between the contours of opening and patch
+    double lip = 0;       ///< the smallest real lip: distance between the contours of opening and patch
+    bool trimmed = false; ///< ends at the edge of the page, where there is no lip
 };
 
-/// One patch for every opening of a section that gets paper, in order of openings. Inserts lie on the patch,
+/// One patch for every opening of a section that gets paper, in order of openings. What would lie off `page`
+/// is trimmed, an opening altogether off it gets none. Inserts lie on the patch,
 /// which runs through behind them unless they have openings of their own.
 Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<Section>& sections,
-                                        const Transform& to_page);
+                                        const Transform& to_page, const Box& page);
 
 } // namespace zesty

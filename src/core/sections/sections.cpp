@@ -4,17 +4,16 @@
 
 namespace zesty {
 
-std::vector<Section> sections_of(const CutFile& cut, const Project& project) {
-    const int n = static_cast<int>(cut.openings.size());
+std::vector<Section> sections_of(const std::vector<Spot>& spots, const Project& project) {
     std::vector<Section> out;
-    std::vector<int> index(n, -1);
-    for (int o = 0; o < n; ++o) {
-        const int id = section_of(project, o);
-        if (id == o) {
+    std::map<Spot, std::size_t> index;
+    for (std::size_t o = 0; o < spots.size(); ++o) {
+        const Spot id = section_of(project, spots[o]);
+        const auto [at, fresh] = index.try_emplace(id, out.size());
+        if (fresh) {
             const SectionChoice& c = project.choice(id);
-            index[o] = static_cast<int>(out.size());
             out.push_back({id,
-                           std::to_string(id + 1),
+                           std::to_string(o + 1),
                            c.name,
                            {},
                            c.treatment,
@@ -22,7 +21,7 @@ std::vector<Section> sections_of(const CutFile& cut, const Project& project) {
                            c.locked,
                            c.lip.value_or(project.lip)});
         }
-        out[index[id]].openings.push_back(o);
+        out[at->second].openings.push_back(static_cast<int>(o));
     }
     return out;
 }

@@ -7,7 +7,7 @@
 namespace zesty {
 
 struct Section {
-    int id = 0;        ///< its lowest opening
+    Spot id;           ///< its lowest opening, as decisions name it
     std::string label; ///< "7": the number of its lowest opening, as printed on the key
     std::string name;  ///< given by hand, or empty
     std::vector<int> openings;
@@ -17,8 +17,9 @@ struct Section {
     double lip = 0; ///< wanted
 };
 
-/// In order of their lowest openings. Openings the cut does not have are ignored.
-std::vector<Section> sections_of(const CutFile& cut, const Project& project);
+/// In order of their lowest openings; `spots` names every opening. Decisions about openings that are not
+/// there are ignored.
+std::vector<Section> sections_of(const std::vector<Spot>& spots, const Project& project);
 
 /// Index of the section of each opening.
 std::vector<int> section_by_opening(const std::vector<Section>& sections, std::size_t openings);

@@ -25,7 +25,7 @@ double scale_for(const Box& box, const Page& page, const CutPlacement& p) {
     const double h = std::max(box.height(), 1e-9);
     switch (p.rule) {
     case SizeRule::Margin:
-        return std::min((page.width - 2 * p.length) / w, (page.height - 2 * p.length) / h);
+        return std::min((page.full_width() - 2 * p.length) / w, (page.height - 2 * p.length) / h);
     case SizeRule::Width:
         return p.length / w;
     case SizeRule::Height:
@@ -60,17 +60,18 @@ void check_bars(const CutFile& cut, SetOut& out, Units units) {
 
 void check_page(const Page& page, const CutPlacement& p, SetOut& out, Units units) {
     const Box& b = out.cut_box;
-    const double over = std::max({-b.x0, -b.y0, b.x1 - page.width, b.y1 - page.height});
+    const double over = std::max({-b.x0, -b.y0, b.x1 - page.full_width(), b.y1 - page.height});
     if (over > 0.05) {
-        Finding f{
-            "over-edge",
-            Severity::Advice,
-            "The cut hangs off the page",
-            "It reaches " + format_length(over, units) + " beyond the edge; trim the overhang after gluing.",
-            Point{std::clamp(b.centre().x, 0.0, page.width), std::clamp(b.centre().y, 0.0, page.height)},
-            {},
-            {},
-            {}};
+        Finding f{"over-edge",
+                  Severity::Advice,
+                  "The cut hangs off the page",
+                  "It reaches " + format_length(over, units) +
+                      " beyond the edge; trim the overhang after gluing.",
+                  Point{std::clamp(b.centre().x, 0.0, page.full_width()),
+                        std::clamp(b.centre().y, 0.0, page.height)},
+                  {},
+                  {},
+                  {}};
         if (p.shift == Point{}) {
             f.fix = SetMargin{mm_per_inch / 4};
             f.fix_label = "Fit inside with a border of " + format_length(mm_per_inch / 4, units);
@@ -78,7 +79,7 @@ void check_page(const Page& page, const CutPlacement& p, SetOut& out, Units unit
         out.findings.push_back(std::move(f));
         return;
     }
-    if (page.reveal <= 0) return;
+    if (!page.framed()) return;
     const double gap =
         std::min({b.x0 - out.base.x0, b.y0 - out.base.y0, out.base.x1 - b.x1, out.base.y1 - b.y1});
     if (gap < 0)
@@ -86,15 +87,22 @@ void check_page(const Page& page, const CutPlacement& p, SetOut& out, Units unit
                                 Severity::Advice,
                                 "The cut covers the frame",
                                 "It runs " + format_length(-gap, units) + " over the reveal of " +
-                                    format_length(page.reveal, units) +
+                                    format_length(page.reveal.most(), units) +
                                     ", so the frame does not show all round.",
                                 out.base.centre(),
                                 {},
-                                SetMargin{page.reveal + mm_per_inch / 8},
-                                "Border of " + format_length(page.reveal + mm_per_inch / 8, units)});
+                                SetMargin{page.reveal.most() + mm_per_inch / 8},
+                                "Border of " + format_length(page.reveal.most() + mm_per_inch / 8, units)});
 }
 
 } // namespace
+
+Box base_of(const Page& page) {
+    const auto leaves = page.leaves();
+    Box out = page.base_of(leaves.front());
+    out.x1 = page.base_of(leaves.back()).x1;
+    return out;
+}
 
 SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Units units) {
     SetOut out;
@@ -110,20 +118,20 @@ SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Unit
                                 "No room for the cut",
                                 "A border of " + format_length(p.length, units) +
                                     " leaves nothing of a page of " +
-                                    format_size(page.width, page.height, units) + ".",
-                                Point{page.width / 2, page.height / 2},
+                                    format_size(page.full_width(), page.height, units) + ".",
+                                page.whole().centre(),
                                 {},
                                 SetMargin{mm_per_inch / 2},
                                 "Border of " + format_length(mm_per_inch / 2, units)});
     }
     const Point middle = box.centre() * scale;
-    out.to_page =
-        Transform::moved(page.width / 2 + p.shift.x - middle.x, page.height / 2 + p.shift.y - middle.y) *
-        Transform::scaled(scale) * turn;
+    out.to_page = Transform::moved(page.full_width() / 2 + p.shift.x - middle.x,
+                                   page.height / 2 + p.shift.y - middle.y) *
+                  Transform::scaled(scale) * turn;
     out.scale = scale;
     out.cut_box.add(out.to_page(inverse(turn)({box.x0, box.y0})));
     out.cut_box.add(out.to_page(inverse(turn)({box.x1, box.y1})));
-    out.base = {page.reveal, page.reveal, page.width - page.reveal, page.height - page.reveal};
+    out.base = base_of(page);
     out.size = {cut.box.width() * scale, cut.box.height() * scale};
     out.thinnest_bar = cut.narrowest_bar() * scale;
     out.cut_length = cut.cut_length * scale;

@@ -12,7 +12,7 @@ struct SetOut {
     Transform to_page; ///< from the drawing's coordinates
     double scale = 1;
     Box cut_box; ///< of the turned cut on the page
-    Box base;    ///< the base inside the reveal
+    Box base;    ///< the base inside the reveals; of a spread from the first page's to the second's
     Point size;  ///< width and height of the cut before turning
     double thinnest_bar = std::numeric_limits<double>::infinity();
     double smallest_opening = 0; ///< across its largest inscribed circle; 0 without openings
@@ -20,6 +20,9 @@ struct SetOut {
     double cut_length = 0;
     std::vector<Finding> findings;
 };
+
+/// The base of a page; of a spread from the left edge of the first base to the right edge of the second.
+Box base_of(const Page& page);
 
 /// `cut` must have material. A margin, width or height that leaves nothing gives a cut of 1 mm and a finding.
 SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& placement, Units units);

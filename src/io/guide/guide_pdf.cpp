@@ -93,23 +93,23 @@ private:
     void key() {
         new_page(QString::fromStdString(project_.title) + ": key",
                  QString::fromStdString(
-                     "Page " + format_size(project_.page.width, project_.page.height, project_.units) +
+                     "Page " + format_size(project_.page.full_width(), project_.page.height, project_.units) +
                      ", cut " + format_size(plan_.set_out.size.x, plan_.set_out.size.y, project_.units) +
                      ". This picture is reduced; the sheets that follow are at true scale."));
         const QRectF r = room();
         const double side = std::min(r.width(), r.height() * 0.62);
-        const double scale = side / std::max(project_.page.width, project_.page.height);
+        const double scale = side / std::max(project_.page.full_width(), project_.page.height);
         painter_.save();
-        painter_.translate(r.x() + (r.width() - project_.page.width * scale) / 2, r.y());
+        painter_.translate(r.x() + (r.width() - project_.page.full_width() * scale) / 2, r.y());
         painter_.scale(scale, scale);
         paint_page(painter_, project_, plan_, textures_);
         pen(0.2 / scale, quiet);
-        painter_.drawRect(QRectF(0, 0, project_.page.width, project_.page.height));
+        painter_.drawRect(QRectF(0, 0, project_.page.full_width(), project_.page.height));
         painter_.restore();
         for (std::size_t o = 0; plan_.cut && o < plan_.cut->openings.size(); ++o) {
             const Circle& c = plan_.cut->openings[o].label;
             const Point at = plan_.set_out.to_page(c.centre) * scale;
-            number({r.x() + (r.width() - project_.page.width * scale) / 2 + at.x, r.y() + at.y},
+            number({r.x() + (r.width() - project_.page.full_width() * scale) / 2 + at.x, r.y() + at.y},
                    static_cast<int>(o), 2.6);
         }
         list({r.x(), r.y() + side + 4, r.width() - 0, r.bottom() - r.y() - side - 4 + 0});

@@ -50,11 +50,17 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
     painter.save();
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setRenderHint(QPainter::SmoothPixmapTransform);
-    const QRectF page(0, 0, project.page.width, project.page.height);
-    const double r = project.page.reveal;
-    painter.fillRect(page, r > 0 ? look.frame : look.base);
-    if (r > 0 && 2 * r < std::min(page.width(), page.height()))
-        painter.fillRect(page.adjusted(r, r, -r, -r), look.base);
+    QPainterPath leaves;
+    for (const Box& leaf : project.page.leaves()) {
+        leaves.addRect(leaf.x0, leaf.y0, leaf.width(), leaf.height());
+        painter.fillRect(QRectF(leaf.x0, leaf.y0, leaf.width(), leaf.height()),
+                         project.page.framed() ? look.frame : look.base);
+        const Box base = project.page.base_of(leaf);
+        if (project.page.framed() && !base.empty())
+            painter.fillRect(QRectF(base.x0, base.y0, base.width(), base.height()), look.base);
+    }
+    // What hangs off the page is trimmed; on the bench it stays visible, faintly.
+    painter.setClipPath(leaves, Qt::IntersectClip);
     if (plan.cut) {
         paint_patches(painter, plan, textures, look);
         paint_cut(painter, plan, look);
@@ -84,8 +90,8 @@ void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, con
 }
 
 QImage page_picture(const Project& project, const Plan& plan, int pixels) {
-    const double scale = pixels / std::max(project.page.width, project.page.height);
-    QImage image(std::max(1, static_cast<int>(std::lround(project.page.width * scale))),
+    const double scale = pixels / std::max(project.page.full_width(), project.page.height);
+    QImage image(std::max(1, static_cast<int>(std::lround(project.page.full_width() * scale))),
                  std::max(1, static_cast<int>(std::lround(project.page.height * scale))),
                  QImage::Format_RGB32);
     image.fill(Qt::white);

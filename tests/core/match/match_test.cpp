@@ -26,7 +26,7 @@ std::shared_ptr<const Stash> stash_of(int papers, double side, int count) {
 
 Project project_with(const Drawing& drawing, std::shared_ptr<const Stash> stash) {
     Project p;
-    p.drawing = std::make_shared<const DrawingFile>(DrawingFile{"test.svg", "", drawing});
+    set_only_cut(p, std::make_shared<const DrawingFile>(DrawingFile{"test.svg", "", drawing}));
     p.stash = std::move(stash);
     return p;
 }

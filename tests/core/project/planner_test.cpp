@@ -25,8 +25,8 @@ std::shared_ptr<const Stash> stash() {
 Project lattice(unsigned seed = 5) {
     std::mt19937 random(seed);
     Project p;
-    p.drawing = std::make_shared<const DrawingFile>(
-        DrawingFile{"lattice.svg", "", testing::random_lattice(random, 4, 4, 4)});
+    set_only_cut(p, std::make_shared<const DrawingFile>(
+                        DrawingFile{"lattice.svg", "", testing::random_lattice(random, 4, 4, 4)}));
     p.stash = stash();
     for (int o = 0; o < 16; ++o)
         p.choose(o, {"", Treatment::Paper, "p" + std::to_string((o + o / 4) % 4), false, std::nullopt});
@@ -69,10 +69,10 @@ TEST(Planner, AUsedPlannerSaysTheSameAsAFreshOneAfterAnyEdits) {
         const int o = static_cast<int>(random() % 16);
         switch (random() % 8) {
         case 0:
-            p.cut.length = 5 + static_cast<double>(random() % 30);
+            p.cuts.front().place.length = 5 + static_cast<double>(random() % 30);
             break;
         case 1:
-            p.cut.turn_deg = static_cast<double>(random() % 360) - 180;
+            p.cuts.front().place.turn_deg = static_cast<double>(random() % 360) - 180;
             break;
         case 2:
             p.lip = 1 + static_cast<double>(random() % 5);

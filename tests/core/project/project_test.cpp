@@ -11,10 +11,10 @@ TEST(Project, GroupingJoinsWholeSectionsAndKeepsTheFirstChoice) {
     Project p;
     p.choose(4, {"roof", Treatment::Paper, "red", true, std::nullopt});
     group(p, {4, 9});
-    EXPECT_EQ(p.groups, (std::vector<std::vector<int>>{{4, 9}}));
+    EXPECT_EQ(p.groups, (std::vector<std::vector<Spot>>{{4, 9}}));
     EXPECT_EQ(p.choice(4).name, "roof");
     group(p, {9, 2});
-    EXPECT_EQ(p.groups, (std::vector<std::vector<int>>{{2, 4, 9}}));
+    EXPECT_EQ(p.groups, (std::vector<std::vector<Spot>>{{2, 4, 9}}));
     EXPECT_EQ(p.choice(2).name, "roof");
     EXPECT_TRUE(p.choice(4).plain());
     ungroup(p, {4});
@@ -41,11 +41,12 @@ TEST(Planner, AnEmptyPageHasAPlanToo) {
 TEST(Planner, FindingsOfferWaysOutThatWork) {
     // Two fields side by side in one paper, which is also too small for the second.
     Project p;
-    p.drawing = std::make_shared<const DrawingFile>(
-        DrawingFile{"x.svg", "",
-                    testing::drawing_of({testing::rectangle(0, 0, 100, 60), testing::rectangle(5, 5, 48, 55),
-                                         testing::rectangle(52, 5, 95, 55)})});
-    p.cut = {SizeRule::Width, 100, 0, false, {}};
+    set_only_cut(p,
+                 std::make_shared<const DrawingFile>(DrawingFile{
+                     "x.svg", "",
+                     testing::drawing_of({testing::rectangle(0, 0, 100, 60), testing::rectangle(5, 5, 48, 55),
+                                          testing::rectangle(52, 5, 95, 55)})}));
+    p.cuts.front().place = {SizeRule::Width, 100, 0, false, {}};
     Stash s;
     s.papers.push_back({"a",
                         "Small",
@@ -84,8 +85,8 @@ TEST(Planner, FindingsOfferWaysOutThatWork) {
 TEST(Planner, LeftoversNeverOverlapWhatWasCut) {
     std::mt19937 random(12);
     Project p;
-    p.drawing = std::make_shared<const DrawingFile>(
-        DrawingFile{"x.svg", "", testing::random_lattice(random, 4, 4, 4)});
+    set_only_cut(p, std::make_shared<const DrawingFile>(
+                        DrawingFile{"x.svg", "", testing::random_lattice(random, 4, 4, 4)}));
     Stash s;
     s.papers.push_back({"a",
                         "A",

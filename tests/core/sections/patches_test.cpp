@@ -20,8 +20,8 @@ Made make(const Drawing& drawing, double lip, std::vector<int> open = {}) {
     Project p;
     p.lip = lip;
     for (int o : open) p.choose(o, {"", Treatment::Open, "", false, std::nullopt});
-    m.sections = sections_of(m.cut, p);
-    auto patches = make_patches(m.cut, m.sections, Transform{});
+    m.sections = sections_of(testing::spots_of(m.cut), p);
+    auto patches = make_patches(m.cut, m.sections, Transform{}, m.cut.box);
     EXPECT_TRUE(patches) << patches.error().message;
     if (patches) m.patches = std::move(*patches);
     return m;

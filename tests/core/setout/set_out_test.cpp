@@ -60,7 +60,7 @@ TEST(SetOut, SaysWhatTheSizeDoes) {
     EXPECT_EQ(none.findings.front().code, "no-room");
     EXPECT_GT(none.scale, 0);
     Page framed;
-    framed.reveal = 20;
+    framed.reveal = Sides::even(20);
     EXPECT_EQ(codes(set_out(frame(), framed, {SizeRule::Margin, 12.7, 0, false, {}}, Units::Inches)),
               std::vector<std::string>{"over-frame"});
 }

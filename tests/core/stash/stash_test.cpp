@@ -50,12 +50,12 @@ TEST(Sections, NeighboursShareABarOfAtMostThreeQuarters) {
         testing::drawing_of({testing::rectangle(0, 0, 300, 60), testing::rectangle(5, 5, 80, 55),
                              testing::rectangle(90, 5, 170, 55), testing::rectangle(195, 5, 290, 55)}));
     Project p;
-    const auto sections = sections_of(cut, p);
+    const auto sections = sections_of(testing::spots_of(cut), p);
     EXPECT_EQ(neighbours_of(cut, sections, {}).size(), 1u);
     EXPECT_EQ(neighbours_of(cut, sections, Transform::scaled(0.5)).size(), 2u);
     EXPECT_EQ(neighbours_of(cut, sections, Transform::scaled(3)).size(), 0u);
     group(p, {0, 1});
-    EXPECT_EQ(neighbours_of(cut, sections_of(cut, p), {}).size(), 0u);
+    EXPECT_EQ(neighbours_of(cut, sections_of(testing::spots_of(cut), p), {}).size(), 0u);
 }
 
 } // namespace zesty

@@ -1,0 +1,54 @@
+#pragma once
+// The page, its base and its frame, as decided. All lengths in millimetres.
+//
+// A frame paper lies behind the base and shows round it by the reveals. It is one whole sheet that can be
+// gutted, or strips glued along the sides that have a reveal.
+
+#include "core/geometry/lengths.h"
+#include "core/geometry/shapes.h"
+
+#include <vector>
+
+namespace zesty {
+
+struct Sides {
+    double left = 0;
+    double top = 0;
+    double right = 0;
+    double bottom = 0;
+
+    static Sides even(double all) { return {all, all, all, all}; }
+    bool is_even() const { return left == top && top == right && right == bottom; }
+    double most() const { return std::max(std::max(left, right), std::max(top, bottom)); }
+    double least() const { return std::min(std::min(left, right), std::min(top, bottom)); }
+    bool operator==(const Sides&) const = default;
+};
+
+enum class FrameKind { Whole, Strips };
+
+struct Page {
+    double width = 12 * mm_per_inch;  ///< of one page
+    double height = 12 * mm_per_inch; ///< of one page
+    bool spread = false;              ///< two such pages side by side
+    double gap = 0;                   ///< between the pages of a spread
+    Sides reveal;                     ///< how much of a frame paper shows; all 0 for no frame
+    FrameKind frame = FrameKind::Whole;
+    double glue_lip = mm_per_inch / 2; ///< of the frame paper behind the base
+    bool operator==(const Page&) const = default;
+
+    bool framed() const { return reveal.most() > 0; }
+    /// Page coordinates run over the whole spread, the gap included.
+    double full_width() const { return spread ? 2 * width + gap : width; }
+    Box whole() const { return {0, 0, full_width(), height}; }
+    /// The one or two pages.
+    std::vector<Box> leaves() const {
+        if (!spread) return {whole()};
+        return {{0, 0, width, height}, {width + gap, 0, full_width(), height}};
+    }
+    /// What of a leaf is base: the leaf inside its reveals.
+    Box base_of(const Box& leaf) const {
+        return {leaf.x0 + reveal.left, leaf.y0 + reveal.top, leaf.x1 - reveal.right, leaf.y1 - reveal.bottom};
+    }
+};
+
+} // namespace zesty

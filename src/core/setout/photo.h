@@ -1,0 +1,24 @@
+#pragma once
+// A photo on the page, as decided. Its print has a real size; millimetres on the page.
+
+#include "core/geometry/shapes.h"
+
+#include <string>
+#include <vector>
+
+namespace zesty {
+
+struct Photo {
+    std::string name;
+    double width = 0;
+    double height = 0;
+    bool round = false; ///< a circle of the width
+    Point centre;
+    double turn_deg = 0;
+    bool on_top = true; ///< above every cut; otherwise it slides behind those that lie above photos
+    /// Parts that must stay free, such as a face: in the photo, millimetres from its upright middle.
+    std::vector<Box> keep_free;
+    bool operator==(const Photo&) const = default;
+};
+
+} // namespace zesty

@@ -1,0 +1,46 @@
+#pragma once
+// A cut on the page, as decided. All lengths in millimetres.
+
+#include "core/geometry/lengths.h"
+#include "core/geometry/shapes.h"
+
+#include <string>
+#include <vector>
+
+namespace zesty {
+
+enum class SizeRule { Margin, Width, Height };
+
+struct CutPlacement {
+    SizeRule rule = SizeRule::Margin;
+    double length = mm_per_inch / 2; ///< the margin to the page, or the width or height of the turned cut
+    double turn_deg = 0;             ///< clockwise as seen
+    bool mirrored = false;           ///< left to right, before turning
+    Point shift;                     ///< from the middle of the page
+    bool operator==(const CutPlacement&) const = default;
+};
+
+struct PlacedCut {
+    int id = 0;      ///< steady while the cut is on the page; Spot::cut refers to it
+    int drawing = 0; ///< into Project::drawings
+    CutPlacement place;
+    std::vector<int> left_out; ///< pieces of the drawing that are not used, ascending
+    bool above_photos = true;  ///< photos that are not on top slide behind it
+    bool operator==(const PlacedCut&) const = default;
+};
+
+/// An opening as decisions name it: steady whatever else is on the page. Part 0 is the whole opening, parts
+/// from 1 are what a division makes of it.
+struct Spot {
+    int cut = 0;
+    int opening = 0;
+    int part = 0;
+
+    Spot() = default;
+    Spot(int opening_of_first_cut) : opening(opening_of_first_cut) {}
+    Spot(int cut_id, int opening_of_cut, int part_of_opening = 0)
+        : cut(cut_id), opening(opening_of_cut), part(part_of_opening) {}
+    auto operator<=>(const Spot&) const = default;
+};
+
+} // namespace zesty

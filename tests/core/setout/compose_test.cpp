@@ -1,0 +1,143 @@
+#include "core/geometry/measure.h"
+#include "core/project/planner.h"
+#include "core/setout/compose.h"
+#include "support/lattice.h"
+
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+namespace {
+
+std::shared_ptr<const DrawingFile> file(const char* name, Drawing drawing) {
+    return std::make_shared<const DrawingFile>(DrawingFile{name, name, std::move(drawing)});
+}
+
+/// Two houses: a large one with a window and a door in it, a small one with a window.
+Drawing houses() {
+    using testing::rectangle;
+    return testing::drawing_of({rectangle(0, 0, 100, 80), rectangle(10, 10, 40, 40),
+                                rectangle(60, 20, 90, 70), rectangle(120, 20, 180, 80),
+                                rectangle(130, 30, 170, 70), rectangle(140, 40, 160, 60)});
+}
+
+Project page_with_houses() {
+    Project p;
+    set_only_cut(p, file("houses.svg", houses()));
+    p.cuts[0].place = {SizeRule::Width, 180, 0, false, {}};
+    return p;
+}
+
+Plan shapes(const Project& p) {
+    Planner planner;
+    auto plan = planner.shapes(p);
+    EXPECT_TRUE(plan) << plan.error().message;
+    return plan ? std::move(*plan) : Plan{};
+}
+
+} // namespace
+
+TEST(Compose, ACopyBringsItsOwnOpeningsAndItsDecisions) {
+    Project p = page_with_houses();
+    group(p, {0, 1});
+    p.choose(0, {"front", Treatment::Open, "", false, std::nullopt});
+    const int copy = copy_cut(p, 0, true, 60);
+    const Plan plan = shapes(p);
+    ASSERT_EQ(plan.cut->openings.size(), 6u);
+    ASSERT_EQ(plan.sections.size(), 4u);
+    EXPECT_EQ(plan.sections[2].name, "front");
+    EXPECT_EQ(plan.sections[2].id, (Spot{copy, 0}));
+    EXPECT_EQ(plan.sections[2].openings.size(), 2u);
+    // It faces the original: what is on the left there is on the right here.
+    const Box& original = plan.cut->openings[0].box;
+    const Box& facing = plan.cut->openings[3].box;
+    EXPECT_NEAR(original.centre().x + facing.centre().x, 2 * (152.4 + 30), 1e-6);
+    EXPECT_NEAR(original.y0, facing.y0, 1e-9);
+    // Openings of the copy are twins of the original's.
+    bool twins = false;
+    for (const auto& g : plan.cut->twins)
+        twins = twins || (std::count(g.begin(), g.end(), 0) && std::count(g.begin(), g.end(), 3));
+    EXPECT_TRUE(twins);
+}
+
+TEST(Compose, CutsThatOverlapDoNotSeeEachOthersContours) {
+    Project p = page_with_houses();
+    const Plan alone = shapes(p);
+    copy_cut(p, 0, false, 7);
+    const Plan both = shapes(p);
+    ASSERT_EQ(both.patches.size(), 2 * alone.patches.size());
+    for (std::size_t i = 0; i < alone.patches.size(); ++i)
+        EXPECT_NEAR(both.patches[i].area, alone.patches[i].area, 1e-3);
+    for (const Neighbours& n : both.neighbours)
+        EXPECT_EQ(both.cut_of_opening[both.sections[n.a].openings[0]],
+                  both.cut_of_opening[both.sections[n.b].openings[0]]);
+}
+
+TEST(Compose, APartTakenAloneIsSizedByItself) {
+    Project p = page_with_houses();
+    p.cuts[0].left_out = {0};
+    p.cuts[0].place = {SizeRule::Width, 90, 0, false, {}};
+    const Plan plan = shapes(p);
+    ASSERT_EQ(plan.cut->openings.size(), 1u);
+    EXPECT_EQ(plan.spots[0], Spot(2)) << "decisions keep speaking of the opening by its old name";
+    EXPECT_NEAR(plan.set_out.cut_box.width(), 90, 1e-9);
+    EXPECT_NEAR(plan.set_out.cut_box.centre().x, 152.4, 1e-9);
+    ASSERT_EQ(plan.cut->openings[0].inserts.size(), 1u);
+    // Without the window pane the opening is whole.
+    p.cuts[0].left_out = {0, 2};
+    const Plan bare = shapes(p);
+    EXPECT_TRUE(bare.cut->openings[0].outline.holes.empty());
+    EXPECT_NEAR(bare.cut->openings[0].area, 40 * 40, 1e-6);
+    p.cuts[0].left_out = {0, 1, 2};
+    Planner planner;
+    EXPECT_EQ(planner.shapes(p).error().kind, ErrorKind::NothingToDo);
+}
+
+TEST(Compose, WhatHangsOffThePageIsTrimmed) {
+    Project p = page_with_houses();
+    p.page.width = 200;
+    p.cuts[0].place.shift.x = -45; // the page's edge runs through the first window
+    const Plan plan = shapes(p);
+    const Patch& cut = plan.patches[0];
+    EXPECT_TRUE(cut.trimmed);
+    EXPECT_NEAR(bounds(cut.outline).x0, 0, 1e-9);
+    EXPECT_GT(cut.lip, 2.5) << "the trimmed edge is not glued";
+    EXPECT_FALSE(plan.patches[1].trimmed);
+    p.cuts[0].place.shift.x = -100;
+    EXPECT_EQ(shapes(p).patches.size(), 2u) << "an opening off the page needs no paper";
+}
+
+TEST(Compose, ASpreadIsOnePageWithAGap) {
+    Project p = page_with_houses();
+    p.page.spread = true;
+    p.page.gap = 10;
+    p.page.reveal = Sides::even(6);
+    p.cuts[0].place = {SizeRule::Margin, 20, 0, false, {}};
+    const Plan plan = shapes(p);
+    EXPECT_NEAR(plan.set_out.cut_box.centre().x, 304.8 + 5, 1e-9);
+    EXPECT_NEAR(plan.set_out.base.x0, 6, 1e-9);
+    EXPECT_NEAR(plan.set_out.base.x1, 2 * 304.8 + 10 - 6, 1e-9);
+}
+
+TEST(Compose, TakingACutOffThePageTakesItsDecisionsAndKeepsTheOthers) {
+    Project p = page_with_houses();
+    const int copy = copy_cut(p, 0, false, 50);
+    const int other = add_cut(p, file("frame.svg", testing::drawing_of({testing::rectangle(0, 0, 9, 9)})));
+    group(p, {Spot(0), Spot(copy, 1)});
+    p.choose(0, {"both", Treatment::Open, "", false, std::nullopt});
+    p.choose(Spot(copy, 2), {"", Treatment::Open, "", false, std::nullopt});
+    remove_cut(p, 0);
+    EXPECT_TRUE(p.groups.empty());
+    EXPECT_EQ(p.choice(Spot(copy, 1)).name, "both") << "what is left of the section keeps its decision";
+    EXPECT_EQ(p.choice(Spot(copy, 2)).treatment, Treatment::Open);
+    EXPECT_EQ(p.drawings.size(), 2u) << "the copy still uses the drawing";
+    remove_cut(p, copy);
+    ASSERT_EQ(p.drawings.size(), 1u);
+    EXPECT_EQ(p.cuts[0].id, other);
+    EXPECT_EQ(p.cuts[0].drawing, 0);
+    EXPECT_TRUE(p.sections.empty());
+    remove_cut(p, 77);
+    EXPECT_EQ(p.cuts.size(), 1u);
+}
+
+} // namespace zesty

@@ -163,6 +163,10 @@ void BenchWindow::apply(const Finding& finding) {
             p.choose(o->section, c);
         } else if (const auto* l = std::get_if<SetLip>(&finding.fix)) {
             p.lip = l->lip;
+        } else if (const auto* r = std::get_if<SetReveal>(&finding.fix)) {
+            p.page.reveal = r->reveal;
+        } else if (const auto* b = std::get_if<SetGlueLip>(&finding.fix)) {
+            p.page.glue_lip = b->lip;
         } else if (const auto* m = std::get_if<SetMargin>(&finding.fix)) {
             for (PlacedCut& c : p.cuts)
                 if (c.id == m->cut) {

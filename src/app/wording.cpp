@@ -63,7 +63,7 @@ QString papers_answer(const Plan& plan) {
 QString price(const Plan& plan) {
     const auto scraps =
         std::count_if(plan.used_sheets.begin(), plan.used_sheets.end(),
-                      [&](const UsedSheet& u) { return plan.sheets[u.sheet].kind == SheetKind::Offcut; });
+                      [&](const UsedSheet& u) { return plan.sheets[u.sheet].kind <= SheetKind::Offcut; });
     QString out = counted(plan.used_sheets.size(), "sheet", "sheets");
     if (scraps > 0) out += QString(", %1 of them %2").arg(scraps).arg(scraps == 1 ? "a scrap" : "scraps");
     return out;

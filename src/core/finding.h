@@ -2,6 +2,7 @@
 // One result of a check. They come from every stage and look the same everywhere.
 
 #include "core/geometry/shapes.h"
+#include "core/setout/page.h"
 #include "core/setout/placed_cut.h"
 
 #include <optional>
@@ -32,7 +33,15 @@ struct SetMargin {
     int cut = 0; ///< its id
     bool operator==(const SetMargin&) const = default;
 };
-using Fix = std::variant<std::monostate, GivePaper, LeaveOpen, SetLip, SetMargin>;
+struct SetReveal {
+    Sides reveal;
+    bool operator==(const SetReveal&) const = default;
+};
+struct SetGlueLip {
+    double lip;
+    bool operator==(const SetGlueLip&) const = default;
+};
+using Fix = std::variant<std::monostate, GivePaper, LeaveOpen, SetLip, SetMargin, SetReveal, SetGlueLip>;
 
 struct Finding {
     std::string code; ///< stable, for programs: "short", "alike", "thin-bar", ...

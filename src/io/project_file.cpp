@@ -39,7 +39,8 @@ json page_json(const Page& page) {
             {"gap_mm", page.gap},
             {"reveal_mm", sides_json(page.reveal)},
             {"frame", page.frame == FrameKind::Whole ? "whole" : "strips"},
-            {"glue_lip_mm", page.glue_lip}};
+            {"glue_lip_mm", page.glue_lip},
+            {"frame_paper", page.frame_paper}};
 }
 
 json cut_json(const PlacedCut& c) {
@@ -267,6 +268,7 @@ void read_page(const json& page, Fields& fields, Page& out) {
         out.reveal = Sides::even(fields.number(page, "reveal_mm", 0, 0, 1000)); // format 1
     }
     out.frame = fields.text(page, "frame") == "strips" ? FrameKind::Strips : FrameKind::Whole;
+    out.frame_paper = fields.text(page, "frame_paper");
     out.glue_lip = fields.number(page, "glue_lip_mm", out.glue_lip, 0, 1000);
 }
 

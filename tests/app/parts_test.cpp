@@ -32,15 +32,15 @@ TEST(Document, StepsOfOneDragAreOneStepAndADragBackIsNone) {
     Document d;
     for (double w = 1; w < 5; ++w)
         d.change(
-            "Size", [&](Project& p) { p.cuts.front().place.length = w; }, 7);
+            "Size", [&](Project& p) { p.lip = w; }, 7);
     EXPECT_EQ(d.history().count(), 1);
     d.change(
-        "Other drag", [](Project& p) { p.cuts.front().place.length = 9; }, 8);
+        "Other drag", [](Project& p) { p.lip = 9; }, 8);
     EXPECT_EQ(d.history().count(), 2);
     d.change("Nothing", [](Project&) {});
     EXPECT_EQ(d.history().count(), 2);
     d.history().undo();
-    EXPECT_EQ(d.project().cuts.front().place.length, 4);
+    EXPECT_EQ(d.project().lip, 4);
     d.history().undo();
     EXPECT_TRUE(d.project() == Project{});
     EXPECT_FALSE(d.changed());

@@ -77,7 +77,7 @@ TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
     const std::string second = "<svg xmlns='http://www.w3.org/2000/svg'><path d='M0 0h9v9z'/></svg>";
     p.title = "Zwölf \"Drachen\" & <mehr>";
     p.units = Units::Centimetres;
-    p.page = {215.9, 279.4, true, 12.5, {6.35, 3, 0, 7.0000001}, FrameKind::Strips, 10};
+    p.page = {215.9, 279.4, true, 12.5, {6.35, 3, 0, 7.0000001}, FrameKind::Strips, 10, "sand"};
     p.cuts.front().place = {SizeRule::Height, 187.3333333333333, -37.123456789, true, {1.25, -3.5}};
     add_cut(p, std::make_shared<const DrawingFile>(
                    DrawingFile{"second.svg", second, *read_svg(QByteArray::fromStdString(second))}));

@@ -102,6 +102,12 @@ std::string format_length(double mm, Units units) {
     return units == Units::Inches ? in_inches(mm) + " in" : printed("%.1f cm", mm / 10);
 }
 
+std::string format_for_trimmer(double mm, Units units) {
+    if (units == Units::Centimetres) return std::to_string(std::lround(mm)) + " mm";
+    const double sixteenth = mm_per_inch / 16;
+    return in_inches(std::round(mm / sixteenth) * sixteenth) + " in";
+}
+
 std::string format_size(double width_mm, double height_mm, Units units) {
     return units == Units::Inches
                ? in_inches(width_mm) + " x " + in_inches(height_mm) + " in"

@@ -19,6 +19,9 @@ Result<double> parse_length(std::string_view text, Units otherwise = Units::Inch
 /// and lips are spoken of in millimetres by everybody.
 std::string format_length(double mm, Units units);
 
+/// As a paper trimmer is set: "1/2 in", to the nearest 1/16, or "13 mm".
+std::string format_for_trimmer(double mm, Units units);
+
 /// "11 1/4 x 11 in".
 std::string format_size(double width_mm, double height_mm, Units units);
 

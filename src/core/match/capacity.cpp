@@ -93,7 +93,7 @@ const PaperNest& Capacity::lay(int paper, std::vector<int> patches, int attempts
     nested.patches = std::move(patches);
     for (std::size_t i = 0; i < sheets_->size(); ++i) {
         const Sheet& s = (*sheets_)[i];
-        if (s.paper != paper) continue;
+        if (s.paper != paper || s.area <= 0) continue;
         nested.sheets.push_back(static_cast<int>(i));
         job.sheets.push_back({s.outline, static_cast<int>(s.kind)});
     }
@@ -118,7 +118,7 @@ bool Capacity::fits_alone(int patch, int paper) {
     for (const Sheet& s : *sheets_) {
         // A sheet that could hold the patch's circumscribed square whichever way up needs no trying.
         const Box sheet = bounds(s.outline);
-        fits = fits || (s.paper == paper && s.kind != SheetKind::Offcut &&
+        fits = fits || (s.paper == paper && s.kind > SheetKind::Offcut &&
                         std::min(sheet.width(), sheet.height()) > longer + 2);
     }
     if (!fits) fits = lay(paper, {patch}, 1, {}).complete();

@@ -264,6 +264,7 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
 
 std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
     std::vector<Finding> out = plan.set_out.findings;
+    out.insert(out.end(), plan.frame.findings.begin(), plan.frame.findings.end());
     about_lips(project, plan, out);
     about_choices(project, plan, out);
     about_alike(project, plan, out);

@@ -6,6 +6,7 @@
 #include "core/match/match.h"
 #include "core/sections/patches.h"
 #include "core/setout/compose.h"
+#include "core/setout/frame.h"
 
 namespace zesty {
 
@@ -45,14 +46,15 @@ struct PaperUse {
 struct Plan {
     std::shared_ptr<const CutFile> cut; ///< of all cuts; null for an empty page
     SetOut set_out;                     ///< of all cuts
-    std::vector<SetOut> each_cut;       ///< by Project::cuts
-    std::vector<Spot> spots;            ///< by opening: its name in decisions
-    std::vector<int> cut_of_opening;    ///< by opening: index into Project::cuts
+    FramePlan frame;
+    std::vector<SetOut> each_cut;    ///< by Project::cuts
+    std::vector<Spot> spots;         ///< by opening: its name in decisions
+    std::vector<int> cut_of_opening; ///< by opening: index into Project::cuts
     std::vector<Section> sections;
     std::vector<int> section_of_opening;
     std::vector<Neighbours> neighbours;
     std::vector<Patch> patches;
-    std::vector<Sheet> sheets;         ///< the whole stash
+    std::vector<Sheet> sheets;         ///< the whole stash, what the frame takes already taken
     std::vector<int> paper_of_section; ///< into the stash; -1 for none
     std::vector<PlacedPatch> placed;   ///< by patch
     std::vector<UsedSheet> used_sheets;

@@ -51,6 +51,38 @@ std::string why_bare(const Project& project, const Plan& plan, int patch, bool p
            size_of(project, plan, patch);
 }
 
+/// The frame comes out of the smallest sheets that are large enough; what is left of them stays in the stock.
+void take_frame(const Project& project, Plan& plan) {
+    const Page& page = project.page;
+    if (!page.framed() || page.frame_paper.empty()) return;
+    const int paper = stash_of(project).find(page.frame_paper);
+    for (std::size_t leaf = 0; leaf < page.leaves().size(); ++leaf) {
+        Sheet* best = nullptr;
+        for (Sheet& s : plan.sheets)
+            if (s.paper == paper && s.kind != SheetKind::Gutted && large_enough(page, s.outline) &&
+                (!best || s.area < best->area))
+                best = &s;
+        if (!best) {
+            plan.frame.findings.push_back({"frame-paper",
+                                           Severity::Problem,
+                                           "No sheet for the frame",
+                                           "No sheet of the frame's paper is " +
+                                               format_size(page.width, page.height, project.units) +
+                                               ", as large as the page.",
+                                           Point{page.width / 2, 0},
+                                           {},
+                                           {},
+                                           {}});
+            return;
+        }
+        best->kind = SheetKind::Gutted;
+        const auto left = left_of_frame_sheet(page, best->outline);
+        best->outline = left.value_or(Polygon{});
+        best->area = area(best->outline);
+    }
+    // A sheet of which nothing is left stays in the list, so that the others keep their places.
+}
+
 /// Sheet minus the patches cut from it.
 Region leftovers_of(const Plan& plan, const UsedSheet& used, double gap) {
     Region cut_out;
@@ -152,7 +184,9 @@ Result<void> Planner::set_out_again(const Project& project) {
 Result<Plan> Planner::shapes(const Project& project) {
     Plan plan;
     const Stash& stash = stash_of(project);
+    plan.frame = frame_of(project.page, project.units);
     plan.sheets = sheets_of(stash);
+    take_frame(project, plan);
     plan.papers.resize(stash.papers.size());
     for (const Sheet& s : plan.sheets) plan.papers[s.paper].stock_area += s.area;
     if (auto r = set_out_again(project); !r) return tl::make_unexpected(r.error());

@@ -7,6 +7,7 @@
 #include "core/geometry/lengths.h"
 #include "core/geometry/shapes.h"
 
+#include <string>
 #include <vector>
 
 namespace zesty {
@@ -34,6 +35,7 @@ struct Page {
     Sides reveal;                     ///< how much of a frame paper shows; all 0 for no frame
     FrameKind frame = FrameKind::Whole;
     double glue_lip = mm_per_inch / 2; ///< of the frame paper behind the base
+    std::string frame_paper;           ///< id of the frame's paper; empty when it is not from the stash
     bool operator==(const Page&) const = default;
 
     bool framed() const { return reveal.most() > 0; }

@@ -37,6 +37,8 @@ std::vector<Sheet> sheets_of(const Stash& stash) {
 
 const char* name_of(SheetKind kind) {
     switch (kind) {
+    case SheetKind::Gutted:
+        return "gutted middle";
     case SheetKind::Offcut:
         return "offcut";
     case SheetKind::Card:

@@ -45,7 +45,8 @@ struct Stash {
     int find(const std::string& id) const;
 };
 
-enum class SheetKind { Offcut, Card, Pad, Full };
+/// In the order in which they are used up.
+enum class SheetKind { Gutted, Offcut, Card, Pad, Full };
 
 /// One real sheet.
 struct Sheet {
@@ -59,7 +60,7 @@ struct Sheet {
 /// All sheets of the stash one by one, paper by paper.
 std::vector<Sheet> sheets_of(const Stash& stash);
 
-/// "offcut", "card", "pad sheet", "sheet".
+/// "gutted middle", "offcut", "card", "pad sheet", "sheet".
 const char* name_of(SheetKind kind);
 const char* name_of(Pattern pattern);
 const char* name_of(Direction direction);

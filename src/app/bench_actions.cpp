@@ -161,12 +161,19 @@ void BenchWindow::apply(const Finding& finding) {
             SectionChoice c = p.choice(o->section);
             c.treatment = Treatment::Open;
             p.choose(o->section, c);
+        } else if (const auto* t = std::get_if<SetTreatment>(&finding.fix)) {
+            SectionChoice c = p.choice(t->section);
+            c.treatment = t->treatment;
+            p.choose(t->section, c);
         } else if (const auto* l = std::get_if<SetLip>(&finding.fix)) {
             p.lip = l->lip;
         } else if (const auto* r = std::get_if<SetReveal>(&finding.fix)) {
             p.page.reveal = r->reveal;
         } else if (const auto* b = std::get_if<SetGlueLip>(&finding.fix)) {
             p.page.glue_lip = b->lip;
+        } else if (const auto* photo = std::get_if<MovePhoto>(&finding.fix)) {
+            if (photo->photo < static_cast<int>(p.photos.size()))
+                p.photos[photo->photo].centre = photo->centre;
         } else if (const auto* m = std::get_if<SetMargin>(&finding.fix)) {
             for (PlacedCut& c : p.cuts)
                 if (c.id == m->cut) {

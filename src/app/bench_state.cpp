@@ -46,10 +46,33 @@ const SetOut* BenchState::set_out_in_hand(const Project& project) const {
     return plan() && i >= 0 && i < static_cast<int>(plan()->each_cut.size()) ? &plan()->each_cut[i] : nullptr;
 }
 
+int BenchState::photo_in_hand(const Project& project) const {
+    return photo_in_hand_ < static_cast<int>(project.photos.size()) ? photo_in_hand_ : -1;
+}
+
 void BenchState::take_in_hand(int cut_id) {
-    if (cut_id == in_hand_) return;
+    if (cut_id == in_hand_ && photo_in_hand_ < 0) return;
     in_hand_ = cut_id;
+    photo_in_hand_ = -1;
     emit in_hand_changed();
+}
+
+void BenchState::take_photo(int photo) {
+    if (photo == photo_in_hand_) return;
+    photo_in_hand_ = photo;
+    emit in_hand_changed();
+}
+
+void BenchState::take_next(const Project& project) {
+    const int cuts = static_cast<int>(project.cuts.size());
+    const int photos = static_cast<int>(project.photos.size());
+    if (cuts + photos == 0) return;
+    const int photo = photo_in_hand(project);
+    const int next = ((photo >= 0 ? cuts + photo : cut_in_hand(project)) + 1) % (cuts + photos);
+    if (next < cuts)
+        take_in_hand(project.cuts[next].id);
+    else
+        take_photo(next - cuts);
 }
 
 void BenchState::pick(int paper) {

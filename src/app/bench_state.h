@@ -38,6 +38,8 @@ public:
     int cut_in_hand(const Project& project) const;
     /// The same cut for changing; null without cuts.
     PlacedCut* in_hand(Project& project) const;
+    /// The photo that moves and turns are for instead: index into the project's photos, or -1.
+    int photo_in_hand(const Project& project) const;
     /// What setting it out came to; null until there is a plan with it.
     const SetOut* set_out_in_hand(const Project& project) const;
     const std::optional<Offer>& offer() const { return offer_; }
@@ -48,6 +50,9 @@ public:
     void hover(int opening);
     void pick(int paper);
     void take_in_hand(int cut_id);
+    void take_photo(int photo);
+    /// The thing after the one in hand: every cut, then every photo, then from the start.
+    void take_next(const Project& project);
     void set_offer(std::optional<Offer> offer);
     /// The offer's plan becomes the plan on show; returns the offer's project. There must be an offer.
     Project take_offer();
@@ -68,7 +73,8 @@ private:
     std::set<int> selected_;
     int hovered_ = -1;
     int picked_ = -1;
-    int in_hand_ = 0; ///< id of a cut
+    int in_hand_ = 0;        ///< id of a cut
+    int photo_in_hand_ = -1; ///< before the cut
     std::optional<Offer> offer_;
 };
 

@@ -6,6 +6,7 @@
 
 #include <QFileInfo>
 #include <QMetaObject>
+#include <QPointer>
 #include <sys/resource.h>
 #include <unistd.h>
 
@@ -36,6 +37,14 @@ void Worker::post(std::function<void()> job) {
             report([this] { --jobs_; });
         },
         Qt::QueuedConnection);
+}
+
+void Worker::think(QObject* asker, std::function<std::function<void()>()> job) {
+    post([this, asker = QPointer<QObject>(asker), job = std::move(job)] {
+        report([asker, answer = job()] {
+            if (asker) answer();
+        });
+    });
 }
 
 void Worker::report(std::function<void()> on_window_thread) {

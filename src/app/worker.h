@@ -43,6 +43,8 @@ public:
     void save(const Project& project, const QString& path);
     void export_to(const Project& project, std::shared_ptr<const Plan> plan, PrintPaper paper,
                    const QString& folder);
+    /// Runs `job` on the other thread and what it returns on the window's, unless `asker` is gone by then.
+    void think(QObject* asker, std::function<std::function<void()>()> job);
     bool idle() const { return jobs_ == 0; }
 
 signals:

@@ -2,6 +2,7 @@
 // One result of a check. They come from every stage and look the same everywhere.
 
 #include "core/geometry/shapes.h"
+#include "core/sections/treatment.h"
 #include "core/setout/page.h"
 #include "core/setout/placed_cut.h"
 
@@ -41,7 +42,18 @@ struct SetGlueLip {
     double lip;
     bool operator==(const SetGlueLip&) const = default;
 };
-using Fix = std::variant<std::monostate, GivePaper, LeaveOpen, SetLip, SetMargin, SetReveal, SetGlueLip>;
+struct SetTreatment {
+    Spot section;
+    Treatment treatment;
+    bool operator==(const SetTreatment&) const = default;
+};
+struct MovePhoto {
+    int photo; ///< into Project::photos
+    Point centre;
+    bool operator==(const MovePhoto&) const = default;
+};
+using Fix = std::variant<std::monostate, GivePaper, LeaveOpen, SetLip, SetMargin, SetReveal, SetGlueLip,
+                         MovePhoto, SetTreatment>;
 
 struct Finding {
     std::string code; ///< stable, for programs: "short", "alike", "thin-bar", ...

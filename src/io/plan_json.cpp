@@ -33,7 +33,7 @@ json sections_json(const Project& project, const Plan& plan) {
         out.push_back({{"id", section_id(s)},
                        {"name", s.name.empty() ? s.label : s.name},
                        {"openings", openings},
-                       {"treatment", s.treatment == Treatment::Paper ? "paper" : "open"},
+                       {"treatment", key_of(s.treatment)},
                        {"paper", paper < 0 ? json(nullptr) : json(project.stash->papers[paper].id)},
                        {"side", paper < 0 ? json(nullptr) : json("A")}});
     }
@@ -115,7 +115,7 @@ json plan_json(const Project& project, const Plan& plan, double seconds) {
             {{"id", opening_id(static_cast<int>(i))},
              {"outline",
               to_json(largest == seen.end() ? transformed(plan.cut->openings[i].outline, t) : *largest)},
-             {"hidden", largest == seen.end()}});
+             {"hidden", largest == seen.end() || plan.covered[i] >= hidden_share}});
     }
     for (const Neighbours& n : plan.neighbours)
         out["neighbours"].push_back({section_id(plan.sections[n.a]), section_id(plan.sections[n.b])});

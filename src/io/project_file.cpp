@@ -21,7 +21,10 @@ namespace {
 constexpr qint64 most_unpacked = 512LL << 20;
 
 const char* name_of(SizeRule r) {
-    return r == SizeRule::Margin ? "margin" : r == SizeRule::Width ? "width" : "height";
+    return r == SizeRule::Margin  ? "margin"
+           : r == SizeRule::Width ? "width"
+           : r == SizeRule::Frame ? "frame"
+                                  : "height";
 }
 
 json sides_json(const Sides& s) {
@@ -52,6 +55,7 @@ json cut_json(const PlacedCut& c) {
             {"mirrored", c.place.mirrored},
             {"shift_mm", {c.place.shift.x, c.place.shift.y}},
             {"left_out", c.left_out},
+            {"pieces_from_paper", c.pieces_from_paper},
             {"above_photos", c.above_photos}};
 }
 
@@ -69,12 +73,28 @@ json photo_json(const Photo& p) {
 }
 
 json section_json(Spot spot, const SectionChoice& c) {
-    json s{{"opening", spot_json(spot)}, {"treatment", c.treatment == Treatment::Paper ? "paper" : "open"}};
+    json s{{"opening", spot_json(spot)}, {"treatment", key_of(c.treatment)}};
     if (!c.name.empty()) s["name"] = c.name;
     if (!c.paper.empty()) s["paper"] = c.paper;
     if (c.locked) s["locked"] = true;
     if (c.lip) s["lip_mm"] = *c.lip;
+    if (c.school) s["school"] = key_of(*c.school);
+    if (c.order != 0) s["order"] = c.order;
     return s;
+}
+
+json backing_json(const BackingRules& b) {
+    return {{"school", key_of(b.school)},
+            {"lips", b.lips == LipMode::Meet ? "meet" : "overlap"},
+            {"inlay_clearance_mm", b.inlay_clearance},
+            {"foam_width_mm", b.foam_width},
+            {"punches_mm", b.punches},
+            {"punch_on_top", b.punch_on_top}};
+}
+
+json division_json(Spot spot, const Division& d) {
+    return {{"opening", spot_json(spot)}, {"kind", key_of(d.kind)}, {"count", d.count}, {"rows", d.rows},
+            {"turn_deg", d.turn_deg},     {"at", {d.at.x, d.at.y}}};
 }
 
 std::vector<std::string> drawing_entries(const Project& p) {
@@ -95,6 +115,8 @@ json project_json(const Project& p) {
              {"lip_mm", p.lip},
              {"blade_gap_mm", p.blade_gap},
              {"seed", p.seed},
+             {"backing", backing_json(p.backing)},
+             {"divisions", json::array()},
              {"groups", json::array()},
              {"sections", json::array()}};
     for (const PlacedCut& c : p.cuts) out["cuts"].push_back(cut_json(c));
@@ -104,6 +126,7 @@ json project_json(const Project& p) {
         for (Spot s : g) members.push_back(spot_json(s));
         out["groups"].push_back(members);
     }
+    for (const auto& [spot, d] : p.divisions) out["divisions"].push_back(division_json(spot, d));
     for (const auto& [spot, c] : p.sections) out["sections"].push_back(section_json(spot, c));
     if (p.stash) out["stash"] = stash_json(*p.stash);
     return out;
@@ -218,8 +241,8 @@ public:
             const long cut = list[0].get<long>();
             const long opening = list[1].get<long>();
             const long part = list[2].get<long>();
-            if (cut >= 0 && cut < 1'000'000 && opening >= 1 && opening <= 10'000'000 && part >= 0 &&
-                part < 1'000'000)
+            if (cut >= base_spot.cut && cut < 1'000'000 && opening >= 1 && opening <= 10'000'000 &&
+                part >= 0 && part < 1'000'000)
                 return {static_cast<int>(cut), static_cast<int>(opening) - 1, static_cast<int>(part)};
         }
         complain("opening");
@@ -247,11 +270,56 @@ void read_sections(const json& j, Fields& fields, Project& p) {
     for (const json& s : fields.list(j, "sections")) {
         SectionChoice c;
         c.name = fields.text(s, "name");
-        c.treatment = fields.text(s, "treatment") == "open" ? Treatment::Open : Treatment::Paper;
+        if (const std::string t = fields.text(s, "treatment"); !t.empty()) {
+            if (const auto known = treatment_named(t))
+                c.treatment = *known;
+            else
+                fields.complain("treatment");
+        }
+        if (const std::string t = fields.text(s, "school"); !t.empty()) {
+            c.school = school_named(t);
+            if (!c.school) fields.complain("school");
+        }
+        c.order = fields.whole(s, "order", 0, 0, 1'000'000);
         c.paper = fields.text(s, "paper");
         c.locked = fields.flag(s, "locked");
         if (s.is_object() && s.contains("lip_mm")) c.lip = fields.number(s, "lip_mm", 0, 0, 50);
         p.choose(fields.spot(s.is_object() && s.contains("opening") ? s["opening"] : json()), c);
+    }
+}
+
+void read_backing(const json& j, Fields& fields, BackingRules& out) {
+    if (const auto school = school_named(fields.text(j, "school")))
+        out.school = *school;
+    else
+        fields.complain("school");
+    out.lips = fields.text(j, "lips") == "overlap" ? LipMode::Overlap : LipMode::Meet;
+    out.inlay_clearance = fields.number(j, "inlay_clearance_mm", out.inlay_clearance, 0, 10);
+    out.foam_width = fields.number(j, "foam_width_mm", out.foam_width, 0.5, 50);
+    out.punch_on_top = fields.flag(j, "punch_on_top");
+    out.punches.clear();
+    for (const json& d : fields.list(j, "punches_mm")) {
+        if (d.is_number() && d.get<double>() > 0 && d.get<double>() < 1000)
+            out.punches.push_back(d.get<double>());
+        else
+            fields.complain("punches_mm");
+    }
+    std::sort(out.punches.begin(), out.punches.end());
+}
+
+void read_divisions(const json& j, Fields& fields, Project& p) {
+    for (const json& item : fields.list(j, "divisions")) {
+        Division d;
+        if (const auto kind = division_named(fields.text(item, "kind")))
+            d.kind = *kind;
+        else
+            fields.complain("kind");
+        d.count = fields.whole(item, "count", 2, 1, most_parts);
+        d.rows = fields.whole(item, "rows", 2, 1, most_parts);
+        d.turn_deg = fields.number(item, "turn_deg", 0, -360, 360);
+        const auto at = fields.numbers(item, "at", 2, 100);
+        d.at = {at[0], at[1]};
+        p.divisions[fields.spot(item.is_object() && item.contains("opening") ? item["opening"] : json())] = d;
     }
 }
 
@@ -275,7 +343,10 @@ void read_page(const json& page, Fields& fields, Page& out) {
 PlacedCut read_cut_place(const json& cut, Fields& fields) {
     PlacedCut c;
     const std::string rule = fields.text(cut, "rule");
-    c.place.rule = rule == "width" ? SizeRule::Width : rule == "height" ? SizeRule::Height : SizeRule::Margin;
+    c.place.rule = rule == "width"    ? SizeRule::Width
+                   : rule == "height" ? SizeRule::Height
+                   : rule == "frame"  ? SizeRule::Frame
+                                      : SizeRule::Margin;
     c.place.length = fields.number(cut, "length_mm", c.place.length, -3000, 3000);
     c.place.turn_deg = fields.number(cut, "turn_deg", 0, -360, 360);
     c.place.mirrored = fields.flag(cut, "mirrored");
@@ -290,6 +361,7 @@ PlacedCut read_cut_place(const json& cut, Fields& fields) {
             c.left_out.push_back(piece.get<int>());
     }
     std::sort(c.left_out.begin(), c.left_out.end());
+    c.pieces_from_paper = fields.flag(cut, "pieces_from_paper");
     c.above_photos = !cut.contains("above_photos") || fields.flag(cut, "above_photos");
     return c;
 }
@@ -338,6 +410,8 @@ Project read_decisions(const json& j, Fields& fields, std::vector<std::string>& 
     p.lip = fields.number(j, "lip_mm", p.lip, 0, 50);
     p.blade_gap = fields.number(j, "blade_gap_mm", p.blade_gap, 0, 50);
     p.seed = static_cast<unsigned>(fields.number(j, "seed", 1, 0, 4294967295.0));
+    if (j.contains("backing")) read_backing(j["backing"], fields, p.backing);
+    read_divisions(j, fields, p);
     read_sections(j, fields, p);
     return p;
 }

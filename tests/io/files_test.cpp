@@ -87,6 +87,11 @@ TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
     p.photos.push_back({"Mia & kite", 101.6, 152.4, false, {80, 90.5}, -3.25, true, {{-20, -30, 10, 5}}});
     p.photos.push_back({"", 50.8, 50.8, true, {200, 210}, 0, false, {}});
     p.lip = 2.0999999;
+    p.cuts[1].pieces_from_paper = true;
+    p.cuts[1].place.rule = SizeRule::Frame;
+    p.backing = {School::Punches, LipMode::Overlap, 0.3, 6.1, {20, 30.5}, true};
+    divide(p, {4, base_spot}, {Division::Kind::Rays, 5, 3, 12.25, {0.25, 0.75}});
+    p.choose(5, {"", Treatment::Shaker, "", false, std::nullopt, School::GlueAndTrim, 7});
     p.seed = 4000000000u;
     group(p, {1, 2, 3});
     p.choose(6, {"sky", Treatment::Open, "", false, 1.5});

@@ -108,6 +108,30 @@ std::optional<Circle> largest_circle(const Polygon& polygon, double tolerance) {
     return c;
 }
 
+std::optional<Circle> smallest_circle_around(const Ring& ring) {
+    if (ring.size() < 2) return std::nullopt;
+    const Geometry line = geos::line(ring, true);
+    double radius = 0;
+    GEOSGeometry* centre = nullptr;
+    const Geometry circle(GEOSMinimumBoundingCircle_r(context(), line.get(), &radius, &centre));
+    const Geometry owned(centre);
+    if (!circle || !centre) return std::nullopt;
+    Circle c;
+    c.radius = radius;
+    GEOSGeomGetX_r(context(), centre, &c.centre.x);
+    GEOSGeomGetY_r(context(), centre, &c.centre.y);
+    return c;
+}
+
+Ring smallest_rectangle_around(const Ring& ring) {
+    if (ring.size() < 3) return {};
+    const Geometry line = geos::line(ring, true);
+    const Geometry rectangle(GEOSMinimumRotatedRectangle_r(context(), line.get()));
+    if (!rectangle) return {};
+    const Region region = geos::region(rectangle.get());
+    return region.empty() ? Ring{} : region.front().outer;
+}
+
 struct MeasuredRing::Inner {
     Geometry line;
     const GEOSPreparedGeometry* prepared;

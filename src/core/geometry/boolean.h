@@ -33,6 +33,11 @@ struct Circle {
 };
 std::optional<Circle> largest_circle(const Polygon& polygon, double tolerance);
 
+/// The smallest circle around all points; nothing for an empty ring.
+std::optional<Circle> smallest_circle_around(const Ring& ring);
+/// The smallest rectangle around all points, turned as it must be; empty for a ring without area.
+Ring smallest_rectangle_around(const Ring& ring);
+
 /// Nearest distance between the lines of two rings, and where.
 struct Gap {
     double distance = 0;

@@ -47,7 +47,7 @@ void Capacity::use(const Stash& stash, const std::vector<Sheet>& sheets, const s
     patch_hash_.clear();
     for (const Patch& p : patches) {
         std::uint64_t h = seed_hash;
-        mix(h, p.outline);
+        mix(h, p.on_sheet());
         patch_hash_.push_back(h);
     }
     paper_hash_.clear();
@@ -88,7 +88,7 @@ const PaperNest& Capacity::lay(int paper, std::vector<int> patches, int attempts
     const Direction direction = stash_->papers[paper].direction;
     for (int p : patches)
         job.pieces.push_back(
-            {(*patches_)[p].outline, direction == Direction::Free, rotations(direction), {}});
+            {(*patches_)[p].on_sheet(), direction == Direction::Free, rotations(direction), {}});
     PaperNest nested;
     nested.patches = std::move(patches);
     for (std::size_t i = 0; i < sheets_->size(); ++i) {
@@ -100,7 +100,7 @@ const PaperNest& Capacity::lay(int paper, std::vector<int> patches, int attempts
     ++layings_;
     nested.result = nest(job, stop);
     for (const NestPlacement& p : nested.result.placements)
-        nested.placed_area += (*patches_)[nested.patches[p.piece]].area;
+        nested.placed_area += (*patches_)[nested.patches[p.piece]].paper_area();
     r.nest = std::move(nested);
     // An answer cut short is used this once but not trusted later.
     r.attempts = stopped(stop) ? 0 : attempts;
@@ -112,7 +112,7 @@ bool Capacity::fits_alone(int patch, int paper) {
     mix(h, patch_hash_[patch]);
     const auto known = alone_.find(h);
     if (known != alone_.end()) return known->second;
-    const Box box = bounds((*patches_)[patch].outline);
+    const Box box = bounds((*patches_)[patch].on_sheet());
     const double longer = std::max(box.width(), box.height());
     bool fits = false;
     for (const Sheet& s : *sheets_) {

@@ -1,5 +1,7 @@
 #include "core/project/findings.h"
 
+#include "core/project/section_findings.h"
+
 #include <algorithm>
 #include <numeric>
 
@@ -42,7 +44,8 @@ void about_lips(const Project& project, const Plan& plan, std::vector<Finding>& 
     std::vector<int> narrow;
     const Patch* worst = nullptr;
     for (const Patch& p : plan.patches) {
-        if (p.lip >= p.lip_wanted - 0.1) continue;
+        const bool lipless = p.school == School::Inlay || p.school == School::CutFrom || p.border > 0;
+        if (p.lip >= p.lip_wanted - 0.1 || lipless) continue;
         narrow.push_back(p.opening);
         if (!worst || p.lip < worst->lip) worst = &p;
     }
@@ -64,7 +67,7 @@ void about_choices(const Project& project, const Plan& plan, std::vector<Finding
     std::vector<int> gone;
     for (std::size_t s = 0; s < plan.sections.size(); ++s) {
         const Section& section = plan.sections[s];
-        if (section.treatment != Treatment::Paper || plan.paper_of_section[s] >= 0) continue;
+        if (!takes_paper(section.treatment) || plan.paper_of_section[s] >= 0) continue;
         (section.paper.empty() ? bare : gone).push_back(section.openings.front());
     }
     if (!gone.empty())
@@ -105,7 +108,8 @@ void about_alike(const Project& project, const Plan& plan, std::vector<Finding>&
             {"alike",
              Severity::Advice,
              plan.sections[n.a].label + " and " + plan.sections[n.b].label + " are both " + paper.name,
-             "They share a bar of " + format_length(n.width, project.units) + ".",
+             n.width > 0 ? "They share a bar of " + format_length(n.width, project.units) + "."
+                         : "They meet without a bar between them.",
              (n.from + n.to) * 0.5,
              {plan.sections[n.a].openings.front(), plan.sections[n.b].openings.front()},
              {},
@@ -166,10 +170,11 @@ private:
         double area = 0;
         for (std::size_t i = 0; i < plan_.patches.size(); ++i) {
             const int s = plan_.patches[i].section;
-            if (s != section && plan_.paper_of_section[s] != paper) continue;
+            if ((s != section && plan_.paper_of_section[s] != paper) || plan_.patches[i].rides_on >= 0)
+                continue;
             if (s == section && !capacity_.fits_alone(static_cast<int>(i), paper)) return false;
             patches.push_back(static_cast<int>(i));
-            area += plan_.patches[i].area;
+            area += plan_.patches[i].paper_area();
         }
         if (area > capacity_.stock_area(paper)) return false;
         ++tried_;
@@ -265,7 +270,13 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
 std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
     std::vector<Finding> out = plan.set_out.findings;
     out.insert(out.end(), plan.frame.findings.begin(), plan.frame.findings.end());
+    out.insert(out.end(), plan.photo_findings.begin(), plan.photo_findings.end());
+    if (!plan.cut) {
+        by_severity(out);
+        return out;
+    }
     about_lips(project, plan, out);
+    add_section_findings(project, plan, out);
     about_choices(project, plan, out);
     about_alike(project, plan, out);
     about_the_drawing(plan, out);

@@ -4,9 +4,13 @@
 #include "core/cutfile/cut_file.h"
 #include "core/finding.h"
 #include "core/match/match.h"
-#include "core/sections/patches.h"
+#include "core/project/ladder.h"
+#include "core/sections/advice.h"
+#include "core/sections/extras.h"
+#include "core/sections/hidden.h"
 #include "core/setout/compose.h"
 #include "core/setout/frame.h"
+#include "core/setout/photos.h"
 
 namespace zesty {
 
@@ -43,10 +47,20 @@ struct PaperUse {
     int short_patches = 0;
 };
 
+/// Openings that something covers for good, and what leaving them saves.
+struct HiddenWork {
+    std::vector<int> openings;
+    double paper_area = 0; ///< about, mm2
+    double minutes = 0;    ///< about
+};
+
 struct Plan {
     std::shared_ptr<const CutFile> cut; ///< of all cuts; null for an empty page
     SetOut set_out;                     ///< of all cuts
     FramePlan frame;
+    std::vector<PrintCount> prints; ///< to order
+    std::vector<Box> free_cells;    ///< of a grid of photos
+    std::vector<Finding> photo_findings;
     std::vector<SetOut> each_cut;    ///< by Project::cuts
     std::vector<Spot> spots;         ///< by opening: its name in decisions
     std::vector<int> cut_of_opening; ///< by opening: index into Project::cuts
@@ -54,6 +68,13 @@ struct Plan {
     std::vector<int> section_of_opening;
     std::vector<Neighbours> neighbours;
     std::vector<Patch> patches;
+    std::vector<double> covered;    ///< by opening: the share that photos and cuts above hide
+    double enlargement = 0;         ///< of the enlarged copy; 0 without one
+    std::vector<int> without_patch; ///< openings too narrow for the inlay they were to get
+    std::vector<Shaker> shakers;
+    std::vector<SectionPrint> section_prints;
+    std::vector<WritingRoom> writing;
+    HiddenWork hidden;                 ///< what need not be backed
     std::vector<Sheet> sheets;         ///< the whole stash, what the frame takes already taken
     std::vector<int> paper_of_section; ///< into the stash; -1 for none
     std::vector<PlacedPatch> placed;   ///< by patch
@@ -66,7 +87,8 @@ struct Plan {
 
     /// Index of the patch of an opening, or -1.
     int patch_of(int opening) const;
-    double patch_area() const;
+    double patch_area() const; ///< of paper that is taken
+    double backing_minutes() const;
     /// Names of openings in decisions.
     std::vector<Spot> spots_of(const std::vector<int>& openings) const;
 };

@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/project/findings.h"
+#include "core/sections/effort.h"
 
 #include <algorithm>
 
@@ -20,20 +21,20 @@ const Stash& stash_of(const Project& project) {
 std::vector<int> chosen_papers(const Project& project, const std::vector<Section>& sections) {
     std::vector<int> out;
     for (const Section& s : sections)
-        out.push_back(s.treatment == Treatment::Paper && !s.paper.empty() ? stash_of(project).find(s.paper)
-                                                                          : -1);
+        out.push_back(takes_paper(s.treatment) && !s.paper.empty() ? stash_of(project).find(s.paper) : -1);
     return out;
 }
 
 std::vector<int> patches_with(const Plan& plan, int paper) {
     std::vector<int> out;
     for (std::size_t p = 0; p < plan.patches.size(); ++p)
-        if (plan.paper_of_section[plan.patches[p].section] == paper) out.push_back(static_cast<int>(p));
+        if (plan.paper_of_section[plan.patches[p].section] == paper && plan.patches[p].rides_on < 0)
+            out.push_back(static_cast<int>(p));
     return out;
 }
 
 std::string size_of(const Project& project, const Plan& plan, int patch) {
-    const Box b = bounds(plan.patches[patch].outline);
+    const Box b = bounds(plan.patches[patch].on_sheet());
     return format_size(b.width(), b.height(), project.units);
 }
 
@@ -83,11 +84,66 @@ void take_frame(const Project& project, Plan& plan) {
     // A sheet of which nothing is left stays in the list, so that the others keep their places.
 }
 
+/// Material of every cut on the page, where a photo wants to know what lies over it.
+CutMaterial material_over_photos(const Project& project, const Plan& plan) {
+    CutMaterial out(project.cuts.size());
+    const bool asked = std::any_of(project.photos.begin(), project.photos.end(),
+                                   [](const Photo& p) { return !p.on_top && !p.keep_free.empty(); });
+    if (asked && plan.cut)
+        for (const Piece& p : plan.cut->pieces)
+            out[p.layer].push_back(transformed(p.outline, plan.set_out.to_page));
+    return out;
+}
+
+void look_at_photos(const Project& project, Plan& plan) {
+    plan.prints = prints_of(project.photos);
+    plan.free_cells = free_cells(project.photos);
+    plan.photo_findings = photo_findings(project, material_over_photos(project, plan));
+}
+
+/// Openings covered for good are not backed; what that saves is about their area with half a lip.
+void note_hidden(Plan& plan, std::vector<BackingWish>& wishes) {
+    for (std::size_t o = 0; o < wishes.size(); ++o) {
+        if (!wishes[o].backed || plan.covered[o] < hidden_share) continue;
+        wishes[o].backed = false;
+        const double scale = plan.set_out.scale;
+        const Opening& opening = plan.cut->openings[o];
+        Patch about;
+        about.outline = transformed(opening.outline, plan.set_out.to_page);
+        about.school = wishes[o].school;
+        plan.hidden.openings.push_back(static_cast<int>(o));
+        plan.hidden.paper_area +=
+            opening.area * scale * scale + perimeter(opening.outline.outer) * scale * wishes[o].lip / 2;
+        plan.hidden.minutes += backing_minutes(about);
+    }
+}
+
+void look_at_treatments(const Project& project, const Spots& spots, Plan& plan) {
+    std::vector<Treatment> treatment;
+    std::vector<double> lip;
+    for (int s : plan.section_of_opening) {
+        treatment.push_back(plan.sections[s].treatment);
+        lip.push_back(plan.sections[s].lip);
+    }
+    plan.shakers = shakers_of(spots, treatment, lip, project.backing.foam_width, plan.set_out.to_page);
+    for (std::size_t o = 0; o < treatment.size(); ++o) {
+        const auto outline = [&] { return transformed(plan.cut->openings[o].outline, plan.set_out.to_page); };
+        if (treatment[o] == Treatment::Photo && plan.covered[o] < hidden_share) {
+            plan.section_prints.push_back(print_for(outline(), lip[o]));
+            plan.section_prints.back().opening = static_cast<int>(o);
+        } else if (treatment[o] == Treatment::Words) {
+            plan.writing.push_back(writing_room(outline()));
+            plan.writing.back().opening = static_cast<int>(o);
+        }
+    }
+}
+
 /// Sheet minus the patches cut from it.
 Region leftovers_of(const Plan& plan, const UsedSheet& used, double gap) {
     Region cut_out;
     for (int p : used.patches) {
-        const auto grown = grow({transformed(plan.patches[p].outline, plan.placed[p].to_sheet())}, gap);
+        if (plan.patches[p].rides_on >= 0) continue;
+        const auto grown = grow({transformed(plan.patches[p].on_sheet(), plan.placed[p].to_sheet())}, gap);
         if (grown) cut_out.insert(cut_out.end(), grown->begin(), grown->end());
     }
     const auto joined = unite(cut_out);
@@ -103,6 +159,8 @@ Region leftovers_of(const Plan& plan, const UsedSheet& used, double gap) {
 void take(const PaperNest& nest, Plan& plan) {
     for (const NestPlacement& p : nest.result.placements)
         plan.placed[nest.patches[p.piece]] = {nest.sheets[p.sheet], p.rotation_deg, p.shift};
+    for (std::size_t i = 0; i < plan.patches.size(); ++i)
+        if (const int leader = plan.patches[i].rides_on; leader >= 0) plan.placed[i] = plan.placed[leader];
 }
 
 void note_used_sheets(const Project& project, Plan& plan) {
@@ -112,7 +170,7 @@ void note_used_sheets(const Project& project, Plan& plan) {
         for (std::size_t p = 0; p < plan.placed.size(); ++p)
             if (plan.placed[p].sheet == used.sheet) {
                 used.patches.push_back(static_cast<int>(p));
-                used.used_area += plan.patches[p].area;
+                used.used_area += plan.patches[p].paper_area();
             }
         if (used.patches.empty()) continue;
         used.leftovers = leftovers_of(plan, used, project.blade_gap / 2);
@@ -130,7 +188,13 @@ int Plan::patch_of(int opening) const {
 
 double Plan::patch_area() const {
     double sum = 0;
-    for (const Patch& p : patches) sum += p.area;
+    for (const Patch& p : patches) sum += p.paper_area();
+    return sum;
+}
+
+double Plan::backing_minutes() const {
+    double sum = 0;
+    for (const Patch& p : patches) sum += zesty::backing_minutes(p);
     return sum;
 }
 
@@ -181,6 +245,55 @@ Result<void> Planner::set_out_again(const Project& project) {
     return {};
 }
 
+Result<void> Planner::spread_again(const Project& project) {
+    if (spots_cut_ == composed_.cut && spots_divisions_ == project.divisions && spots_cuts_ == project.cuts &&
+        (spots_page_ == project.page || !project.divisions.contains(base_spot)))
+        return {};
+    // What single-cut pages compare is the drawing, which moving the cut leaves alone.
+    auto spread = spots_of(composed_, project);
+    if (!spread) return tl::make_unexpected(spread.error());
+    spots_ = std::move(*spread);
+    spots_cut_ = composed_.cut;
+    spots_divisions_ = project.divisions;
+    spots_cuts_ = project.cuts;
+    spots_page_ = project.page;
+    return {};
+}
+
+Result<void> Planner::back_again(const Project& project, Plan& plan) {
+    std::vector<BackingWish> wishes;
+    std::vector<char> open;
+    for (int s : plan.section_of_opening) {
+        const Section& section = plan.sections[s];
+        wishes.push_back({takes_paper(section.treatment), section.lip, section.school, section.order});
+        open.push_back(section.treatment == Treatment::Open);
+    }
+    auto covered = covered_shares(project, composed_, spots_, open);
+    if (!covered) return tl::make_unexpected(covered.error());
+    plan.covered = std::move(*covered);
+    note_hidden(plan, wishes);
+    if (backing_cut_ != plan.cut || !(backing_for_ == plan.set_out.to_page) ||
+        !(backing_page_ == project.page.whole()) || backing_wishes_ != wishes ||
+        !(backing_rules_ == project.backing)) {
+        backing_cut_.reset();
+        auto made = backing_of(*composed_.cut, spots_, wishes, project.backing, plan.set_out.to_page,
+                               project.page.whole());
+        if (!made) return tl::make_unexpected(made.error());
+        backing_ = std::move(*made);
+        backing_for_ = plan.set_out.to_page;
+        backing_page_ = project.page.whole();
+        backing_wishes_ = std::move(wishes);
+        backing_rules_ = project.backing;
+        backing_cut_ = plan.cut;
+    }
+    plan.patches = backing_.patches;
+    plan.enlargement = backing_.enlargement;
+    plan.without_patch = backing_.without_patch;
+    // Which section an opening is in may change without changing its patch.
+    for (Patch& p : plan.patches) p.section = plan.section_of_opening[p.opening];
+    return {};
+}
+
 Result<Plan> Planner::shapes(const Project& project) {
     Plan plan;
     const Stash& stash = stash_of(project);
@@ -191,33 +304,23 @@ Result<Plan> Planner::shapes(const Project& project) {
     for (const Sheet& s : plan.sheets) plan.papers[s.paper].stock_area += s.area;
     if (auto r = set_out_again(project); !r) return tl::make_unexpected(r.error());
     plan.set_out = composed_.whole;
-    if (project.cuts.empty()) return plan;
     plan.cut = composed_.cut;
+    look_at_photos(project, plan);
+    if (project.cuts.empty()) {
+        plan.findings = findings_of(project, plan);
+        return plan;
+    }
+    if (auto r = spread_again(project); !r) return tl::make_unexpected(r.error());
+    plan.cut = spots_.cut;
     plan.each_cut = composed_.each;
-    plan.spots = composed_.spots;
-    plan.cut_of_opening = composed_.cut_of_opening;
+    plan.spots = spots_.names;
+    plan.cut_of_opening = spots_.cut_of_opening;
     plan.sections = sections_of(plan.spots, project);
     plan.section_of_opening = section_by_opening(plan.sections, plan.cut->openings.size());
-    plan.neighbours = neighbours_of(*plan.cut, plan.sections, plan.set_out.to_page);
+    plan.neighbours = neighbours_of(*plan.cut, plan.sections, plan.set_out.to_page, spots_.seams);
     plan.paper_of_section = chosen_papers(project, plan.sections);
-
-    std::vector<std::pair<Treatment, double>> wanted;
-    for (int s : plan.section_of_opening)
-        wanted.emplace_back(plan.sections[s].treatment, plan.sections[s].lip);
-    if (patches_cut_ != plan.cut || !(patches_for_ == plan.set_out.to_page) ||
-        !(patches_page_ == project.page.whole()) || patches_wanted_ != wanted) {
-        patches_cut_.reset();
-        auto made = make_patches(*plan.cut, plan.sections, plan.set_out.to_page, project.page.whole());
-        if (!made) return tl::make_unexpected(made.error());
-        patches_ = std::move(*made);
-        patches_for_ = plan.set_out.to_page;
-        patches_page_ = project.page.whole();
-        patches_wanted_ = std::move(wanted);
-        patches_cut_ = plan.cut;
-    }
-    plan.patches = patches_;
-    // Which section an opening is in may change without changing its patch.
-    for (Patch& p : plan.patches) p.section = plan.section_of_opening[p.opening];
+    if (auto r = back_again(project, plan); !r) return tl::make_unexpected(r.error());
+    look_at_treatments(project, spots_, plan);
     plan.placed.resize(plan.patches.size());
     for (std::size_t i = 0; i < plan.neighbours.size(); ++i) {
         const Neighbours& n = plan.neighbours[i];
@@ -253,6 +356,10 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
             const bool alone = capacity_.fits_alone(patch, static_cast<int>(paper));
             plan.short_patches.push_back({plan.patches[patch].section, patch,
                                           why_short(project, plan, stash.papers[paper], patch, alone)});
+            for (std::size_t rider = 0; rider < plan.patches.size(); ++rider)
+                if (plan.patches[rider].rides_on == patch)
+                    plan.short_patches.push_back({plan.patches[rider].section, static_cast<int>(rider),
+                                                  "the sheet that carries it has no place"});
         }
     }
     for (std::size_t p = 0; p < plan.patches.size(); ++p)
@@ -281,24 +388,60 @@ Result<Assignment> Planner::propose(const Project& project, bool keep_chosen, co
     for (std::size_t s = 0; s < plan.sections.size(); ++s) {
         const Section& section = plan.sections[s];
         MatchSection& m = job.sections[s];
-        m.backed = section.treatment == Treatment::Paper;
+        m.backed = takes_paper(section.treatment);
         if (section.locked || keep_chosen) m.given = plan.paper_of_section[s];
         m.radius = std::numeric_limits<double>::infinity();
         for (int o : section.openings)
             m.radius = std::min(m.radius, plan.cut->openings[o].label.radius * plan.set_out.scale);
     }
     for (std::size_t p = 0; p < plan.patches.size(); ++p) {
+        if (plan.patches[p].rides_on >= 0) continue;
         job.sections[plan.patches[p].section].patches.push_back(static_cast<int>(p));
-        job.sections[plan.patches[p].section].area += plan.patches[p].area;
+        job.sections[plan.patches[p].section].area += plan.patches[p].paper_area();
     }
     return match(job, capacity_, stop, progress);
+}
+
+Result<std::shared_ptr<const CutFile>> Planner::cut_alone(const Project& project, int cut) {
+    auto part = part_of(project, project.cuts[cut]);
+    if (!part) return tl::make_unexpected(part.error());
+    return std::shared_ptr<const CutFile>(*part, &(*part)->cut);
+}
+
+Result<std::vector<Rung>> Planner::ladder(const Project& project, int cut, double least, double greatest,
+                                          int count, const StopToken& stop) {
+    auto part = part_of(project, project.cuts[cut]);
+    if (!part) return tl::make_unexpected(part.error());
+    std::vector<Spot> names;
+    for (int o : (*part)->openings) names.emplace_back(project.cuts[cut].id, o);
+    const auto sections = sections_of(names, project);
+    const auto section = section_by_opening(sections, names.size());
+    std::vector<BackingWish> wishes;
+    for (int s : section)
+        wishes.push_back({takes_paper(sections[s].treatment), sections[s].lip, sections[s].school, 0});
+    BackingRules rules = project.backing;
+    return size_ladder((*part)->cut, wishes, rules, least, greatest, count, stop);
+}
+
+Result<std::vector<SchoolFigures>> Planner::compare_schools(const Project& project, const StopToken& stop) {
+    std::vector<SchoolFigures> out;
+    for (int i = 0; i < schools; ++i) {
+        if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
+        Project one = project;
+        one.backing.school = static_cast<School>(i);
+        for (auto& [spot, choice] : one.sections) choice.school.reset();
+        const auto made = shapes(one);
+        if (!made) return tl::make_unexpected(made.error());
+        out.push_back(figures_of(one.backing.school, backing_));
+    }
+    return out;
 }
 
 Project with_papers(const Project& project, const Plan& plan, const Assignment& assignment) {
     Project out = project;
     for (std::size_t s = 0; s < plan.sections.size() && s < assignment.paper.size(); ++s) {
         const Section& section = plan.sections[s];
-        if (section.treatment != Treatment::Paper || section.locked) continue;
+        if (!takes_paper(section.treatment) || section.locked) continue;
         SectionChoice c = out.choice(section.id);
         c.paper = assignment.paper[s] < 0 ? "" : project.stash->papers[assignment.paper[s]].id;
         out.choose(section.id, c);

@@ -22,9 +22,19 @@ public:
     Result<Assignment> propose(const Project& project, bool keep_chosen, const StopToken& stop = {},
                                const Progress& progress = {});
 
+    /// What other sizes would do to one cut (index into Project::cuts), openings treated as they are now.
+    Result<std::vector<Rung>> ladder(const Project& project, int cut, double least, double greatest,
+                                     int count, const StopToken& stop = {});
+    /// The whole page backed by each of the schools, exceptions put aside; in the order of School.
+    Result<std::vector<SchoolFigures>> compare_schools(const Project& project, const StopToken& stop = {});
+    /// What of the drawing one cut uses, in the drawing's coordinates.
+    Result<std::shared_ptr<const CutFile>> cut_alone(const Project& project, int cut);
+
 private:
     Result<std::shared_ptr<const CutPart>> part_of(const Project& project, const PlacedCut& cut);
     Result<void> set_out_again(const Project& project);
+    Result<void> spread_again(const Project& project);
+    Result<void> back_again(const Project& project, Plan& plan);
 
     /// Drawings read and the parts of them that are used; only what the project uses is kept.
     struct Read {
@@ -39,12 +49,19 @@ private:
     Units composed_units_ = Units::Inches;
     std::vector<PlacedCut> composed_cuts_;
     std::vector<std::shared_ptr<const CutPart>> composed_parts_;
+    // Everything that can be backed, and what for.
+    Spots spots_;
+    std::shared_ptr<const CutFile> spots_cut_;
+    std::map<Spot, Division> spots_divisions_;
+    std::vector<PlacedCut> spots_cuts_;
+    Page spots_page_;
     // Patches and what they were made for.
-    std::vector<Patch> patches_;
-    Transform patches_for_;
-    Box patches_page_;
-    std::vector<std::pair<Treatment, double>> patches_wanted_; ///< treatment and lip by opening
-    std::shared_ptr<const CutFile> patches_cut_;
+    Backing backing_;
+    Transform backing_for_;
+    Box backing_page_;
+    std::vector<BackingWish> backing_wishes_;
+    BackingRules backing_rules_;
+    std::shared_ptr<const CutFile> backing_cut_;
     Capacity capacity_;
 };
 

@@ -17,6 +17,12 @@ bool same_file(const std::shared_ptr<const DrawingFile>& a, const std::shared_pt
 
 } // namespace
 
+std::vector<double> BackingRules::usual_punches() {
+    std::vector<double> out;
+    for (const double in : {1.0, 1.25, 1.5, 1.75, 2.0, 2.5, 3.0}) out.push_back(in * mm_per_inch);
+    return out;
+}
+
 const SectionChoice& Project::choice(Spot section) const {
     static const SectionChoice none;
     const auto it = sections.find(section);
@@ -33,7 +39,8 @@ void Project::choose(Spot section, SectionChoice choice) {
 bool operator==(const Project& a, const Project& b) {
     return a.title == b.title && a.units == b.units && a.page == b.page && a.cuts == b.cuts &&
            a.photos == b.photos && a.lip == b.lip && a.blade_gap == b.blade_gap && a.seed == b.seed &&
-           a.groups == b.groups && a.sections == b.sections &&
+           a.groups == b.groups && a.sections == b.sections && a.backing == b.backing &&
+           a.divisions == b.divisions &&
            std::equal(a.drawings.begin(), a.drawings.end(), b.drawings.begin(), b.drawings.end(),
                       same_file) &&
            same(a.stash, b.stash);
@@ -82,6 +89,52 @@ void ungroup(Project& project, const std::vector<Spot>& openings) {
 
 namespace {
 
+/// Decisions about an opening and all its parts go.
+void forget(Project& project, Spot whole) {
+    const auto same = [&](Spot s) { return s.cut == whole.cut && s.opening == whole.opening; };
+    std::vector<Spot> members;
+    for (const auto& g : project.groups)
+        for (Spot s : g)
+            if (same(s)) members.push_back(s);
+    for (Spot s : members) {
+        for (auto& g : project.groups) {
+            if (!std::binary_search(g.begin(), g.end(), s)) continue;
+            const SectionChoice kept = project.choice(g.front());
+            project.sections.erase(g.front());
+            std::erase(g, s);
+            if (!g.empty()) project.choose(g.front(), kept);
+        }
+        std::erase_if(project.groups, [](const auto& g) { return g.size() < 2; });
+    }
+    std::erase_if(project.sections, [&](const auto& c) { return same(c.first); });
+}
+
+} // namespace
+
+void divide(Project& project, const std::vector<Spot>& openings, const Division& division) {
+    for (Spot s : openings) {
+        if (s.opening >= first_piece_spot) continue;
+        const Spot whole(s.cut, s.opening);
+        const SectionChoice kept = project.choice(section_of(project, s));
+        forget(project, whole);
+        project.divisions[whole] = division;
+        project.choose(Spot(s.cut, s.opening, 1), kept);
+    }
+}
+
+void undivide(Project& project, const std::vector<Spot>& openings) {
+    for (Spot s : openings) {
+        const Spot whole(s.cut, s.opening);
+        if (!project.divisions.contains(whole)) continue;
+        const SectionChoice kept = project.choice(section_of(project, Spot(s.cut, s.opening, 1)));
+        forget(project, whole);
+        project.divisions.erase(whole);
+        if (whole != base_spot) project.choose(whole, kept);
+    }
+}
+
+namespace {
+
 int free_id(const Project& project) {
     int id = 0;
     for (const PlacedCut& c : project.cuts) id = std::max(id, c.id + 1);
@@ -112,6 +165,7 @@ void set_only_cut(Project& project, std::shared_ptr<const DrawingFile> drawing) 
     project.cuts.clear();
     project.groups.clear();
     project.sections.clear();
+    std::erase_if(project.divisions, [](const auto& d) { return d.first != base_spot; });
     add_cut(project, std::move(drawing));
     project.cuts.front().place = place;
 }
@@ -136,6 +190,8 @@ int copy_cut(Project& project, int id, bool facing, double beside) {
     std::sort(project.groups.begin(), project.groups.end());
     for (const auto& [spot, choice] : std::map(project.sections))
         if (spot.cut == id) project.choose(moved(spot), choice);
+    for (const auto& [spot, division] : std::map(project.divisions))
+        if (spot.cut == id) project.divisions[moved(spot)] = division;
     project.cuts.push_back(copy);
     return copy.id;
 }
@@ -152,6 +208,7 @@ void remove_cut(Project& project, int id) {
     }
     std::erase_if(project.cuts, [&](const PlacedCut& c) { return c.id == id; });
     std::erase_if(project.sections, [&](const auto& s) { return s.first.cut == id; });
+    std::erase_if(project.divisions, [&](const auto& d) { return d.first.cut == id; });
     std::erase_if(project.groups, [](const auto& g) { return g.size() < 2; });
     if (std::any_of(project.cuts.begin(), project.cuts.end(),
                     [&](const PlacedCut& c) { return c.drawing == drawing; }))

@@ -3,6 +3,8 @@
 // "changed since saved", handed whole to the worker. The heavy parts never change and are shared.
 
 #include "core/cutfile/drawing.h"
+#include "core/sections/division.h"
+#include "core/sections/treatment.h"
 #include "core/setout/page.h"
 #include "core/setout/photo.h"
 #include "core/setout/placed_cut.h"
@@ -23,17 +25,33 @@ struct DrawingFile {
     Drawing drawing;
 };
 
-enum class Treatment { Paper, Open };
-
 struct SectionChoice {
     std::string name;
     Treatment treatment = Treatment::Paper;
     std::string paper;   ///< paper id; empty when none has been chosen
     bool locked = false; ///< given by hand: match leaves it alone
     std::optional<double> lip;
+    std::optional<School> school = std::nullopt; ///< where it differs from the page's
+    int order = 0;                               ///< when it is glued: lower first; 0 leaves it to the plan
     bool operator==(const SectionChoice&) const = default;
     bool plain() const { return *this == SectionChoice{}; }
 };
+
+/// How patches are made, for the whole page.
+struct BackingRules {
+    School school = School::MachinePatches;
+    LipMode lips = LipMode::Meet;
+    double inlay_clearance = 0.25;
+    double foam_width = mm_per_inch / 8;
+    std::vector<double> punches = usual_punches(); ///< diameters at hand, ascending
+    bool punch_on_top = false;                     ///< circles on the openings instead of behind them
+    bool operator==(const BackingRules&) const = default;
+    /// 1, 1 1/4, 1 1/2, 1 3/4, 2, 2 1/2 and 3 in.
+    static std::vector<double> usual_punches();
+};
+
+/// What names the bare base where it is divided.
+inline const Spot base_spot{-1, 0, 0};
 
 struct Project {
     std::string title;
@@ -45,6 +63,9 @@ struct Project {
     std::shared_ptr<const Stash> stash;                       ///< null for none
     double lip = mm_per_inch / 8;
     double blade_gap = 0.5; ///< kept free between patches on a sheet
+    BackingRules backing;
+    /// Openings that are divided, by whole opening; the bare base under `base_spot`.
+    std::map<Spot, Division> divisions;
     unsigned seed = 1;
     /// Openings that share a section; each group ascending and of at least two, groups in order.
     std::vector<std::vector<Spot>> groups;
@@ -66,6 +87,10 @@ bool operator==(const Project& a, const Project& b);
 void group(Project& project, const std::vector<Spot>& openings);
 /// Takes the openings' groups apart; each part keeps the choice of the section it was in.
 void ungroup(Project& project, const std::vector<Spot>& openings);
+/// Divides openings or the base; decisions about their sections go, the paper stays with the first part.
+void divide(Project& project, const std::vector<Spot>& openings, const Division& division);
+/// Makes them whole again.
+void undivide(Project& project, const std::vector<Spot>& openings);
 /// The lowest opening of the section the opening is in.
 Spot section_of(const Project& project, Spot opening);
 

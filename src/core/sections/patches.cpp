@@ -37,11 +37,12 @@ SegmentGrid contours(const CutFile& cut, const std::vector<char>& backed, const 
 /// Follows one contour of an opening and tells how far the patch may reach from each of its points.
 class Reach {
 public:
-    Reach(const SegmentGrid& grid, int layer, double lip, std::vector<int> ignored)
-        : grid_(grid), layer_(layer), lip_(lip), ignored_(std::move(ignored)) {}
+    Reach(const SegmentGrid& grid, int layer, double lip, LipMode lips, std::vector<int> ignored)
+        : grid_(grid), layer_(layer), lip_(lip), overlaps_(lips == LipMode::Overlap),
+          ignored_(std::move(ignored)) {}
 
     double at(Point a, Point normal) const {
-        const double shared = ball(a, normal, lip_, Shares);
+        const double shared = overlaps_ ? lip_ : ball(a, normal, lip_, Shares);
         // A circle of this size lets the patch come as close to an edge as it may.
         const double enough = (shared + edge_clearance) / 2;
         const double free = ball(a, normal, enough, Stops);
@@ -56,7 +57,8 @@ private:
         for (int step = 0; step < 30; ++step) {
             const Point c = a + normal * r;
             const auto hit = grid_.nearest(c, r * (1 - 1e-6), [&](const Segment& s) {
-                return s.group == group_of(layer_, meeting) &&
+                return (s.group == group_of(layer_, meeting) ||
+                        (overlaps_ && s.group == group_of(layer_, Shares))) &&
                        std::find(ignored_.begin(), ignored_.end(), s.ring) == ignored_.end();
             });
             if (!hit) break;
@@ -73,6 +75,7 @@ private:
     const SegmentGrid& grid_;
     int layer_;
     double lip_;
+    bool overlaps_; ///< shared bars are not shared in the middle: the patch may cross them
     std::vector<int> ignored_;
 };
 
@@ -154,13 +157,11 @@ Ring thinned(const Ring& ring, const Transform& to_page) {
 
 class PatchMaker {
 public:
-    PatchMaker(const CutFile& cut, const std::vector<Section>& sections, const Transform& to_page,
-               const Box& page)
-        : cut_(cut), sections_(sections), to_page_(to_page), page_(page),
-          section_(section_by_opening(sections, cut.openings.size())), backed_(cut.openings.size(), 0),
-          grid_(SegmentGrid({})) {
-        for (std::size_t o = 0; o < backed_.size(); ++o)
-            backed_[o] = sections_[section_[o]].treatment == Treatment::Paper;
+    PatchMaker(const CutFile& cut, const std::vector<PatchWish>& wishes, const Transform& to_page,
+               const Box& page, LipMode lips)
+        : cut_(cut), wishes_(wishes), to_page_(to_page), page_(page), lips_(lips),
+          backed_(cut.openings.size(), 0), grid_(SegmentGrid({})) {
+        for (std::size_t o = 0; o < backed_.size(); ++o) backed_[o] = wishes[o].backed;
         grid_ = contours(cut, backed_, to_page);
     }
 
@@ -174,12 +175,11 @@ public:
     Result<Patch> make(int opening) const {
         Patch patch;
         patch.opening = opening;
-        patch.section = section_[opening];
-        patch.lip_wanted = sections_[patch.section].lip;
+        patch.lip_wanted = wishes_[opening].lip;
         const Ring edge = thinned(cut_.openings[opening].outline.outer, to_page_);
         std::vector<int> ignored{opening};
         for (int p : cut_.openings[opening].inserts) ignored.push_back(ring_of_piece(p));
-        const Reach reach(grid_, layer_of(opening), patch.lip_wanted, ignored);
+        const Reach reach(grid_, layer_of(opening), patch.lip_wanted, lips_, ignored);
         const bool outwards_is_left = signed_area(edge) < 0;
         auto region = fill(
             FilledPath{{Grower(edge, outwards_is_left, reach, patch.lip_wanted).run()}, FillRule::NonZero});
@@ -245,7 +245,8 @@ private:
         for (int piece : cut_.openings[opening].inserts) {
             if (cut_.pieces[piece].openings.empty()) continue;
             const Ring edge = thinned(cut_.pieces[piece].outline.outer, to_page_);
-            const Reach reach(grid_, layer_of(opening), patch.lip_wanted, {opening, ring_of_piece(piece)});
+            const Reach reach(grid_, layer_of(opening), patch.lip_wanted, lips_,
+                              {opening, ring_of_piece(piece)});
             const bool inwards_is_left = signed_area(edge) > 0;
             const Ring grown = Grower(edge, inwards_is_left, reach, patch.lip_wanted).run();
             // Everything but what the lip does not reach: a frame around, running the other way, turns the
@@ -265,20 +266,25 @@ private:
     }
 
     const CutFile& cut_;
-    const std::vector<Section>& sections_;
+    const std::vector<PatchWish>& wishes_;
     Transform to_page_;
     Box page_;
-    std::vector<int> section_;
+    LipMode lips_;
     std::vector<char> backed_;
     SegmentGrid grid_;
 };
 
 } // namespace
 
-Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<Section>& sections,
-                                        const Transform& to_page, const Box& page) {
+double Patch::paper_area() const {
+    if (rides_on >= 0) return 0;
+    return blank.outer.empty() ? area : zesty::area(blank);
+}
+
+Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<PatchWish>& wishes,
+                                        const Transform& to_page, const Box& page, LipMode lips) {
     if (cut.openings.empty()) return std::vector<Patch>{};
-    const PatchMaker maker(cut, sections, to_page, page);
+    const PatchMaker maker(cut, wishes, to_page, page, lips);
     const std::vector<int> wanted = maker.wanted();
     std::vector<Result<Patch>> made(wanted.size(), Patch{});
     const auto part = [&](std::size_t from) {

@@ -23,12 +23,32 @@ struct Patch {
     double lip_wanted = 0;
     double lip = 0;       ///< the smallest real lip: distance between the contours of opening and patch
     bool trimmed = false; ///< ends at the edge of the page, where there is no lip
+    School school = School::MachinePatches;
+    bool fell_back = false; ///< the school wanted does not work here: a machine patch instead
+    double punch = 0;       ///< diameter, for punches
+    double border = 0;      ///< what a punch on top leaves free around it at its narrowest
+    Polygon blank;          ///< what is cut off the sheet first, where that is more than the patch
+    int rides_on = -1;      ///< the patch whose blank it is a part of
+    int order = 0;          ///< place in the order of gluing, from 1
+
+    /// What the sheet has to hold; empty for patches that ride on another.
+    const Polygon& on_sheet() const { return blank.outer.empty() ? outline : blank; }
+    /// What it takes of the paper.
+    double paper_area() const;
 };
 
-/// One patch for every opening of a section that gets paper, in order of openings. What would lie off `page`
-/// is trimmed, an opening altogether off it gets none. Inserts lie on the patch,
-/// which runs through behind them unless they have openings of their own.
-Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<Section>& sections,
-                                        const Transform& to_page, const Box& page);
+/// What is wanted behind one opening.
+struct PatchWish {
+    bool backed = false;
+    double lip = 0;
+};
+
+/// One patch for every opening that is to be backed, in order of openings. What would lie off `page` is
+/// trimmed, an opening altogether off it gets none. Inserts lie on the patch, which runs through behind them
+/// unless they have openings of their own. With LipMode::Overlap patches cross the bars they share as far as
+/// the other opening, however many lie there: see backing.h for who gives way.
+Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<PatchWish>& wishes,
+                                        const Transform& to_page, const Box& page,
+                                        LipMode lips = LipMode::Meet);
 
 } // namespace zesty

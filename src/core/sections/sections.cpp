@@ -4,14 +4,43 @@
 
 namespace zesty {
 
+namespace {
+
+/// The school that makes the patches of a section: some treatments leave no choice.
+School school_in_force(const SectionChoice& c, const Project& project) {
+    if (c.treatment == Treatment::Inlay) return School::Inlay;
+    if (c.treatment == Treatment::CutFrom) return School::CutFrom;
+    const School wanted = c.school.value_or(project.backing.school);
+    const bool covered = c.treatment == Treatment::Shaker || c.treatment == Treatment::Translucent;
+    const bool covers =
+        wanted == School::MachinePatches || wanted == School::TraceAndTrim || wanted == School::GlueAndTrim;
+    return covered && !covers ? School::MachinePatches : wanted;
+}
+
+/// Pieces that are cut from paper have no bars to lie behind.
+SectionChoice as_piece(SectionChoice c) {
+    if (c.treatment != Treatment::Open) c.treatment = Treatment::CutFrom;
+    return c;
+}
+
+bool is_piece(Spot s) {
+    return s.cut >= 0 && s.opening >= first_piece_spot;
+}
+
+} // namespace
+
 std::vector<Section> sections_of(const std::vector<Spot>& spots, const Project& project) {
     std::vector<Section> out;
     std::map<Spot, std::size_t> index;
+    std::map<int, Spot> shared; // by cut: the section of its one sheet
     for (std::size_t o = 0; o < spots.size(); ++o) {
-        const Spot id = section_of(project, spots[o]);
+        Spot id = section_of(project, spots[o]);
+        const SectionChoice c = is_piece(id) ? as_piece(project.choice(id)) : project.choice(id);
+        const School school = school_in_force(c, project);
+        if (school == School::OneSheet && takes_paper(c.treatment) && id.part == 0)
+            id = shared.try_emplace(id.cut, id).first->second;
         const auto [at, fresh] = index.try_emplace(id, out.size());
-        if (fresh) {
-            const SectionChoice& c = project.choice(id);
+        if (fresh)
             out.push_back({id,
                            std::to_string(o + 1),
                            c.name,
@@ -19,8 +48,9 @@ std::vector<Section> sections_of(const std::vector<Spot>& spots, const Project& 
                            c.treatment,
                            c.paper,
                            c.locked,
-                           c.lip.value_or(project.lip)});
-        }
+                           c.lip.value_or(project.lip),
+                           school,
+                           c.order});
         out[at->second].openings.push_back(static_cast<int>(o));
     }
     return out;
@@ -34,16 +64,23 @@ std::vector<int> section_by_opening(const std::vector<Section>& sections, std::s
 }
 
 std::vector<Neighbours> neighbours_of(const CutFile& cut, const std::vector<Section>& sections,
-                                      const Transform& to_page) {
+                                      const Transform& to_page, const std::vector<Seam>& seams) {
     const std::vector<int> section = section_by_opening(sections, cut.openings.size());
     const double scale = to_page.scale();
     std::map<std::pair<int, int>, Neighbours> found;
     for (const Bar& bar : cut.bars) {
         if (bar.width * scale > neighbour_limit) break;
         if (bar.b == Bar::edge || section[bar.a] == section[bar.b]) continue;
-        const auto [a, b] = std::minmax(section[bar.a], section[bar.b]);
+        const int a = std::min(section[bar.a], section[bar.b]);
+        const int b = std::max(section[bar.a], section[bar.b]);
         // Bars come narrowest first, so the first one between two sections is the one to keep.
         found.try_emplace({a, b}, Neighbours{a, b, bar.width * scale, to_page(bar.from), to_page(bar.to)});
+    }
+    for (const Seam& seam : seams) {
+        if (section[seam.a] == section[seam.b]) continue;
+        const int a = std::min(section[seam.a], section[seam.b]);
+        const int b = std::max(section[seam.a], section[seam.b]);
+        found[{a, b}] = Neighbours{a, b, 0, to_page(seam.at), to_page(seam.at)};
     }
     std::vector<Neighbours> out;
     for (const auto& [key, n] : found) out.push_back(n);

@@ -3,6 +3,7 @@
 
 #include "core/cutfile/cut_file.h"
 #include "core/project/project.h"
+#include "core/sections/spots.h"
 
 namespace zesty {
 
@@ -14,11 +15,13 @@ struct Section {
     Treatment treatment = Treatment::Paper;
     std::string paper; ///< chosen paper id, or empty
     bool locked = false;
-    double lip = 0; ///< wanted
+    double lip = 0;                         ///< wanted
+    School school = School::MachinePatches; ///< in force, the treatment's own where it has one
+    int order = 0;
 };
 
 /// In order of their lowest openings; `spots` names every opening. Decisions about openings that are not
-/// there are ignored.
+/// there are ignored. What shares one sheet (School::OneSheet) is one section for each cut.
 std::vector<Section> sections_of(const std::vector<Spot>& spots, const Project& project);
 
 /// Index of the section of each opening.
@@ -31,11 +34,11 @@ inline constexpr double neighbour_limit = 0.75 * mm_per_inch;
 struct Neighbours {
     int a = 0; ///< indices of sections, a < b
     int b = 0;
-    double width = 0; ///< narrowest bar between them, on the page
+    double width = 0; ///< narrowest bar between them, on the page; 0 along a seam
     Point from;       ///< on the page
     Point to;
 };
 std::vector<Neighbours> neighbours_of(const CutFile& cut, const std::vector<Section>& sections,
-                                      const Transform& to_page);
+                                      const Transform& to_page, const std::vector<Seam>& seams = {});
 
 } // namespace zesty

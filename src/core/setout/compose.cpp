@@ -68,12 +68,13 @@ Composition compose(const Project& project, const std::vector<std::shared_ptr<co
     int offset = 0;
     for (std::size_t c = 0; c < parts.size(); ++c) {
         const PlacedCut& placed = project.cuts[c];
-        out.each.push_back(set_out(parts[c]->cut, project.page, placed.place, project.units));
+        out.each.push_back(set_out(parts[c]->cut, project.page, placed.place, project.units, offset));
         speak_of_the_page(out.each.back(), offset, placed.id);
         for (int o : parts[c]->openings) {
             out.spots.emplace_back(placed.id, o);
             out.cut_of_opening.push_back(static_cast<int>(c));
         }
+        out.piece_numbers.insert(out.piece_numbers.end(), parts[c]->pieces.begin(), parts[c]->pieces.end());
         offset += static_cast<int>(parts[c]->openings.size());
     }
     if (parts.size() == 1) {

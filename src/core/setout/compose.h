@@ -13,6 +13,7 @@ struct Composition {
     std::shared_ptr<const CutFile> cut;
     std::vector<Spot> spots;         ///< by opening: its name in decisions
     std::vector<int> cut_of_opening; ///< by opening: index into Project::cuts
+    std::vector<int> piece_numbers;  ///< by piece: its index in its drawing
     SetOut whole;
     std::vector<SetOut> each; ///< by Project::cuts; opening numbers in them are those of `cut`
 };

@@ -9,14 +9,15 @@
 
 namespace zesty {
 
-enum class SizeRule { Margin, Width, Height };
+enum class SizeRule { Margin, Width, Height, Frame };
 
 struct CutPlacement {
     SizeRule rule = SizeRule::Margin;
-    double length = mm_per_inch / 2; ///< the margin to the page, or the width or height of the turned cut
-    double turn_deg = 0;             ///< clockwise as seen
-    bool mirrored = false;           ///< left to right, before turning
-    Point shift;                     ///< from the middle of the page
+    double length =
+        mm_per_inch / 2; ///< the margin to the page or to the base, or the width or height of the turned cut
+    double turn_deg = 0; ///< clockwise as seen
+    bool mirrored = false; ///< left to right, before turning
+    Point shift;           ///< from the middle of the page; of the base with SizeRule::Frame
     bool operator==(const CutPlacement&) const = default;
 };
 
@@ -24,13 +25,16 @@ struct PlacedCut {
     int id = 0;      ///< steady while the cut is on the page; Spot::cut refers to it
     int drawing = 0; ///< into Project::drawings
     CutPlacement place;
-    std::vector<int> left_out; ///< pieces of the drawing that are not used, ascending
-    bool above_photos = true;  ///< photos that are not on top slide behind it
+    std::vector<int> left_out;      ///< pieces of the drawing that are not used, ascending
+    bool pieces_from_paper = false; ///< its pieces are cut from papers of their own, each a section
+    bool above_photos = true;       ///< photos that are not on top slide behind it
     bool operator==(const PlacedCut&) const = default;
 };
 
+inline constexpr int first_piece_spot = 1'000'000;
+
 /// An opening as decisions name it: steady whatever else is on the page. Part 0 is the whole opening, parts
-/// from 1 are what a division makes of it.
+/// from 1 are what a division makes of it. From `first_piece_spot` on, `opening` counts pieces.
 struct Spot {
     int cut = 0;
     int opening = 0;

@@ -28,13 +28,30 @@ double scale_for(const Box& box, const Page& page, const CutPlacement& p) {
         return std::min((page.full_width() - 2 * p.length) / w, (page.height - 2 * p.length) / h);
     case SizeRule::Width:
         return p.length / w;
+    case SizeRule::Frame: {
+        const Box base = base_of(page);
+        return std::min((base.width() - 2 * p.length) / w, (base.height() - 2 * p.length) / h);
+    }
     case SizeRule::Height:
         break;
     }
     return p.length / h;
 }
 
-void check_bars(const CutFile& cut, SetOut& out, Units units) {
+/// "between 3 and 7, 4 and the edge": the narrowest that are delicate, three at most.
+std::string named_bars(const CutFile& cut, double scale, int first) {
+    std::string out;
+    std::size_t n = 0;
+    for (const Bar& b : cut.bars) {
+        if (b.width * scale >= delicate_bar) break;
+        if (++n > 3) continue;
+        out += (out.empty() ? "between " : ", ") + std::to_string(first + b.a + 1) + " and " +
+               (b.b == Bar::edge ? "the edge" : std::to_string(first + b.b + 1));
+    }
+    return n > 3 ? out + " and " + std::to_string(n - 3) + " more" : out;
+}
+
+void check_bars(const CutFile& cut, SetOut& out, Units units, int first) {
     if (cut.bars.empty() || out.thinnest_bar >= delicate_bar) return;
     const Bar& b = cut.bars.front();
     const auto thin = std::count_if(cut.bars.begin(), cut.bars.end(),
@@ -52,8 +69,8 @@ void check_bars(const CutFile& cut, SetOut& out, Units units) {
     } else {
         f.severity = Severity::Advice;
         f.title = std::to_string(thin) + (thin == 1 ? " delicate bar" : " delicate bars");
-        f.message = "The thinnest is " + format_mm(out.thinnest_bar) +
-                    ": use a fine-tip glue or an adhesive sheet, tape and foam will show.";
+        f.message = "Thinnest " + format_mm(out.thinnest_bar) + ", " + named_bars(cut, out.scale, first) +
+                    ": use a fine-tip glue or an adhesive sheet there, tape and foam will show.";
     }
     out.findings.push_back(std::move(f));
 }
@@ -104,7 +121,7 @@ Box base_of(const Page& page) {
     return out;
 }
 
-SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Units units) {
+SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Units units, int first_opening) {
     SetOut out;
     Transform turn = Transform::turned_deg(p.turn_deg);
     if (p.mirrored) turn = turn * Transform::mirrored_x();
@@ -125,9 +142,8 @@ SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Unit
                                 "Border of " + format_length(mm_per_inch / 2, units)});
     }
     const Point middle = box.centre() * scale;
-    out.to_page = Transform::moved(page.full_width() / 2 + p.shift.x - middle.x,
-                                   page.height / 2 + p.shift.y - middle.y) *
-                  Transform::scaled(scale) * turn;
+    const Point at = (p.rule == SizeRule::Frame ? base_of(page) : page.whole()).centre() + p.shift;
+    out.to_page = Transform::moved(at.x - middle.x, at.y - middle.y) * Transform::scaled(scale) * turn;
     out.scale = scale;
     out.cut_box.add(out.to_page(inverse(turn)({box.x0, box.y0})));
     out.cut_box.add(out.to_page(inverse(turn)({box.x1, box.y1})));
@@ -142,7 +158,7 @@ SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Unit
             out.smallest_opening = across;
         }
     }
-    check_bars(cut, out, units);
+    check_bars(cut, out, units, first_opening);
     check_page(page, p, out, units);
     return out;
 }

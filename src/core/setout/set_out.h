@@ -25,6 +25,8 @@ struct SetOut {
 Box base_of(const Page& page);
 
 /// `cut` must have material. A margin, width or height that leaves nothing gives a cut of 1 mm and a finding.
-SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& placement, Units units);
+/// Findings count openings from `first_opening`.
+SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& placement, Units units,
+               int first_opening = 0);
 
 } // namespace zesty

@@ -21,7 +21,9 @@ Made make(const Drawing& drawing, double lip, std::vector<int> open = {}) {
     p.lip = lip;
     for (int o : open) p.choose(o, {"", Treatment::Open, "", false, std::nullopt});
     m.sections = sections_of(testing::spots_of(m.cut), p);
-    auto patches = make_patches(m.cut, m.sections, Transform{}, m.cut.box);
+    std::vector<PatchWish> wishes;
+    for (const Section& s : m.sections) wishes.push_back({takes_paper(s.treatment), s.lip});
+    auto patches = make_patches(m.cut, wishes, Transform{}, m.cut.box);
     EXPECT_TRUE(patches) << patches.error().message;
     if (patches) m.patches = std::move(*patches);
     return m;

@@ -1,0 +1,30 @@
+#pragma once
+// Which school suits which opening, and what a school costs for the whole page.
+
+#include "core/sections/backing.h"
+
+namespace zesty {
+
+struct SchoolAdvice {
+    School school = School::MachinePatches;
+    std::string reason; ///< one sentence with the numbers it rests on
+};
+
+/// `opening` on the page, with its narrowest bar there.
+SchoolAdvice advised_school(const Polygon& opening, double narrowest_bar, const BackingRules& rules,
+                            Units units);
+
+/// What backing the whole page one way comes to.
+struct SchoolFigures {
+    School school = School::MachinePatches;
+    double paper_area = 0;   ///< mm2 taken off the sheets
+    double minutes = 0;      ///< of hands and blade
+    double smallest_lip = 0; ///< where there are lips; infinity where there are none
+    int narrow_lips = 0;     ///< patches whose lip is under 1.5 mm
+    int failed = 0;          ///< openings it does not work for, which get machine patches or nothing
+    double enlargement = 0;  ///< of the enlarged copy
+};
+
+SchoolFigures figures_of(School school, const Backing& backing);
+
+} // namespace zesty

@@ -1,0 +1,306 @@
+#include "core/sections/backing.h"
+
+#include "core/geometry/measure.h"
+#include "core/sections/overlap.h"
+#include "core/sections/school_shapes.h"
+
+#include <algorithm>
+#include <limits>
+#include <map>
+
+namespace zesty {
+
+namespace {
+
+constexpr double edge_clearance = 0.3;
+constexpr double widest_lip = 12; ///< how far a patch of any school may reach
+
+class Backer {
+public:
+    Backer(const CutFile& whole, const Spots& spots, const std::vector<BackingWish>& wishes,
+           const BackingRules& rules, const Transform& to_page, const Box& page)
+        : whole_(whole), spots_(spots), wishes_(wishes), rules_(rules), to_page_(to_page), page_(page) {}
+
+    Result<Backing> run() {
+        if (auto r = make_base(); !r) return tl::make_unexpected(r.error());
+        const int n = static_cast<int>(spots_.cut->openings.size());
+        for (int o = 0; o < n; ++o) {
+            if (!wishes_[o].backed) continue;
+            auto patch = raw(o);
+            if (!patch) return tl::make_unexpected(patch.error());
+            if (patch->outline.outer.empty()) continue; // off the page
+            patch->opening = o;
+            patch->lip_wanted = wishes_[o].lip;
+            patch->school = wishes_[o].school;
+            out_.patches.push_back(std::move(*patch));
+        }
+        if (auto r = by_school(); !r) return tl::make_unexpected(r.error());
+        put_in_order();
+        return std::move(out_);
+    }
+
+private:
+    /// Wishes about whole openings: a divided one is backed when one of its parts is.
+    std::vector<PatchWish> whole_wishes(double at_least) const {
+        std::vector<PatchWish> out(whole_.openings.size());
+        for (std::size_t o = 0; o < wishes_.size(); ++o) {
+            if (spots_.whole[o] < 0 || !wishes_[o].backed) continue;
+            PatchWish& w = out[spots_.whole[o]];
+            w.backed = true;
+            w.lip = std::max({w.lip, wishes_[o].lip, at_least});
+        }
+        return out;
+    }
+
+    Result<std::map<int, Patch>> by_whole(double at_least, LipMode lips) const {
+        auto made = make_patches(whole_, whole_wishes(at_least), to_page_, page_, lips);
+        if (!made) return tl::make_unexpected(made.error());
+        std::map<int, Patch> out;
+        for (Patch& p : *made) out.emplace(p.opening, std::move(p));
+        return out;
+    }
+
+    Result<void> make_base() {
+        auto made = make_patches(whole_, whole_wishes(0), to_page_, page_);
+        if (made && rules_.lips == LipMode::Overlap) {
+            const auto reaching = make_patches(whole_, whole_wishes(0), to_page_, page_, LipMode::Overlap);
+            if (!reaching) return tl::make_unexpected(reaching.error());
+            made = overlapped(std::move(*made), *reaching, whole_, to_page_,
+                              [this](int a, int b) { return glued_before(a, b); });
+        }
+        if (!made) return tl::make_unexpected(made.error());
+        for (Patch& p : *made) base_.emplace(p.opening, std::move(p));
+        const bool wider = std::any_of(wishes_.begin(), wishes_.end(), [](const BackingWish& w) {
+            return w.backed && (w.school == School::EnlargedCopy || w.school == School::Punches);
+        });
+        if (!wider) return {};
+        auto room = by_whole(widest_lip, LipMode::Meet);
+        if (!room) return tl::make_unexpected(room.error());
+        room_ = std::move(*room);
+        return {};
+    }
+
+    Polygon on_page(int opening) const {
+        return transformed(spots_.cut->openings[opening].outline, to_page_);
+    }
+
+    /// The patch before its school has its say.
+    Result<Patch> raw(int o) const {
+        Patch patch;
+        if (spots_.whole[o] < 0) {
+            patch.outline = on_page(o);
+            if (spots_.is_base(o)) return tucked(std::move(patch), o, spots_.base_cells);
+            patch.area = area(patch.outline);
+            return trimmed(std::move(patch));
+        }
+        const auto found = base_.find(spots_.whole[o]);
+        if (found == base_.end()) return patch;
+        patch = found->second;
+        if (!spots_.is_part(o)) return patch;
+        return tucked(std::move(patch), o, spots_.cells[spots_.whole[o]]);
+    }
+
+    /// Of a divided opening each part keeps its own cell and runs on by the lip below those that come after.
+    Result<Patch> tucked(Patch patch, int o, const std::vector<Region>& cells) const {
+        const std::size_t own = spots_.cell[o];
+        const auto here = [&](std::size_t i) { return transformed(cells[i], to_page_); };
+        auto room = grow(here(own), std::max(wishes_[o].lip, 1e-3), Corner::Sharp);
+        for (std::size_t k = 0; room && k < own; ++k) room = subtract(*room, here(k));
+        if (!room) return tl::make_unexpected(room.error());
+        Region whole{patch.outline};
+        if (spots_.is_base(o)) {
+            // Parts of the base have nothing around them; they are cut to the base's edge.
+            Region base;
+            for (std::size_t k = 0; k < spots_.whole.size(); ++k)
+                if (spots_.is_base(static_cast<int>(k))) base.push_back(on_page(static_cast<int>(k)));
+            const auto joined = unite(base);
+            if (!joined) return tl::make_unexpected(joined.error());
+            whole = *joined;
+        }
+        auto kept = intersect(whole, *room);
+        if (!kept) return tl::make_unexpected(kept.error());
+        // The piece that this part of the opening lies in.
+        const Point inside = to_page_(spots_.cut->openings[o].label.centre);
+        std::erase_if(*kept, [&](const Polygon& p) { return !contains(p.outer, inside); });
+        patch.outline = kept->empty() ? Polygon{} : kept->front();
+        patch.area = area(patch.outline);
+        return patch;
+    }
+
+    Result<Patch> trimmed(Patch patch) const {
+        const Box b = bounds(patch.outline);
+        if (b.x0 >= page_.x0 && b.y0 >= page_.y0 && b.x1 <= page_.x1 && b.y1 <= page_.y1) return patch;
+        const auto kept = intersect(
+            {patch.outline},
+            {{{{page_.x0, page_.y0}, {page_.x1, page_.y0}, {page_.x1, page_.y1}, {page_.x0, page_.y1}}, {}}});
+        if (!kept) return tl::make_unexpected(kept.error());
+        patch.trimmed = true;
+        patch.outline = kept->empty() ? Polygon{} : kept->front();
+        patch.area = area(patch.outline);
+        return patch;
+    }
+
+    Result<void> by_school() {
+        find_enlargement();
+        std::map<int, int> leaders; // piece -> patch
+        std::vector<Patch> kept;
+        for (Patch& p : out_.patches) {
+            const bool whole = spots_.whole[p.opening] >= 0 && !spots_.is_part(p.opening);
+            if (!shape(p, whole)) {
+                out_.without_patch.push_back(p.opening);
+                continue;
+            }
+            if (p.school == School::OneSheet && whole) {
+                const int piece = spots_.cut->openings[p.opening].piece;
+                const auto [at, first] = leaders.try_emplace(piece, static_cast<int>(kept.size()));
+                if (!first) p.rides_on = at->second;
+            }
+            kept.push_back(std::move(p));
+        }
+        out_.patches = std::move(kept);
+        for (const auto& [piece, leader] : leaders)
+            if (auto r = sheet_behind(piece, leader); !r) return r;
+        return {};
+    }
+
+    /// False when nothing is left of it.
+    bool shape(Patch& p, bool whole) {
+        const Polygon opening = on_page(p.opening);
+        switch (p.school) {
+        case School::Inlay:
+            if (auto inlay = inlay_shape(opening, rules_.inlay_clearance)) {
+                p.outline = std::move(*inlay);
+                p.lip = 0;
+                break;
+            }
+            return false;
+        case School::CutFrom:
+            p.outline = opening;
+            p.lip = 0;
+            if (auto t = trimmed(p)) p = std::move(*t);
+            break;
+        case School::GlueAndTrim:
+            p.blank = rough_rectangle(p.outline);
+            break;
+        case School::Punches:
+            punch(p, opening, whole);
+            break;
+        case School::EnlargedCopy:
+            enlarge(p, opening, whole);
+            break;
+        case School::MachinePatches:
+        case School::TraceAndTrim:
+        case School::OneSheet:
+            break;
+        }
+        p.area = area(p.outline);
+        return !p.outline.outer.empty();
+    }
+
+    void punch(Patch& p, const Polygon& opening, bool whole) const {
+        std::optional<Punched> best;
+        if (rules_.punch_on_top)
+            best = punch_on_top(opening, rules_.punches);
+        else if (const auto room = room_.find(spots_.whole[p.opening]); whole && room != room_.end())
+            best = punch_behind(opening, room->second.outline, rules_.punches);
+        p.fell_back = !best;
+        if (!best) return;
+        p.outline = std::move(best->outline);
+        p.punch = best->diameter;
+        p.border = best->border;
+        p.lip = best->lip;
+    }
+
+    void find_enlargement() {
+        std::vector<Enlargeable> ranges;
+        for (const Patch& p : out_.patches) {
+            if (p.school != School::EnlargedCopy || spots_.whole[p.opening] < 0 ||
+                spots_.is_part(p.opening) || p.trimmed)
+                continue;
+            const auto room = room_.find(spots_.whole[p.opening]);
+            if (room == room_.end()) continue;
+            if (auto how = enlargeable(on_page(p.opening), room->second.outline)) {
+                ranges.push_back(*how);
+                enlargeable_[p.opening] = *how;
+            }
+        }
+        if (!ranges.empty()) out_.enlargement = best_enlargement(ranges);
+    }
+
+    void enlarge(Patch& p, const Polygon& opening, bool whole) const {
+        const auto how = enlargeable_.find(p.opening);
+        const double f = out_.enlargement;
+        p.fell_back = !whole || how == enlargeable_.end() || f < how->second.least - 1e-9 ||
+                      f > how->second.most + 1e-9;
+        if (p.fell_back) return;
+        p.outline = enlarged(opening, how->second, f);
+        p.lip = gap(opening.outer, p.outline.outer).distance;
+    }
+
+    /// The sheet behind one piece: its silhouette a hair smaller, with every patch that rides on it.
+    Result<void> sheet_behind(int piece, int leader) {
+        const Polygon silhouette{transformed(spots_.cut->pieces[piece].outline.outer, to_page_), {}};
+        auto sheet = grow({silhouette}, -edge_clearance);
+        if (!sheet) return tl::make_unexpected(sheet.error());
+        for (std::size_t i = 0; i < out_.patches.size(); ++i)
+            if (static_cast<int>(i) == leader || out_.patches[i].rides_on == leader)
+                sheet->push_back(out_.patches[i].outline);
+        sheet = unite(*sheet);
+        if (sheet)
+            sheet = intersect(
+                *sheet,
+                {{{{page_.x0, page_.y0}, {page_.x1, page_.y0}, {page_.x1, page_.y1}, {page_.x0, page_.y1}},
+                  {}}});
+        if (!sheet) return tl::make_unexpected(sheet.error());
+        if (!sheet->empty())
+            out_.patches[leader].blank =
+                *std::max_element(sheet->begin(), sheet->end(),
+                                  [](const Polygon& a, const Polygon& b) { return area(a) < area(b); });
+        return {};
+    }
+
+    /// Parts of one opening in the order of their cells; otherwise as wished, then large before small.
+    void put_in_order() {
+        std::vector<std::size_t> order(out_.patches.size());
+        for (std::size_t i = 0; i < order.size(); ++i) order[i] = i;
+        std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
+            const int x = spots_.whole[out_.patches[a].opening];
+            const int y = spots_.whole[out_.patches[b].opening];
+            return x != y && (x < 0 || (y >= 0 && glued_before(x, y)));
+        });
+        int next = 0;
+        for (std::size_t i : order) out_.patches[i].order = ++next;
+    }
+
+    /// Of whole openings. A wish for any part of one counts for it.
+    bool glued_before(int a, int b) const {
+        const auto key = [&](int whole) {
+            int wished = std::numeric_limits<int>::max();
+            for (std::size_t o = 0; o < wishes_.size(); ++o)
+                if (spots_.whole[o] == whole && wishes_[o].order != 0)
+                    wished = std::min(wished, wishes_[o].order);
+            return std::pair(wished, -whole_.openings[whole].area);
+        };
+        return key(a) < key(b);
+    }
+
+    const CutFile& whole_;
+    const Spots& spots_;
+    const std::vector<BackingWish>& wishes_;
+    const BackingRules& rules_;
+    Transform to_page_;
+    Box page_;
+    std::map<int, Patch> base_; ///< by whole opening
+    std::map<int, Patch> room_; ///< as far as any patch may reach
+    std::map<int, Enlargeable> enlargeable_;
+    Backing out_;
+};
+
+} // namespace
+
+Result<Backing> backing_of(const CutFile& whole, const Spots& spots, const std::vector<BackingWish>& wishes,
+                           const BackingRules& rules, const Transform& to_page, const Box& page) {
+    return Backer(whole, spots, wishes, rules, to_page, page).run();
+}
+
+} // namespace zesty

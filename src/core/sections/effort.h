@@ -1,0 +1,16 @@
+#pragma once
+// How long the work takes. Rules of thumb for a practised pair of hands: a full-page lattice of thirty
+// openings comes to well over an hour by hand. Minutes.
+
+#include "core/sections/patches.h"
+
+namespace zesty {
+
+/// A blade at 20 mm a second that is lifted and set down once for every contour.
+double cutting_minutes(double length_mm, std::size_t contours);
+
+/// From sheet to glued down, for one patch made the way of its school. What the machine cuts costs no hands
+/// but its own time.
+double backing_minutes(const Patch& patch);
+
+} // namespace zesty

@@ -1,0 +1,232 @@
+#include "core/setout/photos.h"
+
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
+
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+constexpr int circle_corners = 96;
+constexpr double covered_at_all = 1.0; ///< mm2 of a face
+
+Transform to_page(const Photo& photo) {
+    return Transform::moved(photo.centre.x, photo.centre.y) * Transform::turned_deg(photo.turn_deg);
+}
+
+Ring rectangle(const Box& b) {
+    return {{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}};
+}
+
+std::string name_of(const Photo& photo, std::size_t i) {
+    return photo.name.empty() ? "Photo " + std::to_string(i + 1) : photo.name;
+}
+
+/// Spans that overlap by more than half of the shorter become one, in order.
+struct Span {
+    double from;
+    double to;
+};
+std::vector<Span> lines_of(std::vector<Span> spans) {
+    std::sort(spans.begin(), spans.end(), [](Span a, Span b) { return a.from < b.from; });
+    std::vector<Span> out;
+    for (Span s : spans) {
+        if (!out.empty()) {
+            const double common = std::min(out.back().to, s.to) - std::max(out.back().from, s.from);
+            if (common > 0.5 * std::min(out.back().to - out.back().from, s.to - s.from)) {
+                out.back().from = std::min(out.back().from, s.from);
+                out.back().to = std::max(out.back().to, s.to);
+                continue;
+            }
+        }
+        out.push_back(s);
+    }
+    return out;
+}
+
+Finding over_edge(const Project& project, std::size_t i, const Box& b) {
+    const Box page = project.page.whole();
+    const double over = std::max({page.x0 - b.x0, page.y0 - b.y0, b.x1 - page.x1, b.y1 - page.y1});
+    Finding f{"photo-over-edge",
+              Severity::Advice,
+              name_of(project.photos[i], i) + " hangs off the page",
+              "It reaches " + format_length(over, project.units) + " beyond the edge and would be trimmed.",
+              project.photos[i].centre,
+              {},
+              {},
+              {}};
+    const Point c{std::clamp(b.centre().x, page.x0 + b.width() / 2, page.x1 - b.width() / 2),
+                  std::clamp(b.centre().y, page.y0 + b.height() / 2, page.y1 - b.height() / 2)};
+    if (b.width() <= page.width() && b.height() <= page.height()) {
+        f.fix = MovePhoto{static_cast<int>(i), project.photos[i].centre + (c - b.centre())};
+        f.fix_label = "Move it onto the page";
+    }
+    return f;
+}
+
+/// What lies over a photo: photos after it on its side of the cuts, and the cuts themselves.
+Region above(const Project& project, const CutMaterial& material, std::size_t photo) {
+    Region out;
+    const bool on_top = project.photos[photo].on_top;
+    for (std::size_t k = 0; k < project.photos.size(); ++k)
+        if (k != photo && (project.photos[k].on_top == on_top ? k > photo : project.photos[k].on_top))
+            out.push_back(outline_of(project.photos[k]));
+    if (!on_top)
+        for (std::size_t c = 0; c < material.size(); ++c)
+            if (project.cuts[c].above_photos) out.insert(out.end(), material[c].begin(), material[c].end());
+    return out;
+}
+
+} // namespace
+
+const std::vector<PrintSize>& usual_prints() {
+    static const std::vector<PrintSize> prints = [] {
+        std::vector<PrintSize> out;
+        for (const auto& [w, h] : {std::pair{2.0, 2.0},
+                                   {2.5, 2.5},
+                                   {2.0, 3.0},
+                                   {3.0, 3.0},
+                                   {2.5, 3.5},
+                                   {3.0, 4.0},
+                                   {4.0, 4.0},
+                                   {3.5, 5.0},
+                                   {4.0, 6.0},
+                                   {5.0, 5.0},
+                                   {5.0, 7.0},
+                                   {6.0, 6.0},
+                                   {6.0, 8.0},
+                                   {8.0, 8.0},
+                                   {8.0, 10.0}})
+            out.push_back({w * mm_per_inch, h * mm_per_inch});
+        return out;
+    }();
+    return prints;
+}
+
+Polygon outline_of(const Photo& photo) {
+    Ring ring;
+    if (photo.round) {
+        for (int i = 0; i < circle_corners; ++i) {
+            const double a = 2 * M_PI * i / circle_corners;
+            ring.push_back({photo.width / 2 * std::cos(a), photo.width / 2 * std::sin(a)});
+        }
+    } else {
+        ring = rectangle({-photo.width / 2, -photo.height / 2, photo.width / 2, photo.height / 2});
+    }
+    return {transformed(ring, to_page(photo)), {}};
+}
+
+Polygon outline_of(const Photo& photo, const Box& keep_free) {
+    return {transformed(rectangle(keep_free), to_page(photo)), {}};
+}
+
+std::string size_in_words(const Photo& photo, Units units) {
+    return photo.round ? format_length(photo.width, units) + " round"
+                       : format_size(photo.width, photo.height, units);
+}
+
+std::vector<PrintCount> prints_of(const std::vector<Photo>& photos) {
+    std::vector<PrintCount> out;
+    for (const Photo& p : photos) {
+        const double height = p.round ? p.width : p.height;
+        const PrintCount one{std::min(p.width, height), std::max(p.width, height), p.round, 1};
+        const auto same = std::find_if(out.begin(), out.end(), [&](const PrintCount& c) {
+            return c.round == one.round && std::abs(c.width - one.width) < 0.1 &&
+                   std::abs(c.height - one.height) < 0.1;
+        });
+        if (same == out.end())
+            out.push_back(one);
+        else
+            ++same->count;
+    }
+    std::stable_sort(out.begin(), out.end(), [](const PrintCount& a, const PrintCount& b) {
+        return a.width * a.height > b.width * b.height;
+    });
+    return out;
+}
+
+std::vector<Box> free_cells(const std::vector<Photo>& photos) {
+    std::vector<Box> boxes;
+    std::vector<Span> across;
+    std::vector<Span> down;
+    for (const Photo& p : photos) {
+        if (std::abs(std::remainder(p.turn_deg, 90.0)) > 0.5) continue;
+        boxes.push_back(bounds(outline_of(p)));
+        across.push_back({boxes.back().x0, boxes.back().x1});
+        down.push_back({boxes.back().y0, boxes.back().y1});
+    }
+    const auto columns = lines_of(across);
+    const auto rows = lines_of(down);
+    std::vector<Box> out;
+    if (columns.size() < 2 || rows.size() < 2 || boxes.size() < 3) return out;
+    for (const Span& r : rows)
+        for (const Span& c : columns) {
+            const Box cell{c.from, r.from, c.to, r.to};
+            const bool taken = std::any_of(boxes.begin(), boxes.end(), [&](const Box& b) {
+                return std::min(b.x1, cell.x1) - std::max(b.x0, cell.x0) > 0.5 &&
+                       std::min(b.y1, cell.y1) - std::max(b.y0, cell.y0) > 0.5;
+            });
+            if (!taken) out.push_back(cell);
+        }
+    return out;
+}
+
+std::vector<Finding> photo_findings(const Project& project, const CutMaterial& material) {
+    std::vector<Finding> out;
+    for (std::size_t i = 0; i < project.photos.size(); ++i) {
+        const Photo& photo = project.photos[i];
+        const Box b = bounds(outline_of(photo));
+        const Box page = project.page.whole();
+        if (b.x0 < page.x0 - 0.05 || b.y0 < page.y0 - 0.05 || b.x1 > page.x1 + 0.05 || b.y1 > page.y1 + 0.05)
+            out.push_back(over_edge(project, i, b));
+        if (photo.keep_free.empty()) continue;
+        const auto over = unite(above(project, material, i));
+        if (!over) continue;
+        for (const Box& face : photo.keep_free) {
+            const auto hidden = intersect({outline_of(photo, face)}, *over);
+            if (!hidden || area(*hidden) <= covered_at_all) continue;
+            const double share = area(*hidden) / (face.width() * face.height());
+            out.push_back({"covered-face",
+                           Severity::Problem,
+                           "Something covers a face of " + name_of(photo, i),
+                           std::to_string(static_cast<int>(std::ceil(share * 100))) +
+                               " % of what must stay free is hidden; move the photo or what lies over it.",
+                           bounds(*hidden).centre(),
+                           {},
+                           {},
+                           {}});
+        }
+    }
+    for (const Box& cell : free_cells(project.photos))
+        out.push_back({"free-cell",
+                       Severity::Note,
+                       "A cell of " + format_size(cell.width(), cell.height(), project.units) + " is free",
+                       "The grid of photos leaves it for paper, a title or writing.",
+                       cell.centre(),
+                       {},
+                       {},
+                       {}});
+    return out;
+}
+
+Result<void> put_grid(Project& project, Photo like, int columns, int rows, double gap, int left_free) {
+    const double w = columns * like.width + (columns - 1) * gap;
+    const double height = like.round ? like.width : like.height;
+    const double h = rows * height + (rows - 1) * gap;
+    if (columns < 1 || rows < 1 || left_free < 0 || left_free >= columns * rows)
+        return fail(ErrorKind::BadInput, "a grid needs rows, columns and at least one photo");
+    if (w > project.page.full_width() || h > project.page.height)
+        return fail(ErrorKind::BadInput,
+                    "a grid of " + format_size(w, h, project.units) + " is larger than the page");
+    const Point from{(project.page.full_width() - w) / 2, (project.page.height - h) / 2};
+    for (int i = 0; i < columns * rows - left_free; ++i) {
+        like.centre = from + Point{(i % columns) * (like.width + gap) + like.width / 2,
+                                   static_cast<double>(i / columns) * (height + gap) + height / 2};
+        project.photos.push_back(like);
+    }
+    return {};
+}
+
+} // namespace zesty

@@ -1,0 +1,51 @@
+#pragma once
+// Photos on the page: their outlines, the prints to order, what a grid of them leaves free, and whether what
+// must stay free of them is. Page millimetres.
+
+#include "core/finding.h"
+#include "core/project/project.h"
+
+namespace zesty {
+
+/// A usual print, width not above height.
+struct PrintSize {
+    double width = 0;
+    double height = 0;
+    bool operator==(const PrintSize&) const = default;
+};
+/// 2 1/2 square, 3 x 4, 4 square, 4 x 6 and so on, smallest first.
+const std::vector<PrintSize>& usual_prints();
+
+/// A circle has 96 corners.
+Polygon outline_of(const Photo& photo);
+/// A part of a photo that must stay free, on the page.
+Polygon outline_of(const Photo& photo, const Box& keep_free);
+
+/// "4 x 6 in", "2 1/2 in round".
+std::string size_in_words(const Photo& photo, Units units);
+
+/// Prints of one size and shape.
+struct PrintCount {
+    double width = 0; ///< the shorter side first
+    double height = 0;
+    bool round = false;
+    int count = 0;
+};
+/// Largest first; prints turned by a quarter count as the same.
+std::vector<PrintCount> prints_of(const std::vector<Photo>& photos);
+
+/// What a grid of upright photos leaves free: cells in which no photo lies, measured by the rows and columns
+/// of the others. Nothing when the photos do not stand in at least two rows and two columns.
+std::vector<Box> free_cells(const std::vector<Photo>& photos);
+
+/// The material of the cuts on the page, by Project::cuts, for the questions that need it.
+using CutMaterial = std::vector<Region>;
+
+/// Photos that hang off the page, and faces that something covers.
+std::vector<Finding> photo_findings(const Project& project, const CutMaterial& material);
+
+/// Puts photos of one size in a grid of `columns` x `rows` in the middle of the page, `gap` apart, leaving
+/// the last `left_free` cells for paper. Nothing is put when the grid is larger than the page.
+Result<void> put_grid(Project& project, Photo like, int columns, int rows, double gap, int left_free);
+
+} // namespace zesty

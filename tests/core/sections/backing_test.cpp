@@ -1,0 +1,218 @@
+// Every school, on random lattices: what a patch promises holds whichever way it is made.
+
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
+#include "core/project/planner.h"
+#include "core/sections/school_shapes.h"
+#include "support/lattice.h"
+
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+namespace {
+
+Project project_with(const Drawing& drawing, School school, double lip) {
+    Project p;
+    set_only_cut(p, std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", drawing}));
+    p.backing.school = school;
+    p.lip = lip;
+    return p;
+}
+
+Plan shapes_of(const Project& p) {
+    Planner planner;
+    auto plan = planner.shapes(p);
+    EXPECT_TRUE(plan) << plan.error().message;
+    return plan ? std::move(*plan) : Plan{};
+}
+
+Polygon opening_on_page(const Plan& plan, int o) {
+    return transformed(plan.cut->openings[o].outline, plan.set_out.to_page);
+}
+
+Region silhouette(const Plan& plan) {
+    Region all;
+    for (const Piece& p : plan.cut->pieces)
+        all.push_back({transformed(p.outline.outer, plan.set_out.to_page), {}});
+    return *unite(all);
+}
+
+void expect_hidden_behind_bars(const Plan& plan, const Patch& p) {
+    EXPECT_LT(area(*subtract({p.outline}, silhouette(plan))), 0.25) << "peeks at " << p.opening + 1;
+    for (std::size_t o = 0; o < plan.cut->openings.size(); ++o) {
+        if (static_cast<int>(o) == p.opening) continue;
+        const Polygon other = opening_on_page(plan, static_cast<int>(o));
+        if (!bounds(other).meets(bounds(p.outline))) continue;
+        EXPECT_LT(area(*intersect({p.outline}, {other})), 0.25) << p.opening + 1 << " shows in " << o + 1;
+    }
+}
+
+void expect_covers_with_its_lip(const Plan& plan, const Patch& p) {
+    const Polygon opening = opening_on_page(plan, p.opening);
+    EXPECT_LT(area(*subtract({opening}, {p.outline})), 0.05 + 1e-3 * area(opening));
+    EXPECT_NEAR(p.lip, gap(opening.outer, p.outline.outer).distance, 0.1);
+}
+
+} // namespace
+
+class EverySchool : public ::testing::TestWithParam<School> {};
+
+TEST_P(EverySchool, KeepsItsPromisesOnRandomLattices) {
+    const School school = GetParam();
+    std::mt19937 random(11);
+    for (int round = 0; round < 6; ++round) {
+        const double lip = 0.5 + 0.01 * static_cast<double>(random() % 600);
+        const Plan plan = shapes_of(
+            project_with(testing::random_lattice(random, 3 + round % 3, 3, 1.5 + round), school, lip));
+        ASSERT_FALSE(plan.patches.empty());
+        for (const Patch& p : plan.patches) {
+            EXPECT_TRUE(is_valid({p.outline}));
+            expect_hidden_behind_bars(plan, p);
+            const bool machine = p.fell_back || (school != School::Inlay && school != School::CutFrom &&
+                                                 school != School::Punches);
+            if (machine) expect_covers_with_its_lip(plan, p);
+            if (p.rides_on < 0 && !p.blank.outer.empty()) {
+                EXPECT_LT(area(*subtract({p.outline}, {p.blank})), 0.05);
+            }
+        }
+    }
+}
+
+INSTANTIATE_TEST_SUITE_P(Schools, EverySchool,
+                         ::testing::Values(School::MachinePatches, School::TraceAndTrim, School::GlueAndTrim,
+                                           School::EnlargedCopy, School::Inlay, School::Punches,
+                                           School::OneSheet, School::CutFrom),
+                         [](const auto& school) {
+                             std::string name = key_of(school.param);
+                             std::erase(name, '-');
+                             return name;
+                         });
+
+TEST(Schools, AnEnlargedCopyHasOneFactorThatGivesEachOfItsPiecesALip) {
+    std::mt19937 random(3);
+    const Plan plan =
+        shapes_of(project_with(testing::random_lattice(random, 4, 4, 6), School::EnlargedCopy, 3));
+    ASSERT_GT(plan.enlargement, 1);
+    int made = 0;
+    for (const Patch& p : plan.patches) {
+        if (p.fell_back) continue;
+        ++made;
+        EXPECT_GE(p.lip, least_lip - 0.02);
+        const double opening = area(Polygon{opening_on_page(plan, p.opening).outer, {}});
+        EXPECT_NEAR(p.area / opening, plan.enlargement * plan.enlargement, 0.01);
+    }
+    EXPECT_GT(made, 8);
+}
+
+TEST(Schools, PunchesComeInTheSizesAtHand) {
+    // Round openings of 30 mm in a sheet: the punch of 1 1/4 in covers them with 0.87 mm, 1 in lies on top.
+    std::vector<Ring> rings{testing::rectangle(0, 0, 200, 100)};
+    for (int i = 0; i < 3; ++i) rings.push_back(testing::polygon({40.0 + 60 * i, 50}, 15, 90));
+    Project p = project_with(testing::drawing_of(rings), School::Punches, 3);
+    p.cuts.front().place = {SizeRule::Width, 200, 0, false, {}};
+    for (const Patch& patch : shapes_of(p).patches) {
+        EXPECT_FALSE(patch.fell_back);
+        EXPECT_NEAR(patch.punch, 1.25 * mm_per_inch, 1e-9);
+        EXPECT_NEAR(patch.lip, 31.75 / 2 - 15, 0.1);
+    }
+    p.backing.punch_on_top = true;
+    for (const Patch& patch : shapes_of(p).patches) {
+        EXPECT_NEAR(patch.punch, mm_per_inch, 1e-9);
+        EXPECT_NEAR(patch.border, 15 - 12.7, 0.1);
+    }
+    p.backing.punches = {100};
+    for (const Patch& patch : shapes_of(p).patches) EXPECT_TRUE(patch.fell_back);
+}
+
+TEST(Schools, InlaysKeepTheirClearanceAndLeaveOutWhatIsTooNarrow) {
+    const Project p = [] {
+        Project q = project_with(
+            testing::drawing_of({testing::rectangle(0, 0, 200, 100), testing::rectangle(10, 10, 90, 90),
+                                 testing::rectangle(110, 10, 112.5, 90)}),
+            School::Inlay, 3);
+        q.cuts.front().place = {SizeRule::Width, 200, 0, false, {}};
+        return q;
+    }();
+    const Plan plan = shapes_of(p);
+    ASSERT_EQ(plan.patches.size(), 1u);
+    const Box b = bounds(plan.patches[0].outline);
+    EXPECT_NEAR(b.width(), 80 - 0.5, 0.05);
+    EXPECT_EQ(plan.without_patch, std::vector<int>{1});
+}
+
+TEST(Schools, OneSheetTakesOnePieceOfPaperForTheWholeCut) {
+    std::mt19937 random(5);
+    const Plan plan = shapes_of(project_with(testing::random_lattice(random, 4, 3, 4), School::OneSheet, 3));
+    EXPECT_EQ(plan.sections.size(), 1u);
+    int leaders = 0;
+    Region sheet;
+    for (const Patch& p : plan.patches)
+        if (p.rides_on < 0 && !p.blank.outer.empty()) {
+            ++leaders;
+            sheet.push_back(p.blank);
+        }
+    EXPECT_EQ(leaders, 1);
+    for (const Patch& p : plan.patches) EXPECT_LT(area(*subtract({p.outline}, sheet)), 0.05);
+    EXPECT_LT(area(*subtract(sheet, silhouette(plan))), 0.05);
+    EXPECT_NEAR(plan.patch_area(), area(sheet), 1e-6);
+}
+
+TEST(Lips, OverlappingPatchesNeverNeedAThirdLayer) {
+    std::mt19937 random(29);
+    for (int round = 0; round < 4; ++round) {
+        Project p = project_with(testing::random_lattice(random, 4, 4, 2 + round), School::MachinePatches, 4);
+        const double meeting = [&] {
+            double sum = 0;
+            for (const Patch& patch : shapes_of(p).patches) sum += patch.area;
+            return sum;
+        }();
+        p.backing.lips = LipMode::Overlap;
+        const Plan plan = shapes_of(p);
+        double sum = 0;
+        for (const Patch& patch : plan.patches) {
+            sum += patch.area;
+            expect_hidden_behind_bars(plan, patch);
+            expect_covers_with_its_lip(plan, patch);
+        }
+        EXPECT_GT(sum, meeting * 1.01) << "they reach farther than patches that meet";
+        const std::size_t n = plan.patches.size();
+        for (std::size_t a = 0; a < n; ++a)
+            for (std::size_t b = a + 1; b < n; ++b) {
+                if (!bounds(plan.patches[a].outline).meets(bounds(plan.patches[b].outline))) continue;
+                const auto two = intersect({plan.patches[a].outline}, {plan.patches[b].outline});
+                for (std::size_t c = b + 1; c < n && !two->empty(); ++c) {
+                    const Region three = *intersect(*two, {plan.patches[c].outline});
+                    EXPECT_LT(area(three), 0.3) << a << " " << b << " " << c;
+                }
+            }
+    }
+}
+
+TEST(Schools, TheTableTellsThemApart) {
+    std::mt19937 random(17);
+    Planner planner;
+    const auto table = planner.compare_schools(
+        project_with(testing::random_lattice(random, 4, 4, 4), School::MachinePatches, 3));
+    ASSERT_TRUE(table);
+    ASSERT_EQ(table->size(), static_cast<std::size_t>(schools));
+    const auto of = [&](School s) { return (*table)[static_cast<std::size_t>(s)]; };
+    EXPECT_GT(of(School::GlueAndTrim).paper_area, 1.2 * of(School::MachinePatches).paper_area);
+    EXPECT_GT(of(School::TraceAndTrim).minutes, of(School::MachinePatches).minutes);
+    EXPECT_LT(of(School::Inlay).paper_area, of(School::MachinePatches).paper_area);
+    EXPECT_LT(of(School::OneSheet).minutes, of(School::MachinePatches).minutes);
+    EXPECT_EQ(of(School::CutFrom).narrow_lips, 0);
+}
+
+TEST(Schools, TheAdviceGoesByWhatTheOpeningIs) {
+    const BackingRules rules;
+    const auto advice = [&](const Ring& ring, double bar) {
+        return advised_school({ring, {}}, bar, rules, Units::Inches).school;
+    };
+    EXPECT_EQ(advice(testing::polygon({50, 50}, 15, 90), 8), School::Punches);
+    EXPECT_EQ(advice(testing::rectangle(0, 0, 80, 60), 8), School::TraceAndTrim);
+    EXPECT_EQ(advice(testing::rectangle(0, 0, 8, 60), 8), School::MachinePatches);
+    EXPECT_EQ(advice(testing::rectangle(0, 0, 80, 60), 0.7), School::OneSheet);
+}
+
+} // namespace zesty

@@ -1,0 +1,90 @@
+#include "core/geometry/measure.h"
+#include "core/project/planner.h"
+#include "core/setout/photos.h"
+#include "support/lattice.h"
+
+#include <algorithm>
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+namespace {
+
+bool tells(const std::vector<Finding>& findings, const std::string& code) {
+    return std::any_of(findings.begin(), findings.end(), [&](const Finding& f) { return f.code == code; });
+}
+
+Photo print(double w_in, double h_in, Point centre, double turn = 0) {
+    return {"", w_in * mm_per_inch, h_in * mm_per_inch, false, centre, turn, true, {}};
+}
+
+} // namespace
+
+TEST(Photos, HaveTheirRealSizeHoweverTheyAreTurned) {
+    EXPECT_NEAR(area(outline_of(print(4, 6, {100, 100}, 17))), 24 * mm_per_inch * mm_per_inch, 1e-6);
+    Photo round = print(2, 2, {50, 50});
+    round.round = true;
+    EXPECT_NEAR(area(outline_of(round)), M_PI * mm_per_inch * mm_per_inch, 2);
+    EXPECT_EQ(size_in_words(round, Units::Inches), "2 in round");
+    EXPECT_EQ(size_in_words(print(4, 6, {}), Units::Inches), "4 x 6 in");
+}
+
+TEST(Photos, MakeOneListOfPrints) {
+    Photo round = print(2, 2, {});
+    round.round = true;
+    const auto list = prints_of({print(4, 6, {}), print(3, 4, {}), print(6, 4, {}), round});
+    ASSERT_EQ(list.size(), 3u);
+    EXPECT_EQ(list[0].count, 2) << "4 x 6 and 6 x 4 are the same print";
+    EXPECT_NEAR(list[0].width, 4 * mm_per_inch, 1e-9);
+    EXPECT_TRUE(list[2].round);
+}
+
+TEST(Photos, AGridLeavesACellThatIsMeasured) {
+    Project p;
+    ASSERT_TRUE(put_grid(p, print(3, 4, {}), 2, 2, 6, 1));
+    ASSERT_EQ(p.photos.size(), 3u);
+    const auto cells = free_cells(p.photos);
+    ASSERT_EQ(cells.size(), 1u);
+    EXPECT_NEAR(cells[0].width(), 3 * mm_per_inch, 1e-6);
+    EXPECT_NEAR(cells[0].height(), 4 * mm_per_inch, 1e-6);
+    EXPECT_GT(cells[0].x0, p.photos[0].centre.x) << "the last one, at the bottom right";
+    EXPECT_FALSE(put_grid(p, print(8, 10, {}), 2, 1, 0, 0)) << "larger than the page";
+    EXPECT_FALSE(put_grid(p, print(1, 1, {}), 1, 1, 0, 1)) << "no photo left";
+    EXPECT_TRUE(free_cells({print(3, 4, {60, 60}), print(3, 4, {140, 60})}).empty());
+}
+
+TEST(Photos, AFaceMustStayFree) {
+    Project p;
+    p.photos = {print(4, 6, {150, 150}), print(3, 4, {150, 90})};
+    p.photos[0].keep_free.push_back({-20, -70, 20, -30});
+    EXPECT_TRUE(tells(photo_findings(p, {}), "covered-face"));
+    std::swap(p.photos[0], p.photos[1]);
+    EXPECT_FALSE(tells(photo_findings(p, {}), "covered-face")) << "it lies on top now";
+    // Behind a cut the bars may run over it.
+    set_only_cut(
+        p, std::make_shared<const DrawingFile>(DrawingFile{
+               "x.svg", "",
+               testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(5, 5, 95, 45),
+                                    testing::rectangle(5, 55, 95, 95)})}));
+    p.cuts.front().place = {SizeRule::Width, 300, 0, false, {}};
+    p.photos = {print(4, 6, {152.4, 202.4})};
+    p.photos[0].keep_free.push_back({-20, -70, 20, -30});
+    p.photos[0].on_top = false;
+    Planner planner;
+    EXPECT_TRUE(tells(planner.shapes(p)->findings, "covered-face"));
+    p.photos[0].centre.y = 270;
+    EXPECT_FALSE(tells(planner.shapes(p)->findings, "covered-face"));
+}
+
+TEST(Photos, OffThePageComeWithAWayBack) {
+    Project p;
+    p.photos = {print(4, 6, {20, 150})};
+    const auto findings = photo_findings(p, {});
+    ASSERT_TRUE(tells(findings, "photo-over-edge"));
+    const auto* move = std::get_if<MovePhoto>(&findings[0].fix);
+    ASSERT_TRUE(move);
+    p.photos[0].centre = move->centre;
+    EXPECT_FALSE(tells(photo_findings(p, {}), "photo-over-edge"));
+}
+
+} // namespace zesty

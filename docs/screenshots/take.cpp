@@ -2,6 +2,8 @@
 // the real window.
 
 #include "app/bench_window.h"
+#include "app/sections_panel.h"
+#include "app/set_out_panel.h"
 #include "app/theme.h"
 
 #include <QApplication>
@@ -49,9 +51,35 @@ int main(int argc, char** argv) {
     window.open(QDir(argv[1]).filePath("kite-hill.zesty"));
     settle(window);
     shoot(window, argv[2], "set-out");
+    auto* set_out = window.findChild<SetOutPanel*>();
+    window.actions()[Act::AddPhoto]->trigger();
+    window.document().change("Place the photo", [](Project& p) {
+        p.photos.back().centre = {238, 232};
+        p.photos.back().turn_deg = 5;
+        p.photos.back().name = "On the hill";
+    });
+    shoot(window, argv[2], "photos");
+    while (window.document().history().canUndo()) window.document().history().undo();
+    set_out->choose(SetOutPanel::Page);
+    window.document().change("Frame", [](Project& p) { p.page.reveal = Sides::even(12.7); });
+    shoot(window, argv[2], "page");
+    window.document().history().undo();
+    set_out->choose(SetOutPanel::Sizes);
+    shoot(window, argv[2], "sizes");
+    set_out->choose(SetOutPanel::Cuts);
     window.state().go_to(Waypoint::Sections);
     window.state().select({18});
     shoot(window, argv[2], "sections");
+    auto* sections = window.findChild<SectionsPanel*>();
+    sections->choose(SectionsPanel::Divide);
+    window.document().change("Divide", [&](Project& p) {
+        divide(p, window.state().plan()->spots_of({10}), {Division::Kind::Bands, 3, 2, 20, {0.5, 0.5}});
+    });
+    shoot(window, argv[2], "divide");
+    window.document().history().undo();
+    sections->choose(SectionsPanel::Ways);
+    shoot(window, argv[2], "ways");
+    sections->choose(SectionsPanel::Sections);
     window.state().go_to(Waypoint::Papers);
     window.state().select({17});
     shoot(window, argv[2], "papers");

@@ -1,10 +1,15 @@
 // What the actions of the bench do, and the edits they share with drags and findings.
 
 #include "app/bench_window.h"
+#include "app/divide_part.h"
 #include "app/keys_sheet.h"
 #include "app/page_view.h"
 #include "app/papers_panel.h"
+#include "app/photos_part.h"
+#include "app/sections_panel.h"
+#include "app/set_out_panel.h"
 #include "app/wording.h"
+#include "core/sections/grouping.h"
 
 #include <algorithm>
 
@@ -45,9 +50,15 @@ void BenchWindow::connect_actions() {
     on(Act::TrueSize, [this] { page_->true_size(); });
     on(Act::ZoomIn, [this] { page_->zoom(1.25); });
     on(Act::ZoomOut, [this] { page_->zoom(0.8); });
+    connect_set_out_actions();
+    connect_section_actions();
     const auto turn = [this](double by) {
-        document_.change("Turn the cut", [&](Project& p) {
-            if (PlacedCut* c = state_.in_hand(p))
+        const bool photo = state_.photo_in_hand(document_.project()) >= 0;
+        document_.change(photo ? "Tilt the photo" : "Turn the cut", [&](Project& p) {
+            // Photos are tilted a little, cuts are turned.
+            if (const int i = state_.photo_in_hand(p); i >= 0)
+                p.photos[i].turn_deg = std::remainder(p.photos[i].turn_deg + by / 6, 360.0);
+            else if (PlacedCut* c = state_.in_hand(p))
                 c->place.turn_deg = std::remainder(c->place.turn_deg + by, 360.0);
         });
     };
@@ -127,12 +138,86 @@ void BenchWindow::connect_actions() {
     });
 }
 
+void BenchWindow::connect_set_out_actions() {
+    const auto on = [this](Act act, auto slot) { connect(actions_[act], &QAction::triggered, this, slot); };
+    on(Act::AddCut, [this] {
+        if (const QString path = questions_.open_cut(this, settings_.last_folder()); !path.isEmpty())
+            worker_.open_to_add(path);
+    });
+    on(Act::CopyCut, [this] { copy(false); });
+    on(Act::FaceCut, [this] { copy(true); });
+    on(Act::TakeOff, [this] {
+        const int photo = state_.photo_in_hand(document_.project());
+        document_.change(photo >= 0 ? "Take the photo off the page" : "Take the cut off the page",
+                         [&](Project& p) {
+                             if (photo >= 0)
+                                 p.photos.erase(p.photos.begin() + photo);
+                             else if (const PlacedCut* c = state_.in_hand(p))
+                                 remove_cut(p, c->id);
+                         });
+    });
+    on(Act::NextInHand, [this] { state_.take_next(document_.project()); });
+    on(Act::Raise, [this] { shift_in_pile(1); });
+    on(Act::Lower, [this] { shift_in_pile(-1); });
+    on(Act::AddPhoto, [this] {
+        state_.go_to(Waypoint::SetOut);
+        set_out_panel_->choose(SetOutPanel::Photos);
+        set_out_panel_->photos().add_photo();
+    });
+    on(Act::FitPhoto, [this] { set_out_panel_->photos().fit_photo(); });
+}
+
+void BenchWindow::copy(bool facing) {
+    const SetOut* now = state_.set_out_in_hand(document_.project());
+    if (!now) return;
+    int id = -1;
+    document_.change(facing ? "Copy the cut, facing it" : "Copy the cut", [&](Project& p) {
+        id = copy_cut(p, state_.in_hand(p)->id, facing, now->cut_box.width() + mm_per_inch / 4);
+    });
+    state_.take_in_hand(id);
+}
+
+/// Photos pass the cuts on their way; cuts change places with the next cut.
+void BenchWindow::shift_in_pile(int by) {
+    document_.change(by > 0 ? "One up in the pile" : "One down in the pile", [&](Project& p) {
+        if (const int i = state_.photo_in_hand(p); i >= 0) {
+            const int other = i + by;
+            if (p.photos[i].on_top != (by > 0) && (other < 0 || other >= static_cast<int>(p.photos.size()) ||
+                                                   p.photos[other].on_top != p.photos[i].on_top))
+                p.photos[i].on_top = by > 0;
+            else if (other >= 0 && other < static_cast<int>(p.photos.size()))
+                std::swap(p.photos[i], p.photos[other]);
+            return;
+        }
+        const int i = state_.cut_in_hand(p);
+        const int other = i + by;
+        if (i >= 0 && other >= 0 && other < static_cast<int>(p.cuts.size()))
+            std::swap(p.cuts[i], p.cuts[other]);
+    });
+}
+
+void BenchWindow::connect_section_actions() {
+    const auto on = [this](Act act, auto slot) { connect(actions_[act], &QAction::triggered, this, slot); };
+    on(Act::SelectRow, [this] {
+        const Plan* plan = state_.plan();
+        if (!plan || !plan->cut) return;
+        std::set<int> all = state_.selected();
+        for (int o : state_.selected())
+            for (int same : row_of(*plan->cut, plan->set_out.to_page, o)) all.insert(same);
+        state_.select(std::move(all));
+    });
+    on(Act::Divide, [this] { sections_panel_->divide_part().divide_selection(); });
+    on(Act::Undivide, [this] {
+        document_.change("Make it whole again", [this](Project& p) { undivide(p, selected_spots()); });
+    });
+}
+
 void BenchWindow::give(const QString& paper_id, std::vector<int> openings) {
     if (openings.empty() || !state_.plan()) return;
     document_.change(paper_id.isEmpty() ? "Take the paper away" : "Give a paper", [&](Project& p) {
         for (Spot o : state_.plan()->spots_of(openings)) {
             SectionChoice c = p.choice(section_of(p, o));
-            if (!paper_id.isEmpty()) c.treatment = Treatment::Paper;
+            if (!paper_id.isEmpty() && !takes_paper(c.treatment)) c.treatment = Treatment::Paper;
             c.paper = paper_id.toStdString();
             c.locked = !paper_id.isEmpty();
             p.choose(section_of(p, o), c);

@@ -75,6 +75,15 @@ void BenchState::take_next(const Project& project) {
         take_photo(next - cuts);
 }
 
+void BenchState::measure(std::optional<std::pair<Point, Point>> between) {
+    measured_ = between;
+    emit measured_changed();
+}
+
+void BenchState::set_tool(Tool tool) {
+    tool_ = tool;
+}
+
 void BenchState::pick(int paper) {
     if (paper == picked_) return;
     picked_ = paper;

@@ -43,6 +43,11 @@ public:
     /// What setting it out came to; null until there is a plan with it.
     const SetOut* set_out_in_hand(const Project& project) const;
     const std::optional<Offer>& offer() const { return offer_; }
+    /// A distance measured on the page, if one is on show.
+    const std::optional<std::pair<Point, Point>>& measured() const { return measured_; }
+    /// What a drag on the page means besides its usual meaning.
+    enum class Tool { None, Measure, DivideByLine };
+    Tool tool() const { return tool_; }
 
     void go_to(Waypoint waypoint);
     void show_plan(std::shared_ptr<const Plan> plan, std::shared_ptr<const Textures> textures);
@@ -53,6 +58,8 @@ public:
     void take_photo(int photo);
     /// The thing after the one in hand: every cut, then every photo, then from the start.
     void take_next(const Project& project);
+    void measure(std::optional<std::pair<Point, Point>> between);
+    void set_tool(Tool tool);
     void set_offer(std::optional<Offer> offer);
     /// The offer's plan becomes the plan on show; returns the offer's project. There must be an offer.
     Project take_offer();
@@ -64,6 +71,7 @@ signals:
     void hover_changed();
     void picked_changed();
     void in_hand_changed();
+    void measured_changed();
     void offer_changed();
 
 private:
@@ -76,6 +84,8 @@ private:
     int in_hand_ = 0;        ///< id of a cut
     int photo_in_hand_ = -1; ///< before the cut
     std::optional<Offer> offer_;
+    std::optional<std::pair<Point, Point>> measured_;
+    Tool tool_ = Tool::None;
 };
 
 } // namespace zesty

@@ -92,7 +92,7 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
     connect_worker();
     connect(&state_, &BenchState::waypoint_changed, this, &BenchWindow::show_waypoint);
     for (auto signal : {&BenchState::selection_changed, &BenchState::picked_changed,
-                        &BenchState::offer_changed, &BenchState::plan_changed})
+                        &BenchState::offer_changed, &BenchState::plan_changed, &BenchState::in_hand_changed})
         connect(&state_, signal, this, &BenchWindow::refresh_actions);
     connect(&document_, &Document::project_changed, this, &BenchWindow::replan);
     connect(&document_, &Document::path_changed, this, &BenchWindow::refresh_head);
@@ -189,8 +189,9 @@ QWidget* BenchWindow::build_side() {
     column->setSpacing(10);
     papers_panel_ = new PapersPanel(document_, state_, actions_, side);
     sheets_panel_ = new SheetsPanel(document_, state_, actions_, settings_, side);
-    panels_ = {new SetOutPanel(document_, state_, actions_, side),
-               new SectionsPanel(document_, state_, actions_, side), papers_panel_, sheets_panel_};
+    set_out_panel_ = new SetOutPanel(document_, state_, actions_, worker_, side);
+    sections_panel_ = new SectionsPanel(document_, state_, actions_, worker_, side);
+    panels_ = {set_out_panel_, sections_panel_, papers_panel_, sheets_panel_};
     connect(papers_panel_, &PapersPanel::give, this, [this](const QString& id) { give(id, selection()); });
     connect(papers_panel_, &PapersPanel::lock_changed, this, [this](bool locked) {
         document_.change(locked ? "Keep the paper" : "Let the paper be proposed anew", [&](Project& p) {
@@ -240,6 +241,12 @@ void BenchWindow::connect_worker() {
             if (fresh || p.title.empty()) p.title = QFileInfo(path).completeBaseName().toStdString();
         });
         state_.go_to(Waypoint::SetOut);
+    });
+    connect(&worker_, &Worker::opened_to_add, this, [this](const auto& file, const QString& path) {
+        settings_.add_recent(path);
+        int id = 0;
+        document_.change("Add a drawing", [&](Project& p) { id = add_cut(p, file); });
+        state_.take_in_hand(id);
     });
     connect(&worker_, &Worker::opened_project, this, [this](const Project& project, const QString& path) {
         fit_next_ = true;
@@ -311,7 +318,13 @@ void BenchWindow::refresh_actions() {
     const bool offer = state_.offer().has_value();
     for (Act a : {Act::TurnLeft, Act::TurnRight, Act::Mirror, Act::Centre, Act::SelectAll})
         actions_[a]->setEnabled(cut);
-    for (Act a : {Act::SelectTwins, Act::Ungroup, Act::Paper, Act::LeaveOpen, Act::TakeAway})
+    const bool photo = state_.photo_in_hand(document_.project()) >= 0;
+    for (Act a : {Act::CopyCut, Act::FaceCut}) actions_[a]->setEnabled(cut && !offer);
+    for (Act a : {Act::Raise, Act::Lower, Act::TakeOff, Act::NextInHand})
+        actions_[a]->setEnabled((cut || photo) && !offer);
+    actions_[Act::FitPhoto]->setEnabled(photo && !offer);
+    for (Act a : {Act::SelectTwins, Act::SelectRow, Act::Divide, Act::Undivide, Act::Ungroup, Act::Paper,
+                  Act::LeaveOpen, Act::TakeAway})
         actions_[a]->setEnabled(some && !offer);
     actions_[Act::Group]->setEnabled(some && state_.selected().size() > 1 && !offer);
     actions_[Act::Give]->setEnabled(some && state_.picked() >= 0 && !offer);

@@ -23,6 +23,8 @@ class PageView;
 class PapersPanel;
 class RouteBar;
 class SecondLook;
+class SectionsPanel;
+class SetOutPanel;
 class SheetsPanel;
 class SheetsView;
 
@@ -63,6 +65,10 @@ private:
     QWidget* build_head();
     QWidget* build_side();
     void connect_actions();
+    void connect_set_out_actions();
+    void connect_section_actions();
+    void copy(bool facing);
+    void shift_in_pile(int by);
     void connect_worker();
     void replan();
     void show_waypoint();
@@ -96,6 +102,8 @@ private:
     SheetsView* sheets_ = nullptr;
     Drawer* drawer_ = nullptr;
     std::vector<QWidget*> panels_; ///< by waypoint
+    SetOutPanel* set_out_panel_ = nullptr;
+    SectionsPanel* sections_panel_ = nullptr;
     PapersPanel* papers_panel_ = nullptr;
     SheetsPanel* sheets_panel_ = nullptr;
     SecondLook* second_look_ = nullptr;

@@ -4,6 +4,7 @@
 #include "app/wording.h"
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
+#include "core/setout/photos.h"
 
 #include <QPainterPath>
 
@@ -159,10 +160,38 @@ void paint_set_out(QPainter& painter, const PageMap& map, const Project& project
     callipers(painter, map, plan);
 }
 
+void paint_photo_sizes(QPainter& painter, const PageMap& map, const Project& project, int in_hand) {
+    for (std::size_t i = 0; i < project.photos.size(); ++i) {
+        const Photo& p = project.photos[i];
+        QPolygonF outline;
+        for (Point q : outline_of(p).outer) outline << map(q);
+        painter.setBrush(Qt::NoBrush);
+        if (static_cast<int>(i) == in_hand) {
+            painter.setPen(QPen(theme::zest, 2));
+            painter.drawPolygon(outline);
+        }
+        for (const Box& face : p.keep_free) {
+            QPolygonF free;
+            for (Point q : outline_of(p, face).outer) free << map(q);
+            painter.setPen(QPen(theme::leaf, 1.5, Qt::DashLine));
+            painter.drawPolygon(free);
+        }
+        QString text = words(size_in_words(p, project.units));
+        if (!p.name.empty()) text = words(p.name) + ", " + text;
+        label(painter, map(p.centre), text, QColor(255, 254, 251, 235), theme::ink);
+    }
+}
+
+void paint_measured(QPainter& painter, const PageMap& map, const Project& project,
+                    const std::pair<Point, Point>& between) {
+    dimension(painter, map, between.first, between.second,
+              words(format_length(distance(between.first, between.second), project.units)), {0, -16});
+}
+
 void paint_sections(QPainter& painter, const PageMap& map, const Plan& plan) {
     for (std::size_t o = 0; o < plan.cut->openings.size(); ++o) {
         const int s = plan.section_of_opening[o];
-        if (plan.sections[s].treatment != Treatment::Paper) continue;
+        if (!takes_paper(plan.sections[s].treatment) || plan.covered[o] >= hidden_share) continue;
         painter.fillPath(outline_of(map, plan, static_cast<int>(o)), theme::section_tint(s));
     }
     for (std::size_t o = 0; o < plan.cut->openings.size(); ++o) {
@@ -170,7 +199,10 @@ void paint_sections(QPainter& painter, const PageMap& map, const Plan& plan) {
         const Circle& c = plan.cut->openings[o].label;
         const double room = 2 * c.radius * plan.set_out.scale * map.scale;
         QString text = words(plan.sections[s].label);
-        if (plan.sections[s].treatment == Treatment::Open) text += room > 40 ? " open" : "";
+        if (room > 44 && plan.covered[o] >= hidden_share)
+            text += " covered";
+        else if (room > 44 && plan.sections[s].treatment != Treatment::Paper)
+            text += QString(" ") + key_of(plan.sections[s].treatment);
         paint_number(painter, map(plan.set_out.to_page(c.centre)), text, room,
                      plan.sections[s].openings.size() > 1);
     }

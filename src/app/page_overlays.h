@@ -11,6 +11,10 @@ namespace zesty {
 void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, const Project& project,
                   int thickness);
 void paint_set_out(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan, int cut);
+/// Sizes on the photos; the one in hand has a rim.
+void paint_photo_sizes(QPainter& painter, const PageMap& map, const Project& project, int in_hand);
+void paint_measured(QPainter& painter, const PageMap& map, const Project& project,
+                    const std::pair<Point, Point>& between);
 void paint_sections(QPainter& painter, const PageMap& map, const Plan& plan);
 void paint_papers(QPainter& painter, const PageMap& map, const Plan& plan);
 /// Rims of the selected openings and of the one under the pointer.

@@ -4,6 +4,10 @@
 #include "app/theme.h"
 #include "app/wording.h"
 #include "core/geometry/measure.h"
+#include "core/project/drawn_line.h"
+#include "core/sections/grouping.h"
+#include "core/setout/photos.h"
+#include "core/setout/sizing.h"
 #include "io/paint/page_painter.h"
 
 #include <QDragEnterEvent>
@@ -19,7 +23,9 @@ namespace zesty {
 
 namespace {
 constexpr int ruler = 24;
-constexpr int line_below = 24; ///< the line of numbers under the page
+constexpr double snap_reach = 9;    ///< px, to a contour that is measured from
+constexpr double least_gesture = 8; ///< px; less is a click
+constexpr int line_below = 24;      ///< the line of numbers under the page
 int next_drag = 1;
 } // namespace
 
@@ -44,6 +50,7 @@ PageView::PageView(Document& document, BenchState& state, QWidget* parent)
     connect(&state, &BenchState::waypoint_changed, this, repaint_all);
     connect(&state, &BenchState::selection_changed, this, qOverload<>(&QWidget::update));
     connect(&state, &BenchState::in_hand_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &BenchState::measured_changed, this, qOverload<>(&QWidget::update));
     connect(&state, &BenchState::hover_changed, this, qOverload<>(&QWidget::update));
 }
 
@@ -169,7 +176,10 @@ void PageView::paintEvent(QPaintEvent*) {
     painter.setRenderHint(QPainter::Antialiasing);
     switch (state_.waypoint()) {
     case Waypoint::SetOut:
-        paint_set_out(painter, map_, shown_project(), *plan, state_.cut_in_hand(shown_project()));
+        paint_set_out(painter, map_, shown_project(), *plan,
+                      state_.photo_in_hand(shown_project()) >= 0 ? -1 : state_.cut_in_hand(shown_project()));
+        paint_photo_sizes(painter, map_, shown_project(), state_.photo_in_hand(shown_project()));
+        if (state_.measured()) paint_measured(painter, map_, shown_project(), *state_.measured());
         break;
     case Waypoint::Sections:
         paint_sections(painter, map_, *plan);
@@ -181,6 +191,7 @@ void PageView::paintEvent(QPaintEvent*) {
         break;
     }
     if (state_.waypoint() != Waypoint::SetOut) paint_selection(painter, map_, *plan, state_);
+    paint_gesture(painter);
     paint_rulers(painter, QRectF(rect()).adjusted(0, 0, 0, -line_below), map_, shown_project(), ruler);
 
     const QRectF below(0, height() - line_below, width(), line_below);
@@ -192,8 +203,10 @@ void PageView::paintEvent(QPaintEvent*) {
     QString line = about_opening(shown_project(), *plan, about);
     if (line.isEmpty())
         line = state_.waypoint() == Waypoint::SetOut
-                   ? "Drag the cut to move it, pull a corner to size it."
-                   : "Point at an opening for its numbers; click to select it.";
+                   ? (state_.tool() == BenchState::Tool::Measure
+                          ? "Drag from one place to another to measure between them."
+                          : "Drag a cut or photo to move it, pull a corner to size the cut.")
+                   : "Point at an opening for its numbers; click it, or draw round several.";
     painter.drawText(below.adjusted(ruler + 4, 0, -60, 0), Qt::AlignLeft | Qt::AlignVCenter, line);
     painter.drawText(below.adjusted(0, 0, -10, 0), Qt::AlignRight | Qt::AlignVCenter,
                      QString("%1 %").arg(std::lround(100 * map_.scale * 25.4 / 96)));
@@ -253,28 +266,56 @@ void PageView::mousePressEvent(QMouseEvent* event) {
     }
     if (event->button() != Qt::LeftButton) return;
     if (state_.waypoint() == Waypoint::SetOut) {
-        const bool corner = over_corner(event->position());
-        if (!corner && !take_cut_at(event->position())) return;
-        const SetOut* in_hand = state_.set_out_in_hand(document_.project());
-        if (!in_hand) return;
-        const Box& box = in_hand->cut_box;
-        drag_ = corner ? Drag::Size : Drag::Move;
-        drag_number_ = next_drag++;
-        drag_project_ = document_.project();
-        drag_width_ = box.width();
-        drag_reach_ = std::max(1.0, std::hypot(event->position().x() - map_(box.centre()).x(),
-                                               event->position().y() - map_(box.centre()).y()));
+        press_at_set_out(event->position());
         return;
     }
     const int opening = opening_at(event->position());
+    gesture_ = {event->position()};
+    gesture_adds_ = event->modifiers() & (Qt::ControlModifier | Qt::ShiftModifier);
+    drag_ = state_.waypoint() == Waypoint::Sections && state_.tool() == BenchState::Tool::DivideByLine
+                ? Drag::Line
+                : Drag::Lasso;
     std::set<int> selected = state_.selected();
-    if (event->modifiers() & (Qt::ControlModifier | Qt::ShiftModifier)) {
+    if (gesture_adds_) {
         if (opening >= 0 && !selected.erase(opening)) selected.insert(opening);
     } else {
         selected.clear();
         if (opening >= 0) selected.insert(opening);
     }
     state_.select(std::move(selected));
+}
+
+bool PageView::take_photo_at(QPointF pixel) {
+    const Project& project = document_.project();
+    const Point at = map_.back(pixel);
+    for (std::size_t i = project.photos.size(); i-- > 0;)
+        if (contains(outline_of(project.photos[i]).outer, at)) {
+            state_.take_photo(static_cast<int>(i));
+            return true;
+        }
+    return false;
+}
+
+void PageView::press_at_set_out(QPointF pixel) {
+    drag_number_ = next_drag++;
+    drag_project_ = document_.project();
+    if (state_.tool() == BenchState::Tool::Measure) {
+        drag_ = Drag::Measure;
+        return;
+    }
+    const bool corner = state_.photo_in_hand(document_.project()) < 0 && over_corner(pixel);
+    if (!corner && take_photo_at(pixel)) {
+        drag_ = Drag::Photo;
+        return;
+    }
+    if (!corner && !take_cut_at(pixel)) return;
+    const SetOut* in_hand = state_.set_out_in_hand(document_.project());
+    if (!in_hand) return;
+    const Box& box = in_hand->cut_box;
+    drag_ = corner ? Drag::Size : Drag::Move;
+    drag_width_ = box.width();
+    drag_reach_ =
+        std::max(1.0, std::hypot(pixel.x() - map_(box.centre()).x(), pixel.y() - map_(box.centre()).y()));
 }
 
 void PageView::drag_to(QPointF pixel) {
@@ -285,7 +326,26 @@ void PageView::drag_to(QPointF pixel) {
         update();
         return;
     }
+    if (drag_ == Drag::Lasso || drag_ == Drag::Line) {
+        gesture_.push_back(pixel);
+        update();
+        return;
+    }
+    if (drag_ == Drag::Measure) {
+        const Plan& plan = *state_.plan();
+        state_.measure(snapped(*plan.cut, plan.set_out.to_page, map_.back(drag_from_), map_.back(pixel),
+                               snap_reach / map_.scale));
+        return;
+    }
     Project next = drag_project_;
+    if (drag_ == Drag::Photo) {
+        const int photo = state_.photo_in_hand(next);
+        if (photo < 0) return;
+        Photo& moving = next.photos[static_cast<std::size_t>(photo)];
+        moving.centre = moving.centre + Point{moved.x() / map_.scale, moved.y() / map_.scale};
+        document_.edit("Move the photo", std::move(next), drag_number_);
+        return;
+    }
     PlacedCut* cut = state_.in_hand(next);
     if (!cut) return;
     if (drag_ == Drag::Move) {
@@ -310,7 +370,39 @@ void PageView::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void PageView::mouseReleaseEvent(QMouseEvent*) {
+    if (drag_ == Drag::Lasso || drag_ == Drag::Line) finish_gesture(gesture_adds_);
     drag_ = Drag::None;
+    gesture_.clear();
+    update();
+}
+
+void PageView::finish_gesture(bool add) {
+    const Plan* plan = state_.plan();
+    if (!plan || !plan->cut || gesture_.size() < 2) return;
+    QRectF reach(gesture_.front(), QSizeF(0, 0));
+    for (QPointF p : gesture_) reach = reach.united(QRectF(p, QSizeF(0.1, 0.1)));
+    if (std::max(reach.width(), reach.height()) < least_gesture) return;
+    if (drag_ == Drag::Line) {
+        if (const auto d = division_by_line(*plan, map_.back(gesture_.front()), map_.back(gesture_.back())))
+            document_.change("Divide along a line",
+                             [&](Project& p) { divide(p, {d->opening}, d->division); });
+        return;
+    }
+    Ring outline;
+    for (QPointF p : gesture_) outline.push_back(map_.back(p));
+    std::set<int> selected = add ? state_.selected() : std::set<int>{};
+    for (int o : inside_outline(*plan->cut, plan->set_out.to_page, outline)) selected.insert(o);
+    state_.select(std::move(selected));
+}
+
+void PageView::paint_gesture(QPainter& painter) const {
+    if (gesture_.size() < 2) return;
+    painter.setPen(QPen(theme::zest, 2, Qt::DashLine));
+    painter.setBrush(drag_ == Drag::Lasso ? QBrush(QColor(232, 106, 23, 28)) : QBrush(Qt::NoBrush));
+    if (drag_ == Drag::Line)
+        painter.drawLine(gesture_.front(), gesture_.back());
+    else
+        painter.drawPolygon(gesture_.data(), static_cast<int>(gesture_.size()));
 }
 
 void PageView::focusInEvent(QFocusEvent* event) {
@@ -368,10 +460,12 @@ void PageView::keyPressEvent(QKeyEvent* event) {
     if (state_.waypoint() == Waypoint::SetOut) {
         const double unit = (event->modifiers() & Qt::ShiftModifier ? 4 : 1) *
                             (document_.project().units == Units::Inches ? mm_per_inch / 16 : 1);
-        document_.change("Move the cut", [&](Project& p) {
+        const bool photo = state_.photo_in_hand(document_.project()) >= 0;
+        document_.change(photo ? "Move the photo" : "Move the cut", [&](Project& p) {
             PlacedCut* cut = state_.in_hand(p);
-            if (!cut) return;
-            Point& shift = cut->place.shift;
+            if (!photo && !cut) return;
+            Point& shift =
+                photo ? p.photos[static_cast<std::size_t>(state_.photo_in_hand(p))].centre : cut->place.shift;
             if (key == Qt::Key_Left) shift.x -= unit;
             if (key == Qt::Key_Right) shift.x += unit;
             if (key == Qt::Key_Up) shift.y -= unit;

@@ -51,7 +51,7 @@ protected:
     void dropEvent(QDropEvent* event) override;
 
 private:
-    enum class Drag { None, Pan, Move, Size };
+    enum class Drag { None, Pan, Move, Size, Photo, Measure, Lasso, Line };
     const Project& shown_project() const;
     QRectF room() const;
     void zoom_at(QPointF pixel, double factor);
@@ -60,6 +60,10 @@ private:
     void paint_empty(QPainter& painter);
     bool over_corner(QPointF pixel) const;
     bool take_cut_at(QPointF pixel);
+    bool take_photo_at(QPointF pixel);
+    void press_at_set_out(QPointF pixel);
+    void paint_gesture(QPainter& painter) const;
+    void finish_gesture(bool add);
     void drag_to(QPointF pixel);
     /// The nearest opening in the direction of an arrow key.
     void step_selection(int key, bool add);
@@ -81,6 +85,8 @@ private:
     Project drag_project_;
     double drag_width_ = 0;
     double drag_reach_ = 1;
+    std::vector<QPointF> gesture_; ///< of a lasso or a line, in pixels
+    bool gesture_adds_ = false;
 };
 
 /// What a paper carries while it is dragged out of the drawer.

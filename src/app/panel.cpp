@@ -16,6 +16,7 @@ Panel::Panel(const QString& question, Document& document, BenchState& state, Act
     : QWidget(parent), document_(document), state_(state), actions_(actions), column_(new QVBoxLayout(this)) {
     column_->setContentsMargins(0, 0, 16, 0);
     column_->setSpacing(6);
+    if (question.isEmpty()) return;
     auto* title = new QLabel(question, this);
     title->setProperty("title", true);
     column_->addWidget(title);

@@ -158,12 +158,14 @@ void PapersPanel::refresh() {
                                                       : QString("%1 openings").arg(state_.selected().size()));
     const int paper = plan->paper_of_section[section];
     const Project& project = state_.offer() ? state_.offer()->project : document_.project();
-    has_->setText(s.treatment == Treatment::Open ? "Left open: the base shows."
+    has_->setText(!takes_paper(s.treatment)
+                      ? (s.treatment == Treatment::Open ? "Left open: the base shows."
+                                                        : "A print goes behind it, no paper.")
                   : state_.selected().size() > 1 ? "Giving a paper gives it to all of them."
                                                  : about_opening(project, *plan, opening).section(": ", 1));
     lock_->setEnabled(paper >= 0 && !state_.offer());
     lock_->setChecked(s.locked);
-    refresh_others(*plan, state_.offer() || s.treatment == Treatment::Open ? -1 : section);
+    refresh_others(*plan, state_.offer() || !takes_paper(s.treatment) ? -1 : section);
 }
 
 } // namespace zesty

@@ -1,27 +1,23 @@
 #pragma once
-// What goes behind which openings: grouping, treatment and lip, with what the bars allow beside it.
+// Sections: what belongs together and what goes behind it, what is divided, and by which way it is backed.
 
-#include "app/length_edit.h"
-#include "app/panel.h"
+#include "app/panel_part.h"
+#include "app/worker.h"
 
 namespace zesty {
 
-class SectionsPanel : public Panel {
+class DividePart;
+
+class SectionsPanel : public PanelOfParts {
     Q_OBJECT
 public:
-    SectionsPanel(Document& document, BenchState& state, Actions& actions, QWidget* parent = nullptr);
+    enum Part { Sections, Divide, Ways };
+    SectionsPanel(Document& document, BenchState& state, Actions& actions, Worker& worker,
+                  QWidget* parent = nullptr);
+    DividePart& divide_part() { return *divide_; }
 
 private:
-    void refresh() override;
-    std::vector<Spot> selected_sections() const;
-
-    QLabel* selection_;
-    QLabel* numbers_;
-    Segments* treatment_;
-    QLineEdit* name_;
-    LengthEdit* own_lip_;
-    LengthEdit* lip_;
-    QLabel* summary_;
+    DividePart* divide_;
 };
 
 } // namespace zesty

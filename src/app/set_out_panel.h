@@ -1,38 +1,32 @@
 #pragma once
-// How large, on which page, which way round; with what the size does to the cut beside it.
+// Set out: page and frame, cuts, photos, and what every size would do. One part at a time.
 
-#include "app/length_edit.h"
-#include "app/panel.h"
+#include "app/panel_part.h"
+#include "app/worker.h"
 
-class QSlider;
-class QCheckBox;
+class QMenu;
 
 namespace zesty {
 
-class SetOutPanel : public Panel {
+class PhotosPart;
+
+class SetOutPanel : public PanelOfParts {
     Q_OBJECT
 public:
-    SetOutPanel(Document& document, BenchState& state, Actions& actions, QWidget* parent = nullptr);
+    enum Part { Page, Cuts, Photos, Sizes };
+    SetOutPanel(Document& document, BenchState& state, Actions& actions, Worker& worker,
+                QWidget* parent = nullptr);
+
+    PhotosPart& photos() { return *photos_; }
 
 private:
-    void build_page();
-    void build_cut();
-    void refresh() override;
-    void choose_rule(int index);
-    void slide(int value);
+    void fill_pieces(QMenu* menu);
+    void show_pieces(QMenu* menu, int pieces, const QStringList& layers);
 
-    Segments* pages_;
-    LengthEdit* page_width_;
-    LengthEdit* page_height_;
-    LengthEdit* reveal_;
-    QLabel* base_;
-    Segments* rule_;
-    LengthEdit* length_;
-    QSlider* slider_;
-    QLineEdit* turn_;
-    QCheckBox* mirrored_;
-    QLabel* facts_;
-    int slide_number_ = 0;
+    Document& document_;
+    BenchState& state_;
+    Worker& worker_;
+    PhotosPart* photos_;
 };
 
 } // namespace zesty

@@ -69,7 +69,7 @@ QPushButton[fix="true"]:hover, QPushButton[fix="true"]:focus { border-color: #B8
 QPushButton[quiet="true"], QToolButton[quiet="true"] { background: transparent; border-color: transparent; color: #54505A; }
 QPushButton[quiet="true"]:hover, QToolButton[quiet="true"]:hover { background: #FFFEFB; border-color: #D9D0C0; }
 QPushButton[quiet="true"]:focus, QToolButton[quiet="true"]:focus { border-color: #E86A17; }
-QPushButton[segment="true"] { border-radius: 6px; padding: 4px 10px; }
+QPushButton[segment="true"] { border-radius: 6px; padding: 4px 8px; }
 QPushButton[segment="true"]:checked { background: #FBE6D3; border-color: #B84E08; color: #A34406; font-weight: 600; }
 QToolButton::menu-indicator { image: none; }
 QLineEdit { background: #FFFEFB; border: 1px solid #D9D0C0; border-radius: 6px; padding: 4px 8px; selection-background-color: #E86A17; }

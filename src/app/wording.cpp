@@ -2,12 +2,18 @@
 
 #include "core/geometry/lengths.h"
 
+#include <QStringList>
 #include <algorithm>
 
 namespace zesty {
 
 QString words(const std::string& text) {
     return QString::fromStdString(text);
+}
+
+QString area_in_words(double mm2, Units units) {
+    return units == Units::Inches ? QString("%1 sq in").arg(mm2 / (mm_per_inch * mm_per_inch), 0, 'f', 0)
+                                  : QString("%1 sq cm").arg(mm2 / 100, 0, 'f', 0);
 }
 
 QString counted(std::size_t n, const char* one, const char* many) {
@@ -36,7 +42,7 @@ namespace {
 std::size_t without_paper(const Plan& plan) {
     std::size_t n = 0;
     for (std::size_t s = 0; s < plan.sections.size(); ++s)
-        n += plan.sections[s].treatment == Treatment::Paper && plan.paper_of_section[s] < 0;
+        n += takes_paper(plan.sections[s].treatment) && plan.paper_of_section[s] < 0;
     return n;
 }
 
@@ -75,6 +81,17 @@ QString sheets_answer(const Plan& plan) {
     return plan.used_sheets.empty() ? "nothing to cut yet" : price(plan);
 }
 
+QString about_patches(const Project& project, const Plan& plan) {
+    const auto worst = std::min_element(plan.patches.begin(), plan.patches.end(),
+                                        [](const Patch& a, const Patch& b) { return a.lip < b.lip; });
+    return QString("%1 take %2 of paper and about %3 min. The smallest lip is %4, at opening %5.")
+        .arg(counted(plan.patches.size(), "patch", "patches"),
+             area_in_words(plan.patch_area(), project.units))
+        .arg(std::max(1L, std::lround(plan.backing_minutes())))
+        .arg(words(format_mm(worst->lip)))
+        .arg(worst->opening + 1);
+}
+
 QString about_opening(const Project& project, const Plan& plan, int opening) {
     if (!plan.cut || opening < 0 || opening >= static_cast<int>(plan.cut->openings.size())) return {};
     const Opening& o = plan.cut->openings[opening];
@@ -85,7 +102,12 @@ QString about_opening(const Project& project, const Plan& plan, int opening) {
     const double bar = plan.cut->narrowest_bar(opening) * s;
     if (std::isfinite(bar)) out += ", narrowest bar " + words(format_mm(bar));
     const int patch = plan.patch_of(opening);
-    if (patch < 0) return out + ", left open";
+    const Section& section = plan.sections[plan.section_of_opening[opening]];
+    if (patch < 0) {
+        if (plan.covered[opening] >= hidden_share) return out + ", covered for good";
+        return out + ", " + name_of(section.treatment);
+    }
+    if (section.treatment != Treatment::Paper) out += QString(", ") + name_of(section.treatment);
     out += ", lip " + words(format_mm(plan.patches[patch].lip));
     const int paper = plan.paper_of_section[plan.section_of_opening[opening]];
     out += paper < 0 ? QString(", no paper yet") : ", " + words(project.stash->papers[paper].name);
@@ -96,13 +118,11 @@ QString about_opening(const Project& project, const Plan& plan, int opening) {
     return out;
 }
 
-QString about_base(const Project& project) {
-    const Page& p = project.page;
-    if (!p.framed()) return "No frame: the base is the whole page.";
-    const Box b = p.base_of(p.leaves().front());
-    return QString("Trim %1 off each side: the base is %2.")
-        .arg(words(format_length(p.reveal.most(), project.units)),
-             words(format_size(b.width(), b.height(), project.units)));
+QString about_base(const Project& project, const Plan& plan) {
+    if (!project.page.framed()) return "No frame: the base is the whole page.";
+    QStringList sentences;
+    for (const std::string& s : plan.frame.to_cut) sentences << words(s);
+    return sentences.join(" ");
 }
 
 } // namespace zesty

@@ -8,6 +8,8 @@
 namespace zesty {
 
 QString words(const std::string& text);
+/// "31.4 sq in", "203 sq cm".
+QString area_in_words(double mm2, Units units);
 /// "1 sheet", "3 sheets".
 QString counted(std::size_t n, const char* one, const char* many);
 
@@ -21,9 +23,11 @@ bool papers_in_trouble(const Plan& plan);
 
 /// "7 sheets, 6 of them scraps".
 QString price(const Plan& plan);
+/// "28 patches take 64 sq in of paper and about 50 min. The smallest lip ...".
+QString about_patches(const Project& project, const Plan& plan);
 /// Numbers of one opening, for the line under the page: size, bar, paper, lip.
 QString about_opening(const Project& project, const Plan& plan, int opening);
-/// "trim 1/4 in off each side: 11 1/2 x 11 1/2 in".
-QString about_base(const Project& project);
+/// "Trim 1/4 in off each side: the base is 11 1/2 x 11 1/2 in.", and what follows for the frame.
+QString about_base(const Project& project, const Plan& plan);
 
 } // namespace zesty

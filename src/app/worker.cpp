@@ -12,6 +12,19 @@
 
 namespace zesty {
 
+namespace {
+
+/// A drawing that cannot be cut is refused here, not after it has taken a place on the bench.
+Result<std::shared_ptr<const DrawingFile>> drawing_to_cut(const QString& path) {
+    auto file = drawing_file(path);
+    if (!file) return file;
+    const auto cut = read_cut((*file)->drawing);
+    if (!cut) return fail(cut.error().kind, path.toStdString() + ": " + cut.error().message);
+    return file;
+}
+
+} // namespace
+
 Worker::Worker(QObject* parent) : QObject(parent) {
     hands_.moveToThread(&thread_);
     thread_.setObjectName("planner");
@@ -142,15 +155,19 @@ void Worker::open(const QString& path) {
                 report([this, m = QString::fromStdString(project.error().message)] { emit failed(m); });
             return;
         }
-        auto file = drawing_file(path);
-        // A drawing that cannot be cut is refused here, not after it has replaced the one on the bench.
-        const auto cut =
-            file ? read_cut((*file)->drawing) : Result<CutFile>(tl::make_unexpected(file.error()));
-        if (cut)
+        if (auto file = drawing_to_cut(path))
             report([this, f = *file, path] { emit opened_drawing(f, path); });
         else
-            report([this, m = QString::fromStdString(file ? path.toStdString() + ": " + cut.error().message
-                                                          : cut.error().message)] { emit failed(m); });
+            report([this, m = QString::fromStdString(file.error().message)] { emit failed(m); });
+    });
+}
+
+void Worker::open_to_add(const QString& path) {
+    post([this, path] {
+        if (auto file = drawing_to_cut(path))
+            report([this, f = *file, path] { emit opened_to_add(f, path); });
+        else
+            report([this, m = QString::fromStdString(file.error().message)] { emit failed(m); });
     });
 }
 

@@ -38,7 +38,8 @@ public:
     void stop_proposing();
     bool proposing() const { return proposing_ > 0; }
 
-    void open(const QString& path); ///< drawing or project, by its ending
+    void open(const QString& path);        ///< drawing or project, by its ending
+    void open_to_add(const QString& path); ///< a drawing that joins the others
     void open_stash(const QString& path);
     void save(const Project& project, const QString& path);
     void export_to(const Project& project, std::shared_ptr<const Plan> plan, PrintPaper paper,
@@ -54,6 +55,7 @@ signals:
     void proposed(const zesty::Project& project, const zesty::PlanReady& look);
     void proposal_stopped();
     void opened_drawing(std::shared_ptr<const zesty::DrawingFile> file, const QString& path);
+    void opened_to_add(std::shared_ptr<const zesty::DrawingFile> file, const QString& path);
     void opened_project(const zesty::Project& project, const QString& path);
     void opened_stash(std::shared_ptr<const zesty::Stash> stash, const QString& path);
     void saved(const zesty::Project& project, const QString& path);

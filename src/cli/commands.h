@@ -4,6 +4,7 @@
 
 #include <optional>
 #include <string>
+#include <vector>
 
 namespace zesty::cli {
 
@@ -32,6 +33,45 @@ struct New {
     std::string out;
 };
 int run(const New& args);
+
+/// Changes what Set out decides, then says what comes of it. Texts are as typed; empty ones change nothing.
+struct SetOutArgs {
+    std::string project;
+    std::string out; ///< empty: the project itself
+    // Page
+    std::string page, gap, reveal, glue_lip, frame_paper;
+    bool spread = false, single = false, strips = false, whole_frame = false;
+    // Cuts
+    int cut = 0; ///< which one, from 1; 0 for the uppermost
+    std::string add, leave_out, only, layers, shadow, margin, frame_gap, width, height, at;
+    std::optional<double> turn_deg;
+    bool copy = false, facing = false, remove = false, mirror = false, all_pieces = false, split = false;
+    bool pieces_from_paper = false, above_photos = false, below_photos = false, raise = false, lower = false;
+    // Photos
+    std::vector<std::string> photos;
+    int photo = 0; ///< which one the options are for, from 1; 0 for the last
+    std::string photo_at, grid, grid_gap, keep_free;
+    std::optional<double> photo_turn;
+    int leave_free = 0;
+    bool photo_round = false, photo_behind = false, photo_on_top = false, remove_photo = false;
+    // Size
+    std::string size_for, fit_photo, mat, sizes;
+    bool ladder = false;
+    bool json = false;
+};
+int run(const SetOutArgs& args);
+
+/// Changes what Sections decides, then lists the sections.
+struct SectionsArgs {
+    std::string project;
+    std::string out;
+    std::string by, centre, lasso_box, foam, clearance, punches, lips;
+    int count = 3;
+    std::vector<std::string> group, ungroup, name, treat, school, lip, divide, undivide, order;
+    bool punch_on_top = false, punch_behind = false, compare = false, advise = false;
+    bool json = false;
+};
+int run(const SectionsArgs& args);
 
 struct PlanArgs {
     std::string project;

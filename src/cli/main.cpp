@@ -36,6 +36,122 @@ void add_new(CLI::App& app, New& a) {
     c->add_option("--out", a.out, "Project file to write (.zesty)")->required();
 }
 
+void add_page_options(CLI::App& c, SetOutArgs& a) {
+    c.add_option("--page", a.page, "Size of one page, such as 12x12in")->group("Page");
+    c.add_flag("--spread", a.spread, "Two pages side by side")->group("Page");
+    c.add_flag("--single", a.single, "One page")->group("Page");
+    c.add_option("--gap", a.gap, "Between the pages of a spread")->group("Page");
+    c.add_option("--reveal", a.reveal, "How much of the frame shows: one length, or left,top,right,bottom")
+        ->group("Page");
+    c.add_flag("--strips", a.strips, "A frame of strips")->group("Page");
+    c.add_flag("--whole-frame", a.whole_frame, "A frame cut from one sheet")->group("Page");
+    c.add_option("--glue-lip", a.glue_lip, "Of the frame behind the base")->group("Page");
+    c.add_option("--frame-paper", a.frame_paper, "Id of the frame's paper, or none")->group("Page");
+}
+
+void add_cut_options(CLI::App& c, SetOutArgs& a) {
+    c.add_option("--cut", a.cut, "Which cut the options are for, from 1; the uppermost without it")
+        ->check(CLI::Range(1, 100'000))
+        ->group("Cuts");
+    c.add_option("--add", a.add, "Puts another drawing on the page")->group("Cuts");
+    c.add_flag("--copy", a.copy, "A copy beside the cut")->group("Cuts");
+    c.add_flag("--facing", a.facing, "A copy that faces it")->group("Cuts");
+    c.add_flag("--remove", a.remove, "Takes the cut off the page")->group("Cuts");
+    c.add_flag("--split", a.split, "One cut for each colour, or group, of the drawing")->group("Cuts");
+    c.add_option("--layers", a.layers, "Only these layers, such as 'colour #aa3300', or all")->group("Cuts");
+    c.add_option("--shadow", a.shadow, "A shadow below it, this much larger all round")->group("Cuts");
+    c.add_option("--leave-out", a.leave_out, "Pieces that are not used, such as 2,5-7")->group("Cuts");
+    c.add_option("--only", a.only, "The only pieces that are used")->group("Cuts");
+    c.add_flag("--all-pieces", a.all_pieces, "Uses every piece again")->group("Cuts");
+    c.add_flag("--pieces-from-paper", a.pieces_from_paper, "Its pieces are cut from papers of their own")
+        ->group("Cuts");
+    c.add_option("--margin", a.margin, "Border left to the page")->group("Cuts");
+    c.add_option("--frame-gap", a.frame_gap, "Border left to the base inside the frame")->group("Cuts");
+    c.add_option("--width", a.width, "Width of the cut")->group("Cuts");
+    c.add_option("--height", a.height, "Height of the cut")->group("Cuts");
+    c.add_option("--turn", a.turn_deg, "Turn in degrees, clockwise")->group("Cuts");
+    c.add_flag("--mirror", a.mirror, "Mirrors it left to right")->group("Cuts");
+    c.add_option("--at", a.at, "Its middle: x,y from the top left")->group("Cuts");
+    c.add_flag("--raise", a.raise, "Above the next cut")->group("Cuts");
+    c.add_flag("--lower", a.lower, "Below the next cut")->group("Cuts");
+    c.add_flag("--above-photos", a.above_photos, "Photos slide behind it")->group("Cuts");
+    c.add_flag("--below-photos", a.below_photos, "Photos lie on it")->group("Cuts");
+}
+
+void add_photo_options(CLI::App& c, SetOutArgs& a) {
+    c.add_option("--photo", a.photos, "Adds a photo: 4x6, or Mia:4x6")->group("Photos");
+    c.add_flag("--round", a.photo_round, "Trimmed to a circle")->group("Photos");
+    c.add_flag("--behind", a.photo_behind, "Behind the cuts")->group("Photos");
+    c.add_flag("--on-top", a.photo_on_top, "Above the cuts")->group("Photos");
+    c.add_option("--grid", a.grid, "Puts the photo in a grid of columns x rows")->group("Photos");
+    c.add_option("--grid-gap", a.grid_gap, "Between the photos of the grid")->group("Photos");
+    c.add_option("--leave-free", a.leave_free, "Cells of the grid left for paper")
+        ->check(CLI::Range(0, 10'000))
+        ->group("Photos");
+    c.add_option("--which-photo", a.photo, "Which photo the options are for, from 1; the last without it")
+        ->check(CLI::Range(1, 100'000))
+        ->group("Photos");
+    c.add_option("--photo-at", a.photo_at, "Its middle: x,y from the top left")->group("Photos");
+    c.add_option("--photo-turn", a.photo_turn, "Its tilt in degrees")->group("Photos");
+    c.add_option("--keep-free", a.keep_free, "A face: x,y,width,height from the photo's top left")
+        ->group("Photos");
+    c.add_flag("--remove-photo", a.remove_photo, "Takes the photo off the page")->group("Photos");
+}
+
+void add_set_out(CLI::App& app, SetOutArgs& a) {
+    auto* c =
+        app.add_subcommand("set-out", "Change page, frame, cuts, photos and size, and see what comes of it");
+    c->add_option("PROJECT", a.project, ".zesty file")->required();
+    c->add_option("--out", a.out, "Write here instead of the project");
+    add_page_options(*c, a);
+    add_cut_options(*c, a);
+    add_photo_options(*c, a);
+    c->add_option("--size-for", a.size_for, "bar=2mm, bar=foam, length=60mm:2.5in or photo=7:4x6[:overlap]")
+        ->group("Size");
+    c->add_option("--fit-photo", a.fit_photo, "The largest print in an opening: 7:4x6[:tuck]")->group("Size");
+    c->add_option("--mat", a.mat, "How many fit on a mat of this size")->group("Size");
+    c->add_option("--sizes", a.sizes, "Sizes to try on the mat, longer side")->group("Size");
+    c->add_flag("--ladder", a.ladder, "What other sizes would do")->group("Size");
+    c->add_flag("--json", a.json, "Print zesty-set-out/1");
+}
+
+void add_sections(CLI::App& app, SectionsArgs& a) {
+    auto* c = app.add_subcommand("sections",
+                                 "Group, divide and treat openings, and compare the ways of backing them");
+    c->add_option("PROJECT", a.project, ".zesty file")->required();
+    c->add_option("--out", a.out, "Write here instead of the project");
+    c->add_option("--by", a.by, "Group by twins, sizes, bands, rings, rows or cuts")->group("Grouping");
+    c->add_option("--count", a.count, "Of sizes, bands or rings")
+        ->check(CLI::Range(1, 100))
+        ->group("Grouping");
+    c->add_option("--centre", a.centre, "Of rings: x,y on the page")->group("Grouping");
+    c->add_option("--group-in", a.lasso_box, "Groups what lies in x,y,x,y")->group("Grouping");
+    c->add_option("--group", a.group, "Makes openings one section: 1,4-6")->group("Grouping");
+    c->add_option("--ungroup", a.ungroup, "Takes sections apart")->group("Grouping");
+    c->add_option("--name", a.name, "3:roofs")->group("Grouping");
+    c->add_option("--order", a.order, "When it is glued: 3:1")->group("Grouping");
+    c->add_option("--divide", a.divide, "7:bands:4, 7:line:30, 7:grid:3x2, 7:rings:3, base:rays:8")
+        ->group("Dividing");
+    c->add_option("--undivide", a.undivide, "Makes it whole again")->group("Dividing");
+    c->add_option("--treat", a.treat,
+                  "4,5:shaker; paper, open, inlay, translucent, shaker, photo, words, cut-from")
+        ->group("Backing");
+    c->add_option("--school", a.school,
+                  "machine, trace, glue, enlarged, inlay, punches, one-sheet, cut-from; 4:punches for one "
+                  "section, 4:page to undo that")
+        ->group("Backing");
+    c->add_option("--lip", a.lip, "1/8in, or 4:1/16in for one section")->group("Backing");
+    c->add_option("--lips", a.lips, "meet or overlap on shared bars")->group("Backing");
+    c->add_option("--foam", a.foam, "Width of foam strip for shakers")->group("Backing");
+    c->add_option("--clearance", a.clearance, "Of inlays")->group("Backing");
+    c->add_option("--punches", a.punches, "Diameters at hand: 1,1.5,2in")->group("Backing");
+    c->add_flag("--punch-on-top", a.punch_on_top, "Punched circles on the openings")->group("Backing");
+    c->add_flag("--punch-behind", a.punch_behind, "Punched circles behind the openings")->group("Backing");
+    c->add_flag("--compare", a.compare, "Paper, time and lips of every school");
+    c->add_flag("--advise", a.advise, "Which school suits which section, and why");
+    c->add_flag("--json", a.json, "Print zesty-sections/1");
+}
+
 void add_plan(CLI::App& app, PlanArgs& a) {
     auto* c =
         app.add_subcommand("plan", "Choose papers where none are chosen and lay every patch on a sheet");
@@ -75,11 +191,15 @@ int main(int argc, char** argv) {
     app.require_subcommand(1);
     Inspect inspect;
     New fresh;
+    SetOutArgs set_out;
+    SectionsArgs sections;
     PlanArgs plan;
     Nest nest;
     Export exported;
     add_inspect(app, inspect);
     add_new(app, fresh);
+    add_set_out(app, set_out);
+    add_sections(app, sections);
     add_plan(app, plan);
     add_nest(app, nest);
     add_export(app, exported);
@@ -93,6 +213,8 @@ int main(int argc, char** argv) {
     const std::string command = app.get_subcommands().front()->get_name();
     if (command == "inspect") return run(inspect);
     if (command == "new") return run(fresh);
+    if (command == "set-out") return run(set_out);
+    if (command == "sections") return run(sections);
     if (command == "plan") return run(plan);
     if (command == "nest") return run(nest);
     return run(exported);

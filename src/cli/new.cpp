@@ -1,4 +1,5 @@
 #include "cli/commands.h"
+#include "cli/typed.h"
 #include "core/cutfile/cut_file.h"
 #include "core/geometry/lengths.h"
 #include "io/project_file.h"
@@ -9,39 +10,12 @@
 
 namespace zesty::cli {
 
-namespace {
-
-/// "12x12in", "8.5 x 11", "210x297mm": the unit at the end is for both.
-Result<Page> page_from(const std::string& text) {
-    const auto x = text.find_first_of("xX");
-    const auto wrong = [&] {
-        return fail(ErrorKind::BadInput, "'" + text + "' is not a page size such as 12x12in or 210x297mm");
-    };
-    if (x == std::string::npos) return wrong();
-    std::string first = text.substr(0, x);
-    const std::string second = text.substr(x + 1);
-    const auto unit = second.find_first_of("icm\"");
-    if (unit != std::string::npos && first.find_first_of("icm\"") == std::string::npos)
-        first += second.substr(unit);
-    const auto w = parse_length(first);
-    const auto h = parse_length(second);
-    if (!w || !h) return wrong();
-    if (*w < 10 || *h < 10 || *w > 3000 || *h > 3000)
-        return fail(ErrorKind::BadInput, "a page of " + text + " is not between 10 mm and 3 m");
-    Page page;
-    page.width = *w;
-    page.height = *h;
-    return page;
-}
-
-} // namespace
-
 int run(const New& args) {
     Project p;
     CutPlacement place;
     double reveal = 0;
-    const auto page = page_from(args.page);
-    if (!page) return complain("--page: " + page.error().message);
+    const auto page = typed_page(args.page);
+    if (!page) return complain(page.error().message);
     p.page = *page;
     struct Wanted {
         const char* option;

@@ -56,6 +56,9 @@ json cut_json(const PlacedCut& c) {
             {"shift_mm", {c.place.shift.x, c.place.shift.y}},
             {"left_out", c.left_out},
             {"pieces_from_paper", c.pieces_from_paper},
+            {"layers", c.layers},
+            {"by_whole", c.by_whole},
+            {"grown_mm", c.grown},
             {"above_photos", c.above_photos}};
 }
 
@@ -362,6 +365,14 @@ PlacedCut read_cut_place(const json& cut, Fields& fields) {
     }
     std::sort(c.left_out.begin(), c.left_out.end());
     c.pieces_from_paper = fields.flag(cut, "pieces_from_paper");
+    c.by_whole = fields.flag(cut, "by_whole");
+    c.grown = fields.number(cut, "grown_mm", 0, 0, 50);
+    for (const json& layer : fields.list(cut, "layers")) {
+        if (layer.is_string())
+            c.layers.push_back(layer.get<std::string>());
+        else
+            fields.complain("layers");
+    }
     c.above_photos = !cut.contains("above_photos") || fields.flag(cut, "above_photos");
     return c;
 }

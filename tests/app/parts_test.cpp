@@ -121,7 +121,8 @@ TEST(Wording, AnswersSayWhatThePlanSays) {
     EXPECT_EQ(sections_answer(*plan), "26 sections, 1 left open");
     EXPECT_EQ(papers_answer(*plan), "1 patch short");
     EXPECT_TRUE(papers_in_trouble(*plan));
-    EXPECT_EQ(about_base(p), "Trim 1/4 in off each side: the base is 11 1/2 x 11 1/2 in.");
+    EXPECT_TRUE(about_base(p, *plan).startsWith(
+        "Trim 1/4 in off each side, 1/2 in in all each way: the base is 11 1/2 x 11 1/2 in. Gut the frame"));
     EXPECT_TRUE(about_opening(p, *plan, 0).startsWith("Opening 1: "));
     EXPECT_TRUE(about_opening(p, *plan, 19).endsWith("left open"));
     EXPECT_TRUE(about_opening(p, *plan, 10).endsWith("does not fit"));

@@ -88,6 +88,9 @@ TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
     p.photos.push_back({"", 50.8, 50.8, true, {200, 210}, 0, false, {}});
     p.lip = 2.0999999;
     p.cuts[1].pieces_from_paper = true;
+    p.cuts[1].layers = {"colour #aa3300"};
+    p.cuts[1].by_whole = true;
+    p.cuts[1].grown = 1.75;
     p.cuts[1].place.rule = SizeRule::Frame;
     p.backing = {School::Punches, LipMode::Overlap, 0.3, 6.1, {20, 30.5}, true};
     divide(p, {4, base_spot}, {Division::Kind::Rays, 5, 3, 12.25, {0.25, 0.75}});

@@ -17,7 +17,7 @@ struct Piece {
     Box box;
     int in_opening = -1; ///< the opening it lies loose in, which makes it an insert; -1 for none
     int layer = 0;       ///< of several cuts on a page: which one it belongs to
-    std::vector<int> openings;
+    std::vector<int> openings = {};
 };
 
 /// A bounded gap of a piece. Inserts lying in it are holes of its outline.

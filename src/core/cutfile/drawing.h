@@ -20,6 +20,9 @@ struct Shape {
     FillRule rule = FillRule::NonZero;
     bool filled = false;
     bool stroked = false;
+    std::string colour =
+        {};                 ///< of the fill, or of the stroke where nothing is filled; as the reader names it
+    std::string group = {}; ///< name of the outermost group it stands in
 };
 
 struct Drawing {

@@ -1,5 +1,6 @@
 #include "core/cutfile/parts.h"
 
+#include "core/cutfile/material.h"
 #include "core/geometry/measure.h"
 
 #include <algorithm>
@@ -81,6 +82,19 @@ CutPart without_pieces(const CutFile& cut, const std::vector<int>& left_out) {
     }
     out.cut.warnings = cut.warnings;
     measure_again(out.cut);
+    return out;
+}
+
+Result<CutPart> grown(const CutFile& cut, double by) {
+    Region material;
+    for (const Piece& p : cut.pieces) material.push_back(p.outline);
+    auto region = grow(material, by);
+    if (!region) return tl::make_unexpected(region.error());
+    CutPart out;
+    for (Polygon& p : *region) p = simplified(p, hairline(cut.box) / 2);
+    out.cut = understand(*region);
+    for (std::size_t o = 0; o < out.cut.openings.size(); ++o) out.openings.push_back(static_cast<int>(o));
+    for (std::size_t p = 0; p < out.cut.pieces.size(); ++p) out.pieces.push_back(static_cast<int>(p));
     return out;
 }
 

@@ -1,5 +1,6 @@
 #include "core/project/planner.h"
 
+#include "core/cutfile/layers.h"
 #include "core/geometry/measure.h"
 #include "core/project/findings.h"
 #include "core/sections/effort.h"
@@ -211,16 +212,41 @@ Result<std::shared_ptr<const CutPart>> Planner::part_of(const Project& project, 
     if (it == read_.end()) {
         auto whole = read_cut(drawing->drawing);
         if (!whole) return tl::make_unexpected(whole.error());
-        read_.push_back({drawing, std::make_shared<const CutFile>(std::move(*whole)), {}});
+        read_.push_back({drawing, std::make_shared<const CutFile>(std::move(*whole)), {}, {}});
         it = read_.end() - 1;
     }
-    auto& part = it->parts[cut.left_out];
-    if (!part) {
-        part = std::make_shared<const CutPart>(without_pieces(*it->cut, cut.left_out));
-        if (part->cut.pieces.empty())
-            return fail(ErrorKind::NothingToDo, "every piece of " + drawing->name + " is left out");
+    auto& layer = it->layers[cut.layers];
+    if (!layer) {
+        auto read = cut.layers.empty() ? Result<CutFile>(*it->cut)
+                                       : read_cut(on_layers(drawing->drawing, cut.layers));
+        if (!read) return tl::make_unexpected(read.error());
+        layer = std::make_shared<const CutFile>(std::move(*read));
     }
-    return part;
+    const auto known_as = [&](double by) { return std::tuple(cut.layers, cut.left_out, cut.by_whole, by); };
+    auto& plain = it->parts[known_as(0)];
+    if (!plain) {
+        auto made = std::make_shared<CutPart>(without_pieces(*layer, cut.left_out));
+        if (cut.by_whole) made->sized_by = it->cut;
+        plain = std::move(made);
+    }
+    if (plain->cut.pieces.empty())
+        return fail(ErrorKind::NothingToDo, "every piece of " + drawing->name + " is left out");
+    if (cut.grown <= 0) return plain;
+    // Growth is a length on the page: in the drawing it depends on how large that is set out.
+    const std::shared_ptr<const CutPart> own = plain;
+    const double scale =
+        set_out(own->cut, project.page, cut.place, project.units, 0, own->sized_by.get()).scale;
+    auto& known = it->parts[known_as(cut.grown / scale)];
+    if (known) return known;
+    auto larger = grown(own->cut, cut.grown / scale);
+    if (!larger) return tl::make_unexpected(larger.error());
+    larger->sized_by = own->sized_by ? own->sized_by : std::shared_ptr<const CutFile>(own, &own->cut);
+    known = std::make_shared<const CutPart>(std::move(*larger));
+    const auto result = known;
+    // Of the sizes tried on the way only the ones in use stay.
+    std::erase_if(it->parts,
+                  [](const auto& p) { return std::get<3>(p.first) > 0 && p.second.use_count() == 1; });
+    return result;
 }
 
 Result<void> Planner::set_out_again(const Project& project) {

@@ -4,6 +4,8 @@
 
 #include "core/project/plan.h"
 
+#include <tuple>
+
 namespace zesty {
 
 class Planner {
@@ -40,7 +42,11 @@ private:
     struct Read {
         std::shared_ptr<const DrawingFile> drawing;
         std::shared_ptr<const CutFile> cut;
-        std::map<std::vector<int>, std::shared_ptr<const CutPart>> parts; ///< by what is left out
+        std::map<std::vector<std::string>, std::shared_ptr<const CutFile>> layers;
+        /// By layers, pieces left out, whether the whole gives the size, and growth.
+        std::map<std::tuple<std::vector<std::string>, std::vector<int>, bool, double>,
+                 std::shared_ptr<const CutPart>>
+            parts;
     };
     std::vector<Read> read_;
     // The page set out and what for.

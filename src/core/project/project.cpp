@@ -1,5 +1,7 @@
 #include "core/project/project.h"
 
+#include "core/cutfile/layers.h"
+
 #include <algorithm>
 #include <set>
 
@@ -194,6 +196,42 @@ int copy_cut(Project& project, int id, bool facing, double beside) {
         if (spot.cut == id) project.divisions[moved(spot)] = division;
     project.cuts.push_back(copy);
     return copy.id;
+}
+
+int add_shadow(Project& project, int id, double by) {
+    const auto at = std::find_if(project.cuts.begin(), project.cuts.end(),
+                                 [&](const PlacedCut& c) { return c.id == id; });
+    if (at == project.cuts.end()) return -1;
+    PlacedCut shadow = *at;
+    shadow.id = free_id(project);
+    shadow.grown = at->grown + by;
+    project.cuts.insert(at, shadow);
+    return shadow.id;
+}
+
+bool split_layers(Project& project, int id) {
+    const auto at = std::find_if(project.cuts.begin(), project.cuts.end(),
+                                 [&](const PlacedCut& c) { return c.id == id; });
+    if (at == project.cuts.end()) return false;
+    const auto layers = layers_of(project.drawings[at->drawing]->drawing);
+    if (layers.size() < 2) return false;
+    // Numbers of openings mean other openings from now on.
+    std::erase_if(project.sections, [&](const auto& s) { return s.first.cut == id; });
+    std::erase_if(project.divisions, [&](const auto& d) { return d.first.cut == id; });
+    for (auto& g : project.groups) std::erase_if(g, [&](Spot s) { return s.cut == id; });
+    std::erase_if(project.groups, [](const auto& g) { return g.size() < 2; });
+    std::vector<PlacedCut> cuts;
+    int next = free_id(project);
+    for (const Layer& layer : layers) {
+        PlacedCut one = *at;
+        one.left_out.clear();
+        one.by_whole = true;
+        one.layers = {layer.key};
+        if (!cuts.empty()) one.id = next++;
+        cuts.push_back(std::move(one));
+    }
+    project.cuts.insert(project.cuts.erase(at), cuts.begin(), cuts.end());
+    return true;
 }
 
 void remove_cut(Project& project, int id) {

@@ -100,6 +100,10 @@ int add_cut(Project& project, std::shared_ptr<const DrawingFile> drawing);
 void set_only_cut(Project& project, std::shared_ptr<const DrawingFile> drawing);
 /// Another copy of a cut beside it, upright or facing it; its sections are decided alike. Returns the id.
 int copy_cut(Project& project, int id, bool facing, double beside);
+/// A shadow: the cut once more, `by` mm larger all round, below it and in register. Returns the id.
+int add_shadow(Project& project, int id, double by);
+/// One cut for every layer of its drawing in the place of this one; false when there is one layer only.
+bool split_layers(Project& project, int id);
 /// Takes a cut off the page with all that was decided for it, and its drawing when nothing else uses it.
 void remove_cut(Project& project, int id);
 

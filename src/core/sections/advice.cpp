@@ -40,9 +40,13 @@ SchoolAdvice advised_school(const Polygon& opening, double narrowest_bar, const 
     if (across < small_across)
         return {School::MachinePatches, "It is " + format_mm(across) +
                                             " across: a blade cuts so small a patch better than scissors."};
-    if (across > large_across && simplified(opening, across * 0.02).outer.size() <= few_corners)
+    const bool simple = simplified(opening, across * 0.02).outer.size() <= few_corners;
+    if (simple && across > large_across)
         return {School::TraceAndTrim, "It is large and simple, " + format_length(across, units) +
                                           " across: traced and cut by hand it wastes least."};
+    if (simple)
+        return {School::MachinePatches, "It is simple but only " + format_length(across, units) +
+                                            " across: a machine patch saves the tracing, scissors would do."};
     return {School::MachinePatches, "Its outline has many turns: a blade follows them, scissors hardly."};
 }
 

@@ -74,7 +74,7 @@ private:
             return w.backed && (w.school == School::EnlargedCopy || w.school == School::Punches);
         });
         if (!wider) return {};
-        auto room = by_whole(widest_lip, LipMode::Meet);
+        auto room = by_whole(widest_lip, rules_.lips);
         if (!room) return tl::make_unexpected(room.error());
         room_ = std::move(*room);
         return {};

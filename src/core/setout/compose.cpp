@@ -68,7 +68,8 @@ Composition compose(const Project& project, const std::vector<std::shared_ptr<co
     int offset = 0;
     for (std::size_t c = 0; c < parts.size(); ++c) {
         const PlacedCut& placed = project.cuts[c];
-        out.each.push_back(set_out(parts[c]->cut, project.page, placed.place, project.units, offset));
+        out.each.push_back(set_out(parts[c]->cut, project.page, placed.place, project.units, offset,
+                                   parts[c]->sized_by.get()));
         speak_of_the_page(out.each.back(), offset, placed.id);
         for (int o : parts[c]->openings) {
             out.spots.emplace_back(placed.id, o);

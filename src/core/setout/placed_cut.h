@@ -25,7 +25,10 @@ struct PlacedCut {
     int id = 0;      ///< steady while the cut is on the page; Spot::cut refers to it
     int drawing = 0; ///< into Project::drawings
     CutPlacement place;
-    std::vector<int> left_out;      ///< pieces of the drawing that are not used, ascending
+    std::vector<int> left_out;            ///< pieces of its layers that are not used, ascending
+    std::vector<std::string> layers = {}; ///< of the drawing that it is made of; empty for all
+    bool by_whole = false; ///< sized and placed by the whole drawing, so that layers stay in register
+    double grown = 0;      ///< mm on the page, all round: a shadow
     bool pieces_from_paper = false; ///< its pieces are cut from papers of their own, each a section
     bool above_photos = true;       ///< photos that are not on top slide behind it
     bool operator==(const PlacedCut&) const = default;

@@ -99,7 +99,7 @@ void check_page(const Page& page, const CutPlacement& p, SetOut& out, Units unit
     if (!page.framed()) return;
     const double gap =
         std::min({b.x0 - out.base.x0, b.y0 - out.base.y0, out.base.x1 - b.x1, out.base.y1 - b.y1});
-    if (gap < 0)
+    if (gap < -0.05)
         out.findings.push_back({"over-frame",
                                 Severity::Advice,
                                 "The cut covers the frame",
@@ -121,11 +121,12 @@ Box base_of(const Page& page) {
     return out;
 }
 
-SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Units units, int first_opening) {
+SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Units units, int first_opening,
+               const CutFile* sized_by) {
     SetOut out;
     Transform turn = Transform::turned_deg(p.turn_deg);
     if (p.mirrored) turn = turn * Transform::mirrored_x();
-    const Box box = turned_box(cut, turn);
+    const Box box = turned_box(sized_by ? *sized_by : cut, turn);
     double scale = scale_for(box, page, p);
     const double least = 1.0 / std::max({box.width(), box.height(), 1e-9});
     if (!(scale >= least)) {
@@ -145,8 +146,10 @@ SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Unit
     const Point at = (p.rule == SizeRule::Frame ? base_of(page) : page.whole()).centre() + p.shift;
     out.to_page = Transform::moved(at.x - middle.x, at.y - middle.y) * Transform::scaled(scale) * turn;
     out.scale = scale;
-    out.cut_box.add(out.to_page(inverse(turn)({box.x0, box.y0})));
-    out.cut_box.add(out.to_page(inverse(turn)({box.x1, box.y1})));
+    const Box own = sized_by ? turned_box(cut, turn) : box;
+    const Transform placed = out.to_page * inverse(turn);
+    out.cut_box.add(placed({own.x0, own.y0}));
+    out.cut_box.add(placed({own.x1, own.y1}));
     out.base = base_of(page);
     out.size = {cut.box.width() * scale, cut.box.height() * scale};
     out.thinnest_bar = cut.narrowest_bar() * scale;

@@ -25,8 +25,8 @@ struct SetOut {
 Box base_of(const Page& page);
 
 /// `cut` must have material. A margin, width or height that leaves nothing gives a cut of 1 mm and a finding.
-/// Findings count openings from `first_opening`.
+/// Findings count openings from `first_opening`. Rule, turn and place go by `sized_by` where it is given.
 SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& placement, Units units,
-               int first_opening = 0);
+               int first_opening = 0, const CutFile* sized_by = nullptr);
 
 } // namespace zesty

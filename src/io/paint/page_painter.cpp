@@ -1,5 +1,7 @@
 #include "io/paint/page_painter.h"
 
+#include <algorithm>
+
 namespace zesty {
 
 namespace {
@@ -8,9 +10,22 @@ double pixels_per_mm(const QPainter& painter) {
     return std::sqrt(std::abs(painter.combinedTransform().determinant()));
 }
 
-void paint_patches(QPainter& painter, const Plan& plan, const Textures& textures, const PageLook& look) {
+/// Patches of one cut in the order in which they are glued, the last one first: they are seen from the front.
+/// -1 stands for the base. Pieces that are cut from paper themselves lie on top of the cut.
+enum class Lies { Behind, OnTop };
+void paint_patches(QPainter& painter, const Plan& plan, int cut, Lies lies, const Textures& textures,
+                   const PageLook& look) {
     painter.setPen(Qt::NoPen);
-    for (std::size_t i = 0; i < plan.patches.size(); ++i) {
+    std::vector<std::size_t> order;
+    for (std::size_t i = 0; i < plan.patches.size(); ++i)
+        if (const int o = plan.patches[i].opening;
+            plan.cut_of_opening[o] == cut &&
+            (plan.spots[o].opening >= first_piece_spot) == (lies == Lies::OnTop))
+            order.push_back(i);
+    std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
+        return plan.patches[a].order < plan.patches[b].order;
+    });
+    for (const std::size_t i : order) {
         const Patch& patch = plan.patches[i];
         const int paper = plan.paper_of_section[patch.section];
         const PlacedPatch& at = plan.placed[i];
@@ -30,11 +45,44 @@ void paint_patches(QPainter& painter, const Plan& plan, const Textures& textures
     }
 }
 
-void paint_cut(QPainter& painter, const Plan& plan, const PageLook& look) {
+/// Prints as paper: a white rim round a made-up sky and hill, since what they show is not known here.
+void paint_photo(QPainter& painter, const Photo& photo) {
+    const QPainterPath outline = to_path(outline_of(photo));
+    painter.fillPath(outline.translated(0.7, 0.9), QColor(38, 36, 43, 60));
+    painter.fillPath(outline, QColor(0xFF, 0xFE, 0xFB));
+    painter.save();
+    painter.translate(photo.centre.x, photo.centre.y);
+    painter.rotate(photo.turn_deg);
+    const double w = photo.width;
+    const double h = photo.round ? photo.width : photo.height;
+    const double rim = std::min({2.0, w / 12, h / 12});
+    QPainterPath inner;
+    if (photo.round)
+        inner.addEllipse(QPointF(0, 0), w / 2 - rim, w / 2 - rim);
+    else
+        inner.addRect(QRectF(-w / 2 + rim, -h / 2 + rim, w - 2 * rim, h - 2 * rim));
+    painter.setClipPath(inner, Qt::IntersectClip);
+    QLinearGradient sky(0, -h / 2, 0, h / 2);
+    sky.setColorAt(0, QColor(0x9F, 0xBF, 0xD6));
+    sky.setColorAt(1, QColor(0xD9, 0xE6, 0xEA));
+    painter.fillPath(inner, sky);
+    QPainterPath hill;
+    hill.moveTo(-w / 2, h * 0.30);
+    hill.cubicTo(-w * 0.2, h * 0.02, w * 0.1, h * 0.32, w / 2, h * 0.12);
+    hill.lineTo(w / 2, h / 2);
+    hill.lineTo(-w / 2, h / 2);
+    painter.fillPath(hill, QColor(0x8F, 0xA8, 0x84));
+    painter.restore();
+    QPen edge(QColor(38, 36, 43, 70));
+    edge.setCosmetic(true);
+    painter.strokePath(outline, edge);
+}
+
+void paint_cut(QPainter& painter, const Plan& plan, int cut, const PageLook& look) {
     QPainterPath material;
     material.setFillRule(Qt::OddEvenFill);
     for (const Piece& p : plan.cut->pieces)
-        material.addPath(to_path(transformed(p.outline, plan.set_out.to_page)));
+        if (p.layer == cut) material.addPath(to_path(transformed(p.outline, plan.set_out.to_page)));
     if (look.shadow > 0)
         painter.fillPath(material.translated(look.shadow * 1.2, look.shadow * 1.5), QColor(38, 36, 43, 48));
     painter.fillPath(material, look.cut);
@@ -59,11 +107,26 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
         if (project.page.framed() && !base.empty())
             painter.fillRect(QRectF(base.x0, base.y0, base.width(), base.height()), look.base);
     }
-    // What hangs off the page is trimmed; on the bench it stays visible, faintly.
+    // What hangs off the page is trimmed.
     painter.setClipPath(leaves, Qt::IntersectClip);
-    if (plan.cut) {
-        paint_patches(painter, plan, textures, look);
-        paint_cut(painter, plan, look);
+    const auto cuts = [&](bool above) {
+        for (std::size_t c = 0; plan.cut && c < project.cuts.size(); ++c) {
+            if (project.cuts[c].above_photos != above) continue;
+            const int cut = static_cast<int>(c);
+            // A grown cut is a shadow: the same paper, darker.
+            PageLook own = look;
+            if (project.cuts[c].grown > 0) own.cut = look.shadow_cut;
+            paint_patches(painter, plan, cut, Lies::Behind, textures, look);
+            paint_cut(painter, plan, cut, own);
+            paint_patches(painter, plan, cut, Lies::OnTop, textures, look);
+        }
+    };
+    if (plan.cut) paint_patches(painter, plan, -1, Lies::Behind, textures, look);
+    cuts(false);
+    for (const bool on_top : {false, true}) {
+        for (const Photo& photo : project.photos)
+            if (photo.on_top == on_top) paint_photo(painter, photo);
+        if (!on_top) cuts(true);
     }
     painter.restore();
 }

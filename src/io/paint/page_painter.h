@@ -12,9 +12,10 @@ struct PageLook {
     QColor frame{0xd9, 0xb4, 0x7c};
     QColor base{0xe3, 0xed, 0xee};
     QColor cut{0xff, 0xfe, 0xfb};
-    QColor bare{0xf1, 0xec, 0xe1}; ///< openings whose paper is still to be chosen
-    double shadow = 0.5;           ///< of the cut on what lies behind, mm; 0 for none
-    bool hatch_short = true;       ///< patches without a place are hatched
+    QColor shadow_cut{0x4a, 0x45, 0x50}; ///< a cut that is another one's shadow
+    QColor bare{0xf1, 0xec, 0xe1};       ///< openings whose paper is still to be chosen
+    double shadow = 0.5;                 ///< of the cut on what lies behind, mm; 0 for none
+    bool hatch_short = true;             ///< patches without a place are hatched
 };
 
 void paint_page(QPainter& painter, const Project& project, const Plan& plan, const Textures& textures,

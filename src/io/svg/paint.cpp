@@ -2,6 +2,7 @@
 
 #include "io/svg/numbers.h"
 
+#include <QColor>
 #include <algorithm>
 #include <cctype>
 
@@ -79,6 +80,13 @@ Style cascade(const Style& parent, const Node& node, const Declarations& sheet) 
     for (const auto& [name, value] : sheet) apply(s, parent, name, value);
     for (const auto& [name, value] : parse_declarations(node.get("style"))) apply(s, parent, name, value);
     return s;
+}
+
+std::string colour_name(const std::string& paint, const std::string& current) {
+    const std::string c = lower(paint);
+    if (c == "currentcolor") return current == paint ? "#000000" : colour_name(current, paint);
+    const QColor colour(QString::fromStdString(c));
+    return colour.isValid() ? colour.name().toStdString() : c;
 }
 
 std::string reference(const std::string& url) {

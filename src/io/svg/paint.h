@@ -32,6 +32,9 @@ Style cascade(const Style& parent, const Node& node, const Declarations& sheet);
 bool paints(const std::string& paint, const std::string& opacity, const std::string& colour,
             const std::function<bool(const std::string&)>& has_paint);
 
+/// One name for all ways of writing a colour: "#rrggbb" where it is one, else the paint itself.
+std::string colour_name(const std::string& paint, const std::string& current);
+
 /// The id in "url(#id)", or empty.
 std::string reference(const std::string& url);
 

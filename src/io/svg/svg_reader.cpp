@@ -30,6 +30,8 @@ struct Painted {
     bool filled;
     bool stroked;
     int clip; ///< into clips, or -1
+    std::string colour;
+    std::string group;
 };
 
 struct ClipUse {
@@ -150,7 +152,8 @@ Result<void> Reader::shape(const Node& node, const Place& place) {
     steps_ += (*path)->size();
     if (steps_ > most_steps) return fail(ErrorKind::TooLarge, "the drawing has more than 4,000,000 nodes");
     painted_.push_back({std::move(**path), s.fill_rule == "evenodd" ? FillRule::EvenOdd : FillRule::NonZero,
-                        filled, stroked, place.clip});
+                        filled, stroked, place.clip, colour_name(filled ? s.fill : s.stroke, s.colour),
+                        path_.size() > 1 && path_[1]->name == "g" ? path_[1]->get("id") : ""});
     return {};
 }
 
@@ -419,7 +422,7 @@ Result<Drawing> Reader::run() {
     for (const Painted& p : painted_) all.add(p.path.bounds());
     const double tolerance = std::max({all.width(), all.height(), 1e-6}) / 10000;
     for (Painted& p : painted_) {
-        Shape s{p.path.flattened(tolerance), p.rule, p.filled, p.stroked};
+        Shape s{p.path.flattened(tolerance), p.rule, p.filled, p.stroked, p.colour, p.group};
         if (s.contours.empty()) continue;
         if (p.clip >= 0) {
             const auto region = clip_region(p.clip, tolerance);

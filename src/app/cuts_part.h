@@ -1,0 +1,41 @@
+#pragma once
+// The cuts on the page: which, how large, which way round; with what the size does beside it.
+
+#include "app/length_edit.h"
+#include "app/panel_part.h"
+
+class QSlider;
+class QCheckBox;
+class QMenu;
+
+namespace zesty {
+
+class CutsPart : public PanelPart {
+    Q_OBJECT
+public:
+    CutsPart(Document& document, BenchState& state, Actions& actions, QWidget* parent);
+
+signals:
+    /// Wants to know the pieces and layers of the cut in hand.
+    void pieces_wanted(QMenu* menu);
+
+private:
+    void build_list();
+    void build_size();
+    void build_turn();
+    void refresh() override;
+    void show_facts(const Project& project, const SetOut& set_out);
+    void choose_rule(int index);
+    void slide(int value);
+
+    QLabel* which_;
+    Segments* rule_;
+    LengthEdit* length_;
+    QSlider* slider_;
+    QLineEdit* turn_;
+    QCheckBox* mirrored_;
+    QLabel* facts_;
+    int slide_number_ = 0;
+};
+
+} // namespace zesty

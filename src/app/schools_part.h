@@ -1,0 +1,52 @@
+#pragma once
+// The ways of backing, side by side: paper, time and lips of each for this page, and which suits the
+// selection.
+
+#include "app/length_edit.h"
+#include "app/panel_part.h"
+#include "app/worker.h"
+
+#include <array>
+
+class QCheckBox;
+class QPushButton;
+class QRadioButton;
+
+namespace zesty {
+
+class SchoolsPart : public PanelPart {
+    Q_OBJECT
+public:
+    SchoolsPart(Document& document, BenchState& state, Actions& actions, Worker& worker, QWidget* parent);
+
+private:
+    void build_table();
+    void build_rules();
+    void refresh() override;
+    void ask_for_table();
+    void show_table(const std::vector<SchoolFigures>& table);
+    void show_advice();
+    void give_selection(std::optional<School> school);
+
+    struct Row {
+        QRadioButton* name;
+        QLabel* paper;
+        QLabel* minutes;
+        QLabel* lips;
+    };
+    Worker& worker_;
+    std::array<Row, schools> rows_;
+    QLabel* advice_;
+    QPushButton* take_advice_;
+    QPushButton* like_page_;
+    Segments* lips_;
+    QLineEdit* punches_;
+    QCheckBox* on_top_;
+    SchoolAdvice advised_;
+    Project table_for_;
+    bool table_shown_ = false;
+    quint64 asked_ = 0;
+    std::shared_ptr<Planner> planner_ = std::make_shared<Planner>(); ///< used on the worker's thread only
+};
+
+} // namespace zesty

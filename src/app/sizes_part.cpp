@@ -1,0 +1,186 @@
+#include "app/sizes_part.h"
+
+#include "app/theme.h"
+#include "app/wording.h"
+#include "core/setout/sizing.h"
+
+#include <QHBoxLayout>
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+constexpr int rungs = 13;
+constexpr double smallest_share = 1.0 / 6; ///< of the page
+constexpr double between_pieces = 2;
+constexpr int most_on_mat = 60;
+} // namespace
+
+SizesPart::SizesPart(Document& document, BenchState& state, Actions& actions, Worker& worker, QWidget* parent)
+    : PanelPart(document, state, actions, parent), worker_(worker) {
+    chart_ = new LadderChart(this);
+    column_->addWidget(chart_);
+    connect(chart_, &LadderChart::looked_at, this, &SizesPart::tell);
+    connect(chart_, &LadderChart::size_taken, this, [this](double mm) {
+        if (const SetOut* now = state_.set_out_in_hand(document_.project()))
+            grow("Take a size from the ladder", mm / std::max({now->size.x, now->size.y, 1e-9}));
+    });
+    reading_ = line("reading");
+    build_bars();
+    build_measure();
+    build_mat();
+    connect(&state, &BenchState::plan_changed, this, &SizesPart::refresh_if_shown);
+    connect(&state, &BenchState::in_hand_changed, this, &SizesPart::refresh_if_shown);
+    connect(&state, &BenchState::measured_changed, this, &SizesPart::refresh_if_shown);
+}
+
+void SizesPart::grow(const QString& intention, double factor) {
+    const SetOut* now = state_.set_out_in_hand(document_.project());
+    if (!now) return;
+    document_.change(intention, [&](Project& p) {
+        if (PlacedCut* c = state_.in_hand(p)) c->place = resized(c->place, *now, p.page, factor);
+    });
+}
+
+void SizesPart::build_bars() {
+    auto* r = row("Bars for");
+    bars_ = new Segments("Thinnest bar wide enough for", {"Blade", "Glue", "Foam", "Tape"}, this);
+    connect(bars_, &Segments::chosen, this, [this](int i) {
+        const SetOut* now = state_.set_out_in_hand(document_.project());
+        if (!now) return;
+        if (const auto factor = growth_for_bar(*now, holdings()[static_cast<std::size_t>(i)].bar))
+            grow("Size by the thinnest bar", *factor);
+    });
+    r->addWidget(bars_, 1);
+}
+
+void SizesPart::build_measure() {
+    auto* r = row("Measure");
+    measured_ = new QLabel(this);
+    measured_->setObjectName("measured");
+    r->addWidget(measured_, 1);
+    wanted_ = new LengthEdit("Length it should have", 0.1, 3000, this);
+    wanted_->setFixedWidth(92);
+    connect(wanted_, &LengthEdit::length_entered, this, [this](double mm) {
+        const auto& between = state_.measured();
+        if (!between) return;
+        const double is = distance(between->first, between->second);
+        if (is > 0.1) grow("Size by a measured length", mm / is);
+        state_.measure(std::nullopt);
+    });
+    r->addWidget(wanted_);
+}
+
+void SizesPart::build_mat() {
+    auto* r = row("Mat");
+    mat_width_ = new LengthEdit("Width of the cutting mat", 10, 3000, this);
+    mat_height_ = new LengthEdit("Height of the cutting mat", 10, 3000, this);
+    for (const int i : {0, 1}) {
+        LengthEdit* edit = i == 0 ? mat_width_ : mat_height_;
+        edit->setFixedWidth(80);
+        connect(edit, &LengthEdit::length_entered, this, [this, i](double mm) {
+            mat_[i] = mm;
+            refresh();
+        });
+    }
+    r->addWidget(mat_width_);
+    r->addWidget(new QLabel("x", this));
+    r->addWidget(mat_height_);
+    auto* count = new QPushButton("Count", this);
+    count->setToolTip("Nests as many of the cut, at its size now, as fit on the mat");
+    connect(count, &QPushButton::clicked, this, &SizesPart::count_on_mat);
+    r->addWidget(count);
+    fits_ = line("mat");
+}
+
+void SizesPart::count_on_mat() {
+    const Project project = document_.project();
+    const int cut = state_.cut_in_hand(project);
+    const SetOut* now = state_.set_out_in_hand(project);
+    if (cut < 0 || !now) return;
+    fits_->setText("Counting.");
+    const double size = std::max(now->size.x, now->size.y);
+    worker_.think(this, [this, planner = planner_, project, cut, size, w = mat_[0], h = mat_[1]] {
+        const auto alone = planner->cut_alone(project, cut);
+        const auto counts =
+            alone ? fit_on_mat(**alone, {size, size * 0.75, size / 2}, w, h, between_pieces, most_on_mat, {})
+                  : std::vector<MatCount>{};
+        return [this, counts, units = project.units] {
+            QStringList parts;
+            for (const MatCount& c : counts)
+                parts << QString("%1 at %2").arg(c.count).arg(words(format_length(c.size, units)));
+            fits_->setText("Fit on the mat: " + parts.join(", ") + ".");
+        };
+    });
+}
+
+void SizesPart::tell() {
+    const Rung* r = chart_->about();
+    if (!r) {
+        reading_->setText("Put a cut on the page to see what its sizes do.");
+        return;
+    }
+    const Units units = document_.project().units;
+    QString text = QString("<b>%1</b>: ").arg(words(format_length(r->size, units)));
+    if (std::isfinite(r->thinnest_bar)) text += "bar " + words(format_mm(r->thinnest_bar)) + ", ";
+    text += "smallest opening " + words(format_mm(r->smallest_opening));
+    text += r->too_small > 0 ? QString(", <b>%1 too small to back</b>").arg(r->too_small) : QString();
+    text += QString(". Paper %1, cutting %2 min, backing %3 min.")
+                .arg(area_in_words(r->patch_area, units))
+                .arg(std::max(1L, std::lround(r->cutting)))
+                .arg(std::max(1L, std::lround(r->backing)));
+    reading_->setText(text);
+}
+
+void SizesPart::ask_for_ladder() {
+    const Project& p = document_.project();
+    const int cut = state_.cut_in_hand(p);
+    if (cut < 0) {
+        chart_->show_rungs({}, p.units);
+        return;
+    }
+    // Only what the ladder depends on makes it anew: not where the cut lies or how large it is now.
+    std::vector<PlacedCut> cuts = p.cuts;
+    for (PlacedCut& c : cuts) c.place = {};
+    if (cuts == ladder_for_ && ladder_cut_ == cut && ladder_lip_ == p.lip && ladder_rules_ == p.backing &&
+        ladder_sections_ == p.sections && ladder_units_ == p.units)
+        return;
+    ladder_for_ = std::move(cuts);
+    ladder_cut_ = cut;
+    ladder_lip_ = p.lip;
+    ladder_rules_ = p.backing;
+    ladder_sections_ = p.sections;
+    ladder_units_ = p.units;
+    const quint64 number = ++asked_;
+    worker_.think(this, [this, planner = planner_, p, cut, number] {
+        const double most = std::max(p.page.width, p.page.height);
+        auto made = planner->ladder(p, cut, most * smallest_share, most, rungs);
+        return [this, number, units = p.units, made = made ? std::move(*made) : std::vector<Rung>{}] {
+            if (number == asked_) chart_->show_rungs(made, units);
+        };
+    });
+}
+
+void SizesPart::refresh() {
+    const Project& p = document_.project();
+    mat_width_->show_length(mat_[0], p.units);
+    mat_height_->show_length(mat_[1], p.units);
+    const SetOut* now = state_.set_out_in_hand(p);
+    bars_->setEnabled(now && std::isfinite(now->thinnest_bar));
+    int holds = -1;
+    if (now)
+        for (std::size_t i = 0; i < holdings().size(); ++i)
+            if (std::abs(now->thinnest_bar - holdings()[i].bar) < 0.01) holds = static_cast<int>(i);
+    bars_->show_choice(holds);
+    if (now) chart_->show_size(std::max(now->size.x, now->size.y));
+    const auto& between = state_.measured();
+    wanted_->setEnabled(between.has_value());
+    measured_->setText(between ? words(format_length(distance(between->first, between->second), p.units)) +
+                                     " becomes"
+                               : QString("Drag between two places"));
+    if (between) wanted_->show_length(distance(between->first, between->second), p.units);
+    ask_for_ladder();
+    tell();
+}
+
+} // namespace zesty

@@ -1,0 +1,346 @@
+#include "cli/commands.h"
+#include "cli/typed.h"
+#include "core/project/planner.h"
+#include "core/sections/grouping.h"
+#include "io/project_file.h"
+
+#include <algorithm>
+#include <iostream>
+#include <nlohmann/json.hpp>
+
+namespace zesty::cli {
+
+namespace {
+
+using nlohmann::json;
+
+class SectionsEdit {
+public:
+    SectionsEdit(const SectionsArgs& args, Project& project) : a_(args), p_(project) {}
+
+    Result<void> run() {
+        for (auto step :
+             {&SectionsEdit::divisions, &SectionsEdit::groups, &SectionsEdit::choices, &SectionsEdit::rules})
+            if (auto r = (this->*step)(); !r) return r;
+        return {};
+    }
+
+private:
+    Result<void> look() {
+        auto plan = planner_.shapes(p_);
+        if (!plan) return tl::make_unexpected(plan.error());
+        plan_ = std::move(*plan);
+        if (!plan_.cut) return fail(ErrorKind::NothingToDo, "the page has no cut yet");
+        return {};
+    }
+
+    /// "3,5-7" as spots; "base" is the bare base.
+    Result<std::vector<Spot>> typed_spots(const std::string& option, const std::string& text) const {
+        if (text == "base") return std::vector<Spot>{base_spot};
+        const auto numbers = typed_numbers(option, text, static_cast<int>(plan_.spots.size()));
+        if (!numbers) return tl::make_unexpected(numbers.error());
+        return plan_.spots_of(*numbers);
+    }
+
+    Result<void> divisions() {
+        if (auto r = look(); !r) return r;
+        for (const std::string& text : a_.undivide) {
+            const auto spots = typed_spots("--undivide", text);
+            if (!spots) return tl::make_unexpected(spots.error());
+            zesty::undivide(p_, *spots);
+        }
+        for (const std::string& text : a_.divide) {
+            // 7:bands:4, 7:line:30, 7:grid:3x2, base:rays:8:15
+            const auto parts = split(text, ':');
+            const auto kind = parts.size() > 1 ? division_named(parts[1]) : std::nullopt;
+            if (!kind)
+                return fail(ErrorKind::BadInput, "--divide: '" + text +
+                                                     "' is not like 7:bands:4, 7:line:30, "
+                                                     "7:grid:3x2, 7:rings:3 or base:rays:8");
+            const auto spots = typed_spots("--divide", parts[0]);
+            if (!spots) return tl::make_unexpected(spots.error());
+            Division d;
+            d.kind = *kind;
+            if (auto r = read_division(d, parts); !r) return r;
+            zesty::divide(p_, *spots, d);
+        }
+        return look();
+    }
+
+    static Result<void> read_division(Division& d, const std::vector<std::string>& parts) {
+        const auto turn = [&](std::size_t i) -> Result<void> {
+            if (parts.size() <= i) return {};
+            char* end = nullptr;
+            d.turn_deg = std::strtod(parts[i].c_str(), &end);
+            if (parts[i].empty() || *end != 0)
+                return fail(ErrorKind::BadInput, "--divide: '" + parts[i] + "' is no angle in degrees");
+            return {};
+        };
+        if (d.kind == Division::Kind::Line) return turn(2);
+        if (parts.size() > 2) {
+            const auto counts = split(parts[2], 'x');
+            const auto count = typed_numbers("--divide", counts[0], most_parts);
+            if (!count) return tl::make_unexpected(count.error());
+            d.count = count->front() + 1;
+            if (counts.size() > 1) {
+                const auto rows = typed_numbers("--divide", counts[1], most_parts / d.count);
+                if (!rows) return tl::make_unexpected(rows.error());
+                d.rows = rows->front() + 1;
+            }
+        }
+        return turn(3);
+    }
+
+    Result<void> groups() {
+        for (const std::string& text : a_.ungroup) {
+            const auto spots = typed_spots("--ungroup", text);
+            if (!spots) return tl::make_unexpected(spots.error());
+            zesty::ungroup(p_, *spots);
+        }
+        if (!a_.by.empty()) {
+            const auto kind = grouping_named(a_.by);
+            if (!kind)
+                return fail(ErrorKind::BadInput,
+                            "--by: '" + a_.by + "' is none of twins, sizes, bands, rings, rows, cuts");
+            GroupRule rule{*kind, a_.count, p_.page.whole().centre()};
+            if (!a_.centre.empty()) {
+                const auto at = typed_lengths("--centre", a_.centre, -3000, 3000);
+                if (!at) return tl::make_unexpected(at.error());
+                if (at->size() != 2) return fail(ErrorKind::BadInput, "--centre: give x,y on the page");
+                rule.centre = {(*at)[0], (*at)[1]};
+            }
+            for (const auto& g : groups_by(rule, *plan_.cut, plan_.set_out.to_page, plan_.cut_of_opening, {}))
+                zesty::group(p_, plan_.spots_of(g));
+        }
+        if (!a_.lasso_box.empty()) {
+            const auto b = typed_lengths("--group-in", a_.lasso_box, -3000, 3000);
+            if (!b) return tl::make_unexpected(b.error());
+            if (b->size() != 4)
+                return fail(ErrorKind::BadInput, "--group-in: give x,y,x,y of two corners on the page");
+            const Ring ring{{(*b)[0], (*b)[1]}, {(*b)[2], (*b)[1]}, {(*b)[2], (*b)[3]}, {(*b)[0], (*b)[3]}};
+            zesty::group(p_, plan_.spots_of(inside_outline(*plan_.cut, plan_.set_out.to_page, ring)));
+        }
+        for (const std::string& text : a_.group) {
+            const auto spots = typed_spots("--group", text);
+            if (!spots) return tl::make_unexpected(spots.error());
+            zesty::group(p_, *spots);
+        }
+        return {};
+    }
+
+    /// Calls change(choice, what) for the sections named before the colon.
+    template <class Change>
+    Result<void> each(const char* option, const std::vector<std::string>& texts, Change change) {
+        for (const std::string& text : texts) {
+            const For typed = typed_for(text);
+            const auto spots = typed_spots(option, typed.which);
+            if (!spots) return tl::make_unexpected(spots.error());
+            for (Spot s : *spots) {
+                const Spot section = section_of(p_, s);
+                SectionChoice c = p_.choice(section);
+                if (Result<void> r = change(c, typed.what); !r) return r;
+                p_.choose(section, c);
+            }
+        }
+        return {};
+    }
+
+    Result<void> choices() {
+        if (auto r = each("--name", a_.name,
+                          [](SectionChoice& c, const std::string& what) -> Result<void> {
+                              c.name = what;
+                              return {};
+                          });
+            !r)
+            return r;
+        if (auto r = each("--treat", a_.treat,
+                          [](SectionChoice& c, const std::string& what) -> Result<void> {
+                              const auto t = treatment_named(what);
+                              if (!t)
+                                  return fail(ErrorKind::BadInput,
+                                              "--treat: '" + what +
+                                                  "' is none of paper, open, inlay, translucent, "
+                                                  "shaker, photo, words, cut-from");
+                              c.treatment = *t;
+                              return {};
+                          });
+            !r)
+            return r;
+        if (auto r = each("--order", a_.order,
+                          [](SectionChoice& c, const std::string& what) -> Result<void> {
+                              const auto n = typed_numbers("--order", what, 1'000'000);
+                              if (!n) return tl::make_unexpected(n.error());
+                              c.order = n->front() + 1;
+                              return {};
+                          });
+            !r)
+            return r;
+        if (auto r = lips_and_schools(); !r) return r;
+        return {};
+    }
+
+    /// These are for the whole page when no section is named.
+    Result<void> lips_and_schools() {
+        for (const std::string& text : a_.school) {
+            const For typed = typed_for(text);
+            const auto school = school_named(typed.what);
+            if (!school && !(typed.what == "page" && !typed.which.empty()))
+                return fail(ErrorKind::BadInput, "--school: '" + typed.what +
+                                                     "' is none of machine, trace, glue, enlarged, "
+                                                     "inlay, punches, one-sheet, cut-from");
+            if (typed.which.empty()) {
+                p_.backing.school = *school;
+                continue;
+            }
+            if (auto r = each("--school", {text},
+                              [&](SectionChoice& c, const std::string&) -> Result<void> {
+                                  c.school = school;
+                                  return {};
+                              });
+                !r)
+                return r;
+        }
+        for (const std::string& text : a_.lip) {
+            const For typed = typed_for(text);
+            const auto lip = typed_length("--lip", typed.what, 0, 50);
+            if (!lip) return tl::make_unexpected(lip.error());
+            if (!*lip) return fail(ErrorKind::BadInput, "--lip: a length is missing");
+            if (typed.which.empty()) {
+                p_.lip = **lip;
+                continue;
+            }
+            if (auto r = each("--lip", {text},
+                              [&](SectionChoice& c, const std::string&) -> Result<void> {
+                                  c.lip = **lip;
+                                  return {};
+                              });
+                !r)
+                return r;
+        }
+        return {};
+    }
+
+    Result<void> rules() {
+        BackingRules& rules = p_.backing;
+        if (!a_.lips.empty()) {
+            if (a_.lips != "meet" && a_.lips != "overlap")
+                return fail(ErrorKind::BadInput, "--lips: '" + a_.lips + "' is neither meet nor overlap");
+            rules.lips = a_.lips == "meet" ? LipMode::Meet : LipMode::Overlap;
+        }
+        const auto foam = typed_length("--foam", a_.foam, 0.5, 50);
+        const auto clearance = typed_length("--clearance", a_.clearance, 0, 10);
+        if (!foam) return tl::make_unexpected(foam.error());
+        if (!clearance) return tl::make_unexpected(clearance.error());
+        if (*foam) rules.foam_width = **foam;
+        if (*clearance) rules.inlay_clearance = **clearance;
+        if (a_.punch_on_top) rules.punch_on_top = true;
+        if (a_.punch_behind) rules.punch_on_top = false;
+        if (a_.punches.empty()) return {};
+        auto punches = typed_lengths("--punches", a_.punches, 1, 999);
+        if (!punches) return tl::make_unexpected(punches.error());
+        std::sort(punches->begin(), punches->end());
+        rules.punches = *punches;
+        return {};
+    }
+
+    const SectionsArgs& a_;
+    Project& p_;
+    Planner planner_;
+    Plan plan_;
+};
+
+std::string numbers(const std::vector<int>& openings) {
+    std::string out;
+    for (int o : openings) out += (out.empty() ? "" : ",") + std::to_string(o + 1);
+    return out;
+}
+
+void print_sections(const Project& p, const Plan& plan, bool advise) {
+    for (const Section& s : plan.sections) {
+        double lip = std::numeric_limits<double>::infinity();
+        for (const Patch& patch : plan.patches)
+            if (&plan.sections[patch.section] == &s) lip = std::min(lip, patch.lip);
+        std::cout << "section " << s.label << (s.name.empty() ? "" : " (" + s.name + ")") << ": openings "
+                  << numbers(s.openings) << ", " << name_of(s.treatment);
+        if (takes_paper(s.treatment)) std::cout << ", " << name_of(s.school);
+        if (std::isfinite(lip)) std::cout << ", smallest lip " << format_mm(lip);
+        std::cout << "\n";
+        if (!advise || !takes_paper(s.treatment)) continue;
+        const int o = s.openings.front();
+        const auto advice =
+            advised_school(transformed(plan.cut->openings[o].outline, plan.set_out.to_page),
+                           plan.cut->narrowest_bar(o) * plan.set_out.scale, p.backing, p.units);
+        std::cout << "  " << name_of(advice.school) << " would suit: " << advice.reason << "\n";
+    }
+    for (const Finding& f : plan.findings)
+        std::cout << f.code << ": " << f.title << ". " << f.message << "\n";
+}
+
+json table_json(const std::vector<SchoolFigures>& table) {
+    json out = json::array();
+    for (const SchoolFigures& f : table)
+        out.push_back({{"school", key_of(f.school)},
+                       {"paper_mm2", f.paper_area},
+                       {"minutes", f.minutes},
+                       {"smallest_lip_mm", std::isfinite(f.smallest_lip) ? json(f.smallest_lip) : json()},
+                       {"narrow_lips", f.narrow_lips},
+                       {"failed", f.failed}});
+    return out;
+}
+
+void print_table(const std::vector<SchoolFigures>& table) {
+    for (const SchoolFigures& f : table) {
+        std::cout << name_of(f.school) << ": " << std::lround(f.paper_area / 100) << " sq cm of paper, "
+                  << std::lround(f.minutes) << " min";
+        if (std::isfinite(f.smallest_lip))
+            std::cout << ", smallest lip " << format_mm(f.smallest_lip) << ", " << f.narrow_lips
+                      << " under 1.5 mm";
+        if (f.failed > 0) std::cout << ", does not work for " << f.failed;
+        std::cout << "\n";
+    }
+}
+
+} // namespace
+
+int run(const SectionsArgs& args) {
+    auto project = open_project(QString::fromStdString(args.project));
+    if (!project) return complain(project.error().message);
+    const Project before = *project;
+    if (const auto r = SectionsEdit(args, *project).run(); !r) return complain(r.error().message);
+    Planner planner;
+    const auto plan = planner.shapes(*project);
+    if (!plan) return complain(args.project + ": " + plan.error().message);
+    std::vector<SchoolFigures> table;
+    if (args.compare) {
+        auto compared = planner.compare_schools(*project);
+        if (!compared) return complain(compared.error().message);
+        table = std::move(*compared);
+    }
+    if (!(before == *project) || !args.out.empty())
+        if (const auto r =
+                save_project(*project, QString::fromStdString(args.out.empty() ? args.project : args.out));
+            !r)
+            return complain(r.error().message);
+    if (args.json) {
+        json out{{"format", "zesty-sections/1"}, {"sections", json::array()}};
+        for (const Section& s : plan->sections) {
+            json openings = json::array();
+            for (int o : s.openings) openings.push_back(o + 1);
+            out["sections"].push_back({{"label", s.label},
+                                       {"name", s.name},
+                                       {"openings", openings},
+                                       {"treatment", key_of(s.treatment)},
+                                       {"school", key_of(s.school)}});
+        }
+        if (args.compare) out["schools"] = table_json(table);
+        std::cout << out.dump(1) << "\n";
+    } else {
+        print_sections(*project, *plan, args.advise);
+        print_table(table);
+    }
+    const bool trouble = std::any_of(plan->findings.begin(), plan->findings.end(),
+                                     [](const Finding& f) { return f.severity == Severity::Problem; });
+    return trouble ? problems : done;
+}
+
+} // namespace zesty::cli

@@ -1,0 +1,482 @@
+#include "cli/commands.h"
+#include "cli/typed.h"
+#include "core/geometry/measure.h"
+#include "core/project/planner.h"
+#include "core/setout/photo_fit.h"
+#include "core/setout/sizing.h"
+#include "io/project_file.h"
+
+#include <algorithm>
+#include <iostream>
+#include <nlohmann/json.hpp>
+
+namespace zesty::cli {
+
+namespace {
+
+using nlohmann::json;
+
+/// Runs the checks of one command one after the other and keeps the first thing that is wrong.
+class SetOutEdit {
+public:
+    SetOutEdit(const SetOutArgs& args, Project& project) : a_(args), p_(project) {}
+
+    Result<void> run() {
+        for (auto step :
+             {&SetOutEdit::page, &SetOutEdit::cut_list, &SetOutEdit::cut_parts, &SetOutEdit::cut_place,
+              &SetOutEdit::photo_list, &SetOutEdit::photo_place, &SetOutEdit::size})
+            if (auto r = (this->*step)(); !r) return r;
+        return {};
+    }
+
+    /// Index of the cut that is meant; -1 without cuts.
+    int cut() const { return a_.cut > 0 ? a_.cut - 1 : static_cast<int>(p_.cuts.size()) - 1; }
+
+private:
+    Result<void> page() {
+        if (!a_.page.empty()) {
+            const auto page = typed_page(a_.page);
+            if (!page) return tl::make_unexpected(page.error());
+            p_.page.width = page->width;
+            p_.page.height = page->height;
+        }
+        if (a_.spread) p_.page.spread = true;
+        if (a_.single) p_.page.spread = false;
+        if (a_.strips) p_.page.frame = FrameKind::Strips;
+        if (a_.whole_frame) p_.page.frame = FrameKind::Whole;
+        const auto gap = typed_length("--gap", a_.gap, 0, 1000);
+        const auto lip = typed_length("--glue-lip", a_.glue_lip, 0, 1000);
+        if (!gap) return tl::make_unexpected(gap.error());
+        if (!lip) return tl::make_unexpected(lip.error());
+        if (*gap) p_.page.gap = **gap;
+        if (*lip) p_.page.glue_lip = **lip;
+        if (!a_.reveal.empty()) {
+            const auto r = typed_lengths("--reveal", a_.reveal, 0, 1000);
+            if (!r) return tl::make_unexpected(r.error());
+            if (r->size() != 1 && r->size() != 4)
+                return fail(ErrorKind::BadInput, "--reveal: give one length, or left,top,right,bottom");
+            p_.page.reveal =
+                r->size() == 1 ? Sides::even(r->front()) : Sides{(*r)[0], (*r)[1], (*r)[2], (*r)[3]};
+        }
+        if (a_.frame_paper.empty()) return {};
+        if (a_.frame_paper != "none" && (!p_.stash || p_.stash->find(a_.frame_paper) < 0))
+            return fail(ErrorKind::BadInput,
+                        "--frame-paper: there is no paper '" + a_.frame_paper + "' in the stash");
+        p_.page.frame_paper = a_.frame_paper == "none" ? "" : a_.frame_paper;
+        return {};
+    }
+
+    Result<void> cut_list() {
+        if (!a_.add.empty()) {
+            auto drawing = drawing_file(QString::fromStdString(a_.add));
+            if (!drawing) return tl::make_unexpected(drawing.error());
+            const auto read = read_cut((*drawing)->drawing);
+            if (!read) return fail(read.error().kind, a_.add + ": " + read.error().message);
+            add_cut(p_, *drawing);
+        }
+        if (a_.cut > static_cast<int>(p_.cuts.size()))
+            return fail(ErrorKind::BadInput,
+                        "--cut: there are only " + std::to_string(p_.cuts.size()) + " cuts");
+        if (cut() < 0)
+            return wants_cut() ? fail(ErrorKind::NothingToDo, "the page has no cut yet") : Result<void>{};
+        const int id = p_.cuts[cut()].id;
+        if (a_.copy || a_.facing) {
+            Planner planner;
+            const auto now = planner.shapes(p_);
+            if (!now) return tl::make_unexpected(now.error());
+            copy_cut(p_, id, a_.facing, now->each_cut[cut()].cut_box.width() + mm_per_inch / 4);
+        }
+        if (a_.split && !split_layers(p_, id))
+            return fail(ErrorKind::NothingToDo, "--split: the drawing has one layer only");
+        const auto shadow = typed_length("--shadow", a_.shadow, 0.2, 20);
+        if (!shadow) return tl::make_unexpected(shadow.error());
+        if (*shadow) add_shadow(p_, id, **shadow);
+        if (a_.remove) remove_cut(p_, id);
+        return {};
+    }
+
+    bool wants_cut() const {
+        return a_.copy || a_.facing || a_.remove || a_.split || !a_.shadow.empty() || !a_.leave_out.empty() ||
+               !a_.only.empty() || !a_.layers.empty() || !a_.width.empty() || !a_.height.empty() ||
+               !a_.margin.empty() || !a_.frame_gap.empty() || !a_.at.empty() || a_.turn_deg || a_.mirror ||
+               !a_.size_for.empty();
+    }
+
+    Result<void> cut_parts() {
+        if (cut() < 0 || a_.remove) return {};
+        PlacedCut& c = p_.cuts[cut()];
+        if (!a_.layers.empty())
+            c.layers = a_.layers == "all" ? std::vector<std::string>{} : split(a_.layers, ',');
+        if (a_.all_pieces) c.left_out.clear();
+        if (a_.pieces_from_paper) c.pieces_from_paper = true;
+        if (a_.above_photos) c.above_photos = true;
+        if (a_.below_photos) c.above_photos = false;
+        if (a_.leave_out.empty() && a_.only.empty()) return reorder();
+        PlacedCut whole = c;
+        whole.left_out.clear();
+        Project alone = p_;
+        alone.cuts = {whole};
+        Planner planner;
+        const auto read = planner.cut_alone(alone, 0);
+        if (!read) return tl::make_unexpected(read.error());
+        const int pieces = static_cast<int>((*read)->pieces.size());
+        const bool only = !a_.only.empty();
+        const auto typed =
+            typed_numbers(only ? "--only" : "--leave-out", only ? a_.only : a_.leave_out, pieces);
+        if (!typed) return tl::make_unexpected(typed.error());
+        c.left_out.clear();
+        for (int i = 0; i < pieces; ++i)
+            if ((std::find(typed->begin(), typed->end(), i) != typed->end()) != only) c.left_out.push_back(i);
+        return reorder();
+    }
+
+    Result<void> reorder() {
+        const auto i = static_cast<std::size_t>(cut());
+        if (a_.raise && i + 1 < p_.cuts.size()) std::swap(p_.cuts[i], p_.cuts[i + 1]);
+        if (a_.lower && i > 0) std::swap(p_.cuts[i], p_.cuts[i - 1]);
+        return {};
+    }
+
+    Result<void> cut_place() {
+        if (cut() < 0 || a_.remove) return {};
+        CutPlacement& place = p_.cuts[cut()].place;
+        struct Rule {
+            const char* option;
+            const std::string& text;
+            SizeRule rule;
+            double least;
+        };
+        for (const Rule& r : {Rule{"--margin", a_.margin, SizeRule::Margin, -3000},
+                              Rule{"--frame-gap", a_.frame_gap, SizeRule::Frame, -3000},
+                              Rule{"--width", a_.width, SizeRule::Width, 1},
+                              Rule{"--height", a_.height, SizeRule::Height, 1}}) {
+            const auto length = typed_length(r.option, r.text, r.least, 3000);
+            if (!length) return tl::make_unexpected(length.error());
+            if (!*length) continue;
+            place.rule = r.rule;
+            place.length = **length;
+        }
+        if (a_.turn_deg) place.turn_deg = std::remainder(*a_.turn_deg, 360.0);
+        if (a_.mirror) place.mirrored = !place.mirrored;
+        if (a_.at.empty()) return {};
+        const auto at = typed_lengths("--at", a_.at, -10000, 10000);
+        if (!at) return tl::make_unexpected(at.error());
+        if (at->size() != 2) return fail(ErrorKind::BadInput, "--at: give x,y from the top left of the page");
+        const Point middle =
+            place.rule == SizeRule::Frame ? base_of(p_.page).centre() : p_.page.whole().centre();
+        place.shift = Point{(*at)[0], (*at)[1]} - middle;
+        return {};
+    }
+
+    /// "Mia:4x6", "4x6in".
+    Result<Photo> typed_photo(const std::string& option, const std::string& text) const {
+        const For typed = typed_for(text);
+        const auto size = typed_size(option, typed.what, 1, 3000);
+        if (!size) return tl::make_unexpected(size.error());
+        Photo photo;
+        photo.name = typed.which;
+        photo.width = size->x;
+        photo.height = size->y;
+        photo.round = a_.photo_round;
+        photo.on_top = !a_.photo_behind;
+        photo.centre = p_.page.whole().centre();
+        return photo;
+    }
+
+    Result<void> photo_list() {
+        for (const std::string& text : a_.photos) {
+            const auto photo = typed_photo("--photo", text);
+            if (!photo) return tl::make_unexpected(photo.error());
+            if (a_.grid.empty()) {
+                p_.photos.push_back(*photo);
+                continue;
+            }
+            const auto gap = typed_length("--grid-gap", a_.grid_gap, 0, 1000);
+            const auto cells = split(a_.grid, 'x');
+            const auto columns =
+                cells.size() == 2
+                    ? typed_numbers("--grid", cells[0], 100)
+                    : Result<std::vector<int>>(fail(ErrorKind::BadInput, "--grid: such as 2x3"));
+            const auto rows = cells.size() == 2 ? typed_numbers("--grid", cells[1], 100) : columns;
+            if (!gap) return tl::make_unexpected(gap.error());
+            if (!columns) return tl::make_unexpected(columns.error());
+            if (!rows) return tl::make_unexpected(rows.error());
+            if (auto r = put_grid(p_, *photo, columns->front() + 1, rows->front() + 1, gap->value_or(0),
+                                  a_.leave_free);
+                !r)
+                return fail(r.error().kind, "--grid: " + r.error().message);
+        }
+        return {};
+    }
+
+    Result<void> photo_place() {
+        const bool wanted = !a_.photo_at.empty() || a_.photo_turn || !a_.keep_free.empty() ||
+                            a_.remove_photo || a_.photo > 0 || a_.photo_on_top;
+        if (!wanted) return {};
+        const int i = a_.photo > 0 ? a_.photo - 1 : static_cast<int>(p_.photos.size()) - 1;
+        if (i < 0 || i >= static_cast<int>(p_.photos.size()))
+            return fail(ErrorKind::BadInput,
+                        "--which-photo: there are only " + std::to_string(p_.photos.size()) + " photos");
+        Photo& photo = p_.photos[i];
+        if (a_.remove_photo) {
+            p_.photos.erase(p_.photos.begin() + i);
+            return {};
+        }
+        if (a_.photo_on_top) photo.on_top = true;
+        if (a_.photo_behind) photo.on_top = false;
+        if (a_.photo_turn) photo.turn_deg = std::remainder(*a_.photo_turn, 360.0);
+        if (!a_.photo_at.empty()) {
+            const auto at = typed_lengths("--photo-at", a_.photo_at, -10000, 10000);
+            if (!at) return tl::make_unexpected(at.error());
+            if (at->size() != 2)
+                return fail(ErrorKind::BadInput, "--photo-at: give x,y from the top left of the page");
+            photo.centre = {(*at)[0], (*at)[1]};
+        }
+        if (a_.keep_free.empty()) return {};
+        const auto box = typed_lengths("--keep-free", a_.keep_free, 0, 3000);
+        if (!box) return tl::make_unexpected(box.error());
+        if (box->size() != 4)
+            return fail(ErrorKind::BadInput, "--keep-free: give x,y,width,height from the photo's top left");
+        const Point corner{(*box)[0] - photo.width / 2, (*box)[1] - photo.height / 2};
+        photo.keep_free.push_back({corner.x, corner.y, corner.x + (*box)[2], corner.y + (*box)[3]});
+        return {};
+    }
+
+    Result<void> size() {
+        if (a_.size_for.empty()) return {};
+        Planner planner;
+        const auto plan = planner.shapes(p_);
+        if (!plan) return tl::make_unexpected(plan.error());
+        const SetOut& now = plan->each_cut[cut()];
+        const auto factor = wanted_factor(*plan, now);
+        if (!factor) return tl::make_unexpected(factor.error());
+        CutPlacement& place = p_.cuts[cut()].place;
+        place = resized(place, now, p_.page, *factor);
+        return {};
+    }
+
+    /// "bar=2mm", "bar=foam", "length=60mm:2.5in", "photo=7:4x6" or "photo=7:4x6:1/8" with the tuck.
+    Result<double> wanted_factor(const Plan& plan, const SetOut& now) const {
+        const auto equals = a_.size_for.find('=');
+        const std::string what = a_.size_for.substr(0, equals);
+        const std::string value = equals == std::string::npos ? "" : a_.size_for.substr(equals + 1);
+        const auto parts = split(value, ':');
+        if (what == "bar") {
+            for (const Holding& h : holdings())
+                if (value == h.key) return bar_factor(now, h.bar);
+            const auto bar = typed_length("--size-for bar", value, 0.05, 100);
+            if (!bar) return tl::make_unexpected(bar.error());
+            if (*bar) return bar_factor(now, **bar);
+        } else if (what == "length" && parts.size() == 2) {
+            const auto measured = typed_length("--size-for length", parts[0], 0.1, 3000);
+            const auto wanted = typed_length("--size-for length", parts[1], 0.1, 3000);
+            if (!measured) return tl::make_unexpected(measured.error());
+            if (!wanted) return tl::make_unexpected(wanted.error());
+            if (*measured && *wanted) return **wanted / **measured;
+        } else if (what == "photo" && (parts.size() == 2 || parts.size() == 3)) {
+            return photo_factor(plan, parts);
+        }
+        return fail(ErrorKind::BadInput,
+                    "--size-for: '" + a_.size_for +
+                        "' is none of bar=2mm, bar=foam, length=60mm:2.5in, photo=7:4x6");
+    }
+
+    static Result<double> bar_factor(const SetOut& now, double bar) {
+        const auto factor = growth_for_bar(now, bar);
+        if (!factor) return fail(ErrorKind::NothingToDo, "--size-for bar: the cut has no bars");
+        return *factor;
+    }
+
+    Result<double> photo_factor(const Plan& plan, const std::vector<std::string>& parts) const {
+        const auto opening =
+            typed_numbers("--size-for photo", parts[0], static_cast<int>(plan.cut->openings.size()));
+        const auto print = typed_size("--size-for photo", parts[1], 5, 1000);
+        const auto tuck = typed_length("--size-for photo", parts.size() > 2 ? parts[2] : "", 0, 50);
+        if (!opening) return tl::make_unexpected(opening.error());
+        if (!print) return tl::make_unexpected(print.error());
+        if (!tuck) return tl::make_unexpected(tuck.error());
+        const Polygon outline =
+            transformed(plan.cut->openings[opening->front()].outline, plan.set_out.to_page);
+        // The print just fills the opening from behind, its edges tucked behind the bars.
+        const auto fit =
+            cut_growth_for_covering(outline, print->x, print->y, tuck->value_or(mm_per_inch / 8));
+        if (!fit)
+            return fail(ErrorKind::NothingToDo, "--size-for photo: the print is smaller than its overlap");
+        return fit->factor;
+    }
+
+    const SetOutArgs& a_;
+    Project& p_;
+};
+
+void print_cuts(const Project& p, const Plan& plan) {
+    for (std::size_t i = 0; i < p.cuts.size(); ++i) {
+        const SetOut& s = plan.each_cut[i];
+        std::cout << "cut " << i + 1 << ": " << p.drawings[p.cuts[i].drawing]->name << ", "
+                  << format_size(s.size.x, s.size.y, p.units);
+        if (std::isfinite(s.thinnest_bar)) std::cout << ", thinnest bar " << format_mm(s.thinnest_bar);
+        if (s.smallest >= 0)
+            std::cout << ", smallest opening " << format_mm(s.smallest_opening) << " across, number "
+                      << s.smallest + 1;
+        std::cout << "\n";
+    }
+}
+
+void print_page(const Project& p, const Plan& plan) {
+    std::cout << "page " << format_size(p.page.width, p.page.height, p.units)
+              << (p.page.spread ? ", a spread of two" : "") << "\n";
+    for (const std::string& s : plan.frame.to_cut) std::cout << s << "\n";
+    print_cuts(p, plan);
+    for (std::size_t i = 0; i < p.photos.size(); ++i)
+        std::cout << "photo " << i + 1 << ": " << (p.photos[i].name.empty() ? "" : p.photos[i].name + ", ")
+                  << size_in_words(p.photos[i], p.units)
+                  << (p.photos[i].on_top ? ", on top" : ", behind the cuts") << "\n";
+    for (const PrintCount& c : plan.prints)
+        std::cout << "order " << c.count << " x "
+                  << (c.round ? format_length(c.width, p.units) + " round"
+                              : format_size(c.width, c.height, p.units))
+                  << "\n";
+    for (const Finding& f : plan.findings)
+        std::cout << f.code << ": " << f.title << ". " << f.message << "\n";
+}
+
+Result<json> fitted_photo(const SetOutArgs& a, const Project& p, const Plan& plan) {
+    const auto parts = split(a.fit_photo, ':');
+    if (!plan.cut || parts.size() < 2)
+        return fail(ErrorKind::BadInput, "--fit-photo: '" + a.fit_photo + "' is not like 7:4x6");
+    const auto opening = typed_numbers("--fit-photo", parts[0], static_cast<int>(plan.cut->openings.size()));
+    const auto print = typed_size("--fit-photo", parts[1], 1, 1000);
+    const auto tuck = typed_length("--fit-photo", parts.size() > 2 ? parts[2] : "", 0, 50);
+    if (!opening) return tl::make_unexpected(opening.error());
+    if (!print) return tl::make_unexpected(print.error());
+    if (!tuck) return tl::make_unexpected(tuck.error());
+    const Polygon outline = transformed(plan.cut->openings[opening->front()].outline, plan.set_out.to_page);
+    const auto fit = largest_tucked(outline, print->x, print->y, tuck->value_or(0));
+    const auto cover = smallest_covering(outline, print->x, print->y, tuck->value_or(0));
+    if (!fit || !cover) return fail(ErrorKind::NothingToDo, "--fit-photo: no print of that shape fits");
+    const auto one = [&](const PhotoFit& f) {
+        return json{{"width_mm", f.factor * print->x},
+                    {"height_mm", f.factor * print->y},
+                    {"centre", {f.centre.x, f.centre.y}},
+                    {"turn_deg", f.turn_deg}};
+    };
+    if (!a.json) {
+        std::cout << "largest print inside opening " << opening->front() + 1 << ": "
+                  << format_size(fit->factor * print->x, fit->factor * print->y, p.units) << ", turned "
+                  << std::lround(fit->turn_deg) << " degrees\n"
+                  << "smallest print that covers it: "
+                  << format_size(cover->factor * print->x, cover->factor * print->y, p.units) << ", turned "
+                  << std::lround(cover->turn_deg) << " degrees\n";
+    }
+    return json{{"largest_inside", one(*fit)}, {"smallest_covering", one(*cover)}};
+}
+
+Result<json> counted_on_mat(const SetOutArgs& a, const Project& p, Planner& planner, int cut) {
+    const auto mat = typed_size("--mat", a.mat, 10, 3000);
+    if (!mat) return tl::make_unexpected(mat.error());
+    const auto alone = planner.cut_alone(p, cut);
+    if (!alone) return tl::make_unexpected(alone.error());
+    std::vector<double> sizes;
+    if (!a.sizes.empty()) {
+        const auto typed = typed_lengths("--sizes", a.sizes, 5, 3000);
+        if (!typed) return tl::make_unexpected(typed.error());
+        sizes = *typed;
+    } else {
+        const auto plan = planner.shapes(p);
+        if (!plan) return tl::make_unexpected(plan.error());
+        sizes.push_back(std::max(plan->each_cut[cut].size.x, plan->each_cut[cut].size.y));
+    }
+    json out = json::array();
+    for (const MatCount& c : fit_on_mat(**alone, sizes, mat->x, mat->y, 2, 60, {})) {
+        out.push_back({{"size_mm", c.size}, {"count", c.count}});
+        if (!a.json) std::cout << c.count << " of " << format_length(c.size, p.units) << " fit on the mat\n";
+    }
+    if (sizes.size() > 1) {
+        const bool together = fit_together(**alone, sizes, mat->x, mat->y, 2, {});
+        out.push_back({{"together", together}});
+        if (!a.json)
+            std::cout << (together ? "one of each fits on one mat\n"
+                                   : "one of each does not fit on one mat\n");
+    }
+    return out;
+}
+
+Result<json> ladder_json(const SetOutArgs& a, const Project& p, Planner& planner, int cut) {
+    const double most = std::max(p.page.full_width(), p.page.height);
+    const auto rungs = planner.ladder(p, cut, most / 6, most, 11);
+    if (!rungs) return tl::make_unexpected(rungs.error());
+    json out = json::array();
+    if (!a.json)
+        std::cout << "size, thinnest bar, smallest opening, too small, patch paper, cutting, backing\n";
+    for (const Rung& r : *rungs) {
+        out.push_back({{"size_mm", r.size},
+                       {"thinnest_bar_mm", r.thinnest_bar},
+                       {"smallest_opening_mm", r.smallest_opening},
+                       {"too_small", r.too_small},
+                       {"patch_mm2", r.patch_area},
+                       {"cutting_min", r.cutting},
+                       {"backing_min", r.backing}});
+        if (a.json) continue;
+        std::string holds;
+        for (const Holding& h : holdings())
+            if (r.thinnest_bar >= h.bar) holds = h.name;
+        std::cout << format_length(r.size, p.units) << ", " << format_mm(r.thinnest_bar)
+                  << (holds.empty() ? " (too thin for the blade)" : " (wide enough for " + holds + ")")
+                  << ", " << format_mm(r.smallest_opening) << ", " << r.too_small << ", "
+                  << std::lround(r.patch_area / 100) << " sq cm, " << std::lround(r.cutting) << " min, "
+                  << std::lround(r.backing) << " min\n";
+    }
+    return out;
+}
+
+} // namespace
+
+int run(const SetOutArgs& args) {
+    auto project = open_project(QString::fromStdString(args.project));
+    if (!project) return complain(project.error().message);
+    const Project before = *project;
+    SetOutEdit edit(args, *project);
+    if (const auto r = edit.run(); !r) return complain(r.error().message);
+    Planner planner;
+    const auto plan = planner.shapes(*project);
+    if (!plan) return complain(args.project + ": " + plan.error().message);
+    const int cut = edit.cut();
+    json out{{"format", "zesty-set-out/1"}};
+    const bool asks_cut = args.ladder || !args.mat.empty();
+    if (asks_cut && cut < 0) return complain("the page has no cut yet");
+    const auto answer = [&](const char* key, const Result<json>& j) {
+        if (j) out[key] = *j;
+        return j.has_value();
+    };
+    if (!args.json) print_page(*project, *plan);
+    if (!args.fit_photo.empty())
+        if (const auto j = fitted_photo(args, *project, *plan); !answer("photo", j))
+            return complain(j.error().message);
+    if (!args.mat.empty())
+        if (const auto j = counted_on_mat(args, *project, planner, cut); !answer("mat", j))
+            return complain(j.error().message);
+    if (args.ladder)
+        if (const auto j = ladder_json(args, *project, planner, cut); !answer("ladder", j))
+            return complain(j.error().message);
+    const bool changed = !(before == *project);
+    if (changed || !args.out.empty())
+        if (const auto r =
+                save_project(*project, QString::fromStdString(args.out.empty() ? args.project : args.out));
+            !r)
+            return complain(r.error().message);
+    if (args.json) {
+        out["to_cut"] = plan->frame.to_cut;
+        out["cuts"] = json::array();
+        for (const SetOut& s : plan->each_cut)
+            out["cuts"].push_back(
+                {{"size_mm", {s.size.x, s.size.y}},
+                 {"box", {s.cut_box.x0, s.cut_box.y0, s.cut_box.x1, s.cut_box.y1}},
+                 {"thinnest_bar_mm", std::isfinite(s.thinnest_bar) ? json(s.thinnest_bar) : json()}});
+        std::cout << out.dump(1) << "\n";
+    }
+    const bool trouble = std::any_of(plan->findings.begin(), plan->findings.end(),
+                                     [](const Finding& f) { return f.severity == Severity::Problem; });
+    return trouble ? problems : done;
+}
+
+} // namespace zesty::cli

@@ -1,0 +1,35 @@
+#pragma once
+// What is typed on the command line, read. Errors are one sentence that names the option.
+
+#include "core/geometry/lengths.h"
+#include "core/project/project.h"
+
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace zesty::cli {
+
+std::vector<std::string> split(const std::string& text, char at);
+
+/// "12x12in", "8.5 x 11", "210x297mm": the unit at the end is for both.
+Result<Point> typed_size(const std::string& option, const std::string& text, double least, double most);
+Result<Page> typed_page(const std::string& text);
+
+/// A length between the limits; nothing for an empty text.
+Result<std::optional<double>> typed_length(const std::string& option, const std::string& text, double least,
+                                           double most);
+/// Lengths with commas between them.
+Result<std::vector<double>> typed_lengths(const std::string& option, const std::string& text, double least,
+                                          double most);
+/// Whole numbers from 1 with commas and ranges, "1,4-6"; none above `most`. They come back counted from 0.
+Result<std::vector<int>> typed_numbers(const std::string& option, const std::string& text, int most);
+
+/// "4,5:shaker": what it is for, and what is wanted. Without a colon the first is empty.
+struct For {
+    std::string which;
+    std::string what;
+};
+For typed_for(const std::string& text);
+
+} // namespace zesty::cli

@@ -1,0 +1,18 @@
+#pragma once
+// A dividing line as drawn on the page, turned into a decision about the opening.
+
+#include "core/project/plan.h"
+#include "core/project/project.h"
+
+namespace zesty {
+
+struct DrawnDivision {
+    Spot opening;
+    Division division;
+};
+
+/// The whole opening that the line between two places of the page runs across, the one it has most of,
+/// divided along it as the drawing lies. Nothing when it crosses none.
+std::optional<DrawnDivision> division_by_line(const Plan& plan, Point from, Point to);
+
+} // namespace zesty

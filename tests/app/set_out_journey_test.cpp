@@ -1,0 +1,261 @@
+// Set out and Sections in the real window: cuts, photos, sizes, divisions and ways, by mouse and keys.
+
+#include "app/bench.h"
+#include "app/divide_part.h"
+#include "app/ladder_chart.h"
+#include "app/sections_panel.h"
+#include "app/set_out_panel.h"
+#include "support/demo.h"
+
+#include <QComboBox>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QRadioButton>
+#include <QTest>
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+using testing::Bench;
+
+namespace {
+
+QPushButton* button(Bench& bench, const QString& text) {
+    for (QPushButton* b : bench.window().findChildren<QPushButton*>())
+        if (b->isVisible() && b->text() == text) return b;
+    ADD_FAILURE() << "no button " << text.toStdString();
+    return nullptr;
+}
+
+void press(Bench& bench, const QString& text) {
+    if (QPushButton* b = button(bench, text)) QTest::mouseClick(b, Qt::LeftButton);
+    bench.settle();
+}
+
+void type(Bench& bench, const QString& accessible_name, const QString& text) {
+    for (QLineEdit* e : bench.window().findChildren<QLineEdit*>())
+        if (e->isVisible() && e->accessibleName() == accessible_name) {
+            e->setFocus();
+            e->selectAll();
+            QTest::keyClicks(e, text);
+            QTest::keyClick(e, Qt::Key_Return);
+            bench.settle();
+            return;
+        }
+    ADD_FAILURE() << "no field " << accessible_name.toStdString();
+}
+
+QPoint at(Bench& bench, Point on_page) {
+    return bench.page().map()(on_page).toPoint();
+}
+
+void drag(Bench& bench, QPoint from, QPoint to) {
+    QTest::mousePress(&bench.page(), Qt::LeftButton, {}, from);
+    for (int i = 1; i <= 4; ++i) QTest::mouseMove(&bench.page(), from + (to - from) * i / 4);
+    QTest::mouseRelease(&bench.page(), Qt::LeftButton, {}, to);
+    bench.settle();
+}
+
+bool told(Bench& bench, const std::string& code) {
+    const auto& f = bench.plan().findings;
+    return std::any_of(f.begin(), f.end(), [&](const Finding& x) { return x.code == code; });
+}
+
+} // namespace
+
+TEST(SetOutJourney, AFrameIsSaidInTheNumbersOfATrimmer) {
+    Bench bench;
+    bench.open(demo::project());
+    press(bench, "Page");
+    type(bench, "Reveal of the frame", "1/2 in");
+    auto* says = bench.window().findChild<QLabel*>("base");
+    EXPECT_TRUE(
+        says->text().startsWith("Trim 1/2 in off each side, 1 in in all each way: the base is 11 x 11 in."));
+    type(bench, "Reveal at the right", "0");
+    EXPECT_TRUE(told(bench, "one-sided"));
+    // The finding offers the even frame.
+    press(bench, "Even frame of 1/4 in");
+    EXPECT_EQ(bench.document().project().page.reveal, Sides::even(6.35));
+    press(bench, "Strips");
+    EXPECT_EQ(bench.document().project().page.frame, FrameKind::Strips);
+    EXPECT_FALSE(bench.plan().frame.strips.empty());
+    while (bench.document().history().canUndo()) bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().page.frame, FrameKind::Whole);
+}
+
+TEST(SetOutJourney, CutsAreCopiedAddedTakenInHandAndTakenOff) {
+    Bench bench;
+    bench.open(demo::project());
+    const Project start = bench.document().project();
+    const std::size_t openings = bench.plan().cut->openings.size();
+    bench.key(Qt::Key_F, Qt::ControlModifier);
+    bench.settle();
+    ASSERT_EQ(bench.document().project().cuts.size(), 2u);
+    EXPECT_TRUE(bench.document().project().cuts[1].place.mirrored);
+    EXPECT_EQ(bench.plan().cut->openings.size(), 2 * openings);
+    EXPECT_EQ(bench.state().cut_in_hand(bench.document().project()), 1);
+    bench.key(Qt::Key_PageDown);
+    bench.settle();
+    EXPECT_TRUE(bench.document().project().cuts[0].place.mirrored) << "it lies below now";
+    bench.open_answer = demo::drawing();
+    bench.key(Qt::Key_D, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().cuts.size(), 3u);
+    EXPECT_EQ(bench.document().project().drawings.size(), 1u) << "the same drawing is kept once";
+    bench.key(Qt::Key_N);
+    EXPECT_EQ(bench.state().cut_in_hand(bench.document().project()), 0);
+    bench.key(Qt::Key_Delete, Qt::ShiftModifier);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().cuts.size(), 2u);
+    while (bench.document().history().canUndo()) bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_TRUE(bench.document().project() == start);
+}
+
+TEST(SetOutJourney, APhotoIsPutDraggedFittedAndHidesWork) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_P, Qt::ControlModifier);
+    bench.settle();
+    ASSERT_EQ(bench.document().project().photos.size(), 1u);
+    EXPECT_EQ(bench.state().photo_in_hand(bench.document().project()), 0);
+    const Point before = bench.document().project().photos[0].centre;
+    const int steps = bench.document().history().count();
+    drag(bench, at(bench, before), at(bench, before + Point{60, 30}));
+    const Point after = bench.document().project().photos[0].centre;
+    EXPECT_NEAR(after.x - before.x, 60, 1.5);
+    EXPECT_NEAR(after.y - before.y, 30, 1.5);
+    EXPECT_EQ(bench.document().history().count(), steps + 1) << "a drag is one step";
+    EXPECT_FALSE(bench.plan().hidden.openings.empty());
+    EXPECT_TRUE(told(bench, "hidden"));
+    // Over opening 11 it is fitted to it: as large as the opening has room for.
+    const Point middle = bench.plan().set_out.to_page(bench.plan().cut->openings[10].label.centre);
+    drag(bench, at(bench, after), at(bench, middle));
+    press(bench, "Fit the photo");
+    const Photo fitted = bench.document().project().photos[0];
+    EXPECT_LT(fitted.width, 60);
+    EXPECT_NEAR(fitted.height / fitted.width, 1.5, 1e-6);
+    bench.key(Qt::Key_Delete, Qt::ShiftModifier);
+    bench.settle();
+    EXPECT_TRUE(bench.document().project().photos.empty());
+}
+
+TEST(SetOutJourney, SizesComeFromTheLadderABarOrAMeasuredLength) {
+    Bench bench;
+    bench.open(demo::project());
+    press(bench, "Sizes");
+    auto* ladder = bench.window().findChild<LadderChart*>();
+    ASSERT_TRUE(ladder->about());
+    ladder->setFocus();
+    bench.key(ladder, Qt::Key_Left);
+    bench.key(ladder, Qt::Key_Return);
+    bench.settle();
+    const double taken = ladder->about()->size;
+    EXPECT_NEAR(std::max(bench.plan().set_out.size.x, bench.plan().set_out.size.y), taken, 1e-6);
+    press(bench, "Foam");
+    EXPECT_NEAR(bench.plan().set_out.thinnest_bar, 25.4 / 8, 1e-6);
+    bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    // The box of opening 1 is measured across and made 1 1/2 in wide.
+    const auto box = [&] {
+        const Opening& o = bench.plan().cut->openings[10];
+        Box b;
+        for (Point p : o.outline.outer) b.add(bench.plan().set_out.to_page(p));
+        return b;
+    };
+    Point left{1e9, 0};
+    Point right{-1e9, 0};
+    for (Point p : bench.plan().cut->openings[10].outline.outer) {
+        const Point q = bench.plan().set_out.to_page(p);
+        if (q.x < left.x) left = q;
+        if (q.x > right.x) right = q;
+    }
+    const double was = distance(left, right);
+    drag(bench, at(bench, left), at(bench, right));
+    ASSERT_TRUE(bench.state().measured());
+    EXPECT_NEAR(distance(bench.state().measured()->first, bench.state().measured()->second), was, 2.5);
+    const double measured = distance(bench.state().measured()->first, bench.state().measured()->second);
+    const double width = box().width();
+    type(bench, "Length it should have", "2 in");
+    EXPECT_NEAR(box().width(), width * 50.8 / measured, 0.5);
+    EXPECT_FALSE(bench.state().measured());
+    press(bench, "Count");
+    EXPECT_TRUE(bench.window().findChild<QLabel*>("mat")->text().startsWith("Fit on the mat: "));
+}
+
+TEST(SectionsJourney, OpeningsAreDrawnRoundGroupedTreatedAndDivided) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_2, Qt::ControlModifier);
+    // Draw round the whole kite from a free corner of the page.
+    QTest::mousePress(&bench.page(), Qt::LeftButton, {}, at(bench, {5, 5}));
+    for (const Point p : {Point{300, 5}, Point{300, 150}, Point{5, 150}})
+        QTest::mouseMove(&bench.page(), at(bench, p));
+    QTest::mouseRelease(&bench.page(), Qt::LeftButton, {}, at(bench, {5, 150}));
+    EXPECT_GT(bench.state().selected().size(), 8u);
+    EXPECT_LT(bench.state().selected().size(), bench.plan().cut->openings.size());
+    bench.state().select({10});
+    press(bench, "Shaker");
+    EXPECT_EQ(bench.document().project().choice(10).treatment, Treatment::Shaker);
+    EXPECT_TRUE(told(bench, "shaker") || told(bench, "shaker-walls"));
+    press(bench, "Photo");
+    EXPECT_TRUE(told(bench, "print"));
+    bench.key(Qt::Key_B);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().choice(10).treatment, Treatment::Paper);
+    // By bands of the page.
+    bench.state().select({});
+    bench.window().findChild<QComboBox*>();
+    for (QComboBox* c : bench.window().findChildren<QComboBox*>())
+        if (c->accessibleName() == "Group by") c->setCurrentIndex(2);
+    press(bench, "Group");
+    EXPECT_LE(bench.plan().sections.size(), 5u);
+    bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    // Divide one opening by a line drawn across it.
+    press(bench, "Divide");
+    press(bench, "Line");
+    const std::size_t before = bench.plan().sections.size();
+    Box b;
+    for (Point p : bench.plan().cut->openings[10].outline.outer) b.add(bench.plan().set_out.to_page(p));
+    const Point middle = bench.plan().set_out.to_page(bench.plan().cut->openings[10].label.centre);
+    drag(bench, at(bench, middle - Point{12, 3}), at(bench, middle + Point{12, 3}));
+    EXPECT_EQ(bench.plan().sections.size(), before + 1);
+    EXPECT_EQ(bench.plan().spots[10].part, 1);
+    bench.state().select({10});
+    bench.key(Qt::Key_D, Qt::ShiftModifier);
+    bench.settle();
+    EXPECT_EQ(bench.plan().sections.size(), before);
+    press(bench, "Divide the base");
+    EXPECT_TRUE(bench.document().project().divisions.contains(base_spot));
+    press(bench, "Base whole again");
+    EXPECT_TRUE(bench.document().project().divisions.empty());
+}
+
+TEST(SectionsJourney, WaysAreComparedAndChosen) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_2, Qt::ControlModifier);
+    press(bench, "Ways");
+    bench.state().select({10});
+    bench.settle();
+    int figures = 0;
+    for (QLabel* l : bench.window().findChildren<QLabel*>())
+        figures += l->isVisible() && l->text().endsWith("sq in");
+    EXPECT_EQ(figures, schools);
+    for (QRadioButton* r : bench.window().findChildren<QRadioButton*>())
+        if (r->text() == "Glue and trim")
+            QTest::mouseClick(r, Qt::LeftButton, {}, QPoint(8, r->height() / 2));
+    bench.settle();
+    EXPECT_EQ(bench.document().project().backing.school, School::GlueAndTrim);
+    for (const Patch& p : bench.plan().patches) EXPECT_FALSE(p.blank.outer.empty());
+    press(bench, "Take it");
+    EXPECT_TRUE(bench.document().project().choice(10).school);
+    press(bench, "Like the page");
+    EXPECT_FALSE(bench.document().project().choice(10).school);
+    press(bench, "Overlap");
+    EXPECT_EQ(bench.document().project().backing.lips, LipMode::Overlap);
+}
+
+} // namespace zesty

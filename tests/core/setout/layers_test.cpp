@@ -1,0 +1,82 @@
+// Drawings in several colours become layered cuts; a shadow grows by a length, not by a factor.
+
+#include "core/cutfile/layers.h"
+#include "core/geometry/measure.h"
+#include "core/project/planner.h"
+#include "support/lattice.h"
+
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+namespace {
+
+/// A red sheet of 100 x 100 with an opening, and a blue tile of 20 x 20 at its top left corner.
+Project two_colours() {
+    Drawing d = testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(40, 40, 90, 90)});
+    d.shapes[0].colour = "#ff0000";
+    Shape tile = testing::drawing_of({testing::rectangle(5, 5, 25, 25)}).shapes[0];
+    tile.colour = "#0000ff";
+    d.shapes.push_back(tile);
+    Project p;
+    set_only_cut(p, std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", d}));
+    p.cuts[0].place = {SizeRule::Width, 200, 0, false, {}};
+    return p;
+}
+
+} // namespace
+
+TEST(Layers, AreToldApartByColourAndThenByGroup) {
+    Drawing d = two_colours().drawings[0]->drawing;
+    const auto layers = layers_of(d);
+    ASSERT_EQ(layers.size(), 2u);
+    EXPECT_EQ(layers[0].key, "colour #ff0000");
+    EXPECT_EQ(on_layers(d, {layers[1].key}).shapes.size(), 1u);
+    EXPECT_EQ(on_layers(d, {}).shapes.size(), 2u);
+    for (Shape& s : d.shapes) s.colour = "#000000";
+    EXPECT_TRUE(layers_of(d).empty());
+    d.shapes[1].group = "tile";
+    EXPECT_EQ(layers_of(d).size(), 2u);
+}
+
+TEST(Layers, StayInRegisterWhenTheyBecomeCuts) {
+    Project p = two_colours();
+    ASSERT_TRUE(split_layers(p, p.cuts[0].id));
+    ASSERT_EQ(p.cuts.size(), 2u);
+    Planner planner;
+    const Plan plan = *planner.shapes(p);
+    const Box sheet = plan.each_cut[0].cut_box;
+    const Box tile = plan.each_cut[1].cut_box;
+    EXPECT_NEAR(sheet.width(), 200, 1e-6);
+    EXPECT_NEAR(tile.width(), 40, 1e-6);
+    EXPECT_NEAR(tile.x0 - sheet.x0, 10, 1e-6);
+    EXPECT_NEAR(tile.y0 - sheet.y0, 10, 1e-6);
+    EXPECT_EQ(plan.cut->openings.size(), 1u);
+    EXPECT_FALSE(split_layers(p, 999));
+    // Chosen alone, one colour is sized for itself.
+    p = two_colours();
+    p.cuts[0].layers = {"colour #0000ff"};
+    EXPECT_NEAR(planner.shapes(p)->each_cut[0].cut_box.width(), 200, 1e-6);
+}
+
+TEST(Shadow, IsLargerByTheSameLengthAllRound) {
+    Project p = two_colours();
+    p.cuts[0].layers = {"colour #ff0000"};
+    for (const double size : {200.0, 90.0}) {
+        Project q = p;
+        q.cuts[0].place.length = size;
+        const int shadow = add_shadow(q, q.cuts[0].id, 2);
+        EXPECT_EQ(q.cuts[0].id, shadow) << "it lies below";
+        Planner planner;
+        const Plan plan = *planner.shapes(q);
+        const Box own = plan.each_cut[1].cut_box;
+        const Box below = plan.each_cut[0].cut_box;
+        EXPECT_NEAR(own.width(), size, 1e-6);
+        EXPECT_NEAR(below.x0, own.x0 - 2, 0.05);
+        EXPECT_NEAR(below.y1, own.y1 + 2, 0.05);
+        // Its opening is smaller by as much, and hidden work below is known.
+        EXPECT_NEAR(std::sqrt(plan.cut->openings[0].area) * plan.set_out.scale, size / 2 - 4, 0.1);
+    }
+}
+
+} // namespace zesty

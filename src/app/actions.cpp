@@ -28,6 +28,7 @@ const std::vector<ActionRow>& action_table() {
         {Act::Mirror, "Set out", "Mirror the cut", "M"},
         {Act::Centre, "Set out", "Put the cut in the middle", "C"},
         {Act::AddCut, "Set out", "Add another drawing", "Ctrl+Shift+D"},
+        {Act::AddScan, "Set out", "Add a cut scanned beside a square", "Ctrl+Shift+T"},
         {Act::CopyCut, "Set out", "Copy the cut", "Ctrl+D"},
         {Act::FaceCut, "Set out", "Copy the cut, facing it", "Ctrl+F"},
         {Act::TakeOff, "Set out", "Take the cut or photo off the page", "Shift+Del"},

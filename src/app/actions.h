@@ -32,6 +32,7 @@ enum class Act {
     Mirror,
     Centre,
     AddCut,
+    AddScan,
     CopyCut,
     FaceCut,
     TakeOff,

@@ -144,6 +144,10 @@ void BenchWindow::connect_set_out_actions() {
         if (const QString path = questions_.open_cut(this, settings_.last_folder()); !path.isEmpty())
             worker_.open_to_add(path);
     });
+    on(Act::AddScan, [this] {
+        if (const QString path = questions_.open_cut(this, settings_.last_folder()); !path.isEmpty())
+            worker_.open_to_add(path, set_out_panel_->square());
+    });
     on(Act::CopyCut, [this] { copy(false); });
     on(Act::FaceCut, [this] { copy(true); });
     on(Act::TakeOff, [this] {

@@ -35,7 +35,7 @@ FileQuestions FileQuestions::dialogs() {
         [](QWidget* w, const QString& folder) {
             return QFileDialog::getOpenFileName(
                 w, "Open a drawing or project", folder,
-                "Drawings and projects (*.svg *.svgz *.zesty);;All files (*)");
+                "Drawings and projects (*.svg *.svgz *.dxf *.png *.jpg *.jpeg *.zip *.zesty);;All files (*)");
         },
         [](QWidget* w, const QString& folder) {
             return QFileDialog::getOpenFileName(w, "Open a stash of papers", folder,
@@ -245,7 +245,12 @@ void BenchWindow::connect_worker() {
     connect(&worker_, &Worker::opened_to_add, this, [this](const auto& file, const QString& path) {
         settings_.add_recent(path);
         int id = 0;
-        document_.change("Add a drawing", [&](Project& p) { id = add_cut(p, file); });
+        document_.change("Add a drawing", [&](Project& p) {
+            id = add_cut(p, file);
+            // What has been measured is set out at the size it has.
+            if (file->drawing.size_real)
+                p.cuts.back().place = {SizeRule::Width, file->drawing.width, 0, false, {}};
+        });
         state_.take_in_hand(id);
     });
     connect(&worker_, &Worker::opened_project, this, [this](const Project& project, const QString& path) {

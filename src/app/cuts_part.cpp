@@ -106,6 +106,15 @@ void CutsPart::build_turn() {
     connect(mirrored_, &QCheckBox::clicked, actions_[Act::Mirror], &QAction::trigger);
     mirrored_->setToolTip(actions_[Act::Mirror]->toolTip());
     r->addWidget(mirrored_, 1);
+    r = row("Scan");
+    scan_ = new LengthEdit("Side of the square beside the scanned cut", 2, 500, this);
+    scan_->setFixedWidth(76);
+    connect(scan_, &LengthEdit::length_entered, this, [this](double mm) { square_ = mm; });
+    r->addWidget(scan_);
+    auto* beside = new QLabel("square beside it", this);
+    beside->setProperty("quiet", true);
+    r->addWidget(beside, 1);
+    r->addWidget(button(Act::AddScan, "Add scan"));
 }
 
 void CutsPart::choose_rule(int index) {
@@ -147,6 +156,7 @@ void CutsPart::refresh() {
     length_->show_length(place.length, p.units);
     turn_->setText(QString::number(place.turn_deg, 'g', 5) + " deg");
     mirrored_->setChecked(place.mirrored);
+    scan_->show_length(square_, p.units);
     const SetOut* in_hand = state_.set_out_in_hand(p);
     for (QWidget* w : std::initializer_list<QWidget*>{rule_, length_, slider_, turn_, mirrored_})
         w->setEnabled(in_hand != nullptr);

@@ -15,6 +15,8 @@ class CutsPart : public PanelPart {
 public:
     CutsPart(Document& document, BenchState& state, Actions& actions, QWidget* parent);
 
+    double square() const { return square_; }
+
 signals:
     /// Wants to know the pieces and layers of the cut in hand.
     void pieces_wanted(QMenu* menu);
@@ -35,6 +37,8 @@ private:
     QLineEdit* turn_;
     QCheckBox* mirrored_;
     QLabel* facts_;
+    LengthEdit* scan_;
+    double square_ = mm_per_inch;
     int slide_number_ = 0;
 };
 

@@ -22,14 +22,14 @@ SetOutPanel::SetOutPanel(Document& document, BenchState& state, Actions& actions
                          QWidget* parent)
     : PanelOfParts("How large?", {"Page", "Cuts", "Photos", "Sizes"}, parent), document_(document),
       state_(state), worker_(worker) {
-    auto* cuts = new CutsPart(document, state, actions, this);
+    cuts_ = new CutsPart(document, state, actions, this);
     photos_ = new PhotosPart(document, state, actions, worker, this);
     add(new PagePart(document, state, actions, this));
-    add(cuts);
+    add(cuts_);
     add(photos_);
     add(new SizesPart(document, state, actions, worker, this));
     choose(Cuts);
-    connect(cuts, &CutsPart::pieces_wanted, this, &SetOutPanel::fill_pieces);
+    connect(cuts_, &CutsPart::pieces_wanted, this, &SetOutPanel::fill_pieces);
     connect(this, &PanelOfParts::part_chosen, this, [this](int part) {
         state_.set_tool(part == Sizes ? BenchState::Tool::Measure : BenchState::Tool::None);
         if (part != Sizes) state_.measure(std::nullopt);
@@ -40,6 +40,10 @@ SetOutPanel::SetOutPanel(Document& document, BenchState& state, Actions& actions
         if (photo && chosen() == Cuts) choose(Photos);
         if (!photo && chosen() == Photos) choose(Cuts);
     });
+}
+
+double SetOutPanel::square() const {
+    return cuts_->square();
 }
 
 void SetOutPanel::fill_pieces(QMenu* menu) {

@@ -8,6 +8,7 @@ class QMenu;
 
 namespace zesty {
 
+class CutsPart;
 class PhotosPart;
 
 class SetOutPanel : public PanelOfParts {
@@ -18,6 +19,7 @@ public:
                 QWidget* parent = nullptr);
 
     PhotosPart& photos() { return *photos_; }
+    double square() const; ///< side of the square beside scans, mm
 
 private:
     void fill_pieces(QMenu* menu);
@@ -27,6 +29,7 @@ private:
     BenchState& state_;
     Worker& worker_;
     PhotosPart* photos_;
+    CutsPart* cuts_;
 };
 
 } // namespace zesty

@@ -1,5 +1,6 @@
 #include "app/worker.h"
 
+#include "io/drawing_import.h"
 #include "io/guide/export_all.h"
 #include "io/project_file.h"
 #include "io/stash_json.h"
@@ -15,8 +16,8 @@ namespace zesty {
 namespace {
 
 /// A drawing that cannot be cut is refused here, not after it has taken a place on the bench.
-Result<std::shared_ptr<const DrawingFile>> drawing_to_cut(const QString& path) {
-    auto file = drawing_file(path);
+Result<std::shared_ptr<const DrawingFile>> drawing_to_cut(const QString& path, double square = 0) {
+    auto file = drawing_file(path, {square});
     if (!file) return file;
     const auto cut = read_cut((*file)->drawing);
     if (!cut) return fail(cut.error().kind, path.toStdString() + ": " + cut.error().message);
@@ -162,9 +163,9 @@ void Worker::open(const QString& path) {
     });
 }
 
-void Worker::open_to_add(const QString& path) {
-    post([this, path] {
-        if (auto file = drawing_to_cut(path))
+void Worker::open_to_add(const QString& path, double square) {
+    post([this, path, square] {
+        if (auto file = drawing_to_cut(path, square))
             report([this, f = *file, path] { emit opened_to_add(f, path); });
         else
             report([this, m = QString::fromStdString(file.error().message)] { emit failed(m); });

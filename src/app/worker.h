@@ -38,8 +38,9 @@ public:
     void stop_proposing();
     bool proposing() const { return proposing_ > 0; }
 
-    void open(const QString& path);        ///< drawing or project, by its ending
-    void open_to_add(const QString& path); ///< a drawing that joins the others
+    void open(const QString& path); ///< drawing or project, by its ending
+    /// A drawing that joins the others; `square` is the side of the square beside a scanned cut, 0 for none.
+    void open_to_add(const QString& path, double square = 0);
     void open_stash(const QString& path);
     void save(const Project& project, const QString& path);
     void export_to(const Project& project, std::shared_ptr<const Plan> plan, PrintPaper paper,

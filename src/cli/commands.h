@@ -15,6 +15,7 @@ inline constexpr int bad_input = 2;
 struct Inspect {
     std::string cut;
     std::string width;
+    std::string square; ///< side of the square beside a scanned cut
     bool json = false;
 };
 int run(const Inspect& args);
@@ -29,6 +30,7 @@ struct New {
     std::string lip;
     double turn_deg = 0;
     bool mirrored = false;
+    std::string square;
     std::string stash;
     std::string out;
 };
@@ -43,7 +45,7 @@ struct SetOutArgs {
     bool spread = false, single = false, strips = false, whole_frame = false;
     // Cuts
     int cut = 0; ///< which one, from 1; 0 for the uppermost
-    std::string add, leave_out, only, layers, shadow, margin, frame_gap, width, height, at;
+    std::string add, square, leave_out, only, layers, shadow, margin, frame_gap, width, height, at;
     std::optional<double> turn_deg;
     bool copy = false, facing = false, remove = false, mirror = false, all_pieces = false, split = false;
     bool pieces_from_paper = false, above_photos = false, below_photos = false, raise = false, lower = false;

@@ -1,9 +1,11 @@
 #include "cli/commands.h"
+#include "cli/typed.h"
 #include "core/cutfile/cut_file.h"
 #include "core/geometry/lengths.h"
+#include "io/drawing_import.h"
 #include "io/inspect_json.h"
-#include "io/svg/svg_reader.h"
 
+#include <algorithm>
 #include <cstdio>
 #include <iostream>
 #include <nlohmann/json.hpp>
@@ -19,9 +21,17 @@ int complain(const std::string& message) {
 }
 
 int run(const Inspect& args) {
-    const auto drawing = read_drawing(QString::fromStdString(args.cut));
-    if (!drawing) return complain(drawing.error().message);
-    const auto cut = read_cut(*drawing);
+    const auto square = typed_length("--square", args.square, 2, 500);
+    if (!square) return complain(square.error().message);
+    const auto file = drawing_file(QString::fromStdString(args.cut), {square->value_or(0)});
+    if (!file) return complain(file.error().message);
+    auto cut = read_cut((*file)->drawing);
+    if (cut) {
+        const auto& noted = (*file)->drawing.warnings;
+        for (const std::string& w : noted)
+            if (std::find(cut->warnings.begin(), cut->warnings.end(), w) == cut->warnings.end())
+                cut->warnings.push_back(w);
+    }
     if (!cut) return complain(args.cut + ": " + cut.error().message);
     double scale = 1;
     if (!args.width.empty()) {

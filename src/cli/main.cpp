@@ -13,14 +13,15 @@ using namespace zesty::cli;
 
 void add_inspect(CLI::App& app, Inspect& a) {
     auto* c = app.add_subcommand("inspect", "Measure a cut file: pieces, openings, bars, cut length");
-    c->add_option("CUT", a.cut, "SVG or SVGZ drawing")->required();
+    c->add_option("CUT", a.cut, "SVG, SVGZ, DXF, PNG or JPEG, or a ZIP with one of them")->required();
     c->add_option("--width", a.width, "Scale so that the material is this wide, such as 11.5in or 292.1mm");
+    c->add_option("--square", a.square, "Side of the square that lies beside the cut in a scan or photo");
     c->add_flag("--json", a.json, "Print zesty-inspect/1");
 }
 
 void add_new(CLI::App& app, New& a) {
     auto* c = app.add_subcommand("new", "Set a cut out on a page and save the project");
-    c->add_option("CUT", a.cut, "SVG or SVGZ drawing")->required();
+    c->add_option("CUT", a.cut, "SVG, SVGZ, DXF, PNG or JPEG, or a ZIP with one of them")->required();
     c->add_option("--page", a.page, "Page size, such as 12x12in or 210x297mm")->capture_default_str();
     auto* margin =
         c->add_option("--margin", a.margin, "Border left around the cut (1/2 in unless a size is given)");
@@ -32,6 +33,7 @@ void add_new(CLI::App& app, New& a) {
     c->add_option("--lip", a.lip, "Lip wanted behind the bars (1/8 in)");
     c->add_option("--turn", a.turn_deg, "Turn of the cut in degrees, clockwise");
     c->add_flag("--mirror", a.mirrored, "Mirror the cut left to right");
+    c->add_option("--square", a.square, "Side of the square that lies beside the cut in a scan or photo");
     c->add_option("--stash", a.stash, "zesty-stash/1 file with the paper at hand");
     c->add_option("--out", a.out, "Project file to write (.zesty)")->required();
 }
@@ -54,6 +56,7 @@ void add_cut_options(CLI::App& c, SetOutArgs& a) {
         ->check(CLI::Range(1, 100'000))
         ->group("Cuts");
     c.add_option("--add", a.add, "Puts another drawing on the page")->group("Cuts");
+    c.add_option("--square", a.square, "Side of the square beside a scanned cut")->group("Cuts");
     c.add_flag("--copy", a.copy, "A copy beside the cut")->group("Cuts");
     c.add_flag("--facing", a.facing, "A copy that faces it")->group("Cuts");
     c.add_flag("--remove", a.remove, "Takes the cut off the page")->group("Cuts");

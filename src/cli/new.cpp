@@ -2,6 +2,7 @@
 #include "cli/typed.h"
 #include "core/cutfile/cut_file.h"
 #include "core/geometry/lengths.h"
+#include "io/drawing_import.h"
 #include "io/project_file.h"
 #include "io/stash_json.h"
 
@@ -43,10 +44,15 @@ int run(const New& args) {
     place.turn_deg = std::remainder(args.turn_deg, 360.0);
     place.mirrored = args.mirrored;
     const QString cut_path = QString::fromStdString(args.cut);
-    auto drawing = drawing_file(cut_path);
+    const auto square = typed_length("--square", args.square, 2, 500);
+    if (!square) return complain(square.error().message);
+    auto drawing = drawing_file(cut_path, {square->value_or(0)});
     if (!drawing) return complain(drawing.error().message);
     const auto cut = read_cut((*drawing)->drawing);
     if (!cut) return complain(args.cut + ": " + cut.error().message);
+    // What has been measured is set out at the size it has.
+    if ((*drawing)->drawing.size_real && args.margin.empty() && args.width.empty() && args.height.empty())
+        place = {SizeRule::Width, cut->box.width(), place.turn_deg, place.mirrored, {}};
     p.page.reveal = Sides::even(reveal);
     set_only_cut(p, *drawing);
     p.cuts.front().place = place;

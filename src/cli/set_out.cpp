@@ -4,6 +4,7 @@
 #include "core/project/planner.h"
 #include "core/setout/photo_fit.h"
 #include "core/setout/sizing.h"
+#include "io/drawing_import.h"
 #include "io/project_file.h"
 
 #include <algorithm>
@@ -68,11 +69,15 @@ private:
 
     Result<void> cut_list() {
         if (!a_.add.empty()) {
-            auto drawing = drawing_file(QString::fromStdString(a_.add));
+            const auto square = typed_length("--square", a_.square, 2, 500);
+            if (!square) return tl::make_unexpected(square.error());
+            auto drawing = drawing_file(QString::fromStdString(a_.add), {square->value_or(0)});
             if (!drawing) return tl::make_unexpected(drawing.error());
             const auto read = read_cut((*drawing)->drawing);
             if (!read) return fail(read.error().kind, a_.add + ": " + read.error().message);
             add_cut(p_, *drawing);
+            if ((*drawing)->drawing.size_real)
+                p_.cuts.back().place = {SizeRule::Width, read->box.width(), 0, false, {}};
         }
         if (a_.cut > static_cast<int>(p_.cuts.size()))
             return fail(ErrorKind::BadInput,

@@ -497,13 +497,4 @@ Result<Project> open_project(const QString& path) {
     return project_from(*data, path.toStdString());
 }
 
-Result<std::shared_ptr<const DrawingFile>> drawing_file(const QString& path) {
-    const auto data = read_file(path);
-    if (!data) return tl::make_unexpected(data.error());
-    auto drawing = read_svg(*data);
-    if (!drawing) return fail(drawing.error().kind, path.toStdString() + ": " + drawing.error().message);
-    return std::make_shared<const DrawingFile>(
-        DrawingFile{QFileInfo(path).fileName().toStdString(), data->toStdString(), std::move(*drawing)});
-}
-
 } // namespace zesty

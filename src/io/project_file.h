@@ -18,7 +18,4 @@ Result<Project> project_from(const QByteArray& data, const std::string& what);
 Result<void> save_project(const Project& project, const QString& path);
 Result<Project> open_project(const QString& path);
 
-/// A drawing as a project holds it, from a file on disk.
-Result<std::shared_ptr<const DrawingFile>> drawing_file(const QString& path);
-
 } // namespace zesty

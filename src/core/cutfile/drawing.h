@@ -29,6 +29,7 @@ struct Drawing {
     double width = 0;        ///< of the whole drawing, mm
     double height = 0;       ///< mm
     bool size_known = false; ///< false when the file has no absolute units and 96 per inch was assumed
+    bool size_real = false;  ///< measured from the cut itself: to be set out at this size
     std::vector<Shape> shapes;
     std::vector<std::string> warnings; ///< what the reader left out or could not follow, one sentence each
 };

@@ -458,12 +458,4 @@ Result<Drawing> read_svg(const QByteArray& data) {
     return svg::Reader(**tree).run();
 }
 
-Result<Drawing> read_drawing(const QString& path) {
-    const auto data = read_file(path);
-    if (!data) return tl::make_unexpected(data.error());
-    auto drawing = read_svg(*data);
-    if (!drawing) return fail(drawing.error().kind, path.toStdString() + ": " + drawing.error().message);
-    return drawing;
-}
-
 } // namespace zesty

@@ -19,7 +19,4 @@ namespace zesty {
 /// Curves are flattened to within 1/10000 of the larger side of what is drawn.
 Result<Drawing> read_svg(const QByteArray& data);
 
-/// SVG or SVGZ from disk; messages begin with the path.
-Result<Drawing> read_drawing(const QString& path);
-
 } // namespace zesty

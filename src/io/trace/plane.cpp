@@ -1,0 +1,125 @@
+#include "io/trace/plane.h"
+
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
+
+#include <algorithm>
+#include <optional>
+
+namespace zesty {
+
+namespace {
+
+constexpr double corner_share = 0.12; ///< of a side, at each end, that rounded corners may spoil
+constexpr double straight = 0.02;     ///< of a side
+
+/// Gaussian elimination with pivoting; the matrix must be regular.
+std::array<double, 8> solved(std::array<std::array<double, 9>, 8> a) {
+    for (std::size_t c = 0; c < 8; ++c) {
+        std::size_t pivot = c;
+        for (std::size_t r = c + 1; r < 8; ++r)
+            if (std::abs(a[r][c]) > std::abs(a[pivot][c])) pivot = r;
+        std::swap(a[c], a[pivot]);
+        for (std::size_t r = 0; r < 8; ++r) {
+            if (r == c) continue;
+            const double f = a[r][c] / a[c][c];
+            for (std::size_t k = c; k < 9; ++k) a[r][k] -= f * a[c][k];
+        }
+    }
+    std::array<double, 8> out{};
+    for (std::size_t i = 0; i < 8; ++i) out[i] = a[i][8] / a[i][i];
+    return out;
+}
+
+struct Line {
+    Point at;
+    Point way;
+    double off = 0; ///< greatest distance of a point it was fitted to
+};
+
+/// Total least squares.
+Line fitted(const std::vector<Point>& points) {
+    Point mean;
+    for (Point p : points) mean = mean + p;
+    mean = mean * (1.0 / static_cast<double>(points.size()));
+    double xx = 0;
+    double xy = 0;
+    double yy = 0;
+    for (Point p : points) {
+        const Point d = p - mean;
+        xx += d.x * d.x;
+        xy += d.x * d.y;
+        yy += d.y * d.y;
+    }
+    const double a = 0.5 * std::atan2(2 * xy, xx - yy);
+    Line line{mean, {std::cos(a), std::sin(a)}, 0};
+    for (Point p : points) line.off = std::max(line.off, std::abs(cross(p - mean, line.way)));
+    return line;
+}
+
+Point meeting(const Line& a, const Line& b) {
+    const double t = cross(b.at - a.at, b.way) / cross(a.way, b.way);
+    return a.at + a.way * t;
+}
+
+} // namespace
+
+PlaneMap PlaneMap::between(const std::array<Point, 4>& from, const std::array<Point, 4>& to) {
+    std::array<std::array<double, 9>, 8> a{};
+    for (std::size_t i = 0; i < 4; ++i) {
+        const Point p = from[i];
+        const Point q = to[i];
+        a[2 * i] = {p.x, p.y, 1, 0, 0, 0, -p.x * q.x, -p.y * q.x, q.x};
+        a[2 * i + 1] = {0, 0, 0, p.x, p.y, 1, -p.x * q.y, -p.y * q.y, q.y};
+    }
+    const auto h = solved(a);
+    PlaneMap out;
+    for (std::size_t i = 0; i < 8; ++i) out.m_[i] = h[i];
+    return out;
+}
+
+Point PlaneMap::operator()(Point p) const {
+    const double w = m_[6] * p.x + m_[7] * p.y + m_[8];
+    return {(m_[0] * p.x + m_[1] * p.y + m_[2]) / w, (m_[3] * p.x + m_[4] * p.y + m_[5]) / w};
+}
+
+std::optional<std::array<Point, 4>> square_corners(const Ring& contour) {
+    const Ring around = smallest_rectangle_around(contour);
+    if (around.size() < 4) return {};
+    // The contour's points nearest to the rectangle's corners part it into four sides.
+    std::array<std::size_t, 4> corner{};
+    for (std::size_t k = 0; k < 4; ++k)
+        for (std::size_t i = 0; i < contour.size(); ++i)
+            if (distance(contour[i], around[k]) < distance(contour[corner[k]], around[k])) corner[k] = i;
+    std::sort(corner.begin(), corner.end());
+    std::array<Line, 4> sides;
+    std::array<double, 4> lengths{};
+    for (std::size_t k = 0; k < 4; ++k) {
+        const Point a = contour[corner[k]];
+        const Point b = contour[corner[(k + 1) % 4]];
+        lengths[k] = distance(a, b);
+        std::vector<Point> along;
+        const std::size_t n = contour.size();
+        for (std::size_t i = corner[k]; i != corner[(k + 1) % 4]; i = (i + 1) % n) {
+            // A point every small step of the way, but not near the corners.
+            const Point p = contour[i];
+            const Point q = contour[(i + 1) % n];
+            const int steps = std::max(1, static_cast<int>(distance(p, q)));
+            for (int s = 0; s < steps; ++s) {
+                const Point at = p + (q - p) * (static_cast<double>(s) / steps);
+                if (std::min(distance(at, a), distance(at, b)) > corner_share * lengths[k])
+                    along.push_back(at);
+            }
+        }
+        if (along.size() < 4) return {};
+        sides[k] = fitted(along);
+        if (sides[k].off > straight * lengths[k] + 1) return {};
+    }
+    const auto [least, most] = std::minmax_element(lengths.begin(), lengths.end());
+    if (*least < 0.75 * *most) return {};
+    std::array<Point, 4> out;
+    for (std::size_t k = 0; k < 4; ++k) out[k] = meeting(sides[(k + 3) % 4], sides[k]);
+    return out;
+}
+
+} // namespace zesty

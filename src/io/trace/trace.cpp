@@ -1,0 +1,268 @@
+#include "io/trace/trace.h"
+
+#include "core/cutfile/cut_file.h"
+#include "core/geometry/lengths.h"
+#include "core/geometry/measure.h"
+#include "io/trace/plane.h"
+
+#include <QImage>
+#include <algorithm>
+#include <array>
+#include <memory>
+#include <potracelib.h>
+
+namespace zesty {
+
+namespace {
+
+constexpr qint64 most_pixels = 100'000'000;
+constexpr int speck = 12;               ///< pixels; smaller dots are dust
+constexpr int curve_steps = 8;          ///< a Bezier piece is flattened into so many
+constexpr double upright_square = 0.02; ///< how far sides may differ before perspective is taken out
+
+/// One bit a pixel in the layout that the tracer wants, bottom row first.
+class Bits {
+public:
+    Bits(int width, int height)
+        : width_(width), words_((width + word_bits - 1) / word_bits),
+          data_(static_cast<std::size_t>(words_) * static_cast<std::size_t>(height), 0), height_(height) {}
+    void set(int x, int y) {
+        const auto row = static_cast<std::size_t>(height_ - 1 - y);
+        data_[row * static_cast<std::size_t>(words_) + static_cast<std::size_t>(x / word_bits)] |=
+            potrace_word{1} << (word_bits - 1 - x % word_bits);
+    }
+    potrace_bitmap_t bitmap() { return {width_, height_, words_, data_.data()}; }
+
+private:
+    static constexpr int word_bits = static_cast<int>(8 * sizeof(potrace_word));
+    int width_;
+    int words_;
+    std::vector<potrace_word> data_;
+    int height_;
+};
+
+using Levels = std::vector<std::uint8_t>;
+
+/// N. Otsu, "A threshold selection method from gray-level histograms", IEEE Trans. SMC 9, 1979.
+int threshold_of(const Levels& levels) {
+    std::array<double, 256> histogram{};
+    for (const std::uint8_t l : levels) ++histogram[l];
+    double all = 0;
+    for (int i = 0; i < 256; ++i) all += i * histogram[static_cast<std::size_t>(i)];
+    const auto n = static_cast<double>(levels.size());
+    double below = 0;
+    double below_sum = 0;
+    double best = -1;
+    int first = 128;
+    int last = 128;
+    for (int i = 0; i < 255; ++i) {
+        below += histogram[static_cast<std::size_t>(i)];
+        below_sum += i * histogram[static_cast<std::size_t>(i)];
+        if (below == 0 || below == n) continue;
+        const double apart = below_sum / below - (all - below_sum) / (n - below);
+        const double between = below * (n - below) * apart * apart;
+        if (between > best * (1 + 1e-12)) {
+            best = between;
+            first = i;
+            last = i;
+        } else if (between >= best * (1 - 1e-12)) {
+            last = i;
+        }
+    }
+    return (first + last) / 2;
+}
+
+/// How opaque, where the picture has a see-through ground; else how light.
+Levels levels_of(const QImage& picture, bool& by_opacity) {
+    const QImage image = picture.convertToFormat(QImage::Format_ARGB32);
+    const int w = image.width();
+    const int h = image.height();
+    Levels alpha;
+    Levels grey;
+    alpha.reserve(static_cast<std::size_t>(w) * static_cast<std::size_t>(h));
+    grey.reserve(alpha.capacity());
+    std::size_t clear = 0;
+    for (int y = 0; y < h; ++y) {
+        const auto* row = reinterpret_cast<const QRgb*>(image.constScanLine(y));
+        for (int x = 0; x < w; ++x) {
+            alpha.push_back(static_cast<std::uint8_t>(qAlpha(row[x])));
+            grey.push_back(static_cast<std::uint8_t>(qGray(row[x])));
+            clear += qAlpha(row[x]) < 32;
+        }
+    }
+    by_opacity = clear > alpha.size() / 100;
+    return by_opacity ? alpha : grey;
+}
+
+Result<Bits> material_bits(const QImage& image) {
+    bool by_opacity = false;
+    const Levels levels = levels_of(image, by_opacity);
+    const auto [least, most] = std::minmax_element(levels.begin(), levels.end());
+    if (*most - *least < 40)
+        return fail(ErrorKind::NothingToDo, "the picture shows nothing that could be traced");
+    const int threshold = threshold_of(levels);
+    const int w = image.width();
+    const int h = image.height();
+    const auto light = [&](int x, int y) {
+        return levels[static_cast<std::size_t>(y) * static_cast<std::size_t>(w) +
+                      static_cast<std::size_t>(x)] > threshold;
+    };
+    std::size_t light_rim = 0;
+    std::size_t rim = 0;
+    for (int x = 0; x < w; ++x, rim += 2) light_rim += light(x, 0) + light(x, h - 1);
+    for (int y = 0; y < h; ++y, rim += 2) light_rim += light(0, y) + light(w - 1, y);
+    const bool material_is_light = by_opacity || 2 * light_rim < rim;
+    Bits bits(w, h);
+    for (int y = 0; y < h; ++y)
+        for (int x = 0; x < w; ++x)
+            if (light(x, y) == material_is_light) bits.set(x, y);
+    return bits;
+}
+
+Ring flattened(const potrace_curve_t& curve, double height) {
+    Ring out;
+    const auto at = [&](potrace_dpoint_t p) { return Point{p.x, height - p.y}; };
+    Point from = at(curve.c[curve.n - 1][2]);
+    for (int i = 0; i < curve.n; ++i) {
+        const Point end = at(curve.c[i][2]);
+        if (curve.tag[i] == POTRACE_CORNER) {
+            out.push_back(at(curve.c[i][1]));
+        } else {
+            const Point a = at(curve.c[i][0]);
+            const Point b = at(curve.c[i][1]);
+            for (int s = 1; s < curve_steps; ++s) {
+                const double t = static_cast<double>(s) / curve_steps;
+                const double u = 1 - t;
+                out.push_back(from * (u * u * u) + a * (3 * u * u * t) + b * (3 * u * t * t) +
+                              end * (t * t * t));
+            }
+        }
+        out.push_back(end);
+        from = end;
+    }
+    return out;
+}
+
+Result<std::vector<Ring>> traced(Bits bits, int height) {
+    struct Free {
+        void operator()(potrace_param_t* p) const { potrace_param_free(p); }
+        void operator()(potrace_state_t* s) const { potrace_state_free(s); }
+    };
+    const std::unique_ptr<potrace_param_t, Free> params(potrace_param_default());
+    if (!params) return fail(ErrorKind::TooLarge, "there is not enough memory to trace the picture");
+    params->turdsize = speck;
+    const potrace_bitmap_t bitmap = bits.bitmap();
+    const std::unique_ptr<potrace_state_t, Free> state(potrace_trace(params.get(), &bitmap));
+    if (!state || state->status != POTRACE_STATUS_OK)
+        return fail(ErrorKind::TooLarge, "the picture is too intricate to be traced");
+    std::vector<Ring> out;
+    for (const potrace_path_t* p = state->plist; p; p = p->next) out.push_back(flattened(p->curve, height));
+    if (out.empty()) return fail(ErrorKind::NothingToDo, "the picture shows nothing that could be traced");
+    return out;
+}
+
+Drawing drawing_of(std::vector<Ring> rings, double width, double height) {
+    Drawing out;
+    out.width = width;
+    out.height = height;
+    Shape shape;
+    shape.filled = true;
+    shape.rule = FillRule::EvenOdd;
+    for (Ring& r : rings) shape.contours.push_back({std::move(r), true});
+    out.shapes.push_back(std::move(shape));
+    return out;
+}
+
+/// The map that makes the square a square of that side, upright on the page.
+PlaneMap map_by(const std::array<Point, 4>& seen, double side) {
+    std::array<Point, 4> corners = seen;
+    // First the corner that is nearest to the top left, then the way the picture shows them.
+    std::size_t first = 0;
+    for (std::size_t k = 1; k < 4; ++k)
+        if (corners[k].x + corners[k].y < corners[first].x + corners[first].y) first = k;
+    std::rotate(corners.begin(), corners.begin() + static_cast<long>(first), corners.end());
+    if (cross(corners[1] - corners[0], corners[3] - corners[0]) < 0) std::swap(corners[1], corners[3]);
+    double least = std::numeric_limits<double>::infinity();
+    double most = 0;
+    double sum = 0;
+    for (std::size_t k = 0; k < 4; ++k) {
+        const double l = distance(corners[k], corners[(k + 1) % 4]);
+        least = std::min(least, l);
+        most = std::max(most, l);
+        sum += l;
+    }
+    const std::array<Point, 4> real{Point{0, 0}, Point{side, 0}, Point{side, side}, Point{0, side}};
+    if (most > least * (1 + upright_square)) return PlaneMap::between(corners, real);
+    // Seen straight on, only turn and scale are taken from the square: its corners are known less well than
+    // that there is no perspective.
+    const Point across = (corners[1] - corners[0]) + (corners[2] - corners[3]);
+    const double turn = std::atan2(across.y, across.x) * 180 / M_PI;
+    const double scale = side * 4 / sum;
+    const Transform t = Transform::scaled(scale) * Transform::turned_deg(-turn);
+    const std::array<Point, 4> from{Point{0, 0}, Point{1000, 0}, Point{1000, 1000}, Point{0, 1000}};
+    return PlaneMap::between(from, {t(from[0]), t(from[1]), t(from[2]), t(from[3])});
+}
+
+/// Takes the square out of the rings and the rest into millimetres.
+Result<Drawing> by_square(std::vector<Ring> rings, double side) {
+    const auto cut = read_cut(drawing_of(rings, 1, 1));
+    if (!cut) return tl::make_unexpected(cut.error());
+    std::optional<std::array<Point, 4>> best;
+    int square = -1;
+    for (std::size_t p = 0; p < cut->pieces.size(); ++p) {
+        const Piece& piece = cut->pieces[p];
+        if (!piece.openings.empty() || piece.in_opening >= 0) continue;
+        const auto corners = square_corners(piece.outline.outer);
+        // The largest square that stands alone: smaller ones are parts of the cut.
+        if (corners && square < 0) {
+            best = corners;
+            square = static_cast<int>(p);
+        }
+    }
+    if (!best)
+        return fail(ErrorKind::NothingToDo, "no square stands alone in the picture; lay a plain one of " +
+                                                format_mm(side) + " beside the cut, apart from it");
+    const PlaneMap map = map_by(*best, side);
+    std::vector<Ring> out;
+    Box box;
+    for (std::size_t p = 0; p < cut->pieces.size(); ++p) {
+        if (static_cast<int>(p) == square) continue;
+        const auto add = [&](const Ring& ring) {
+            out.emplace_back();
+            for (Point q : ring) {
+                out.back().push_back(map(q));
+                box.add(out.back().back());
+            }
+        };
+        add(cut->pieces[p].outline.outer);
+        for (const Ring& h : cut->pieces[p].outline.holes) add(h);
+    }
+    if (out.empty()) return fail(ErrorKind::NothingToDo, "there is nothing beside the square");
+    for (Ring& r : out)
+        for (Point& q : r) q = q - Point{box.x0, box.y0};
+    Drawing drawing = drawing_of(std::move(out), box.width(), box.height());
+    drawing.size_known = true;
+    drawing.size_real = true;
+    return drawing;
+}
+
+} // namespace
+
+Result<Drawing> trace_picture(const QByteArray& data, const TraceOptions& options) {
+    QImage image;
+    if (!image.loadFromData(data)) return fail(ErrorKind::BadInput, "the picture is damaged");
+    if (static_cast<qint64>(image.width()) * image.height() > most_pixels)
+        return fail(ErrorKind::TooLarge, "the picture has more than 100 million pixels");
+    auto bits = material_bits(image);
+    if (!bits) return tl::make_unexpected(bits.error());
+    auto rings = traced(std::move(*bits), image.height());
+    if (!rings) return tl::make_unexpected(rings.error());
+    if (options.square > 0) return by_square(std::move(*rings), options.square);
+    const double mm = 1000.0 / std::max(1, image.dotsPerMeterX());
+    for (Ring& r : *rings) r = transformed(r, Transform::scaled(mm));
+    Drawing out = drawing_of(std::move(*rings), image.width() * mm, image.height() * mm);
+    out.size_known = false;
+    return out;
+}
+
+} // namespace zesty

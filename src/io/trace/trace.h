@@ -1,0 +1,24 @@
+#pragma once
+// Pictures into drawings: a black shape on white, or a ready-made cut photographed or scanned on a ground of
+// another tone. potrace does the tracing.
+
+#include "core/cutfile/drawing.h"
+#include "core/result.h"
+
+#include <QByteArray>
+
+namespace zesty {
+
+struct TraceOptions {
+    /// Side of a plain square that lies beside the cut, mm; 0 for none. With it sizes are real, and turn and
+    /// perspective of the picture are taken out; the square itself is left out of the drawing.
+    double square = 0;
+};
+
+/// PNG or JPEG. Without a square the size is what the picture's resolution says. What most of the rim shows
+/// is the ground; a picture with a see-through ground is taken by what is opaque. Pictures without anything
+/// on them, too large ones (over 100 million pixels) and pictures in which the square cannot be found are
+/// refused with one sentence.
+Result<Drawing> trace_picture(const QByteArray& data, const TraceOptions& options = {});
+
+} // namespace zesty

@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/project/planner.h"
+#include "core/setout/photo_fit.h"
 #include "io/paint/page_painter.h"
 #include "io/project_file.h"
 #include "io/svg/svg_reader.h"
@@ -9,6 +10,7 @@
 #include "support/lattice.h"
 
 #include <benchmark/benchmark.h>
+#include <chrono>
 #include <random>
 #include <sstream>
 #include <sys/resource.h>
@@ -98,6 +100,61 @@ void plan_from_scratch_without_nesting(benchmark::State& state) {
     }
 }
 BENCHMARK(plan_from_scratch_without_nesting)->Unit(benchmark::kMillisecond);
+
+/// The same page backed in the ways that cost more to compute; meeting and overlapping lips.
+void recompute_by_school(benchmark::State& state) {
+    std::mt19937 random(2);
+    Project p = project_of(testing::random_lattice(random, 11, 11, 2.5));
+    p.backing.school = static_cast<School>(state.range(0));
+    p.backing.lips = static_cast<LipMode>(state.range(1));
+    Planner planner;
+    double margin = 10;
+    for (auto _ : state) {
+        p.cuts.front().place.length = margin += 0.01;
+        benchmark::DoNotOptimize(planner.shapes(p));
+    }
+    state.SetLabel(std::string(key_of(p.backing.school)) + (state.range(1) ? ", overlapping" : ""));
+}
+BENCHMARK(recompute_by_school)
+    ->Args({static_cast<int>(School::GlueAndTrim), 0})
+    ->Args({static_cast<int>(School::EnlargedCopy), 0})
+    ->Args({static_cast<int>(School::Punches), 0})
+    ->Args({static_cast<int>(School::OneSheet), 0})
+    ->Args({static_cast<int>(School::MachinePatches), 1})
+    ->Unit(benchmark::kMillisecond);
+
+void ladder_of_121_openings(benchmark::State& state) {
+    std::mt19937 random(2);
+    const Project p = project_of(testing::random_lattice(random, 11, 11, 2.5));
+    Planner planner;
+    for (auto _ : state) benchmark::DoNotOptimize(planner.ladder(p, 0, 50, 305, 13));
+}
+BENCHMARK(ladder_of_121_openings)->Unit(benchmark::kMillisecond);
+
+/// The largest print in each of 200 random openings, half of them concave; the longest is what counts.
+void photo_in_200_openings(benchmark::State& state) {
+    std::mt19937 random(3);
+    std::vector<Polygon> openings;
+    while (openings.size() < 200) {
+        const auto cut = read_cut(random() % 2 ? testing::random_blobs(random, 9)
+                                               : testing::random_lattice(random, 3, 3, 3));
+        for (const Opening& o : cut->openings)
+            if (openings.size() < 200 && o.area > 100) openings.push_back(o.outline);
+    }
+    double longest = 0;
+    for (auto _ : state)
+        for (std::size_t i = 0; i < openings.size(); ++i) {
+            const auto from = std::chrono::steady_clock::now();
+            benchmark::DoNotOptimize(largest_inside(openings[i], 1,
+                                                    i % 3 == 0   ? 1.5
+                                                    : i % 3 == 1 ? 1
+                                                                 : 4.0 / 3));
+            const std::chrono::duration<double, std::milli> took = std::chrono::steady_clock::now() - from;
+            longest = std::max(longest, took.count());
+        }
+    state.counters["longest_ms"] = longest;
+}
+BENCHMARK(photo_in_200_openings)->Unit(benchmark::kMillisecond);
 
 void match_sections(benchmark::State& state) {
     std::mt19937 random(3);

@@ -241,6 +241,11 @@ void BenchWindow::connect_worker() {
             if (fresh || p.title.empty()) p.title = QFileInfo(path).completeBaseName().toStdString();
         });
         state_.go_to(Waypoint::SetOut);
+        if (!file->drawing.size_known) {
+            say("The drawing does not say how large it is: type its width or height, or leave the border.",
+                false);
+            set_out_panel_->choose(SetOutPanel::Cuts);
+        }
     });
     connect(&worker_, &Worker::opened_to_add, this, [this](const auto& file, const QString& path) {
         settings_.add_recent(path);

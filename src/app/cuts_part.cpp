@@ -111,7 +111,7 @@ void CutsPart::build_turn() {
     scan_->setFixedWidth(76);
     connect(scan_, &LengthEdit::length_entered, this, [this](double mm) { square_ = mm; });
     r->addWidget(scan_);
-    auto* beside = new QLabel("square beside it", this);
+    auto* beside = new QLabel("square", this);
     beside->setProperty("quiet", true);
     r->addWidget(beside, 1);
     r->addWidget(button(Act::AddScan, "Add scan"));

@@ -7,6 +7,7 @@
 #include "core/setout/photos.h"
 
 #include <QPainterPath>
+#include <set>
 
 namespace zesty {
 
@@ -158,6 +159,10 @@ void paint_set_out(QPainter& painter, const PageMap& map, const Project& project
     for (const Point corner : {Point{b.x0, b.y0}, Point{b.x1, b.y0}, Point{b.x0, b.y1}, Point{b.x1, b.y1}})
         painter.drawRect(QRectF(map(corner) - QPointF(4, 4), QSizeF(8, 8)));
     callipers(painter, map, plan);
+    for (const InsertLabel& l : plan.inserts)
+        if (l.room * plan.set_out.scale * map.scale > 3)
+            paint_number(painter, map(plan.set_out.to_page(l.in_piece)), words(l.label),
+                         2 * l.room * plan.set_out.scale * map.scale, true);
 }
 
 void paint_photo_sizes(QPainter& painter, const PageMap& map, const Project& project, int in_hand) {
@@ -188,11 +193,35 @@ void paint_measured(QPainter& painter, const PageMap& map, const Project& projec
               words(format_length(distance(between.first, between.second), project.units)), {0, -16});
 }
 
+namespace {
+
+/// Which tint each section has: neighbours never the same while there are tints enough.
+std::vector<int> tints_of(const Plan& plan) {
+    std::vector<std::set<int>> beside(plan.sections.size());
+    std::vector<int> tint(plan.sections.size(), -1);
+    for (const Neighbours& n : plan.neighbours) {
+        beside[static_cast<std::size_t>(n.a)].insert(n.b);
+        beside[static_cast<std::size_t>(n.b)].insert(n.a);
+    }
+    for (std::size_t s = 0; s < tint.size(); ++s) {
+        std::set<int> taken;
+        for (int other : beside[s]) taken.insert(tint[static_cast<std::size_t>(other)]);
+        tint[s] = static_cast<int>(s) % theme::section_tints;
+        for (int k = 0; k < theme::section_tints && taken.contains(tint[s]); ++k)
+            tint[s] = (tint[s] + 1) % theme::section_tints;
+    }
+    return tint;
+}
+
+} // namespace
+
 void paint_sections(QPainter& painter, const PageMap& map, const Plan& plan) {
+    const std::vector<int> tints = tints_of(plan);
     for (std::size_t o = 0; o < plan.cut->openings.size(); ++o) {
         const int s = plan.section_of_opening[o];
         if (!takes_paper(plan.sections[s].treatment) || plan.covered[o] >= hidden_share) continue;
-        painter.fillPath(outline_of(map, plan, static_cast<int>(o)), theme::section_tint(s));
+        painter.fillPath(outline_of(map, plan, static_cast<int>(o)),
+                         theme::section_tint(tints[static_cast<std::size_t>(s)]));
     }
     for (std::size_t o = 0; o < plan.cut->openings.size(); ++o) {
         const int s = plan.section_of_opening[o];

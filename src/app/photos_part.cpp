@@ -7,11 +7,13 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QHBoxLayout>
+#include <QSpinBox>
 
 namespace zesty {
 
 namespace {
 constexpr double tuck = mm_per_inch / 8;
+constexpr double grid_gap = mm_per_inch / 8;
 constexpr double most_growth = 3; ///< more is nothing anybody wants
 } // namespace
 
@@ -40,6 +42,32 @@ void PhotosPart::build_photo() {
     sizes_->setCurrentText("4 x 6 in");
     r->addWidget(sizes_, 1);
     r->addWidget(button(Act::AddPhoto, "Put on the page"));
+    r = row("Grid");
+    const auto count = [&](const char* name, int least, int value) {
+        auto* box = new QSpinBox(this);
+        box->setAccessibleName(name);
+        box->setToolTip(name);
+        box->setRange(least, 20);
+        box->setValue(value);
+        return box;
+    };
+    columns_ = count("Columns of the grid", 1, 2);
+    rows_ = count("Rows of the grid", 1, 2);
+    free_ = count("Cells of the grid left free for paper", 0, 1);
+    r->addWidget(columns_);
+    r->addWidget(new QLabel("x", this));
+    r->addWidget(rows_);
+    auto* less = new QLabel("less", this);
+    less->setProperty("quiet", true);
+    r->addWidget(less);
+    r->addWidget(free_);
+    auto* put = new QPushButton("Put", this);
+    put->setToolTip("Puts photos of that size in a grid, 1/8 in apart, in the middle of the page");
+    connect(put, &QPushButton::clicked, this, &PhotosPart::add_grid);
+    r->addWidget(put);
+    r->addStretch(1);
+    grid_says_ = line("grid");
+    grid_says_->hide();
     which_ = new QLabel(this);
     which_->setProperty("strong", true);
     which_->setObjectName("photo");
@@ -185,6 +213,21 @@ void PhotosPart::add_photo() {
         p.photos.push_back(photo);
     });
     state_.take_photo(static_cast<int>(document_.project().photos.size()) - 1);
+}
+
+void PhotosPart::add_grid() {
+    Photo like;
+    const PrintSize size = usual_prints()[static_cast<std::size_t>(std::max(0, sizes_->currentIndex()))];
+    like.width = size.width;
+    like.height = size.height;
+    Project next = document_.project();
+    const auto put = put_grid(next, like, columns_->value(), rows_->value(), grid_gap, free_->value());
+    grid_says_->setVisible(!put);
+    if (!put) {
+        grid_says_->setText("No grid: " + words(put.error().message) + ".");
+        return;
+    }
+    document_.edit("Put photos in a grid", std::move(next));
 }
 
 void PhotosPart::fit_photo() {

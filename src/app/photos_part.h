@@ -8,6 +8,7 @@
 
 class QCheckBox;
 class QComboBox;
+class QSpinBox;
 
 namespace zesty {
 
@@ -23,6 +24,7 @@ public:
 
 private:
     void build_photo();
+    void add_grid();
     void build_fit();
     void refresh() override;
     void ask_for_fit();
@@ -31,6 +33,10 @@ private:
 
     Worker& worker_;
     QComboBox* sizes_;
+    QSpinBox* columns_;
+    QSpinBox* rows_;
+    QSpinBox* free_;
+    QLabel* grid_says_;
     QLabel* which_;
     LengthEdit* width_;
     LengthEdit* height_;

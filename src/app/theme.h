@@ -33,6 +33,7 @@ enum class Text { Small, Body, Title };
 QFont font(Text size, bool strong = false);
 
 /// Tints for sections, told apart by colour-blind people too; labels do the rest.
+inline constexpr int section_tints = 8;
 QColor section_tint(int section);
 
 QIcon icon(const char* name, const QColor& colour = ink);

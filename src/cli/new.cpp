@@ -64,6 +64,8 @@ int run(const New& args) {
     }
     if (const auto r = save_project(p, QString::fromStdString(args.out)); !r)
         return complain(r.error().message);
+    if (!(*drawing)->drawing.size_known && args.width.empty() && args.height.empty() && args.margin.empty())
+        std::cout << "the drawing does not say how large it is; give --width or --height if you know\n";
     std::cout << args.out << ": " << cut->openings.size() << " openings on a page of "
               << format_size(p.page.width, p.page.height, Units::Inches) << "\n";
     return done;

@@ -154,4 +154,67 @@ TEST(Cli, HelpAndVersionSucceed) {
     EXPECT_EQ(zesty({"plan", "--help"}).code, 0);
 }
 
+TEST(Cli, SetOutChangesTheProjectAndSaysWhatComesOfIt) {
+    const QTemporaryDir home;
+    const QString p = home.filePath("p.zesty");
+    ASSERT_EQ(zesty({"new", demo::drawing(), "--stash", demo::stash(), "--out", p}).code, 0);
+    const Ran frame = zesty({"set-out", p, "--reveal", "1/2in", "--spread", "--gap", "1/4in"});
+    EXPECT_NE(frame.out.find("each base is 11 x 11 in"), std::string::npos) << frame.out;
+    EXPECT_NE(frame.out.find("two sheets of 10 x 10 in"), std::string::npos) << frame.out;
+    const Ran facing = zesty({"set-out", p, "--facing", "--photo", "Mia:4x6", "--photo-at", "3,4", "--json"});
+    ASSERT_NE(facing.code, 2) << facing.err;
+    EXPECT_EQ(json::parse(facing.out)["cuts"].size(), 2u);
+    const json ladder = json::parse(zesty({"set-out", p, "--cut", "1", "--ladder", "--json"}).out)["ladder"];
+    ASSERT_GT(ladder.size(), 5u);
+    EXPECT_LT(ladder[0]["thinnest_bar_mm"].get<double>(),
+              ladder[ladder.size() - 1]["thinnest_bar_mm"].get<double>());
+    const json sized =
+        json::parse(zesty({"set-out", p, "--cut", "1", "--size-for", "bar=2.5mm", "--json"}).out);
+    EXPECT_NEAR(sized["cuts"][0]["thinnest_bar_mm"].get<double>(), 2.5, 1e-3);
+    const json photo = json::parse(zesty({"set-out", p, "--fit-photo", "11:4x6", "--json"}).out)["photo"];
+    EXPECT_GT(photo["largest_inside"]["width_mm"].get<double>(), 10);
+    EXPECT_GT(photo["smallest_covering"]["width_mm"].get<double>(),
+              photo["largest_inside"]["width_mm"].get<double>());
+    const json mat =
+        json::parse(zesty({"set-out", p, "--mat", "12x12in", "--sizes", "4,6", "--json"}).out)["mat"];
+    EXPECT_GE(mat[0]["count"].get<int>(), mat[1]["count"].get<int>());
+    EXPECT_EQ(zesty({"set-out", p, "--cut", "2", "--remove", "--only", "1"}).code == 2, false);
+    expect_one_line(zesty({"set-out", p, "--cut", "9"}), "only 1 cut");
+    expect_one_line(zesty({"set-out", p, "--leave-out", "99"}), "there is no number 99");
+    expect_one_line(zesty({"set-out", p, "--size-for", "luck"}), "bar=2mm");
+    expect_one_line(zesty({"set-out", p, "--reveal", "1,2"}), "left,top,right,bottom");
+}
+
+TEST(Cli, SectionsAreGroupedDividedTreatedAndCompared) {
+    const QTemporaryDir home;
+    const QString p = home.filePath("p.zesty");
+    ASSERT_EQ(zesty({"new", demo::drawing(), "--stash", demo::stash(), "--out", p}).code, 0);
+    const auto sections = [&](const QStringList& options) {
+        const Ran r = zesty(QStringList{"sections", p, "--json"} + options);
+        EXPECT_NE(r.code, 2) << r.err;
+        return r.code == 2 ? json::array() : json::parse(r.out)["sections"];
+    };
+    const std::size_t all = sections({}).size();
+    EXPECT_EQ(sections({"--divide", "11:bands:3"}).size(), all + 2);
+    EXPECT_EQ(sections({"--undivide", "11"}).size(), all);
+    EXPECT_EQ(sections({"--divide", "base:rays:6"}).size(), all + 6);
+    EXPECT_EQ(sections({"--undivide", "base"}).size(), all);
+    EXPECT_LT(sections({"--by", "sizes", "--count", "3"}).size(), all);
+    EXPECT_EQ(sections({"--ungroup", "1-31"}).size(), all);
+    const json treated =
+        sections({"--treat", "1:shaker", "--school", "2:glue", "--name", "3:sky", "--order", "3:1"});
+    EXPECT_EQ(treated[0]["treatment"], "shaker");
+    EXPECT_EQ(treated[1]["school"], "glue");
+    EXPECT_EQ(treated[2]["name"], "sky");
+    const Ran compared = zesty({"sections", p, "--compare", "--json"});
+    EXPECT_EQ(json::parse(compared.out)["schools"].size(), 8u);
+    const Ran told = zesty({"sections", p, "--advise", "--lips", "overlap"});
+    EXPECT_NE(told.out.find("would suit"), std::string::npos);
+    expect_one_line(zesty({"sections", p, "--treat", "1:velvet"}), "velvet");
+    expect_one_line(zesty({"sections", p, "--divide", "3:spiral"}), "7:bands:4");
+    expect_one_line(zesty({"sections", p, "--group", "1-400"}), "from 1 to");
+    // A plan of the changed project still stands.
+    EXPECT_NE(zesty({"plan", p, "--json"}).code, 2);
+}
+
 } // namespace zesty

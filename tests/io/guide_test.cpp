@@ -67,6 +67,17 @@ std::vector<double> dark_runs(const QImage& image, bool across, int at, int from
     return out;
 }
 
+/// The first page on which these words stand; 0 for none.
+int page_with(const QString& pdf, const char* words) {
+    for (int page = 1; page < 100; ++page) {
+        const QString n = QString::number(page);
+        const QByteArray text = run("pdftotext", {"-f", n, "-l", n, pdf, "-"});
+        if (text.isEmpty()) return 0;
+        if (text.simplified().contains(words)) return page;
+    }
+    return 0;
+}
+
 } // namespace
 
 TEST(Guide, CheckSquaresMeasureTrueOnEveryPageOfBothPapers) {
@@ -107,12 +118,13 @@ TEST(Guide, PatchesAreAtTrueScaleAndMirroredOnesAreMirrored) {
     ASSERT_TRUE(file.open(QIODevice::WriteOnly));
     file.write(guide_pdf(demo_plan().project, plan, PrintPaper::A4));
     file.close();
-    // The first used sheet comes right after the key, which takes one page; the painter puts the sheet's
-    // corner 14 mm from the left and 28 mm from the top.
+    // The painter puts the sheet's corner 14 mm from the left and 28 mm from the top.
     const UsedSheet& used = plan.used_sheets.front();
     const Box sheet = bounds(plan.sheets[used.sheet].outline);
     ASSERT_LT(sheet.width(), 170);
-    const QImage image = page_of(path, 2, 400, dir);
+    const int page = page_with(path, "Seen from the good side");
+    ASSERT_GT(page, 1);
+    const QImage image = page_of(path, page, 400, dir);
     const double px = 400 / 25.4;
     const int patch = used.patches.front();
     const Polygon outline = transformed(plan.patches[patch].outline, plan.placed[patch].to_sheet());
@@ -143,6 +155,24 @@ TEST(Guide, PatchesAreAtTrueScaleAndMirroredOnesAreMirrored) {
         }
     }
     EXPECT_GT(checked, 5);
+}
+
+TEST(Guide, SaysWhatToPrepareAndWhichLoosePieceBelongsWhere) {
+    QTemporaryDir dir;
+    const QString path = dir.filePath("guide.pdf");
+    QFile file(path);
+    ASSERT_TRUE(file.open(QIODevice::WriteOnly));
+    file.write(guide_pdf(demo_plan().project, demo_plan().plan, PrintPaper::Letter));
+    file.close();
+    ASSERT_FALSE(demo_plan().plan.frame.to_cut.empty());
+    const int prepare = page_with(path, "Gut the frame paper before gluing");
+    EXPECT_EQ(prepare, page_with(path, "to prepare"));
+    EXPECT_GT(prepare, 1);
+    const auto& inserts = demo_plan().plan.inserts;
+    ASSERT_FALSE(inserts.empty());
+    const QString line =
+        QString("%1: opening %2").arg(QString::fromStdString(inserts[0].label)).arg(inserts[0].opening + 1);
+    EXPECT_EQ(page_with(path, line.toUtf8()), page_with(path, "loose pieces"));
 }
 
 TEST(Guide, TilesCoverTheSheetAndLeaveOutEmptyOnes) {

@@ -2,6 +2,7 @@
 // Everything computed from a Project. Never saved as truth, always derivable.
 
 #include "core/cutfile/cut_file.h"
+#include "core/cutfile/insert_labels.h"
 #include "core/finding.h"
 #include "core/match/match.h"
 #include "core/project/ladder.h"
@@ -74,7 +75,8 @@ struct Plan {
     std::vector<Shaker> shakers;
     std::vector<SectionPrint> section_prints;
     std::vector<WritingRoom> writing;
-    HiddenWork hidden;                 ///< what need not be backed
+    HiddenWork hidden; ///< what need not be backed
+    std::vector<InsertLabel> inserts;
     std::vector<Sheet> sheets;         ///< the whole stash, what the frame takes already taken
     std::vector<int> paper_of_section; ///< into the stash; -1 for none
     std::vector<PlacedPatch> placed;   ///< by patch

@@ -347,6 +347,7 @@ Result<Plan> Planner::shapes(const Project& project) {
     plan.paper_of_section = chosen_papers(project, plan.sections);
     if (auto r = back_again(project, plan); !r) return tl::make_unexpected(r.error());
     look_at_treatments(project, spots_, plan);
+    plan.inserts = insert_labels(*plan.cut);
     plan.placed.resize(plan.patches.size());
     for (std::size_t i = 0; i < plan.neighbours.size(); ++i) {
         const Neighbours& n = plan.neighbours[i];

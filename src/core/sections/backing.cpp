@@ -22,6 +22,7 @@ public:
         : whole_(whole), spots_(spots), wishes_(wishes), rules_(rules), to_page_(to_page), page_(page) {}
 
     Result<Backing> run() {
+        gluing_ = gluing_keys();
         if (auto r = make_base(); !r) return tl::make_unexpected(r.error());
         const int n = static_cast<int>(spots_.cut->openings.size());
         for (int o = 0; o < n; ++o) {
@@ -272,16 +273,16 @@ private:
         for (std::size_t i : order) out_.patches[i].order = ++next;
     }
 
-    /// Of whole openings. A wish for any part of one counts for it.
-    bool glued_before(int a, int b) const {
-        const auto key = [&](int whole) {
-            int wished = std::numeric_limits<int>::max();
-            for (std::size_t o = 0; o < wishes_.size(); ++o)
-                if (spots_.whole[o] == whole && wishes_[o].order != 0)
-                    wished = std::min(wished, wishes_[o].order);
-            return std::pair(wished, -whole_.openings[whole].area);
-        };
-        return key(a) < key(b);
+    bool glued_before(int a, int b) const { return gluing_[a] < gluing_[b]; }
+
+    /// By whole opening; a wish for any part of one counts for it.
+    std::vector<std::pair<int, double>> gluing_keys() const {
+        std::vector<std::pair<int, double>> out;
+        for (const Opening& o : whole_.openings) out.emplace_back(std::numeric_limits<int>::max(), -o.area);
+        for (std::size_t o = 0; o < wishes_.size(); ++o)
+            if (const int w = spots_.whole[o]; w >= 0 && wishes_[o].order != 0)
+                out[w].first = std::min(out[w].first, wishes_[o].order);
+        return out;
     }
 
     const CutFile& whole_;
@@ -290,8 +291,9 @@ private:
     const BackingRules& rules_;
     Transform to_page_;
     Box page_;
-    std::map<int, Patch> base_; ///< by whole opening
-    std::map<int, Patch> room_; ///< as far as any patch may reach
+    std::vector<std::pair<int, double>> gluing_; ///< what is glued first has the least
+    std::map<int, Patch> base_;                  ///< by whole opening
+    std::map<int, Patch> room_;                  ///< as far as any patch may reach
     std::map<int, Enlargeable> enlargeable_;
     Backing out_;
 };

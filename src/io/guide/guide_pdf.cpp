@@ -42,6 +42,8 @@ public:
 
     void run() {
         key();
+        preparation();
+        if (!plan_.inserts.empty()) inserts();
         for (const UsedSheet& u : plan_.used_sheets) sheet(u, false);
         for (const UsedSheet& u : plan_.used_sheets) sheet(u, true);
         painter_.end();
@@ -150,14 +152,109 @@ private:
         }
     }
 
+    /// What has to be measured, ordered and cut besides patches, and the order of gluing.
+    std::vector<QString> to_prepare() const {
+        const auto words = [](const std::string& t) { return QString::fromStdString(t); };
+        std::vector<QString> out;
+        for (const std::string& t : plan_.frame.to_cut) out.push_back(words(t));
+        for (const PrintCount& c : plan_.prints)
+            out.push_back(QString("Order %1 x %2.")
+                              .arg(c.count)
+                              .arg(words(c.round ? format_length(c.width, project_.units) + " round"
+                                                 : format_size(c.width, c.height, project_.units))));
+        for (const Box& cell : plan_.free_cells)
+            out.push_back("Cell left free in the grid of photos: " +
+                          words(format_size(cell.width(), cell.height(), project_.units)) + ".");
+        for (const Finding& f : plan_.findings)
+            if (f.code == "shaker" || f.code == "print" || f.code == "words" || f.code == "enlarged" ||
+                f.code == "hidden")
+                out.push_back(words(f.title + ". " + f.message));
+        const bool order_matters = project_.backing.lips == LipMode::Overlap || !project_.divisions.empty() ||
+                                   std::any_of(plan_.sections.begin(), plan_.sections.end(),
+                                               [](const Section& s) { return s.order != 0; });
+        if (order_matters && !plan_.patches.empty())
+            out.push_back("Glue in this order: " + gluing_order() + ".");
+        return out;
+    }
+
+    QString gluing_order() const {
+        std::vector<const Patch*> order;
+        for (const Patch& p : plan_.patches) order.push_back(&p);
+        std::sort(order.begin(), order.end(),
+                  [](const Patch* a, const Patch* b) { return a->order < b->order; });
+        QStringList numbers;
+        for (const Patch* p : order) numbers << QString::number(p->opening + 1);
+        return numbers.join(", ");
+    }
+
+    void preparation() {
+        const std::vector<QString> items = to_prepare();
+        if (items.empty()) return;
+        new_page(QString::fromStdString(project_.title) + ": to prepare", "Before anything is glued.");
+        QRectF r = room();
+        double y = r.y();
+        for (const QString& item : items) {
+            const double height = 4.6 * (1 + std::floor(static_cast<double>(item.size()) / 105));
+            if (y + height > r.bottom()) {
+                new_page(QString::fromStdString(project_.title) + ": to prepare, continued", "");
+                y = r.y();
+            }
+            pen(0.2);
+            painter_.drawRect(QRectF(r.x(), y + 0.7, 3, 3));
+            text({r.x() + 6, y, r.width() - 6, height}, 3.4, item);
+            y += height + 2;
+        }
+    }
+
+    /// Loose pieces and their openings with the same label, cut by cut as they lie on the mat.
+    void inserts() {
+        new_page(QString::fromStdString(project_.title) + ": loose pieces",
+                 "Leave them on the mat until needed: each label stands on a piece and in its opening.");
+        const QRectF r = room();
+        const Box box = plan_.set_out.cut_box;
+        const double scale = std::min({1.0, r.width() / box.width(), 0.8 * r.height() / box.height()});
+        const Transform to_paper = Transform::moved(r.x(), r.y()) * Transform::scaled(scale) *
+                                   Transform::moved(-box.x0, -box.y0) * plan_.set_out.to_page;
+        pen(0.12, quiet);
+        for (const Piece& p : plan_.cut->pieces) painter_.drawPath(to_path(transformed(p.outline, to_paper)));
+        QStringList lines;
+        for (const InsertLabel& l : plan_.inserts) {
+            const Polygon piece = transformed(plan_.cut->pieces[l.piece].outline, to_paper);
+            painter_.fillPath(to_path(piece), QColor(0xf6, 0xe7, 0xb5));
+            pen(0.2);
+            painter_.drawPath(to_path(piece));
+            const Box b = bounds(piece);
+            tag({b.x1 + 3.2, b.y0 - 1.2}, QString::fromStdString(l.label), 2.6);
+            lines << QString::fromStdString(l.label) + QString(": opening %1").arg(l.opening + 1);
+        }
+        text({r.x(), r.y() + box.height() * scale + 4, r.width(), r.height() - box.height() * scale - 4}, 3.2,
+             lines.join("     "));
+    }
+
+    void tag(QPointF at, const QString& label, double size) {
+        const QRectF box(at.x() - size * 1.1, at.y() - size * 0.65, size * 2.2, size * 1.3);
+        pen(0.15);
+        painter_.setBrush(QColor(255, 255, 255, 235));
+        painter_.drawRect(box);
+        text(box, size, label, Qt::AlignCenter, true);
+    }
+
     QString backing(int opening) const {
         const int patch = plan_.patch_of(opening);
-        if (patch < 0) return "open";
+        const Section& section = plan_.sections[plan_.section_of_opening[opening]];
+        if (patch < 0)
+            return plan_.covered[opening] >= hidden_share ? "covered, not backed"
+                                                          : name_of(section.treatment);
         const int paper = plan_.paper_of_section[plan_.patches[patch].section];
         if (paper < 0) return "no paper yet";
         const QString name = QString::fromStdString(project_.stash->papers[paper].name);
         if (plan_.placed[patch].sheet < 0) return name + ": short";
-        return QString("%1, lip %2").arg(name, QString::fromStdString(format_mm(plan_.patches[patch].lip)));
+        const Patch& p = plan_.patches[patch];
+        if (p.punch > 0)
+            return QString("%1, punch %2")
+                .arg(name, QString::fromStdString(format_length(p.punch, project_.units)));
+        if (p.lip <= 0) return name + ", " + name_of(section.treatment);
+        return QString("%1, lip %2").arg(name, QString::fromStdString(format_mm(p.lip)));
     }
 
     void sheet(const UsedSheet& used, bool mirrored) {
@@ -165,7 +262,8 @@ private:
         const Transform turn = mirrored ? Transform::mirrored_x() : Transform{};
         std::vector<Box> boxes;
         for (int p : used.patches)
-            boxes.push_back(bounds(transformed(plan_.patches[p].outline, turn * plan_.placed[p].to_sheet())));
+            boxes.push_back(
+                bounds(transformed(plan_.patches[p].on_sheet(), turn * plan_.placed[p].to_sheet())));
         const QRectF r = room();
         const Tiling tiling =
             tiles_of(bounds(transformed(s.outline, turn)), boxes, r.width() - 8, r.height() - 8);
@@ -197,8 +295,15 @@ private:
         painter_.drawPath(to_path(transformed(s.outline, to_paper * turn)));
         for (int p : used.patches) {
             const Transform t = to_paper * turn * plan_.placed[p].to_sheet();
-            pen(0.2);
-            painter_.drawPath(to_path(transformed(plan_.patches[p].outline, t)));
+            const Patch& patch = plan_.patches[p];
+            if (!patch.blank.outer.empty()) {
+                pen(0.2);
+                painter_.drawPath(to_path(transformed(patch.blank, t)));
+                pen(0.1, quiet, Qt::DashDotLine);
+            } else {
+                pen(patch.rides_on >= 0 ? 0.1 : 0.2, patch.rides_on >= 0 ? quiet : ink);
+            }
+            painter_.drawPath(to_path(transformed(patch.outline, t)));
             const Opening& o = plan_.cut->openings[plan_.patches[p].opening];
             pen(0.1, quiet, Qt::DotLine);
             painter_.drawPath(to_path(transformed(Polygon{o.outline.outer, {}}, t * plan_.set_out.to_page)));

@@ -56,10 +56,11 @@ QByteArray sheet_svg(const Plan& plan, const UsedSheet& used, const std::string&
     xml.writeAttribute("stroke", "#26242b");
     xml.writeAttribute("stroke-width", "0.1");
     for (int p : used.patches) {
+        if (plan.patches[p].rides_on >= 0) continue; // cut as a part of another
         xml.writeStartElement("path");
         xml.writeAttribute("id", QString("patch-%1").arg(plan.patches[p].opening + 1));
-        xml.writeAttribute("d",
-                           path_data(transformed(plan.patches[p].outline, home * plan.placed[p].to_sheet())));
+        xml.writeAttribute(
+            "d", path_data(transformed(plan.patches[p].on_sheet(), home * plan.placed[p].to_sheet())));
         xml.writeTextElement("title", QString::number(plan.patches[p].opening + 1));
         xml.writeEndElement();
     }

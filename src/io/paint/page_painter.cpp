@@ -142,7 +142,9 @@ void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, con
     QPen line(QColor(0x26, 0x24, 0x2b));
     line.setCosmetic(true);
     for (int p : used.patches) {
-        const QPainterPath patch = to_path(transformed(plan.patches[p].outline, plan.placed[p].to_sheet()));
+        if (plan.patches[p].rides_on >= 0) continue;
+        const QPainterPath patch =
+            to_path(transformed(plan.patches[p].on_sheet(), plan.placed[p].to_sheet()));
         painter.fillPath(patch, textures.brush(sheet.paper, {}, pixels_per_mm(painter)));
         painter.strokePath(patch, line);
     }

@@ -219,14 +219,22 @@ void BenchWindow::connect_section_actions() {
 void BenchWindow::give(const QString& paper_id, std::vector<int> openings) {
     if (openings.empty() || !state_.plan()) return;
     document_.change(paper_id.isEmpty() ? "Take the paper away" : "Give a paper", [&](Project& p) {
-        for (Spot o : state_.plan()->spots_of(openings)) {
-            SectionChoice c = p.choice(section_of(p, o));
+        for (Spot section : sections_with(openings)) {
+            SectionChoice c = p.choice(section);
             if (!paper_id.isEmpty() && !takes_paper(c.treatment)) c.treatment = Treatment::Paper;
             c.paper = paper_id.toStdString();
             c.locked = !paper_id.isEmpty();
-            p.choose(section_of(p, o), c);
+            p.choose(section, c);
         }
     });
+}
+
+/// As the plan has them: what shares one sheet is one section there.
+std::set<Spot> BenchWindow::sections_with(const std::vector<int>& openings) const {
+    const Plan& plan = *state_.plan();
+    std::set<Spot> out;
+    for (int o : openings) out.insert(plan.sections[plan.section_of_opening[o]].id);
+    return out;
 }
 
 void BenchWindow::treat(Treatment treatment) {

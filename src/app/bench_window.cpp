@@ -195,10 +195,11 @@ QWidget* BenchWindow::build_side() {
     connect(papers_panel_, &PapersPanel::give, this, [this](const QString& id) { give(id, selection()); });
     connect(papers_panel_, &PapersPanel::lock_changed, this, [this](bool locked) {
         document_.change(locked ? "Keep the paper" : "Let the paper be proposed anew", [&](Project& p) {
-            for (Spot o : selected_spots()) {
-                SectionChoice c = p.choice(section_of(p, o));
+            if (!state_.plan()) return;
+            for (Spot section : sections_with(selection())) {
+                SectionChoice c = p.choice(section);
                 c.locked = locked;
-                p.choose(section_of(p, o), c);
+                p.choose(section, c);
             }
         });
     });

@@ -167,7 +167,7 @@ void PageView::paint_empty(QPainter& painter) {
 void PageView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const Plan* plan = state_.plan();
-    if (!plan || !plan->cut) {
+    if (!plan || (!plan->cut && shown_project().photos.empty())) {
         paint_empty(painter);
         return;
     }
@@ -182,15 +182,15 @@ void PageView::paintEvent(QPaintEvent*) {
         if (state_.measured()) paint_measured(painter, map_, shown_project(), *state_.measured());
         break;
     case Waypoint::Sections:
-        paint_sections(painter, map_, *plan);
+        if (plan->cut) paint_sections(painter, map_, *plan);
         break;
     case Waypoint::Papers:
-        paint_papers(painter, map_, *plan);
+        if (plan->cut) paint_papers(painter, map_, *plan);
         break;
     case Waypoint::Sheets:
         break;
     }
-    if (state_.waypoint() != Waypoint::SetOut) paint_selection(painter, map_, *plan, state_);
+    if (state_.waypoint() != Waypoint::SetOut && plan->cut) paint_selection(painter, map_, *plan, state_);
     paint_gesture(painter);
     paint_rulers(painter, QRectF(rect()).adjusted(0, 0, 0, -line_below), map_, shown_project(), ruler);
 
@@ -246,7 +246,10 @@ bool PageView::take_cut_at(QPointF pixel) {
         return i < plan->each_cut.size() && map_.rect(plan->each_cut[i].cut_box).contains(pixel);
     };
     const int now = state_.cut_in_hand(project);
-    if (now >= 0 && over(static_cast<std::size_t>(now))) return true;
+    if (now >= 0 && over(static_cast<std::size_t>(now))) {
+        state_.take_in_hand(project.cuts[static_cast<std::size_t>(now)].id);
+        return true;
+    }
     for (std::size_t i = project.cuts.size(); i-- > 0;)
         if (over(i)) {
             state_.take_in_hand(project.cuts[i].id);
@@ -257,7 +260,7 @@ bool PageView::take_cut_at(QPointF pixel) {
 
 void PageView::mousePressEvent(QMouseEvent* event) {
     const Plan* plan = state_.plan();
-    if (!plan || !plan->cut) return;
+    if (!plan || (!plan->cut && state_.waypoint() != Waypoint::SetOut)) return;
     drag_from_ = event->position();
     drag_origin_ = map_.origin;
     if (event->button() == Qt::MiddleButton) {
@@ -300,6 +303,7 @@ void PageView::press_at_set_out(QPointF pixel) {
     drag_number_ = next_drag++;
     drag_project_ = document_.project();
     if (state_.tool() == BenchState::Tool::Measure) {
+        if (!state_.plan()->cut) return;
         drag_ = Drag::Measure;
         return;
     }

@@ -24,7 +24,8 @@ enum class Kind { Svg, Dxf, Picture, Bundle };
 Kind kind_of(const QByteArray& data) {
     if (data.startsWith("PK\x03\x04")) return Kind::Bundle;
     if (data.startsWith("\x89PNG") || data.startsWith("\xFF\xD8\xFF")) return Kind::Picture;
-    if (looks_like_dxf(data)) return Kind::Dxf;
+    const bool markup = data.left(64).trimmed().startsWith('<') || data.startsWith("\xEF\xBB\xBF");
+    if (!markup && looks_like_dxf(data)) return Kind::Dxf;
     return Kind::Svg;
 }
 

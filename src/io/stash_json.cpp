@@ -3,13 +3,11 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "io/json_shapes.h"
+#include "io/picture.h"
 #include "io/read_file.h"
 
-#include <QBuffer>
 #include <QDir>
 #include <QFileInfo>
-#include <QImage>
-#include <QImageReader>
 #include <set>
 
 namespace zesty {
@@ -21,12 +19,10 @@ namespace {
 constexpr int most_sheets = 2000;
 
 Result<Rgb> mean_colour(const std::string& bytes, const std::string& where) {
-    QByteArray data = QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size()));
-    QBuffer buffer(&data);
-    QImageReader reader(&buffer);
-    reader.setScaledSize({32, 32});
-    const QImage image = reader.read().convertToFormat(QImage::Format_RGB32);
-    if (image.isNull()) return fail(ErrorKind::BadInput, where + ": the picture cannot be read");
+    const auto picture =
+        read_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())), {32, 32});
+    if (!picture) return fail(ErrorKind::BadInput, where + ": " + picture.error().message);
+    const QImage image = picture->convertToFormat(QImage::Format_RGB32);
     long sum[3] = {0, 0, 0};
     for (int y = 0; y < image.height(); ++y)
         for (int x = 0; x < image.width(); ++x) {

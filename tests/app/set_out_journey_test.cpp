@@ -5,12 +5,17 @@
 #include "app/ladder_chart.h"
 #include "app/sections_panel.h"
 #include "app/set_out_panel.h"
+#include "core/sections/grouping.h"
 #include "support/demo.h"
 
 #include <QComboBox>
+#include <QImage>
 #include <QLineEdit>
+#include <QMenu>
+#include <QPainter>
 #include <QPushButton>
 #include <QRadioButton>
+#include <QSpinBox>
 #include <QTest>
 #include <gtest/gtest.h>
 
@@ -256,6 +261,141 @@ TEST(SectionsJourney, WaysAreComparedAndChosen) {
     EXPECT_FALSE(bench.document().project().choice(10).school);
     press(bench, "Overlap");
     EXPECT_EQ(bench.document().project().backing.lips, LipMode::Overlap);
+}
+
+TEST(SetOutJourney, PhotosComeBeforeTheCutAndInGrids) {
+    Bench bench;
+    press(bench, "Photos");
+    press(bench, "Put on the page");
+    ASSERT_EQ(bench.document().project().photos.size(), 1u);
+    // The page is there although no drawing is.
+    const Point before = bench.document().project().photos[0].centre;
+    drag(bench, at(bench, before), at(bench, before - Point{40, 20}));
+    EXPECT_NEAR(bench.document().project().photos[0].centre.x, before.x - 40, 1.5);
+    bench.key(Qt::Key_BracketRight);
+    type(bench, "Tilt in degrees", "-4");
+    EXPECT_EQ(bench.document().project().photos[0].turn_deg, -4);
+    press(bench, "Behind the cuts");
+    EXPECT_FALSE(bench.document().project().photos[0].on_top);
+    press(bench, "Face");
+    EXPECT_EQ(bench.document().project().photos[0].keep_free.size(), 1u);
+    press(bench, "Take off");
+    EXPECT_TRUE(bench.document().project().photos.empty());
+    for (QComboBox* c : bench.window().findChildren<QComboBox*>())
+        if (c->accessibleName() == "Size of a new photo") c->setCurrentText("3 x 4 in");
+    press(bench, "Put");
+    EXPECT_EQ(bench.document().project().photos.size(), 3u);
+    ASSERT_EQ(bench.plan().free_cells.size(), 1u);
+    EXPECT_NEAR(bench.plan().free_cells[0].width(), 76.2, 1e-6);
+    EXPECT_TRUE(bench.window().findChild<QLabel*>("prints")->text().startsWith("Prints: 3 of 3 x 4 in"));
+    EXPECT_TRUE(told(bench, "free-cell"));
+}
+
+TEST(SetOutJourney, PiecesShadowsAndScansGoThroughTheirMenusAndKeys) {
+    Bench bench;
+    bench.open(demo::project());
+    QMenu* menu = nullptr;
+    for (QPushButton* b : bench.window().findChildren<QPushButton*>())
+        if (b->menu() && b->accessibleName().startsWith("Pieces")) menu = b->menu();
+    ASSERT_TRUE(menu);
+    const auto choose = [&](const QString& text) {
+        emit menu->aboutToShow();
+        bench.settle();
+        for (QAction* a : menu->actions())
+            if (a->text() == text) {
+                a->trigger();
+                bench.settle();
+                return;
+            }
+        ADD_FAILURE() << text.toStdString();
+    };
+    const std::size_t pieces = bench.plan().cut->pieces.size();
+    choose("Piece 2");
+    EXPECT_EQ(bench.plan().cut->pieces.size(), pieces - 1);
+    choose("Piece 2");
+    EXPECT_EQ(bench.plan().cut->pieces.size(), pieces);
+    choose("Only piece 1");
+    EXPECT_EQ(bench.plan().cut->pieces.size(), 1u);
+    bench.key(Qt::Key_Z, Qt::ControlModifier);
+    choose("Put a shadow of 2 mm below it");
+    EXPECT_EQ(bench.document().project().cuts.size(), 2u);
+    EXPECT_NEAR(bench.plan().each_cut[0].cut_box.width(), bench.plan().each_cut[1].cut_box.width() + 4, 0.1);
+    bench.key(Qt::Key_Z, Qt::ControlModifier);
+    choose("Cut the pieces from papers");
+    EXPECT_EQ(bench.plan().cut->openings.size(), 31u + pieces);
+    bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    // A scan in which no square stands alone is refused, and the page stays as it was.
+    const Project before = bench.document().project();
+    QImage scan(300, 300, QImage::Format_RGB32);
+    scan.fill(Qt::white);
+    QPainter painter(&scan);
+    painter.setBrush(Qt::black);
+    painter.drawEllipse(50, 50, 200, 200);
+    painter.end();
+    scan.save(bench.folder("scan.png"));
+    bench.open_answer = bench.folder("scan.png");
+    bench.key(Qt::Key_T, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    EXPECT_TRUE(bench.message().contains("no square")) << bench.message().toStdString();
+    EXPECT_TRUE(bench.document().project() == before);
+    // With one it joins the page at its real size.
+    painter.begin(&scan);
+    painter.fillRect(5, 5, 40, 40, Qt::black);
+    painter.end();
+    scan.save(bench.folder("scan.png"));
+    bench.key(Qt::Key_T, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    ASSERT_EQ(bench.document().project().cuts.size(), 2u);
+    EXPECT_NEAR(bench.plan().each_cut[1].cut_box.width(), 25.4 * 200 / 40, 2);
+}
+
+TEST(SectionsJourney, OneSheetTakesThePaperThatIsGivenToAnyOfItsOpenings) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.document().change("One sheet", [](Project& p) { p.backing.school = School::OneSheet; });
+    bench.settle();
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    bench.drop_paper("barley", 12);
+    bench.settle();
+    const Plan& plan = bench.plan();
+    const int section = plan.section_of_opening[12];
+    EXPECT_EQ(plan.section_of_opening[3], section) << "one section for the cut";
+    EXPECT_EQ(plan.sections[section].paper, "barley");
+}
+
+TEST(SectionsJourney, NamesOrderAndLipsOfSectionsAreDecided) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_2, Qt::ControlModifier);
+    bench.click(10);
+    type(bench, "Name of the section", "sky");
+    EXPECT_EQ(bench.document().project().choice(10).name, "sky");
+    type(bench, "Lip of these sections", "1.2 mm");
+    EXPECT_NEAR(*bench.document().project().choice(10).lip, 1.2, 1e-9);
+    EXPECT_NEAR(bench.plan().patches[static_cast<std::size_t>(bench.plan().patch_of(10))].lip, 1.2, 0.05);
+    for (QSpinBox* b : bench.window().findChildren<QSpinBox*>())
+        if (b->accessibleName() == "When it is glued") {
+            b->setValue(1);
+            emit b->editingFinished();
+        }
+    bench.settle();
+    EXPECT_EQ(bench.document().project().choice(10).order, 1);
+    EXPECT_EQ(bench.plan().patches[static_cast<std::size_t>(bench.plan().patch_of(10))].order, 1);
+    bench.page().setFocus();
+    bench.state().select({13});
+    bench.key(Qt::Key_R);
+    const auto row = row_of(*bench.plan().cut, bench.plan().set_out.to_page, 13);
+    EXPECT_GT(row.size(), 1u);
+    EXPECT_EQ(bench.state().selected(), (std::set<int>{row.begin(), row.end()}));
+    bench.state().select({10});
+    for (const char* treatment : {"Open", "Inlay", "Vellum", "Words", "Cut out"}) {
+        press(bench, treatment);
+        EXPECT_EQ(bench.plan().patch_of(10) >= 0, QString(treatment) != "Open") << treatment;
+    }
+    while (bench.document().history().canUndo()) bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_TRUE(bench.document().project().choice(10).name.empty());
 }
 
 } // namespace zesty

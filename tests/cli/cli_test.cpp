@@ -4,6 +4,7 @@
 
 #include <QElapsedTimer>
 #include <QFile>
+#include <QImage>
 #include <QProcess>
 #include <QTemporaryDir>
 #include <gtest/gtest.h>
@@ -215,6 +216,46 @@ TEST(Cli, SectionsAreGroupedDividedTreatedAndCompared) {
     expect_one_line(zesty({"sections", p, "--group", "1-400"}), "from 1 to");
     // A plan of the changed project still stands.
     EXPECT_NE(zesty({"plan", p, "--json"}).code, 2);
+}
+
+TEST(Cli, OtherWaysInAreToldByTheirContent) {
+    const QTemporaryDir home;
+    // A ring of 100 px, beside it a square of 50 px that is 1 in large, in a file without an ending.
+    QImage scan(400, 260, QImage::Format_RGB32);
+    scan.fill(Qt::white);
+    for (int y = 0; y < 260; ++y)
+        for (int x = 0; x < 400; ++x) {
+            const double r = std::hypot(x - 240.0, y - 130.0);
+            if ((r < 100 && r > 50) || (x >= 20 && x < 70 && y >= 20 && y < 70))
+                scan.setPixel(x, y, qRgb(20, 20, 20));
+        }
+    const QString picture = home.filePath("scan");
+    ASSERT_TRUE(scan.save(picture, "PNG"));
+    const json traced = json::parse(zesty({"inspect", picture, "--json"}).out);
+    EXPECT_EQ(traced["pieces"].size(), 2u) << "the square too";
+    const json real = json::parse(zesty({"inspect", picture, "--square", "1in", "--json"}).out);
+    EXPECT_EQ(real["pieces"].size(), 1u);
+    ASSERT_EQ(real["openings"].size(), 1u);
+    EXPECT_NEAR(real["size"][0].get<double>(), 200 * 25.4 / 50, 1.5);
+    EXPECT_NEAR(real["openings"][0]["area_mm2"].get<double>(), M_PI * 25.4 * 25.4, 0.03 * M_PI * 25.4 * 25.4);
+    // A new project keeps the real size.
+    const QString p = home.filePath("p.zesty");
+    ASSERT_EQ(zesty({"new", picture, "--square", "1in", "--out", p}).code, 0);
+    const json set_out = json::parse(zesty({"set-out", p, "--json"}).out);
+    EXPECT_NEAR(set_out["cuts"][0]["size_mm"][0].get<double>(), 101.6, 1.5);
+    const QString dxf = home.filePath("plate.dxf");
+    write(
+        dxf,
+        "0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n"
+        "0\nCIRCLE\n8\n0\n10\n0\n20\n0\n40\n30\n0\nCIRCLE\n8\n0\n10\n5\n20\n0\n40\n10\n0\nENDSEC\n0\nEOF\n");
+    const json plate = json::parse(zesty({"inspect", dxf, "--json"}).out);
+    EXPECT_EQ(plate["openings"].size(), 1u);
+    EXPECT_NEAR(plate["narrowest_bar_mm"].get<double>(), 15, 0.01);
+    expect_one_line(zesty({"inspect", picture, "--square", "tall"}), "--square");
+    write(home.filePath("half.png"), QByteArray("\x89PNG\r\n\x1a\n half of it"));
+    expect_one_line(zesty({"inspect", home.filePath("half.png")}), "damaged");
+    write(home.filePath("empty.zip"), QByteArray("PK\x03\x04 not much"));
+    expect_one_line(zesty({"inspect", home.filePath("empty.zip")}), "bundle");
 }
 
 } // namespace zesty

@@ -4,6 +4,7 @@
 #include "core/geometry/measure.h"
 
 #include <algorithm>
+#include <limits>
 
 namespace zesty {
 
@@ -125,11 +126,25 @@ std::optional<Circle> smallest_circle_around(const Ring& ring) {
 
 Ring smallest_rectangle_around(const Ring& ring) {
     if (ring.size() < 3) return {};
+    // One side of it lies on an edge of the convex hull (H. Freeman, R. Shapira, "Determining the
+    // minimum-area encasing rectangle for an arbitrary closed curve", Comm. ACM 18, 1975).
     const Geometry line = geos::line(ring, true);
-    const Geometry rectangle(GEOSMinimumRotatedRectangle_r(context(), line.get()));
-    if (!rectangle) return {};
-    const Region region = geos::region(rectangle.get());
-    return region.empty() ? Ring{} : region.front().outer;
+    const Geometry around(GEOSConvexHull_r(context(), line.get()));
+    if (!around) return {};
+    const Region region = geos::region(around.get());
+    if (region.empty()) return {};
+    const Ring& hull = region.front().outer;
+    Ring best;
+    double least = std::numeric_limits<double>::infinity();
+    for (std::size_t i = 0; i < hull.size(); ++i) {
+        const Point d = hull[(i + 1) % hull.size()] - hull[i];
+        const Transform turn = Transform::turned_deg(std::atan2(d.y, d.x) * 180 / M_PI);
+        const Box b = bounds(transformed(hull, inverse(turn)));
+        if (b.width() * b.height() >= least) continue;
+        least = b.width() * b.height();
+        best = transformed(Ring{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}}, turn);
+    }
+    return best;
 }
 
 struct MeasuredRing::Inner {

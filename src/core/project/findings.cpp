@@ -44,7 +44,8 @@ void about_lips(const Project& project, const Plan& plan, std::vector<Finding>& 
     std::vector<int> narrow;
     const Patch* worst = nullptr;
     for (const Patch& p : plan.patches) {
-        const bool lipless = p.school == School::Inlay || p.school == School::CutFrom || p.border > 0;
+        const bool lipless = p.school == School::Inlay || p.school == School::CutFrom || p.border > 0 ||
+                             plan.cut_of_opening[p.opening] < 0;
         if (p.lip >= p.lip_wanted - 0.1 || lipless) continue;
         narrow.push_back(p.opening);
         if (!worst || p.lip < worst->lip) worst = &p;

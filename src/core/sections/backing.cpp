@@ -125,6 +125,8 @@ private:
         std::erase_if(*kept, [&](const Polygon& p) { return !contains(p.outer, inside); });
         patch.outline = kept->empty() ? Polygon{} : kept->front();
         patch.area = area(patch.outline);
+        // Of the base nothing hides a lip: its parts end at its edge.
+        patch.trimmed = patch.trimmed || spots_.is_base(o);
         return patch;
     }
 

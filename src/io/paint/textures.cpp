@@ -1,5 +1,7 @@
 #include "io/paint/textures.h"
 
+#include "io/picture.h"
+
 namespace zesty {
 
 QTransform to_qt(const Transform& t) {
@@ -35,8 +37,8 @@ Textures::Textures(const Stash& stash) {
     for (const Paper& p : stash.papers) {
         Texture t{{}, to_qt(p.colour), picture_box(p)};
         if (const auto found = stash.pictures.find(p.picture); found != stash.pictures.end()) {
-            QImage image = QImage::fromData(QByteArray::fromStdString(found->second))
-                               .convertToFormat(QImage::Format_ARGB32_Premultiplied);
+            const auto picture = read_picture(QByteArray::fromStdString(found->second));
+            QImage image = picture ? picture->convertToFormat(QImage::Format_ARGB32_Premultiplied) : QImage();
             for (int level = 0; level < 4 && !image.isNull(); ++level) {
                 t.images.push_back(image);
                 if (std::min(image.width(), image.height()) < 64) break;

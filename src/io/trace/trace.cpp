@@ -3,9 +3,9 @@
 #include "core/cutfile/cut_file.h"
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
+#include "io/picture.h"
 #include "io/trace/plane.h"
 
-#include <QImage>
 #include <algorithm>
 #include <array>
 #include <memory>
@@ -15,7 +15,6 @@ namespace zesty {
 
 namespace {
 
-constexpr qint64 most_pixels = 100'000'000;
 constexpr int speck = 12;               ///< pixels; smaller dots are dust
 constexpr int curve_steps = 8;          ///< a Bezier piece is flattened into so many
 constexpr double upright_square = 0.02; ///< how far sides may differ before perspective is taken out
@@ -249,10 +248,9 @@ Result<Drawing> by_square(std::vector<Ring> rings, double side) {
 } // namespace
 
 Result<Drawing> trace_picture(const QByteArray& data, const TraceOptions& options) {
-    QImage image;
-    if (!image.loadFromData(data)) return fail(ErrorKind::BadInput, "the picture is damaged");
-    if (static_cast<qint64>(image.width()) * image.height() > most_pixels)
-        return fail(ErrorKind::TooLarge, "the picture has more than 100 million pixels");
+    const auto picture = read_picture(data);
+    if (!picture) return tl::make_unexpected(picture.error());
+    const QImage& image = *picture;
     auto bits = material_bits(image);
     if (!bits) return tl::make_unexpected(bits.error());
     auto rings = traced(std::move(*bits), image.height());

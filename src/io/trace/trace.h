@@ -17,7 +17,7 @@ struct TraceOptions {
 
 /// PNG or JPEG. Without a square the size is what the picture's resolution says. What most of the rim shows
 /// is the ground; a picture with a see-through ground is taken by what is opaque. Pictures without anything
-/// on them, too large ones (over 100 million pixels) and pictures in which the square cannot be found are
+/// on them, too large ones (over 60 million pixels) and pictures in which the square cannot be found are
 /// refused with one sentence.
 Result<Drawing> trace_picture(const QByteArray& data, const TraceOptions& options = {});
 

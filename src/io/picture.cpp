@@ -1,0 +1,48 @@
+#include "io/picture.h"
+
+#include <QBuffer>
+#include <QImageReader>
+#include <QtEndian>
+#include <zlib.h>
+
+namespace zesty {
+
+namespace {
+
+constexpr qint64 most_pixels = 60'000'000; ///< what Qt's limit of 256 MB for a picture allows
+
+/// Every chunk of the file is whole and as it was written (PNG, third edition, 5.3).
+bool sound_png(const QByteArray& data) {
+    qsizetype at = 8;
+    while (at + 12 <= data.size()) {
+        const auto* chunk = reinterpret_cast<const uchar*>(data.constData()) + at;
+        const auto length = static_cast<qsizetype>(qFromBigEndian<quint32>(chunk));
+        if (at + 12 + length > data.size()) return false;
+        const uLong sum = crc32(0, chunk + 4, static_cast<uInt>(length + 4));
+        if (sum != qFromBigEndian<quint32>(chunk + 8 + length)) return false;
+        if (qFromBigEndian<quint32>(chunk + 4) == 0x49454E44) return true; // IEND
+        at += 12 + length;
+    }
+    return false;
+}
+
+} // namespace
+
+Result<QImage> read_picture(const QByteArray& data, QSize fit) {
+    const auto damaged = [] { return fail(ErrorKind::BadInput, "the picture is damaged"); };
+    if (data.startsWith("\x89PNG") && !sound_png(data)) return damaged();
+    QBuffer buffer;
+    buffer.setData(data);
+    buffer.open(QIODevice::ReadOnly);
+    QImageReader reader(&buffer);
+    reader.setAutoTransform(true); // photos say which way up they were taken
+    const QSize size = reader.size();
+    if (static_cast<qint64>(size.width()) * size.height() > most_pixels)
+        return fail(ErrorKind::TooLarge, "the picture has more than 60 million pixels");
+    if (fit.isValid()) reader.setScaledSize(fit);
+    const QImage image = reader.read();
+    if (image.isNull()) return damaged();
+    return image;
+}
+
+} // namespace zesty

@@ -1,0 +1,16 @@
+#pragma once
+// Pictures from files: PNG, JPEG and what else Qt reads, the right way up.
+
+#include "core/result.h"
+
+#include <QByteArray>
+#include <QImage>
+
+namespace zesty {
+
+/// Damaged files and files of more than 60 million pixels are refused with one sentence; a damaged PNG is
+/// found out before its decoder complains about it on its own. `fit` scales the picture down to that size
+/// while it is read; an invalid size keeps it.
+Result<QImage> read_picture(const QByteArray& data, QSize fit = {});
+
+} // namespace zesty

@@ -46,7 +46,7 @@ const std::vector<ActionRow>& action_table() {
         {Act::SelectRow, "Sections", "Select the row of openings", "R"},
         {Act::Divide, "Sections", "Divide the selection", "D"},
         {Act::Undivide, "Sections", "Make divided openings whole", "Shift+D"},
-        {Act::Give, "Papers", "Give the selection the paper picked in the drawer", "Return"},
+        {Act::Give, "Papers", "Give the selection the picked paper", "Return"},
         {Act::TakeAway, "Papers", "Take the paper away from the selection", "Del"},
         {Act::Propose, "Papers", "Propose papers, or stop proposing", "P"},
         {Act::TakeProposal, "Papers", "Take the proposal", "Ctrl+Return"},

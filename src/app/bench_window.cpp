@@ -311,7 +311,8 @@ void BenchWindow::refresh_head() {
     title_->setText(
         QString("<b style='font-size:15px'>%1</b>%2 &nbsp;&nbsp;<span style='color:#6B6670'>%3 page</span>")
             .arg(name.toHtmlEscaped(), document_.changed() ? " *" : "",
-                 words(format_size(p.page.width, p.page.height, p.units))));
+                 (p.page.spread ? "spread of " : "") +
+                     words(format_size(p.page.width, p.page.height, p.units))));
     setWindowTitle(name + (document_.changed() ? "*" : "") + " - Zesty Panel");
     QUndoStack& h = document_.history();
     actions_[Act::Undo]->setEnabled(h.canUndo());

@@ -5,6 +5,7 @@
 
 #include <QKeySequence>
 #include <QPainter>
+#include <algorithm>
 
 namespace zesty {
 
@@ -21,48 +22,54 @@ void KeysSheet::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), QColor(38, 36, 43, 90));
-    QRectF sheet(0, 0, std::min(940, width() - 40), std::min(560, height() - 40));
+    QRectF sheet(0, 0, std::min(1080, width() - 32), std::min(560, height() - 32));
     sheet.moveCenter(QRectF(rect()).center());
     p.setPen(Qt::NoPen);
     p.setBrush(theme::paper);
     p.drawRoundedRect(sheet, theme::radius, theme::radius);
     p.setPen(theme::ink);
     p.setFont(theme::font(theme::Text::Title));
-    p.drawText(sheet.adjusted(28, 20, 0, 0), Qt::AlignLeft | Qt::AlignTop, "Keys");
-    const double column = (sheet.width() - 56) / 2;
-    double x = sheet.x() + 28;
-    double y = sheet.y() + 58;
+    p.drawText(sheet.adjusted(24, 18, 0, 0), Qt::AlignLeft | Qt::AlignTop, "Keys");
+    const double column = (sheet.width() - 40) / 3;
+    const double first_line = sheet.y() + 52;
+    double x = sheet.x() + 24;
+    double y = first_line;
     QString chapter;
     const auto line = [&](const QString& key, const QString& text) {
         p.setFont(theme::font(theme::Text::Small, true));
         p.setPen(theme::zest_text);
-        p.drawText(QRectF(x, y, 118, 20), Qt::AlignLeft | Qt::AlignVCenter, key);
+        p.drawText(QRectF(x, y, 94, 20), Qt::AlignLeft | Qt::AlignVCenter, key);
         p.setFont(theme::font(theme::Text::Small));
         p.setPen(theme::ink);
-        p.drawText(QRectF(x + 122, y, column - 130, 20), Qt::AlignLeft | Qt::AlignVCenter, text);
+        p.drawText(QRectF(x + 96, y, column - 100, 20), Qt::AlignLeft | Qt::AlignVCenter, text);
         y += 20;
+    };
+    const auto rows_of = [](const QString& name) {
+        return std::count_if(action_table().begin(), action_table().end(),
+                             [&](const ActionRow& row) { return name == row.chapter; });
+    };
+    const auto heading = [&](const QString& name, long rows) {
+        // A chapter stays together.
+        if (y + 28 + 20 * static_cast<double>(rows) > sheet.bottom() - 12) {
+            x += column;
+            y = first_line;
+        }
+        y += 4;
+        p.setFont(theme::font(theme::Text::Body, true));
+        p.setPen(theme::ink);
+        p.drawText(QRectF(x, y, column, 22), Qt::AlignLeft | Qt::AlignVCenter, name);
+        y += 24;
     };
     for (const ActionRow& row : action_table()) {
         if (chapter != row.chapter) {
             chapter = row.chapter;
-            if (x < sheet.x() + column && (chapter == "Set out" || y > sheet.bottom() - 80)) {
-                x += column;
-                y = sheet.y() + 22;
-            }
-            y += 4;
-            p.setFont(theme::font(theme::Text::Body, true));
-            p.setPen(theme::ink);
-            p.drawText(QRectF(x, y, column, 22), Qt::AlignLeft | Qt::AlignVCenter, chapter);
-            y += 24;
+            heading(chapter, rows_of(chapter));
         }
         line(QKeySequence(row.key).toString(QKeySequence::NativeText), row.text);
     }
-    p.setFont(theme::font(theme::Text::Body, true));
-    p.setPen(theme::ink);
-    p.drawText(QRectF(x, y + 4, column, 22), Qt::AlignLeft | Qt::AlignVCenter, "Everywhere");
-    y += 28;
+    heading("Everywhere", 2);
     line("Tab", "From part to part of the bench");
-    line("Arrows", "From opening to opening, or move the cut");
+    line("Arrows", "To the next opening, or move the cut");
 }
 
 } // namespace zesty

@@ -23,7 +23,8 @@ QString counted(std::size_t n, const char* one, const char* many) {
 QString set_out_answer(const Project& project, const Plan& plan) {
     if (!plan.cut) return "no drawing yet";
     const SetOut& s = plan.set_out;
-    QString out = words(format_length(std::max(s.size.x, s.size.y), project.units));
+    QString out = project.cuts.size() > 1 ? counted(project.cuts.size(), "cut", "cuts")
+                                          : words(format_length(std::max(s.size.x, s.size.y), project.units));
     if (std::isfinite(s.thinnest_bar)) out += ", thinnest bar " + words(format_mm(s.thinnest_bar));
     return out;
 }

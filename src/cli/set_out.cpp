@@ -31,7 +31,9 @@ public:
     }
 
     /// Index of the cut that is meant; -1 without cuts.
-    int cut() const { return a_.cut > 0 ? a_.cut - 1 : static_cast<int>(p_.cuts.size()) - 1; }
+    int cut() const {
+        return (a_.cut > 0 ? a_.cut - 1 : static_cast<int>(p_.cuts.size()) - 1) + (a_.cut > 0 ? shadows_ : 0);
+    }
 
 private:
     Result<void> page() {
@@ -95,7 +97,10 @@ private:
             return fail(ErrorKind::NothingToDo, "--split: the drawing has one layer only");
         const auto shadow = typed_length("--shadow", a_.shadow, 0.2, 20);
         if (!shadow) return tl::make_unexpected(shadow.error());
-        if (*shadow) add_shadow(p_, id, **shadow);
+        if (*shadow) {
+            add_shadow(p_, id, **shadow);
+            ++shadows_; // it lies below, so that the cut is one higher now
+        }
         if (a_.remove) remove_cut(p_, id);
         return {};
     }
@@ -312,6 +317,7 @@ private:
 
     const SetOutArgs& a_;
     Project& p_;
+    int shadows_ = 0;
 };
 
 void print_cuts(const Project& p, const Plan& plan) {

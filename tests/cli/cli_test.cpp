@@ -180,6 +180,13 @@ TEST(Cli, SetOutChangesTheProjectAndSaysWhatComesOfIt) {
         json::parse(zesty({"set-out", p, "--mat", "12x12in", "--sizes", "4,6", "--json"}).out)["mat"];
     EXPECT_GE(mat[0]["count"].get<int>(), mat[1]["count"].get<int>());
     EXPECT_EQ(zesty({"set-out", p, "--cut", "2", "--remove", "--only", "1"}).code == 2, false);
+    // A shadow lies below; what else is said is still for the cut.
+    const json shadow =
+        json::parse(zesty({"set-out", p, "--cut", "1", "--shadow", "2mm", "--width", "6in", "--json"}).out);
+    ASSERT_EQ(shadow["cuts"].size(), 2u);
+    EXPECT_NEAR(shadow["cuts"][1]["box"][2].get<double>() - shadow["cuts"][1]["box"][0].get<double>(), 152.4,
+                0.01);
+    EXPECT_NE(zesty({"set-out", p, "--cut", "1", "--remove"}).code, 2);
     expect_one_line(zesty({"set-out", p, "--cut", "9"}), "only 1 cut");
     expect_one_line(zesty({"set-out", p, "--leave-out", "99"}), "there is no number 99");
     expect_one_line(zesty({"set-out", p, "--size-for", "luck"}), "bar=2mm");

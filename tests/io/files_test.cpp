@@ -7,6 +7,7 @@
 #include "io/stash_json.h"
 #include "io/svg/svg_reader.h"
 #include "support/demo.h"
+#include "support/edits.h"
 
 #include <QBuffer>
 #include <QFile>
@@ -104,6 +105,20 @@ TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
     ASSERT_TRUE(again) << again.error().message;
     EXPECT_TRUE(*again == p);
     EXPECT_EQ(*project_bytes(*again), *bytes) << "the same project gives the same file";
+}
+
+TEST(ProjectFile, WhateverIsDecidedComesBack) {
+    std::mt19937 random(12);
+    Project p = *open_project(demo::project());
+    for (int step = 0; step < 120; ++step) {
+        testing::random_edit(p, random, 31);
+        if (step % 10 != 0) continue;
+        const auto bytes = project_bytes(p);
+        ASSERT_TRUE(bytes);
+        const auto again = project_from(*bytes, "x.zesty");
+        ASSERT_TRUE(again) << again.error().message;
+        ASSERT_TRUE(*again == p) << "step " << step;
+    }
 }
 
 TEST(ProjectFile, AFileOfFormatOneOpensWithItsDecisions) {

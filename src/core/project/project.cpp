@@ -108,6 +108,7 @@ void forget(Project& project, Spot whole) {
         }
         std::erase_if(project.groups, [](const auto& g) { return g.size() < 2; });
     }
+    std::sort(project.groups.begin(), project.groups.end());
     std::erase_if(project.sections, [&](const auto& c) { return same(c.first); });
 }
 
@@ -220,6 +221,7 @@ bool split_layers(Project& project, int id) {
     std::erase_if(project.divisions, [&](const auto& d) { return d.first.cut == id; });
     for (auto& g : project.groups) std::erase_if(g, [&](Spot s) { return s.cut == id; });
     std::erase_if(project.groups, [](const auto& g) { return g.size() < 2; });
+    std::sort(project.groups.begin(), project.groups.end());
     std::vector<PlacedCut> cuts;
     int next = free_id(project);
     for (const Layer& layer : layers) {
@@ -248,6 +250,7 @@ void remove_cut(Project& project, int id) {
     std::erase_if(project.sections, [&](const auto& s) { return s.first.cut == id; });
     std::erase_if(project.divisions, [&](const auto& d) { return d.first.cut == id; });
     std::erase_if(project.groups, [](const auto& g) { return g.size() < 2; });
+    std::sort(project.groups.begin(), project.groups.end());
     if (std::any_of(project.cuts.begin(), project.cuts.end(),
                     [&](const PlacedCut& c) { return c.drawing == drawing; }))
         return;

@@ -149,10 +149,10 @@ private:
         std::vector<Patch> kept;
         for (Patch& p : out_.patches) {
             const bool whole = spots_.whole[p.opening] >= 0 && !spots_.is_part(p.opening);
-            if (!shape(p, whole)) {
-                out_.without_patch.push_back(p.opening);
-                continue;
-            }
+            const auto shaped = shape(p, whole);
+            if (!shaped) return tl::make_unexpected(shaped.error());
+            if (!*shaped) out_.without_patch.push_back(p.opening);
+            if (!*shaped || p.outline.outer.empty()) continue;
             if (p.school == School::OneSheet && whole) {
                 const int piece = spots_.cut->openings[p.opening].piece;
                 const auto [at, first] = leaders.try_emplace(piece, static_cast<int>(kept.size()));
@@ -166,8 +166,8 @@ private:
         return {};
     }
 
-    /// False when nothing is left of it.
-    bool shape(Patch& p, bool whole) {
+    /// False when the opening is too narrow for it. What lies off the page comes back without an outline.
+    Result<bool> shape(Patch& p, bool whole) {
         const Polygon opening = on_page(p.opening);
         switch (p.school) {
         case School::Inlay:
@@ -180,7 +180,6 @@ private:
         case School::CutFrom:
             p.outline = opening;
             p.lip = 0;
-            if (auto t = trimmed(p)) p = std::move(*t);
             break;
         case School::GlueAndTrim:
             p.blank = rough_rectangle(p.outline);
@@ -197,7 +196,10 @@ private:
             break;
         }
         p.area = area(p.outline);
-        return !p.outline.outer.empty();
+        auto kept = trimmed(p);
+        if (!kept) return tl::make_unexpected(kept.error());
+        p = std::move(*kept);
+        return true;
     }
 
     void punch(Patch& p, const Polygon& opening, bool whole) const {

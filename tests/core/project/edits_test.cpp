@@ -1,0 +1,97 @@
+// Long runs of random decisions: nothing that was computed before may colour what is computed now.
+
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
+#include "core/project/planner.h"
+#include "support/edits.h"
+#include "support/lattice.h"
+
+#include <algorithm>
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+namespace {
+
+Project start(std::mt19937& random, int& openings) {
+    const Drawing d = testing::random_lattice(random, 3, 3, 3);
+    openings = static_cast<int>(read_cut(d)->openings.size());
+    Project p;
+    set_only_cut(p, std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", d}));
+    return p;
+}
+
+void expect_same(const Plan& a, const Plan& b) {
+    ASSERT_EQ(a.spots, b.spots);
+    ASSERT_EQ(a.section_of_opening, b.section_of_opening);
+    ASSERT_EQ(a.patches.size(), b.patches.size());
+    for (std::size_t i = 0; i < a.patches.size(); ++i) {
+        EXPECT_EQ(a.patches[i].outline, b.patches[i].outline) << "patch " << i;
+        EXPECT_EQ(a.patches[i].opening, b.patches[i].opening);
+        EXPECT_EQ(a.patches[i].section, b.patches[i].section);
+        EXPECT_EQ(a.patches[i].order, b.patches[i].order);
+        EXPECT_EQ(a.patches[i].blank, b.patches[i].blank);
+    }
+    EXPECT_EQ(a.covered, b.covered);
+    ASSERT_EQ(a.findings.size(), b.findings.size());
+    for (std::size_t i = 0; i < a.findings.size(); ++i)
+        EXPECT_EQ(a.findings[i].message, b.findings[i].message);
+}
+
+/// What holds for every plan, whatever was decided.
+void expect_sense(const Project& project, const Plan& plan) {
+    std::vector<int> seen(plan.cut->openings.size(), 0);
+    for (const Section& s : plan.sections)
+        for (int o : s.openings) ++seen[o];
+    EXPECT_TRUE(std::all_of(seen.begin(), seen.end(), [](int n) { return n == 1; }))
+        << "each opening in one section";
+    const Box page = project.page.whole().grown(0.05);
+    std::vector<int> orders;
+    for (const Patch& p : plan.patches) {
+        EXPECT_TRUE(takes_paper(plan.sections[p.section].treatment));
+        EXPECT_LT(plan.covered[p.opening], hidden_share);
+        EXPECT_TRUE(is_valid({p.outline})) << "patch of " << p.opening + 1;
+        const Box b = bounds(p.outline);
+        EXPECT_TRUE(page.contains({b.x0, b.y0}) && page.contains({b.x1, b.y1})) << "off the page";
+        EXPECT_GE(p.lip, 0);
+        EXPECT_LE(p.lip, std::max(p.lip_wanted, 12.0) + 40);
+        orders.push_back(p.order);
+        EXPECT_LT(p.rides_on, static_cast<int>(plan.patches.size()));
+    }
+    std::sort(orders.begin(), orders.end());
+    EXPECT_EQ(std::unique(orders.begin(), orders.end()), orders.end()) << "two patches glued at once";
+    for (const Neighbours& n : plan.neighbours) {
+        EXPECT_LT(n.a, n.b);
+        EXPECT_LE(n.width, neighbour_limit + 1e-9);
+    }
+}
+
+} // namespace
+
+TEST(RandomEdits, APlannerThatHasSeenMuchSaysWhatAFreshOneSays) {
+    for (const unsigned seed : {1u, 2u, 3u}) {
+        std::mt19937 random(seed);
+        int openings = 0;
+        Project p = start(random, openings);
+        Planner seasoned;
+        std::vector<Project> history{p};
+        for (int step = 0; step < 40; ++step) {
+            // Now and then back to something that was there before, as undo does.
+            if (step % 9 == 8)
+                p = history[random() % history.size()];
+            else
+                testing::random_edit(p, random, openings);
+            history.push_back(p);
+            const auto known = seasoned.shapes(p);
+            Planner fresh;
+            const auto anew = fresh.shapes(p);
+            ASSERT_EQ(known.has_value(), anew.has_value()) << "seed " << seed << " step " << step;
+            if (!known) continue;
+            expect_same(*known, *anew);
+            expect_sense(p, *known);
+            if (::testing::Test::HasFailure()) FAIL() << "seed " << seed << " step " << step;
+        }
+    }
+}
+
+} // namespace zesty

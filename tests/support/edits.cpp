@@ -1,0 +1,111 @@
+#include "support/edits.h"
+
+namespace zesty::testing {
+
+namespace {
+
+double between(std::mt19937& random, double least, double most) {
+    return least + (most - least) * static_cast<double>(random() % 10001) / 10000;
+}
+
+int below(std::mt19937& random, int n) {
+    return static_cast<int>(random() % static_cast<unsigned>(n));
+}
+
+PlacedCut& some_cut(Project& p, std::mt19937& random) {
+    return p.cuts[random() % p.cuts.size()];
+}
+
+Spot some_opening(const Project& p, std::mt19937& random, int openings) {
+    return {p.cuts[random() % p.cuts.size()].id, below(random, openings)};
+}
+
+void set_out_edit(Project& p, std::mt19937& random) {
+    switch (below(random, 9)) {
+    case 0:
+        some_cut(p, random).place = {SizeRule::Width, between(random, 60, 320), 0, false, {}};
+        break;
+    case 1:
+        some_cut(p, random).place.turn_deg = between(random, -180, 180);
+        break;
+    case 2:
+        some_cut(p, random).place.mirrored ^= true;
+        break;
+    case 3:
+        some_cut(p, random).place.shift = {between(random, -90, 90), between(random, -90, 90)};
+        break;
+    case 4:
+        p.page.reveal = below(random, 2) ? Sides::even(between(random, 0, 20)) : Sides{};
+        break;
+    case 5:
+        p.page.spread ^= true;
+        break;
+    case 6:
+        if (p.cuts.size() < 3) copy_cut(p, some_cut(p, random).id, below(random, 2) != 0, 40);
+        break;
+    case 7:
+        if (p.cuts.size() > 1) remove_cut(p, some_cut(p, random).id);
+        break;
+    default:
+        if (p.photos.size() < 3)
+            p.photos.push_back({"",
+                                between(random, 40, 150),
+                                between(random, 40, 150),
+                                below(random, 4) == 0,
+                                {between(random, 0, 300), between(random, 0, 300)},
+                                between(random, -20, 20),
+                                below(random, 2) != 0,
+                                {}});
+        else
+            p.photos.clear();
+    }
+}
+
+void sections_edit(Project& p, std::mt19937& random, int openings) {
+    const Spot spot = some_opening(p, random, openings);
+    SectionChoice c = p.choice(section_of(p, spot));
+    switch (below(random, 8)) {
+    case 0:
+        c.treatment = static_cast<Treatment>(below(random, treatments));
+        p.choose(section_of(p, spot), c);
+        break;
+    case 1:
+        c.lip = between(random, 0.5, 6);
+        p.choose(section_of(p, spot), c);
+        break;
+    case 2:
+        c.school = static_cast<School>(below(random, schools));
+        p.choose(section_of(p, spot), c);
+        break;
+    case 3:
+        p.backing.school = static_cast<School>(below(random, schools));
+        break;
+    case 4:
+        group(p, {spot, some_opening(p, random, openings), some_opening(p, random, openings)});
+        break;
+    case 5:
+        ungroup(p, {spot});
+        break;
+    case 6:
+        divide(p, {below(random, 6) == 0 ? base_spot : spot},
+               {static_cast<Division::Kind>(below(random, 5)),
+                2 + below(random, 3),
+                2,
+                between(random, -90, 90),
+                {between(random, 0.2, 0.8), between(random, 0.2, 0.8)}});
+        break;
+    default:
+        undivide(p, {spot, base_spot});
+    }
+}
+
+} // namespace
+
+void random_edit(Project& project, std::mt19937& random, int openings) {
+    if (random() % 2)
+        set_out_edit(project, random);
+    else
+        sections_edit(project, random, openings);
+}
+
+} // namespace zesty::testing

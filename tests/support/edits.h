@@ -1,0 +1,13 @@
+#pragma once
+// Random decisions on a project, of every kind that Set out and Sections know.
+
+#include "core/project/project.h"
+
+#include <random>
+
+namespace zesty::testing {
+
+/// One random edit; `openings` is how many the first drawing has.
+void random_edit(Project& project, std::mt19937& random, int openings);
+
+} // namespace zesty::testing

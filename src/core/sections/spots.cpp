@@ -10,14 +10,15 @@ namespace zesty {
 
 namespace {
 
-constexpr double touching = 1e-4; ///< of the size of the cut
+constexpr double touching = 1e-4;        ///< of the size of the cut
+constexpr double label_tolerance = 1e-3; ///< of the size of the opening
 
-Opening opening_of(Polygon outline, int piece, double scale) {
+Opening opening_of(Polygon outline, int piece) {
     Opening o;
     o.area = area(outline);
     o.box = bounds(outline);
     o.piece = piece;
-    const auto circle = largest_circle(outline, 0.05 / scale);
+    const auto circle = largest_circle(outline, o.box.diagonal() * label_tolerance);
     o.label = circle.value_or(Circle{o.box.centre(), 0});
     o.outline = std::move(outline);
     return o;
@@ -27,7 +28,6 @@ class Spreader {
 public:
     Spreader(const Composition& composed, const Project& project)
         : composed_(composed), project_(project), cut_(*composed.cut) {
-        scale_ = composed.whole.to_page.scale();
         cut_.openings.clear();
         cut_.bars.clear();
         cut_.twins.clear();
@@ -66,7 +66,9 @@ private:
             return {};
         }
         // Divided as the drawing lies, so that the parts turn with the cut.
-        const Transform to_cut = inverse(composed_.whole.to_page) * composed_.each[cut].to_page;
+        const Transform& own = composed_.each[cut].to_page;
+        const Transform to_cut =
+            own == composed_.whole.to_page ? Transform{} : inverse(composed_.whole.to_page) * own;
         const Box box = bounds(transformed(opening.outline.outer, inverse(to_cut)));
         std::vector<Region> cells = zesty::cells(division->second, box);
         for (Region& c : cells) c = transformed(c, to_cut);
@@ -77,7 +79,7 @@ private:
         std::vector<char> used(cells.size(), 0);
         for (const DividedPart& part : *parts) {
             const int number = used[part.cell]++ ? ++island : static_cast<int>(part.cell) + 1;
-            Opening p = opening_of(part.outline, opening.piece, scale_);
+            Opening p = opening_of(part.outline, opening.piece);
             for (int insert : opening.inserts)
                 if (contains(part.outline.outer, composed_.cut->pieces[insert].outline.outer.front()))
                     p.inserts.push_back(insert);
@@ -150,7 +152,7 @@ private:
             const int layer = cut_.pieces[p].layer;
             if (!project_.cuts[layer].pieces_from_paper) continue;
             Polygon outline = cut_.pieces[p].outline;
-            add(opening_of(std::move(outline), static_cast<int>(p), scale_),
+            add(opening_of(std::move(outline), static_cast<int>(p)),
                 {project_.cuts[layer].id, first_piece_spot + composed_.piece_numbers[p], 0}, layer, -1, 0);
         }
     }
@@ -170,8 +172,8 @@ private:
             if (!parts) return tl::make_unexpected(parts.error());
             for (const DividedPart& part : *parts) {
                 added.push_back(static_cast<int>(cut_.openings.size()));
-                add(opening_of(transformed(part.outline, back), -1, scale_), {base_spot.cut, 0, ++number}, -1,
-                    -1, part.cell);
+                add(opening_of(transformed(part.outline, back), -1), {base_spot.cut, 0, ++number}, -1, -1,
+                    part.cell);
             }
         }
         for (Region& c : out_.base_cells) c = transformed(c, back);
@@ -193,7 +195,6 @@ private:
     CutFile cut_;
     Spots out_;
     std::vector<Later> later_;
-    double scale_ = 1;
 };
 
 bool nothing_to_spread(const Composition& composed, const Project& project) {

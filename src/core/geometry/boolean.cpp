@@ -64,6 +64,11 @@ Result<Region> subtract(const Region& a, const Region& b) {
         [&](double grid) { return GEOSDifferencePrec_r(context(), ga.get(), gb.get(), grid); });
 }
 
+Result<Region> clipped(const Polygon& polygon, const Box& box) {
+    if (box.holds(bounds(polygon))) return Region{polygon};
+    return intersect({polygon}, {{ring_of(box), {}}});
+}
+
 Result<Region> grow(const Region& region, double by, Corner corner, int facets) {
     const Geometry g = repaired(region);
     const int join = corner == Corner::Round ? GEOSBUF_JOIN_ROUND : GEOSBUF_JOIN_MITRE;
@@ -142,7 +147,7 @@ Ring smallest_rectangle_around(const Ring& ring) {
         const Box b = bounds(transformed(hull, inverse(turn)));
         if (b.width() * b.height() >= least) continue;
         least = b.width() * b.height();
-        best = transformed(Ring{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}}, turn);
+        best = transformed(ring_of(b), turn);
     }
     return best;
 }

@@ -16,6 +16,8 @@ namespace zesty {
 Result<Region> unite(const Region& parts);
 Result<Region> intersect(const Region& a, const Region& b);
 Result<Region> subtract(const Region& a, const Region& b);
+/// What of the polygon lies in the box; untouched when that is all of it.
+Result<Region> clipped(const Polygon& polygon, const Box& box);
 
 enum class Corner { Round, Sharp };
 /// Grown by `by` all round, shrunk when negative. Round corners have `facets` straight pieces per quarter.

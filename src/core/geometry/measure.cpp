@@ -25,6 +25,11 @@ double area(const Region& region) {
     return sum;
 }
 
+const Polygon& largest(const Region& region) {
+    return *std::max_element(region.begin(), region.end(),
+                             [](const Polygon& a, const Polygon& b) { return area(a) < area(b); });
+}
+
 double perimeter(const Ring& ring) {
     double sum = 0;
     for (std::size_t i = 0; i < ring.size(); ++i) sum += distance(ring[i], ring[(i + 1) % ring.size()]);

@@ -14,6 +14,9 @@ double signed_area(const Ring& ring);
 double area(const Polygon& polygon);
 double area(const Region& region);
 
+/// The polygon of the greatest area; the region must not be empty.
+const Polygon& largest(const Region& region);
+
 double perimeter(const Ring& ring);
 /// Outer ring and holes together: what a blade travels.
 double perimeter(const Polygon& polygon);

@@ -25,6 +25,19 @@ Transform inverse(const Transform& t) {
     return {t.d * k, -t.b * k, -t.c * k, t.a * k, (t.c * t.f - t.d * t.e) * k, (t.b * t.e - t.a * t.f) * k};
 }
 
+Ring ring_of(const Box& b) {
+    return {{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}};
+}
+
+Ring circle(Point centre, double radius, int corners) {
+    Ring out;
+    for (int i = 0; i < corners; ++i) {
+        const double a = 2 * M_PI * i / corners;
+        out.push_back(centre + Point{std::cos(a), std::sin(a)} * radius);
+    }
+    return out;
+}
+
 Ring transformed(const Ring& ring, const Transform& t) {
     Ring out;
     out.reserve(ring.size());

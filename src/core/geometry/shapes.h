@@ -73,6 +73,7 @@ struct Box {
     }
     Box grown(double by) const { return {x0 - by, y0 - by, x1 + by, y1 + by}; }
     bool meets(const Box& b) const { return x0 <= b.x1 && b.x0 <= x1 && y0 <= b.y1 && b.y0 <= y1; }
+    bool holds(const Box& b) const { return b.x0 >= x0 && b.y0 >= y0 && b.x1 <= x1 && b.y1 <= y1; }
     bool contains(Point p) const { return x0 <= p.x && p.x <= x1 && y0 <= p.y && p.y <= y1; }
     bool operator==(const Box&) const = default;
 };
@@ -98,6 +99,11 @@ struct Transform {
 Transform operator*(const Transform& then, const Transform& first);
 /// The transform must have a determinant other than 0.
 Transform inverse(const Transform& t);
+
+/// The corners of a box, from the top left to the right.
+Ring ring_of(const Box& box);
+/// A circle of that many corners, the first to the right.
+Ring circle(Point centre, double radius, int corners);
 
 Ring transformed(const Ring& ring, const Transform& t);
 Polygon transformed(const Polygon& polygon, const Transform& t);

@@ -115,4 +115,22 @@ TEST(BoxIndex, FindsExactlyTheBoxesThatMeet) {
     EXPECT_TRUE(BoxIndex({}).meeting({0, 0, 1, 1}).empty());
 }
 
+TEST(Clipped, LeavesAloneWhatLiesInTheBoxAndTrimsTheRest) {
+    const Box box{0, 0, 100, 50};
+    const Polygon inside{circle({50, 25}, 20, 40), {}};
+    const auto whole = clipped(inside, box);
+    ASSERT_TRUE(whole);
+    EXPECT_EQ(*whole, Region{inside}) << "to the last digit";
+    const auto half = clipped({ring_of({80, 10, 120, 40}), {}}, box);
+    ASSERT_TRUE(half);
+    EXPECT_NEAR(area(*half), 20 * 30, 1e-9);
+    EXPECT_TRUE(clipped({ring_of({200, 200, 210, 210}), {}}, box)->empty());
+    // A comb falls apart at the edge; its largest tooth is the one that is kept where only one can be.
+    const auto teeth =
+        clipped({{{-10, 0}, {60, 0}, {60, 10}, {-5, 10}, {-5, 20}, {30, 20}, {30, 30}, {-10, 30}}, {}}, box);
+    ASSERT_TRUE(teeth);
+    ASSERT_EQ(teeth->size(), 2u);
+    EXPECT_NEAR(area(largest(*teeth)), 600, 1e-6);
+}
+
 } // namespace zesty

@@ -219,49 +219,37 @@ void BenchWindow::connect_section_actions() {
 void BenchWindow::give(const QString& paper_id, std::vector<int> openings) {
     if (openings.empty() || !state_.plan()) return;
     document_.change(paper_id.isEmpty() ? "Take the paper away" : "Give a paper", [&](Project& p) {
-        for (Spot section : sections_with(openings)) {
-            SectionChoice c = p.choice(section);
+        change_sections(p, sections_with(openings), [&](SectionChoice& c) {
             if (!paper_id.isEmpty() && !takes_paper(c.treatment)) c.treatment = Treatment::Paper;
             c.paper = paper_id.toStdString();
             c.locked = !paper_id.isEmpty();
-            p.choose(section, c);
-        }
+        });
     });
 }
 
 /// As the plan has them: what shares one sheet is one section there.
-std::set<Spot> BenchWindow::sections_with(const std::vector<int>& openings) const {
+std::vector<Spot> BenchWindow::sections_with(const std::vector<int>& openings) const {
     const Plan& plan = *state_.plan();
-    std::set<Spot> out;
-    for (int o : openings) out.insert(plan.sections[plan.section_of_opening[o]].id);
+    std::vector<Spot> out;
+    for (int o : openings) out.push_back(plan.sections[plan.section_of_opening[o]].id);
     return out;
 }
 
 void BenchWindow::treat(Treatment treatment) {
     document_.change(treatment == Treatment::Paper ? "Back with paper" : "Leave open", [&](Project& p) {
-        for (Spot o : selected_spots()) {
-            SectionChoice c = p.choice(section_of(p, o));
-            c.treatment = treatment;
-            p.choose(section_of(p, o), c);
-        }
+        change_sections(p, selected_spots(), [&](SectionChoice& c) { c.treatment = treatment; });
     });
 }
 
 void BenchWindow::apply(const Finding& finding) {
     document_.change(words(finding.fix_label), [&](Project& p) {
         if (const auto* g = std::get_if<GivePaper>(&finding.fix)) {
-            SectionChoice c = p.choice(g->section);
-            c.paper = g->paper;
-            c.locked = true;
-            p.choose(g->section, c);
-        } else if (const auto* o = std::get_if<LeaveOpen>(&finding.fix)) {
-            SectionChoice c = p.choice(o->section);
-            c.treatment = Treatment::Open;
-            p.choose(o->section, c);
+            change_sections(p, {g->section}, [&](SectionChoice& c) {
+                c.paper = g->paper;
+                c.locked = true;
+            });
         } else if (const auto* t = std::get_if<SetTreatment>(&finding.fix)) {
-            SectionChoice c = p.choice(t->section);
-            c.treatment = t->treatment;
-            p.choose(t->section, c);
+            change_sections(p, {t->section}, [&](SectionChoice& c) { c.treatment = t->treatment; });
         } else if (const auto* l = std::get_if<SetLip>(&finding.fix)) {
             p.lip = l->lip;
         } else if (const auto* r = std::get_if<SetReveal>(&finding.fix)) {

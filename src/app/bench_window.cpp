@@ -196,11 +196,7 @@ QWidget* BenchWindow::build_side() {
     connect(papers_panel_, &PapersPanel::lock_changed, this, [this](bool locked) {
         document_.change(locked ? "Keep the paper" : "Let the paper be proposed anew", [&](Project& p) {
             if (!state_.plan()) return;
-            for (Spot section : sections_with(selection())) {
-                SectionChoice c = p.choice(section);
-                c.locked = locked;
-                p.choose(section, c);
-            }
+            change_sections(p, sections_with(selection()), [&](SectionChoice& c) { c.locked = locked; });
         });
     });
     for (QWidget* panel : panels_) {

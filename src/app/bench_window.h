@@ -82,7 +82,7 @@ private:
     void go_to(const Finding& finding);
     std::vector<int> selection() const;
     std::vector<Spot> selected_spots() const;
-    std::set<Spot> sections_with(const std::vector<int>& openings) const;
+    std::vector<Spot> sections_with(const std::vector<int>& openings) const;
 
     Settings& settings_;
     FileQuestions questions_;

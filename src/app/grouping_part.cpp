@@ -46,9 +46,8 @@ void GroupingPart::build_section() {
         const auto sections = selected_sections();
         if (sections.size() != 1) return;
         document_.change("Name the section", [&](Project& p) {
-            SectionChoice c = p.choice(sections[0]);
-            c.name = name_->text().trimmed().toStdString();
-            p.choose(sections[0], c);
+            change_sections(p, sections,
+                            [&](SectionChoice& c) { c.name = name_->text().trimmed().toStdString(); });
         });
     });
     r->addWidget(name_, 1);
@@ -57,11 +56,8 @@ void GroupingPart::build_section() {
     own_lip_->setFixedWidth(84);
     connect(own_lip_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Lip of the section", [&](Project& p) {
-            for (Spot s : selected_sections()) {
-                SectionChoice c = p.choice(s);
-                c.lip = std::abs(mm - p.lip) < 0.01 ? std::nullopt : std::optional(mm);
-                p.choose(s, c);
-            }
+            const auto own = std::abs(mm - p.lip) < 0.01 ? std::nullopt : std::optional(mm);
+            change_sections(p, selected_sections(), [&](SectionChoice& c) { c.lip = own; });
         });
     });
     r->addWidget(own_lip_);
@@ -75,11 +71,7 @@ void GroupingPart::build_section() {
     order_->setSpecialValueText("any time");
     connect(order_, &QSpinBox::editingFinished, this, [this] {
         document_.change("Order of gluing", [&](Project& p) {
-            for (Spot s : selected_sections()) {
-                SectionChoice c = p.choice(s);
-                c.order = order_->value();
-                p.choose(s, c);
-            }
+            change_sections(p, selected_sections(), [&](SectionChoice& c) { c.order = order_->value(); });
         });
     });
     r->addWidget(order_, 1);
@@ -134,11 +126,7 @@ std::vector<Spot> GroupingPart::selected_sections() const {
 
 void GroupingPart::treat(Treatment treatment) {
     document_.change(QString("Treat as ") + name_of(treatment), [&](Project& p) {
-        for (Spot s : selected_sections()) {
-            SectionChoice c = p.choice(s);
-            c.treatment = treatment;
-            p.choose(s, c);
-        }
+        change_sections(p, selected_sections(), [&](SectionChoice& c) { c.treatment = treatment; });
     });
 }
 

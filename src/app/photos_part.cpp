@@ -154,47 +154,50 @@ int PhotosPart::opening_under(const Photo& photo) const {
     const Plan* plan = state_.plan();
     if (!plan || !plan->cut) return -1;
     if (state_.selected().size() == 1) return *state_.selected().begin();
-    for (std::size_t o = 0; o < plan->cut->openings.size(); ++o) {
-        const Point at = inverse(plan->set_out.to_page)(photo.centre);
-        if (contains(plan->cut->openings[o].outline.outer, at)) return static_cast<int>(o);
-    }
-    return -1;
+    return plan->opening_at(photo.centre);
 }
 
 void PhotosPart::ask_for_fit() {
-    fit_found_.reset();
-    growth_.reset();
     const Project& p = document_.project();
     const int i = state_.photo_in_hand(p);
     const Plan* plan = state_.plan();
     fit_opening_ = i < 0 ? -1 : opening_under(p.photos[static_cast<std::size_t>(i)]);
-    const bool possible = fit_opening_ >= 0 && plan;
+    std::optional<FitQuestion> question;
+    if (fit_opening_ >= 0) {
+        const Photo& photo = p.photos[static_cast<std::size_t>(i)];
+        question = {fit_opening_,
+                    transformed(plan->cut->openings[static_cast<std::size_t>(fit_opening_)].outline,
+                                plan->set_out.to_page),
+                    photo.width, photo.height, p.units};
+    }
+    // Dragging a photo about over one opening asks nothing new.
+    if (question && question == question_) return;
+    question_ = question;
+    ++asked_;
+    fit_found_.reset();
+    growth_.reset();
     fit_->setEnabled(false);
     size_cut_->setEnabled(false);
-    if (!possible) {
+    if (!question) {
         fit_says_->setText(
             "Put a photo over an opening, or select one at Sections, to fit them to each other.");
         return;
     }
-    const Photo photo = p.photos[static_cast<std::size_t>(i)];
-    const Polygon opening = transformed(plan->cut->openings[static_cast<std::size_t>(fit_opening_)].outline,
-                                        plan->set_out.to_page);
-    const quint64 number = ++asked_;
-    worker_.think(this, [this, photo, opening, number, units = p.units] {
-        const auto largest = largest_inside(opening, photo.width, photo.height);
-        const auto growth = cut_growth_for_covering(opening, photo.width, photo.height, tuck);
-        return [this, photo, largest, growth, number, units] {
+    worker_.think(this, [this, q = *question, number = asked_](Planner&) {
+        const auto largest = largest_inside(q.outline, q.width, q.height);
+        const auto growth = cut_growth_for_covering(q.outline, q.width, q.height, tuck);
+        return [this, q, largest, growth, number] {
             if (number != asked_) return;
             fit_found_ = largest;
             growth_ = growth;
             fit_->setEnabled(largest.has_value());
             actions_[Act::FitPhoto]->setEnabled(largest.has_value());
             size_cut_->setEnabled(growth && growth->factor < most_growth);
-            QString text = QString("Opening %1 has room for ").arg(fit_opening_ + 1);
-            text += largest ? words(format_size(largest->factor * photo.width, largest->factor * photo.height,
-                                                units)) +
-                                  QString(", tilted %1 deg.").arg(std::lround(largest->turn_deg))
-                            : QString("no print of this shape.");
+            QString text = QString("Opening %1 has room for ").arg(q.opening + 1);
+            text += largest
+                        ? words(format_size(largest->factor * q.width, largest->factor * q.height, q.units)) +
+                              QString(", tilted %1 deg.").arg(std::lround(largest->turn_deg))
+                        : QString("no print of this shape.");
             if (growth && growth->factor < most_growth)
                 text += QString(" Behind it, this print covers the opening when the cut is %1 %.")
                             .arg(std::lround(growth->factor * 100));

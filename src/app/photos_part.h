@@ -49,6 +49,16 @@ private:
     QPushButton* size_cut_;
     QPushButton* face_;
     QLabel* prints_;
+    /// What was last asked: the answer depends on nothing else.
+    struct FitQuestion {
+        int opening;
+        Polygon outline; ///< on the page
+        double width;
+        double height;
+        Units units;
+        bool operator==(const FitQuestion&) const = default;
+    };
+    std::optional<FitQuestion> question_;
     int fit_opening_ = -1;
     std::optional<PhotoFit> fit_found_;
     std::optional<PhotoFit> growth_;

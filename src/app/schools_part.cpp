@@ -103,11 +103,8 @@ void SchoolsPart::give_selection(std::optional<School> school) {
     const Plan* plan = state_.plan();
     if (!plan) return;
     document_.change("Back the selection another way", [&](Project& p) {
-        for (Spot o : plan->spots_of({state_.selected().begin(), state_.selected().end()})) {
-            SectionChoice c = p.choice(section_of(p, o));
-            c.school = school;
-            p.choose(section_of(p, o), c);
-        }
+        change_sections(p, plan->spots_of({state_.selected().begin(), state_.selected().end()}),
+                        [&](SectionChoice& c) { c.school = school; });
     });
 }
 
@@ -121,8 +118,8 @@ void SchoolsPart::ask_for_table() {
     for (const Row& r : rows_)
         for (QLabel* l : {r.paper, r.minutes, r.lips}) l->setText("...");
     if (now.cuts.empty()) return;
-    worker_.think(this, [this, planner = planner_, now, number] {
-        auto table = planner->compare_schools(now);
+    worker_.think(this, [this, now, number](Planner& planner) {
+        auto table = planner.compare_schools(now);
         return [this, number, table = table ? std::move(*table) : std::vector<SchoolFigures>{}] {
             if (number == asked_) show_table(table);
         };

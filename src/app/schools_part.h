@@ -46,7 +46,6 @@ private:
     Project table_for_;
     bool table_shown_ = false;
     quint64 asked_ = 0;
-    std::shared_ptr<Planner> planner_ = std::make_shared<Planner>(); ///< used on the worker's thread only
 };
 
 } // namespace zesty

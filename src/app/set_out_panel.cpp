@@ -53,13 +53,10 @@ void SetOutPanel::fill_pieces(QMenu* menu) {
     if (i < 0) return;
     const auto& drawing = p.drawings[static_cast<std::size_t>(p.cuts[static_cast<std::size_t>(i)].drawing)];
     QStringList layers;
-    for (const Layer& l : layers_of(drawing->drawing)) layers << words(l.key);
+    for (const std::string& l : layers_of(drawing->drawing)) layers << words(l);
     menu->addAction("Counting the pieces")->setEnabled(false);
-    PlacedCut whole = p.cuts[static_cast<std::size_t>(i)];
-    whole.left_out.clear();
-    worker_.think(this, [this, drawing, whole, layers, menu = QPointer<QMenu>(menu)] {
-        const auto cut = read_cut(on_layers(drawing->drawing, whole.layers));
-        const int pieces = cut ? static_cast<int>(cut->pieces.size()) : 0;
+    worker_.think(this, [this, p, i, layers, menu = QPointer<QMenu>(menu)](Planner& planner) {
+        const int pieces = planner.piece_count(p, i).value_or(0);
         return [this, pieces, layers, menu] {
             if (menu) show_pieces(menu, pieces, layers);
         };

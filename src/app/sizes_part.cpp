@@ -100,8 +100,8 @@ void SizesPart::count_on_mat() {
     if (cut < 0 || !now) return;
     fits_->setText("Counting.");
     const double size = std::max(now->size.x, now->size.y);
-    worker_.think(this, [this, planner = planner_, project, cut, size, w = mat_[0], h = mat_[1]] {
-        const auto alone = planner->cut_alone(project, cut);
+    worker_.think(this, [this, project, cut, size, w = mat_[0], h = mat_[1]](Planner& planner) {
+        const auto alone = planner.cut_alone(project, cut);
         const auto counts =
             alone ? fit_on_mat(**alone, {size, size * 0.75, size / 2}, w, h, between_pieces, most_on_mat, {})
                   : std::vector<MatCount>{};
@@ -152,9 +152,9 @@ void SizesPart::ask_for_ladder() {
     ladder_sections_ = p.sections;
     ladder_units_ = p.units;
     const quint64 number = ++asked_;
-    worker_.think(this, [this, planner = planner_, p, cut, number] {
+    worker_.think(this, [this, p, cut, number](Planner& planner) {
         const double most = std::max(p.page.width, p.page.height);
-        auto made = planner->ladder(p, cut, most * smallest_share, most, rungs);
+        auto made = planner.ladder(p, cut, most * smallest_share, most, rungs);
         return [this, number, units = p.units, made = made ? std::move(*made) : std::vector<Rung>{}] {
             if (number == asked_) chart_->show_rungs(made, units);
         };

@@ -34,7 +34,6 @@ private:
     LengthEdit* mat_height_;
     QLabel* fits_;
     double mat_[2] = {304.8, 304.8};
-    std::shared_ptr<Planner> planner_ = std::make_shared<Planner>(); ///< used on the worker's thread only
     std::vector<PlacedCut> ladder_for_;
     double ladder_lip_ = -1;
     BackingRules ladder_rules_;

@@ -1,6 +1,7 @@
 #include "app/wording.h"
 
 #include "core/geometry/lengths.h"
+#include "core/sentences.h"
 
 #include <QStringList>
 #include <algorithm>
@@ -17,7 +18,7 @@ QString area_in_words(double mm2, Units units) {
 }
 
 QString counted(std::size_t n, const char* one, const char* many) {
-    return QString("%1 %2").arg(n).arg(n == 1 ? one : many);
+    return words(count_of(n, one, many));
 }
 
 QString set_out_answer(const Project& project, const Plan& plan) {

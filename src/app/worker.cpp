@@ -53,9 +53,9 @@ void Worker::post(std::function<void()> job) {
         Qt::QueuedConnection);
 }
 
-void Worker::think(QObject* asker, std::function<std::function<void()>()> job) {
+void Worker::think(QObject* asker, std::function<std::function<void()>(Planner&)> job) {
     post([this, asker = QPointer<QObject>(asker), job = std::move(job)] {
-        report([asker, answer = job()] {
+        report([asker, answer = job(questions_)] {
             if (asker) answer();
         });
     });

@@ -46,7 +46,9 @@ public:
     void export_to(const Project& project, std::shared_ptr<const Plan> plan, PrintPaper paper,
                    const QString& folder);
     /// Runs `job` on the other thread and what it returns on the window's, unless `asker` is gone by then.
-    void think(QObject* asker, std::function<std::function<void()>()> job);
+    /// The planner is for such questions alone: it remembers drawings, and leaves the caches of plans as they
+    /// are.
+    void think(QObject* asker, std::function<std::function<void()>(Planner&)> job);
     bool idle() const { return jobs_ == 0; }
 
 signals:
@@ -78,6 +80,7 @@ private:
     std::atomic<int> jobs_{0};
     // Worker thread only:
     Planner planner_;
+    Planner questions_;
     std::shared_ptr<const Stash> textures_of_;
     std::shared_ptr<const Textures> textures_;
 };

@@ -2,6 +2,8 @@
 // The commands of `zesty`. Each returns the exit code: 0 done, 1 done with problems found, 2 bad input with
 // one line on standard error.
 
+#include "core/project/project.h"
+
 #include <optional>
 #include <string>
 #include <vector>
@@ -97,6 +99,10 @@ struct Export {
     std::string paper = "a4";
 };
 int run(const Export& args);
+
+/// Writes the project to `out`, or back where it came from when that is empty and it has changed.
+Result<void> save_changes(const Project& before, const Project& after, const std::string& path,
+                          const std::string& out);
 
 /// Prints the one line and returns 2.
 int complain(const std::string& message);

@@ -5,7 +5,6 @@
 #include "io/drawing_import.h"
 #include "io/inspect_json.h"
 
-#include <algorithm>
 #include <cstdio>
 #include <iostream>
 #include <nlohmann/json.hpp>
@@ -25,13 +24,7 @@ int run(const Inspect& args) {
     if (!square) return complain(square.error().message);
     const auto file = drawing_file(QString::fromStdString(args.cut), {square->value_or(0)});
     if (!file) return complain(file.error().message);
-    auto cut = read_cut((*file)->drawing);
-    if (cut) {
-        const auto& noted = (*file)->drawing.warnings;
-        for (const std::string& w : noted)
-            if (std::find(cut->warnings.begin(), cut->warnings.end(), w) == cut->warnings.end())
-                cut->warnings.push_back(w);
-    }
+    const auto cut = read_cut((*file)->drawing);
     if (!cut) return complain(args.cut + ": " + cut.error().message);
     double scale = 1;
     if (!args.width.empty()) {

@@ -35,9 +35,7 @@ int run(const PlanArgs& args) {
     const auto p = planned(args.project, args.seed, args.seconds);
     if (!p) return complain(p.error().message);
     const Plan& plan = p->plan;
-    const bool trouble = std::any_of(plan.findings.begin(), plan.findings.end(),
-                                     [](const Finding& f) { return f.severity == Severity::Problem; }) ||
-                         !plan.short_patches.empty();
+    const bool trouble = plan.has_problems() || !plan.short_patches.empty();
     if (args.json) {
         std::cout << plan_json(p->project, plan, p->seconds).dump() << "\n";
         return trouble ? problems : done;

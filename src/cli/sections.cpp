@@ -16,7 +16,8 @@ using nlohmann::json;
 
 class SectionsEdit {
 public:
-    SectionsEdit(const SectionsArgs& args, Project& project) : a_(args), p_(project) {}
+    SectionsEdit(const SectionsArgs& args, Project& project, Planner& planner)
+        : a_(args), p_(project), planner_(planner) {}
 
     Result<void> run() {
         for (auto step :
@@ -104,10 +105,9 @@ private:
                             "--by: '" + a_.by + "' is none of twins, sizes, bands, rings, rows, cuts");
             GroupRule rule{*kind, a_.count, p_.page.whole().centre()};
             if (!a_.centre.empty()) {
-                const auto at = typed_lengths("--centre", a_.centre, -3000, 3000);
+                const auto at = typed_point("--centre", a_.centre, "give x,y on the page", 3000);
                 if (!at) return tl::make_unexpected(at.error());
-                if (at->size() != 2) return fail(ErrorKind::BadInput, "--centre: give x,y on the page");
-                rule.centre = {(*at)[0], (*at)[1]};
+                rule.centre = *at;
             }
             for (const auto& g : groups_by(rule, *plan_.cut, plan_.set_out.to_page, plan_.cut_of_opening, {}))
                 zesty::group(p_, plan_.spots_of(g));
@@ -128,94 +128,95 @@ private:
         return {};
     }
 
-    /// Calls change(choice, what) for the sections named before the colon.
-    template <class Change>
-    Result<void> each(const char* option, const std::vector<std::string>& texts, Change change) {
+    /// Reads what stands after the colon and sets it for the sections named before it.
+    template <class Read, class Set>
+    Result<void> each(const char* option, const std::vector<std::string>& texts, Read read, Set set) {
         for (const std::string& text : texts) {
             const For typed = typed_for(text);
             const auto spots = typed_spots(option, typed.which);
             if (!spots) return tl::make_unexpected(spots.error());
-            for (Spot s : *spots) {
-                const Spot section = section_of(p_, s);
-                SectionChoice c = p_.choice(section);
-                if (Result<void> r = change(c, typed.what); !r) return r;
-                p_.choose(section, c);
-            }
+            const auto value = read(typed.what);
+            if (!value) return tl::make_unexpected(value.error());
+            change_sections(p_, *spots, [&](SectionChoice& c) { set(c, *value); });
         }
         return {};
     }
 
+    static Result<Treatment> read_treatment(const std::string& what) {
+        if (const auto t = treatment_named(what)) return *t;
+        return fail(ErrorKind::BadInput, "--treat: '" + what +
+                                             "' is none of paper, open, inlay, translucent, shaker, photo, "
+                                             "words, cut-from");
+    }
+
+    static Result<int> read_order(const std::string& what) {
+        const auto n = typed_numbers("--order", what, 1'000'000);
+        if (!n) return tl::make_unexpected(n.error());
+        return n->front() + 1;
+    }
+
+    /// Nothing for "page": what the whole page has.
+    static Result<std::optional<School>> read_school(const std::string& what) {
+        if (what == "page") return std::optional<School>{};
+        const auto school = read_page_school(what);
+        if (!school) return tl::make_unexpected(school.error());
+        return std::optional(*school);
+    }
+
+    static Result<School> read_page_school(const std::string& what) {
+        if (const auto school = school_named(what)) return *school;
+        return fail(ErrorKind::BadInput, "--school: '" + what +
+                                             "' is none of machine, trace, glue, enlarged, inlay, punches, "
+                                             "one-sheet, cut-from");
+    }
+
+    static Result<double> read_lip(const std::string& what) {
+        const auto lip = typed_length("--lip", what, 0, 50);
+        if (!lip) return tl::make_unexpected(lip.error());
+        if (!*lip) return fail(ErrorKind::BadInput, "--lip: a length is missing");
+        return **lip;
+    }
+
     Result<void> choices() {
-        if (auto r = each("--name", a_.name,
-                          [](SectionChoice& c, const std::string& what) -> Result<void> {
-                              c.name = what;
-                              return {};
-                          });
+        if (auto r = each(
+                "--name", a_.name, [](const std::string& what) { return Result<std::string>(what); },
+                [](SectionChoice& c, const std::string& name) { c.name = name; });
             !r)
             return r;
-        if (auto r = each("--treat", a_.treat,
-                          [](SectionChoice& c, const std::string& what) -> Result<void> {
-                              const auto t = treatment_named(what);
-                              if (!t)
-                                  return fail(ErrorKind::BadInput,
-                                              "--treat: '" + what +
-                                                  "' is none of paper, open, inlay, translucent, "
-                                                  "shaker, photo, words, cut-from");
-                              c.treatment = *t;
-                              return {};
-                          });
+        if (auto r = each("--treat", a_.treat, read_treatment,
+                          [](SectionChoice& c, Treatment t) { c.treatment = t; });
             !r)
             return r;
-        if (auto r = each("--order", a_.order,
-                          [](SectionChoice& c, const std::string& what) -> Result<void> {
-                              const auto n = typed_numbers("--order", what, 1'000'000);
-                              if (!n) return tl::make_unexpected(n.error());
-                              c.order = n->front() + 1;
-                              return {};
-                          });
-            !r)
+        if (auto r = each("--order", a_.order, read_order, [](SectionChoice& c, int n) { c.order = n; }); !r)
             return r;
-        if (auto r = lips_and_schools(); !r) return r;
-        return {};
+        return lips_and_schools();
     }
 
     /// These are for the whole page when no section is named.
     Result<void> lips_and_schools() {
         for (const std::string& text : a_.school) {
             const For typed = typed_for(text);
-            const auto school = school_named(typed.what);
-            if (!school && !(typed.what == "page" && !typed.which.empty()))
-                return fail(ErrorKind::BadInput, "--school: '" + typed.what +
-                                                     "' is none of machine, trace, glue, enlarged, "
-                                                     "inlay, punches, one-sheet, cut-from");
             if (typed.which.empty()) {
+                const auto school = read_page_school(typed.what);
+                if (!school) return tl::make_unexpected(school.error());
                 p_.backing.school = *school;
-                continue;
-            }
-            if (auto r = each("--school", {text},
-                              [&](SectionChoice& c, const std::string&) -> Result<void> {
-                                  c.school = school;
-                                  return {};
-                              });
-                !r)
+            } else if (auto r = each("--school", {text}, read_school,
+                                     [](SectionChoice& c, std::optional<School> s) { c.school = s; });
+                       !r) {
                 return r;
+            }
         }
         for (const std::string& text : a_.lip) {
             const For typed = typed_for(text);
-            const auto lip = typed_length("--lip", typed.what, 0, 50);
-            if (!lip) return tl::make_unexpected(lip.error());
-            if (!*lip) return fail(ErrorKind::BadInput, "--lip: a length is missing");
             if (typed.which.empty()) {
-                p_.lip = **lip;
-                continue;
-            }
-            if (auto r = each("--lip", {text},
-                              [&](SectionChoice& c, const std::string&) -> Result<void> {
-                                  c.lip = **lip;
-                                  return {};
-                              });
-                !r)
+                const auto lip = read_lip(typed.what);
+                if (!lip) return tl::make_unexpected(lip.error());
+                p_.lip = *lip;
+            } else if (auto r =
+                           each("--lip", {text}, read_lip, [](SectionChoice& c, double lip) { c.lip = lip; });
+                       !r) {
                 return r;
+            }
         }
         return {};
     }
@@ -245,7 +246,7 @@ private:
 
     const SectionsArgs& a_;
     Project& p_;
-    Planner planner_;
+    Planner& planner_;
     Plan plan_;
 };
 
@@ -306,8 +307,8 @@ int run(const SectionsArgs& args) {
     auto project = open_project(QString::fromStdString(args.project));
     if (!project) return complain(project.error().message);
     const Project before = *project;
-    if (const auto r = SectionsEdit(args, *project).run(); !r) return complain(r.error().message);
     Planner planner;
+    if (const auto r = SectionsEdit(args, *project, planner).run(); !r) return complain(r.error().message);
     const auto plan = planner.shapes(*project);
     if (!plan) return complain(args.project + ": " + plan.error().message);
     std::vector<SchoolFigures> table;
@@ -316,11 +317,8 @@ int run(const SectionsArgs& args) {
         if (!compared) return complain(compared.error().message);
         table = std::move(*compared);
     }
-    if (!(before == *project) || !args.out.empty())
-        if (const auto r =
-                save_project(*project, QString::fromStdString(args.out.empty() ? args.project : args.out));
-            !r)
-            return complain(r.error().message);
+    if (const auto r = save_changes(before, *project, args.project, args.out); !r)
+        return complain(r.error().message);
     if (args.json) {
         json out{{"format", "zesty-sections/1"}, {"sections", json::array()}};
         for (const Section& s : plan->sections) {
@@ -338,9 +336,7 @@ int run(const SectionsArgs& args) {
         print_sections(*project, *plan, args.advise);
         print_table(table);
     }
-    const bool trouble = std::any_of(plan->findings.begin(), plan->findings.end(),
-                                     [](const Finding& f) { return f.severity == Severity::Problem; });
-    return trouble ? problems : done;
+    return plan->has_problems() ? problems : done;
 }
 
 } // namespace zesty::cli

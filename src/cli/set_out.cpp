@@ -17,10 +17,31 @@ namespace {
 
 using nlohmann::json;
 
+/// A print and the opening it is for: "7:4x6" or "7:4x6:1/8", split at the colons.
+struct PrintForOpening {
+    int opening = 0;
+    Polygon outline; ///< of the opening, on the page
+    Point size;
+    std::optional<double> tuck;
+};
+
+Result<PrintForOpening> typed_print(const std::string& option, const std::vector<std::string>& parts,
+                                    const Plan& plan, double least_side) {
+    const auto opening = typed_numbers(option, parts[0], static_cast<int>(plan.cut->openings.size()));
+    const auto size = typed_size(option, parts[1], least_side, 1000);
+    const auto tuck = typed_length(option, parts.size() > 2 ? parts[2] : "", 0, 50);
+    if (!opening) return tl::make_unexpected(opening.error());
+    if (!size) return tl::make_unexpected(size.error());
+    if (!tuck) return tl::make_unexpected(tuck.error());
+    const int o = opening->front();
+    return PrintForOpening{o, transformed(plan.cut->openings[o].outline, plan.set_out.to_page), *size, *tuck};
+}
+
 /// Runs the checks of one command one after the other and keeps the first thing that is wrong.
 class SetOutEdit {
 public:
-    SetOutEdit(const SetOutArgs& args, Project& project) : a_(args), p_(project) {}
+    SetOutEdit(const SetOutArgs& args, Project& project, Planner& planner)
+        : a_(args), p_(project), planner_(planner) {}
 
     Result<void> run() {
         for (auto step :
@@ -88,8 +109,7 @@ private:
             return wants_cut() ? fail(ErrorKind::NothingToDo, "the page has no cut yet") : Result<void>{};
         const int id = p_.cuts[cut()].id;
         if (a_.copy || a_.facing) {
-            Planner planner;
-            const auto now = planner.shapes(p_);
+            const auto now = planner_.shapes(p_);
             if (!now) return tl::make_unexpected(now.error());
             copy_cut(p_, id, a_.facing, now->each_cut[cut()].cut_box.width() + mm_per_inch / 4);
         }
@@ -122,14 +142,9 @@ private:
         if (a_.above_photos) c.above_photos = true;
         if (a_.below_photos) c.above_photos = false;
         if (a_.leave_out.empty() && a_.only.empty()) return reorder();
-        PlacedCut whole = c;
-        whole.left_out.clear();
-        Project alone = p_;
-        alone.cuts = {whole};
-        Planner planner;
-        const auto read = planner.cut_alone(alone, 0);
-        if (!read) return tl::make_unexpected(read.error());
-        const int pieces = static_cast<int>((*read)->pieces.size());
+        const auto count = planner_.piece_count(p_, cut());
+        if (!count) return tl::make_unexpected(count.error());
+        const int pieces = *count;
         const bool only = !a_.only.empty();
         const auto typed =
             typed_numbers(only ? "--only" : "--leave-out", only ? a_.only : a_.leave_out, pieces);
@@ -169,12 +184,11 @@ private:
         if (a_.turn_deg) place.turn_deg = std::remainder(*a_.turn_deg, 360.0);
         if (a_.mirror) place.mirrored = !place.mirrored;
         if (a_.at.empty()) return {};
-        const auto at = typed_lengths("--at", a_.at, -10000, 10000);
+        const auto at = typed_point("--at", a_.at, "give x,y from the top left of the page", 10000);
         if (!at) return tl::make_unexpected(at.error());
-        if (at->size() != 2) return fail(ErrorKind::BadInput, "--at: give x,y from the top left of the page");
         const Point middle =
             place.rule == SizeRule::Frame ? base_of(p_.page).centre() : p_.page.whole().centre();
-        place.shift = Point{(*at)[0], (*at)[1]} - middle;
+        place.shift = *at - middle;
         return {};
     }
 
@@ -236,11 +250,10 @@ private:
         if (a_.photo_behind) photo.on_top = false;
         if (a_.photo_turn) photo.turn_deg = std::remainder(*a_.photo_turn, 360.0);
         if (!a_.photo_at.empty()) {
-            const auto at = typed_lengths("--photo-at", a_.photo_at, -10000, 10000);
+            const auto at =
+                typed_point("--photo-at", a_.photo_at, "give x,y from the top left of the page", 10000);
             if (!at) return tl::make_unexpected(at.error());
-            if (at->size() != 2)
-                return fail(ErrorKind::BadInput, "--photo-at: give x,y from the top left of the page");
-            photo.centre = {(*at)[0], (*at)[1]};
+            photo.centre = *at;
         }
         if (a_.keep_free.empty()) return {};
         const auto box = typed_lengths("--keep-free", a_.keep_free, 0, 3000);
@@ -254,8 +267,7 @@ private:
 
     Result<void> size() {
         if (a_.size_for.empty()) return {};
-        Planner planner;
-        const auto plan = planner.shapes(p_);
+        const auto plan = planner_.shapes(p_);
         if (!plan) return tl::make_unexpected(plan.error());
         const SetOut& now = plan->each_cut[cut()];
         const auto factor = wanted_factor(*plan, now);
@@ -297,19 +309,12 @@ private:
         return *factor;
     }
 
-    Result<double> photo_factor(const Plan& plan, const std::vector<std::string>& parts) const {
-        const auto opening =
-            typed_numbers("--size-for photo", parts[0], static_cast<int>(plan.cut->openings.size()));
-        const auto print = typed_size("--size-for photo", parts[1], 5, 1000);
-        const auto tuck = typed_length("--size-for photo", parts.size() > 2 ? parts[2] : "", 0, 50);
-        if (!opening) return tl::make_unexpected(opening.error());
+    static Result<double> photo_factor(const Plan& plan, const std::vector<std::string>& parts) {
+        const auto print = typed_print("--size-for photo", parts, plan, 5);
         if (!print) return tl::make_unexpected(print.error());
-        if (!tuck) return tl::make_unexpected(tuck.error());
-        const Polygon outline =
-            transformed(plan.cut->openings[opening->front()].outline, plan.set_out.to_page);
         // The print just fills the opening from behind, its edges tucked behind the bars.
-        const auto fit =
-            cut_growth_for_covering(outline, print->x, print->y, tuck->value_or(mm_per_inch / 8));
+        const auto fit = cut_growth_for_covering(print->outline, print->size.x, print->size.y,
+                                                 print->tuck.value_or(mm_per_inch / 8));
         if (!fit)
             return fail(ErrorKind::NothingToDo, "--size-for photo: the print is smaller than its overlap");
         return fit->factor;
@@ -317,6 +322,7 @@ private:
 
     const SetOutArgs& a_;
     Project& p_;
+    Planner& planner_;
     int shadows_ = 0;
 };
 
@@ -355,28 +361,25 @@ Result<json> fitted_photo(const SetOutArgs& a, const Project& p, const Plan& pla
     const auto parts = split(a.fit_photo, ':');
     if (!plan.cut || parts.size() < 2)
         return fail(ErrorKind::BadInput, "--fit-photo: '" + a.fit_photo + "' is not like 7:4x6");
-    const auto opening = typed_numbers("--fit-photo", parts[0], static_cast<int>(plan.cut->openings.size()));
-    const auto print = typed_size("--fit-photo", parts[1], 1, 1000);
-    const auto tuck = typed_length("--fit-photo", parts.size() > 2 ? parts[2] : "", 0, 50);
-    if (!opening) return tl::make_unexpected(opening.error());
+    const auto print = typed_print("--fit-photo", parts, plan, 1);
     if (!print) return tl::make_unexpected(print.error());
-    if (!tuck) return tl::make_unexpected(tuck.error());
-    const Polygon outline = transformed(plan.cut->openings[opening->front()].outline, plan.set_out.to_page);
-    const auto fit = largest_tucked(outline, print->x, print->y, tuck->value_or(0));
-    const auto cover = smallest_covering(outline, print->x, print->y, tuck->value_or(0));
+    const Point size = print->size;
+    const double tuck = print->tuck.value_or(0);
+    const auto fit = largest_tucked(print->outline, size.x, size.y, tuck);
+    const auto cover = smallest_covering(print->outline, size.x, size.y, tuck);
     if (!fit || !cover) return fail(ErrorKind::NothingToDo, "--fit-photo: no print of that shape fits");
     const auto one = [&](const PhotoFit& f) {
-        return json{{"width_mm", f.factor * print->x},
-                    {"height_mm", f.factor * print->y},
+        return json{{"width_mm", f.factor * size.x},
+                    {"height_mm", f.factor * size.y},
                     {"centre", {f.centre.x, f.centre.y}},
                     {"turn_deg", f.turn_deg}};
     };
     if (!a.json) {
-        std::cout << "largest print inside opening " << opening->front() + 1 << ": "
-                  << format_size(fit->factor * print->x, fit->factor * print->y, p.units) << ", turned "
+        std::cout << "largest print inside opening " << print->opening + 1 << ": "
+                  << format_size(fit->factor * size.x, fit->factor * size.y, p.units) << ", turned "
                   << std::lround(fit->turn_deg) << " degrees\n"
                   << "smallest print that covers it: "
-                  << format_size(cover->factor * print->x, cover->factor * print->y, p.units) << ", turned "
+                  << format_size(cover->factor * size.x, cover->factor * size.y, p.units) << ", turned "
                   << std::lround(cover->turn_deg) << " degrees\n";
     }
     return json{{"largest_inside", one(*fit)}, {"smallest_covering", one(*cover)}};
@@ -446,9 +449,9 @@ int run(const SetOutArgs& args) {
     auto project = open_project(QString::fromStdString(args.project));
     if (!project) return complain(project.error().message);
     const Project before = *project;
-    SetOutEdit edit(args, *project);
-    if (const auto r = edit.run(); !r) return complain(r.error().message);
     Planner planner;
+    SetOutEdit edit(args, *project, planner);
+    if (const auto r = edit.run(); !r) return complain(r.error().message);
     const auto plan = planner.shapes(*project);
     if (!plan) return complain(args.project + ": " + plan.error().message);
     const int cut = edit.cut();
@@ -469,12 +472,8 @@ int run(const SetOutArgs& args) {
     if (args.ladder)
         if (const auto j = ladder_json(args, *project, planner, cut); !answer("ladder", j))
             return complain(j.error().message);
-    const bool changed = !(before == *project);
-    if (changed || !args.out.empty())
-        if (const auto r =
-                save_project(*project, QString::fromStdString(args.out.empty() ? args.project : args.out));
-            !r)
-            return complain(r.error().message);
+    if (const auto r = save_changes(before, *project, args.project, args.out); !r)
+        return complain(r.error().message);
     if (args.json) {
         out["to_cut"] = plan->frame.to_cut;
         out["cuts"] = json::array();
@@ -485,9 +484,7 @@ int run(const SetOutArgs& args) {
                  {"thinnest_bar_mm", std::isfinite(s.thinnest_bar) ? json(s.thinnest_bar) : json()}});
         std::cout << out.dump(1) << "\n";
     }
-    const bool trouble = std::any_of(plan->findings.begin(), plan->findings.end(),
-                                     [](const Finding& f) { return f.severity == Severity::Problem; });
-    return trouble ? problems : done;
+    return plan->has_problems() ? problems : done;
 }
 
 } // namespace zesty::cli

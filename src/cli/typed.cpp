@@ -77,6 +77,13 @@ Result<std::vector<double>> typed_lengths(const std::string& option, const std::
     return out;
 }
 
+Result<Point> typed_point(const std::string& option, const std::string& text, const char* hint, double most) {
+    const auto at = typed_lengths(option, text, -most, most);
+    if (!at) return tl::make_unexpected(at.error());
+    if (at->size() != 2) return fail(ErrorKind::BadInput, option + ": " + hint);
+    return Point{(*at)[0], (*at)[1]};
+}
+
 Result<std::vector<int>> typed_numbers(const std::string& option, const std::string& text, int most) {
     std::vector<int> out;
     for (const std::string& one : split(text, ',')) {

@@ -22,6 +22,8 @@ Result<std::optional<double>> typed_length(const std::string& option, const std:
 /// Lengths with commas between them.
 Result<std::vector<double>> typed_lengths(const std::string& option, const std::string& text, double least,
                                           double most);
+/// "x,y", each no farther than `most` from 0; `hint` says how it should be typed.
+Result<Point> typed_point(const std::string& option, const std::string& text, const char* hint, double most);
 /// Whole numbers from 1 with commas and ranges, "1,4-6"; none above `most`. They come back counted from 0.
 Result<std::vector<int>> typed_numbers(const std::string& option, const std::string& text, int most);
 

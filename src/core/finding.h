@@ -21,10 +21,6 @@ struct GivePaper {
     std::string paper;
     bool operator==(const GivePaper&) const = default;
 };
-struct LeaveOpen {
-    Spot section;
-    bool operator==(const LeaveOpen&) const = default;
-};
 struct SetLip {
     double lip;
     bool operator==(const SetLip&) const = default;
@@ -52,8 +48,8 @@ struct MovePhoto {
     Point centre;
     bool operator==(const MovePhoto&) const = default;
 };
-using Fix = std::variant<std::monostate, GivePaper, LeaveOpen, SetLip, SetMargin, SetReveal, SetGlueLip,
-                         MovePhoto, SetTreatment>;
+using Fix = std::variant<std::monostate, GivePaper, SetLip, SetMargin, SetReveal, SetGlueLip, MovePhoto,
+                         SetTreatment>;
 
 struct Finding {
     std::string code; ///< stable, for programs: "short", "alike", "thin-bar", ...

@@ -5,12 +5,10 @@
 #include "io/read_file.h"
 #include "io/svg/svg_reader.h"
 #include "io/svg/svg_writer.h"
+#include "io/zip.h"
 
-#include <QBuffer>
 #include <QFileInfo>
 #include <algorithm>
-#include <quazip/quazip.h>
-#include <quazip/quazipfile.h>
 
 namespace zesty {
 
@@ -49,29 +47,22 @@ struct Entry {
     Kind kind;
 };
 
+/// Leaves out what some systems put beside the real files.
+bool may_be_drawing(const QString& path) {
+    const QString ending = QFileInfo(path).suffix().toLower();
+    return QStringList{"svg", "svgz", "dxf", "png", "jpg", "jpeg"}.contains(ending) &&
+           !path.startsWith("__MACOSX") && !QFileInfo(path).fileName().startsWith('.');
+}
+
 Result<std::vector<Entry>> drawings_in(const QByteArray& data) {
-    QBuffer buffer;
-    buffer.setData(data);
-    QuaZip archive(&buffer);
-    if (!archive.open(QuaZip::mdUnzip)) return fail(ErrorKind::BadInput, "the bundle is damaged");
+    const auto entries = unpacked(data, most_unpacked, may_be_drawing);
+    if (!entries)
+        return entries.error().kind == ErrorKind::TooLarge
+                   ? fail(ErrorKind::TooLarge, "the bundle unpacks to over 256 MB")
+                   : fail(ErrorKind::BadInput, "the bundle is damaged or locked");
     std::vector<Entry> out;
-    qint64 total = 0;
-    for (bool more = archive.goToFirstFile(); more; more = archive.goToNextFile()) {
-        const QString path = archive.getCurrentFileName();
-        const QString ending = QFileInfo(path).suffix().toLower();
-        const bool wanted = QStringList{"svg", "svgz", "dxf", "png", "jpg", "jpeg"}.contains(ending);
-        // What some systems put beside the real files.
-        if (!wanted || path.startsWith("__MACOSX") || QFileInfo(path).fileName().startsWith('.')) continue;
-        QuaZipFile file(&archive);
-        if (!file.open(QIODevice::ReadOnly))
-            return fail(ErrorKind::BadInput, "the bundle is damaged or locked");
-        total += file.usize();
-        if (total > most_unpacked) return fail(ErrorKind::TooLarge, "the bundle unpacks to over 256 MB");
-        const QByteArray bytes = file.read(file.usize());
-        if (bytes.size() != file.usize()) return fail(ErrorKind::BadInput, "the bundle is damaged");
-        out.push_back({QFileInfo(path).fileName().toStdString(), bytes, kind_of(bytes)});
-        file.close();
-    }
+    for (const ZipEntry& e : *entries)
+        out.push_back({QFileInfo(e.path).fileName().toStdString(), e.bytes, kind_of(e.bytes)});
     std::stable_sort(out.begin(), out.end(), [](const Entry& a, const Entry& b) { return a.kind < b.kind; });
     return out;
 }

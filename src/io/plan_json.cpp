@@ -78,12 +78,9 @@ json findings_json(const Plan& plan) {
 }
 
 /// What is left after trimming what hangs off the page.
-Region on_page(Polygon polygon, const Box& page) {
-    const Box b = bounds(polygon);
-    if (b.x0 >= page.x0 && b.y0 >= page.y0 && b.x1 <= page.x1 && b.y1 <= page.y1) return {std::move(polygon)};
-    const Ring rim{{page.x0, page.y0}, {page.x1, page.y0}, {page.x1, page.y1}, {page.x0, page.y1}};
-    auto kept = intersect({polygon}, {{rim, {}}});
-    return kept ? std::move(*kept) : Region{std::move(polygon)};
+Region on_page(const Polygon& polygon, const Box& page) {
+    const auto kept = clipped(polygon, page);
+    return kept ? *kept : Region{polygon};
 }
 
 } // namespace
@@ -109,13 +106,11 @@ json plan_json(const Project& project, const Plan& plan, double seconds) {
             out["material"].push_back(to_json(part));
     for (std::size_t i = 0; i < plan.cut->openings.size(); ++i) {
         const Region seen = on_page(transformed(plan.cut->openings[i].outline, t), page);
-        const auto largest = std::max_element(
-            seen.begin(), seen.end(), [](const Polygon& a, const Polygon& b) { return area(a) < area(b); });
         out["openings"].push_back(
             {{"id", opening_id(static_cast<int>(i))},
              {"outline",
-              to_json(largest == seen.end() ? transformed(plan.cut->openings[i].outline, t) : *largest)},
-             {"hidden", largest == seen.end() || plan.covered[i] >= hidden_share}});
+              to_json(seen.empty() ? transformed(plan.cut->openings[i].outline, t) : largest(seen))},
+             {"hidden", seen.empty() || plan.covered[i] >= hidden_share}});
     }
     for (const Neighbours& n : plan.neighbours)
         out["neighbours"].push_back({section_id(plan.sections[n.a]), section_id(plan.sections[n.b])});

@@ -4,6 +4,7 @@
 #include "io/read_file.h"
 #include "io/stash_json.h"
 #include "io/svg/svg_reader.h"
+#include "io/zip.h"
 
 #include <QBuffer>
 #include <QFileInfo>
@@ -157,26 +158,16 @@ Result<QByteArray> zip(const Entries& entries) {
 }
 
 Result<Entries> unzip(const QByteArray& data, const std::string& what) {
-    QBuffer buffer;
-    buffer.setData(data);
-    QuaZip archive(&buffer);
-    if (!archive.open(QuaZip::mdUnzip))
-        return fail(ErrorKind::BadInput, what + ": this is not a project file");
-    Entries out;
-    qint64 total = 0;
-    for (bool more = archive.goToFirstFile(); more; more = archive.goToNextFile()) {
-        QuaZipFile file(&archive);
-        if (!file.open(QIODevice::ReadOnly))
-            return fail(ErrorKind::BadInput, what + ": the project file is damaged");
-        total += file.usize();
-        if (total > most_unpacked)
-            return fail(ErrorKind::TooLarge, what + ": the project unpacks to over 512 MB");
-        const QByteArray bytes = file.read(file.usize());
-        if (bytes.size() != file.usize() || file.getZipError() != UNZ_OK)
-            return fail(ErrorKind::BadInput, what + ": the project file is damaged");
-        out[archive.getCurrentFileName().toStdString()] = bytes.toStdString();
-        file.close();
+    const auto entries = unpacked(data, most_unpacked, [](const QString&) { return true; });
+    if (!entries) {
+        const ErrorKind kind = entries.error().kind;
+        if (kind == ErrorKind::TooLarge) return fail(kind, what + ": the project unpacks to over 512 MB");
+        return fail(ErrorKind::BadInput,
+                    what + (kind == ErrorKind::Unreadable ? ": this is not a project file"
+                                                          : ": the project file is damaged"));
     }
+    Entries out;
+    for (const ZipEntry& e : *entries) out[e.path.toStdString()] = e.bytes.toStdString();
     if (!out.contains("project.json"))
         return fail(ErrorKind::BadInput, what + ": this is not a project file");
     return out;

@@ -4,6 +4,7 @@
 #include "core/geometry/measure.h"
 #include "io/drawing_import.h"
 #include "io/svg/svg_writer.h"
+#include "io/zip.h"
 #include "support/lattice.h"
 
 #include <QBuffer>
@@ -250,6 +251,18 @@ TEST(Bundle, TheBestDrawingIsTaken) {
     EXPECT_EQ(cut_of(only_dxf).openings.size(), read_cut(small)->openings.size());
     EXPECT_FALSE(import_drawing(bundle({{"read me.txt", "hello"}}), "b.zip"));
     EXPECT_FALSE(import_drawing(zip.left(zip.size() / 2), "b.zip"));
+}
+
+TEST(Zip, GivesTheWantedEntriesInTheirOrderWithinItsLimit) {
+    const QByteArray zip = bundle({{"a.txt", QByteArray(300, 'a')}, {"b.svg", "<svg/>"}, {"c.txt", "cc"}});
+    const auto texts = unpacked(zip, 1000, [](const QString& path) { return path.endsWith(".txt"); });
+    ASSERT_TRUE(texts);
+    ASSERT_EQ(texts->size(), 2u);
+    EXPECT_EQ((*texts)[1].path, "c.txt");
+    EXPECT_EQ((*texts)[1].bytes, "cc");
+    const auto all = [](const QString&) { return true; };
+    EXPECT_EQ(unpacked(zip, 200, all).error().kind, ErrorKind::TooLarge);
+    EXPECT_EQ(unpacked("no archive at all", 200, all).error().kind, ErrorKind::Unreadable);
 }
 
 } // namespace zesty

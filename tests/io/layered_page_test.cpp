@@ -23,9 +23,7 @@ std::shared_ptr<const DrawingFile> svg(const std::string& body) {
 }
 
 std::vector<std::string> keys(const std::shared_ptr<const DrawingFile>& file) {
-    std::vector<std::string> out;
-    for (const Layer& l : layers_of(file->drawing)) out.push_back(l.key);
-    return out;
+    return layers_of(file->drawing);
 }
 
 /// A frame of 100 x 100 with one opening from 20 to 80, set out from 50 to 150 on a page of 200 x 200.

@@ -21,7 +21,6 @@ std::vector<InsertLabel> insert_labels(const CutFile& cut) {
         InsertLabel label;
         label.piece = static_cast<int>(p);
         label.opening = cut.pieces[p].in_opening;
-        // Beside its own openings, if it has any.
         const auto circle = largest_circle(cut.pieces[p].outline, cut.pieces[p].box.diagonal() * 0.01);
         label.in_piece = circle ? circle->centre : cut.pieces[p].box.centre();
         label.room = circle ? circle->radius : 0;

@@ -13,26 +13,21 @@ std::string group_key(const Shape& s) {
     return "group " + s.group;
 }
 
-std::vector<Layer> counted_by(const Drawing& drawing, std::string (*key)(const Shape&)) {
-    std::vector<Layer> out;
-    for (const Shape& s : drawing.shapes) {
-        const std::string k = key(s);
-        const auto known = std::find_if(out.begin(), out.end(), [&](const Layer& l) { return l.key == k; });
-        if (known == out.end())
-            out.push_back({k, 1});
-        else
-            ++known->shapes;
-    }
+std::vector<std::string> different(const Drawing& drawing, std::string (*key)(const Shape&)) {
+    std::vector<std::string> out;
+    for (const Shape& s : drawing.shapes)
+        if (std::string k = key(s); std::find(out.begin(), out.end(), k) == out.end())
+            out.push_back(std::move(k));
     return out;
 }
 
 } // namespace
 
-std::vector<Layer> layers_of(const Drawing& drawing) {
-    auto by_colour = counted_by(drawing, colour_key);
+std::vector<std::string> layers_of(const Drawing& drawing) {
+    auto by_colour = different(drawing, colour_key);
     if (by_colour.size() > 1) return by_colour;
-    auto by_group = counted_by(drawing, group_key);
-    return by_group.size() > 1 ? by_group : std::vector<Layer>{};
+    auto by_group = different(drawing, group_key);
+    return by_group.size() > 1 ? by_group : std::vector<std::string>{};
 }
 
 Drawing on_layers(const Drawing& drawing, const std::vector<std::string>& keys) {

@@ -8,13 +8,9 @@
 
 namespace zesty {
 
-struct Layer {
-    std::string key; ///< steady: "colour #aa3300" or "group roof"
-    int shapes = 0;
-};
-
-/// In the order in which they are painted; empty when the drawing is all of a piece.
-std::vector<Layer> layers_of(const Drawing& drawing);
+/// Steady names, "colour #aa3300" or "group roof", in the order in which they are painted; empty when the
+/// drawing is all of a piece.
+std::vector<std::string> layers_of(const Drawing& drawing);
 
 /// What of the drawing is on these layers; all of it when `keys` is empty.
 Drawing on_layers(const Drawing& drawing, const std::vector<std::string>& keys);

@@ -2,6 +2,7 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/sentences.h"
 
 #include <algorithm>
 #include <map>
@@ -9,10 +10,6 @@
 namespace zesty {
 
 namespace {
-
-std::string counted(std::size_t n, const char* one, const char* many) {
-    return std::to_string(n) + " " + (n == 1 ? one : many);
-}
 
 double open_length(const Ring& line) {
     double sum = 0;
@@ -160,13 +157,13 @@ Outline outline_of(const std::vector<Contour>& contours, double size) {
         }
     }
     if (closed > 0)
-        out.warnings.push_back(counted(closed, "contour was", "contours were") +
+        out.warnings.push_back(count_of(closed, "contour was", "contours were") +
                                " almost closed and has been closed.");
     if (left_out > 0)
-        out.warnings.push_back(counted(left_out, "open line was", "open lines were") +
+        out.warnings.push_back(count_of(left_out, "open line was", "open lines were") +
                                " left out: only closed lines can be cut out.");
     if (const std::size_t doubles = drop_doubles(out.rings, tolerance))
-        out.warnings.push_back(counted(doubles, "contour lies", "contours lie") +
+        out.warnings.push_back(count_of(doubles, "contour lies", "contours lie") +
                                " exactly on another and counts once.");
     return out;
 }

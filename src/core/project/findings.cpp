@@ -1,6 +1,7 @@
 #include "core/project/findings.h"
 
 #include "core/project/section_findings.h"
+#include "core/sentences.h"
 
 #include <algorithm>
 #include <numeric>
@@ -10,25 +11,6 @@ namespace zesty {
 namespace {
 
 constexpr int most_ways_out_tried = 40;
-
-std::string numbers(std::vector<int> openings) {
-    std::sort(openings.begin(), openings.end());
-    std::string out;
-    for (std::size_t i = 0; i < openings.size(); ++i) {
-        if (i == 6 && openings.size() > 7)
-            return out + " and " + std::to_string(openings.size() - 6) + " more";
-        out += (i == 0 ? "" : i + 1 == openings.size() ? " and " : ", ") + std::to_string(openings[i] + 1);
-    }
-    return out;
-}
-
-std::string counted(std::size_t n, const char* one, const char* many) {
-    return std::to_string(n) + " " + (n == 1 ? one : many);
-}
-
-Point middle_of(const Plan& plan, int opening) {
-    return plan.set_out.to_page(plan.cut->openings[opening].label.centre);
-}
 
 void by_severity(std::vector<Finding>& findings) {
     std::stable_sort(findings.begin(), findings.end(),
@@ -55,10 +37,10 @@ void about_lips(const Project& project, const Plan& plan, std::vector<Finding>& 
     f.code = "narrow-lip";
     f.severity = worst->lip < 0.8 ? Severity::Advice : Severity::Note;
     f.title = "Smallest lip " + format_mm(worst->lip) + ", opening " + std::to_string(worst->opening + 1);
-    f.message = counted(narrow.size(), "patch gets", "patches get") + " less than the " +
+    f.message = count_of(narrow.size(), "patch gets", "patches get") + " less than the " +
                 format_length(project.lip, project.units) + " wanted, because the bars are no wider" +
                 (worst->lip < 0.8 ? "; glue there with a fine tip or an adhesive sheet." : ".");
-    f.where = middle_of(plan, worst->opening);
+    f.where = plan.middle_of(worst->opening);
     f.openings = narrow;
     out.push_back(std::move(f));
 }
@@ -76,7 +58,7 @@ void about_choices(const Project& project, const Plan& plan, std::vector<Finding
                        Severity::Problem,
                        "A paper is not in the stash any more",
                        "The paper chosen for " + numbers(gone) + " cannot be found; choose another.",
-                       middle_of(plan, gone.front()),
+                       plan.middle_of(gone.front()),
                        gone,
                        {},
                        {}});
@@ -92,9 +74,9 @@ void about_choices(const Project& project, const Plan& plan, std::vector<Finding
     } else if (!bare.empty()) {
         out.push_back({"no-paper",
                        Severity::Note,
-                       counted(bare.size(), "section has", "sections have") + " no paper yet",
+                       count_of(bare.size(), "section has", "sections have") + " no paper yet",
                        "Drag papers there from the drawer, or let the program propose.",
-                       middle_of(plan, bare.front()),
+                       plan.middle_of(bare.front()),
                        bare,
                        {},
                        {}});
@@ -203,7 +185,7 @@ void about_short(const Project& project, const Plan& plan, WaysOut& ways, std::v
                   Severity::Problem,
                   std::to_string(patch.opening + 1) + " does not fit on " + project.stash->papers[paper].name,
                   "There " + std::string("is no room: ") + s.reason + ".",
-                  middle_of(plan, patch.opening),
+                  plan.middle_of(patch.opening),
                   {patch.opening},
                   {},
                   {}};
@@ -211,7 +193,7 @@ void about_short(const Project& project, const Plan& plan, WaysOut& ways, std::v
         if (answer.paper >= 0) {
             offer(f, project, plan, s.section, answer.paper);
         } else {
-            f.fix = LeaveOpen{plan.sections[s.section].id};
+            f.fix = SetTreatment{plan.sections[s.section].id, Treatment::Open};
             f.fix_label = "Leave " + plan.sections[s.section].label + " open";
             if (answer.searched) f.message += " No other paper has room for it either.";
         }

@@ -38,22 +38,15 @@ Rung rung_at(const CutFile& cut, const Spots& spots, std::vector<BackingWish> wi
 
 } // namespace
 
-std::vector<Rung> size_ladder(const CutFile& cut, const std::vector<BackingWish>& wishes,
-                              const BackingRules& rules, double least, double greatest, int count,
-                              const StopToken& stop) {
-    Spots spots;
-    // The cut is only borrowed; nobody keeps it beyond this function.
-    spots.cut = std::shared_ptr<const CutFile>(std::shared_ptr<const CutFile>(), &cut);
-    for (std::size_t o = 0; o < cut.openings.size(); ++o) {
-        spots.names.emplace_back(static_cast<int>(o));
-        spots.cut_of_opening.push_back(0);
-        spots.whole.push_back(static_cast<int>(o));
-        spots.cell.push_back(0);
-    }
-    spots.cells.resize(cut.openings.size());
+std::vector<Rung> size_ladder(const std::shared_ptr<const CutFile>& cut,
+                              const std::vector<BackingWish>& wishes, const BackingRules& rules, double least,
+                              double greatest, int count, const StopToken& stop) {
+    std::vector<Spot> names;
+    for (std::size_t o = 0; o < cut->openings.size(); ++o) names.emplace_back(static_cast<int>(o));
+    const Spots spots = undivided(cut, std::move(names), std::vector<int>(cut->openings.size(), 0));
     std::vector<Rung> out;
     for (int i = 0; i < count && !stopped(stop); ++i)
-        out.push_back(rung_at(cut, spots, wishes, rules,
+        out.push_back(rung_at(*cut, spots, wishes, rules,
                               count == 1 ? greatest : least + (greatest - least) * i / (count - 1)));
     return out;
 }

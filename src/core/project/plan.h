@@ -91,6 +91,13 @@ struct Plan {
     int patch_of(int opening) const;
     double patch_area() const; ///< of paper that is taken
     double backing_minutes() const;
+    /// The opening at a place of the page, the innermost where inserts have openings of their own; -1 for
+    /// none.
+    int opening_at(Point on_page) const;
+    /// Where the label of an opening stands, on the page.
+    Point middle_of(int opening) const;
+    /// Whether a finding is a problem.
+    bool has_problems() const;
     /// Names of openings in decisions.
     std::vector<Spot> spots_of(const std::vector<int>& openings) const;
 };

@@ -102,6 +102,10 @@ void look_at_photos(const Project& project, Plan& plan) {
     plan.photo_findings = photo_findings(project, material_over_photos(project, plan));
 }
 
+BackingWish wish_of(const Section& section) {
+    return {takes_paper(section.treatment), section.lip, section.school, section.order};
+}
+
 /// Openings covered for good are not backed; what that saves is about their area with half a lip.
 void note_hidden(Plan& plan, std::vector<BackingWish>& wishes) {
     for (std::size_t o = 0; o < wishes.size(); ++o) {
@@ -185,6 +189,27 @@ int Plan::patch_of(int opening) const {
     for (std::size_t p = 0; p < patches.size(); ++p)
         if (patches[p].opening == opening) return static_cast<int>(p);
     return -1;
+}
+
+int Plan::opening_at(Point on_page) const {
+    if (!cut) return -1;
+    const Point p = inverse(set_out.to_page)(on_page);
+    int best = -1;
+    for (std::size_t o = 0; o < cut->openings.size(); ++o) {
+        const Opening& opening = cut->openings[o];
+        if (!opening.box.contains(p) || !contains(opening.outline.outer, p)) continue;
+        if (best < 0 || opening.area < cut->openings[best].area) best = static_cast<int>(o);
+    }
+    return best;
+}
+
+Point Plan::middle_of(int opening) const {
+    return set_out.to_page(cut->openings[opening].label.centre);
+}
+
+bool Plan::has_problems() const {
+    return std::any_of(findings.begin(), findings.end(),
+                       [](const Finding& f) { return f.severity == Severity::Problem; });
 }
 
 double Plan::patch_area() const {
@@ -279,6 +304,7 @@ Result<void> Planner::spread_again(const Project& project) {
     auto spread = spots_of(composed_, project);
     if (!spread) return tl::make_unexpected(spread.error());
     spots_ = std::move(*spread);
+    inserts_ = insert_labels(*spots_.cut);
     spots_cut_ = composed_.cut;
     spots_divisions_ = project.divisions;
     spots_cuts_ = project.cuts;
@@ -291,7 +317,7 @@ Result<void> Planner::back_again(const Project& project, Plan& plan) {
     std::vector<char> open;
     for (int s : plan.section_of_opening) {
         const Section& section = plan.sections[s];
-        wishes.push_back({takes_paper(section.treatment), section.lip, section.school, section.order});
+        wishes.push_back(wish_of(section));
         open.push_back(section.treatment == Treatment::Open);
     }
     auto covered = covered_shares(project, composed_, spots_, open);
@@ -347,7 +373,7 @@ Result<Plan> Planner::shapes(const Project& project) {
     plan.paper_of_section = chosen_papers(project, plan.sections);
     if (auto r = back_again(project, plan); !r) return tl::make_unexpected(r.error());
     look_at_treatments(project, spots_, plan);
-    plan.inserts = insert_labels(*plan.cut);
+    plan.inserts = inserts_;
     plan.placed.resize(plan.patches.size());
     for (std::size_t i = 0; i < plan.neighbours.size(); ++i) {
         const Neighbours& n = plan.neighbours[i];
@@ -429,6 +455,15 @@ Result<Assignment> Planner::propose(const Project& project, bool keep_chosen, co
     return match(job, capacity_, stop, progress);
 }
 
+Result<int> Planner::piece_count(const Project& project, int cut) {
+    PlacedCut whole = project.cuts[cut];
+    whole.left_out.clear();
+    whole.grown = 0;
+    const auto part = part_of(project, whole);
+    if (!part) return tl::make_unexpected(part.error());
+    return static_cast<int>((*part)->cut.pieces.size());
+}
+
 Result<std::shared_ptr<const CutFile>> Planner::cut_alone(const Project& project, int cut) {
     auto part = part_of(project, project.cuts[cut]);
     if (!part) return tl::make_unexpected(part.error());
@@ -444,10 +479,9 @@ Result<std::vector<Rung>> Planner::ladder(const Project& project, int cut, doubl
     const auto sections = sections_of(names, project);
     const auto section = section_by_opening(sections, names.size());
     std::vector<BackingWish> wishes;
-    for (int s : section)
-        wishes.push_back({takes_paper(sections[s].treatment), sections[s].lip, sections[s].school, 0});
-    BackingRules rules = project.backing;
-    return size_ladder((*part)->cut, wishes, rules, least, greatest, count, stop);
+    for (int s : section) wishes.push_back(wish_of(sections[s]));
+    return size_ladder(std::shared_ptr<const CutFile>(*part, &(*part)->cut), wishes, project.backing, least,
+                       greatest, count, stop);
 }
 
 Result<std::vector<SchoolFigures>> Planner::compare_schools(const Project& project, const StopToken& stop) {

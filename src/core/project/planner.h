@@ -29,6 +29,8 @@ public:
                                      int count, const StopToken& stop = {});
     /// The whole page backed by each of the schools, exceptions put aside; in the order of School.
     Result<std::vector<SchoolFigures>> compare_schools(const Project& project, const StopToken& stop = {});
+    /// How many pieces the layers of one cut have, those left out among them.
+    Result<int> piece_count(const Project& project, int cut);
     /// What of the drawing one cut uses, in the drawing's coordinates.
     Result<std::shared_ptr<const CutFile>> cut_alone(const Project& project, int cut);
 
@@ -57,6 +59,7 @@ private:
     std::vector<std::shared_ptr<const CutPart>> composed_parts_;
     // Everything that can be backed, and what for.
     Spots spots_;
+    std::vector<InsertLabel> inserts_;
     std::shared_ptr<const CutFile> spots_cut_;
     std::map<Spot, Division> spots_divisions_;
     std::vector<PlacedCut> spots_cuts_;

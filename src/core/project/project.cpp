@@ -224,11 +224,11 @@ bool split_layers(Project& project, int id) {
     std::sort(project.groups.begin(), project.groups.end());
     std::vector<PlacedCut> cuts;
     int next = free_id(project);
-    for (const Layer& layer : layers) {
+    for (const std::string& layer : layers) {
         PlacedCut one = *at;
         one.left_out.clear();
         one.by_whole = true;
-        one.layers = {layer.key};
+        one.layers = {layer};
         if (!cuts.empty()) one.id = next++;
         cuts.push_back(std::move(one));
     }

@@ -13,6 +13,7 @@
 #include <map>
 #include <memory>
 #include <optional>
+#include <set>
 #include <string>
 #include <vector>
 
@@ -93,6 +94,18 @@ void divide(Project& project, const std::vector<Spot>& openings, const Division&
 void undivide(Project& project, const std::vector<Spot>& openings);
 /// The lowest opening of the section the opening is in.
 Spot section_of(const Project& project, Spot opening);
+
+/// Calls change(choice) for every section that one of the openings is in.
+template <class Change>
+void change_sections(Project& project, const std::vector<Spot>& openings, Change change) {
+    std::set<Spot> sections;
+    for (Spot o : openings) sections.insert(section_of(project, o));
+    for (Spot s : sections) {
+        SectionChoice c = project.choice(s);
+        change(c);
+        project.choose(s, std::move(c));
+    }
+}
 
 /// Puts a drawing on the page with a border of 1/2 in; returns the new cut's id.
 int add_cut(Project& project, std::shared_ptr<const DrawingFile> drawing);

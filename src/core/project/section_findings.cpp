@@ -1,5 +1,7 @@
 #include "core/project/section_findings.h"
 
+#include "core/sentences.h"
+
 #include <algorithm>
 
 namespace zesty {
@@ -7,16 +9,6 @@ namespace zesty {
 namespace {
 
 constexpr double glue_shows_below = 3; ///< mm of lip behind vellum
-
-std::string listed(const std::vector<int>& openings) {
-    std::string out;
-    for (std::size_t i = 0; i < openings.size(); ++i) {
-        if (i == 6 && openings.size() > 7)
-            return out + " and " + std::to_string(openings.size() - 6) + " more";
-        out += (i == 0 ? "" : i + 1 == openings.size() ? " and " : ", ") + std::to_string(openings[i] + 1);
-    }
-    return out;
-}
 
 std::string square(double mm2, Units units) {
     const double amount = units == Units::Inches ? mm2 / (mm_per_inch * mm_per_inch) : mm2 / 100;
@@ -26,13 +18,9 @@ std::string square(double mm2, Units units) {
            (units == Units::Inches ? " sq in" : " sq cm");
 }
 
-Point middle_of(const Plan& plan, int opening) {
-    return plan.set_out.to_page(plan.cut->openings[opening].label.centre);
-}
-
 Finding about(const Plan& plan, const char* code, Severity severity, std::string title, std::string message,
               std::vector<int> openings) {
-    const Point where = middle_of(plan, openings.front());
+    const Point where = plan.middle_of(openings.front());
     return {code, severity, std::move(title), std::move(message), where, std::move(openings), {}, {}};
 }
 
@@ -65,7 +53,7 @@ void about_translucent(const Plan& plan, std::vector<Finding>& out) {
         if (plan.sections[p.section].treatment == Treatment::Translucent && p.lip < glue_shows_below)
             narrow.push_back(p.opening);
     if (narrow.empty()) return;
-    out.push_back(about(plan, "glue-shows", Severity::Advice, "Glue may show behind " + listed(narrow),
+    out.push_back(about(plan, "glue-shows", Severity::Advice, "Glue may show behind " + numbers(narrow),
                         "Lips under " + format_mm(glue_shows_below) +
                             " leave little room for glue behind something one can see through; use tiny dots "
                             "on the bars, and let it dry before trimming.",
@@ -113,7 +101,7 @@ void about_schools(const Project& project, const Plan& plan, std::vector<Finding
         out.push_back(about(plan, "enlarged", not_enlarged.empty() ? Severity::Note : Severity::Advice,
                             "Cut the copy at " + factor,
                             not_enlarged.empty() ? "Every drop-out then backs its opening."
-                                                 : "It does not work for " + listed(not_enlarged) +
+                                                 : "It does not work for " + numbers(not_enlarged) +
                                                        ", which get machine patches.",
                             not_enlarged.empty() ? std::vector<int>{first} : not_enlarged));
     } else if (!not_enlarged.empty()) {
@@ -123,14 +111,14 @@ void about_schools(const Project& project, const Plan& plan, std::vector<Finding
                             not_enlarged));
     }
     if (!not_punched.empty())
-        out.push_back(about(plan, "no-punch", Severity::Note, "No punch for " + listed(not_punched),
+        out.push_back(about(plan, "no-punch", Severity::Note, "No punch for " + numbers(not_punched),
                             project.backing.punch_on_top
                                 ? "None at hand is small enough to lie on them; they get machine patches."
                                 : "None at hand covers them and stays behind the bars; they get machine "
                                   "patches.",
                             not_punched));
     if (!plan.without_patch.empty())
-        out.push_back(about(plan, "too-narrow", Severity::Note, "No inlay in " + listed(plan.without_patch),
+        out.push_back(about(plan, "too-narrow", Severity::Note, "No inlay in " + numbers(plan.without_patch),
                             "It would be under " + format_mm(least_inlay) + " wide and is left out.",
                             plan.without_patch));
 }
@@ -141,7 +129,7 @@ void about_hidden(const Project& project, const Plan& plan, std::vector<Finding>
     out.push_back(about(plan, "hidden", Severity::Note,
                         std::to_string(h.openings.size()) +
                             (h.openings.size() == 1 ? " opening is covered" : " openings are covered"),
-                        "Nobody sees " + listed(h.openings) + ": leaving them unbacked saves about " +
+                        "Nobody sees " + numbers(h.openings) + ": leaving them unbacked saves about " +
                             square(h.paper_area, project.units) + " of paper and " +
                             std::to_string(std::max(1L, std::lround(h.minutes))) + " min.",
                         h.openings));

@@ -131,14 +131,11 @@ private:
     }
 
     Result<Patch> trimmed(Patch patch) const {
-        const Box b = bounds(patch.outline);
-        if (b.x0 >= page_.x0 && b.y0 >= page_.y0 && b.x1 <= page_.x1 && b.y1 <= page_.y1) return patch;
-        const auto kept = intersect(
-            {patch.outline},
-            {{{{page_.x0, page_.y0}, {page_.x1, page_.y0}, {page_.x1, page_.y1}, {page_.x0, page_.y1}}, {}}});
+        if (page_.holds(bounds(patch.outline))) return patch;
+        const auto kept = clipped(patch.outline, page_);
         if (!kept) return tl::make_unexpected(kept.error());
         patch.trimmed = true;
-        patch.outline = kept->empty() ? Polygon{} : kept->front();
+        patch.outline = kept->empty() ? Polygon{} : largest(*kept);
         patch.area = area(patch.outline);
         return patch;
     }
@@ -251,16 +248,9 @@ private:
             if (static_cast<int>(i) == leader || out_.patches[i].rides_on == leader)
                 sheet->push_back(out_.patches[i].outline);
         sheet = unite(*sheet);
-        if (sheet)
-            sheet = intersect(
-                *sheet,
-                {{{{page_.x0, page_.y0}, {page_.x1, page_.y0}, {page_.x1, page_.y1}, {page_.x0, page_.y1}},
-                  {}}});
+        if (sheet) sheet = intersect(*sheet, {{ring_of(page_), {}}});
         if (!sheet) return tl::make_unexpected(sheet.error());
-        if (!sheet->empty())
-            out_.patches[leader].blank =
-                *std::max_element(sheet->begin(), sheet->end(),
-                                  [](const Polygon& a, const Polygon& b) { return area(a) < area(b); });
+        if (!sheet->empty()) out_.patches[leader].blank = largest(*sheet);
         return {};
     }
 

@@ -16,15 +16,6 @@ Ring strip(double y0, double y1, double x0, double x1) {
     return {{x0, y0}, {x1, y0}, {x1, y1}, {x0, y1}};
 }
 
-Ring circle(Point c, double r) {
-    Ring out;
-    for (int i = 0; i < ring_corners; ++i) {
-        const double a = 2 * M_PI * i / ring_corners;
-        out.push_back(c + Point{std::cos(a), std::sin(a)} * r);
-    }
-    return out;
-}
-
 /// A wedge from `from` to `to` degrees, wide enough to leave the box.
 Ring wedge(Point c, double from, double to, double reach) {
     Ring out{c};
@@ -91,10 +82,10 @@ std::vector<Region> cells(const Division& d, const Box& box) {
                               Point{seen.x1, seen.y1}})
             reach = std::max(reach, length(p));
         for (int i = 0; i < count; ++i) {
-            const Ring outer =
-                i + 1 == count ? strip(-far, far, -far, far) : circle({}, reach * (i + 1) / count);
+            const Ring outer = i + 1 == count ? strip(-far, far, -far, far)
+                                              : circle({}, reach * (i + 1) / count, ring_corners);
             Polygon ring{transformed(outer, turn), {}};
-            if (i > 0) ring.holes.push_back(transformed(circle({}, reach * i / count), turn));
+            if (i > 0) ring.holes.push_back(transformed(circle({}, reach * i / count, ring_corners), turn));
             out.push_back({ring});
         }
         break;

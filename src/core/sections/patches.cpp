@@ -197,11 +197,8 @@ public:
 private:
     /// What hangs off the page is trimmed after gluing: it needs no paper.
     Result<void> trim(const Ring& edge, Patch& patch) const {
-        const Box b = bounds(patch.outline);
-        if (b.x0 >= page_.x0 && b.y0 >= page_.y0 && b.x1 <= page_.x1 && b.y1 <= page_.y1) return {};
-        const Ring page{
-            {page_.x0, page_.y0}, {page_.x1, page_.y0}, {page_.x1, page_.y1}, {page_.x0, page_.y1}};
-        const auto kept = intersect({patch.outline}, {{page, {}}});
+        if (page_.holds(bounds(patch.outline))) return {};
+        const auto kept = clipped(patch.outline, page_);
         if (!kept) return tl::make_unexpected(kept.error());
         patch.trimmed = true;
         patch.outline = kept->empty() ? Polygon{} : largest(*kept);
@@ -229,11 +226,6 @@ private:
     int layer_of(int opening) const { return cut_.pieces[cut_.openings[opening].piece].layer; }
     int ring_of_piece(int piece) const { return static_cast<int>(cut_.openings.size()) + piece; }
 
-    static Polygon largest(const Region& region) {
-        return *std::max_element(region.begin(), region.end(),
-                                 [](const Polygon& a, const Polygon& b) { return area(a) < area(b); });
-    }
-
     Result<Patch> degenerate(int opening) const {
         const Point c = to_page_(cut_.openings[opening].label.centre);
         return fail(ErrorKind::Geometry, "no patch could be made for opening " + std::to_string(opening + 1) +
@@ -252,7 +244,7 @@ private:
             // Everything but what the lip does not reach: a frame around, running the other way, turns the
             // loops that the grown line makes in corners into covered area.
             const Box b = bounds(edge).grown(10);
-            Ring frame{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}};
+            Ring frame = ring_of(b);
             if (signed_area(edge) > 0) std::reverse(frame.begin(), frame.end());
             const auto covered = fill(FilledPath{{frame, grown}, FillRule::NonZero});
             if (!covered) return tl::make_unexpected(covered.error());

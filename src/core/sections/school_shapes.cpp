@@ -14,11 +14,6 @@ constexpr double most_enlarged = 1.6;
 constexpr double peeks = 0.2; ///< mm2 outside the room that nobody can see
 constexpr int circle_corners = 72;
 
-Polygon largest(const Region& region) {
-    return *std::max_element(region.begin(), region.end(),
-                             [](const Polygon& a, const Polygon& b) { return area(a) < area(b); });
-}
-
 bool within(const Polygon& shape, const Polygon& room) {
     const Box a = bounds(shape);
     const Box b = bounds(room).grown(0.01);
@@ -32,15 +27,6 @@ double lip_of(const Ring& opening, const Ring& shape) {
     for (Point p : opening)
         if (!contains(shape, p)) return -1;
     return gap(opening, shape).distance;
-}
-
-Polygon circle(Point centre, double radius) {
-    Ring ring;
-    for (int i = 0; i < circle_corners; ++i) {
-        const double a = 2 * M_PI * i / circle_corners;
-        ring.push_back(centre + Point{std::cos(a), std::sin(a)} * radius);
-    }
-    return {ring, {}};
 }
 
 } // namespace
@@ -68,7 +54,7 @@ std::optional<Punched> punch_behind(const Polygon& opening, const Polygon& room,
     if (!around) return {};
     for (const double d : punches) {
         if (d / 2 < around->radius + least_lip) continue;
-        Punched p{circle(around->centre, d / 2), d, 0, 0};
+        Punched p{{circle(around->centre, d / 2, circle_corners), {}}, d, 0, 0};
         p.lip = lip_of(opening.outer, p.outline.outer);
         if (p.lip < 0) continue;
         if (!within(p.outline, room)) return {}; // larger ones reach farther
@@ -82,7 +68,8 @@ std::optional<Punched> punch_on_top(const Polygon& opening, const std::vector<do
     if (!inside) return {};
     for (auto d = punches.rbegin(); d != punches.rend(); ++d)
         if (*d / 2 + least_border <= inside->radius)
-            return Punched{circle(inside->centre, *d / 2), *d, 0, inside->radius - *d / 2};
+            return Punched{
+                {circle(inside->centre, *d / 2, circle_corners), {}}, *d, 0, inside->radius - *d / 2};
     return {};
 }
 

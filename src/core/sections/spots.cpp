@@ -4,6 +4,7 @@
 #include "core/geometry/measure.h"
 
 #include <algorithm>
+#include <numeric>
 #include <utility>
 
 namespace zesty {
@@ -167,8 +168,7 @@ private:
         for (const Box& leaf : project_.page.leaves()) {
             const Box b = project_.page.base_of(leaf);
             if (b.empty()) continue;
-            const auto parts =
-                divide({{{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}}, {}}, out_.base_cells);
+            const auto parts = divide({ring_of(b), {}}, out_.base_cells);
             if (!parts) return tl::make_unexpected(parts.error());
             for (const DividedPart& part : *parts) {
                 added.push_back(static_cast<int>(cut_.openings.size()));
@@ -210,13 +210,20 @@ bool nothing_to_spread(const Composition& composed, const Project& project) {
 
 Result<Spots> spots_of(const Composition& composed, const Project& project) {
     if (!nothing_to_spread(composed, project)) return Spreader(composed, project).run();
+    return undivided(composed.cut, composed.spots, composed.cut_of_opening);
+}
+
+Spots undivided(std::shared_ptr<const CutFile> cut, std::vector<Spot> names,
+                std::vector<int> cut_of_opening) {
     Spots out;
-    out.cut = composed.cut;
-    out.names = composed.spots;
-    out.cut_of_opening = composed.cut_of_opening;
-    out.cells.resize(composed.spots.size());
-    out.cell.resize(composed.spots.size(), 0);
-    for (std::size_t o = 0; o < composed.spots.size(); ++o) out.whole.push_back(static_cast<int>(o));
+    const std::size_t n = names.size();
+    out.cut = std::move(cut);
+    out.names = std::move(names);
+    out.cut_of_opening = std::move(cut_of_opening);
+    out.whole.resize(n);
+    std::iota(out.whole.begin(), out.whole.end(), 0);
+    out.cells.resize(n);
+    out.cell.resize(n, 0);
     return out;
 }
 

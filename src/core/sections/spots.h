@@ -29,9 +29,10 @@ struct Spots {
 
     bool is_part(int opening) const { return whole[opening] >= 0 && !cells[whole[opening]].empty(); }
     bool is_base(int opening) const { return cut_of_opening[opening] < 0; }
-    bool is_piece(int opening) const { return whole[opening] < 0 && !is_base(opening); }
 };
 
 Result<Spots> spots_of(const Composition& composed, const Project& project);
+/// Whole openings only; names and cuts by opening.
+Spots undivided(std::shared_ptr<const CutFile> cut, std::vector<Spot> names, std::vector<int> cut_of_opening);
 
 } // namespace zesty

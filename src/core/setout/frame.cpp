@@ -108,6 +108,16 @@ void check(const Page& page, const Box& base, Units units, std::vector<Finding>&
                SetGlueLip{mm_per_inch / 2}, "Glue lip of " + format_for_trimmer(mm_per_inch / 2, units));
 }
 
+/// Cut out of a whole frame sheet; nothing when it would be too small. Sides without a reveal still need the
+/// lip, behind the base.
+std::optional<Box> window_of(const Page& page) {
+    const Sides& r = page.reveal;
+    const double lip = std::max(page.glue_lip, 0.0);
+    const Box window{r.left + lip, r.top + lip, page.width - r.right - lip, page.height - r.bottom - lip};
+    if (window.width() < least_window || window.height() < least_window) return {};
+    return window;
+}
+
 } // namespace
 
 FramePlan frame_of(const Page& page, Units units) {
@@ -135,14 +145,12 @@ FramePlan frame_of(const Page& page, Units units) {
                              " of the width goes behind the base.");
         return out;
     }
-    // Sides without a reveal still need the lip, behind the base.
-    const double lip = std::max(page.glue_lip, 0.0);
-    const Box window{r.left + lip, r.top + lip, page.width - r.right - lip, page.height - r.bottom - lip};
-    if (window.width() < least_window || window.height() < least_window) return out;
-    out.window = window;
+    out.window = window_of(page);
+    if (!out.window) return out;
+    const Box& window = *out.window;
     std::string where = "Gut the frame paper before gluing: a window of " + size_in_words(window, units);
     if (r.is_even())
-        where += ", " + format_for_trimmer(r.left + lip, units) + " from every edge.";
+        where += ", " + format_for_trimmer(window.x0, units) + " from every edge.";
     else
         where += ", " + format_for_trimmer(window.x0, units) + " from the left and " +
                  format_for_trimmer(window.y0, units) + " from the top.";
@@ -161,19 +169,16 @@ bool large_enough(const Page& page, const Polygon& sheet) {
 
 std::optional<Polygon> left_of_frame_sheet(const Page& page, const Polygon& sheet) {
     const Box b = bounds(sheet);
-    const auto rectangle = [](const Box& r) {
-        return Polygon{{{r.x0, r.y0}, {r.x1, r.y0}, {r.x1, r.y1}, {r.x0, r.y1}}, {}};
-    };
     if (page.frame == FrameKind::Whole) {
-        const auto window = frame_of(page, Units::Inches).window;
+        const auto window = window_of(page);
         if (!window) return {};
-        return rectangle({b.x0 + window->x0, b.y0 + window->y0, b.x0 + window->x1, b.y0 + window->y1});
+        return Polygon{transformed(ring_of(*window), Transform::moved(b.x0, b.y0)), {}};
     }
     double taken = 0;
     for (const FrameStrip& s : strips_of(page)) taken += s.count * s.width;
     if (taken > b.width() - least_window) return {};
     // Strips are cut off the right edge one beside the other.
-    return rectangle({b.x0, b.y0, b.x1 - taken, b.y1});
+    return Polygon{ring_of({b.x0, b.y0, b.x1 - taken, b.y1}), {}};
 }
 
 } // namespace zesty

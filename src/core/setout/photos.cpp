@@ -16,10 +16,6 @@ Transform to_page(const Photo& photo) {
     return Transform::moved(photo.centre.x, photo.centre.y) * Transform::turned_deg(photo.turn_deg);
 }
 
-Ring rectangle(const Box& b) {
-    return {{b.x0, b.y0}, {b.x1, b.y0}, {b.x1, b.y1}, {b.x0, b.y1}};
-}
-
 std::string name_of(const Photo& photo, std::size_t i) {
     return photo.name.empty() ? "Photo " + std::to_string(i + 1) : photo.name;
 }
@@ -106,20 +102,14 @@ const std::vector<PrintSize>& usual_prints() {
 }
 
 Polygon outline_of(const Photo& photo) {
-    Ring ring;
-    if (photo.round) {
-        for (int i = 0; i < circle_corners; ++i) {
-            const double a = 2 * M_PI * i / circle_corners;
-            ring.push_back({photo.width / 2 * std::cos(a), photo.width / 2 * std::sin(a)});
-        }
-    } else {
-        ring = rectangle({-photo.width / 2, -photo.height / 2, photo.width / 2, photo.height / 2});
-    }
+    const Ring ring = photo.round
+                          ? circle({}, photo.width / 2, circle_corners)
+                          : ring_of({-photo.width / 2, -photo.height / 2, photo.width / 2, photo.height / 2});
     return {transformed(ring, to_page(photo)), {}};
 }
 
 Polygon outline_of(const Photo& photo, const Box& keep_free) {
-    return {transformed(rectangle(keep_free), to_page(photo)), {}};
+    return {transformed(ring_of(keep_free), to_page(photo)), {}};
 }
 
 std::string size_in_words(const Photo& photo, Units units) {

@@ -5,6 +5,7 @@
 #include "core/project/planner.h"
 #include "support/edits.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <algorithm>
 #include <gtest/gtest.h>
@@ -16,9 +17,7 @@ namespace {
 Project start(std::mt19937& random, int& openings) {
     const Drawing d = testing::random_lattice(random, 3, 3, 3);
     openings = static_cast<int>(read_cut(d)->openings.size());
-    Project p;
-    set_only_cut(p, std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", d}));
-    return p;
+    return testing::project_of(d);
 }
 
 void expect_same(const Plan& a, const Plan& b) {

@@ -112,4 +112,20 @@ TEST(Planner, LeftoversNeverOverlapWhatWasCut) {
     }
 }
 
+TEST(Project, ASectionIsChangedOnceHoweverManyOfItsOpeningsAreNamed) {
+    Project p;
+    group(p, {1, 2, 5});
+    int times = 0;
+    change_sections(p, {1, 5, 2, 7}, [&](SectionChoice& c) {
+        ++times;
+        c.name += "x";
+    });
+    EXPECT_EQ(times, 2);
+    EXPECT_EQ(p.choice(1).name, "x");
+    EXPECT_EQ(p.choice(7).name, "x");
+    EXPECT_TRUE(p.choice(5).name.empty()) << "a section is named by its lowest opening";
+    change_sections(p, {}, [&](SectionChoice&) { ++times; });
+    EXPECT_EQ(times, 2);
+}
+
 } // namespace zesty

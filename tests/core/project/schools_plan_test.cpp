@@ -5,6 +5,7 @@
 #include "core/project/drawn_line.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <algorithm>
 #include <gtest/gtest.h>
@@ -30,8 +31,7 @@ Stash papers(int count, double side) {
 }
 
 Project project_with(const Drawing& drawing, School school) {
-    Project p;
-    set_only_cut(p, std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", drawing}));
+    Project p = testing::project_of(drawing);
     p.stash = std::make_shared<const Stash>(papers(4, 280));
     p.backing.school = school;
     return p;
@@ -184,6 +184,29 @@ TEST(DrawnLine, DividesTheOpeningItCrossesMostAsTheDrawingLies) {
     EXPECT_FALSE(division_by_line(plan, {1, 1}, {2, 1})) << "over no opening";
     EXPECT_FALSE(division_by_line(plan, {100, 100}, {100, 100})) << "no line";
     EXPECT_FALSE(division_by_line(Plan{}, {0, 0}, {100, 100}));
+}
+
+TEST(Plan, TheInnermostOpeningIsTheOneAtAPlace) {
+    // In the left opening lies an insert that has an opening of its own.
+    Project p = testing::project_of(
+        testing::drawing_of({testing::rectangle(0, 0, 200, 100), testing::rectangle(10, 10, 90, 90),
+                             testing::rectangle(30, 30, 70, 70), testing::rectangle(40, 40, 60, 60),
+                             testing::rectangle(110, 10, 190, 90)}));
+    p.cuts.front().place = {SizeRule::Width, 200, 25, false, {3, -4}};
+    const Plan plan = testing::shapes_of(p);
+    for (std::size_t o = 0; o < plan.cut->openings.size(); ++o) {
+        const int number = static_cast<int>(o);
+        EXPECT_EQ(plan.opening_at(plan.middle_of(number)), number);
+    }
+    EXPECT_EQ(plan.opening_at(plan.set_out.to_page({100, 50})), -1) << "on a bar";
+    EXPECT_EQ(plan.opening_at({-50, -50}), -1);
+    EXPECT_EQ(Plan{}.opening_at({10, 10}), -1);
+    // Pieces are counted with those left out, a shadow's as its cut's.
+    Planner planner;
+    p.cuts[0].left_out = {1};
+    add_shadow(p, 0, 25);
+    EXPECT_EQ(planner.piece_count(p, 0).value(), 2);
+    EXPECT_EQ(planner.piece_count(p, 1).value(), 2);
 }
 
 TEST(Spread, CutsAndFramesGoByTheirPages) {

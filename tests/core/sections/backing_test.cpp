@@ -5,30 +5,22 @@
 #include "core/project/planner.h"
 #include "core/sections/school_shapes.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <gtest/gtest.h>
 
 namespace zesty {
 
+using testing::opening_on_page;
+using testing::shapes_of;
+
 namespace {
 
 Project project_with(const Drawing& drawing, School school, double lip) {
-    Project p;
-    set_only_cut(p, std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", drawing}));
+    Project p = testing::project_of(drawing);
     p.backing.school = school;
     p.lip = lip;
     return p;
-}
-
-Plan shapes_of(const Project& p) {
-    Planner planner;
-    auto plan = planner.shapes(p);
-    EXPECT_TRUE(plan) << plan.error().message;
-    return plan ? std::move(*plan) : Plan{};
-}
-
-Polygon opening_on_page(const Plan& plan, int o) {
-    return transformed(plan.cut->openings[o].outline, plan.set_out.to_page);
 }
 
 Region silhouette(const Plan& plan) {

@@ -7,30 +7,15 @@
 #include "core/sections/school_shapes.h"
 #include "core/setout/photo_fit.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <algorithm>
 #include <gtest/gtest.h>
 
 namespace zesty {
 
-namespace {
-
-std::vector<Polygon> random_openings(unsigned seed, std::size_t count) {
-    std::mt19937 random(seed);
-    std::vector<Polygon> out;
-    while (out.size() < count) {
-        const auto cut = read_cut(random() % 2 ? testing::random_blobs(random, 8)
-                                               : testing::random_lattice(random, 3, 3, 3));
-        for (const Opening& o : cut->openings)
-            if (out.size() < count && o.area > 60) out.push_back({o.outline.outer, {}});
-    }
-    return out;
-}
-
-} // namespace
-
 TEST(AroundShapes, TheSmallestCircleAndRectangleHoldEveryPointAndTouchSome) {
-    for (const Polygon& p : random_openings(1, 40)) {
+    for (const Polygon& p : testing::random_openings(1, 40, 60)) {
         const auto circle = smallest_circle_around(p.outer);
         ASSERT_TRUE(circle);
         double most = 0;
@@ -49,7 +34,7 @@ TEST(AroundShapes, TheSmallestCircleAndRectangleHoldEveryPointAndTouchSome) {
 }
 
 TEST(InlayShape, KeepsTheClearanceEverywhereAndNothingNarrow) {
-    for (const Polygon& p : random_openings(2, 40)) {
+    for (const Polygon& p : testing::random_openings(2, 40, 60)) {
         const auto inlay = inlay_shape(p, 0.3);
         if (!inlay) {
             const auto circle = largest_circle(p, 0.02);
@@ -68,7 +53,7 @@ TEST(InlayShape, KeepsTheClearanceEverywhereAndNothingNarrow) {
 }
 
 TEST(RoughRectangle, HoldsThePatchWithAQuarterInchAllRound) {
-    for (const Polygon& p : random_openings(3, 30)) {
+    for (const Polygon& p : testing::random_openings(3, 30, 60)) {
         const Polygon rough = rough_rectangle(p);
         EXPECT_LT(area(*subtract({p}, {rough})), 1e-6);
         EXPECT_NEAR(gap(p.outer, rough.outer).distance, mm_per_inch / 4, 0.01);
@@ -78,7 +63,7 @@ TEST(RoughRectangle, HoldsThePatchWithAQuarterInchAllRound) {
 
 TEST(Punches, BehindIsTheSmallestThatCoversAndOnTopTheLargestThatLiesInside) {
     const std::vector<double> punches{10, 15, 20, 25, 30, 40};
-    for (const Polygon& p : random_openings(4, 60)) {
+    for (const Polygon& p : testing::random_openings(4, 60, 60)) {
         const auto room = grow({p}, 9);
         const auto around = smallest_circle_around(p.outer);
         if (const auto behind = punch_behind(p, room->front(), punches)) {
@@ -96,12 +81,12 @@ TEST(Punches, BehindIsTheSmallestThatCoversAndOnTopTheLargestThatLiesInside) {
         for (double larger : punches)
             EXPECT_TRUE(larger <= top->diameter || larger / 2 + 0.5 > inside->radius);
     }
-    EXPECT_FALSE(punch_behind(random_openings(4, 1)[0], {}, {}));
+    EXPECT_FALSE(punch_behind(testing::random_openings(4, 1, 60)[0], {}, {}));
 }
 
 TEST(Enlargeable, EveryFactorInItsRangeGivesALipAndStaysInItsRoom) {
     int found = 0;
-    for (const Polygon& p : random_openings(5, 40)) {
+    for (const Polygon& p : testing::random_openings(5, 40, 60)) {
         const auto room = grow({p}, 6, Corner::Sharp);
         const auto how = enlargeable(p, room->front());
         if (!how) continue;
@@ -136,7 +121,7 @@ TEST(Enlargeable, TheBestFactorSuitsAsManyAsAnyFactorDoes) {
 }
 
 TEST(SectionPrint, CoversItsOpeningHoweverItMustBeTurned) {
-    for (const Polygon& p : random_openings(6, 40)) {
+    for (const Polygon& p : testing::random_openings(6, 40, 60)) {
         const SectionPrint print = print_for(p, 2);
         const Ring rectangle = testing::rectangle(-print.print.width / 2, -print.print.height / 2,
                                                   print.print.width / 2, print.print.height / 2);

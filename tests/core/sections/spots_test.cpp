@@ -5,35 +5,25 @@
 #include "core/project/planner.h"
 #include "core/sections/grouping.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <gtest/gtest.h>
 
 namespace zesty {
 
+using testing::opening_on_page;
+using testing::shapes_of;
+
 namespace {
 
 /// A sheet of 200 x 100 with openings of 80 x 80 at 10 and 110.
 Project two_squares() {
-    Project p;
-    set_only_cut(
-        p, std::make_shared<const DrawingFile>(DrawingFile{
-               "x.svg", "",
-               testing::drawing_of({testing::rectangle(0, 0, 200, 100), testing::rectangle(10, 10, 90, 90),
-                                    testing::rectangle(110, 10, 190, 90)})}));
+    Project p = testing::project_of(
+        testing::drawing_of({testing::rectangle(0, 0, 200, 100), testing::rectangle(10, 10, 90, 90),
+                             testing::rectangle(110, 10, 190, 90)}));
     p.cuts.front().place = {SizeRule::Width, 200, 0, false, {}};
     p.lip = 3;
     return p;
-}
-
-Plan shapes_of(const Project& p) {
-    Planner planner;
-    auto plan = planner.shapes(p);
-    EXPECT_TRUE(plan) << plan.error().message;
-    return plan ? std::move(*plan) : Plan{};
-}
-
-Polygon on_page(const Plan& plan, int o) {
-    return transformed(plan.cut->openings[o].outline, plan.set_out.to_page);
 }
 
 } // namespace
@@ -71,23 +61,24 @@ TEST(Division, OnePatchRunsOnByTheLipBelowTheNext) {
     const Patch& under = plan.patches[static_cast<std::size_t>(plan.patch_of(0))];
     const Patch& over = plan.patches[static_cast<std::size_t>(plan.patch_of(2))];
     EXPECT_LT(under.order, over.order);
-    const double seam = bounds(on_page(plan, 0)).y1;
+    const double seam = bounds(opening_on_page(plan, 0)).y1;
     EXPECT_NEAR(bounds(under.outline).y1, seam + 3, 0.05);
     EXPECT_NEAR(bounds(over.outline).y0, seam, 0.05);
-    EXPECT_NEAR(bounds(under.outline).y0, bounds(on_page(plan, 0)).y0 - 3, 0.1) << "the bar keeps its lip";
+    EXPECT_NEAR(bounds(under.outline).y0, bounds(opening_on_page(plan, 0)).y0 - 3, 0.1)
+        << "the bar keeps its lip";
     // The parts are neighbours without a bar, and each covers its part.
     const bool beside = std::any_of(plan.neighbours.begin(), plan.neighbours.end(),
                                     [](const Neighbours& n) { return n.width == 0 && n.a == 0 && n.b == 2; });
     EXPECT_TRUE(beside);
     for (int o : {0, 2})
-        EXPECT_LT(area(*subtract({on_page(plan, o)},
+        EXPECT_LT(area(*subtract({opening_on_page(plan, o)},
                                  {plan.patches[static_cast<std::size_t>(plan.patch_of(o))].outline})),
                   0.05);
     // Turning the cut turns the parts with it.
     p.cuts.front().place = {SizeRule::Height, 200, 90, false, {}};
     const Plan turned = shapes_of(p);
-    EXPECT_NEAR(bounds(on_page(turned, 0)).width(), 40, 0.1);
-    EXPECT_NEAR(bounds(on_page(turned, 0)).height(), 80, 0.1);
+    EXPECT_NEAR(bounds(opening_on_page(turned, 0)).width(), 40, 0.1);
+    EXPECT_NEAR(bounds(opening_on_page(turned, 0)).height(), 80, 0.1);
     undivide(p, {Spot(0, 0, 2)});
     EXPECT_EQ(shapes_of(p).sections.size(), 2u);
 }
@@ -101,7 +92,7 @@ TEST(Division, TheBareBaseInBands) {
     EXPECT_EQ(plan.spots[2], Spot(-1, 0, 1));
     double sum = 0;
     for (int o = 2; o < 5; ++o) {
-        const Polygon part = on_page(plan, o);
+        const Polygon part = opening_on_page(plan, o);
         sum += area(part);
         const Patch& patch = plan.patches[static_cast<std::size_t>(plan.patch_of(o))];
         EXPECT_LT(area(*subtract({part}, {patch.outline})), 0.05);
@@ -120,12 +111,13 @@ TEST(Pieces, AreCutFromTheirPapersWithoutALip) {
     const Plan plan = shapes_of(p);
     ASSERT_EQ(plan.sections.size(), 2u);
     for (const Section& s : plan.sections) EXPECT_EQ(s.treatment, Treatment::CutFrom);
-    for (const Patch& patch : plan.patches) EXPECT_NEAR(patch.area, area(on_page(plan, patch.opening)), 1e-6);
+    for (const Patch& patch : plan.patches)
+        EXPECT_NEAR(patch.area, area(opening_on_page(plan, patch.opening)), 1e-6);
 }
 
 TEST(Hidden, WhatAPhotoCoversForGoodIsNotBacked) {
     Project p = two_squares();
-    const Box left = bounds(on_page(shapes_of(p), 0));
+    const Box left = bounds(opening_on_page(shapes_of(p), 0));
     p.photos.push_back({"", 90, 90, false, left.centre(), 0, true, {}});
     Plan plan = shapes_of(p);
     EXPECT_EQ(plan.hidden.openings, std::vector<int>{0});

@@ -2,6 +2,7 @@
 #include "core/project/planner.h"
 #include "core/setout/compose.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <gtest/gtest.h>
 
@@ -28,13 +29,6 @@ Project page_with_houses() {
     return p;
 }
 
-Plan shapes(const Project& p) {
-    Planner planner;
-    auto plan = planner.shapes(p);
-    EXPECT_TRUE(plan) << plan.error().message;
-    return plan ? std::move(*plan) : Plan{};
-}
-
 } // namespace
 
 TEST(Compose, ACopyBringsItsOwnOpeningsAndItsDecisions) {
@@ -42,7 +36,7 @@ TEST(Compose, ACopyBringsItsOwnOpeningsAndItsDecisions) {
     group(p, {0, 1});
     p.choose(0, {"front", Treatment::Open, "", false, std::nullopt});
     const int copy = copy_cut(p, 0, true, 60);
-    const Plan plan = shapes(p);
+    const Plan plan = testing::shapes_of(p);
     ASSERT_EQ(plan.cut->openings.size(), 6u);
     ASSERT_EQ(plan.sections.size(), 4u);
     EXPECT_EQ(plan.sections[2].name, "front");
@@ -62,9 +56,9 @@ TEST(Compose, ACopyBringsItsOwnOpeningsAndItsDecisions) {
 
 TEST(Compose, CutsThatOverlapDoNotSeeEachOthersContours) {
     Project p = page_with_houses();
-    const Plan alone = shapes(p);
+    const Plan alone = testing::shapes_of(p);
     copy_cut(p, 0, false, 7);
-    const Plan both = shapes(p);
+    const Plan both = testing::shapes_of(p);
     // What the copy covers of the original for good is left out; whatever is backed is backed as if alone.
     EXPECT_EQ(both.patches.size() + both.hidden.openings.size(), 2 * alone.patches.size());
     EXPECT_EQ(both.hidden.openings.size(), 3u);
@@ -79,7 +73,7 @@ TEST(Compose, APartTakenAloneIsSizedByItself) {
     Project p = page_with_houses();
     p.cuts[0].left_out = {0};
     p.cuts[0].place = {SizeRule::Width, 90, 0, false, {}};
-    const Plan plan = shapes(p);
+    const Plan plan = testing::shapes_of(p);
     ASSERT_EQ(plan.cut->openings.size(), 1u);
     EXPECT_EQ(plan.spots[0], Spot(2)) << "decisions keep speaking of the opening by its old name";
     EXPECT_NEAR(plan.set_out.cut_box.width(), 90, 1e-9);
@@ -87,7 +81,7 @@ TEST(Compose, APartTakenAloneIsSizedByItself) {
     ASSERT_EQ(plan.cut->openings[0].inserts.size(), 1u);
     // Without the window pane the opening is whole.
     p.cuts[0].left_out = {0, 2};
-    const Plan bare = shapes(p);
+    const Plan bare = testing::shapes_of(p);
     EXPECT_TRUE(bare.cut->openings[0].outline.holes.empty());
     EXPECT_NEAR(bare.cut->openings[0].area, 40 * 40, 1e-6);
     p.cuts[0].left_out = {0, 1, 2};
@@ -99,14 +93,14 @@ TEST(Compose, WhatHangsOffThePageIsTrimmed) {
     Project p = page_with_houses();
     p.page.width = 200;
     p.cuts[0].place.shift.x = -45; // the page's edge runs through the first window
-    const Plan plan = shapes(p);
+    const Plan plan = testing::shapes_of(p);
     const Patch& cut = plan.patches[0];
     EXPECT_TRUE(cut.trimmed);
     EXPECT_NEAR(bounds(cut.outline).x0, 0, 1e-9);
     EXPECT_GT(cut.lip, 2.5) << "the trimmed edge is not glued";
     EXPECT_FALSE(plan.patches[1].trimmed);
     p.cuts[0].place.shift.x = -100;
-    EXPECT_EQ(shapes(p).patches.size(), 2u) << "an opening off the page needs no paper";
+    EXPECT_EQ(testing::shapes_of(p).patches.size(), 2u) << "an opening off the page needs no paper";
 }
 
 TEST(Compose, ASpreadIsOnePageWithAGap) {
@@ -115,7 +109,7 @@ TEST(Compose, ASpreadIsOnePageWithAGap) {
     p.page.gap = 10;
     p.page.reveal = Sides::even(6);
     p.cuts[0].place = {SizeRule::Margin, 20, 0, false, {}};
-    const Plan plan = shapes(p);
+    const Plan plan = testing::shapes_of(p);
     EXPECT_NEAR(plan.set_out.cut_box.centre().x, 304.8 + 5, 1e-9);
     EXPECT_NEAR(plan.set_out.base.x0, 6, 1e-9);
     EXPECT_NEAR(plan.set_out.base.x1, 2 * 304.8 + 10 - 6, 1e-9);

@@ -30,8 +30,8 @@ TEST(Layers, AreToldApartByColourAndThenByGroup) {
     Drawing d = two_colours().drawings[0]->drawing;
     const auto layers = layers_of(d);
     ASSERT_EQ(layers.size(), 2u);
-    EXPECT_EQ(layers[0].key, "colour #ff0000");
-    EXPECT_EQ(on_layers(d, {layers[1].key}).shapes.size(), 1u);
+    EXPECT_EQ(layers[0], "colour #ff0000");
+    EXPECT_EQ(on_layers(d, {layers[1]}).shapes.size(), 1u);
     EXPECT_EQ(on_layers(d, {}).shapes.size(), 2u);
     for (Shape& s : d.shapes) s.colour = "#000000";
     EXPECT_TRUE(layers_of(d).empty());

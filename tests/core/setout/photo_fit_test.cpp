@@ -3,6 +3,7 @@
 #include "core/geometry/segment_grid.h"
 #include "core/setout/photo_fit.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <chrono>
 #include <gtest/gtest.h>
@@ -72,19 +73,6 @@ double by_trying(const Polygon& opening, double width, double height) {
     return best;
 }
 
-/// Openings of random blobs, lattices and letters cut from both.
-std::vector<Polygon> random_openings(unsigned seed, std::size_t count) {
-    std::mt19937 random(seed);
-    std::vector<Polygon> out;
-    while (out.size() < count) {
-        const auto cut = read_cut(random() % 2 ? testing::random_blobs(random, 9)
-                                               : testing::random_lattice(random, 3, 3, 3));
-        for (const Opening& o : cut->openings)
-            if (out.size() < count && o.area > 100) out.push_back({o.outline.outer, {}});
-    }
-    return out;
-}
-
 } // namespace
 
 TEST(PhotoFit, FindsWhatCanBeWorkedOutByHand) {
@@ -114,7 +102,7 @@ TEST(PhotoFit, AnInsertIsInTheWay) {
 }
 
 TEST(PhotoFit, IsAsLargeAsAFineSearchFindsOnRandomOpenings) {
-    const auto openings = random_openings(77, 40);
+    const auto openings = testing::random_openings(77, 40);
     for (std::size_t i = 0; i < openings.size(); ++i) {
         const double width = 1;
         const double height = i % 3 == 0 ? 1.5 : i % 3 == 1 ? 1 : 4.0 / 3;
@@ -141,7 +129,7 @@ TEST(PhotoFit, TuckedPrintsShowWhatFits) {
 }
 
 TEST(PhotoFit, CoveringPrintsAreTheSmallestThatDo) {
-    for (const Polygon& opening : random_openings(5, 60)) {
+    for (const Polygon& opening : testing::random_openings(5, 60)) {
         const auto fit = smallest_covering(opening, 4, 6, 3);
         ASSERT_TRUE(fit);
         const Ring print = print_at(*fit, 4, 6, fit->factor);

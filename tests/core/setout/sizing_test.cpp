@@ -2,6 +2,7 @@
 #include "core/project/planner.h"
 #include "core/setout/sizing.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <gtest/gtest.h>
 
@@ -11,10 +12,7 @@ namespace {
 
 Project lattice_project(unsigned seed) {
     std::mt19937 random(seed);
-    Project p;
-    set_only_cut(p, std::make_shared<const DrawingFile>(
-                        DrawingFile{"x.svg", "", testing::random_lattice(random, 4, 4, 2)}));
-    return p;
+    return testing::project_of(testing::random_lattice(random, 4, 4, 2));
 }
 
 } // namespace

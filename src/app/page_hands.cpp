@@ -1,0 +1,293 @@
+// What mouse and keys do on the page; how it looks is in page_view.cpp.
+
+#include "app/page_view.h"
+#include "core/geometry/measure.h"
+#include "core/project/drawn_line.h"
+#include "core/sections/grouping.h"
+#include "core/setout/photos.h"
+#include "core/setout/sizing.h"
+
+#include <QDragEnterEvent>
+#include <QKeyEvent>
+#include <QMimeData>
+#include <QMouseEvent>
+#include <QWheelEvent>
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+constexpr double snap_reach = 9;    ///< px, to a contour that is measured from
+constexpr double least_gesture = 8; ///< px; less is a click
+int next_drag = 1;
+} // namespace
+
+// --- mouse ------------------------------------------------------------------------------------------------
+
+void PageView::wheelEvent(QWheelEvent* event) {
+    zoom_at(event->position(), std::pow(1.0015, event->angleDelta().y()));
+}
+
+bool PageView::over_corner(QPointF pixel) const {
+    const Plan* plan = state_.plan();
+    if (state_.waypoint() != Waypoint::SetOut || !plan || !plan->cut) return false;
+    const SetOut* in_hand = state_.set_out_in_hand(document_.project());
+    if (!in_hand) return false;
+    const Box& b = in_hand->cut_box;
+    for (const Point c : {Point{b.x0, b.y0}, Point{b.x1, b.y0}, Point{b.x0, b.y1}, Point{b.x1, b.y1}})
+        if ((map_(c) - pixel).manhattanLength() < 14) return true;
+    return false;
+}
+
+/// Takes the topmost cut there in hand, the one already in hand first.
+bool PageView::take_cut_at(QPointF pixel) {
+    const Plan* plan = state_.plan();
+    const Project& project = document_.project();
+    const auto over = [&](std::size_t i) {
+        return i < plan->each_cut.size() && map_.rect(plan->each_cut[i].cut_box).contains(pixel);
+    };
+    const int now = state_.cut_in_hand(project);
+    if (now >= 0 && over(static_cast<std::size_t>(now))) {
+        state_.take_in_hand(project.cuts[static_cast<std::size_t>(now)].id);
+        return true;
+    }
+    for (std::size_t i = project.cuts.size(); i-- > 0;)
+        if (over(i)) {
+            state_.take_in_hand(project.cuts[i].id);
+            return true;
+        }
+    return false;
+}
+
+void PageView::mousePressEvent(QMouseEvent* event) {
+    const Plan* plan = state_.plan();
+    if (!plan || (!plan->cut && state_.waypoint() != Waypoint::SetOut)) return;
+    drag_from_ = event->position();
+    drag_origin_ = map_.origin;
+    if (event->button() == Qt::MiddleButton) {
+        drag_ = Drag::Pan;
+        return;
+    }
+    if (event->button() != Qt::LeftButton) return;
+    if (state_.waypoint() == Waypoint::SetOut) {
+        press_at_set_out(event->position());
+        return;
+    }
+    const int opening = opening_at(event->position());
+    gesture_ = {event->position()};
+    gesture_adds_ = event->modifiers() & (Qt::ControlModifier | Qt::ShiftModifier);
+    drag_ = state_.waypoint() == Waypoint::Sections && state_.tool() == BenchState::Tool::DivideByLine
+                ? Drag::Line
+                : Drag::Lasso;
+    std::set<int> selected = state_.selected();
+    if (gesture_adds_) {
+        if (opening >= 0 && !selected.erase(opening)) selected.insert(opening);
+    } else {
+        selected.clear();
+        if (opening >= 0) selected.insert(opening);
+    }
+    state_.select(std::move(selected));
+}
+
+bool PageView::take_photo_at(QPointF pixel) {
+    const Project& project = document_.project();
+    const Point at = map_.back(pixel);
+    for (std::size_t i = project.photos.size(); i-- > 0;)
+        if (contains(outline_of(project.photos[i]).outer, at)) {
+            state_.take_photo(static_cast<int>(i));
+            return true;
+        }
+    return false;
+}
+
+void PageView::press_at_set_out(QPointF pixel) {
+    drag_number_ = next_drag++;
+    drag_project_ = document_.project();
+    if (state_.tool() == BenchState::Tool::Measure) {
+        if (!state_.plan()->cut) return;
+        drag_ = Drag::Measure;
+        return;
+    }
+    const bool corner = state_.photo_in_hand(document_.project()) < 0 && over_corner(pixel);
+    if (!corner && take_photo_at(pixel)) {
+        drag_ = Drag::Photo;
+        return;
+    }
+    if (!corner && !take_cut_at(pixel)) return;
+    const SetOut* in_hand = state_.set_out_in_hand(document_.project());
+    if (!in_hand) return;
+    const Box& box = in_hand->cut_box;
+    drag_ = corner ? Drag::Size : Drag::Move;
+    drag_width_ = box.width();
+    drag_reach_ =
+        std::max(1.0, std::hypot(pixel.x() - map_(box.centre()).x(), pixel.y() - map_(box.centre()).y()));
+}
+
+void PageView::drag_to(QPointF pixel) {
+    const QPointF moved = pixel - drag_from_;
+    if (drag_ == Drag::Pan) {
+        map_.origin = drag_origin_ + moved;
+        fitted_ = false;
+        update();
+        return;
+    }
+    if (drag_ == Drag::Lasso || drag_ == Drag::Line) {
+        gesture_.push_back(pixel);
+        update();
+        return;
+    }
+    if (drag_ == Drag::Measure) {
+        const Plan& plan = *state_.plan();
+        state_.measure(snapped(*plan.cut, plan.set_out.to_page, map_.back(drag_from_), map_.back(pixel),
+                               snap_reach / map_.scale));
+        return;
+    }
+    Project next = drag_project_;
+    if (drag_ == Drag::Photo) {
+        const int photo = state_.photo_in_hand(next);
+        if (photo < 0) return;
+        Photo& moving = next.photos[static_cast<std::size_t>(photo)];
+        moving.centre = moving.centre + Point{moved.x() / map_.scale, moved.y() / map_.scale};
+        document_.edit("Move the photo", std::move(next), drag_number_);
+        return;
+    }
+    PlacedCut* cut = state_.in_hand(next);
+    if (!cut) return;
+    if (drag_ == Drag::Move) {
+        cut->place.shift = cut->place.shift + Point{moved.x() / map_.scale, moved.y() / map_.scale};
+        document_.edit("Move the cut", std::move(next), drag_number_);
+    } else if (const SetOut* in_hand = state_.set_out_in_hand(next)) {
+        const QPointF middle = map_(in_hand->cut_box.centre());
+        const double reach = std::hypot(pixel.x() - middle.x(), pixel.y() - middle.y());
+        cut->place.rule = SizeRule::Width;
+        cut->place.length = std::clamp(drag_width_ * reach / drag_reach_, 5.0, 2900.0);
+        document_.edit("Size the cut", std::move(next), drag_number_);
+    }
+}
+
+void PageView::mouseMoveEvent(QMouseEvent* event) {
+    if (drag_ != Drag::None) {
+        drag_to(event->position());
+        return;
+    }
+    setCursor(over_corner(event->position()) ? Qt::SizeFDiagCursor : Qt::ArrowCursor);
+    state_.hover(opening_at(event->position()));
+}
+
+void PageView::mouseReleaseEvent(QMouseEvent*) {
+    if (drag_ == Drag::Lasso || drag_ == Drag::Line) finish_gesture(gesture_adds_);
+    drag_ = Drag::None;
+    gesture_.clear();
+    update();
+}
+
+void PageView::finish_gesture(bool add) {
+    const Plan* plan = state_.plan();
+    if (!plan || !plan->cut || gesture_.size() < 2) return;
+    QRectF reach(gesture_.front(), QSizeF(0, 0));
+    for (QPointF p : gesture_) reach = reach.united(QRectF(p, QSizeF(0.1, 0.1)));
+    if (std::max(reach.width(), reach.height()) < least_gesture) return;
+    if (drag_ == Drag::Line) {
+        if (const auto d = division_by_line(*plan, map_.back(gesture_.front()), map_.back(gesture_.back())))
+            document_.change("Divide along a line",
+                             [&](Project& p) { divide(p, {d->opening}, d->division); });
+        return;
+    }
+    Ring outline;
+    for (QPointF p : gesture_) outline.push_back(map_.back(p));
+    std::set<int> selected = add ? state_.selected() : std::set<int>{};
+    for (int o : inside_outline(*plan->cut, plan->set_out.to_page, outline)) selected.insert(o);
+    state_.select(std::move(selected));
+}
+
+void PageView::focusInEvent(QFocusEvent* event) {
+    reached_by_key_ = event->reason() == Qt::TabFocusReason || event->reason() == Qt::BacktabFocusReason;
+    update();
+}
+
+void PageView::leaveEvent(QEvent*) {
+    state_.hover(-1);
+}
+
+// --- keys -------------------------------------------------------------------------------------------------
+
+/// The nearest opening in the direction of the arrow, what lies straight ahead preferred.
+void PageView::step_selection(int key, bool add) {
+    const Plan* plan = state_.plan();
+    if (!plan || !plan->cut || plan->cut->openings.empty()) return;
+    const auto at = [&](int o) { return plan->set_out.to_page(plan->cut->openings[o].label.centre); };
+    if (state_.selected().empty()) {
+        state_.select({0});
+        return;
+    }
+    const int from = *state_.selected().rbegin();
+    const Point way = key == Qt::Key_Left    ? Point{-1, 0}
+                      : key == Qt::Key_Right ? Point{1, 0}
+                      : key == Qt::Key_Up    ? Point{0, -1}
+                                             : Point{0, 1};
+    int best = -1;
+    double least = 0;
+    for (std::size_t o = 0; o < plan->cut->openings.size(); ++o) {
+        const Point d = at(static_cast<int>(o)) - at(from);
+        const double ahead = dot(d, way);
+        if (ahead < 0.5) continue;
+        const double cost = ahead + 2 * std::abs(cross(d, way));
+        if (best < 0 || cost < least) {
+            best = static_cast<int>(o);
+            least = cost;
+        }
+    }
+    if (best < 0) return;
+    std::set<int> selected = add ? state_.selected() : std::set<int>{};
+    selected.insert(best);
+    state_.select(std::move(selected));
+    show_place(at(best));
+}
+
+void PageView::keyPressEvent(QKeyEvent* event) {
+    const int key = event->key();
+    const bool arrow =
+        key == Qt::Key_Left || key == Qt::Key_Right || key == Qt::Key_Up || key == Qt::Key_Down;
+    if (!arrow) {
+        QWidget::keyPressEvent(event);
+        return;
+    }
+    if (state_.waypoint() == Waypoint::SetOut) {
+        const double unit = (event->modifiers() & Qt::ShiftModifier ? 4 : 1) *
+                            (document_.project().units == Units::Inches ? mm_per_inch / 16 : 1);
+        const bool photo = state_.photo_in_hand(document_.project()) >= 0;
+        document_.change(photo ? "Move the photo" : "Move the cut", [&](Project& p) {
+            PlacedCut* cut = state_.in_hand(p);
+            if (!photo && !cut) return;
+            Point& shift =
+                photo ? p.photos[static_cast<std::size_t>(state_.photo_in_hand(p))].centre : cut->place.shift;
+            if (key == Qt::Key_Left) shift.x -= unit;
+            if (key == Qt::Key_Right) shift.x += unit;
+            if (key == Qt::Key_Up) shift.y -= unit;
+            if (key == Qt::Key_Down) shift.y += unit;
+        });
+        return;
+    }
+    step_selection(key, event->modifiers() & Qt::ShiftModifier);
+}
+
+// --- papers from the drawer -------------------------------------------------------------------------------
+
+void PageView::dragEnterEvent(QDragEnterEvent* event) {
+    if (event->mimeData()->hasFormat(paper_mime)) event->acceptProposedAction();
+}
+
+void PageView::dragMoveEvent(QDragMoveEvent* event) {
+    if (!event->mimeData()->hasFormat(paper_mime)) return;
+    state_.hover(opening_at(event->position()));
+    event->setAccepted(state_.hovered() >= 0);
+}
+
+void PageView::dropEvent(QDropEvent* event) {
+    const int opening = opening_at(event->position());
+    if (opening < 0) return;
+    event->acceptProposedAction();
+    emit paper_dropped(QString::fromUtf8(event->mimeData()->data(paper_mime)), opening);
+}
+
+} // namespace zesty

@@ -1,0 +1,22 @@
+#include "core/sentences.h"
+
+#include <algorithm>
+
+namespace zesty {
+
+std::string count_of(std::size_t n, const char* one, const char* many) {
+    return std::to_string(n) + " " + (n == 1 ? one : many);
+}
+
+std::string numbers(std::vector<int> openings) {
+    std::sort(openings.begin(), openings.end());
+    std::string out;
+    for (std::size_t i = 0; i < openings.size(); ++i) {
+        if (i == 6 && openings.size() > 7)
+            return out + " and " + std::to_string(openings.size() - 6) + " more";
+        out += (i == 0 ? "" : i + 1 == openings.size() ? " and " : ", ") + std::to_string(openings[i] + 1);
+    }
+    return out;
+}
+
+} // namespace zesty

@@ -1,0 +1,16 @@
+#pragma once
+// Words that sentences share.
+
+#include <cstddef>
+#include <string>
+#include <vector>
+
+namespace zesty {
+
+/// "1 patch", "3 patches".
+std::string count_of(std::size_t n, const char* one, const char* many);
+
+/// Openings as people count them: "4, 7 and 9", "1, 2, 3, 4, 5, 6 and 12 more".
+std::string numbers(std::vector<int> openings);
+
+} // namespace zesty

@@ -1,0 +1,16 @@
+#include "core/sentences.h"
+
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+TEST(Sentences, CountAndListAsPeopleDo) {
+    EXPECT_EQ(count_of(1, "patch", "patches"), "1 patch");
+    EXPECT_EQ(count_of(0, "patch", "patches"), "0 patches");
+    EXPECT_EQ(numbers({}), "");
+    EXPECT_EQ(numbers({8, 3, 6}), "4, 7 and 9");
+    EXPECT_EQ(numbers({0, 1, 2, 3, 4, 5, 6}), "1, 2, 3, 4, 5, 6 and 7") << "one more is no more";
+    EXPECT_EQ(numbers({0, 1, 2, 3, 4, 5, 6, 7, 20}), "1, 2, 3, 4, 5, 6 and 3 more");
+}
+
+} // namespace zesty

@@ -1,0 +1,19 @@
+#pragma once
+// Pages, plans and openings as tests want them.
+
+#include "core/project/planner.h"
+
+namespace zesty::testing {
+
+/// A page with this drawing alone.
+Project project_of(const Drawing& drawing);
+
+/// The plan without sheets; the test fails when there is none.
+Plan shapes_of(const Project& project);
+
+Polygon opening_on_page(const Plan& plan, int opening);
+
+/// Openings of random blobs, concave ones too, and lattices, without what lies in them.
+std::vector<Polygon> random_openings(unsigned seed, std::size_t count, double least_area = 100);
+
+} // namespace zesty::testing

@@ -156,6 +156,46 @@ TEST(Dxf, KnowsArcsBulgesSplinesAndBlocks) {
     EXPECT_NEAR(cut.box.width(), 60 * 25.4, 0.5);
 }
 
+TEST(Dxf, KnowsWhatWasTurnedOverAndSmoothLinesThroughPoints) {
+    // A frame; a triangle and a circle saved as seen from behind; a closed spline through eight points of a
+    // circle.
+    std::string text =
+        "0\nSECTION\n2\nENTITIES\n"
+        "0\nLWPOLYLINE\n8\n0\n90\n4\n70\n1\n10\n0\n20\n0\n10\n100\n20\n0\n10\n100\n20\n80\n10\n0\n20\n80\n"
+        "0\nLWPOLYLINE\n8\n0\n90\n3\n70\n1\n210\n0\n220\n0\n230\n-1\n10\n-30\n20\n10\n10\n-20\n20\n10\n10\n-"
+        "20\n20\n30\n"
+        "0\nCIRCLE\n8\n0\n10\n-60\n20\n20\n40\n8\n210\n0\n220\n0\n230\n-1\n"
+        "0\nSPLINE\n8\n0\n70\n8\n71\n3\n72\n0\n73\n0\n74\n9\n";
+    for (int k = 0; k <= 8; ++k)
+        text += "11\n" + std::to_string(50 + 10 * std::cos(k * M_PI / 4)) + "\n21\n" +
+                std::to_string(60 + 10 * std::sin(k * M_PI / 4)) + "\n31\n0\n";
+    text += "0\nENDSEC\n0\nEOF\n";
+    const CutFile cut = cut_of(import_drawing(QByteArray::fromStdString(text), "x.dxf"));
+    ASSERT_EQ(cut.openings.size(), 3u);
+    std::vector<double> areas;
+    for (const Opening& o : cut.openings) areas.push_back(o.area);
+    std::sort(areas.begin(), areas.end());
+    EXPECT_NEAR(areas[0], 100, 0.01);
+    EXPECT_NEAR(areas[1], M_PI * 64, 0.1);
+    EXPECT_NEAR(areas[2], M_PI * 100, 0.02 * M_PI * 100) << "round, not an octagon of 283";
+}
+
+TEST(Dxf, DoesNotBelieveThatACutIsAsLargeAsAHouse) {
+    const auto square = [](const char* units) {
+        return import_drawing(
+            QByteArray("0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n") + units +
+                "\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n0\nLWPOLYLINE\n8\n0\n90\n4\n70\n1\n10\n0\n20\n0\n"
+                "10\n100\n20\n0\n10\n100\n20\n100\n10\n0\n20\n100\n0\nENDSEC\n0\nEOF\n",
+            "x.dxf");
+    };
+    const auto metres = square("6");
+    ASSERT_TRUE(metres);
+    EXPECT_FALSE((*metres)->drawing.size_known);
+    EXPECT_NEAR((*metres)->drawing.width, 100, 1e-6);
+    EXPECT_TRUE((*square("5"))->drawing.size_known);
+    EXPECT_NEAR((*square("5"))->drawing.width, 1000, 1e-3);
+}
+
 TEST(Dxf, RefusesWhatHoldsItself) {
     const std::string text =
         "0\nSECTION\n2\nBLOCKS\n0\nBLOCK\n8\n0\n2\na\n70\n0\n10\n0\n20\n0\n"

@@ -14,8 +14,9 @@ namespace {
 
 constexpr double step_deg = 1; ///< of arcs: 4e-5 of the radius off
 constexpr std::size_t most_points = 4'000'000;
-constexpr int most_depth = 16;   ///< of blocks in blocks
-constexpr int spline_steps = 16; ///< for each control point
+constexpr double largest_believable = 5000; ///< mm
+constexpr int most_depth = 16;              ///< of blocks in blocks
+constexpr int spline_steps = 16;            ///< for each control point
 
 struct Line {
     Contour contour;
@@ -65,7 +66,7 @@ public:
         now_ = &drawing;
     }
     void addInsert(const DL_InsertData& i) override {
-        const Transform turn = Transform::moved(i.ipx, i.ipy) * Transform::turned_deg(i.angle) *
+        const Transform turn = seen_from() * Transform::moved(i.ipx, i.ipy) * Transform::turned_deg(i.angle) *
                                Transform{i.sx, 0, 0, i.sy, 0, 0};
         for (int c = 0; c < std::clamp(i.cols, 1, 100); ++c)
             for (int r = 0; r < std::clamp(i.rows, 1, 100); ++r)
@@ -77,12 +78,14 @@ public:
         if (sweep <= 0) sweep += 360;
         Contour c;
         arc(c.points, {a.cx, a.cy}, a.radius, a.radius, 0, a.angle1, sweep);
+        c.points = transformed(c.points, seen_from());
         put(std::move(c));
     }
     void addCircle(const DL_CircleData& d) override {
         Contour c;
         arc(c.points, {d.cx, d.cy}, d.radius, d.radius, 0, 0, 360);
         c.points.pop_back();
+        c.points = transformed(c.points, seen_from());
         c.closed = true;
         put(std::move(c));
     }
@@ -101,6 +104,7 @@ public:
         finish();
         closed_ = p.flags & 1;
         layer_ = attributes.getLayer();
+        polyline_seen_from_ = seen_from();
         in_polyline_ = true;
     }
     void addVertex(const DL_VertexData& v) override { vertices_.push_back({{v.x, v.y}, v.bulge}); }
@@ -172,7 +176,15 @@ private:
             if (std::abs(bulge) < 1e-9 || (i + 1 == n && !closed_)) continue;
             bulge_to(c.points, p, vertices_[(i + 1) % n].first, bulge);
         }
+        c.points = transformed(c.points, polyline_seen_from_);
         if (n > 1) put(std::move(c), layer_);
+    }
+
+    /// Flat things that were turned over are saved as seen from behind.
+    Transform seen_from() {
+        double direction[3] = {0, 0, 1};
+        getExtrusion()->getDirection(direction);
+        return direction[2] < 0 ? Transform::mirrored_x() : Transform{};
     }
 
     /// The points between p and q of the arc whose quarter angle has the tangent `bulge`.
@@ -194,7 +206,7 @@ private:
         c.closed = closed_;
         const auto n = static_cast<int>(control_.size());
         if (degree_ < 1 || n <= degree_ || static_cast<int>(knots_.size()) != n + degree_ + 1) {
-            c.points = fit_.size() > 1 ? fit_ : control_;
+            c.points = fit_.size() > 1 ? through(fit_, closed_) : control_;
         } else {
             const double from = knots_[static_cast<std::size_t>(degree_)];
             const double to = knots_[static_cast<std::size_t>(n)];
@@ -206,6 +218,32 @@ private:
             c.closed = true;
         }
         put(std::move(c), layer_);
+    }
+
+    /// A smooth line through points: E. Catmull and R. Rom, "A class of local interpolating splines", 1974.
+    static Ring through(Ring points, bool& closed) {
+        if (points.size() > 3 && distance(points.front(), points.back()) < 1e-9) {
+            points.pop_back();
+            closed = true;
+        }
+        const std::size_t n = points.size();
+        const auto at = [&](std::size_t i, int by) {
+            if (closed) return points[(i + n + static_cast<std::size_t>(by + static_cast<int>(n))) % n];
+            const auto k = static_cast<long>(i) + by;
+            return points[static_cast<std::size_t>(std::clamp(k, 0L, static_cast<long>(n) - 1))];
+        };
+        Ring out;
+        for (std::size_t i = 0; i + (closed ? 0 : 1) < n; ++i) {
+            const Point a = at(i, -1), b = at(i, 0), c = at(i, 1), d = at(i, 2);
+            for (int s = 0; s < spline_steps; ++s) {
+                const double t = static_cast<double>(s) / spline_steps;
+                out.push_back((b * 2 + (c - a) * t + (a * 2 - b * 5 + c * 4 - d) * (t * t) +
+                               (b * 3 - a - c * 3 + d) * (t * t * t)) *
+                              0.5);
+            }
+        }
+        if (!closed) out.push_back(points.back());
+        return out;
     }
 
     /// C. de Boor, "On calculating with B-splines", J. Approximation Theory 6, 1972.
@@ -233,6 +271,7 @@ private:
     bool closed_ = false;
     int degree_ = 0;
     std::string layer_;
+    Transform polyline_seen_from_;
     std::vector<std::pair<Point, double>> vertices_;
     std::vector<Point> control_;
     std::vector<Point> fit_;
@@ -287,8 +326,11 @@ Result<Drawing> read_dxf(const QByteArray& data) {
     if (lines.empty() || box.empty())
         return fail(ErrorKind::NothingToDo, "the drawing has nothing in it that could be cut");
     Drawing out;
-    const double mm = millimetres(all.units);
-    out.size_known = all.units != 0;
+    // Programs that were never told a unit write one all the same: nobody cuts what is as large as a house.
+    const double stated = millimetres(all.units);
+    const bool believable = std::max(box.width(), box.height()) * stated <= largest_believable;
+    const double mm = believable ? stated : 1;
+    out.size_known = all.units != 0 && believable;
     out.width = box.width() * mm;
     out.height = box.height() * mm;
     // Upwards there is downwards here.

@@ -9,6 +9,7 @@
 #include <QApplication>
 #include <QDeadlineTimer>
 #include <QDir>
+#include <QPushButton>
 #include <QTemporaryDir>
 #include <cstdio>
 
@@ -66,6 +67,10 @@ int main(int argc, char** argv) {
     window.document().history().undo();
     set_out->choose(SetOutPanel::Sizes);
     shoot(window, argv[2], "sizes");
+    for (QPushButton* b : set_out->findChildren<QPushButton*>())
+        if (b->text() == "Lay the page") b->click();
+    shoot(window, argv[2], "mat");
+    window.state().show_mats(nullptr);
     set_out->choose(SetOutPanel::Cuts);
     window.state().go_to(Waypoint::Sections);
     window.state().select({18});

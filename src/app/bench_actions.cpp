@@ -118,6 +118,8 @@ void BenchWindow::connect_actions() {
     on(Act::Clear, [this] {
         if (keys_->isVisible())
             keys_->hide();
+        else if (state_.mats())
+            state_.show_mats(nullptr);
         else if (worker_.proposing())
             worker_.stop_proposing();
         else if (state_.offer())

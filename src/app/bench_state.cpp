@@ -81,7 +81,15 @@ void BenchState::measure(std::optional<std::pair<Point, Point>> between) {
 }
 
 void BenchState::set_tool(Tool tool) {
+    if (tool == tool_) return;
     tool_ = tool;
+    emit tool_changed();
+}
+
+void BenchState::show_mats(std::shared_ptr<const ShownMats> mats) {
+    if (!mats && !mats_) return;
+    mats_ = std::move(mats);
+    emit mats_changed();
 }
 
 void BenchState::pick(int paper) {

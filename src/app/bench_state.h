@@ -3,6 +3,7 @@
 // signals and never to each other.
 
 #include "app/worker.h"
+#include "core/setout/mats.h"
 
 #include <QObject>
 #include <optional>
@@ -17,6 +18,15 @@ inline constexpr int waypoints = 4;
 struct Offer {
     Project project;
     std::shared_ptr<const Plan> plan;
+};
+
+/// Cuts as they lie on the cutting mat, on show instead of the page.
+struct ShownMats {
+    QString title;
+    std::shared_ptr<const CutFile> cut;
+    std::vector<InsertLabel> labels;
+    std::vector<std::vector<OnMat>> mats;
+    MatSize size;
 };
 
 class BenchState : public QObject {
@@ -45,8 +55,9 @@ public:
     const std::optional<Offer>& offer() const { return offer_; }
     /// A distance measured on the page, if one is on show.
     const std::optional<std::pair<Point, Point>>& measured() const { return measured_; }
+    const std::shared_ptr<const ShownMats>& mats() const { return mats_; } ///< null while the page is on show
     /// What a drag on the page means besides its usual meaning.
-    enum class Tool { None, Measure, DivideByLine };
+    enum class Tool { None, Measure, DivideByLine, KeepFree };
     Tool tool() const { return tool_; }
 
     void go_to(Waypoint waypoint);
@@ -60,6 +71,7 @@ public:
     void take_next(const Project& project);
     void measure(std::optional<std::pair<Point, Point>> between);
     void set_tool(Tool tool);
+    void show_mats(std::shared_ptr<const ShownMats> mats);
     void set_offer(std::optional<Offer> offer);
     /// The offer's plan becomes the plan on show; returns the offer's project. There must be an offer.
     Project take_offer();
@@ -73,6 +85,8 @@ signals:
     void in_hand_changed();
     void measured_changed();
     void offer_changed();
+    void mats_changed();
+    void tool_changed();
 
 private:
     Waypoint waypoint_ = Waypoint::SetOut;
@@ -86,6 +100,7 @@ private:
     std::optional<Offer> offer_;
     std::optional<std::pair<Point, Point>> measured_;
     Tool tool_ = Tool::None;
+    std::shared_ptr<const ShownMats> mats_;
 };
 
 } // namespace zesty

@@ -2,6 +2,7 @@
 
 #include "app/drawer.h"
 #include "app/keys_sheet.h"
+#include "app/mat_view.h"
 #include "app/page_view.h"
 #include "app/papers_panel.h"
 #include "app/route_bar.h"
@@ -76,6 +77,7 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
     sheets_ = new SheetsView(document_, state_, middle_);
     middle_->addWidget(page_);
     middle_->addWidget(sheets_);
+    middle_->addWidget(new MatView(state_, middle_));
     drawer_ = new Drawer(document_, state_, whole);
     left->addWidget(middle_, 1);
     left->addWidget(drawer_);
@@ -90,7 +92,13 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
 
     connect_actions();
     connect_worker();
-    connect(&state_, &BenchState::waypoint_changed, this, &BenchWindow::show_waypoint);
+    connect(&state_, &BenchState::waypoint_changed, this, [this] {
+        state_.show_mats(nullptr);
+        show_waypoint();
+    });
+    connect(&state_, &BenchState::mats_changed, this, &BenchWindow::show_waypoint);
+    connect(&state_, &BenchState::in_hand_changed, this, [this] { state_.show_mats(nullptr); });
+    connect(&document_, &Document::project_changed, this, [this] { state_.show_mats(nullptr); });
     for (auto signal : {&BenchState::selection_changed, &BenchState::picked_changed,
                         &BenchState::offer_changed, &BenchState::plan_changed, &BenchState::in_hand_changed})
         connect(&state_, signal, this, &BenchWindow::refresh_actions);
@@ -238,11 +246,7 @@ void BenchWindow::connect_worker() {
             if (fresh || p.title.empty()) p.title = QFileInfo(path).completeBaseName().toStdString();
         });
         state_.go_to(Waypoint::SetOut);
-        if (!file->drawing.size_known) {
-            say("The drawing does not say how large it is: type its width or height, or leave the border.",
-                false);
-            set_out_panel_->choose(SetOutPanel::Cuts);
-        }
+        ask_size_of(*file, document_.project().cuts.back().id);
     });
     connect(&worker_, &Worker::opened_to_add, this, [this](const auto& file, const QString& path) {
         settings_.add_recent(path);
@@ -254,6 +258,7 @@ void BenchWindow::connect_worker() {
                 p.cuts.back().place = {SizeRule::Width, file->drawing.width, 0, false, {}};
         });
         state_.take_in_hand(id);
+        ask_size_of(*file, id);
     });
     connect(&worker_, &Worker::opened_project, this, [this](const Project& project, const QString& path) {
         fit_next_ = true;
@@ -279,6 +284,13 @@ void BenchWindow::connect_worker() {
     });
 }
 
+void BenchWindow::ask_size_of(const DrawingFile& file, int cut_id) {
+    if (file.drawing.size_known || file.drawing.size_real) return;
+    state_.go_to(Waypoint::SetOut);
+    set_out_panel_->choose(SetOutPanel::Cuts);
+    set_out_panel_->ask_size(cut_id);
+}
+
 void BenchWindow::replan() {
     // What is decided by hand ends a proposal for how things were before.
     if (worker_.proposing()) worker_.stop_proposing();
@@ -295,7 +307,7 @@ bool BenchWindow::settled() const {
 
 void BenchWindow::show_waypoint() {
     const int i = static_cast<int>(state_.waypoint());
-    middle_->setCurrentIndex(state_.waypoint() == Waypoint::Sheets ? 1 : 0);
+    middle_->setCurrentIndex(state_.mats() ? 2 : state_.waypoint() == Waypoint::Sheets ? 1 : 0);
     for (int k = 0; k < waypoints; ++k) panels_[k]->setVisible(k == i);
     middle_->currentWidget()->setFocus();
     refresh_actions();

@@ -70,6 +70,8 @@ private:
     void copy(bool facing);
     void shift_in_pile(int by);
     void connect_worker();
+    /// Asks in the side bench, where the file of a new cut leaves its size open.
+    void ask_size_of(const DrawingFile& file, int cut_id);
     void replan();
     void show_waypoint();
     void refresh_head();

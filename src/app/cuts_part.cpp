@@ -5,9 +5,11 @@
 #include "core/setout/sizing.h"
 
 #include <QCheckBox>
+#include <QFrame>
 #include <QHBoxLayout>
 #include <QMenu>
 #include <QSlider>
+#include <algorithm>
 
 namespace zesty {
 
@@ -18,12 +20,75 @@ int next_slide = 1'000'000;
 
 CutsPart::CutsPart(Document& document, BenchState& state, Actions& actions, QWidget* parent)
     : PanelPart(document, state, actions, parent) {
+    build_question();
     build_list();
     build_size();
     build_turn();
     connect(&state, &BenchState::plan_changed, this, &CutsPart::refresh_if_shown);
     connect(&state, &BenchState::in_hand_changed, this, &CutsPart::refresh_if_shown);
     connect(&document, &Document::project_changed, this, &CutsPart::refresh_if_shown);
+}
+
+void CutsPart::build_question() {
+    question_ = new QFrame(this);
+    question_->setObjectName("ask-size");
+    question_->setStyleSheet(
+        "QFrame#ask-size { background: #FFFEFB; border: 1px solid #E0A800; border-radius: 6px; }");
+    auto* column = new QVBoxLayout(question_);
+    column->setContentsMargins(10, 8, 10, 8);
+    question_says_ = new WrappedLabel(question_);
+    column->addWidget(question_says_);
+    auto* r = new QHBoxLayout;
+    r->addWidget(new QLabel("Longer side", question_));
+    size_answer_ =
+        new LengthEdit("How long the cut is on its longer side", least_cut, greatest_cut, question_);
+    size_answer_->setFixedWidth(92);
+    connect(size_answer_, &LengthEdit::length_entered, this, &CutsPart::answer_size);
+    r->addWidget(size_answer_);
+    auto* leave = new QPushButton("Fill the page", question_);
+    leave->setToolTip("Leaves the cut as large as the page allows with its border");
+    connect(leave, &QPushButton::clicked, this, [this] {
+        asks_about_ = -1;
+        refresh_question();
+    });
+    r->addWidget(leave, 1);
+    column->addLayout(r);
+    question_->hide();
+    column_->addWidget(question_);
+}
+
+void CutsPart::ask_size(int cut_id) {
+    asks_about_ = cut_id;
+    refresh_question();
+    size_answer_->setFocus();
+    size_answer_->selectAll();
+}
+
+void CutsPart::answer_size(double longer_side) {
+    const SetOut* now = state_.set_out_in_hand(document_.project());
+    if (asks_about_ < 0 || !now) return;
+    document_.change("Say how large the cut is", [&](Project& p) {
+        PlacedCut* c = state_.in_hand(p);
+        if (!c || c->id != asks_about_) return;
+        c->place.rule = now->size.x >= now->size.y ? SizeRule::Width : SizeRule::Height;
+        c->place = resized(c->place, *now, p.page, longer_side / std::max({now->size.x, now->size.y, 1e-9}));
+    });
+    asks_about_ = -1;
+    refresh_question();
+}
+
+void CutsPart::refresh_question() {
+    const Project& p = document_.project();
+    const int i = state_.cut_in_hand(p);
+    const bool asks = i >= 0 && p.cuts[static_cast<std::size_t>(i)].id == asks_about_;
+    question_->setVisible(asks);
+    if (!asks) return;
+    const PlacedCut& cut = p.cuts[static_cast<std::size_t>(i)];
+    question_says_->setText("How large is <b>" +
+                            words(p.drawings[static_cast<std::size_t>(cut.drawing)]->name).toHtmlEscaped() +
+                            "</b>? Its file does not say.");
+    if (const SetOut* now = state_.set_out_in_hand(p); now)
+        size_answer_->show_length(std::max(now->size.x, now->size.y), p.units);
 }
 
 void CutsPart::build_list() {
@@ -157,6 +222,7 @@ void CutsPart::refresh() {
     turn_->setText(QString::number(place.turn_deg, 'g', 5) + " deg");
     mirrored_->setChecked(place.mirrored);
     scan_->show_length(square_, p.units);
+    refresh_question();
     const SetOut* in_hand = state_.set_out_in_hand(p);
     for (QWidget* w : std::initializer_list<QWidget*>{rule_, length_, slider_, turn_, mirrored_})
         w->setEnabled(in_hand != nullptr);

@@ -6,6 +6,7 @@
 
 class QSlider;
 class QCheckBox;
+class QFrame;
 class QMenu;
 
 namespace zesty {
@@ -16,12 +17,17 @@ public:
     CutsPart(Document& document, BenchState& state, Actions& actions, QWidget* parent);
 
     double square() const { return square_; }
+    /// Asks how large this cut is, because its file does not say so; until it is answered or left.
+    void ask_size(int cut_id);
 
 signals:
     /// Wants to know the pieces and layers of the cut in hand.
     void pieces_wanted(QMenu* menu);
 
 private:
+    void build_question();
+    void answer_size(double longer_side);
+    void refresh_question();
     void build_list();
     void build_size();
     void build_turn();
@@ -30,6 +36,10 @@ private:
     void choose_rule(int index);
     void slide(int value);
 
+    QFrame* question_;
+    WrappedLabel* question_says_;
+    LengthEdit* size_answer_;
+    int asks_about_ = -1; ///< id of a cut
     QLabel* which_;
     Segments* rule_;
     LengthEdit* length_;

@@ -51,7 +51,9 @@ QString Swatch::status() const {
     const PaperUse& use = plan->papers[paper_];
     if (use.short_patches > 0) return counted(use.short_patches, "patch short", "patches short");
     const int left = static_cast<int>(std::lround(100 * (1 - use.used_area / std::max(use.stock_area, 1.0))));
-    if (use.sections > 0) return QString("%1 here, %2 % left").arg(use.sections).arg(left);
+    if (use.sections > 0)
+        return left == 100 ? QString("%1 here, all left").arg(use.sections)
+                           : QString("%1 here, %2 % left").arg(use.sections).arg(left);
     std::size_t sheets = 0;
     std::size_t scraps = 0;
     for (const Sheet& s : plan->sheets)

@@ -110,7 +110,7 @@ void PageView::press_at_set_out(QPointF pixel) {
     }
     const bool corner = state_.photo_in_hand(document_.project()) < 0 && over_corner(pixel);
     if (!corner && take_photo_at(pixel)) {
-        drag_ = Drag::Photo;
+        drag_ = state_.tool() == BenchState::Tool::KeepFree ? Drag::KeepFree : Drag::Photo;
         return;
     }
     if (!corner && !take_cut_at(pixel)) return;
@@ -142,6 +142,10 @@ void PageView::drag_to(QPointF pixel) {
                                snap_reach / map_.scale));
         return;
     }
+    if (drag_ == Drag::KeepFree) {
+        mark_part(pixel);
+        return;
+    }
     Project next = drag_project_;
     if (drag_ == Drag::Photo) {
         const int photo = state_.photo_in_hand(next);
@@ -165,6 +169,28 @@ void PageView::drag_to(QPointF pixel) {
     }
 }
 
+void PageView::mark_part(QPointF pixel) {
+    Project next = drag_project_;
+    const int i = state_.photo_in_hand(next);
+    if (i < 0 || (pixel - drag_from_).manhattanLength() < least_gesture) return;
+    Photo& photo = next.photos[static_cast<std::size_t>(i)];
+    if (const auto part = part_between(photo, map_.back(drag_from_), map_.back(pixel)))
+        photo.keep_free.push_back(*part);
+    document_.edit("Keep a part free", std::move(next), drag_number_);
+}
+
+/// A click takes the part there away.
+void PageView::finish_marking(QPointF pixel) {
+    if ((pixel - drag_from_).manhattanLength() >= least_gesture) return;
+    document_.change("Keep the part free no more", [&](Project& p) {
+        const int i = state_.photo_in_hand(p);
+        if (i < 0) return;
+        Photo& photo = p.photos[static_cast<std::size_t>(i)];
+        if (const int part = kept_part_at(photo, map_.back(pixel)); part >= 0)
+            photo.keep_free.erase(photo.keep_free.begin() + part);
+    });
+}
+
 void PageView::mouseMoveEvent(QMouseEvent* event) {
     if (drag_ != Drag::None) {
         drag_to(event->position());
@@ -174,7 +200,8 @@ void PageView::mouseMoveEvent(QMouseEvent* event) {
     state_.hover(opening_at(event->position()));
 }
 
-void PageView::mouseReleaseEvent(QMouseEvent*) {
+void PageView::mouseReleaseEvent(QMouseEvent* event) {
+    if (drag_ == Drag::KeepFree) finish_marking(event->position());
     if (drag_ == Drag::Lasso || drag_ == Drag::Line) finish_gesture(gesture_adds_);
     drag_ = Drag::None;
     gesture_.clear();
@@ -252,23 +279,34 @@ void PageView::keyPressEvent(QKeyEvent* event) {
         QWidget::keyPressEvent(event);
         return;
     }
-    if (state_.waypoint() == Waypoint::SetOut) {
-        const double unit = (event->modifiers() & Qt::ShiftModifier ? 4 : 1) *
-                            (document_.project().units == Units::Inches ? mm_per_inch / 16 : 1);
-        const bool photo = state_.photo_in_hand(document_.project()) >= 0;
-        document_.change(photo ? "Move the photo" : "Move the cut", [&](Project& p) {
-            PlacedCut* cut = state_.in_hand(p);
-            if (!photo && !cut) return;
-            Point& shift =
-                photo ? p.photos[static_cast<std::size_t>(state_.photo_in_hand(p))].centre : cut->place.shift;
-            if (key == Qt::Key_Left) shift.x -= unit;
-            if (key == Qt::Key_Right) shift.x += unit;
-            if (key == Qt::Key_Up) shift.y -= unit;
-            if (key == Qt::Key_Down) shift.y += unit;
+    if (state_.waypoint() == Waypoint::SetOut)
+        nudge(event);
+    else
+        step_selection(key, event->modifiers() & Qt::ShiftModifier);
+}
+
+void PageView::nudge(QKeyEvent* event) {
+    const int key = event->key();
+    const bool shift = event->modifiers() & Qt::ShiftModifier;
+    const double unit = document_.project().units == Units::Inches ? mm_per_inch / 16 : 1;
+    const Point way = key == Qt::Key_Left    ? Point{-unit, 0}
+                      : key == Qt::Key_Right ? Point{unit, 0}
+                      : key == Qt::Key_Up    ? Point{0, -unit}
+                                             : Point{0, unit};
+    const int photo = state_.photo_in_hand(document_.project());
+    if (photo >= 0 && state_.tool() == BenchState::Tool::KeepFree) {
+        document_.change("Keep another part free", [&](Project& p) {
+            Photo& one = p.photos[static_cast<std::size_t>(photo)];
+            one = with_part_moved(one, shift ? Point{} : way, shift ? way : Point{});
         });
         return;
     }
-    step_selection(key, event->modifiers() & Qt::ShiftModifier);
+    document_.change(photo >= 0 ? "Move the photo" : "Move the cut", [&](Project& p) {
+        PlacedCut* cut = state_.in_hand(p);
+        if (photo < 0 && !cut) return;
+        Point& at = photo >= 0 ? p.photos[static_cast<std::size_t>(photo)].centre : cut->place.shift;
+        at = at + way * (shift ? 4 : 1);
+    });
 }
 
 // --- papers from the drawer -------------------------------------------------------------------------------

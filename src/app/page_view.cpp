@@ -38,6 +38,7 @@ PageView::PageView(Document& document, BenchState& state, QWidget* parent)
     connect(&state, &BenchState::selection_changed, this, qOverload<>(&QWidget::update));
     connect(&state, &BenchState::in_hand_changed, this, qOverload<>(&QWidget::update));
     connect(&state, &BenchState::measured_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &BenchState::tool_changed, this, qOverload<>(&QWidget::update));
     connect(&state, &BenchState::hover_changed, this, qOverload<>(&QWidget::update));
 }
 
@@ -183,6 +184,8 @@ void PageView::paintEvent(QPaintEvent*) {
         line = state_.waypoint() == Waypoint::SetOut
                    ? (state_.tool() == BenchState::Tool::Measure
                           ? "Drag from one place to another to measure between them."
+                      : state_.tool() == BenchState::Tool::KeepFree
+                          ? "Drag over the part of a photo that must stay free; click on one to take it away."
                           : "Drag a cut or photo to move it, pull a corner to size the cut.")
                    : "Point at an opening for its numbers; click it, or draw round several.";
     painter.drawText(below.adjusted(ruler + 4, 0, -60, 0), Qt::AlignLeft | Qt::AlignVCenter, line);

@@ -51,7 +51,7 @@ protected:
     void dropEvent(QDropEvent* event) override;
 
 private:
-    enum class Drag { None, Pan, Move, Size, Photo, Measure, Lasso, Line };
+    enum class Drag { None, Pan, Move, Size, Photo, KeepFree, Measure, Lasso, Line };
     const Project& shown_project() const;
     QRectF room() const;
     void zoom_at(QPointF pixel, double factor);
@@ -65,6 +65,10 @@ private:
     void paint_gesture(QPainter& painter) const;
     void finish_gesture(bool add);
     void drag_to(QPointF pixel);
+    void mark_part(QPointF pixel);
+    void finish_marking(QPointF pixel);
+    /// Moves what is in hand at Set out by an arrow key.
+    void nudge(QKeyEvent* event);
     /// The nearest opening in the direction of an arrow key.
     void step_selection(int key, bool add);
 

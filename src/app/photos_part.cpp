@@ -136,16 +136,34 @@ void PhotosPart::build_fit() {
         });
     });
     r->addWidget(size_cut_);
-    face_ = new QPushButton("Face", this);
-    face_->setCheckable(true);
-    face_->setToolTip("Keeps the middle third of the photo free: a warning comes when something covers it");
-    connect(face_, &QPushButton::clicked, this, [this](bool on) {
+    r->addStretch(1);
+    r = row("Keep free");
+    face_ = new QPushButton("A face", this);
+    face_->setToolTip(
+        "A part that must stay free: a warning comes when something covers it. With Mark on, the arrow "
+        "keys move it on the page, with Shift they change its size");
+    connect(face_, &QPushButton::clicked, this, [this] {
         change("Keep a face free", [&](Photo& p) {
-            p.keep_free.clear();
-            if (on) p.keep_free.push_back({-p.width / 6, -p.height / 4, p.width / 6, p.height / 12});
+            p.keep_free.push_back({-p.width / 6, -p.height / 4, p.width / 6, p.height / 12});
         });
     });
     r->addWidget(face_);
+    mark_ = new QPushButton("Mark", this);
+    mark_->setCheckable(true);
+    mark_->setProperty("segment", true);
+    mark_->setToolTip("Drag over the part of a photo that must stay free; click on one to take it away");
+    connect(mark_, &QPushButton::toggled, this,
+            [this](bool on) { state_.set_tool(on ? BenchState::Tool::KeepFree : BenchState::Tool::None); });
+    connect(&state_, &BenchState::tool_changed, this, [this] {
+        const QSignalBlocker quiet(mark_);
+        mark_->setChecked(state_.tool() == BenchState::Tool::KeepFree);
+    });
+    r->addWidget(mark_);
+    nothing_kept_ = new QPushButton("None", this);
+    nothing_kept_->setToolTip("Nothing of this photo has to stay free");
+    connect(nothing_kept_, &QPushButton::clicked, this,
+            [this] { change("Keep nothing free", [](Photo& p) { p.keep_free.clear(); }); });
+    r->addWidget(nothing_kept_);
     r->addStretch(1);
     prints_ = line("prints");
 }
@@ -240,14 +258,18 @@ void PhotosPart::fit_photo() {
         p.height *= fit_found_->factor;
         p.centre = fit_found_->centre;
         p.turn_deg = fit_found_->turn_deg;
-        p.keep_free.clear();
+        for (Box& b : p.keep_free) {
+            const double f = fit_found_->factor;
+            b = {b.x0 * f, b.y0 * f, b.x1 * f, b.y1 * f};
+        }
     });
 }
 
 void PhotosPart::refresh() {
     const Project& p = document_.project();
     const int i = state_.photo_in_hand(p);
-    for (QWidget* w : std::initializer_list<QWidget*>{width_, height_, round_, name_, turn_, lies_, face_})
+    for (QWidget* w : std::initializer_list<QWidget*>{width_, height_, round_, name_, turn_, lies_, face_,
+                                                      mark_, nothing_kept_})
         w->setEnabled(i >= 0);
     if (i < 0) {
         which_->setText(p.photos.empty() ? "No photo yet" : "No photo in hand");
@@ -264,7 +286,7 @@ void PhotosPart::refresh() {
         if (!name_->hasFocus()) name_->setText(words(photo.name));
         turn_->setText(QString::number(photo.turn_deg, 'g', 4) + " deg");
         lies_->show_choice(photo.on_top ? 1 : 0);
-        face_->setChecked(!photo.keep_free.empty());
+        nothing_kept_->setEnabled(!photo.keep_free.empty());
     }
     QStringList list;
     if (state_.plan())

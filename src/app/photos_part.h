@@ -48,6 +48,8 @@ private:
     QPushButton* fit_;
     QPushButton* size_cut_;
     QPushButton* face_;
+    QPushButton* mark_;
+    QPushButton* nothing_kept_;
     QLabel* prints_;
     /// What was last asked: the answer depends on nothing else.
     struct FitQuestion {

@@ -73,6 +73,16 @@ void SchoolsPart::build_rules() {
                          [&](Project& p) { p.backing.lips = static_cast<LipMode>(i); });
     });
     r->addWidget(lips_, 1);
+    chosen_bars_ = line("bars");
+    chosen_lips_ = new Segments("The bars chosen", {"As the page", "Meet", "Overlap"}, this);
+    connect(chosen_lips_, &Segments::chosen, this, [this](int i) {
+        document_.change("Patches on these bars", [&](Project& p) {
+            const LipMode lips = i == 0 ? p.backing.lips : i == 1 ? LipMode::Meet : LipMode::Overlap;
+            set_bars(p, bars_in_hand(), lips);
+        });
+    });
+    r = row(QString());
+    r->addWidget(chosen_lips_, 1);
     r = row("Punches");
     punches_ = new QLineEdit(this);
     punches_->setAccessibleName("Punches at hand");
@@ -106,6 +116,33 @@ void SchoolsPart::give_selection(std::optional<School> school) {
         change_sections(p, plan->spots_of({state_.selected().begin(), state_.selected().end()}),
                         [&](SectionChoice& c) { c.school = school; });
     });
+}
+
+std::vector<BarName> SchoolsPart::bars_in_hand() const {
+    const Plan* plan = state_.plan();
+    if (!plan || state_.selected().empty()) return {};
+    return plan->bars_among({state_.selected().begin(), state_.selected().end()});
+}
+
+void SchoolsPart::show_bars() {
+    const Project& p = document_.project();
+    const std::vector<BarName> bars = bars_in_hand();
+    chosen_lips_->setEnabled(!bars.empty());
+    if (bars.empty()) {
+        chosen_bars_->setText("Select openings to decide about the bars between them alone.");
+        chosen_lips_->show_choice(-1);
+        return;
+    }
+    chosen_bars_->setText(state_.selected().size() == 1
+                              ? "All of its bars, " + QString::number(bars.size()) + ":"
+                              : QString(counted(bars.size(), "bar", "bars")) +
+                                    " between the openings selected:");
+    std::set<int> choices;
+    for (const BarName& bar : bars) {
+        const auto own = p.bars.find(bar);
+        choices.insert(own == p.bars.end() ? 0 : own->second == LipMode::Meet ? 1 : 2);
+    }
+    chosen_lips_->show_choice(choices.size() == 1 ? *choices.begin() : -1);
 }
 
 void SchoolsPart::ask_for_table() {
@@ -176,8 +213,10 @@ void SchoolsPart::refresh() {
         QStringList list;
         for (double d : b.punches) list << words(format_length(d, units)).remove(" in").remove(" cm");
         punches_->setText(list.join(", "));
+        punches_->setCursorPosition(0);
     }
     show_advice();
+    show_bars();
     ask_for_table();
 }
 

@@ -24,6 +24,9 @@ private:
     void build_rules();
     void refresh() override;
     void ask_for_table();
+    /// The bars between the openings selected, or all of one.
+    std::vector<BarName> bars_in_hand() const;
+    void show_bars();
     void show_table(const std::vector<SchoolFigures>& table);
     void show_advice();
     void give_selection(std::optional<School> school);
@@ -40,6 +43,8 @@ private:
     QPushButton* take_advice_;
     QPushButton* like_page_;
     Segments* lips_;
+    QLabel* chosen_bars_;
+    Segments* chosen_lips_;
     QLineEdit* punches_;
     QCheckBox* on_top_;
     SchoolAdvice advised_;

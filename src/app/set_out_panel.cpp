@@ -33,6 +33,7 @@ SetOutPanel::SetOutPanel(Document& document, BenchState& state, Actions& actions
     connect(this, &PanelOfParts::part_chosen, this, [this](int part) {
         state_.set_tool(part == Sizes ? BenchState::Tool::Measure : BenchState::Tool::None);
         if (part != Sizes) state_.measure(std::nullopt);
+        state_.show_mats(nullptr);
     });
     connect(&state, &BenchState::in_hand_changed, this, [this] {
         // What is taken in hand on the page brings its part up.
@@ -44,6 +45,10 @@ SetOutPanel::SetOutPanel(Document& document, BenchState& state, Actions& actions
 
 double SetOutPanel::square() const {
     return cuts_->square();
+}
+
+void SetOutPanel::ask_size(int cut_id) {
+    cuts_->ask_size(cut_id);
 }
 
 void SetOutPanel::fill_pieces(QMenu* menu) {

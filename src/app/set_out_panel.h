@@ -20,6 +20,7 @@ public:
 
     PhotosPart& photos() { return *photos_; }
     double square() const; ///< side of the square beside scans, mm
+    void ask_size(int cut_id);
 
 private:
     void fill_pieces(QMenu* menu);

@@ -2,6 +2,7 @@
 
 #include "app/theme.h"
 #include "app/wording.h"
+#include "core/project/mat_plan.h"
 #include "core/setout/sizing.h"
 
 #include <QHBoxLayout>
@@ -12,7 +13,6 @@ namespace zesty {
 namespace {
 constexpr int rungs = 13;
 constexpr double smallest_share = 1.0 / 6; ///< of the page
-constexpr double between_pieces = 2;
 constexpr int most_on_mat = 60;
 } // namespace
 
@@ -71,25 +71,34 @@ void SizesPart::build_measure() {
     r->addWidget(wanted_);
 }
 
+void SizesPart::set_mat(double Project::*side, const char* intention, double mm) {
+    document_.change(intention, [&](Project& p) { p.*side = mm; });
+}
+
 void SizesPart::build_mat() {
     auto* r = row("Mat");
     mat_width_ = new LengthEdit("Width of the cutting mat", 10, 3000, this);
     mat_height_ = new LengthEdit("Height of the cutting mat", 10, 3000, this);
-    for (const int i : {0, 1}) {
-        LengthEdit* edit = i == 0 ? mat_width_ : mat_height_;
-        edit->setFixedWidth(80);
-        connect(edit, &LengthEdit::length_entered, this, [this, i](double mm) {
-            mat_[i] = mm;
-            refresh();
-        });
-    }
+    for (LengthEdit* edit : {mat_width_, mat_height_}) edit->setFixedWidth(80);
+    connect(mat_width_, &LengthEdit::length_entered, this,
+            [this](double mm) { set_mat(&Project::mat_width, "Width of the cutting mat", mm); });
+    connect(mat_height_, &LengthEdit::length_entered, this,
+            [this](double mm) { set_mat(&Project::mat_height, "Height of the cutting mat", mm); });
     r->addWidget(mat_width_);
     r->addWidget(new QLabel("x", this));
     r->addWidget(mat_height_);
+    r->addStretch(1);
+    r = row(QString());
     auto* count = new QPushButton("Count", this);
     count->setToolTip("Nests as many of the cut, at its size now, as fit on the mat");
     connect(count, &QPushButton::clicked, this, &SizesPart::count_on_mat);
     r->addWidget(count);
+    auto* lay = new QPushButton("Lay the page", this);
+    lay->setToolTip("Lays everything that is cut for this page on mats and shows them");
+    lay->setAccessibleName("Lay the page's cuts on mats");
+    connect(lay, &QPushButton::clicked, this, &SizesPart::lay_on_mats);
+    r->addWidget(lay);
+    r->addStretch(1);
     fits_ = line("mat");
 }
 
@@ -100,16 +109,47 @@ void SizesPart::count_on_mat() {
     if (cut < 0 || !now) return;
     fits_->setText("Counting.");
     const double size = std::max(now->size.x, now->size.y);
-    worker_.think(this, [this, project, cut, size, w = mat_[0], h = mat_[1]](Planner& planner) {
+    worker_.think(this, [this, project, cut, size](Planner& planner) {
+        const MatSize mat{project.mat_width, project.mat_height};
         const auto alone = planner.cut_alone(project, cut);
-        const auto counts =
-            alone ? fit_on_mat(**alone, {size, size * 0.75, size / 2}, w, h, between_pieces, most_on_mat, {})
-                  : std::vector<MatCount>{};
-        return [this, counts, units = project.units] {
+        const auto counts = alone ? fit_on_mat(**alone, {size, size * 0.75, size / 2}, mat, most_on_mat, {})
+                                  : std::vector<MatCount>{};
+        std::shared_ptr<ShownMats> shown;
+        if (!counts.empty() && counts.front().count > 0)
+            shown = std::make_shared<ShownMats>(ShownMats{QString("%1 on the mat").arg(counts.front().count),
+                                                          *alone, insert_labels(**alone),
+                                                          counts.front().layout.mats, mat});
+        return [this, counts, shown, units = project.units] {
             QStringList parts;
             for (const MatCount& c : counts)
                 parts << QString("%1 at %2").arg(c.count).arg(words(format_length(c.size, units)));
             fits_->setText("Fit on the mat: " + parts.join(", ") + ".");
+            state_.show_mats(shown);
+        };
+    });
+}
+
+void SizesPart::lay_on_mats() {
+    const Project project = document_.project();
+    const auto plan = state_.own_plan();
+    if (!plan || !plan->cut) return;
+    fits_->setText("Laying the cuts on mats.");
+    worker_.think(this, [this, project, plan](Planner&) {
+        auto shown = std::make_shared<ShownMats>(
+            ShownMats{{}, plan->cut, plan->inserts, {}, {project.mat_width, project.mat_height}});
+        std::size_t too_large = 0;
+        for (const CutsOnMats& one : mats_of(project, *plan)) {
+            shown->mats.insert(shown->mats.end(), one.layout.mats.begin(), one.layout.mats.end());
+            too_large += one.layout.too_large.size();
+        }
+        const QString count = counted(shown->mats.size(), "mat", "mats");
+        shown->title = "Everything cut for this page: " + count;
+        return [this, shown, count, too_large] {
+            fits_->setText("The page takes " + count + "." +
+                           (too_large == 0 ? QString()
+                                           : " " + counted(too_large, "piece is", "pieces are") +
+                                                 " larger than the mat."));
+            if (!shown->mats.empty()) state_.show_mats(shown);
         };
     });
 }
@@ -163,8 +203,8 @@ void SizesPart::ask_for_ladder() {
 
 void SizesPart::refresh() {
     const Project& p = document_.project();
-    mat_width_->show_length(mat_[0], p.units);
-    mat_height_->show_length(mat_[1], p.units);
+    mat_width_->show_length(p.mat_width, p.units);
+    mat_height_->show_length(p.mat_height, p.units);
     const SetOut* now = state_.set_out_in_hand(p);
     bars_->setEnabled(now && std::isfinite(now->thinnest_bar));
     int holds = -1;

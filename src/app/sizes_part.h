@@ -21,6 +21,8 @@ private:
     void refresh() override;
     void ask_for_ladder();
     void count_on_mat();
+    void lay_on_mats();
+    void set_mat(double Project::*side, const char* intention, double mm);
     void tell();
     void grow(const QString& intention, double factor);
 
@@ -33,7 +35,6 @@ private:
     LengthEdit* mat_width_;
     LengthEdit* mat_height_;
     QLabel* fits_;
-    double mat_[2] = {304.8, 304.8};
     std::vector<PlacedCut> ladder_for_;
     double ladder_lip_ = -1;
     BackingRules ladder_rules_;

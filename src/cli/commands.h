@@ -59,7 +59,7 @@ struct SetOutArgs {
     int leave_free = 0;
     bool photo_round = false, photo_behind = false, photo_on_top = false, remove_photo = false;
     // Size
-    std::string size_for, fit_photo, mat, sizes;
+    std::string size_for, fit_photo, mat, mat_picture, sizes;
     bool ladder = false;
     bool json = false;
 };
@@ -71,7 +71,7 @@ struct SectionsArgs {
     std::string out;
     std::string by, centre, lasso_box, foam, clearance, punches, lips;
     int count = 3;
-    std::vector<std::string> group, ungroup, name, treat, school, lip, divide, undivide, order;
+    std::vector<std::string> group, ungroup, name, treat, school, lip, divide, undivide, order, bars;
     bool punch_on_top = false, punch_behind = false, compare = false, advise = false;
     bool json = false;
 };

@@ -112,7 +112,9 @@ void add_set_out(CLI::App& app, SetOutArgs& a) {
     c->add_option("--size-for", a.size_for, "bar=2mm, bar=foam, length=60mm:2.5in or photo=7:4x6[:overlap]")
         ->group("Size");
     c->add_option("--fit-photo", a.fit_photo, "The largest print in an opening: 7:4x6[:tuck]")->group("Size");
-    c->add_option("--mat", a.mat, "How many fit on a mat of this size")->group("Size");
+    c->add_option("--mat", a.mat, "The cutting mat; says how many of the cut fit on it")->group("Size");
+    c->add_option("--mat-picture", a.mat_picture, "Draws the first size, as many as fit, into this PNG")
+        ->group("Size");
     c->add_option("--sizes", a.sizes, "Sizes to try on the mat, longer side")->group("Size");
     c->add_flag("--ladder", a.ladder, "What other sizes would do")->group("Size");
     c->add_flag("--json", a.json, "Print zesty-set-out/1");
@@ -145,6 +147,11 @@ void add_sections(CLI::App& app, SectionsArgs& a) {
         ->group("Backing");
     c->add_option("--lip", a.lip, "1/8in, or 4:1/16in for one section")->group("Backing");
     c->add_option("--lips", a.lips, "meet or overlap on shared bars")->group("Backing");
+    c->add_option(
+         "--bars", a.bars,
+         "What patches do on single bars: 3,7:overlap between these openings, 3:meet for all bars of one, "
+         "3,7:page to undo that")
+        ->group("Backing");
     c->add_option("--foam", a.foam, "Width of foam strip for shakers")->group("Backing");
     c->add_option("--clearance", a.clearance, "Of inlays")->group("Backing");
     c->add_option("--punches", a.punches, "Diameters at hand: 1,1.5,2in")->group("Backing");

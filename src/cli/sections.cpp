@@ -221,13 +221,32 @@ private:
         return {};
     }
 
+    /// "3,7:overlap": the bars between these openings, or all of one; "page" as everywhere else.
+    Result<void> bars() {
+        for (const std::string& text : a_.bars) {
+            const For typed = typed_for(text);
+            const auto lips = typed.what == "page" ? p_.backing.lips : lips_named(typed.what);
+            if (!lips)
+                return fail(ErrorKind::BadInput, "--bars: '" + text + "' is not like 3,7:overlap or 3:meet");
+            const auto openings = typed_numbers("--bars", typed.which, static_cast<int>(plan_.spots.size()));
+            if (!openings) return tl::make_unexpected(openings.error());
+            const auto named = plan_.bars_among(*openings);
+            if (named.empty())
+                return fail(ErrorKind::NothingToDo, "--bars: there is no bar between " + typed.which);
+            set_bars(p_, named, *lips);
+        }
+        return {};
+    }
+
     Result<void> rules() {
         BackingRules& rules = p_.backing;
         if (!a_.lips.empty()) {
-            if (a_.lips != "meet" && a_.lips != "overlap")
+            const auto lips = lips_named(a_.lips);
+            if (!lips)
                 return fail(ErrorKind::BadInput, "--lips: '" + a_.lips + "' is neither meet nor overlap");
-            rules.lips = a_.lips == "meet" ? LipMode::Meet : LipMode::Overlap;
+            rules.lips = *lips;
         }
+        if (auto r = bars(); !r) return r;
         const auto foam = typed_length("--foam", a_.foam, 0.5, 50);
         const auto clearance = typed_length("--clearance", a_.clearance, 0, 10);
         if (!foam) return tl::make_unexpected(foam.error());

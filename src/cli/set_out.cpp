@@ -1,4 +1,5 @@
 #include "cli/commands.h"
+#include "cli/set_out_answers.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
 #include "core/project/planner.h"
@@ -10,32 +11,13 @@
 #include <algorithm>
 #include <iostream>
 #include <nlohmann/json.hpp>
+#include <sstream>
 
 namespace zesty::cli {
 
 namespace {
 
 using nlohmann::json;
-
-/// A print and the opening it is for: "7:4x6" or "7:4x6:1/8", split at the colons.
-struct PrintForOpening {
-    int opening = 0;
-    Polygon outline; ///< of the opening, on the page
-    Point size;
-    std::optional<double> tuck;
-};
-
-Result<PrintForOpening> typed_print(const std::string& option, const std::vector<std::string>& parts,
-                                    const Plan& plan, double least_side) {
-    const auto opening = typed_numbers(option, parts[0], static_cast<int>(plan.cut->openings.size()));
-    const auto size = typed_size(option, parts[1], least_side, 1000);
-    const auto tuck = typed_length(option, parts.size() > 2 ? parts[2] : "", 0, 50);
-    if (!opening) return tl::make_unexpected(opening.error());
-    if (!size) return tl::make_unexpected(size.error());
-    if (!tuck) return tl::make_unexpected(tuck.error());
-    const int o = opening->front();
-    return PrintForOpening{o, transformed(plan.cut->openings[o].outline, plan.set_out.to_page), *size, *tuck};
-}
 
 /// Runs the checks of one command one after the other and keeps the first thing that is wrong.
 class SetOutEdit {
@@ -81,6 +63,12 @@ private:
                 return fail(ErrorKind::BadInput, "--reveal: give one length, or left,top,right,bottom");
             p_.page.reveal =
                 r->size() == 1 ? Sides::even(r->front()) : Sides{(*r)[0], (*r)[1], (*r)[2], (*r)[3]};
+        }
+        if (!a_.mat.empty()) {
+            const auto mat = typed_size("--mat", a_.mat, 10, 3000);
+            if (!mat) return tl::make_unexpected(mat.error());
+            p_.mat_width = mat->x;
+            p_.mat_height = mat->y;
         }
         if (a_.frame_paper.empty()) return {};
         if (a_.frame_paper != "none" && (!p_.stash || p_.stash->find(a_.frame_paper) < 0))
@@ -326,123 +314,6 @@ private:
     int shadows_ = 0;
 };
 
-void print_cuts(const Project& p, const Plan& plan) {
-    for (std::size_t i = 0; i < p.cuts.size(); ++i) {
-        const SetOut& s = plan.each_cut[i];
-        std::cout << "cut " << i + 1 << ": " << p.drawings[p.cuts[i].drawing]->name << ", "
-                  << format_size(s.size.x, s.size.y, p.units);
-        if (std::isfinite(s.thinnest_bar)) std::cout << ", thinnest bar " << format_mm(s.thinnest_bar);
-        if (s.smallest >= 0)
-            std::cout << ", smallest opening " << format_mm(s.smallest_opening) << " across, number "
-                      << s.smallest + 1;
-        std::cout << "\n";
-    }
-}
-
-void print_page(const Project& p, const Plan& plan) {
-    std::cout << "page " << format_size(p.page.width, p.page.height, p.units)
-              << (p.page.spread ? ", a spread of two" : "") << "\n";
-    for (const std::string& s : plan.frame.to_cut) std::cout << s << "\n";
-    print_cuts(p, plan);
-    for (std::size_t i = 0; i < p.photos.size(); ++i)
-        std::cout << "photo " << i + 1 << ": " << (p.photos[i].name.empty() ? "" : p.photos[i].name + ", ")
-                  << size_in_words(p.photos[i], p.units)
-                  << (p.photos[i].on_top ? ", on top" : ", behind the cuts") << "\n";
-    for (const PrintCount& c : plan.prints)
-        std::cout << "order " << c.count << " x "
-                  << (c.round ? format_length(c.width, p.units) + " round"
-                              : format_size(c.width, c.height, p.units))
-                  << "\n";
-    for (const Finding& f : plan.findings)
-        std::cout << f.code << ": " << f.title << ". " << f.message << "\n";
-}
-
-Result<json> fitted_photo(const SetOutArgs& a, const Project& p, const Plan& plan) {
-    const auto parts = split(a.fit_photo, ':');
-    if (!plan.cut || parts.size() < 2)
-        return fail(ErrorKind::BadInput, "--fit-photo: '" + a.fit_photo + "' is not like 7:4x6");
-    const auto print = typed_print("--fit-photo", parts, plan, 1);
-    if (!print) return tl::make_unexpected(print.error());
-    const Point size = print->size;
-    const double tuck = print->tuck.value_or(0);
-    const auto fit = largest_tucked(print->outline, size.x, size.y, tuck);
-    const auto cover = smallest_covering(print->outline, size.x, size.y, tuck);
-    if (!fit || !cover) return fail(ErrorKind::NothingToDo, "--fit-photo: no print of that shape fits");
-    const auto one = [&](const PhotoFit& f) {
-        return json{{"width_mm", f.factor * size.x},
-                    {"height_mm", f.factor * size.y},
-                    {"centre", {f.centre.x, f.centre.y}},
-                    {"turn_deg", f.turn_deg}};
-    };
-    if (!a.json) {
-        std::cout << "largest print inside opening " << print->opening + 1 << ": "
-                  << format_size(fit->factor * size.x, fit->factor * size.y, p.units) << ", turned "
-                  << std::lround(fit->turn_deg) << " degrees\n"
-                  << "smallest print that covers it: "
-                  << format_size(cover->factor * size.x, cover->factor * size.y, p.units) << ", turned "
-                  << std::lround(cover->turn_deg) << " degrees\n";
-    }
-    return json{{"largest_inside", one(*fit)}, {"smallest_covering", one(*cover)}};
-}
-
-Result<json> counted_on_mat(const SetOutArgs& a, const Project& p, Planner& planner, int cut) {
-    const auto mat = typed_size("--mat", a.mat, 10, 3000);
-    if (!mat) return tl::make_unexpected(mat.error());
-    const auto alone = planner.cut_alone(p, cut);
-    if (!alone) return tl::make_unexpected(alone.error());
-    std::vector<double> sizes;
-    if (!a.sizes.empty()) {
-        const auto typed = typed_lengths("--sizes", a.sizes, 5, 3000);
-        if (!typed) return tl::make_unexpected(typed.error());
-        sizes = *typed;
-    } else {
-        const auto plan = planner.shapes(p);
-        if (!plan) return tl::make_unexpected(plan.error());
-        sizes.push_back(std::max(plan->each_cut[cut].size.x, plan->each_cut[cut].size.y));
-    }
-    json out = json::array();
-    for (const MatCount& c : fit_on_mat(**alone, sizes, mat->x, mat->y, 2, 60, {})) {
-        out.push_back({{"size_mm", c.size}, {"count", c.count}});
-        if (!a.json) std::cout << c.count << " of " << format_length(c.size, p.units) << " fit on the mat\n";
-    }
-    if (sizes.size() > 1) {
-        const bool together = fit_together(**alone, sizes, mat->x, mat->y, 2, {});
-        out.push_back({{"together", together}});
-        if (!a.json)
-            std::cout << (together ? "one of each fits on one mat\n"
-                                   : "one of each does not fit on one mat\n");
-    }
-    return out;
-}
-
-Result<json> ladder_json(const SetOutArgs& a, const Project& p, Planner& planner, int cut) {
-    const double most = std::max(p.page.full_width(), p.page.height);
-    const auto rungs = planner.ladder(p, cut, most / 6, most, 11);
-    if (!rungs) return tl::make_unexpected(rungs.error());
-    json out = json::array();
-    if (!a.json)
-        std::cout << "size, thinnest bar, smallest opening, too small, patch paper, cutting, backing\n";
-    for (const Rung& r : *rungs) {
-        out.push_back({{"size_mm", r.size},
-                       {"thinnest_bar_mm", r.thinnest_bar},
-                       {"smallest_opening_mm", r.smallest_opening},
-                       {"too_small", r.too_small},
-                       {"patch_mm2", r.patch_area},
-                       {"cutting_min", r.cutting},
-                       {"backing_min", r.backing}});
-        if (a.json) continue;
-        std::string holds;
-        for (const Holding& h : holdings())
-            if (r.thinnest_bar >= h.bar) holds = h.name;
-        std::cout << format_length(r.size, p.units) << ", " << format_mm(r.thinnest_bar)
-                  << (holds.empty() ? " (too thin for the blade)" : " (wide enough for " + holds + ")")
-                  << ", " << format_mm(r.smallest_opening) << ", " << r.too_small << ", "
-                  << std::lround(r.patch_area / 100) << " sq cm, " << std::lround(r.cutting) << " min, "
-                  << std::lround(r.backing) << " min\n";
-    }
-    return out;
-}
-
 } // namespace
 
 int run(const SetOutArgs& args) {
@@ -455,34 +326,32 @@ int run(const SetOutArgs& args) {
     const auto plan = planner.shapes(*project);
     if (!plan) return complain(args.project + ": " + plan.error().message);
     const int cut = edit.cut();
-    json out{{"format", "zesty-set-out/1"}};
-    const bool asks_cut = args.ladder || !args.mat.empty();
-    if (asks_cut && cut < 0) return complain("the page has no cut yet");
+    const bool asks_mat = !args.mat.empty() || !args.mat_picture.empty();
+    if ((args.ladder || asks_mat) && cut < 0) return complain("the page has no cut yet");
+    // Everything is worked out before anything is said.
+    json answers{{"format", "zesty-set-out/1"}};
+    std::ostringstream said;
+    print_page(*project, *plan, said);
     const auto answer = [&](const char* key, const Result<json>& j) {
-        if (j) out[key] = *j;
+        if (j) answers[key] = *j;
         return j.has_value();
     };
-    if (!args.json) print_page(*project, *plan);
     if (!args.fit_photo.empty())
-        if (const auto j = fitted_photo(args, *project, *plan); !answer("photo", j))
+        if (const auto j = fitted_photo(args, *project, *plan, said); !answer("photo", j))
             return complain(j.error().message);
-    if (!args.mat.empty())
-        if (const auto j = counted_on_mat(args, *project, planner, cut); !answer("mat", j))
+    if (asks_mat)
+        if (const auto j = counted_on_mat(args, *project, planner, cut, said); !answer("mat", j))
             return complain(j.error().message);
     if (args.ladder)
-        if (const auto j = ladder_json(args, *project, planner, cut); !answer("ladder", j))
+        if (const auto j = ladder_json(*project, planner, cut, said); !answer("ladder", j))
             return complain(j.error().message);
     if (const auto r = save_changes(before, *project, args.project, args.out); !r)
         return complain(r.error().message);
     if (args.json) {
-        out["to_cut"] = plan->frame.to_cut;
-        out["cuts"] = json::array();
-        for (const SetOut& s : plan->each_cut)
-            out["cuts"].push_back(
-                {{"size_mm", {s.size.x, s.size.y}},
-                 {"box", {s.cut_box.x0, s.cut_box.y0, s.cut_box.x1, s.cut_box.y1}},
-                 {"thinnest_bar_mm", std::isfinite(s.thinnest_bar) ? json(s.thinnest_bar) : json()}});
-        std::cout << out.dump(1) << "\n";
+        add_page(*plan, answers);
+        std::cout << answers.dump(1) << "\n";
+    } else {
+        std::cout << said.str();
     }
     return plan->has_problems() ? problems : done;
 }

@@ -88,12 +88,13 @@ json section_json(Spot spot, const SectionChoice& c) {
 }
 
 json backing_json(const BackingRules& b) {
-    return {{"school", key_of(b.school)},
-            {"lips", b.lips == LipMode::Meet ? "meet" : "overlap"},
-            {"inlay_clearance_mm", b.inlay_clearance},
-            {"foam_width_mm", b.foam_width},
-            {"punches_mm", b.punches},
-            {"punch_on_top", b.punch_on_top}};
+    return {
+        {"school", key_of(b.school)},    {"lips", key_of(b.lips)},  {"inlay_clearance_mm", b.inlay_clearance},
+        {"foam_width_mm", b.foam_width}, {"punches_mm", b.punches}, {"punch_on_top", b.punch_on_top}};
+}
+
+json bar_json(const BarName& bar, LipMode lips) {
+    return {{"between", {spot_json(bar.first), spot_json(bar.second)}}, {"lips", key_of(lips)}};
 }
 
 json division_json(Spot spot, const Division& d) {
@@ -120,6 +121,8 @@ json project_json(const Project& p) {
              {"blade_gap_mm", p.blade_gap},
              {"seed", p.seed},
              {"backing", backing_json(p.backing)},
+             {"mat_mm", {p.mat_width, p.mat_height}},
+             {"bars", json::array()},
              {"divisions", json::array()},
              {"groups", json::array()},
              {"sections", json::array()}};
@@ -130,6 +133,7 @@ json project_json(const Project& p) {
         for (Spot s : g) members.push_back(spot_json(s));
         out["groups"].push_back(members);
     }
+    for (const auto& [bar, lips] : p.bars) out["bars"].push_back(bar_json(bar, lips));
     for (const auto& [spot, d] : p.divisions) out["divisions"].push_back(division_json(spot, d));
     for (const auto& [spot, c] : p.sections) out["sections"].push_back(section_json(spot, c));
     if (p.stash) out["stash"] = stash_json(*p.stash);
@@ -282,12 +286,18 @@ void read_sections(const json& j, Fields& fields, Project& p) {
     }
 }
 
+LipMode read_lips(const json& j, Fields& fields) {
+    const auto lips = lips_named(fields.text(j, "lips"));
+    if (!lips) fields.complain("lips");
+    return lips.value_or(LipMode::Meet);
+}
+
 void read_backing(const json& j, Fields& fields, BackingRules& out) {
     if (const auto school = school_named(fields.text(j, "school")))
         out.school = *school;
     else
         fields.complain("school");
-    out.lips = fields.text(j, "lips") == "overlap" ? LipMode::Overlap : LipMode::Meet;
+    out.lips = read_lips(j, fields);
     out.inlay_clearance = fields.number(j, "inlay_clearance_mm", out.inlay_clearance, 0, 10);
     out.foam_width = fields.number(j, "foam_width_mm", out.foam_width, 0.5, 50);
     out.punch_on_top = fields.flag(j, "punch_on_top");
@@ -299,6 +309,17 @@ void read_backing(const json& j, Fields& fields, BackingRules& out) {
             fields.complain("punches_mm");
     }
     std::sort(out.punches.begin(), out.punches.end());
+}
+
+void read_bars(const json& j, Fields& fields, Project& p) {
+    for (const json& item : fields.list(j, "bars")) {
+        const std::vector<json> between = fields.list(item, "between");
+        if (between.size() != 2) {
+            fields.complain("between");
+            continue;
+        }
+        p.bars[std::minmax(fields.spot(between[0]), fields.spot(between[1]))] = read_lips(item, fields);
+    }
 }
 
 void read_divisions(const json& j, Fields& fields, Project& p) {
@@ -413,6 +434,13 @@ Project read_decisions(const json& j, Fields& fields, std::vector<std::string>& 
     p.blade_gap = fields.number(j, "blade_gap_mm", p.blade_gap, 0, 50);
     p.seed = static_cast<unsigned>(fields.number(j, "seed", 1, 0, 4294967295.0));
     if (j.contains("backing")) read_backing(j["backing"], fields, p.backing);
+    if (j.contains("mat_mm")) {
+        const auto mat = fields.numbers(j, "mat_mm", 2, 3000);
+        p.mat_width = mat[0];
+        p.mat_height = mat[1];
+        if (std::min(mat[0], mat[1]) < 10) fields.complain("mat_mm");
+    }
+    read_bars(j, fields, p);
     read_divisions(j, fields, p);
     read_sections(j, fields, p);
     return p;
@@ -425,7 +453,7 @@ Result<void> check_format(const json& j, const std::string& what) {
     if (format.rfind("zesty-project/", 0) != 0)
         return fail(ErrorKind::BadInput, what + ": this is not a project file");
     const std::string number = format.substr(14);
-    if (number == "1" || number == std::to_string(project_version)) return {};
+    if (number == "1" || number == "2" || number == std::to_string(project_version)) return {};
     if (!number.empty() &&
         std::all_of(number.begin(), number.end(), [](char c) { return c >= '0' && c <= '9'; }))
         return fail(ErrorKind::NewerFormat, what + ": written by a newer version of this program (format " +

@@ -8,7 +8,7 @@
 
 namespace zesty {
 
-inline constexpr int project_version = 2;
+inline constexpr int project_version = 3;
 
 Result<QByteArray> project_bytes(const Project& project);
 /// `what` begins the sentence of an error.

@@ -265,4 +265,25 @@ TEST(Cli, OtherWaysInAreToldByTheirContent) {
     expect_one_line(zesty({"inspect", home.filePath("empty.zip")}), "bundle");
 }
 
+TEST(Cli, SingleBarsAndTheMatAreDecidedAndDrawn) {
+    QTemporaryDir dir;
+    const QString project = dir.filePath("p.zesty");
+    ASSERT_TRUE(QFile::copy(demo::project(), project));
+    QFile::setPermissions(project, QFile::ReadOwner | QFile::WriteOwner);
+    const Ran bars = zesty({"sections", project, "--bars", "3:overlap"});
+    EXPECT_LT(bars.code, 2) << bars.err;
+    expect_one_line(zesty({"sections", project, "--bars", "3:sideways"}), "--bars");
+    expect_one_line(zesty({"sections", project, "--bars", "1,26:meet"}), "no bar between");
+    const QString picture = dir.filePath("mat.png");
+    const Ran mat = zesty({"set-out", project, "--mat", "12x24in", "--mat-picture", picture, "--json"});
+    ASSERT_LT(mat.code, 2) << mat.err;
+    EXPECT_GE(json::parse(mat.out)["mat"][0]["count"].get<int>(), 2);
+    const QImage image(picture);
+    EXPECT_NEAR(1.0 * image.height() / image.width(), 2, 0.01);
+    // What is wrong is found before anything is said.
+    expect_one_line(zesty({"set-out", project, "--fit-photo", "7:wide"}), "--fit-photo");
+    expect_one_line(zesty({"set-out", project, "--mat", "large"}), "--mat");
+    expect_one_line(zesty({"set-out", project, "--mat", "1x1in", "--mat-picture", picture}), "not even one");
+}
+
 } // namespace zesty

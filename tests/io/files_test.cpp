@@ -134,6 +134,20 @@ TEST(ProjectFile, AFileOfFormatOneOpensWithItsDecisions) {
     EXPECT_TRUE(*again == *p) << "written anew, in the newest format, it is the same";
 }
 
+TEST(ProjectFile, AFileOfFormatTwoOpensWithItsDecisions) {
+    const auto p = open_project(QString(ZESTY_DEMO_FOLDER) + "/../tests/samples/project-2.zesty");
+    ASSERT_TRUE(p) << p.error().message;
+    ASSERT_EQ(p->cuts.size(), 2u);
+    EXPECT_TRUE(p->cuts[1].place.mirrored);
+    ASSERT_EQ(p->photos.size(), 1u);
+    EXPECT_EQ(p->photos[0].name, "Mia");
+    EXPECT_EQ(p->divisions.size(), 1u);
+    EXPECT_EQ(p->backing.lips, LipMode::Overlap);
+    EXPECT_EQ(p->choice(Spot(0, 0)).treatment, Treatment::Shaker);
+    EXPECT_TRUE(p->bars.empty());
+    EXPECT_TRUE(*project_from(*project_bytes(*p), "x.zesty") == *p);
+}
+
 TEST(ProjectFile, AnEmptyPageIsAProjectToo) {
     const auto again = project_from(*project_bytes(Project{}), "x.zesty");
     ASSERT_TRUE(again);
@@ -149,7 +163,7 @@ TEST(ProjectFile, NewerAndBrokenFilesAreRefusedClearly) {
         EXPECT_EQ(r.error().message.rfind("x.zesty: ", 0), 0u) << r.error().message;
         return r.error().kind;
     };
-    EXPECT_EQ(kind(zip_of({{"project.json", R"({"format":"zesty-project/3"})"}})), ErrorKind::NewerFormat);
+    EXPECT_EQ(kind(zip_of({{"project.json", R"({"format":"zesty-project/4"})"}})), ErrorKind::NewerFormat);
     EXPECT_EQ(kind(zip_of({{"project.json", R"({"format":"zesty-project/x"})"}})), ErrorKind::BadInput);
     EXPECT_EQ(kind(zip_of({{"project.json", "{"}})), ErrorKind::BadInput);
     EXPECT_EQ(kind(zip_of({{"other", "x"}})), ErrorKind::BadInput);

@@ -5,6 +5,7 @@
 #include "io/guide/export_all.h"
 #include "io/guide/sheet_svg.h"
 #include "io/paint/fonts.h"
+#include "io/paint/mat_painter.h"
 #include "io/paint/page_painter.h"
 #include "io/project_file.h"
 #include "io/svg/svg_reader.h"
@@ -175,6 +176,37 @@ TEST(Guide, SaysWhatToPrepareAndWhichLoosePieceBelongsWhere) {
     EXPECT_EQ(page_with(path, line.toUtf8()), page_with(path, "loose pieces"));
 }
 
+TEST(Guide, TheMatCarriesTheLabelsOfLoosePieces) {
+    const auto& [project, plan] = demo_plan();
+    ASSERT_FALSE(plan.inserts.empty());
+    QTemporaryDir dir;
+    const QString pdf = dir.filePath("guide.pdf");
+    QFile f(pdf);
+    ASSERT_TRUE(f.open(QIODevice::WriteOnly));
+    f.write(guide_pdf(project, plan, PrintPaper::A4));
+    f.close();
+    const int page = page_with(pdf, "the cutting mat");
+    ASSERT_GT(page, 0);
+    const QString text =
+        run("pdftotext", {"-f", QString::number(page), "-l", QString::number(page), pdf, "-"});
+    for (const InsertLabel& l : plan.inserts)
+        EXPECT_TRUE(text.contains(QString::fromStdString(l.label))) << l.label;
+    // The picture shows every label where its piece is: there it differs from a picture without labels.
+    const auto mats = mats_of(project, plan);
+    ASSERT_EQ(mats.size(), 1u);
+    const auto& pieces = mats[0].layout.mats.at(0);
+    const MatSize size{project.mat_width, project.mat_height};
+    const QImage with = mat_picture(*plan.cut, plan.inserts, pieces, size, 1200);
+    const QImage without = mat_picture(*plan.cut, {}, pieces, size, 1200);
+    for (const OnMat& p : pieces) {
+        const auto label = std::find_if(plan.inserts.begin(), plan.inserts.end(),
+                                        [&](const InsertLabel& l) { return l.piece == p.piece; });
+        if (label == plan.inserts.end()) continue;
+        const Point at = p.to_mat(label->in_piece) * (1200 / size.width);
+        EXPECT_NE(with.pixel(QPointF(at.x, at.y).toPoint()), without.pixel(QPointF(at.x, at.y).toPoint()));
+    }
+}
+
 TEST(Guide, TilesCoverTheSheetAndLeaveOutEmptyOnes) {
     const Tiling t = tiles_of({0, 0, 304.8, 304.8}, {{10, 10, 40, 40}, {250, 200, 300, 300}}, 180, 200);
     EXPECT_EQ(t.columns, 2);
@@ -250,7 +282,7 @@ TEST(Export, WritesEverythingAndSaysSo) {
     const auto files =
         export_all(demo_plan().project, demo_plan().plan, PrintPaper::A4, dir.filePath("made/here"));
     ASSERT_TRUE(files) << files.error().message;
-    EXPECT_EQ(files->size(), 2 + demo_plan().plan.used_sheets.size());
+    EXPECT_EQ(files->size(), 3 + demo_plan().plan.used_sheets.size()) << "guide, page, mat and the sheets";
     for (const QString& f : *files) EXPECT_GT(QFile(f).size(), 500) << f.toStdString();
     QFile blocked(dir.filePath("file"));
     ASSERT_TRUE(blocked.open(QIODevice::WriteOnly));

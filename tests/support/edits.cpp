@@ -64,7 +64,17 @@ void set_out_edit(Project& p, std::mt19937& random) {
 void sections_edit(Project& p, std::mt19937& random, int openings) {
     const Spot spot = some_opening(p, random, openings);
     SectionChoice c = p.choice(section_of(p, spot));
-    switch (below(random, 8)) {
+    switch (below(random, 10)) {
+    case 8:
+        p.backing.lips = static_cast<LipMode>(below(random, 2));
+        break;
+    case 9: {
+        const Spot other{spot.cut, below(random, openings)};
+        if (other.opening != spot.opening)
+            set_bars(p, {std::minmax(spot, other)}, static_cast<LipMode>(below(random, 2)));
+        p.mat_width = between(random, 100, 300);
+        break;
+    }
     case 0:
         c.treatment = static_cast<Treatment>(below(random, treatments));
         p.choose(section_of(p, spot), c);

@@ -14,6 +14,10 @@ std::string letters(int n) {
 
 } // namespace
 
+std::string insert_label(int copy, int number) {
+    return letters(copy) + std::to_string(number);
+}
+
 std::vector<InsertLabel> insert_labels(const CutFile& cut) {
     std::vector<InsertLabel> out;
     for (std::size_t p = 0; p < cut.pieces.size(); ++p) {
@@ -34,8 +38,9 @@ std::vector<InsertLabel> insert_labels(const CutFile& cut) {
     std::map<int, int> copies;  // layer -> which of the cuts that have inserts
     for (InsertLabel& l : out) {
         const int layer = cut.pieces[l.piece].layer;
-        const int copy = copies.try_emplace(layer, static_cast<int>(copies.size())).first->second;
-        l.label = letters(copy) + std::to_string(++numbers[layer]);
+        l.copy = copies.try_emplace(layer, static_cast<int>(copies.size())).first->second;
+        l.number = ++numbers[layer];
+        l.label = insert_label(l.copy, l.number);
     }
     return out;
 }

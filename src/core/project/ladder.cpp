@@ -28,7 +28,8 @@ Rung rung_at(const CutFile& cut, const Spots& spots, std::vector<BackingWish> wi
     Box everywhere;
     everywhere.add(t({cut.box.x0, cut.box.y0}));
     everywhere.add(t({cut.box.x1, cut.box.y1}));
-    if (const auto backing = backing_of(cut, spots, wishes, rules, t, everywhere.grown(100)))
+    if (const auto backing =
+            backing_of(cut, spots, wishes, rules, {rules.lips, {}}, t, everywhere.grown(100)))
         for (const Patch& p : backing->patches) {
             r.patch_area += p.paper_area();
             r.backing += backing_minutes(p);

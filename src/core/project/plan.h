@@ -98,6 +98,8 @@ struct Plan {
     Point middle_of(int opening) const;
     /// Whether a finding is a problem.
     bool has_problems() const;
+    /// The bars between these openings, or all of an opening that is alone, as decisions name them.
+    std::vector<BarName> bars_among(const std::vector<int>& openings) const;
     /// Names of openings in decisions.
     std::vector<Spot> spots_of(const std::vector<int>& openings) const;
 };

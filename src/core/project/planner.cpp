@@ -6,6 +6,7 @@
 #include "core/sections/effort.h"
 
 #include <algorithm>
+#include <set>
 
 namespace zesty {
 
@@ -100,6 +101,21 @@ void look_at_photos(const Project& project, Plan& plan) {
     plan.prints = prints_of(project.photos);
     plan.free_cells = free_cells(project.photos);
     plan.photo_findings = photo_findings(project, material_over_photos(project, plan));
+}
+
+/// What is decided about bars, by openings of the composition. Bars that are not there are ignored.
+SharedBars shared_bars(const Project& project, const std::vector<Spot>& openings) {
+    SharedBars out{project.backing.lips, {}};
+    if (project.bars.empty()) return out;
+    std::map<Spot, int> numbers;
+    for (std::size_t o = 0; o < openings.size(); ++o) numbers[openings[o]] = static_cast<int>(o);
+    for (const auto& [bar, lips] : project.bars) {
+        const auto a = numbers.find(bar.first);
+        const auto b = numbers.find(bar.second);
+        if (lips != out.usual && a != numbers.end() && b != numbers.end())
+            out.otherwise.insert(std::minmax(a->second, b->second));
+    }
+    return out;
 }
 
 BackingWish wish_of(const Section& section) {
@@ -231,6 +247,21 @@ std::vector<Spot> Plan::spots_of(const std::vector<int>& openings) const {
     return out;
 }
 
+std::vector<BarName> Plan::bars_among(const std::vector<int>& openings) const {
+    std::set<BarName> out;
+    if (!cut) return {};
+    const auto chosen = [&](int o) {
+        return std::find(openings.begin(), openings.end(), o) != openings.end();
+    };
+    const auto whole = [&](int o) { return Spot(spots[o].cut, spots[o].opening); };
+    for (const Bar& b : cut->bars) {
+        if (b.b == Bar::edge || whole(b.a) == whole(b.b)) continue;
+        if (openings.size() == 1 ? chosen(b.a) || chosen(b.b) : chosen(b.a) && chosen(b.b))
+            out.insert(std::minmax(whole(b.a), whole(b.b)));
+    }
+    return {out.begin(), out.end()};
+}
+
 Result<std::shared_ptr<const CutPart>> Planner::part_of(const Project& project, const PlacedCut& cut) {
     const auto& drawing = project.drawings[cut.drawing];
     auto it = std::find_if(read_.begin(), read_.end(), [&](const Read& r) { return r.drawing == drawing; });
@@ -324,11 +355,12 @@ Result<void> Planner::back_again(const Project& project, Plan& plan) {
     if (!covered) return tl::make_unexpected(covered.error());
     plan.covered = std::move(*covered);
     note_hidden(plan, wishes);
-    if (backing_cut_ != plan.cut || !(backing_for_ == plan.set_out.to_page) ||
+    SharedBars bars = shared_bars(project, composed_.spots);
+    if (backing_cut_ != plan.cut || !(backing_bars_ == bars) || !(backing_for_ == plan.set_out.to_page) ||
         !(backing_page_ == project.page.whole()) || backing_wishes_ != wishes ||
         !(backing_rules_ == project.backing)) {
         backing_cut_.reset();
-        auto made = backing_of(*composed_.cut, spots_, wishes, project.backing, plan.set_out.to_page,
+        auto made = backing_of(*composed_.cut, spots_, wishes, project.backing, bars, plan.set_out.to_page,
                                project.page.whole());
         if (!made) return tl::make_unexpected(made.error());
         backing_ = std::move(*made);
@@ -336,6 +368,7 @@ Result<void> Planner::back_again(const Project& project, Plan& plan) {
         backing_page_ = project.page.whole();
         backing_wishes_ = std::move(wishes);
         backing_rules_ = project.backing;
+        backing_bars_ = std::move(bars);
         backing_cut_ = plan.cut;
     }
     plan.patches = backing_.patches;

@@ -70,6 +70,7 @@ private:
     Box backing_page_;
     std::vector<BackingWish> backing_wishes_;
     BackingRules backing_rules_;
+    SharedBars backing_bars_;
     std::shared_ptr<const CutFile> backing_cut_;
     Capacity capacity_;
 };

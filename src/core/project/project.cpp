@@ -42,7 +42,8 @@ bool operator==(const Project& a, const Project& b) {
     return a.title == b.title && a.units == b.units && a.page == b.page && a.cuts == b.cuts &&
            a.photos == b.photos && a.lip == b.lip && a.blade_gap == b.blade_gap && a.seed == b.seed &&
            a.groups == b.groups && a.sections == b.sections && a.backing == b.backing &&
-           a.divisions == b.divisions &&
+           a.divisions == b.divisions && a.bars == b.bars && a.mat_width == b.mat_width &&
+           a.mat_height == b.mat_height &&
            std::equal(a.drawings.begin(), a.drawings.end(), b.drawings.begin(), b.drawings.end(),
                       same_file) &&
            same(a.stash, b.stash);
@@ -136,6 +137,15 @@ void undivide(Project& project, const std::vector<Spot>& openings) {
     }
 }
 
+void set_bars(Project& project, const std::vector<BarName>& bars, LipMode lips) {
+    for (const BarName& bar : bars) {
+        if (lips == project.backing.lips)
+            project.bars.erase(bar);
+        else
+            project.bars[bar] = lips;
+    }
+}
+
 namespace {
 
 int free_id(const Project& project) {
@@ -168,6 +178,7 @@ void set_only_cut(Project& project, std::shared_ptr<const DrawingFile> drawing) 
     project.cuts.clear();
     project.groups.clear();
     project.sections.clear();
+    project.bars.clear();
     std::erase_if(project.divisions, [](const auto& d) { return d.first != base_spot; });
     add_cut(project, std::move(drawing));
     project.cuts.front().place = place;
@@ -195,6 +206,9 @@ int copy_cut(Project& project, int id, bool facing, double beside) {
         if (spot.cut == id) project.choose(moved(spot), choice);
     for (const auto& [spot, division] : std::map(project.divisions))
         if (spot.cut == id) project.divisions[moved(spot)] = division;
+    for (const auto& [bar, lips] : std::map(project.bars))
+        if (bar.first.cut == id && bar.second.cut == id)
+            project.bars[{moved(bar.first), moved(bar.second)}] = lips;
     project.cuts.push_back(copy);
     return copy.id;
 }
@@ -219,6 +233,7 @@ bool split_layers(Project& project, int id) {
     // Numbers of openings mean other openings from now on.
     std::erase_if(project.sections, [&](const auto& s) { return s.first.cut == id; });
     std::erase_if(project.divisions, [&](const auto& d) { return d.first.cut == id; });
+    std::erase_if(project.bars, [&](const auto& b) { return b.first.first.cut == id; });
     for (auto& g : project.groups) std::erase_if(g, [&](Spot s) { return s.cut == id; });
     std::erase_if(project.groups, [](const auto& g) { return g.size() < 2; });
     std::sort(project.groups.begin(), project.groups.end());
@@ -249,6 +264,7 @@ void remove_cut(Project& project, int id) {
     std::erase_if(project.cuts, [&](const PlacedCut& c) { return c.id == id; });
     std::erase_if(project.sections, [&](const auto& s) { return s.first.cut == id; });
     std::erase_if(project.divisions, [&](const auto& d) { return d.first.cut == id; });
+    std::erase_if(project.bars, [&](const auto& b) { return b.first.first.cut == id; });
     std::erase_if(project.groups, [](const auto& g) { return g.size() < 2; });
     std::sort(project.groups.begin(), project.groups.end());
     if (std::any_of(project.cuts.begin(), project.cuts.end(),

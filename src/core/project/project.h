@@ -51,6 +51,9 @@ struct BackingRules {
     static std::vector<double> usual_punches();
 };
 
+/// A bar shared by two whole openings, the lower one first.
+using BarName = std::pair<Spot, Spot>;
+
 /// What names the bare base where it is divided.
 inline const Spot base_spot{-1, 0, 0};
 
@@ -65,6 +68,9 @@ struct Project {
     double lip = mm_per_inch / 8;
     double blade_gap = 0.5; ///< kept free between patches on a sheet
     BackingRules backing;
+    std::map<BarName, LipMode> bars;     ///< where patches do something else on a bar than on the others
+    double mat_width = 12 * mm_per_inch; ///< of the cutting mat, as far as it is cut on
+    double mat_height = 12 * mm_per_inch;
     /// Openings that are divided, by whole opening; the bare base under `base_spot`.
     std::map<Spot, Division> divisions;
     unsigned seed = 1;
@@ -94,6 +100,10 @@ void divide(Project& project, const std::vector<Spot>& openings, const Division&
 void undivide(Project& project, const std::vector<Spot>& openings);
 /// The lowest opening of the section the opening is in.
 Spot section_of(const Project& project, Spot opening);
+
+/// Patches meet or overlap on these bars, whatever they do elsewhere; a bar that does as all others is not
+/// kept.
+void set_bars(Project& project, const std::vector<BarName>& bars, LipMode lips);
 
 /// Calls change(choice) for every section that one of the openings is in.
 template <class Change>

@@ -18,8 +18,9 @@ constexpr double widest_lip = 12; ///< how far a patch of any school may reach
 class Backer {
 public:
     Backer(const CutFile& whole, const Spots& spots, const std::vector<BackingWish>& wishes,
-           const BackingRules& rules, const Transform& to_page, const Box& page)
-        : whole_(whole), spots_(spots), wishes_(wishes), rules_(rules), to_page_(to_page), page_(page) {}
+           const BackingRules& rules, const SharedBars& bars, const Transform& to_page, const Box& page)
+        : whole_(whole), spots_(spots), wishes_(wishes), rules_(rules), bars_(bars), to_page_(to_page),
+          page_(page) {}
 
     Result<Backing> run() {
         gluing_ = gluing_keys();
@@ -53,8 +54,8 @@ private:
         return out;
     }
 
-    Result<std::map<int, Patch>> by_whole(double at_least, LipMode lips) const {
-        auto made = make_patches(whole_, whole_wishes(at_least), to_page_, page_, lips);
+    Result<std::map<int, Patch>> by_whole(double at_least) const {
+        auto made = make_patches(whole_, whole_wishes(at_least), to_page_, page_, bars_);
         if (!made) return tl::make_unexpected(made.error());
         std::map<int, Patch> out;
         for (Patch& p : *made) out.emplace(p.opening, std::move(p));
@@ -63,8 +64,8 @@ private:
 
     Result<void> make_base() {
         auto made = make_patches(whole_, whole_wishes(0), to_page_, page_);
-        if (made && rules_.lips == LipMode::Overlap) {
-            const auto reaching = make_patches(whole_, whole_wishes(0), to_page_, page_, LipMode::Overlap);
+        if (made && !bars_.all_meet()) {
+            const auto reaching = make_patches(whole_, whole_wishes(0), to_page_, page_, bars_);
             if (!reaching) return tl::make_unexpected(reaching.error());
             made = overlapped(std::move(*made), *reaching, whole_, to_page_,
                               [this](int a, int b) { return glued_before(a, b); });
@@ -75,7 +76,7 @@ private:
             return w.backed && (w.school == School::EnlargedCopy || w.school == School::Punches);
         });
         if (!wider) return {};
-        auto room = by_whole(widest_lip, rules_.lips);
+        auto room = by_whole(widest_lip);
         if (!room) return tl::make_unexpected(room.error());
         room_ = std::move(*room);
         return {};
@@ -283,6 +284,7 @@ private:
     const Spots& spots_;
     const std::vector<BackingWish>& wishes_;
     const BackingRules& rules_;
+    const SharedBars& bars_;
     Transform to_page_;
     Box page_;
     std::vector<std::pair<int, double>> gluing_; ///< what is glued first has the least
@@ -295,8 +297,9 @@ private:
 } // namespace
 
 Result<Backing> backing_of(const CutFile& whole, const Spots& spots, const std::vector<BackingWish>& wishes,
-                           const BackingRules& rules, const Transform& to_page, const Box& page) {
-    return Backer(whole, spots, wishes, rules, to_page, page).run();
+                           const BackingRules& rules, const SharedBars& bars, const Transform& to_page,
+                           const Box& page) {
+    return Backer(whole, spots, wishes, rules, bars, to_page, page).run();
 }
 
 } // namespace zesty

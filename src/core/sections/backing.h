@@ -25,10 +25,12 @@ struct Backing {
 /// `wishes` by opening of `spots.cut`; `whole` is the composition's cut, in the same coordinates. Every
 /// patch's `section` is left 0.
 ///
-/// With LipMode::Overlap a patch runs on over the bar to the next opening, but where one other already does
-/// so it gives way: nowhere do more than two lie on each other. Patch::order is the order of gluing then.
+/// `bars`: by openings of `whole`. Where they say overlap a patch runs on over the bar to the next opening,
+/// but where one other already does so it gives way: nowhere do more than two lie on each other. Patch::order
+/// is the order of gluing then.
 Result<Backing> backing_of(const CutFile& whole, const Spots& spots, const std::vector<BackingWish>& wishes,
-                           const BackingRules& rules, const Transform& to_page, const Box& page);
+                           const BackingRules& rules, const SharedBars& bars, const Transform& to_page,
+                           const Box& page);
 
 /// Below this a lip gives glue no hold.
 inline constexpr double least_lip = 0.8;

@@ -7,9 +7,9 @@
 
 namespace zesty {
 
-/// Takes patches that meet in the middle of bars and the same patches with all they could cover, opening by
-/// opening, and gives each of them as much of the bars as leaves nowhere more than two on each other. What is
-/// glued before takes its share first.
+/// Takes patches that meet in the middle of bars and the same patches with all they could cover, both in
+/// order of openings, and gives each of them as much of the bars as leaves nowhere more than two on each
+/// other. What is glued before takes its share first.
 Result<std::vector<Patch>> overlapped(std::vector<Patch> meeting, const std::vector<Patch>& reaching,
                                       const CutFile& cut, const Transform& to_page,
                                       const std::function<bool(int opening, int other)>& before);

@@ -1,9 +1,9 @@
 #include "core/sections/patches.h"
 
 #include "core/geometry/segment_grid.h"
+#include "core/on_two_threads.h"
 
 #include <algorithm>
-#include <future>
 
 namespace zesty {
 
@@ -37,12 +37,12 @@ SegmentGrid contours(const CutFile& cut, const std::vector<char>& backed, const 
 /// Follows one contour of an opening and tells how far the patch may reach from each of its points.
 class Reach {
 public:
-    Reach(const SegmentGrid& grid, int layer, double lip, LipMode lips, std::vector<int> ignored)
-        : grid_(grid), layer_(layer), lip_(lip), overlaps_(lips == LipMode::Overlap),
-          ignored_(std::move(ignored)) {}
+    /// `crossed`: by opening, whether the bar shared with it may be crossed; empty when none may.
+    Reach(const SegmentGrid& grid, int layer, double lip, std::vector<char> crossed, std::vector<int> ignored)
+        : grid_(grid), layer_(layer), lip_(lip), crossed_(std::move(crossed)), ignored_(std::move(ignored)) {}
 
     double at(Point a, Point normal) const {
-        const double shared = overlaps_ ? lip_ : ball(a, normal, lip_, Shares);
+        const double shared = ball(a, normal, lip_, Shares);
         // A circle of this size lets the patch come as close to an edge as it may.
         const double enough = (shared + edge_clearance) / 2;
         const double free = ball(a, normal, enough, Stops);
@@ -57,8 +57,7 @@ private:
         for (int step = 0; step < 30; ++step) {
             const Point c = a + normal * r;
             const auto hit = grid_.nearest(c, r * (1 - 1e-6), [&](const Segment& s) {
-                return (s.group == group_of(layer_, meeting) ||
-                        (overlaps_ && s.group == group_of(layer_, Shares))) &&
+                return means(s) == meeting &&
                        std::find(ignored_.begin(), ignored_.end(), s.ring) == ignored_.end();
             });
             if (!hit) break;
@@ -72,10 +71,18 @@ private:
         return r;
     }
 
+    /// What a contour means to this patch: one across a bar that may be crossed only stops it. Nothing when
+    /// it belongs to another cut.
+    std::optional<Meeting> means(const Segment& s) const {
+        if (s.group == group_of(layer_, Stops)) return Stops;
+        if (s.group != group_of(layer_, Shares)) return {};
+        return !crossed_.empty() && crossed_[s.ring] ? Stops : Shares;
+    }
+
     const SegmentGrid& grid_;
     int layer_;
     double lip_;
-    bool overlaps_; ///< shared bars are not shared in the middle: the patch may cross them
+    std::vector<char> crossed_;
     std::vector<int> ignored_;
 };
 
@@ -158,8 +165,8 @@ Ring thinned(const Ring& ring, const Transform& to_page) {
 class PatchMaker {
 public:
     PatchMaker(const CutFile& cut, const std::vector<PatchWish>& wishes, const Transform& to_page,
-               const Box& page, LipMode lips)
-        : cut_(cut), wishes_(wishes), to_page_(to_page), page_(page), lips_(lips),
+               const Box& page, const SharedBars& bars)
+        : cut_(cut), wishes_(wishes), to_page_(to_page), page_(page), bars_(bars),
           backed_(cut.openings.size(), 0), grid_(SegmentGrid({})) {
         for (std::size_t o = 0; o < backed_.size(); ++o) backed_[o] = wishes[o].backed;
         grid_ = contours(cut, backed_, to_page);
@@ -179,7 +186,7 @@ public:
         const Ring edge = thinned(cut_.openings[opening].outline.outer, to_page_);
         std::vector<int> ignored{opening};
         for (int p : cut_.openings[opening].inserts) ignored.push_back(ring_of_piece(p));
-        const Reach reach(grid_, layer_of(opening), patch.lip_wanted, lips_, ignored);
+        const Reach reach(grid_, layer_of(opening), patch.lip_wanted, crossed_from(opening), ignored);
         const bool outwards_is_left = signed_area(edge) < 0;
         auto region = fill(
             FilledPath{{Grower(edge, outwards_is_left, reach, patch.lip_wanted).run()}, FillRule::NonZero});
@@ -223,6 +230,14 @@ private:
         return least;
     }
 
+    std::vector<char> crossed_from(int opening) const {
+        std::vector<char> out;
+        if (bars_.all_meet()) return out;
+        for (int other = 0; other < static_cast<int>(cut_.openings.size()); ++other)
+            out.push_back(bars_.between(opening, other) == LipMode::Overlap);
+        return out;
+    }
+
     int layer_of(int opening) const { return cut_.pieces[cut_.openings[opening].piece].layer; }
     int ring_of_piece(int piece) const { return static_cast<int>(cut_.openings.size()) + piece; }
 
@@ -237,7 +252,7 @@ private:
         for (int piece : cut_.openings[opening].inserts) {
             if (cut_.pieces[piece].openings.empty()) continue;
             const Ring edge = thinned(cut_.pieces[piece].outline.outer, to_page_);
-            const Reach reach(grid_, layer_of(opening), patch.lip_wanted, lips_,
+            const Reach reach(grid_, layer_of(opening), patch.lip_wanted, crossed_from(opening),
                               {opening, ring_of_piece(piece)});
             const bool inwards_is_left = signed_area(edge) > 0;
             const Ring grown = Grower(edge, inwards_is_left, reach, patch.lip_wanted).run();
@@ -261,7 +276,7 @@ private:
     const std::vector<PatchWish>& wishes_;
     Transform to_page_;
     Box page_;
-    LipMode lips_;
+    const SharedBars& bars_;
     std::vector<char> backed_;
     SegmentGrid grid_;
 };
@@ -274,18 +289,12 @@ double Patch::paper_area() const {
 }
 
 Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<PatchWish>& wishes,
-                                        const Transform& to_page, const Box& page, LipMode lips) {
+                                        const Transform& to_page, const Box& page, const SharedBars& bars) {
     if (cut.openings.empty()) return std::vector<Patch>{};
-    const PatchMaker maker(cut, wishes, to_page, page, lips);
+    const PatchMaker maker(cut, wishes, to_page, page, bars);
     const std::vector<int> wanted = maker.wanted();
     std::vector<Result<Patch>> made(wanted.size(), Patch{});
-    const auto part = [&](std::size_t from) {
-        for (std::size_t i = from; i < wanted.size(); i += 2) made[i] = maker.make(wanted[i]);
-    };
-    // Openings do not depend on each other: half of them on a second thread.
-    auto odd = std::async(std::launch::async, part, 1);
-    part(0);
-    odd.get();
+    on_two_threads(wanted.size(), [&](std::size_t i) { made[i] = maker.make(wanted[i]); });
     std::vector<Patch> out;
     for (Result<Patch>& p : made) {
         if (!p) return tl::make_unexpected(p.error());

@@ -11,6 +11,7 @@
 // Computer 28, 2012): its centre is as far from this opening as from the other.
 
 #include "core/sections/sections.h"
+#include "core/sections/shared_bars.h"
 #include "core/stop.h"
 
 namespace zesty {
@@ -45,10 +46,10 @@ struct PatchWish {
 
 /// One patch for every opening that is to be backed, in order of openings. What would lie off `page` is
 /// trimmed, an opening altogether off it gets none. Inserts lie on the patch, which runs through behind them
-/// unless they have openings of their own. With LipMode::Overlap patches cross the bars they share as far as
-/// the other opening, however many lie there: see backing.h for who gives way.
+/// unless they have openings of their own. Where `bars` says overlap, patches cross the bar as far as the
+/// other opening, however many lie there: see backing.h for who gives way.
 Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<PatchWish>& wishes,
                                         const Transform& to_page, const Box& page,
-                                        LipMode lips = LipMode::Meet);
+                                        const SharedBars& bars = {});
 
 } // namespace zesty

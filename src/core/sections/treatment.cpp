@@ -48,6 +48,14 @@ const char* key_of(Treatment treatment) {
 const char* key_of(School school) {
     return of_schools[static_cast<std::size_t>(school)].key;
 }
+const char* key_of(LipMode lips) {
+    return lips == LipMode::Meet ? "meet" : "overlap";
+}
+std::optional<LipMode> lips_named(const std::string& key) {
+    for (const LipMode lips : {LipMode::Meet, LipMode::Overlap})
+        if (key == key_of(lips)) return lips;
+    return {};
+}
 std::optional<Treatment> treatment_named(const std::string& key) {
     return named<Treatment>(of_treatments, key);
 }

@@ -44,8 +44,10 @@ bool takes_paper(Treatment treatment);
 /// One word each, for files and the command line: "paper", "cut-from", "machine", "trace", ...
 const char* key_of(Treatment treatment);
 const char* key_of(School school);
+const char* key_of(LipMode lips);
 std::optional<Treatment> treatment_named(const std::string& key);
 std::optional<School> school_named(const std::string& key);
+std::optional<LipMode> lips_named(const std::string& key);
 
 /// In few words, for people: "machine patches", "trace and trim".
 const char* name_of(Treatment treatment);

@@ -112,6 +112,54 @@ Polygon outline_of(const Photo& photo, const Box& keep_free) {
     return {transformed(ring_of(keep_free), to_page(photo)), {}};
 }
 
+namespace {
+
+constexpr double least_part = 2; ///< mm
+
+Box face_of(const Photo& photo) {
+    const double h = photo.round ? photo.width : photo.height;
+    return {-photo.width / 2, -h / 2, photo.width / 2, h / 2};
+}
+
+} // namespace
+
+std::optional<Box> part_between(const Photo& photo, Point from, Point to) {
+    const Transform to_photo = inverse(to_page(photo));
+    const Point a = to_photo(from);
+    const Point b = to_photo(to);
+    const Box face = face_of(photo);
+    const Box part{std::max(std::min(a.x, b.x), face.x0), std::max(std::min(a.y, b.y), face.y0),
+                   std::min(std::max(a.x, b.x), face.x1), std::min(std::max(a.y, b.y), face.y1)};
+    if (part.width() < least_part || part.height() < least_part) return {};
+    return part;
+}
+
+int kept_part_at(const Photo& photo, Point on_page) {
+    const Point p = inverse(to_page(photo))(on_page);
+    int best = -1;
+    double least = std::numeric_limits<double>::infinity();
+    for (std::size_t i = 0; i < photo.keep_free.size(); ++i) {
+        const Box& b = photo.keep_free[i];
+        const double size = b.width() * b.height();
+        if (!b.contains(p) || size >= least) continue;
+        best = static_cast<int>(i);
+        least = size;
+    }
+    return best;
+}
+
+Photo with_part_moved(Photo photo, Point by, Point larger) {
+    if (photo.keep_free.empty()) return photo;
+    Box& part = photo.keep_free.back();
+    const Box face = face_of(photo);
+    const double w = std::clamp(part.width() + larger.x, least_part, face.width());
+    const double h = std::clamp(part.height() + larger.y, least_part, face.height());
+    const double x = std::clamp(part.x0 + by.x, face.x0, face.x1 - w);
+    const double y = std::clamp(part.y0 + by.y, face.y0, face.y1 - h);
+    part = {x, y, x + w, y + h};
+    return photo;
+}
+
 std::string size_in_words(const Photo& photo, Units units) {
     return photo.round ? format_length(photo.width, units) + " round"
                        : format_size(photo.width, photo.height, units);

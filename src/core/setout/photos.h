@@ -21,6 +21,15 @@ Polygon outline_of(const Photo& photo);
 /// A part of a photo that must stay free, on the page.
 Polygon outline_of(const Photo& photo, const Box& keep_free);
 
+/// The part of a photo that a drag between two places of the page spans, as Photo::keep_free has it; nothing
+/// when it spans none of the photo.
+std::optional<Box> part_between(const Photo& photo, Point from, Point to);
+/// The smallest part that must stay free at a place of the page: index into Photo::keep_free, or -1.
+int kept_part_at(const Photo& photo, Point on_page);
+/// The photo with its last part moved and its far corner moved by more, both in the photo's own directions;
+/// the part stays on the photo.
+Photo with_part_moved(Photo photo, Point by, Point larger);
+
 /// "4 x 6 in", "2 1/2 in round".
 std::string size_in_words(const Photo& photo, Units units);
 

@@ -6,35 +6,6 @@
 
 namespace zesty {
 
-namespace {
-
-constexpr int attempts = 6;
-constexpr double outline_tolerance = 0.1;
-
-double longer_side(const CutFile& cut) {
-    return std::max({cut.box.width(), cut.box.height(), 1e-9});
-}
-
-NestJob mat_job(const CutFile& cut, const std::vector<double>& sizes, double width, double height,
-                double gap) {
-    NestJob job;
-    job.gap = gap;
-    job.attempts = attempts;
-    job.sheets.push_back({{{{0, 0}, {width, 0}, {width, height}, {0, height}}, {}}, 0});
-    for (double size : sizes) {
-        const Transform t = Transform::scaled(size / longer_side(cut));
-        for (const Piece& p : cut.pieces) {
-            if (p.in_opening >= 0) continue;
-            NestPiece piece;
-            piece.outline = simplified({transformed(p.outline.outer, t), {}}, outline_tolerance);
-            job.pieces.push_back(std::move(piece));
-        }
-    }
-    return job;
-}
-
-} // namespace
-
 const std::vector<Holding>& holdings() {
     static const std::vector<Holding> all{{"blade", "the blade", 0.8},
                                           {"glue", "fine-tip glue", 1.5},
@@ -94,30 +65,6 @@ std::pair<Point, Point> snapped(const CutFile& cut, const Transform& to_page, Po
         return best;
     };
     return {snap(from), snap(to)};
-}
-
-std::vector<MatCount> fit_on_mat(const CutFile& cut, const std::vector<double>& sizes, double mat_width,
-                                 double mat_height, double gap, int most, const StopToken& stop) {
-    std::vector<MatCount> out;
-    for (double size : sizes) {
-        MatCount count{size, 0};
-        double one = 0;
-        for (const NestPiece& p : mat_job(cut, {size}, mat_width, mat_height, gap).pieces)
-            one += area(p.outline);
-        const int bound = one > 0 ? static_cast<int>(mat_width * mat_height / one) : 0;
-        for (int n = 1; n <= std::min(most, bound) && !stopped(stop); ++n) {
-            const NestJob job = mat_job(cut, std::vector<double>(n, size), mat_width, mat_height, gap);
-            if (!nest(job, stop).unplaced.empty()) break;
-            count.count = n;
-        }
-        out.push_back(count);
-    }
-    return out;
-}
-
-bool fit_together(const CutFile& cut, const std::vector<double>& sizes, double mat_width, double mat_height,
-                  double gap, const StopToken& stop) {
-    return nest(mat_job(cut, sizes, mat_width, mat_height, gap), stop).unplaced.empty();
 }
 
 } // namespace zesty

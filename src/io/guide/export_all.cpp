@@ -1,6 +1,7 @@
 #include "io/guide/export_all.h"
 
 #include "io/guide/sheet_svg.h"
+#include "io/paint/mat_painter.h"
 #include "io/paint/page_painter.h"
 #include "io/read_file.h"
 
@@ -8,6 +9,10 @@
 #include <QDir>
 
 namespace zesty {
+
+namespace {
+constexpr int picture_size = 1800; ///< pixels along the longer side
+}
 
 Result<std::vector<QString>> export_all(const Project& project, const Plan& plan, PrintPaper paper,
                                         const QString& folder) {
@@ -18,14 +23,27 @@ Result<std::vector<QString>> export_all(const Project& project, const Plan& plan
         out.push_back(QDir(folder).filePath(name));
         return write_file(out.back(), data);
     };
-    if (auto r = write("guide.pdf", guide_pdf(project, plan, paper)); !r)
+    const auto write_picture = [&](const QString& name, const QImage& picture) -> Result<void> {
+        QByteArray png;
+        QBuffer buffer(&png);
+        buffer.open(QIODevice::WriteOnly);
+        if (!picture.save(&buffer, "PNG"))
+            return fail(ErrorKind::Unwritable, name.toStdString() + ": the picture cannot be made");
+        return write(name, png);
+    };
+    const std::vector<CutsOnMats> mats = mats_of(project, plan);
+    if (auto r = write("guide.pdf", guide_pdf(project, plan, mats, paper)); !r)
         return tl::make_unexpected(r.error());
-    QByteArray png;
-    QBuffer buffer(&png);
-    buffer.open(QIODevice::WriteOnly);
-    if (!page_picture(project, plan, 1800).save(&buffer, "PNG"))
-        return fail(ErrorKind::Unwritable, "the picture of the page cannot be made");
-    if (auto r = write("page.png", png); !r) return tl::make_unexpected(r.error());
+    if (auto r = write_picture("page.png", page_picture(project, plan, picture_size)); !r)
+        return tl::make_unexpected(r.error());
+    int mat = 0;
+    for (const CutsOnMats& one : mats)
+        for (const auto& pieces : one.layout.mats)
+            if (auto r = write_picture(QString("mat-%1.png").arg(++mat),
+                                       mat_picture(*plan.cut, plan.inserts, pieces,
+                                                   {project.mat_width, project.mat_height}, picture_size));
+                !r)
+                return tl::make_unexpected(r.error());
     for (const UsedSheet& u : plan.used_sheets) {
         const Sheet& s = plan.sheets[u.sheet];
         QString name = QString::fromStdString(s.id).replace('#', '-');

@@ -1,6 +1,7 @@
 #include "io/guide/guide_pdf.h"
 
 #include "core/geometry/measure.h"
+#include "io/paint/mat_painter.h"
 #include "io/paint/page_painter.h"
 
 #include <QBuffer>
@@ -24,8 +25,9 @@ const QColor quiet(0x6b, 0x66, 0x70);
 /// Paints on one page after another, in millimetres from the paper's corner.
 class Guide {
 public:
-    Guide(const Project& project, const Plan& plan, PrintPaper paper, QIODevice& device)
-        : project_(project), plan_(plan), writer_(&device) {
+    Guide(const Project& project, const Plan& plan, const std::vector<CutsOnMats>& mats, PrintPaper paper,
+          QIODevice& device)
+        : project_(project), plan_(plan), mats_(mats), writer_(&device) {
         if (project.stash) textures_ = Textures(*project.stash);
         const QPageSize size(paper == PrintPaper::A4 ? QPageSize::A4 : QPageSize::Letter);
         writer_.setPageLayout(
@@ -43,6 +45,7 @@ public:
     void run() {
         key();
         preparation();
+        mats();
         if (!plan_.inserts.empty()) inserts();
         for (const UsedSheet& u : plan_.used_sheets) sheet(u, false);
         for (const UsedSheet& u : plan_.used_sheets) sheet(u, true);
@@ -60,6 +63,8 @@ private:
         painter_.save();
         const double k = 0.01;
         QFont font("Lato");
+        // With a trace of spacing there are no ligatures, which a search in the file would not find.
+        font.setLetterSpacing(QFont::AbsoluteSpacing, 1); // a hundredth of a millimetre
         font.setPixelSize(static_cast<int>(size_mm / k));
         font.setWeight(bold ? QFont::DemiBold : QFont::Normal);
         painter_.scale(k, k);
@@ -231,6 +236,34 @@ private:
              lines.join("     "));
     }
 
+    /// The mat with every piece where it is cut; loose pieces labelled there too.
+    void mats() {
+        const MatSize size{project_.mat_width, project_.mat_height};
+        for (const CutsOnMats& one : mats_) {
+            QStringList which;
+            for (int c : one.cuts) which << QString::number(c + 1);
+            for (std::size_t m = 0; m < one.layout.mats.size(); ++m) {
+                new_page(
+                    QString::fromStdString(project_.title) + ": the cutting mat",
+                    QString("Cut %1, mat %2 of %3, %4. The good side, made smaller.")
+                        .arg(which.join(" and "))
+                        .arg(m + 1)
+                        .arg(one.layout.mats.size())
+                        .arg(QString::fromStdString(format_size(size.width, size.height, project_.units))));
+                const QRectF r = room();
+                const double scale = std::min(r.width() / size.width, r.height() / size.height);
+                MatLook look;
+                look.label /= scale;
+                look.line /= scale;
+                painter_.save();
+                painter_.translate(r.topLeft());
+                painter_.scale(scale, scale);
+                paint_mat(painter_, *plan_.cut, plan_.inserts, one.layout.mats[m], size, look);
+                painter_.restore();
+            }
+        }
+    }
+
     void tag(QPointF at, const QString& label, double size) {
         const QRectF box(at.x() - size * 1.1, at.y() - size * 0.65, size * 2.2, size * 1.3);
         pen(0.15);
@@ -340,6 +373,7 @@ private:
 
     const Project& project_;
     const Plan& plan_;
+    const std::vector<CutsOnMats>& mats_;
     Textures textures_;
     QPdfWriter writer_;
     QPainter painter_;
@@ -367,9 +401,14 @@ Tiling tiles_of(const Box& sheet, const std::vector<Box>& patches, double width,
 }
 
 QByteArray guide_pdf(const Project& project, const Plan& plan, PrintPaper paper) {
+    return guide_pdf(project, plan, mats_of(project, plan), paper);
+}
+
+QByteArray guide_pdf(const Project& project, const Plan& plan, const std::vector<CutsOnMats>& mats,
+                     PrintPaper paper) {
     QBuffer buffer;
     buffer.open(QIODevice::WriteOnly);
-    Guide(project, plan, paper, buffer).run();
+    Guide(project, plan, mats, paper, buffer).run();
     return buffer.data();
 }
 

@@ -4,6 +4,7 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "support/lattice.h"
+#include "support/rounds.h"
 
 #include <gtest/gtest.h>
 
@@ -89,7 +90,7 @@ TEST(Material, ACornerThatTouchesTheEdgeInAPointLeavesTheOpeningClosed) {
 
 TEST(Outline, JoinsLinesWhateverTheirOrderAndDirection) {
     std::mt19937 random(40);
-    for (int round = 0; round < 20; ++round) {
+    for (int round = 0; round < testing::rounds(20); ++round) {
         // A circle drawn as loose arcs.
         const Ring circle = polygon({10, 10}, 8, 24);
         std::vector<Contour> lines;

@@ -1,6 +1,7 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "support/lattice.h"
+#include "support/rounds.h"
 
 #include <gtest/gtest.h>
 #include <random>
@@ -25,7 +26,7 @@ Region blobs(std::mt19937& random, int n) {
 
 TEST(Boolean, AreasAddUpOnRandomRegions) {
     std::mt19937 random(13);
-    for (int round = 0; round < 40; ++round) {
+    for (int round = 0; round < testing::rounds(40); ++round) {
         const Region a = blobs(random, 5);
         const Region b = blobs(random, 5);
         Region both = a;
@@ -67,7 +68,7 @@ TEST(Boolean, AnInvalidRegionIsRepairedFirst) {
 
 TEST(Boolean, SimplifyingStaysWithinItsToleranceAndValid) {
     std::mt19937 random(3);
-    for (int round = 0; round < 30; ++round) {
+    for (int round = 0; round < testing::rounds(30); ++round) {
         const Polygon p{polygon({0, 0}, 20, 400, round), {polygon({0, 0}, 5, 90)}};
         const Polygon s = simplified(p, 0.05);
         EXPECT_LT(s.outer.size(), p.outer.size() / 2);

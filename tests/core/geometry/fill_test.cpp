@@ -2,6 +2,7 @@
 #include "core/geometry/fill.h"
 #include "core/geometry/measure.h"
 #include "support/lattice.h"
+#include "support/rounds.h"
 
 #include <gtest/gtest.h>
 
@@ -57,7 +58,7 @@ TEST(Fill, DegenerateRingsCoverNothing) {
 TEST(Fill, AgreesWithGeosOnRandomOverlappingPolygons) {
     std::mt19937 random(11);
     std::uniform_real_distribution<double> at(0, 60);
-    for (int round = 0; round < 60; ++round) {
+    for (int round = 0; round < testing::rounds(60); ++round) {
         std::vector<FilledPath> paths;
         Region expected;
         for (int k = 0; k < 6; ++k) {

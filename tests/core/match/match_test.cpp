@@ -1,6 +1,7 @@
 #include "core/match/match.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
+#include "support/rounds.h"
 
 #include <bit>
 #include <gtest/gtest.h>
@@ -109,7 +110,7 @@ TEST(Match, LeavesPapersGivenByHandAlone) {
 TEST(Match, IsWithinOnePercentOfTheBestOnSmallCases) {
     std::mt19937 random(31);
     int checked = 0;
-    for (unsigned seed = 1; seed <= 40; ++seed) {
+    for (unsigned seed = 1; seed <= unsigned{testing::rounds(40)}; ++seed) {
         const Project p = lattice_project(seed, 3, 2, stash_of(3 + static_cast<int>(seed % 2), 250, 4));
         Planner planner;
         const auto shapes = planner.shapes(p);
@@ -198,7 +199,7 @@ Fewest by_trying_all(const Project& p, const Plan& plan) {
 
 TEST(Match, LeavesNoMoreShortOrAlikeThanTightStockForces) {
     int with_choice = 0; ///< cases in which something is forced, yet not everything
-    for (unsigned seed = 1; seed <= 12; ++seed) {
+    for (unsigned seed = 1; seed <= unsigned{testing::rounds(12)}; ++seed) {
         std::mt19937 random(seed);
         Project p = lattice_project(seed, 3, 2, nullptr);
         p.stash = tight_stash(random, 4, 280 * 187 * (0.9 + 0.1 * (seed % 6)));
@@ -213,7 +214,7 @@ TEST(Match, LeavesNoMoreShortOrAlikeThanTightStockForces) {
         EXPECT_EQ(got.alike, fewest.alike) << "seed " << seed;
         with_choice += fewest > Fewest{0, 0} && fewest.short_sections < 4;
     }
-    EXPECT_GE(with_choice, 3);
+    EXPECT_GE(with_choice, testing::rounds(3));
 }
 
 TEST(Match, SameSeedSameAnswerAndStoppingIsSaid) {

@@ -6,6 +6,7 @@
 #include "support/edits.h"
 #include "support/lattice.h"
 #include "support/pages.h"
+#include "support/rounds.h"
 
 #include <algorithm>
 #include <gtest/gtest.h>
@@ -74,7 +75,7 @@ TEST(RandomEdits, APlannerThatHasSeenMuchSaysWhatAFreshOneSays) {
         Project p = start(random, openings);
         Planner seasoned;
         std::vector<Project> history{p};
-        for (int step = 0; step < 40; ++step) {
+        for (int step = 0; step < testing::rounds(40); ++step) {
             // Now and then back to something that was there before, as undo does.
             if (step % 9 == 8)
                 p = history[random() % history.size()];

@@ -2,6 +2,7 @@
 
 #include "core/project/planner.h"
 #include "support/lattice.h"
+#include "support/rounds.h"
 
 #include <gtest/gtest.h>
 
@@ -65,7 +66,7 @@ TEST(Planner, AUsedPlannerSaysTheSameAsAFreshOneAfterAnyEdits) {
     std::mt19937 random(77);
     Planner used;
     Project p = lattice();
-    for (int step = 0; step < 25; ++step) {
+    for (int step = 0; step < testing::rounds(25); ++step) {
         const int o = static_cast<int>(random() % 16);
         switch (random() % 8) {
         case 0:

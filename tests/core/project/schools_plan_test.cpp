@@ -6,6 +6,7 @@
 #include "core/project/planner.h"
 #include "support/lattice.h"
 #include "support/pages.h"
+#include "support/rounds.h"
 
 #include <algorithm>
 #include <gtest/gtest.h>
@@ -101,7 +102,7 @@ class EveryWay : public ::testing::TestWithParam<School> {};
 
 TEST_P(EveryWay, LaysSoundSheetsAndLosesNothing) {
     std::mt19937 random(41);
-    for (int round = 0; round < 3; ++round) {
+    for (int round = 0; round < testing::rounds(3); ++round) {
         Project p = project_with(testing::random_lattice(random, 3 + round, 3, 3), GetParam());
         if (round == 1) divide(p, {2}, {Division::Kind::Grid, 2, 2, 15, {0.5, 0.5}});
         if (round == 2) p.photos.push_back({"", 120, 90, false, {150, 150}, 8, true, {}});

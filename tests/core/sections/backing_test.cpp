@@ -6,6 +6,7 @@
 #include "core/sections/school_shapes.h"
 #include "support/lattice.h"
 #include "support/pages.h"
+#include "support/rounds.h"
 
 #include <gtest/gtest.h>
 
@@ -53,7 +54,7 @@ class EverySchool : public ::testing::TestWithParam<School> {};
 TEST_P(EverySchool, KeepsItsPromisesOnRandomLattices) {
     const School school = GetParam();
     std::mt19937 random(11);
-    for (int round = 0; round < 6; ++round) {
+    for (int round = 0; round < testing::rounds(6); ++round) {
         const double lip = 0.5 + 0.01 * static_cast<double>(random() % 600);
         const Plan plan = shapes_of(
             project_with(testing::random_lattice(random, 3 + round % 3, 3, 1.5 + round), school, lip));
@@ -152,7 +153,7 @@ TEST(Schools, OneSheetTakesOnePieceOfPaperForTheWholeCut) {
 
 TEST(Lips, OverlappingPatchesNeverNeedAThirdLayer) {
     std::mt19937 random(29);
-    for (int round = 0; round < 4; ++round) {
+    for (int round = 0; round < testing::rounds(4); ++round) {
         Project p = project_with(testing::random_lattice(random, 4, 4, 2 + round), School::MachinePatches, 4);
         const double meeting = [&] {
             double sum = 0;
@@ -179,6 +180,46 @@ TEST(Lips, OverlappingPatchesNeverNeedAThirdLayer) {
                 }
             }
     }
+}
+
+TEST(Lips, OneBarCanDoOtherwiseThanThePage) {
+    std::mt19937 random(31);
+    Project p = project_with(testing::random_lattice(random, 4, 4, 3), School::MachinePatches, 4);
+    const Plan meeting = shapes_of(p);
+    const Bar bar = *std::find_if(meeting.cut->bars.begin(), meeting.cut->bars.end(),
+                                  [](const Bar& b) { return b.b != Bar::edge; });
+    const auto named = meeting.bars_among({bar.a, bar.b});
+    ASSERT_EQ(named, (std::vector<BarName>{{meeting.spots[bar.a], meeting.spots[bar.b]}}));
+    EXPECT_GT(meeting.bars_among({bar.a}).size(), 1u) << "one opening alone: all its bars";
+    set_bars(p, named, LipMode::Overlap);
+    const Plan plan = shapes_of(p);
+    ASSERT_EQ(plan.patches.size(), meeting.patches.size());
+    double on_each_other = 0;
+    for (std::size_t i = 0; i < plan.patches.size(); ++i) {
+        const Patch& now = plan.patches[i];
+        expect_hidden_behind_bars(plan, now);
+        const bool beside = now.opening == bar.a || now.opening == bar.b;
+        if (!beside) {
+            EXPECT_NEAR(now.area, meeting.patches[i].area, 1e-9) << now.opening + 1;
+        }
+        for (std::size_t k = i + 1; k < plan.patches.size(); ++k) {
+            const double both = area(*intersect({now.outline}, {plan.patches[k].outline}));
+            if (beside && (plan.patches[k].opening == bar.a || plan.patches[k].opening == bar.b))
+                on_each_other += both;
+            else
+                EXPECT_LT(both, 0.3) << now.opening + 1 << " and " << plan.patches[k].opening + 1;
+        }
+    }
+    EXPECT_GT(on_each_other, 20) << "the patches beside the bar lie on each other there";
+    // The other way round: the page overlaps and this bar does not.
+    p.backing.lips = LipMode::Overlap;
+    p.bars.clear();
+    set_bars(p, named, LipMode::Meet);
+    const Plan other = shapes_of(p);
+    const auto outline = [&](int opening) { return other.patches[other.patch_of(opening)].outline; };
+    EXPECT_LT(area(*intersect({outline(bar.a)}, {outline(bar.b)})), 1);
+    set_bars(p, named, LipMode::Overlap);
+    EXPECT_TRUE(p.bars.empty()) << "as everywhere else";
 }
 
 TEST(Schools, TheTableTellsThemApart) {

@@ -2,6 +2,7 @@
 #include "core/geometry/measure.h"
 #include "core/sections/patches.h"
 #include "support/lattice.h"
+#include "support/rounds.h"
 
 #include <gtest/gtest.h>
 
@@ -116,7 +117,7 @@ TEST(Patches, RunThroughBehindAnInsertButNotBehindItsOwnOpening) {
 
 TEST(Patches, AreSoundOnRandomLattices) {
     std::mt19937 random(21);
-    for (int round = 0; round < 12; ++round) {
+    for (int round = 0; round < testing::rounds(12); ++round) {
         const double bar = 0.6 + 0.45 * round;
         const double lip = 0.8 + 0.5 * static_cast<double>(random() % 12);
         std::vector<int> open;
@@ -133,7 +134,7 @@ TEST(Patches, AreSoundOnRandomLattices) {
 
 TEST(Patches, AreSoundOnHollowBlobs) {
     std::mt19937 random(4);
-    for (int round = 0; round < 12; ++round) {
+    for (int round = 0; round < testing::rounds(12); ++round) {
         const Made m = make(testing::random_blobs(random, 40), 1 + 0.5 * round);
         EXPECT_GT(m.patches.size(), 20u);
         expect_sound(m);

@@ -8,6 +8,7 @@
 #include "core/setout/photo_fit.h"
 #include "support/lattice.h"
 #include "support/pages.h"
+#include "support/rounds.h"
 
 #include <algorithm>
 #include <gtest/gtest.h>
@@ -104,7 +105,7 @@ TEST(Enlargeable, EveryFactorInItsRangeGivesALipAndStaysInItsRoom) {
 
 TEST(Enlargeable, TheBestFactorSuitsAsManyAsAnyFactorDoes) {
     std::mt19937 random(9);
-    for (int round = 0; round < 50; ++round) {
+    for (int round = 0; round < testing::rounds(50); ++round) {
         std::vector<Enlargeable> ranges;
         for (int i = 0; i < 12; ++i) {
             const double least = 1.02 + 0.002 * static_cast<double>(random() % 150);

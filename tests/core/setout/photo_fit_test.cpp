@@ -4,6 +4,7 @@
 #include "core/setout/photo_fit.h"
 #include "support/lattice.h"
 #include "support/pages.h"
+#include "support/rounds.h"
 
 #include <chrono>
 #include <gtest/gtest.h>
@@ -102,7 +103,7 @@ TEST(PhotoFit, AnInsertIsInTheWay) {
 }
 
 TEST(PhotoFit, IsAsLargeAsAFineSearchFindsOnRandomOpenings) {
-    const auto openings = testing::random_openings(77, 40);
+    const auto openings = testing::random_openings(77, testing::rounds(40));
     for (std::size_t i = 0; i < openings.size(); ++i) {
         const double width = 1;
         const double height = i % 3 == 0 ? 1.5 : i % 3 == 1 ? 1 : 4.0 / 3;
@@ -129,7 +130,7 @@ TEST(PhotoFit, TuckedPrintsShowWhatFits) {
 }
 
 TEST(PhotoFit, CoveringPrintsAreTheSmallestThatDo) {
-    for (const Polygon& opening : testing::random_openings(5, 60)) {
+    for (const Polygon& opening : testing::random_openings(5, testing::rounds(60))) {
         const auto fit = smallest_covering(opening, 4, 6, 3);
         ASSERT_TRUE(fit);
         const Ring print = print_at(*fit, 4, 6, fit->factor);

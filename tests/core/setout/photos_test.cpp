@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <gtest/gtest.h>
+#include <random>
 
 namespace zesty {
 
@@ -85,6 +86,35 @@ TEST(Photos, OffThePageComeWithAWayBack) {
     ASSERT_TRUE(move);
     p.photos[0].centre = move->centre;
     EXPECT_FALSE(tells(photo_findings(p, {}), "photo-over-edge"));
+}
+
+TEST(Photos, PartsThatStayFreeAreMarkedOnThePage) {
+    Photo photo = print(4, 6, {100, 120}, 30);
+    const Transform to_page = Transform::moved(100, 120) * Transform::turned_deg(30);
+    const auto part = part_between(photo, to_page({-20, 10}), to_page({15, -30}));
+    ASSERT_TRUE(part);
+    EXPECT_NEAR(part->x0, -20, 1e-9);
+    EXPECT_NEAR(part->y0, -30, 1e-9);
+    EXPECT_NEAR(part->x1, 15, 1e-9);
+    EXPECT_NEAR(part->y1, 10, 1e-9);
+    const auto cropped = part_between(photo, to_page({0, 0}), to_page({400, 400}));
+    ASSERT_TRUE(cropped) << "what lies beside the photo is none of it";
+    EXPECT_NEAR(cropped->x1, 2 * mm_per_inch, 1e-9);
+    EXPECT_NEAR(cropped->y1, 3 * mm_per_inch, 1e-9);
+    EXPECT_FALSE(part_between(photo, {0, 0}, {5, 5}));
+    photo.keep_free = {{-40, -40, 40, 40}, *part};
+    EXPECT_EQ(kept_part_at(photo, to_page({0, 0})), 1) << "the smaller of the two there";
+    EXPECT_EQ(kept_part_at(photo, to_page({30, 30})), 0);
+    EXPECT_EQ(kept_part_at(photo, to_page({45, 0})), -1);
+    std::mt19937 random(4);
+    for (int i = 0; i < 50; ++i) {
+        const auto step = [&] { return static_cast<double>(random() % 60) - 30; };
+        photo = with_part_moved(photo, {step(), step()}, {step(), step()});
+        const Box& b = photo.keep_free.back();
+        EXPECT_TRUE((Box{-50.801, -76.201, 50.801, 76.201}.holds(b)));
+        EXPECT_GE(std::min(b.width(), b.height()), 1.99);
+    }
+    EXPECT_EQ(photo.keep_free.front(), (Box{-40, -40, 40, 40}));
 }
 
 } // namespace zesty

@@ -67,19 +67,6 @@ TEST(Sizing, MeasuresFromContourToContour) {
     EXPECT_NEAR(d.x, 60, 1e-9);
 }
 
-TEST(Sizing, CountsWhatFitsOnTheMat) {
-    // Squares of 80 on a mat of 250 x 170: three by two; of 50: four or five by three.
-    const CutFile cut = *read_cut(
-        testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(20, 20, 80, 80)}));
-    const auto counts = fit_on_mat(cut, {80, 50, 300}, 250, 170, 1, 40, {});
-    ASSERT_EQ(counts.size(), 3u);
-    EXPECT_EQ(counts[0].count, 6);
-    EXPECT_GE(counts[1].count, 12);
-    EXPECT_EQ(counts[2].count, 0);
-    EXPECT_TRUE(fit_together(cut, {120, 80, 60}, 250, 170, 1, {}));
-    EXPECT_FALSE(fit_together(cut, {160, 120, 80}, 250, 170, 1, {}));
-}
-
 TEST(Ladder, TellsWhatEverySizeDoes) {
     Planner planner;
     const Project p = lattice_project(9);

@@ -2,6 +2,7 @@
 #include "core/geometry/measure.h"
 #include "core/sheets/bit_raster.h"
 #include "support/lattice.h"
+#include "support/rounds.h"
 
 #include <gtest/gtest.h>
 #include <random>
@@ -38,7 +39,7 @@ Polygon random_star(std::mt19937& random) {
 
 TEST(PieceRaster, OwnsEveryCellThePieceTouchesAndFewOthers) {
     std::mt19937 random(19);
-    for (int round = 0; round < 20; ++round) {
+    for (int round = 0; round < testing::rounds(20); ++round) {
         Polygon p = random_star(random);
         if (round % 3 == 0) p.holes.push_back(polygon({20, -7}, 2.2, 9));
         const Box box = bounds(p);
@@ -77,7 +78,7 @@ TEST(PieceRaster, TheOriginMayLieBeforeThePiece) {
 TEST(SheetRaster, OffersOnlyCellsWhollyInside) {
     // One cell as a probe: it fits exactly where the sheet's cell is free.
     std::mt19937 random(23);
-    for (int round = 0; round < 8; ++round) {
+    for (int round = 0; round < testing::rounds(8); ++round) {
         Polygon sheet = random_star(random);
         if (round % 2) sheet.holes.push_back(polygon({20, -7}, 1.8, 7));
         const double cell = 0.8;

@@ -1,6 +1,7 @@
 #include "core/geometry/measure.h"
 #include "core/sheets/nest.h"
 #include "support/lattice.h"
+#include "support/rounds.h"
 
 #include <gtest/gtest.h>
 
@@ -44,7 +45,7 @@ TEST(Nest, FillsASheetWithRectanglesToTheEdge) {
 
 TEST(Nest, RandomJobsAreSoundWithHolesOffcutsAndEveryKindOfRotation) {
     std::mt19937 random(17);
-    for (int round = 0; round < 15; ++round) {
+    for (int round = 0; round < testing::rounds(15); ++round) {
         NestJob job;
         job.gap = 0.2 * static_cast<double>(random() % 8);
         job.seed = static_cast<unsigned>(round);

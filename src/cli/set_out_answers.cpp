@@ -1,0 +1,175 @@
+#include "cli/set_out_answers.h"
+
+#include "cli/painting.h"
+#include "cli/typed.h"
+#include "core/geometry/measure.h"
+#include "core/setout/mats.h"
+#include "core/setout/photo_fit.h"
+#include "core/setout/sizing.h"
+#include "io/paint/mat_painter.h"
+#include "io/read_file.h"
+
+#include <QBuffer>
+#include <algorithm>
+
+namespace zesty::cli {
+
+using nlohmann::json;
+
+namespace {
+
+constexpr int mat_pixels = 1800; ///< along the longer side of a picture
+
+void print_cuts(const Project& p, const Plan& plan, std::ostream& out) {
+    for (std::size_t i = 0; i < p.cuts.size(); ++i) {
+        const SetOut& s = plan.each_cut[i];
+        out << "cut " << i + 1 << ": " << p.drawings[p.cuts[i].drawing]->name << ", "
+            << format_size(s.size.x, s.size.y, p.units);
+        if (std::isfinite(s.thinnest_bar)) out << ", thinnest bar " << format_mm(s.thinnest_bar);
+        if (s.smallest >= 0)
+            out << ", smallest opening " << format_mm(s.smallest_opening) << " across, number "
+                << s.smallest + 1;
+        out << "\n";
+    }
+}
+
+/// A picture of the mat with as many of the cut as were counted.
+Result<void> draw_mat(const CutFile& cut, const MatCount& count, const MatSize& size,
+                      const std::string& path) {
+    if (count.layout.mats.empty())
+        return fail(ErrorKind::NothingToDo, "--mat-picture: not even one of the cut fits on the mat");
+    const Painting painting;
+    QByteArray png;
+    QBuffer buffer(&png);
+    buffer.open(QIODevice::WriteOnly);
+    if (!mat_picture(cut, insert_labels(cut), count.layout.mats.front(), size, mat_pixels)
+             .save(&buffer, "PNG"))
+        return fail(ErrorKind::Unwritable, path + ": the picture cannot be made");
+    return write_file(QString::fromStdString(path), png);
+}
+
+} // namespace
+
+Result<PrintForOpening> typed_print(const std::string& option, const std::vector<std::string>& parts,
+                                    const Plan& plan, double least_side) {
+    const auto opening = typed_numbers(option, parts[0], static_cast<int>(plan.cut->openings.size()));
+    const auto size = typed_size(option, parts[1], least_side, 1000);
+    const auto tuck = typed_length(option, parts.size() > 2 ? parts[2] : "", 0, 50);
+    if (!opening) return tl::make_unexpected(opening.error());
+    if (!size) return tl::make_unexpected(size.error());
+    if (!tuck) return tl::make_unexpected(tuck.error());
+    const int o = opening->front();
+    return PrintForOpening{o, transformed(plan.cut->openings[o].outline, plan.set_out.to_page), *size, *tuck};
+}
+
+void print_page(const Project& p, const Plan& plan, std::ostream& out) {
+    out << "page " << format_size(p.page.width, p.page.height, p.units)
+        << (p.page.spread ? ", a spread of two" : "") << "\n";
+    for (const std::string& s : plan.frame.to_cut) out << s << "\n";
+    print_cuts(p, plan, out);
+    for (std::size_t i = 0; i < p.photos.size(); ++i)
+        out << "photo " << i + 1 << ": " << (p.photos[i].name.empty() ? "" : p.photos[i].name + ", ")
+            << size_in_words(p.photos[i], p.units) << (p.photos[i].on_top ? ", on top" : ", behind the cuts")
+            << "\n";
+    for (const PrintCount& c : plan.prints)
+        out << "order " << c.count << " x "
+            << (c.round ? format_length(c.width, p.units) + " round"
+                        : format_size(c.width, c.height, p.units))
+            << "\n";
+    for (const Finding& f : plan.findings) out << f.code << ": " << f.title << ". " << f.message << "\n";
+}
+
+Result<json> fitted_photo(const SetOutArgs& a, const Project& p, const Plan& plan, std::ostream& out) {
+    const auto parts = split(a.fit_photo, ':');
+    if (!plan.cut || parts.size() < 2)
+        return fail(ErrorKind::BadInput, "--fit-photo: '" + a.fit_photo + "' is not like 7:4x6");
+    const auto print = typed_print("--fit-photo", parts, plan, 1);
+    if (!print) return tl::make_unexpected(print.error());
+    const Point size = print->size;
+    const double tuck = print->tuck.value_or(0);
+    const auto fit = largest_tucked(print->outline, size.x, size.y, tuck);
+    const auto cover = smallest_covering(print->outline, size.x, size.y, tuck);
+    if (!fit || !cover) return fail(ErrorKind::NothingToDo, "--fit-photo: no print of that shape fits");
+    const auto one = [&](const PhotoFit& f) {
+        return json{{"width_mm", f.factor * size.x},
+                    {"height_mm", f.factor * size.y},
+                    {"centre", {f.centre.x, f.centre.y}},
+                    {"turn_deg", f.turn_deg}};
+    };
+    out << "largest print inside opening " << print->opening + 1 << ": "
+        << format_size(fit->factor * size.x, fit->factor * size.y, p.units) << ", turned "
+        << std::lround(fit->turn_deg) << " degrees\n"
+        << "smallest print that covers it: "
+        << format_size(cover->factor * size.x, cover->factor * size.y, p.units) << ", turned "
+        << std::lround(cover->turn_deg) << " degrees\n";
+    return json{{"largest_inside", one(*fit)}, {"smallest_covering", one(*cover)}};
+}
+
+Result<json> counted_on_mat(const SetOutArgs& a, const Project& p, Planner& planner, int cut,
+                            std::ostream& out) {
+    const auto alone = planner.cut_alone(p, cut);
+    if (!alone) return tl::make_unexpected(alone.error());
+    std::vector<double> sizes;
+    if (!a.sizes.empty()) {
+        const auto typed = typed_lengths("--sizes", a.sizes, 5, 3000);
+        if (!typed) return tl::make_unexpected(typed.error());
+        sizes = *typed;
+    } else {
+        const auto plan = planner.shapes(p);
+        if (!plan) return tl::make_unexpected(plan.error());
+        sizes.push_back(std::max(plan->each_cut[cut].size.x, plan->each_cut[cut].size.y));
+    }
+    const MatSize mat{p.mat_width, p.mat_height};
+    json answer = json::array();
+    const std::vector<MatCount> counts = fit_on_mat(**alone, sizes, mat, 60, {});
+    for (const MatCount& c : counts) {
+        answer.push_back({{"size_mm", c.size}, {"count", c.count}});
+        out << c.count << " of " << format_length(c.size, p.units) << " fit on the mat\n";
+    }
+    if (sizes.size() > 1) {
+        const bool together = fit_together(**alone, sizes, mat, {});
+        answer.push_back({{"together", together}});
+        out << (together ? "one of each fits on one mat\n" : "one of each does not fit on one mat\n");
+    }
+    if (!a.mat_picture.empty())
+        if (const auto r = draw_mat(**alone, counts.front(), mat, a.mat_picture); !r)
+            return tl::make_unexpected(r.error());
+    return answer;
+}
+
+Result<json> ladder_json(const Project& p, Planner& planner, int cut, std::ostream& out) {
+    const double most = std::max(p.page.full_width(), p.page.height);
+    const auto rungs = planner.ladder(p, cut, most / 6, most, 11);
+    if (!rungs) return tl::make_unexpected(rungs.error());
+    json answer = json::array();
+    out << "size, thinnest bar, smallest opening, too small, patch paper, cutting, backing\n";
+    for (const Rung& r : *rungs) {
+        answer.push_back({{"size_mm", r.size},
+                          {"thinnest_bar_mm", r.thinnest_bar},
+                          {"smallest_opening_mm", r.smallest_opening},
+                          {"too_small", r.too_small},
+                          {"patch_mm2", r.patch_area},
+                          {"cutting_min", r.cutting},
+                          {"backing_min", r.backing}});
+        std::string holds;
+        for (const Holding& h : holdings())
+            if (r.thinnest_bar >= h.bar) holds = h.name;
+        out << format_length(r.size, p.units) << ", " << format_mm(r.thinnest_bar)
+            << (holds.empty() ? " (too thin for the blade)" : " (wide enough for " + holds + ")") << ", "
+            << format_mm(r.smallest_opening) << ", " << r.too_small << ", " << std::lround(r.patch_area / 100)
+            << " sq cm, " << std::lround(r.cutting) << " min, " << std::lround(r.backing) << " min\n";
+    }
+    return answer;
+}
+
+void add_page(const Plan& plan, json& out) {
+    out["to_cut"] = plan.frame.to_cut;
+    out["cuts"] = json::array();
+    for (const SetOut& s : plan.each_cut)
+        out["cuts"].push_back(
+            {{"size_mm", {s.size.x, s.size.y}},
+             {"box", {s.cut_box.x0, s.cut_box.y0, s.cut_box.x1, s.cut_box.y1}},
+             {"thinnest_bar_mm", std::isfinite(s.thinnest_bar) ? json(s.thinnest_bar) : json()}});
+}
+
+} // namespace zesty::cli

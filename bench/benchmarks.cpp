@@ -182,6 +182,79 @@ void nest_100_patches_first_answer(benchmark::State& state) {
 }
 BENCHMARK(nest_100_patches_first_answer)->Unit(benchmark::kMillisecond);
 
+/// More pieces than fit, made for the kind: 0 kites on small sheets, 1 leaves on one sheet, 2 both on offcuts
+/// with holes, 3 kites that may only be turned by quarters.
+NestJob crowded_job(int kind) {
+    std::mt19937 random(21);
+    const auto between = [&](double least, double most) {
+        return least + (most - least) * static_cast<double>(random() % 10001) / 10000;
+    };
+    const auto kite = [&] {
+        const double h = between(20, 60);
+        const double w = between(15, 40);
+        const double at = h * between(0.15, 0.85);
+        return Ring{{0, 0}, {w / 2, at}, {0, h}, {-w * between(0.3, 0.7), at}};
+    };
+    const auto leaf = [&] {
+        Ring out;
+        const double l = between(18, 55);
+        const double w = between(5, 12);
+        const double bend = between(-6, 6);
+        for (int side : {1, -1})
+            for (int i = 0; i < 12; ++i) {
+                const double t = side > 0 ? i / 12.0 : 1 - i / 12.0;
+                const double s = std::sin(M_PI * t);
+                out.push_back({l * t, bend * s + side * w / 2 * s});
+            }
+        return out;
+    };
+    NestJob job;
+    job.attempts = 2;
+    job.refinements = 1'000'000;
+    if (kind == 1)
+        job.sheets = {{{testing::rectangle(0, 0, 304.8, 304.8), {}}, 0}};
+    else if (kind == 2)
+        for (int i = 0; i < 6; ++i)
+            job.sheets.push_back(
+                {{{{0, 0}, {between(90, 150), 4}, {between(80, 150), between(90, 150)}, {3, 120}},
+                  {testing::polygon({45, 45}, between(8, 18), 24)}},
+                 0});
+    else
+        for (int i = 0; i < 3; ++i) job.sheets.push_back({{testing::rectangle(0, 0, 152.4, 152.4), {}}, 0});
+    double left = 0;
+    for (const NestSheet& s : job.sheets) left += 0.95 * area(s.outline);
+    while (left > 0) {
+        NestPiece piece;
+        piece.outline.outer = kind == 1 || (kind == 2 && random() % 2) ? leaf() : kite();
+        if (kind == 3) {
+            piece.any_rotation = false;
+            piece.rotations_deg = {0, 90, 180, 270};
+        }
+        left -= area(piece.outline);
+        job.pieces.push_back(std::move(piece));
+    }
+    return job;
+}
+
+/// What share of the paper is used after so many seconds.
+void nest_density(benchmark::State& state) {
+    const NestJob job = crowded_job(static_cast<int>(state.range(0)));
+    double paper = 0;
+    for (const NestSheet& s : job.sheets) paper += area(s.outline);
+    double used = 0;
+    for (auto _ : state) {
+        const auto end = std::chrono::steady_clock::now() + std::chrono::seconds(state.range(1));
+        const NestResult result = nest(job, [&] { return std::chrono::steady_clock::now() > end; });
+        if (!verify(job, result).empty()) state.SkipWithError("not sound");
+        used = 0;
+        for (const NestPlacement& p : result.placements) used += area(job.pieces[p.piece].outline);
+    }
+    static constexpr const char* kinds[] = {"kites", "leaves", "offcuts", "kites by quarters"};
+    state.SetLabel(kinds[state.range(0)]);
+    state.counters["density_percent"] = 100 * used / paper;
+}
+BENCHMARK(nest_density)->ArgsProduct({{0, 1, 2, 3}, {1, 10}})->Iterations(1)->Unit(benchmark::kMillisecond);
+
 void paint_the_demo_page(benchmark::State& state) {
     const Project p = *open_project(demo::project());
     Planner planner;

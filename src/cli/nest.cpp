@@ -8,6 +8,11 @@
 
 namespace zesty::cli {
 
+namespace {
+constexpr int first_orders = 2;
+constexpr int until_told_to_stop = 1'000'000;
+} // namespace
+
 int run(const Nest& args) {
     const auto data = read_file(QString::fromStdString(args.job));
     if (!data) return complain(data.error().message);
@@ -16,7 +21,8 @@ int run(const Nest& args) {
     auto named = nest_job_from(*json, args.job);
     if (!named) return complain(named.error().message);
     named->job.seed = args.seed;
-    named->job.attempts = 1'000'000;
+    named->job.attempts = first_orders;
+    named->job.refinements = until_told_to_stop;
     const Deadline deadline(args.seconds);
     const NestResult result = nest(named->job, deadline.token());
     if (const std::string wrong = verify(named->job, result); !wrong.empty())

@@ -11,6 +11,9 @@ namespace {
 
 constexpr std::uint64_t seed_hash = 0xcbf29ce484222325ull;
 constexpr std::size_t most_remembered = 4000;
+/// Layings that are asked for with so many attempts are for good: there it pays to make room.
+constexpr int worth_refining = 10;
+constexpr int refinements = 6;
 
 void mix(std::uint64_t& h, std::uint64_t v) {
     h ^= v + 0x9e3779b97f4a7c15ull + (h << 6) + (h >> 2);
@@ -85,6 +88,7 @@ const PaperNest& Capacity::lay(int paper, std::vector<int> patches, int attempts
     job.gap = gap_;
     job.seed = seed_;
     job.attempts = attempts;
+    job.refinements = attempts >= worth_refining ? refinements : 0;
     const Direction direction = stash_->papers[paper].direction;
     for (int p : patches)
         job.pieces.push_back(

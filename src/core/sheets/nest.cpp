@@ -2,7 +2,9 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/on_two_threads.h"
 #include "core/sheets/bit_raster.h"
+#include "core/sheets/refine.h"
 
 #include <algorithm>
 #include <cassert>
@@ -12,6 +14,8 @@
 namespace zesty {
 
 namespace {
+
+constexpr int most_refined = 1500; ///< pieces; pairs of them are kept in memory
 
 /// One way up of a piece.
 struct Pose {
@@ -218,19 +222,26 @@ NestResult nest(const NestJob& job, const StopToken& stop, const Progress& progr
     std::stable_sort(by_length.begin(), by_length.end(),
                      [&](int a, int b) { return engine.piece_length(a) > engine.piece_length(b); });
 
+    // Two orders at a time; what the first pair finds does not depend on how long it takes.
     std::vector<int> best_order = by_area;
-    Engine::Attempt best = engine.attempt(by_area);
     std::mt19937 random(job.seed);
-    for (int k = 1; k < job.attempts && !stopped(stop); ++k) {
+    Engine::Attempt best;
+    for (int k = 0; k < job.attempts && (k == 0 || !stopped(stop)); k += 2) {
         if (progress) progress(static_cast<double>(k) / job.attempts, "laying patches on sheets");
-        const std::vector<int> order =
-            k == 1 ? by_length : next_order(best_order, best.result.unplaced, random);
-        Engine::Attempt a = engine.attempt(order);
-        if (a.better_than(best)) {
-            best = std::move(a);
-            best_order = order;
-        }
+        std::vector<std::vector<int>> orders;
+        if (k == 0) orders = {by_area, by_length};
+        while (orders.size() < 2) orders.push_back(next_order(best_order, best.result.unplaced, random));
+        if (k + 1 == job.attempts) orders.pop_back();
+        std::vector<Engine::Attempt> made(orders.size());
+        on_two_threads(orders.size(), [&](std::size_t i) { made[i] = engine.attempt(orders[i]); });
+        for (std::size_t i = 0; i < made.size(); ++i)
+            if ((k == 0 && i == 0) || made[i].better_than(best)) {
+                best = std::move(made[i]);
+                best_order = orders[i];
+            }
     }
+    if (job.refinements > 0 && n <= most_refined && !stopped(stop))
+        return refined(job, best.result, job.refinements, stop, progress);
     return best.result;
 }
 

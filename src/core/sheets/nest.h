@@ -33,7 +33,9 @@ struct NestJob {
     double gap = 0.5; ///< between pieces
     unsigned seed = 1;
     int attempts = 12; ///< orders tried; the first is a complete answer
-    double cell = 0;   ///< of the raster, mm; 0 chooses by the size of the job
+    /// Rounds in which pieces that found no place are made room for: see refine.h.
+    int refinements = 0;
+    double cell = 0; ///< of the raster, mm; 0 chooses by the size of the job
 };
 
 struct NestPlacement {
@@ -52,9 +54,9 @@ struct NestResult {
     std::vector<int> unplaced;             ///< ascending
 };
 
-/// The best of several attempts: largest area placed, then fewest sheets of high rank opened, then the
-/// tightest. Deterministic for a seed. Stops early, with the best so far, when told to; before the first
-/// attempt is complete that may leave pieces unplaced.
+/// The best of several attempts, made on two threads, and then refined where pieces are left: largest area
+/// placed, then fewest sheets of high rank opened, then the tightest. Deterministic for a seed. Stops early,
+/// with the best so far, when told to; before the first attempt is complete that may leave pieces unplaced.
 NestResult nest(const NestJob& job, const StopToken& stop = {}, const Progress& progress = {});
 
 /// Nothing when the result is sound, else one sentence about the first thing that is not.

@@ -45,4 +45,20 @@ Result<QImage> read_picture(const QByteArray& data, QSize fit) {
     return image;
 }
 
+Pixels pixels_from(const QImage& image) {
+    const QImage rgb = image.convertToFormat(QImage::Format_RGB32);
+    Pixels out;
+    out.width = rgb.width();
+    out.height = rgb.height();
+    out.at.reserve(static_cast<std::size_t>(out.width) * static_cast<std::size_t>(out.height));
+    for (int y = 0; y < rgb.height(); ++y) {
+        const auto* line = reinterpret_cast<const QRgb*>(rgb.constScanLine(y));
+        for (int x = 0; x < rgb.width(); ++x)
+            out.at.push_back({static_cast<std::uint8_t>(qRed(line[x])),
+                              static_cast<std::uint8_t>(qGreen(line[x])),
+                              static_cast<std::uint8_t>(qBlue(line[x]))});
+    }
+    return out;
+}
+
 } // namespace zesty

@@ -12,7 +12,7 @@ constexpr double weight_similar = 20;
 constexpr double weight_share = 40;
 constexpr double weight_print = 6;
 constexpr double weight_lonely = 2;
-constexpr double looks_alike_below = 14; ///< CIE76
+constexpr double looks_alike_below = 10; ///< delta E 2000
 
 /// Radius of the largest circle an opening should offer for a print to be seen, mm.
 double room_for(Pattern p) {

@@ -3,6 +3,7 @@
 #include <charconv>
 #include <cmath>
 #include <cstdio>
+#include <lcms2.h>
 
 namespace zesty {
 
@@ -31,7 +32,9 @@ Lab to_lab(Rgb c) {
 }
 
 double difference(const Lab& a, const Lab& b) {
-    return std::sqrt((a.l - b.l) * (a.l - b.l) + (a.a - b.a) * (a.a - b.a) + (a.b - b.b) * (a.b - b.b));
+    const cmsCIELab x{a.l, a.a, a.b};
+    const cmsCIELab y{b.l, b.a, b.b};
+    return cmsCIE2000DeltaE(&x, &y, 1, 1, 1);
 }
 
 std::optional<Rgb> parse_colour(std::string_view text) {

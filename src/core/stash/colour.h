@@ -20,8 +20,8 @@ struct Lab {
 
 Lab to_lab(Rgb colour);
 
-/// CIE76: the plain distance. About 2 is the least one notices, below 12 two papers look alike from a step
-/// away.
+/// Delta E 2000 (ISO/CIE 11664-6, by Little CMS). About 1 is the least one notices, below 10 two papers look
+/// alike from a step away.
 double difference(const Lab& a, const Lab& b);
 
 /// "#rrggbb".

@@ -15,6 +15,13 @@ SheetKind kind_of(const SheetStock& stock) {
     return shorter >= 140 ? SheetKind::Pad : SheetKind::Card;
 }
 
+/// What of a sheet is left without its strip.
+Polygon without_strip(const SheetStock& stock, double strip) {
+    if (strip <= 0 || stock.irregular) return stock.outline;
+    const Box b = bounds(stock.outline);
+    return {ring_of(Box{b.x0, b.y0, b.x1, std::max(b.y0, b.y1 - strip)}), {}};
+}
+
 } // namespace
 
 int Stash::find(const std::string& id) const {
@@ -27,10 +34,12 @@ std::vector<Sheet> sheets_of(const Stash& stash) {
     std::vector<Sheet> out;
     for (std::size_t p = 0; p < stash.papers.size(); ++p) {
         int number = 0;
-        for (const SheetStock& s : stash.papers[p].sheets)
+        for (const SheetStock& s : stash.papers[p].sheets) {
+            const Polygon usable = without_strip(s, stash.papers[p].strip);
             for (int k = 0; k < s.count; ++k)
                 out.push_back({stash.papers[p].id + "#" + std::to_string(++number), static_cast<int>(p),
-                               s.outline, area(s.outline), kind_of(s)});
+                               usable, area(usable), kind_of(s)});
+        }
     }
     return out;
 }

@@ -32,6 +32,12 @@ struct Paper {
     Pattern pattern = Pattern::Solid;
     Direction direction = Direction::Free;
     std::vector<SheetStock> sheets;
+    double repeat = 0; ///< mm after which the print begins anew; 0 when it is not known or there is none
+    double strip =
+        0; ///< mm of branding along the lower edge of whole sheets, trimmed off before anything is cut
+    double weight = 0; ///< g/m2; 0 when it is not known
+    std::string notes = {};
+    std::string kept_in = {}; ///< where the paper is: a drawer, a folder
     bool operator==(const Paper&) const = default;
 };
 
@@ -57,7 +63,7 @@ struct Sheet {
     SheetKind kind = SheetKind::Full;
 };
 
-/// All sheets of the stash one by one, paper by paper.
+/// All sheets of the stash one by one, paper by paper, without their branding strips.
 std::vector<Sheet> sheets_of(const Stash& stash);
 
 /// "gutted middle", "offcut", "card", "pad sheet", "sheet".

@@ -1,4 +1,5 @@
 #include "core/sections/sections.h"
+#include "core/stash/search.h"
 #include "core/stash/stash.h"
 #include "support/lattice.h"
 
@@ -28,21 +29,53 @@ TEST(Stash, SheetsAreCountedOutWithSteadyNamesAndKinds) {
     EXPECT_DOUBLE_EQ(sheets[4].area, 45000);
 }
 
-TEST(Colour, LabMatchesKnownValues) {
-    const auto near = [](Rgb c, Lab want) {
-        const Lab got = to_lab(c);
-        EXPECT_NEAR(got.l, want.l, 0.05);
-        EXPECT_NEAR(got.a, want.a, 0.05);
-        EXPECT_NEAR(got.b, want.b, 0.05);
-    };
-    near({255, 255, 255}, {100, 0, 0});
-    near({0, 0, 0}, {0, 0, 0});
-    near({255, 0, 0}, {53.24, 80.09, 67.20});
-    near({0, 0, 255}, {32.30, 79.19, -107.86});
+TEST(Colour, IsReadAndWritten) {
     EXPECT_EQ(parse_colour("#e86a17"), (Rgb{0xe8, 0x6a, 0x17}));
     EXPECT_EQ(format_colour({0xe8, 0x6a, 0x17}), "#e86a17");
     for (const char* bad : {"", "e86a17", "#e86a1", "#e86a1g", "#e86a177"})
         EXPECT_FALSE(parse_colour(bad)) << bad;
+}
+
+TEST(Stash, BrandingStripsAreTrimmedOffWholeSheets) {
+    Stash s;
+    s.papers.push_back({"a",
+                        "A",
+                        {},
+                        "",
+                        Pattern::Solid,
+                        Direction::Free,
+                        {{{testing::rectangle(0, 0, 304.8, 317.5), {}}, 1, false},
+                         {{testing::rectangle(0, 0, 100, 100), {}}, 1, true}}});
+    s.papers[0].strip = 12.7;
+    const auto sheets = sheets_of(s);
+    EXPECT_NEAR(sheets[0].area, 304.8 * 304.8, 1e-6);
+    EXPECT_NEAR(sheets[1].area, 1e4, 1e-9) << "an offcut has none";
+}
+
+TEST(Stash, IsSearchedByWordsColourKindAndSize) {
+    Stash s;
+    const auto add = [&](const char* id, const char* name, Rgb colour, Pattern pattern, double side,
+                         int count) {
+        s.papers.push_back({id,
+                            name,
+                            colour,
+                            "",
+                            pattern,
+                            Direction::Free,
+                            {{{testing::rectangle(0, 0, side, 2 * side), {}}, count, false}}});
+    };
+    add("p1", "Hedge Stripe", {60, 120, 70}, Pattern::Stripe, 100, 1);
+    add("p2", "Barley", {230, 190, 90}, Pattern::Solid, 150, 1);
+    add("p3", "Moss", {70, 125, 75}, Pattern::Solid, 152.4, 0);
+    s.papers[1].kept_in = "Blue folder";
+    EXPECT_EQ(found_in(s, {}), (std::vector<int>{0, 1, 2}));
+    EXPECT_EQ(found_in(s, {"hedge"}), std::vector<int>{0});
+    EXPECT_EQ(found_in(s, {"FOLDER bar"}), std::vector<int>{1});
+    EXPECT_EQ(found_in(s, {"", Rgb{70, 125, 75}}), (std::vector<int>{2, 0})) << "nearest first";
+    EXPECT_EQ(found_in(s, {"", {}, 20, Pattern::Solid}), (std::vector<int>{1, 2}));
+    EXPECT_EQ(found_in(s, {"", {}, 20, {}, 290, 140}), std::vector<int>{1})
+        << "either way round, and in stock";
+    EXPECT_EQ(found_in(s, {"", {}, 20, {}, 0, 0, true}), (std::vector<int>{0, 1}));
 }
 
 TEST(Sections, NeighboursShareABarOfAtMostThreeQuarters) {

@@ -40,7 +40,7 @@ FileQuestions FileQuestions::dialogs() {
         },
         [](QWidget* w, const QString& folder) {
             return QFileDialog::getOpenFileName(w, "Open a stash of papers", folder,
-                                                "Stashes (*.json);;All files (*)");
+                                                "Stashes (*.json *.stash);;All files (*)");
         },
         [](QWidget* w, const QString& suggestion) {
             return QFileDialog::getSaveFileName(w, "Save the project", suggestion, "Projects (*.zesty)");
@@ -363,7 +363,7 @@ void BenchWindow::say(const QString& message, bool trouble) {
 void BenchWindow::open(const QString& path) {
     settings_.set_last_folder(QFileInfo(path).absolutePath());
     const QString suffix = QFileInfo(path).suffix().toLower();
-    if (suffix == "json") {
+    if (suffix == "json" || suffix == "stash") {
         worker_.open_stash(path);
         return;
     }

@@ -77,6 +77,19 @@ struct SectionsArgs {
 };
 int run(const SectionsArgs& args);
 
+/// Changes the database of papers, then lists those that are looked for.
+struct StashArgs {
+    std::string stash;
+    std::string import, export_to, remove;
+    std::string add, name, colour, picture, pattern, direction, strip, repeat, kept_in, notes;
+    std::vector<std::string> sheets;
+    std::string offcut, square;
+    std::string find, like, kind, room;
+    bool in_stock = false;
+    bool json = false;
+};
+int run(const StashArgs& args);
+
 struct PlanArgs {
     std::string project;
     std::optional<unsigned> seed;

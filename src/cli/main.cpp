@@ -173,6 +173,37 @@ void add_plan(CLI::App& app, PlanArgs& a) {
     c->add_flag("--json", a.json, "Print zesty-plan/1");
 }
 
+void add_stash(CLI::App& app, StashArgs& a) {
+    auto* c = app.add_subcommand("stash", "Keep papers in a database: fill it, search it, write it out");
+    c->add_option("STASH", a.stash, "The database; made when papers are put into it")->required();
+    c->add_option("--import", a.import, "Takes in a stash: JSON, CSV or another database")->group("Changing");
+    c->add_option("--add", a.add, "Adds a paper, replaces the one with this id, or adds sheets to it")
+        ->group("Changing");
+    c->add_option("--remove", a.remove, "Takes the paper with this id out")->group("Changing");
+    c->add_option("--name", a.name, "Of the paper added")->group("A paper");
+    c->add_option("--colour", a.colour, "#rrggbb")->group("A paper");
+    c->add_option("--picture", a.picture,
+                  "PNG or JPEG of a whole sheet; kind, direction and repeat come from it")
+        ->group("A paper");
+    c->add_option("--pattern", a.pattern, "solid, small, large, stripe, ombre or picture")->group("A paper");
+    c->add_option("--direction", a.direction, "free, half or fixed")->group("A paper");
+    c->add_option("--sheet", a.sheets, "12x12in or 6x6in*4")->group("A paper");
+    c->add_option("--offcut", a.offcut, "A scrap, measured from a picture of it beside a square")
+        ->group("A paper");
+    c->add_option("--square", a.square, "Side of that square; 1 in otherwise")->group("A paper");
+    c->add_option("--repeat", a.repeat, "After which the print begins anew")->group("A paper");
+    c->add_option("--strip", a.strip, "Width of the branding strip along the lower edge")->group("A paper");
+    c->add_option("--kept-in", a.kept_in, "Where it is")->group("A paper");
+    c->add_option("--notes", a.notes, "Anything else")->group("A paper");
+    c->add_option("--find", a.find, "Words in name, notes, place or id")->group("Looking");
+    c->add_option("--like", a.like, "Papers near the colour #rrggbb, nearest first")->group("Looking");
+    c->add_option("--kind", a.kind, "solid, small, large, stripe, ombre or picture")->group("Looking");
+    c->add_option("--room", a.room, "Papers with a sheet of at least this size")->group("Looking");
+    c->add_flag("--in-stock", a.in_stock, "Papers of which something is left")->group("Looking");
+    c->add_option("--export", a.export_to, "Writes everything as JSON or CSV with its pictures beside it");
+    c->add_flag("--json", a.json, "Print zesty-stash/1");
+}
+
 void add_nest(CLI::App& app, Nest& a) {
     auto* c = app.add_subcommand("nest", "Lay irregular pieces on irregular sheets");
     c->add_option("JOB", a.job, "zesty-nest/1 file")->required();
@@ -205,6 +236,7 @@ int main(int argc, char** argv) {
     SectionsArgs sections;
     PlanArgs plan;
     Nest nest;
+    StashArgs stash;
     Export exported;
     add_inspect(app, inspect);
     add_new(app, fresh);
@@ -212,6 +244,7 @@ int main(int argc, char** argv) {
     add_sections(app, sections);
     add_plan(app, plan);
     add_nest(app, nest);
+    add_stash(app, stash);
     add_export(app, exported);
     try {
         app.parse(argc, argv);
@@ -224,6 +257,7 @@ int main(int argc, char** argv) {
     if (command == "inspect") return run(inspect);
     if (command == "new") return run(fresh);
     if (command == "set-out") return run(set_out);
+    if (command == "stash") return run(stash);
     if (command == "sections") return run(sections);
     if (command == "plan") return run(plan);
     if (command == "nest") return run(nest);

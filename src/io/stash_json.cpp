@@ -2,13 +2,17 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/stash/look_of_paper.h"
 #include "io/json_shapes.h"
 #include "io/picture.h"
 #include "io/read_file.h"
+#include "io/stash_store.h"
 
 #include <QDir>
 #include <QFileInfo>
+#include <cmath>
 #include <set>
+#include <tuple>
 
 namespace zesty {
 
@@ -18,22 +22,20 @@ namespace {
 
 constexpr int most_sheets = 2000;
 
-Result<Rgb> mean_colour(const std::string& bytes, const std::string& where) {
+Result<Pixels> pixels_of(const std::string& bytes, const std::string& where, QSize fit = {}) {
     const auto picture =
-        read_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())), {32, 32});
+        read_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())), fit);
     if (!picture) return fail(ErrorKind::BadInput, where + ": " + picture.error().message);
-    const QImage image = picture->convertToFormat(QImage::Format_RGB32);
-    long sum[3] = {0, 0, 0};
-    for (int y = 0; y < image.height(); ++y)
-        for (int x = 0; x < image.width(); ++x) {
-            const QRgb c = image.pixel(x, y);
-            sum[0] += qRed(c);
-            sum[1] += qGreen(c);
-            sum[2] += qBlue(c);
-        }
-    const long n = std::max(1, image.width() * image.height());
-    return Rgb{static_cast<std::uint8_t>(sum[0] / n), static_cast<std::uint8_t>(sum[1] / n),
-               static_cast<std::uint8_t>(sum[2] / n)};
+    return pixels_from(*picture);
+}
+
+/// A member that is a number within limits; `otherwise` when it is missing.
+Result<double> number(const json& j, const char* key, double most, const std::string& where) {
+    if (!j.contains(key)) return 0.0;
+    if (!j[key].is_number() || j[key].get<double>() < 0 || j[key].get<double>() > most)
+        return fail(ErrorKind::BadInput, where + ": \"" + key + "\" must be a number from 0 to " +
+                                             std::to_string(std::lround(most)));
+    return j[key].get<double>();
 }
 
 template <class Enum>
@@ -77,6 +79,28 @@ Result<SheetStock> sheet_from(const json& j, const std::string& where) {
     return stock;
 }
 
+Result<void> read_facts(const json& j, const std::string& where, Paper& paper) {
+    for (const auto& [key, most, value] :
+         {std::tuple{"repeat_mm", 1000.0, &paper.repeat}, std::tuple{"strip_mm", 100.0, &paper.strip},
+          std::tuple{"weight_gsm", 2000.0, &paper.weight}}) {
+        const auto n = number(j, key, most, where);
+        if (!n) return tl::make_unexpected(n.error());
+        *value = *n;
+    }
+    if (j.contains("notes") && j["notes"].is_string()) paper.notes = j["notes"].get<std::string>();
+    if (j.contains("kept_in") && j["kept_in"].is_string()) paper.kept_in = j["kept_in"].get<std::string>();
+    return {};
+}
+
+/// What nobody has said about a paper is taken from its picture.
+void suggest(Pixels pixels, bool direction_given, Paper& paper) {
+    pixels.mm_per_pixel = std::max(picture_box(paper).width(), 1.0) / std::max(pixels.width, 1);
+    const LookOfPaper look = look_of(pixels);
+    paper.pattern = look.pattern;
+    if (!direction_given) paper.direction = look.direction;
+    if (paper.repeat <= 0) paper.repeat = look.repeat.value_or(0);
+}
+
 Result<Paper> paper_from(const json& j, const std::string& what, std::size_t number,
                          const PictureSource& pictures, Stash& stash) {
     std::string where = what + ": paper " + std::to_string(number);
@@ -100,9 +124,9 @@ Result<Paper> paper_from(const json& j, const std::string& what, std::size_t num
         paper.picture = j["image"].get<std::string>();
         auto bytes = pictures(paper.picture);
         if (!bytes) return fail(bytes.error().kind, where + ": " + bytes.error().message);
-        const auto colour = mean_colour(*bytes, where);
-        if (!colour) return tl::make_unexpected(colour.error());
-        paper.colour = *colour;
+        const auto small = pixels_of(*bytes, where, {32, 32});
+        if (!small) return tl::make_unexpected(small.error());
+        paper.colour = coarser(*small, 1).at.front();
         stash.pictures[paper.picture] = std::move(*bytes);
     }
     if (j.contains("colour")) {
@@ -120,6 +144,11 @@ Result<Paper> paper_from(const json& j, const std::string& what, std::size_t num
         if (!stock) return tl::make_unexpected(stock.error());
         paper.sheets.push_back(std::move(*stock));
     }
+    if (auto r = read_facts(j, where, paper); !r) return tl::make_unexpected(r.error());
+    if (j.contains("pattern") || paper.picture.empty()) return paper;
+    auto pixels = pixels_of(stash.pictures[paper.picture], where);
+    if (!pixels) return tl::make_unexpected(pixels.error());
+    suggest(std::move(*pixels), j.contains("direction"), paper);
     return paper;
 }
 
@@ -179,12 +208,22 @@ json stash_json(const Stash& stash) {
                    {"direction", name_of(p.direction)},
                    {"sheets", sheets}};
         if (!p.picture.empty()) paper["image"] = p.picture;
+        if (p.repeat > 0) paper["repeat_mm"] = p.repeat;
+        if (p.strip > 0) paper["strip_mm"] = p.strip;
+        if (p.weight > 0) paper["weight_gsm"] = p.weight;
+        if (!p.notes.empty()) paper["notes"] = p.notes;
+        if (!p.kept_in.empty()) paper["kept_in"] = p.kept_in;
         papers.push_back(paper);
     }
     return {{"format", "zesty-stash/1"}, {"papers", papers}};
 }
 
 Result<Stash> read_stash(const QString& path) {
+    if (StashStore::looks_like_one(path)) {
+        auto store = StashStore::open(path);
+        if (!store) return tl::make_unexpected(store.error());
+        return store->read();
+    }
     const auto data = read_file(path, 64LL << 20);
     if (!data) return tl::make_unexpected(data.error());
     const auto j = parse_json(data->toStdString(), path.toStdString());

@@ -13,11 +13,12 @@ namespace zesty {
 /// Finds the bytes of a picture by the name the stash gives it.
 using PictureSource = std::function<Result<std::string>(const std::string& name)>;
 
-/// `what` begins the sentence of an error. Colours of papers with a picture are its mean.
+/// `what` begins the sentence of an error. Colours of papers with a picture are its mean; kind, direction and
+/// repeat that are not given are taken from it.
 Result<Stash> stash_from(const nlohmann::json& json, const std::string& what, const PictureSource& pictures);
 nlohmann::json stash_json(const Stash& stash);
 
-/// A stash file with its pictures beside it.
+/// A stash file with its pictures beside it, or a database: see stash_store.h.
 Result<Stash> read_stash(const QString& path);
 
 } // namespace zesty

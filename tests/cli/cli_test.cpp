@@ -2,6 +2,7 @@
 
 #include "support/demo.h"
 
+#include <QDir>
 #include <QElapsedTimer>
 #include <QFile>
 #include <QImage>
@@ -284,6 +285,39 @@ TEST(Cli, SingleBarsAndTheMatAreDecidedAndDrawn) {
     expect_one_line(zesty({"set-out", project, "--fit-photo", "7:wide"}), "--fit-photo");
     expect_one_line(zesty({"set-out", project, "--mat", "large"}), "--mat");
     expect_one_line(zesty({"set-out", project, "--mat", "1x1in", "--mat-picture", picture}), "not even one");
+}
+
+TEST(Cli, AStashIsFilledSearchedAndWrittenOut) {
+    QTemporaryDir dir;
+    const QString stash = dir.filePath("papers.stash");
+    expect_one_line(zesty({"stash", stash}), "no such file");
+    const Ran filled = zesty({"stash", stash, "--import", demo::stash(), "--json"});
+    ASSERT_EQ(filled.code, 0) << filled.err;
+    const std::size_t papers = json::parse(filled.out)["papers"].size();
+    EXPECT_GE(papers, 8u);
+    const Ran added = zesty({"stash", stash, "--add", "plum", "--name", "Plum", "--colour", "#6b2d5c",
+                             "--sheet", "12x12in*3", "--kept-in", "Blue folder", "--find", "folder"});
+    ASSERT_EQ(added.code, 0) << added.err;
+    EXPECT_EQ(added.out, "plum: Plum, #6b2d5c, solid, 3 sheets, kept in Blue folder\n");
+    EXPECT_TRUE(zesty({"stash", stash, "--like", "#6b2d5c"}).out.starts_with("plum: "));
+    expect_one_line(zesty({"stash", stash, "--add", "grey", "--colour", "grey", "--sheet", "6x6in"}),
+                    "colour");
+    expect_one_line(zesty({"stash", stash, "--kind", "plaid"}), "--kind");
+    expect_one_line(zesty({"stash", demo::drawing()}), "not a stash database");
+    // Out as a table with its pictures, and in again: the same papers.
+    const QString csv = dir.filePath("out/papers.csv");
+    QDir(dir.path()).mkdir("out");
+    ASSERT_EQ(zesty({"stash", stash, "--export", csv}).code, 0);
+    const QString again = dir.filePath("again.stash");
+    const Ran imported = zesty({"stash", again, "--import", csv, "--json"});
+    ASSERT_EQ(imported.code, 0) << imported.err;
+    EXPECT_EQ(json::parse(imported.out), json::parse(zesty({"stash", stash, "--json"}).out));
+    // A page is planned from the database as from a file.
+    const QString project = dir.filePath("p.zesty");
+    EXPECT_EQ(zesty({"new", demo::drawing(), "--page", "12x12in", "--stash", stash, "--out", project}).code,
+              0);
+    ASSERT_EQ(zesty({"stash", stash, "--remove", "plum"}).code, 0);
+    expect_one_line(zesty({"stash", stash, "--remove", "plum"}), "no paper");
 }
 
 } // namespace zesty

@@ -15,8 +15,11 @@ namespace zesty {
 
 namespace {
 
-constexpr int speck = 12;               ///< pixels; smaller dots are dust
-constexpr int curve_steps = 8;          ///< a Bezier piece is flattened into so many
+constexpr int speck = 12;      ///< pixels; smaller dots are dust
+constexpr int curve_steps = 8; ///< a Bezier piece is flattened into so many
+// More than the grain and the shadow of a flat scan make of it; a slant of a hundredth over the page shows.
+constexpr double alike_sides = 0.009;
+constexpr double alike_diagonals = 0.0035;
 constexpr double upright_square = 0.02; ///< how far sides may differ before perspective is taken out
 
 /// One bit a pixel in the layout that the tracer wants, bottom row first.
@@ -202,8 +205,16 @@ PlaneMap map_by(const std::array<Point, 4>& seen, double side) {
     return PlaneMap::between(from, {t(from[0]), t(from[1]), t(from[2]), t(from[3])});
 }
 
+/// Whether the square is seen as one, to what a scan lets it be told: its sides and its diagonals are alike.
+bool seen_straight_on(const std::array<Point, 4>& c) {
+    const auto [least, most] =
+        std::minmax({distance(c[0], c[1]), distance(c[1], c[2]), distance(c[2], c[3]), distance(c[3], c[0])});
+    const double diagonals = distance(c[0], c[2]) / std::max(distance(c[1], c[3]), 1e-9);
+    return most < least * (1 + alike_sides) && std::abs(diagonals - 1) < alike_diagonals;
+}
+
 /// Takes the square out of the rings and the rest into millimetres.
-Result<Drawing> by_square(std::vector<Ring> rings, double side) {
+Result<Drawing> by_square(std::vector<Ring> rings, double side, bool flat_only) {
     const auto cut = read_cut(drawing_of(rings, 1, 1));
     if (!cut) return tl::make_unexpected(cut.error());
     std::optional<std::array<Point, 4>> best;
@@ -221,6 +232,10 @@ Result<Drawing> by_square(std::vector<Ring> rings, double side) {
     if (!best)
         return fail(ErrorKind::NothingToDo, "no square stands alone in the picture; lay a plain one of " +
                                                 format_mm(side) + " beside the cut, apart from it");
+    if (flat_only && !seen_straight_on(*best))
+        return fail(ErrorKind::BadInput,
+                    "the picture is taken at a slant; scan it flat, or photograph it from "
+                    "straight above");
     const PlaneMap map = map_by(*best, side);
     std::vector<Ring> out;
     Box box;
@@ -255,7 +270,7 @@ Result<Drawing> trace_picture(const QByteArray& data, const TraceOptions& option
     if (!bits) return tl::make_unexpected(bits.error());
     auto rings = traced(std::move(*bits), image.height());
     if (!rings) return tl::make_unexpected(rings.error());
-    if (options.square > 0) return by_square(std::move(*rings), options.square);
+    if (options.square > 0) return by_square(std::move(*rings), options.square, options.flat_only);
     const double mm = 1000.0 / std::max(1, image.dotsPerMeterX());
     for (Ring& r : *rings) r = transformed(r, Transform::scaled(mm));
     Drawing out = drawing_of(std::move(*rings), image.width() * mm, image.height() * mm);

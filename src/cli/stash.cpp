@@ -1,0 +1,213 @@
+// zesty stash: the database of papers, filled, searched and written out.
+
+#include "cli/commands.h"
+#include "cli/typed.h"
+#include "core/geometry/measure.h"
+#include "core/stash/look_of_paper.h"
+#include "core/stash/search.h"
+#include "io/json_shapes.h"
+#include "io/picture.h"
+#include "io/read_file.h"
+#include "io/stash_csv.h"
+#include "io/stash_store.h"
+#include "io/trace/offcut.h"
+
+#include <QDir>
+#include <QFileInfo>
+#include <iostream>
+
+namespace zesty::cli {
+
+namespace {
+
+using nlohmann::json;
+
+bool ends_in(const std::string& path, const char* ending) {
+    return QString::fromStdString(path).endsWith(ending, Qt::CaseInsensitive);
+}
+
+Result<Stash> read_papers(const std::string& path) {
+    if (!ends_in(path, ".csv")) return read_stash(QString::fromStdString(path));
+    const auto data = read_file(QString::fromStdString(path));
+    if (!data) return tl::make_unexpected(data.error());
+    const QDir folder = QFileInfo(QString::fromStdString(path)).dir();
+    return stash_from_csv(data->toStdString(), path, [&](const std::string& name) -> Result<std::string> {
+        auto bytes = read_file(folder.filePath(QString::fromStdString(name)));
+        if (!bytes) return tl::make_unexpected(bytes.error());
+        return bytes->toStdString();
+    });
+}
+
+/// Where a picture goes beside what is written: under its own name, but never outside that folder.
+QString file_name(const std::string& name) {
+    const QString clean = QDir::cleanPath(QString::fromStdString(name));
+    return clean.startsWith("..") || QDir::isAbsolutePath(clean) ? QFileInfo(clean).fileName() : clean;
+}
+
+Result<void> write_papers(Stash stash, const std::string& path) {
+    const QString to = QString::fromStdString(path);
+    const QDir folder = QFileInfo(to).dir();
+    for (const auto& [name, bytes] : stash.pictures) {
+        folder.mkpath(QFileInfo(file_name(name)).path());
+        if (auto r = write_file(folder.filePath(file_name(name)), QByteArray::fromStdString(bytes)); !r)
+            return r;
+    }
+    for (Paper& p : stash.papers)
+        if (!p.picture.empty()) p.picture = file_name(p.picture).toStdString();
+    const std::string text = ends_in(path, ".csv") ? stash_csv(stash) : stash_json(stash).dump(1) + "\n";
+    return write_file(to, QByteArray::fromStdString(text));
+}
+
+/// "12x12in", "12x12in*3".
+Result<SheetStock> typed_sheet(const std::string& text) {
+    const auto star = text.find('*');
+    const auto size = typed_size("--sheet", text.substr(0, star), 1, 3000);
+    if (!size) return tl::make_unexpected(size.error());
+    SheetStock out{{ring_of(Box{0, 0, size->x, size->y}), {}}, 1, false};
+    if (star == std::string::npos) return out;
+    const auto count = typed_numbers("--sheet", text.substr(star + 1), 2000);
+    if (!count) return tl::make_unexpected(count.error());
+    out.count = count->front() + 1;
+    return out;
+}
+
+Result<Polygon> typed_offcut(const StashArgs& a) {
+    const auto square = typed_length("--square", a.square, 2, 500);
+    if (!square) return tl::make_unexpected(square.error());
+    const auto picture = read_file(QString::fromStdString(a.offcut));
+    if (!picture) return tl::make_unexpected(picture.error());
+    auto outline = measured_offcut(*picture, square->value_or(mm_per_inch));
+    if (!outline) return fail(outline.error().kind, a.offcut + ": " + outline.error().message);
+    return outline;
+}
+
+Result<Stash> typed_paper(const StashArgs& a) {
+    json paper{{"id", a.add}, {"name", a.name.empty() ? a.add : a.name}, {"sheets", json::array()}};
+    for (const auto& [key, value] :
+         {std::pair{"colour", a.colour}, std::pair{"pattern", a.pattern}, std::pair{"direction", a.direction},
+          std::pair{"kept_in", a.kept_in}, std::pair{"notes", a.notes}})
+        if (!value.empty()) paper[key] = value;
+    if (!a.picture.empty())
+        paper["image"] = QFileInfo(QString::fromStdString(a.picture)).fileName().toStdString();
+    for (const auto& [option, text, key] :
+         {std::tuple{"--strip", a.strip, "strip_mm"}, std::tuple{"--repeat", a.repeat, "repeat_mm"}}) {
+        const auto length = typed_length(option, text, 0, 1000);
+        if (!length) return tl::make_unexpected(length.error());
+        if (*length) paper[key] = **length;
+    }
+    for (const std::string& text : a.sheets) {
+        const auto sheet = typed_sheet(text);
+        if (!sheet) return tl::make_unexpected(sheet.error());
+        const Box b = bounds(sheet->outline);
+        paper["sheets"].push_back({{"width", b.x1}, {"height", b.y1}, {"count", sheet->count}});
+    }
+    if (!a.offcut.empty()) {
+        const auto outline = typed_offcut(a);
+        if (!outline) return tl::make_unexpected(outline.error());
+        paper["sheets"].push_back({{"outline", to_json(*outline)}});
+    }
+    return stash_from({{"format", "zesty-stash/1"}, {"papers", {paper}}}, "--add",
+                      [&](const std::string&) -> Result<std::string> {
+                          auto bytes = read_file(QString::fromStdString(a.picture));
+                          if (!bytes) return tl::make_unexpected(bytes.error());
+                          return bytes->toStdString();
+                      });
+}
+
+Result<StashQuery> typed_query(const StashArgs& a) {
+    StashQuery query;
+    query.words = a.find;
+    query.in_stock = a.in_stock;
+    if (!a.like.empty()) {
+        query.colour = parse_colour(a.like);
+        if (!query.colour)
+            return fail(ErrorKind::BadInput, "--like: '" + a.like + "' does not look like #rrggbb");
+    }
+    if (!a.kind.empty()) {
+        for (const Pattern p : {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe,
+                                Pattern::Ombre, Pattern::Picture})
+            if (a.kind == name_of(p)) query.pattern = p;
+        if (!query.pattern)
+            return fail(ErrorKind::BadInput,
+                        "--kind: '" + a.kind + "' is none of solid, small, large, stripe, ombre, picture");
+    }
+    if (!a.room.empty()) {
+        const auto size = typed_size("--room", a.room, 1, 3000);
+        if (!size) return tl::make_unexpected(size.error());
+        query.width = size->x;
+        query.height = size->y;
+    }
+    return query;
+}
+
+void list(const Stash& stash, const std::vector<int>& papers, bool as_json) {
+    Stash shown;
+    for (int i : papers) shown.papers.push_back(stash.papers[i]);
+    if (as_json) {
+        std::cout << stash_json(shown).dump(1) << "\n";
+        return;
+    }
+    for (const Paper& p : shown.papers) {
+        std::cout << p.id << ": " << p.name << ", " << format_colour(p.colour) << ", " << name_of(p.pattern);
+        if (p.repeat > 0) std::cout << " repeating after " << format_mm(p.repeat);
+        int sheets = 0;
+        for (const SheetStock& s : p.sheets) sheets += s.count;
+        std::cout << ", " << sheets << (sheets == 1 ? " sheet" : " sheets");
+        if (!p.kept_in.empty()) std::cout << ", kept in " << p.kept_in;
+        std::cout << "\n";
+    }
+}
+
+/// A paper that is there already gets more sheets when nothing else is said of it.
+Result<void> add(StashArgs a, StashStore& store) {
+    const auto now = store.read();
+    if (!now) return tl::make_unexpected(now.error());
+    const int there = now->find(a.add);
+    const bool only_sheets = there >= 0 && a.colour.empty() && a.picture.empty();
+    if (only_sheets) a.colour = format_colour(now->papers[there].colour);
+    auto typed = typed_paper(a);
+    if (!typed) return tl::make_unexpected(typed.error());
+    if (only_sheets) {
+        Paper paper = now->papers[there];
+        const auto& more = typed->papers.front().sheets;
+        paper.sheets.insert(paper.sheets.end(), more.begin(), more.end());
+        typed->papers = {std::move(paper)};
+    }
+    return store.put(*typed);
+}
+
+Result<void> change(const StashArgs& a, StashStore& store) {
+    if (!a.import.empty()) {
+        const auto papers = read_papers(a.import);
+        if (!papers) return tl::make_unexpected(papers.error());
+        if (auto r = store.put(*papers); !r) return r;
+    }
+    if (!a.add.empty())
+        if (auto r = add(a, store); !r) return r;
+    if (!a.remove.empty())
+        if (auto r = store.remove(a.remove); !r) return r;
+    return {};
+}
+
+} // namespace
+
+int run(const StashArgs& args) {
+    const bool changes = !args.import.empty() || !args.add.empty() || !args.remove.empty();
+    const QString path = QString::fromStdString(args.stash);
+    if (!changes && !QFileInfo::exists(path)) return complain(args.stash + ": there is no such file");
+    // What is typed wrongly is found before anything is written.
+    const auto query = typed_query(args);
+    if (!query) return complain(query.error().message);
+    auto store = StashStore::open(path);
+    if (!store) return complain(store.error().message);
+    if (const auto r = change(args, *store); !r) return complain(r.error().message);
+    const auto stash = store->read();
+    if (!stash) return complain(stash.error().message);
+    if (!args.export_to.empty()) {
+        if (const auto r = write_papers(*stash, args.export_to); !r) return complain(r.error().message);
+    }
+    list(*stash, found_in(*stash, *query), args.json);
+    return done;
+}
+
+} // namespace zesty::cli

@@ -1,0 +1,210 @@
+#include "io/stash_csv.h"
+
+#include "core/geometry/lengths.h"
+#include "core/geometry/measure.h"
+#include "io/json_shapes.h"
+
+#include <array>
+#include <charconv>
+#include <map>
+
+namespace zesty {
+
+using nlohmann::json;
+
+namespace {
+
+constexpr std::array columns{"id",        "name",     "colour",     "image",   "pattern",
+                             "direction", "width_mm", "height_mm",  "outline", "count",
+                             "repeat_mm", "strip_mm", "weight_gsm", "kept_in", "notes"};
+
+std::string quoted(const std::string& text) {
+    if (text.find_first_of(",\"\r\n") == std::string::npos) return text;
+    std::string out = "\"";
+    for (char c : text) out += c == '"' ? std::string("\"\"") : std::string(1, c);
+    return out + "\"";
+}
+
+std::string plain(double number) {
+    std::array<char, 32> buffer{};
+    const auto end = std::to_chars(buffer.data(), buffer.data() + buffer.size(), number).ptr;
+    return {buffer.data(), end};
+}
+
+std::string outline_text(const Polygon& p) {
+    std::string out;
+    const auto ring = [&](const Ring& r) {
+        if (!out.empty()) out += "|";
+        for (std::size_t i = 0; i < r.size(); ++i)
+            out += (i ? ";" : "") + plain(r[i].x) + " " + plain(r[i].y);
+    };
+    ring(p.outer);
+    for (const Ring& h : p.holes) ring(h);
+    return out;
+}
+
+/// Rows of fields; a quote that is never closed runs to the end.
+std::vector<std::vector<std::string>> rows_of(const std::string& text) {
+    std::vector<std::vector<std::string>> rows;
+    std::vector<std::string> row{""};
+    bool in_quotes = false;
+    for (std::size_t i = 0; i < text.size(); ++i) {
+        const char c = text[i];
+        if (in_quotes) {
+            if (c != '"')
+                row.back() += c;
+            else if (i + 1 < text.size() && text[i + 1] == '"')
+                row.back() += text[++i];
+            else
+                in_quotes = false;
+        } else if (c == '"') {
+            in_quotes = true;
+        } else if (c == ',') {
+            row.emplace_back();
+        } else if (c == '\n') {
+            rows.push_back(std::move(row));
+            row = {""};
+        } else if (c != '\r') {
+            row.back() += c;
+        }
+    }
+    if (row.size() > 1 || !row[0].empty()) rows.push_back(std::move(row));
+    return rows;
+}
+
+std::vector<std::string> parted(const std::string& text, char by) {
+    std::vector<std::string> out{""};
+    for (char c : text)
+        if (c == by)
+            out.emplace_back();
+        else
+            out.back() += c;
+    return out;
+}
+
+Result<double> number_in(const std::string& text, const std::string& where) {
+    double value = 0;
+    const auto [end, error] = std::from_chars(text.data(), text.data() + text.size(), value);
+    if (error != std::errc{} || end != text.data() + text.size())
+        return fail(ErrorKind::BadInput, where + ": \"" + text + "\" is not a number");
+    return value;
+}
+
+Result<json> outline_json(const std::string& text, const std::string& where) {
+    json out = json::array();
+    for (const std::string& ring : parted(text, '|')) {
+        json points = json::array();
+        for (const std::string& point : parted(ring, ';')) {
+            const auto xy = parted(point, ' ');
+            if (xy.size() != 2)
+                return fail(ErrorKind::BadInput, where + ": the outline is not like 0 0;10 0;0 10");
+            const auto x = number_in(xy[0], where);
+            const auto y = number_in(xy[1], where);
+            if (!x) return tl::make_unexpected(x.error());
+            if (!y) return tl::make_unexpected(y.error());
+            points.push_back({*x, *y});
+        }
+        out.push_back(points);
+    }
+    return out;
+}
+
+using Row = std::map<std::string, std::string>;
+
+Result<json> sheet_of(Row& row, const std::string& where) {
+    json sheet = json::object();
+    if (!row["outline"].empty()) {
+        auto outline = outline_json(row["outline"], where);
+        if (!outline) return outline;
+        sheet["outline"] = std::move(*outline);
+    }
+    for (const auto& [column, key] :
+         {std::pair{"width_mm", "width"}, std::pair{"height_mm", "height"}, std::pair{"count", "count"}}) {
+        if (row[column].empty()) continue;
+        const auto n = number_in(row[column], where + ", " + column);
+        if (!n) return tl::make_unexpected(n.error());
+        if (std::string(key) == "count" && *n == std::floor(*n))
+            sheet[key] = static_cast<long>(*n);
+        else
+            sheet[key] = *n;
+    }
+    return sheet;
+}
+
+Result<json> paper_of(Row& row, const std::string& where) {
+    json paper{{"sheets", json::array()}};
+    for (const char* key : {"id", "name", "colour", "image", "pattern", "direction", "kept_in", "notes"})
+        if (!row[key].empty()) paper[key] = row[key];
+    for (const char* key : {"repeat_mm", "strip_mm", "weight_gsm"}) {
+        if (row[key].empty()) continue;
+        const auto n = number_in(row[key], where + ", " + key);
+        if (!n) return tl::make_unexpected(n.error());
+        paper[key] = *n;
+    }
+    return paper;
+}
+
+} // namespace
+
+std::string stash_csv(const Stash& stash) {
+    std::string out;
+    for (const char* c : columns) out += (out.empty() ? "" : ",") + std::string(c);
+    out += "\r\n";
+    const auto given = [](double n) { return n > 0 ? plain(n) : std::string(); };
+    for (const Paper& p : stash.papers) {
+        std::vector<SheetStock> sheets = p.sheets;
+        // A paper of which nothing is left keeps a row.
+        const bool none = sheets.empty();
+        if (none) sheets.emplace_back();
+        for (const SheetStock& s : sheets) {
+            const Box b = bounds(s.outline);
+            const bool box = !none && !s.irregular;
+            const std::vector<std::string> row{p.id,
+                                               p.name,
+                                               format_colour(p.colour),
+                                               p.picture,
+                                               name_of(p.pattern),
+                                               name_of(p.direction),
+                                               box ? plain(b.x1) : "",
+                                               box ? plain(b.y1) : "",
+                                               s.irregular ? outline_text(s.outline) : "",
+                                               none ? "" : std::to_string(s.count),
+                                               given(p.repeat),
+                                               given(p.strip),
+                                               given(p.weight),
+                                               p.kept_in,
+                                               p.notes};
+            for (std::size_t i = 0; i < row.size(); ++i) out += (i ? "," : "") + quoted(row[i]);
+            out += "\r\n";
+        }
+    }
+    return out;
+}
+
+Result<Stash> stash_from_csv(const std::string& text, const std::string& what,
+                             const PictureSource& pictures) {
+    const auto rows = rows_of(text);
+    if (rows.empty() || std::find(rows[0].begin(), rows[0].end(), "id") == rows[0].end())
+        return fail(ErrorKind::BadInput, what + ": the first row does not name a column \"id\"");
+    json papers = json::array();
+    std::map<std::string, std::size_t> at;
+    for (std::size_t r = 1; r < rows.size(); ++r) {
+        const std::string where = what + ": row " + std::to_string(r + 1);
+        Row row;
+        for (std::size_t c = 0; c < rows[r].size() && c < rows[0].size(); ++c) row[rows[0][c]] = rows[r][c];
+        if (row["id"].empty()) return fail(ErrorKind::BadInput, where + " has no id");
+        if (!at.contains(row["id"])) {
+            auto paper = paper_of(row, where);
+            if (!paper) return tl::make_unexpected(paper.error());
+            at[row["id"]] = papers.size();
+            papers.push_back(std::move(*paper));
+        }
+        if (row["count"].empty() && row["width_mm"].empty() && row["outline"].empty()) continue;
+        auto sheet = sheet_of(row, where);
+        if (!sheet) return tl::make_unexpected(sheet.error());
+        papers[at[row["id"]]]["sheets"].push_back(std::move(*sheet));
+    }
+    return stash_from({{"format", "zesty-stash/1"}, {"papers", papers}}, what, pictures);
+}
+
+} // namespace zesty

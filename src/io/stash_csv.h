@@ -1,0 +1,18 @@
+#pragma once
+// Papers as a table for spreadsheets (RFC 4180): one row for each kind of sheet, the paper's own facts on
+// every row.
+//
+// Columns: id, name, colour, image, pattern, direction, width_mm, height_mm, outline, count, repeat_mm,
+// strip_mm, weight_gsm, kept_in, notes. `outline` is rings of "x y" parted by ";", rings parted by "|"; it
+// stands in the place of width and height. Rows of one id are one paper; facts come from its first row.
+
+#include "io/stash_json.h"
+
+namespace zesty {
+
+std::string stash_csv(const Stash& stash);
+
+/// The columns may come in any order; those that are missing are empty. Pictures as for stash_from().
+Result<Stash> stash_from_csv(const std::string& text, const std::string& what, const PictureSource& pictures);
+
+} // namespace zesty

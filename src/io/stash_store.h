@@ -1,0 +1,49 @@
+#pragma once
+// The stash as a database that is kept: one SQLite file with a row for each paper and each picture.
+//
+// A row of `papers` holds what zesty-stash/1 says of one paper, so that there is one description of a paper
+// for files, projects and database. Every change is one transaction: whatever happens, a change is there
+// whole or not at all. What is not such a database, or is one of a newer program, is refused and left alone.
+
+#include "core/result.h"
+#include "core/stash/stash.h"
+
+#include <QString>
+#include <memory>
+
+struct sqlite3;
+
+namespace zesty {
+
+class StashStore {
+public:
+    /// Opens the database, or makes it when there is no such file.
+    static Result<StashStore> open(const QString& path);
+    /// By its first bytes.
+    static bool looks_like_one(const QString& path);
+
+    Result<Stash> read() const;
+    /// Adds papers, those with the same id in the place of the old; with the pictures they name.
+    Result<void> put(const Stash& papers);
+    /// An error of kind NothingToDo when there is no such paper. Pictures that no paper names go too.
+    Result<void> remove(const std::string& id);
+
+    ~StashStore();
+    StashStore(StashStore&&) noexcept;
+    StashStore& operator=(StashStore&&) noexcept;
+
+private:
+    explicit StashStore(std::string what);
+    Result<void> run(const char* sql);
+    Result<void> prepare();
+    Result<void> write(const Stash& papers);
+    tl::unexpected<Error> trouble(const char* doing) const;
+
+    struct Close {
+        void operator()(sqlite3* db) const;
+    };
+    std::unique_ptr<sqlite3, Close> db_;
+    std::string what_; ///< begins the sentence of an error
+};
+
+} // namespace zesty

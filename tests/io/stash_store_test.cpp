@@ -1,0 +1,181 @@
+// The stash that is kept: what is written is there, whatever happens to the program.
+
+#include "io/stash_csv.h"
+#include "io/stash_store.h"
+#include "support/demo.h"
+
+#include <QFile>
+#include <QProcess>
+#include <QTemporaryDir>
+#include <gtest/gtest.h>
+#include <random>
+#include <sqlite3.h>
+
+namespace zesty {
+
+namespace {
+
+Stash demo_stash() {
+    return *read_stash(demo::stash());
+}
+
+QByteArray bytes_of(const QString& path) {
+    QFile f(path);
+    EXPECT_TRUE(f.open(QIODevice::ReadOnly));
+    return f.readAll();
+}
+
+void write(const QString& path, const QByteArray& data) {
+    QFile f(path);
+    ASSERT_TRUE(f.open(QIODevice::WriteOnly));
+    f.write(data);
+}
+
+void make_database(const QString& path, const char* sql) {
+    sqlite3* db = nullptr;
+    ASSERT_EQ(sqlite3_open(path.toUtf8().constData(), &db), SQLITE_OK);
+    EXPECT_EQ(sqlite3_exec(db, sql, nullptr, nullptr, nullptr), SQLITE_OK);
+    sqlite3_close(db);
+}
+
+} // namespace
+
+TEST(StashStore, GivesBackWhatWasPutInAndReplacesById) {
+    QTemporaryDir dir;
+    const QString path = dir.filePath("papers.stash");
+    Stash stash = demo_stash();
+    stash.papers[0].notes = "from the \"blue\" pad,\nlast sheet";
+    stash.papers[0].kept_in = "Drawer 2";
+    stash.papers[0].strip = 12.7;
+    stash.papers[0].weight = 216;
+    stash.papers[0].repeat = 8.5;
+    ASSERT_TRUE(StashStore::open(path)->put(stash));
+    EXPECT_TRUE(*read_stash(path) == stash) << "read as any stash is";
+    stash.papers[1].sheets.clear();
+    Stash one;
+    one.papers = {stash.papers[1]};
+    auto store = StashStore::open(path);
+    ASSERT_TRUE(store);
+    ASSERT_TRUE(store->put(one));
+    EXPECT_TRUE(*store->read() == stash);
+    EXPECT_EQ(store->remove("nothing").error().kind, ErrorKind::NothingToDo);
+    const std::string picture = stash.papers[0].picture;
+    ASSERT_TRUE(store->remove(stash.papers[0].id));
+    const Stash left = *store->read();
+    EXPECT_EQ(left.find(stash.papers[0].id), -1);
+    EXPECT_FALSE(left.pictures.contains(picture));
+}
+
+TEST(StashStore, RefusesWhatIsNotOneAndLeavesItAlone) {
+    QTemporaryDir dir;
+    const auto refused = [&](const char* name, ErrorKind kind) {
+        const QString path = dir.filePath(name);
+        const QByteArray before = bytes_of(path);
+        const auto opened = StashStore::open(path);
+        ASSERT_FALSE(opened) << name;
+        EXPECT_EQ(opened.error().kind, kind) << opened.error().message;
+        EXPECT_EQ(std::count(opened.error().message.begin(), opened.error().message.end(), '\n'), 0);
+        EXPECT_EQ(bytes_of(path), before) << name;
+    };
+    write(dir.filePath("letter.txt"), "Dear all,");
+    refused("letter.txt", ErrorKind::BadInput);
+    make_database(dir.filePath("other.db"), "CREATE TABLE papers(x); INSERT INTO papers VALUES(1)");
+    refused("other.db", ErrorKind::BadInput);
+    make_database(dir.filePath("newer.db"), "PRAGMA application_id = 1515410504; PRAGMA user_version = 9; "
+                                            "CREATE TABLE papers(x)");
+    refused("newer.db", ErrorKind::NewerFormat);
+    const QString path = dir.filePath("damaged.db");
+    ASSERT_TRUE(StashStore::open(path)->put(demo_stash()));
+    QByteArray data = bytes_of(path);
+    data.truncate(data.size() / 2);
+    for (qsizetype i = 4096; i < data.size(); i += 7) data[i] = static_cast<char>(data[i] ^ 0x5a);
+    write(path, data);
+    refused("damaged.db", ErrorKind::BadInput);
+    EXPECT_FALSE(StashStore::open(dir.filePath("no/such/folder.db")));
+}
+
+TEST(StashStore, LosesNothingWhenItsProgramIsKilled) {
+    QTemporaryDir dir;
+    const QString path = dir.filePath("papers.stash");
+    std::mt19937 random(8);
+    int next = 0;
+    int kills_while_writing = 0;
+    for (int kill = 0; kill < 50; ++kill) {
+        QProcess writer;
+        writer.start(ZESTY_STASH_WRITER, {path, QString::number(next)});
+        ASSERT_TRUE(writer.waitForReadyRead(20000));
+        writer.waitForFinished(static_cast<int>(random() % 25)); // it never ends by itself
+        kills_while_writing += writer.state() == QProcess::Running;
+        writer.kill();
+        ASSERT_TRUE(writer.waitForFinished(20000));
+        const QList<QByteArray> said = writer.readAllStandardOutput().split('\n');
+        // The last line may be torn; the one before it was said whole.
+        const int last = said[said.size() - 2].toInt();
+        const auto store = StashStore::open(path);
+        ASSERT_TRUE(store) << store.error().message;
+        const auto stash = store->read();
+        ASSERT_TRUE(stash) << stash.error().message;
+        EXPECT_GE(static_cast<int>(stash->papers.size()), last + 1) << "what was said to be written is there";
+        EXPECT_LE(static_cast<int>(stash->papers.size()), last + 2);
+        for (std::size_t i = 0; i < stash->papers.size(); ++i) {
+            ASSERT_EQ(stash->papers[i].id, "w" + std::to_string(i));
+            EXPECT_EQ(stash->papers[i].name.size(), 20000u);
+        }
+        next = static_cast<int>(stash->papers.size());
+        if (next > 1500) { // a stash has at most 2000 sheets
+            QFile::remove(path);
+            next = 0;
+        }
+    }
+    EXPECT_EQ(kills_while_writing, 50);
+}
+
+TEST(StashCsv, GoesThereAndBackWithOutlinesAndPictures) {
+    Stash stash = demo_stash();
+    stash.papers[0].notes = "comma, \"quote\"\nand a line";
+    stash.papers[1].sheets.clear();
+    Polygon offcut{{{0, 0}, {90.25, 0}, {100, 55.5}, {0, 60}}, {{{20, 20}, {30, 20}, {25, 30}}}};
+    stash.papers[2].sheets = {{offcut, 1, true}};
+    const auto pictures = [&](const std::string& name) -> Result<std::string> {
+        return stash.pictures.at(name);
+    };
+    const auto again = stash_from_csv(stash_csv(stash), "x.csv", pictures);
+    ASSERT_TRUE(again) << again.error().message;
+    EXPECT_TRUE(*again == stash);
+    const auto wrong = [&](const char* text) {
+        const auto r = stash_from_csv(text, "x.csv", pictures);
+        ASSERT_FALSE(r) << text;
+        EXPECT_EQ(r.error().message.rfind("x.csv", 0), 0u) << r.error().message;
+    };
+    wrong("");
+    wrong("name\nPlum\n");
+    wrong("id,colour,width_mm,height_mm\n,#112233,10,10\n");
+    wrong("id,colour,width_mm,height_mm\na,#112233,ten,10\n");
+    wrong("id,colour,outline\na,#112233,0 0;10\n");
+    wrong("id,colour,width_mm,height_mm\na,red,10,10\n");
+}
+
+TEST(StashJson, WhatIsNotSaidOfAPaperComesFromItsPicture) {
+    const Stash demo = demo_stash();
+    const int striped = demo.find("hedge-stripe");
+    ASSERT_GE(striped, 0);
+    const Paper& known = demo.papers[static_cast<std::size_t>(striped)];
+    nlohmann::json j = stash_json(demo);
+    for (auto& paper : j["papers"]) {
+        paper.erase("pattern");
+        paper.erase("direction");
+    }
+    const auto read = stash_from(
+        j, "x", [&](const std::string& name) -> Result<std::string> { return demo.pictures.at(name); });
+    ASSERT_TRUE(read);
+    EXPECT_EQ(read->papers[static_cast<std::size_t>(striped)].pattern, Pattern::Stripe);
+    EXPECT_EQ(read->papers[static_cast<std::size_t>(striped)].direction, Direction::Half);
+    EXPECT_GT(read->papers[static_cast<std::size_t>(striped)].repeat, 1);
+    EXPECT_EQ(known.pattern, Pattern::Stripe);
+    int same = 0;
+    for (std::size_t i = 0; i < demo.papers.size(); ++i)
+        same += read->papers[i].pattern == demo.papers[i].pattern;
+    EXPECT_GE(same, static_cast<int>(demo.papers.size()) - 2) << "the demo's own words";
+}
+
+} // namespace zesty

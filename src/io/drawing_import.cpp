@@ -14,7 +14,7 @@ namespace zesty {
 
 namespace {
 
-constexpr qint64 most_unpacked = 256LL << 20;
+constexpr qint64 most_in_bundle = 256LL << 20;
 constexpr std::size_t most_tried = 40; ///< drawings of a bundle
 
 enum class Kind { Svg, Dxf, Picture, Bundle };
@@ -55,7 +55,7 @@ bool may_be_drawing(const QString& path) {
 }
 
 Result<std::vector<Entry>> drawings_in(const QByteArray& data) {
-    const auto entries = unpacked(data, most_unpacked, may_be_drawing);
+    const auto entries = unpacked(data, most_in_bundle, may_be_drawing);
     if (!entries)
         return entries.error().kind == ErrorKind::TooLarge
                    ? fail(ErrorKind::TooLarge, "the bundle unpacks to over 256 MB")

@@ -25,7 +25,7 @@ std::string quoted(const std::string& text) {
     return out + "\"";
 }
 
-std::string plain(double number) {
+std::string shortest(double number) {
     std::array<char, 32> buffer{};
     const auto end = std::to_chars(buffer.data(), buffer.data() + buffer.size(), number).ptr;
     return {buffer.data(), end};
@@ -36,7 +36,7 @@ std::string outline_text(const Polygon& p) {
     const auto ring = [&](const Ring& r) {
         if (!out.empty()) out += "|";
         for (std::size_t i = 0; i < r.size(); ++i)
-            out += (i ? ";" : "") + plain(r[i].x) + " " + plain(r[i].y);
+            out += (i ? ";" : "") + shortest(r[i].x) + " " + shortest(r[i].y);
     };
     ring(p.outer);
     for (const Ring& h : p.holes) ring(h);
@@ -150,7 +150,7 @@ std::string stash_csv(const Stash& stash) {
     std::string out;
     for (const char* c : columns) out += (out.empty() ? "" : ",") + std::string(c);
     out += "\r\n";
-    const auto given = [](double n) { return n > 0 ? plain(n) : std::string(); };
+    const auto given = [](double n) { return n > 0 ? shortest(n) : std::string(); };
     for (const Paper& p : stash.papers) {
         std::vector<SheetStock> sheets = p.sheets;
         // A paper of which nothing is left keeps a row.
@@ -165,8 +165,8 @@ std::string stash_csv(const Stash& stash) {
                                                p.picture,
                                                name_of(p.pattern),
                                                name_of(p.direction),
-                                               box ? plain(b.x1) : "",
-                                               box ? plain(b.y1) : "",
+                                               box ? shortest(b.x1) : "",
+                                               box ? shortest(b.y1) : "",
                                                s.irregular ? outline_text(s.outline) : "",
                                                none ? "" : std::to_string(s.count),
                                                given(p.repeat),

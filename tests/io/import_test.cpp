@@ -35,7 +35,7 @@ QPainterPath path_of(const Drawing& drawing) {
 
 /// The drawing (mm) as a picture, with a rim of 15 mm, seen through `look`.
 QByteArray picture(const Drawing& drawing, const QColor& paper, const QColor& ground,
-                   const QTransform& look = {}, double square = 0, int grain = 0, double dpi = 150) {
+                   const QTransform& look = {}, double square_side = 0, int grain = 0, double dpi = 150) {
     const double scale = dpi / 25.4;
     const QRectF box = path_of(drawing).boundingRect();
     QImage image(static_cast<int>((box.width() + 80) * scale), static_cast<int>((box.height() + 80) * scale),
@@ -48,7 +48,8 @@ QByteArray picture(const Drawing& drawing, const QColor& paper, const QColor& gr
     p.setTransform(QTransform::fromScale(scale, scale) * look);
     p.translate(40 - box.x(), 40 - box.y());
     p.fillPath(path_of(drawing), paper);
-    if (square > 0) p.fillRect(QRectF(box.x() - square - 6, box.y() + 20, square, square), paper);
+    if (square_side > 0)
+        p.fillRect(QRectF(box.x() - square_side - 6, box.y() + 20, square_side, square_side), paper);
     p.end();
     if (grain > 0) {
         std::mt19937 random(4);

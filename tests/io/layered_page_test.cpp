@@ -13,7 +13,7 @@ namespace zesty {
 
 namespace {
 
-std::shared_ptr<const DrawingFile> svg(const std::string& body) {
+std::shared_ptr<const DrawingFile> svg_data(const std::string& body) {
     const std::string text =
         "<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'>" + body +
         "</svg>";
@@ -29,7 +29,7 @@ std::vector<std::string> keys(const std::shared_ptr<const DrawingFile>& file) {
 /// A frame of 100 x 100 with one opening from 20 to 80, set out from 50 to 150 on a page of 200 x 200.
 Project framed() {
     Project p;
-    set_only_cut(p, svg("<path fill-rule='evenodd' d='M0 0H100V100H0Z M20 20H80V80H20Z'/>"));
+    set_only_cut(p, svg_data("<path fill-rule='evenodd' d='M0 0H100V100H0Z M20 20H80V80H20Z'/>"));
     p.page.width = p.page.height = 200;
     p.cuts.front().place = {SizeRule::Width, 100, 0, false, {}};
     return p;
@@ -50,10 +50,10 @@ bool paper_white(const QColor& c) {
 
 TEST(LayersOfSvg, AreNamedByTheirColourHoweverItIsWritten) {
     const auto file =
-        svg("<rect width='9' height='9' fill='red'/><rect x='20' width='9' height='9' fill='#f00'/>"
-            "<rect x='40' width='9' height='9' style='fill:rgb(255,0,0)'/>"
-            "<g color='#00ff00'><rect y='30' width='9' height='9' fill='currentColor'/></g>"
-            "<path d='M60 60h9v9h-9z' fill='none' stroke='#123456'/>");
+        svg_data("<rect width='9' height='9' fill='red'/><rect x='20' width='9' height='9' fill='#f00'/>"
+                 "<rect x='40' width='9' height='9' style='fill:rgb(255,0,0)'/>"
+                 "<g color='#00ff00'><rect y='30' width='9' height='9' fill='currentColor'/></g>"
+                 "<path d='M60 60h9v9h-9z' fill='none' stroke='#123456'/>");
     // rgb() is kept as it is written; names and hex forms are one.
     const auto k = keys(file);
     ASSERT_GE(k.size(), 3u);
@@ -63,16 +63,16 @@ TEST(LayersOfSvg, AreNamedByTheirColourHoweverItIsWritten) {
 }
 
 TEST(LayersOfSvg, ComeFromGroupsWhereAllIsOneColour) {
-    const auto file = svg("<g id='roof'><rect width='9' height='9'/></g><g id='door'><g id='inner'>"
-                          "<rect x='20' width='9' height='9'/></g></g>");
+    const auto file = svg_data("<g id='roof'><rect width='9' height='9'/></g><g id='door'><g id='inner'>"
+                               "<rect x='20' width='9' height='9'/></g></g>");
     EXPECT_EQ(keys(file), (std::vector<std::string>{"group roof", "group door"}));
-    EXPECT_TRUE(keys(svg("<rect width='9' height='9'/>")).empty());
+    EXPECT_TRUE(keys(svg_data("<rect width='9' height='9'/>")).empty());
 }
 
 TEST(LayersOfSvg, SurviveSavingAndStayInRegister) {
     Project p;
-    set_only_cut(p, svg("<rect width='100' height='100' fill='#aa3300'/><rect x='10' y='70' width='20' "
-                        "height='20' fill='#0033aa'/>"));
+    set_only_cut(p, svg_data("<rect width='100' height='100' fill='#aa3300'/><rect x='10' y='70' width='20' "
+                             "height='20' fill='#0033aa'/>"));
     p.cuts.front().place = {SizeRule::Width, 150, 90, false, {4, 5}};
     ASSERT_TRUE(split_layers(p, 0));
     const auto again = project_from(*project_bytes(p), "x.zesty");
@@ -138,7 +138,7 @@ TEST(PagePicture, DividedOpeningsShowEachPartInItsPaper) {
 
 TEST(PagePicture, PiecesCutFromPaperLieOnTheirOutline) {
     Project p;
-    set_only_cut(p, svg("<rect width='100' height='100'/>"));
+    set_only_cut(p, svg_data("<rect width='100' height='100'/>"));
     p.page.width = p.page.height = 200;
     p.cuts.front().place = {SizeRule::Width, 100, 0, false, {}};
     Stash s;

@@ -8,7 +8,7 @@ namespace zesty::testing {
 
 namespace {
 
-double between(std::mt19937& random, double least, double most) {
+double within(std::mt19937& random, double least, double most) {
     return least + (most - least) * static_cast<double>(random() % 10001) / 10000;
 }
 
@@ -32,9 +32,9 @@ std::vector<Rgb> some_colours(std::mt19937& random, std::size_t count) {
 /// The colour at each place in millimetres, with grain.
 Pixels painted(std::mt19937& random, const std::function<Rgb(double x, double y)>& at) {
     Pixels out;
-    out.mm_per_pixel = 1 / between(random, 2, 4);
-    out.width = static_cast<int>(between(random, 150, 305) / out.mm_per_pixel);
-    out.height = static_cast<int>(between(random, 150, 305) / out.mm_per_pixel);
+    out.mm_per_pixel = 1 / within(random, 2, 4);
+    out.width = static_cast<int>(within(random, 150, 305) / out.mm_per_pixel);
+    out.height = static_cast<int>(within(random, 150, 305) / out.mm_per_pixel);
     for (int y = 0; y < out.height; ++y)
         for (int x = 0; x < out.width; ++x) {
             const Rgb c = at((x + 0.5) * out.mm_per_pixel, (y + 0.5) * out.mm_per_pixel);
@@ -58,11 +58,11 @@ KnownPaper striped_paper(std::mt19937& random) {
     KnownPaper out;
     out.pattern = Pattern::Stripe;
     out.colours = some_colours(random, 2 + random() % 3);
-    out.stripes_deg = between(random, 0, 180);
-    out.repeat = between(random, 5, 45);
+    out.stripes_deg = within(random, 0, 180);
+    out.repeat = within(random, 5, 45);
     std::vector<double> until;
     double sum = 0;
-    for (std::size_t i = 0; i < out.colours.size(); ++i) until.push_back(sum += between(random, 0.5, 1.5));
+    for (std::size_t i = 0; i < out.colours.size(); ++i) until.push_back(sum += within(random, 0.5, 1.5));
     const double nx = -std::sin(out.stripes_deg * M_PI / 180);
     const double ny = std::cos(out.stripes_deg * M_PI / 180);
     out.pixels = painted(random, [&](double x, double y) {
@@ -79,10 +79,10 @@ KnownPaper printed_paper(std::mt19937& random, bool large) {
     KnownPaper out;
     out.pattern = large ? Pattern::Large : Pattern::Small;
     out.colours = some_colours(random, 2);
-    out.repeat = large ? between(random, 32, 60) : between(random, 6, 20);
-    const double turn = between(random, 0, 90) * M_PI / 180;
+    out.repeat = large ? within(random, 32, 60) : within(random, 6, 20);
+    const double turn = within(random, 0, 90) * M_PI / 180;
     const unsigned kind = random() % 3;
-    const double size = between(random, 0.25, 0.36) * out.repeat;
+    const double size = within(random, 0.25, 0.36) * out.repeat;
     out.pixels = painted(random, [&](double x, double y) {
         double u = (x * std::cos(turn) + y * std::sin(turn)) / out.repeat;
         double v = (-x * std::sin(turn) + y * std::cos(turn)) / out.repeat;
@@ -100,7 +100,7 @@ KnownPaper printed_paper(std::mt19937& random, bool large) {
 KnownPaper ombre_paper(std::mt19937& random) {
     KnownPaper out;
     out.pattern = Pattern::Ombre;
-    out.ombre_deg = between(random, 0, 360);
+    out.ombre_deg = within(random, 0, 360);
     const Rgb light{static_cast<std::uint8_t>(200 + random() % 50),
                     static_cast<std::uint8_t>(200 + random() % 50),
                     static_cast<std::uint8_t>(200 + random() % 50)};
@@ -129,8 +129,8 @@ KnownPaper picture_paper(std::mt19937& random) {
     };
     std::vector<Blob> blobs;
     for (int i = 0; i < 40; ++i)
-        blobs.push_back({between(random, 0, 305), between(random, 0, 305), between(random, 5, 50),
-                         between(random, 5, 50), random() % out.colours.size()});
+        blobs.push_back({within(random, 0, 305), within(random, 0, 305), within(random, 5, 50),
+                         within(random, 5, 50), random() % out.colours.size()});
     out.pixels = painted(random, [&](double x, double y) {
         Rgb c = out.colours[0];
         for (const Blob& b : blobs)

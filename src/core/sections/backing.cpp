@@ -12,7 +12,7 @@ namespace zesty {
 
 namespace {
 
-constexpr double edge_clearance = 0.3;
+constexpr double from_the_rim = 0.3;
 constexpr double widest_lip = 12; ///< how far a patch of any school may reach
 
 class Backer {
@@ -243,7 +243,7 @@ private:
     /// The sheet behind one piece: its silhouette a hair smaller, with every patch that rides on it.
     Result<void> sheet_behind(int piece, int leader) {
         const Polygon silhouette{transformed(spots_.cut->pieces[piece].outline.outer, to_page_), {}};
-        auto sheet = grow({silhouette}, -edge_clearance);
+        auto sheet = grow({silhouette}, -from_the_rim);
         if (!sheet) return tl::make_unexpected(sheet.error());
         for (std::size_t i = 0; i < out_.patches.size(); ++i)
             if (static_cast<int>(i) == leader || out_.patches[i].rides_on == leader)

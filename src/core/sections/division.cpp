@@ -9,7 +9,7 @@ namespace zesty {
 
 namespace {
 
-constexpr std::array<const char*, 5> keys{"line", "bands", "rays", "rings", "grid"};
+constexpr std::array<const char*, 5> division_keys{"line", "bands", "rays", "rings", "grid"};
 constexpr int ring_corners = 180;
 
 Ring strip(double y0, double y1, double x0, double x1) {
@@ -30,12 +30,12 @@ Ring wedge(Point c, double from, double to, double reach) {
 } // namespace
 
 const char* key_of(Division::Kind kind) {
-    return keys[static_cast<std::size_t>(kind)];
+    return division_keys[static_cast<std::size_t>(kind)];
 }
 
 std::optional<Division::Kind> division_named(const std::string& key) {
-    for (std::size_t i = 0; i < keys.size(); ++i)
-        if (key == keys[i]) return static_cast<Division::Kind>(i);
+    for (std::size_t i = 0; i < division_keys.size(); ++i)
+        if (key == division_keys[i]) return static_cast<Division::Kind>(i);
     return {};
 }
 

@@ -13,7 +13,7 @@ namespace zesty {
 
 namespace {
 
-constexpr std::array<const char*, 6> keys{"twins", "sizes", "bands", "rings", "rows", "cuts"};
+constexpr std::array<const char*, 6> grouping_keys{"twins", "sizes", "bands", "rings", "rows", "cuts"};
 
 Point middle(const CutFile& cut, const Transform& to_page, int opening) {
     return to_page(cut.openings[opening].label.centre);
@@ -83,12 +83,12 @@ std::vector<int> by_twins(const CutFile& cut, const std::vector<int>& among) {
 } // namespace
 
 const char* key_of(GroupRule::Kind kind) {
-    return keys[static_cast<std::size_t>(kind)];
+    return grouping_keys[static_cast<std::size_t>(kind)];
 }
 
 std::optional<GroupRule::Kind> grouping_named(const std::string& key) {
-    for (std::size_t i = 0; i < keys.size(); ++i)
-        if (key == keys[i]) return static_cast<GroupRule::Kind>(i);
+    for (std::size_t i = 0; i < grouping_keys.size(); ++i)
+        if (key == grouping_keys[i]) return static_cast<GroupRule::Kind>(i);
     return {};
 }
 

@@ -10,7 +10,7 @@ namespace zesty {
 namespace {
 
 constexpr int attempts = 6;
-constexpr double outline_tolerance = 0.1;
+constexpr double mat_tolerance = 0.1;
 
 double longer_side(const CutFile& cut) {
     return std::max({cut.box.width(), cut.box.height(), 1e-9});
@@ -33,7 +33,7 @@ struct ToLay {
 NestPiece nest_piece(const CutFile& cut, const ToLay& one) {
     NestPiece out;
     out.outline =
-        simplified({transformed(cut.pieces[one.piece].outline.outer, one.sized), {}}, outline_tolerance);
+        simplified({transformed(cut.pieces[one.piece].outline.outer, one.sized), {}}, mat_tolerance);
     return out;
 }
 

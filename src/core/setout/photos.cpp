@@ -9,7 +9,7 @@ namespace zesty {
 
 namespace {
 
-constexpr int circle_corners = 96;
+constexpr int rim_corners = 96;
 constexpr double covered_at_all = 1.0; ///< mm2 of a face
 
 Transform to_page(const Photo& photo) {
@@ -103,7 +103,7 @@ const std::vector<PrintSize>& usual_prints() {
 
 Polygon outline_of(const Photo& photo) {
     const Ring ring = photo.round
-                          ? circle({}, photo.width / 2, circle_corners)
+                          ? circle({}, photo.width / 2, rim_corners)
                           : ring_of({-photo.width / 2, -photo.height / 2, photo.width / 2, photo.height / 2});
     return {transformed(ring, to_page(photo)), {}};
 }

@@ -17,8 +17,8 @@ constexpr std::size_t most_sides = 6;
 constexpr float edge = 0.002F; ///< kept from the edge of a sheet, for rounding
 constexpr int far_samples = 8;
 constexpr int near_samples = 5;
-constexpr int refined = 2;    ///< of the samples
-constexpr float calm = 0.95F; ///< weights of pairs that do not overlap
+constexpr int kept_samples = 2; ///< of the samples
+constexpr float calm = 0.95F;   ///< weights of pairs that do not overlap
 constexpr float raise_least = 1.2F;
 constexpr float raise_most = 2.0F;
 
@@ -272,7 +272,7 @@ Crowd::Trial Crowd::downhill(int piece, Trial from, std::mt19937& random, float 
 
 Crowd::Trial Crowd::search(int piece, std::mt19937& random, int far, int near, const CrowdSpot& about,
                            Trial now) const {
-    std::array<Trial, refined> best;
+    std::array<Trial, kept_samples> best;
     best.fill({{}, nowhere});
     const auto keep = [&](const CrowdSpot& spot, float cost) {
         if (cost >= best.back().cost) return;

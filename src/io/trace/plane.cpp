@@ -31,14 +31,14 @@ std::array<double, 8> solved(std::array<std::array<double, 9>, 8> a) {
     return out;
 }
 
-struct Line {
+struct FittedLine {
     Point at;
     Point way;
     double off = 0; ///< greatest distance of a point it was fitted to
 };
 
 /// Total least squares.
-Line fitted(const std::vector<Point>& points) {
+FittedLine fitted(const std::vector<Point>& points) {
     Point mean;
     for (Point p : points) mean = mean + p;
     mean = mean * (1.0 / static_cast<double>(points.size()));
@@ -52,12 +52,12 @@ Line fitted(const std::vector<Point>& points) {
         yy += d.y * d.y;
     }
     const double a = 0.5 * std::atan2(2 * xy, xx - yy);
-    Line line{mean, {std::cos(a), std::sin(a)}, 0};
+    FittedLine line{mean, {std::cos(a), std::sin(a)}, 0};
     for (Point p : points) line.off = std::max(line.off, std::abs(cross(p - mean, line.way)));
     return line;
 }
 
-Point meeting(const Line& a, const Line& b) {
+Point meeting(const FittedLine& a, const FittedLine& b) {
     const double t = cross(b.at - a.at, b.way) / cross(a.way, b.way);
     return a.at + a.way * t;
 }
@@ -92,7 +92,7 @@ std::optional<std::array<Point, 4>> square_corners(const Ring& contour) {
         for (std::size_t i = 0; i < contour.size(); ++i)
             if (distance(contour[i], around[k]) < distance(contour[corner[k]], around[k])) corner[k] = i;
     std::sort(corner.begin(), corner.end());
-    std::array<Line, 4> sides;
+    std::array<FittedLine, 4> sides;
     std::array<double, 4> lengths{};
     for (std::size_t k = 0; k < 4; ++k) {
         const Point a = contour[corner[k]];

@@ -31,7 +31,7 @@ Stash papers(int count, double side) {
     return s;
 }
 
-Project project_with(const Drawing& drawing, School school) {
+Project project_backed(const Drawing& drawing, School school) {
     Project p = testing::project_of(drawing);
     p.stash = std::make_shared<const Stash>(papers(4, 280));
     p.backing.school = school;
@@ -103,7 +103,7 @@ class EveryWay : public ::testing::TestWithParam<School> {};
 TEST_P(EveryWay, LaysSoundSheetsAndLosesNothing) {
     std::mt19937 random(41);
     for (int round = 0; round < testing::rounds(3); ++round) {
-        Project p = project_with(testing::random_lattice(random, 3 + round, 3, 3), GetParam());
+        Project p = project_backed(testing::random_lattice(random, 3 + round, 3, 3), GetParam());
         if (round == 1) divide(p, {2}, {Division::Kind::Grid, 2, 2, 15, {0.5, 0.5}});
         if (round == 2) p.photos.push_back({"", 120, 90, false, {150, 150}, 8, true, {}});
         const Plan plan = planned(p);
@@ -123,7 +123,7 @@ INSTANTIATE_TEST_SUITE_P(Schools, EveryWay,
 
 TEST(OneSheet, WithoutRoomForTheSheetAllItsPatchesAreShort) {
     std::mt19937 random(4);
-    Project p = project_with(testing::random_lattice(random, 3, 3, 3), School::OneSheet);
+    Project p = project_backed(testing::random_lattice(random, 3, 3, 3), School::OneSheet);
     p.stash = std::make_shared<const Stash>(papers(1, 120));
     p.choose(0, {"", Treatment::Paper, "p0", true, std::nullopt});
     Planner planner;
@@ -134,7 +134,7 @@ TEST(OneSheet, WithoutRoomForTheSheetAllItsPatchesAreShort) {
 
 TEST(OneSheet, IsOnePaperForTheCutButNotForTheOtherCut) {
     std::mt19937 random(4);
-    Project p = project_with(testing::random_lattice(random, 3, 3, 3), School::OneSheet);
+    Project p = project_backed(testing::random_lattice(random, 3, 3, 3), School::OneSheet);
     p.cuts.front().place = {SizeRule::Width, 100, 0, false, {-60, 0}};
     copy_cut(p, 0, false, 110);
     Planner planner;
@@ -148,7 +148,7 @@ TEST(OneSheet, IsOnePaperForTheCutButNotForTheOtherCut) {
 }
 
 TEST(DrawnLine, DividesTheOpeningItCrossesMostAsTheDrawingLies) {
-    Project p = project_with(
+    Project p = project_backed(
         testing::drawing_of({testing::rectangle(0, 0, 200, 100), testing::rectangle(10, 10, 90, 90),
                              testing::rectangle(110, 10, 190, 90)}),
         School::MachinePatches);
@@ -212,7 +212,7 @@ TEST(Plan, TheInnermostOpeningIsTheOneAtAPlace) {
 
 TEST(Spread, CutsAndFramesGoByTheirPages) {
     std::mt19937 random(14);
-    Project p = project_with(testing::random_lattice(random, 3, 3, 3), School::MachinePatches);
+    Project p = project_backed(testing::random_lattice(random, 3, 3, 3), School::MachinePatches);
     p.page.spread = true;
     p.page.gap = 6;
     p.page.reveal = Sides::even(12.7);

@@ -10,7 +10,7 @@ namespace zesty {
 
 namespace {
 
-Project lattice_project(unsigned seed) {
+Project ladder_project(unsigned seed) {
     std::mt19937 random(seed);
     return testing::project_of(testing::random_lattice(random, 4, 4, 2));
 }
@@ -19,7 +19,7 @@ Project lattice_project(unsigned seed) {
 
 TEST(Sizing, ResizesByWhateverRuleIsInForce) {
     Planner planner;
-    Project p = lattice_project(2);
+    Project p = ladder_project(2);
     p.page.reveal = {20, 5, 10, 5};
     for (const CutPlacement& place :
          {CutPlacement{SizeRule::Margin, 20, 0, false, {}}, CutPlacement{SizeRule::Frame, 6, 0, false, {}},
@@ -35,7 +35,7 @@ TEST(Sizing, ResizesByWhateverRuleIsInForce) {
 
 TEST(Sizing, ByTheFrameLeavesItsGapToTheBase) {
     Planner planner;
-    Project p = lattice_project(2);
+    Project p = ladder_project(2);
     p.page.reveal = {20, 5, 10, 5};
     p.cuts.front().place = {SizeRule::Frame, 6, 0, false, {}};
     const SetOut s = planner.shapes(p)->each_cut[0];
@@ -45,7 +45,7 @@ TEST(Sizing, ByTheFrameLeavesItsGapToTheBase) {
 
 TEST(Sizing, GrowsUntilTheThinnestBarHolds) {
     Planner planner;
-    Project p = lattice_project(4);
+    Project p = ladder_project(4);
     const SetOut now = planner.shapes(p)->each_cut[0];
     for (const Holding& h : holdings()) {
         const auto factor = growth_for_bar(now, h.bar);
@@ -69,7 +69,7 @@ TEST(Sizing, MeasuresFromContourToContour) {
 
 TEST(Ladder, TellsWhatEverySizeDoes) {
     Planner planner;
-    const Project p = lattice_project(9);
+    const Project p = ladder_project(9);
     const auto rungs = planner.ladder(p, 0, 50, 300, 6);
     ASSERT_TRUE(rungs);
     ASSERT_EQ(rungs->size(), 6u);

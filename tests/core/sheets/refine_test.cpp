@@ -51,7 +51,7 @@ NestJob tight_job(unsigned seed, bool turned_freely) {
     return job;
 }
 
-double placed_area(const NestJob& job, const NestResult& r) {
+double area_placed(const NestJob& job, const NestResult& r) {
     double sum = 0;
     for (const NestPlacement& p : r.placements) sum += area(job.pieces[p.piece].outline);
     return sum;
@@ -116,8 +116,8 @@ TEST(Refine, IsSoundNeverWorseAndMostlyBetter) {
         ASSERT_FALSE(first.unplaced.empty());
         const NestResult then = refined(job, first, 6, {}, {});
         EXPECT_EQ(verify(job, then), "") << "job " << k;
-        EXPECT_GE(placed_area(job, then), placed_area(job, first));
-        better += placed_area(job, then) > 1.01 * placed_area(job, first);
+        EXPECT_GE(area_placed(job, then), area_placed(job, first));
+        better += area_placed(job, then) > 1.01 * area_placed(job, first);
     }
     EXPECT_GE(better, jobs * 3 / 4);
 }

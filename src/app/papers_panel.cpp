@@ -3,13 +3,24 @@
 #include "app/theme.h"
 #include "app/wording.h"
 
+#include <QComboBox>
 #include <QGridLayout>
 #include <QHBoxLayout>
 #include <QPainter>
 #include <QProgressBar>
+#include <QSlider>
 #include <algorithm>
+#include <cmath>
 
 namespace zesty {
+
+namespace {
+/// Drag numbers of the slider; other sliders count elsewhere.
+int next_drift_slide = 2'000'000;
+constexpr std::pair<const char*, double> light_ends[] = {
+    {"the top", -90},   {"the top right", -45},   {"the right", 0},  {"the bottom right", 45},
+    {"the bottom", 90}, {"the bottom left", 135}, {"the left", 180}, {"the top left", -135}};
+} // namespace
 
 PapersPanel::PapersPanel(Document& document, BenchState& state, Actions& actions, QWidget* parent)
     : Panel("Which paper where?", document, state, actions, parent) {
@@ -26,6 +37,8 @@ PapersPanel::PapersPanel(Document& document, BenchState& state, Actions& actions
     bar_->setRange(0, 100);
     bar_->setAccessibleName("Progress of the proposal");
     column_->addWidget(bar_);
+
+    build_style();
 
     offer_ = new QWidget(this);
     offer_->setObjectName("offer");
@@ -66,6 +79,34 @@ PapersPanel::PapersPanel(Document& document, BenchState& state, Actions& actions
     connect(&state, &BenchState::offer_changed, this, &PapersPanel::refresh_if_shown);
     connect(&state, &BenchState::selection_changed, this, &PapersPanel::refresh_if_shown);
     show_proposing(false);
+}
+
+void PapersPanel::build_style() {
+    auto* r = row("Colours");
+    r->addWidget(new QLabel("scatter", this));
+    drift_ = new QSlider(Qt::Horizontal, this);
+    drift_->setRange(0, 100);
+    drift_->setSingleStep(10);
+    drift_->setMinimumHeight(24);
+    drift_->setAccessibleName("Scatter papers, or let light drift into dark");
+    drift_->setToolTip("How a proposal spreads colours: scattered over the page, or from light to dark");
+    connect(drift_, &QSlider::sliderPressed, this, [this] { slide_number_ = next_drift_slide++; });
+    connect(drift_, &QSlider::sliderReleased, this, [this] { slide_number_ = 0; });
+    connect(drift_, &QSlider::valueChanged, this, [this](int v) {
+        document_.change(
+            "How colours are spread", [&](Project& p) { p.style.drift = v / 100.0; }, slide_number_);
+    });
+    r->addWidget(drift_, 1);
+    r->addWidget(new QLabel("drift", this));
+    r = row("Light at");
+    light_ = new QComboBox(this);
+    light_->setAccessibleName("Where the light end of the page is");
+    for (const auto& [name, deg] : light_ends) light_->addItem(name, deg);
+    connect(light_, &QComboBox::currentIndexChanged, this, [this](int i) {
+        document_.change("Where the light end is",
+                         [&](Project& p) { p.style.light_deg = light_->itemData(i).toDouble(); });
+    });
+    r->addWidget(light_, 1);
 }
 
 void PapersPanel::show_proposing(bool on) {
@@ -125,6 +166,16 @@ void PapersPanel::refresh_others(const Plan& plan, int section) {
 
 void PapersPanel::refresh() {
     const Plan* plan = state_.plan();
+    const MatchStyle& style = document_.project().style;
+    if (!drift_->isSliderDown()) {
+        const QSignalBlocker quiet(drift_);
+        drift_->setValue(static_cast<int>(std::lround(100 * style.drift)));
+    }
+    {
+        const QSignalBlocker quiet(light_);
+        light_->setCurrentIndex(std::max(0, light_->findData(style.light_deg)));
+    }
+    light_->setEnabled(style.drift > 0);
     offer_->setVisible(state_.offer().has_value());
     if (!plan || !plan->cut) {
         selection_->setText("");

@@ -3,7 +3,9 @@
 
 #include "app/panel.h"
 
+class QComboBox;
 class QProgressBar;
+class QSlider;
 
 namespace zesty {
 
@@ -22,10 +24,14 @@ signals:
 private:
     void refresh() override;
     void refresh_others(const Plan& plan, int section);
+    void build_style();
 
     QPushButton* propose_;
     QProgressBar* bar_;
     QLabel* doing_;
+    QSlider* drift_;
+    QComboBox* light_;
+    int slide_number_ = 0;
     QWidget* offer_;
     QLabel* offer_text_;
     QLabel* selection_;

@@ -57,6 +57,7 @@ QToolTip { background: #FFFEFB; color: #26242B; border: 1px solid #D9D0C0; paddi
 QPushButton, QToolButton { background: #FFFEFB; border: 1px solid #D9D0C0; border-radius: 6px; padding: 5px 12px; }
 QToolButton { padding: 4px 8px; }
 QPushButton:hover, QToolButton:hover { border-color: #E86A17; }
+QComboBox:disabled { color: #A39C92; }
 QPushButton:focus, QToolButton:focus, QLineEdit:focus, QComboBox:focus { border: 2px solid #E86A17; }
 QPushButton:pressed, QToolButton:pressed { background: #FBE6D3; }
 QPushButton:disabled, QToolButton:disabled { color: #A39C92; background: #F6F2E9; border-color: #E3DACB; }

@@ -94,6 +94,8 @@ struct PlanArgs {
     std::string project;
     std::optional<unsigned> seed;
     double seconds = 10;
+    std::optional<double> drift;
+    std::string light;
     bool json = false;
 };
 int run(const PlanArgs& args);

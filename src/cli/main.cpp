@@ -170,6 +170,9 @@ void add_plan(CLI::App& app, PlanArgs& a) {
     c->add_option("--seconds", a.seconds, "Longest time to think")
         ->capture_default_str()
         ->check(CLI::Range(0.0, 3600.0));
+    c->add_option("--drift", a.drift, "0 scatters papers over the page, 1 lets light drift into dark")
+        ->check(CLI::Range(0.0, 1.0));
+    c->add_option("--light", a.light, "Where the light end is: top, bottom, left or right");
     c->add_flag("--json", a.json, "Print zesty-plan/1");
 }
 

@@ -6,15 +6,18 @@
 
 #include <algorithm>
 #include <iostream>
+#include <map>
 #include <nlohmann/json.hpp>
 
 namespace zesty::cli {
 
-Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, double seconds) {
+Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, double seconds,
+                        const std::function<void(Project&)>& with) {
     auto project = open_project(QString::fromStdString(path));
     if (!project) return tl::make_unexpected(project.error());
     if (project->cuts.empty()) return fail(ErrorKind::NothingToDo, path + ": the project has no drawing yet");
     if (seed) project->seed = *seed;
+    if (with) with(*project);
     const Deadline deadline(seconds);
     Planner planner;
     const auto shapes = planner.shapes(*project);
@@ -32,7 +35,15 @@ Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, d
 }
 
 int run(const PlanArgs& args) {
-    const auto p = planned(args.project, args.seed, args.seconds);
+    static const std::map<std::string, double> ends{
+        {"right", 0.0}, {"bottom", 90.0}, {"left", 180.0}, {"top", -90.0}};
+    const auto light = ends.find(args.light);
+    if (!args.light.empty() && light == ends.end())
+        return complain("--light: '" + args.light + "' is none of top, bottom, left, right");
+    const auto p = planned(args.project, args.seed, args.seconds, [&](Project& project) {
+        if (args.drift) project.style.drift = *args.drift;
+        if (light != ends.end()) project.style.light_deg = light->second;
+    });
     if (!p) return complain(p.error().message);
     const Plan& plan = p->plan;
     const bool trouble = plan.has_problems() || !plan.short_patches.empty();

@@ -3,6 +3,7 @@
 
 #include "core/project/planner.h"
 
+#include <functional>
 #include <string>
 
 namespace zesty::cli {
@@ -13,7 +14,8 @@ struct Planned {
     double seconds = 0;
 };
 
-/// An error says what of the project cannot be planned.
-Result<Planned> planned(const std::string& project_path, std::optional<unsigned> seed, double seconds);
+/// `with` changes the project first. An error says what of the project cannot be planned.
+Result<Planned> planned(const std::string& project_path, std::optional<unsigned> seed, double seconds,
+                        const std::function<void(Project&)>& with = {});
 
 } // namespace zesty::cli

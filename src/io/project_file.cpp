@@ -122,6 +122,7 @@ json project_json(const Project& p) {
              {"seed", p.seed},
              {"backing", backing_json(p.backing)},
              {"mat_mm", {p.mat_width, p.mat_height}},
+             {"colours", {{"drift", p.style.drift}, {"light_deg", p.style.light_deg}}},
              {"bars", json::array()},
              {"divisions", json::array()},
              {"groups", json::array()},
@@ -439,6 +440,10 @@ Project read_decisions(const json& j, Fields& fields, std::vector<std::string>& 
         p.mat_width = mat[0];
         p.mat_height = mat[1];
         if (std::min(mat[0], mat[1]) < 10) fields.complain("mat_mm");
+    }
+    if (j.contains("colours")) {
+        p.style.drift = fields.number(j["colours"], "drift", 0, 0, 1);
+        p.style.light_deg = fields.number(j["colours"], "light_deg", p.style.light_deg, -360, 360);
     }
     read_bars(j, fields, p);
     read_divisions(j, fields, p);

@@ -17,6 +17,7 @@
 #include <QLineEdit>
 #include <QMouseEvent>
 #include <QPushButton>
+#include <QSlider>
 #include <QTest>
 #include <gtest/gtest.h>
 
@@ -154,6 +155,36 @@ TEST(PapersPanel, OffersOtherPapersAndKeepsWhatIsGiven) {
     bench.settle();
     EXPECT_EQ(bench.document().project().choice(17).paper, "");
     EXPECT_EQ(bench.window().findChild<RouteBar*>()->answer(Waypoint::Papers), "1 patch short");
+}
+
+TEST(PapersPanel, ColoursScatterOrDriftAsTheSliderSays) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    QSlider* drift = nullptr;
+    for (QSlider* s : bench.window().findChildren<QSlider*>())
+        if (s->accessibleName().startsWith("Scatter")) drift = s;
+    ASSERT_TRUE(drift);
+    auto* light = [&]() -> QComboBox* {
+        for (QComboBox* c : bench.window().findChildren<QComboBox*>())
+            if (c->accessibleName().startsWith("Where the light")) return c;
+        return nullptr;
+    }();
+    ASSERT_TRUE(light);
+    EXPECT_FALSE(light->isEnabled()) << "scattered papers have no light end";
+    drift->setFocus();
+    bench.key(drift, Qt::Key_End);
+    EXPECT_DOUBLE_EQ(bench.document().project().style.drift, 1);
+    bench.settle();
+    EXPECT_TRUE(light->isEnabled());
+    light->setFocus();
+    bench.key(light, Qt::Key_Down);
+    bench.settle();
+    EXPECT_DOUBLE_EQ(bench.document().project().style.light_deg, -45);
+    while (bench.document().history().canUndo()) bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().style, MatchStyle{});
+    EXPECT_EQ(drift->value(), 0);
 }
 
 TEST(PapersPanel, AProposalCanBePutBack) {

@@ -312,6 +312,7 @@ TEST(Cli, AStashIsFilledSearchedAndWrittenOut) {
     const Ran imported = zesty({"stash", again, "--import", csv, "--json"});
     ASSERT_EQ(imported.code, 0) << imported.err;
     EXPECT_EQ(json::parse(imported.out), json::parse(zesty({"stash", stash, "--json"}).out));
+    expect_one_line(zesty({"plan", demo::project(), "--light", "north"}), "--light");
     // A page is planned from the database as from a file.
     const QString project = dir.filePath("p.zesty");
     EXPECT_EQ(zesty({"new", demo::drawing(), "--page", "12x12in", "--stash", stash, "--out", project}).code,

@@ -73,6 +73,7 @@ void sections_edit(Project& p, std::mt19937& random, int openings) {
         if (other.opening != spot.opening)
             set_bars(p, {std::minmax(spot, other)}, static_cast<LipMode>(below(random, 2)));
         p.mat_width = between(random, 100, 300);
+        p.style = {between(random, 0, 1), between(random, -180, 180)};
         break;
     }
     case 0:

@@ -1,6 +1,7 @@
 #include "core/match/cost.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace zesty {
 
@@ -12,6 +13,9 @@ constexpr double weight_similar = 20;
 constexpr double weight_share = 40;
 constexpr double weight_print = 6;
 constexpr double weight_lonely = 2;
+constexpr double weight_near = 10;
+constexpr double weight_tone = 60;
+constexpr double near_reach = 0.35;      ///< of the diagonal around all sections
 constexpr double looks_alike_below = 10; ///< delta E 2000
 
 /// Radius of the largest circle an opening should offer for a print to be seen, mm.
@@ -51,6 +55,35 @@ Cost::Cost(const MatchJob& job) : job_(job), next_(job.sections.size()) {
     total_area_ = 1e-9;
     for (const MatchSection& s : job.sections) total_area_ += s.area;
     fair_share_ = 1.0 / std::clamp<double>(static_cast<double>(papers.size()), 1, 7);
+    find_near();
+    find_tones();
+}
+
+void Cost::find_near() {
+    near_.resize(job_.sections.size());
+    const double weight = weight_near * (1 - job_.style.drift);
+    Box box;
+    for (const MatchSection& s : job_.sections) box.add(s.at);
+    const double reach = near_reach * box.diagonal();
+    if (weight <= 0 || reach <= 0) return;
+    for (std::size_t a = 0; a < near_.size(); ++a)
+        for (std::size_t b = a + 1; b < near_.size(); ++b) {
+            const double d = distance(job_.sections[a].at, job_.sections[b].at);
+            if (d >= reach) continue;
+            near_[a].emplace_back(static_cast<int>(b), weight * (1 - d / reach));
+            near_[b].emplace_back(static_cast<int>(a), weight * (1 - d / reach));
+        }
+}
+
+void Cost::find_tones() {
+    double light = 0;
+    double dark = 100;
+    for (const Paper& p : job_.stash.papers) {
+        tone_.push_back(to_lab(p.colour).l);
+        light = std::max(light, tone_.back());
+        dark = std::min(dark, tone_.back());
+    }
+    for (double& t : tone_) t = light > dark ? (light - t) / (light - dark) : 0.5;
 }
 
 double Cost::unassigned(int section) const {
@@ -65,6 +98,10 @@ double Cost::local(int section, int paper, const std::vector<int>& assigned) con
         // A wide bar keeps two papers apart better than a narrow one.
         if (q >= 0) sum += clash_[paper][q] * (1 - 0.5 * job_.neighbours[index].width / neighbour_limit);
     }
+    for (const auto& [other, weight] : near_[section])
+        if (assigned[other] == paper) sum += weight;
+    if (job_.style.drift > 0)
+        sum += weight_tone * job_.style.drift * std::abs(tone_[paper] - job_.sections[section].tone);
     const double room = room_for(job_.stash.papers[paper].pattern);
     if (job_.sections[section].radius < room)
         sum += weight_print * (1 - job_.sections[section].radius / room);

@@ -20,7 +20,13 @@ public:
     double total(const std::vector<int>& assigned) const;
 
 private:
+    void find_near();
+    void find_tones();
+
     const MatchJob& job_;
+    /// By section: others close by and how much the same paper there costs; empty when colours drift.
+    std::vector<std::vector<std::pair<int, double>>> near_;
+    std::vector<double> tone_; ///< by paper: 0 for the lightest, 1 for the darkest
     std::vector<std::vector<std::pair<int, int>>> next_;
     std::vector<std::vector<double>> clash_; ///< between two papers, 1 for the same
     double total_area_ = 1;

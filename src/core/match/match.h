@@ -10,6 +10,7 @@
 // best is kept: fewest short, then fewest alike, then least cost. Deterministic for a seed.
 
 #include "core/match/capacity.h"
+#include "core/match/style.h"
 
 namespace zesty {
 
@@ -19,6 +20,8 @@ struct MatchSection {
     double radius = 0;  ///< of the largest circle inside its smallest opening
     int given = -1;     ///< a paper that must stay, or -1
     bool backed = true; ///< false: gets no paper
+    Point at = {};      ///< its middle on the page
+    double tone = 0.5;  ///< what the page wants there when colours drift: 0 for light, 1 for dark
 };
 
 struct MatchJob {
@@ -26,6 +29,7 @@ struct MatchJob {
     std::vector<MatchSection> sections;
     std::vector<Neighbours> neighbours; ///< by index into `sections`
     unsigned seed = 1;
+    MatchStyle style = {};
 };
 
 struct Assignment {

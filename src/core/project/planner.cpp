@@ -3,6 +3,7 @@
 #include "core/cutfile/layers.h"
 #include "core/geometry/measure.h"
 #include "core/project/findings.h"
+#include "core/project/match_job.h"
 #include "core/sections/effort.h"
 
 #include <algorithm>
@@ -470,22 +471,7 @@ Result<Assignment> Planner::propose(const Project& project, bool keep_chosen, co
     if (stash.papers.empty())
         return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
     capacity_.use(stash, plan.sheets, plan.patches, project.blade_gap, project.seed);
-    MatchJob job{stash, std::vector<MatchSection>(plan.sections.size()), plan.neighbours, project.seed};
-    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
-        const Section& section = plan.sections[s];
-        MatchSection& m = job.sections[s];
-        m.backed = takes_paper(section.treatment);
-        if (section.locked || keep_chosen) m.given = plan.paper_of_section[s];
-        m.radius = std::numeric_limits<double>::infinity();
-        for (int o : section.openings)
-            m.radius = std::min(m.radius, plan.cut->openings[o].label.radius * plan.set_out.scale);
-    }
-    for (std::size_t p = 0; p < plan.patches.size(); ++p) {
-        if (plan.patches[p].rides_on >= 0) continue;
-        job.sections[plan.patches[p].section].patches.push_back(static_cast<int>(p));
-        job.sections[plan.patches[p].section].area += plan.patches[p].paper_area();
-    }
-    return match(job, capacity_, stop, progress);
+    return match(match_job(project, plan, keep_chosen), capacity_, stop, progress);
 }
 
 Result<int> Planner::piece_count(const Project& project, int cut) {

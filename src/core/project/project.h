@@ -3,6 +3,7 @@
 // "changed since saved", handed whole to the worker. The heavy parts never change and are shared.
 
 #include "core/cutfile/drawing.h"
+#include "core/match/style.h"
 #include "core/sections/division.h"
 #include "core/sections/treatment.h"
 #include "core/setout/page.h"
@@ -74,6 +75,7 @@ struct Project {
     /// Openings that are divided, by whole opening; the bare base under `base_spot`.
     std::map<Spot, Division> divisions;
     unsigned seed = 1;
+    MatchStyle style; ///< of proposals
     /// Openings that share a section; each group ascending and of at least two, groups in order.
     std::vector<std::vector<Spot>> groups;
     /// What was decided for a section, by its lowest opening. Sections without an entry are backed with paper

@@ -1,4 +1,5 @@
 #include "core/match/match.h"
+#include "core/project/match_job.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
 #include "support/rounds.h"
@@ -111,16 +112,13 @@ TEST(Match, IsWithinOnePercentOfTheBestOnSmallCases) {
     std::mt19937 random(31);
     int checked = 0;
     for (unsigned seed = 1; seed <= unsigned{testing::rounds(40)}; ++seed) {
-        const Project p = lattice_project(seed, 3, 2, stash_of(3 + static_cast<int>(seed % 2), 250, 4));
+        Project p = lattice_project(seed, 3, 2, stash_of(3 + static_cast<int>(seed % 2), 250, 4));
+        p.style.drift = (seed % 3) / 2.0;
         Planner planner;
         const auto shapes = planner.shapes(p);
         const auto a = planner.propose(p, false);
         ASSERT_TRUE(shapes && a);
-        MatchJob job{*p.stash, std::vector<MatchSection>(shapes->sections.size()), shapes->neighbours, 1};
-        for (std::size_t i = 0; i < shapes->patches.size(); ++i) {
-            job.sections[i].area = shapes->patches[i].area;
-            job.sections[i].radius = shapes->cut->openings[i].label.radius * shapes->set_out.scale;
-        }
+        const MatchJob job = match_job(p, *shapes, false);
         const int papers = static_cast<int>(p.stash->papers.size());
         const int n = static_cast<int>(job.sections.size());
         double best = std::numeric_limits<double>::infinity();
@@ -133,6 +131,54 @@ TEST(Match, IsWithinOnePercentOfTheBestOnSmallCases) {
         ++checked;
     }
     EXPECT_EQ(checked, testing::rounds(40));
+}
+
+TEST(Match, ScatterSpreadsAPaperAndDriftGoesFromLightToDark) {
+    // Eight greys, plenty of each, on a lattice of six by six.
+    Stash greys = *stash_of(8, 300, 8);
+    for (std::size_t i = 0; i < greys.papers.size(); ++i) {
+        const auto level = static_cast<std::uint8_t>(20 + 30 * i);
+        greys.papers[i].colour = {level, level, level};
+    }
+    Project p = lattice_project(11, 6, 6, std::make_shared<const Stash>(greys));
+    Planner planner;
+    const Plan shapes = *planner.shapes(p);
+    /// How well lightness goes with the distance from the light end: -1 to 1.
+    const auto follows = [&](double light_deg) {
+        const auto a = planner.propose(p, false);
+        EXPECT_TRUE(a);
+        const double ux = std::cos(light_deg * M_PI / 180), uy = std::sin(light_deg * M_PI / 180);
+        double n = 0, sx = 0, sy = 0, sxx = 0, syy = 0, sxy = 0;
+        for (std::size_t s = 0; s < a->paper.size(); ++s) {
+            if (a->paper[s] < 0) continue;
+            const Point at = shapes.middle_of(shapes.sections[s].openings[0]);
+            const double x = at.x * ux + at.y * uy, y = greys.papers[a->paper[s]].colour.r;
+            n += 1, sx += x, sy += y, sxx += x * x, syy += y * y, sxy += x * y;
+        }
+        return (n * sxy - sx * sy) / std::sqrt((n * sxx - sx * sx) * (n * syy - sy * sy));
+    };
+    /// Mean distance from a section to the nearest one in the same paper.
+    const auto apart = [&] {
+        const auto a = planner.propose(p, false);
+        double sum = 0;
+        for (std::size_t s = 0; s < a->paper.size(); ++s) {
+            double least = 300;
+            for (std::size_t t = 0; t < a->paper.size(); ++t)
+                if (t != s && a->paper[t] == a->paper[s])
+                    least = std::min(least, distance(shapes.middle_of(shapes.sections[s].openings[0]),
+                                                     shapes.middle_of(shapes.sections[t].openings[0])));
+            sum += least;
+        }
+        return sum / static_cast<double>(a->paper.size());
+    };
+    EXPECT_LT(std::abs(follows(-90)), 0.4) << "scattered";
+    const double scattered = apart();
+    p.style.drift = 1;
+    EXPECT_GT(follows(-90), 0.7) << "light at the top";
+    EXPECT_GT(scattered, 1.15 * apart());
+    p.style.light_deg = 0;
+    EXPECT_GT(follows(0), 0.7) << "light at the right";
+    EXPECT_TRUE(planner.propose(p, false)->alike.empty()) << "neighbours still differ";
 }
 
 namespace {

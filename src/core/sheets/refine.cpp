@@ -17,6 +17,7 @@ constexpr int patience = 7;
 constexpr int samples_for_new = 60;
 constexpr int ideas_tried = 16;
 constexpr int ideas = 60;
+constexpr double first_reach = 0.04; ///< of a sheet, but no more than a piece
 constexpr float bolder = 1.5F;
 constexpr float humbler = 0.88F;
 
@@ -33,7 +34,9 @@ class Refiner {
 public:
     Refiner(const CrowdJob& job, std::vector<CrowdSpot> best)
         : job_(job), crowd_(job), best_(std::move(best)) {
-        for (const auto& s : job.sheets) reach_.push_back(0.04 * s.area);
+        double one = 0;
+        for (const Claim& c : job.claims) one += c.area() / static_cast<double>(job.claims.size());
+        for (const auto& s : job.sheets) reach_.push_back(std::min(first_reach * s.area, one));
         crowd_.load(best_);
     }
 

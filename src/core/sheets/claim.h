@@ -46,6 +46,9 @@ struct TurnedClaim {
 
 class Claim {
 public:
+    /// Claims are grown by this more, and simplified by no more than it, mm.
+    static constexpr double slack = 0.004;
+
     /// `half_gap` is what the piece is grown by.
     Claim(const Polygon& piece, double half_gap);
     /// What a sheet does not offer: not grown.

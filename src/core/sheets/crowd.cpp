@@ -75,13 +75,17 @@ std::vector<double> long_sides(Ring ring) {
     return out;
 }
 
+FloatBox moved(const FloatBox& b, float x, float y) {
+    return {b.x0 + x, b.y0 + y, b.x1 + x, b.y1 + y};
+}
+
 bool is_box(const Polygon& sheet, const Box& box) {
     return sheet.holes.empty() && area(sheet) > (1 - 1e-9) * box.width() * box.height();
 }
 
 } // namespace
 
-CrowdJob::CrowdJob(const NestJob& job) : grown(static_cast<float>(job.gap / 2 + 0.004)) {
+CrowdJob::CrowdJob(const NestJob& job) : grown(static_cast<float>(job.gap / 2 + Claim::slack)) {
     for (const NestPiece& p : job.pieces) {
         claims.emplace_back(p.outline, std::max(job.gap / 2, 1e-3));
         sides_deg.push_back(p.any_rotation ? long_sides(p.outline.outer) : std::vector<double>{});
@@ -141,8 +145,7 @@ void Crowd::load(const std::vector<CrowdSpot>& spots) {
         if (spots_[i].sheet < 0) continue;
         on_[spots_[i].sheet].push_back(i);
         turned_[i] = turned_to(i, spots_[i]);
-        const FloatBox& b = turned_[i].claim.box;
-        box_[i] = {b.x0 + spots_[i].x, b.y0 + spots_[i].y, b.x1 + spots_[i].x, b.y1 + spots_[i].y};
+        box_[i] = moved(turned_[i].claim.box, spots_[i].x, spots_[i].y);
     }
 }
 
@@ -162,8 +165,7 @@ float Crowd::cost_of(int piece, CrowdSpot& spot, float enough) const {
     if (x0 > x1 || y0 > y1) return nowhere;
     spot.x = std::clamp(spot.x, x0, x1);
     spot.y = std::clamp(spot.y, y0, y1);
-    const FloatBox& own = turned.claim.box;
-    const FloatBox box{own.x0 + spot.x, own.y0 + spot.y, own.x1 + spot.x, own.y1 + spot.y};
+    const FloatBox box = moved(turned.claim.box, spot.x, spot.y);
     const float* weight = &weight_[pair(piece, 0)];
     float cost = 0;
     for (int other : on_[spot.sheet]) {
@@ -180,21 +182,8 @@ float Crowd::cost_of(int piece, CrowdSpot& spot, float enough) const {
 }
 
 CrowdSpot Crowd::anywhere(int piece, std::mt19937& random) const {
-    const auto& allowed = job_.allowed[piece];
     CrowdSpot out;
-    out.sheet = allowed[0];
-    if (only_ >= 0) {
-        out.sheet = only_;
-    } else if (allowed.size() > 1) {
-        double total = 0;
-        for (int s : allowed) total += job_.sheets[s].area;
-        double pick = total * unit(random);
-        for (int s : allowed) {
-            out.sheet = s;
-            pick -= job_.sheets[s].area;
-            if (pick < 0) break;
-        }
-    }
+    out.sheet = sheet_;
     const auto& ways = job_.ways[piece];
     if (ways.empty())
         out.rotation_deg = !job_.sides_deg[piece].empty() && random() % 4 != 0
@@ -303,8 +292,7 @@ void Crowd::put_at(int piece, const CrowdSpot& spot) {
     spots_[piece] = spot;
     on_[spot.sheet].push_back(piece);
     turned_[piece] = turned_to(piece, spot);
-    const FloatBox& b = turned_[piece].claim.box;
-    box_[piece] = {b.x0 + spot.x, b.y0 + spot.y, b.x1 + spot.x, b.y1 + spot.y};
+    box_[piece] = moved(turned_[piece].claim.box, spot.x, spot.y);
     measure(piece);
 }
 
@@ -327,6 +315,13 @@ void Crowd::measure(int piece) {
     }
     for (const TurnedClaim& o : job_.sheets[at.sheet].obstacles)
         outside_[piece] += overlap_with_obstacle(turned_[piece], o, -at.x, -at.y, job_.grown);
+}
+
+float Crowd::overlap_of(int piece) const {
+    float sum = outside_[piece];
+    const float* o = &overlap_[pair(piece, 0)];
+    for (int other = 0; other < count_; ++other) sum += o[other];
+    return sum;
 }
 
 float Crowd::weighted(int piece) const {
@@ -370,8 +365,7 @@ void Crowd::raise_weights() {
 bool Crowd::take_off_the_crowded(double spare) {
     std::vector<float> own(spots_.size(), 0);
     for (int i = 0; i < count_; ++i) {
-        own[i] = outside_[i];
-        for (int other = 0; other < count_; ++other) own[i] += overlap_[pair(i, other)];
+        own[i] = overlap_of(i);
     }
     std::vector<int> off;
     while (true) {
@@ -402,9 +396,7 @@ bool Crowd::separate(std::mt19937& random, int patience, double spare, const Sto
         float total = 0;
         for (int i = 0; i < count_; ++i) {
             if (spots_[i].sheet < 0) continue;
-            float own = outside_[i];
-            const float* o = &overlap_[pair(i, 0)];
-            for (int other = 0; other < count_; ++other) own += o[other];
+            const float own = overlap_of(i);
             total += own;
             if (own > 0) crowded.push_back(i);
         }

@@ -4,7 +4,7 @@
 // Every pair that overlaps has a weight, which grows while the overlap stays: what is in nobody's way is left
 // alone, and what has been in the way for long is moved at last (guided local search; for nesting J. Egeblad,
 // B. K. Nielsen and A. Odgaard, "Fast neighborhood search for two- and three-dimensional nesting problems",
-// EJOR 183, 2007). A piece is moved by sampling places and turns on all the sheets it may go on, and going
+// EJOR 183, 2007). A piece is moved by sampling places and turns on the sheet that is worked on, and going
 // downhill from the best of them.
 
 #include "core/sheets/claim.h"
@@ -52,8 +52,8 @@ public:
     void load(const std::vector<CrowdSpot>& spots);
     const std::vector<CrowdSpot>& spots() const { return spots_; }
 
-    /// From now on pieces are only put on this sheet; on all when it is below 0.
-    void keep_to(int sheet) { only_ = sheet; }
+    /// From now on pieces are put on this sheet; they must be allowed there.
+    void keep_to(int sheet) { sheet_ = sheet; }
     /// Puts a piece where it overlaps least, wherever it was; half of the places looked at are about `freed`,
     /// where something has been taken off (sheet -1 for nowhere).
     void put(int piece, std::mt19937& random, int samples, const CrowdSpot& freed);
@@ -83,6 +83,7 @@ private:
     /// The least costly of some places sampled, better than `now`; or `now`.
     Trial search(int piece, std::mt19937& random, int far, int near, const CrowdSpot& about, Trial now) const;
     void measure(int piece);
+    float overlap_of(int piece) const;
     float weighted(int piece) const;
     void raise_weights();
     bool take_off_the_crowded(double spare);
@@ -91,7 +92,7 @@ private:
 
     const CrowdJob& job_;
     int count_;
-    int only_ = -1; ///< the sheet that is worked on
+    int sheet_ = 0; ///< the one that is worked on
     std::vector<CrowdSpot> spots_;
     std::vector<TurnedClaim> turned_; ///< by piece, as it lies
     std::vector<FloatBox> box_;       ///< of its claim on its sheet

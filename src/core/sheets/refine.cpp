@@ -1,10 +1,10 @@
 #include "core/sheets/refine.h"
 
+#include "core/on_two_threads.h"
 #include "core/sheets/crowd.h"
 
 #include <algorithm>
 #include <array>
-#include <future>
 #include <limits>
 #include <optional>
 
@@ -132,7 +132,7 @@ private:
         return std::find(allowed.begin(), allowed.end(), sheet) != allowed.end();
     }
 
-    /// Up to two neighbours off, up to three on.
+    /// Up to two neighbours off, up to two on.
     Idea guess(std::mt19937& random, const std::vector<int>& in, const std::vector<int>& out) const {
         static constexpr std::array<std::pair<int, int>, 8> kinds{
             {{0, 1}, {1, 1}, {1, 1}, {1, 1}, {1, 2}, {1, 2}, {2, 1}, {2, 2}}};
@@ -197,9 +197,9 @@ NestResult refined(const NestJob& job, const NestResult& start, int rounds, cons
     for (int r = 0; r < rounds && !best.unplaced.empty() && !stopped(stop); ++r) {
         if (progress) progress(static_cast<double>(r) / rounds, "laying patches closer");
         const unsigned seed = job.seed * 7919u + static_cast<unsigned>(r) * 2u;
-        auto other = std::async(std::launch::async, [&] { hands[1].work(seed + 1, tries_in_a_round, stop); });
-        hands[0].work(seed, tries_in_a_round, stop);
-        other.get();
+        on_two_threads(hands.size(), [&](std::size_t h) {
+            hands[h].work(seed + static_cast<unsigned>(h), tries_in_a_round, stop);
+        });
         const int ahead = hands[1].placed() > hands[0].placed() ? 1 : 0;
         if (hands[ahead].placed() > placed + 1e-6) {
             NestResult found = result_of(crowd, hands[ahead].best());

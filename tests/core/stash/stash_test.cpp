@@ -7,18 +7,20 @@
 
 namespace zesty {
 
+namespace {
+
+Paper plain_paper(std::vector<SheetStock> sheets) {
+    return {"a", "A", {}, "", Pattern::Solid, Direction::Free, std::move(sheets)};
+}
+
+} // namespace
+
 TEST(Stash, SheetsAreCountedOutWithSteadyNamesAndKinds) {
     Stash s;
-    s.papers.push_back({"a",
-                        "A",
-                        {},
-                        "",
-                        Pattern::Solid,
-                        Direction::Free,
-                        {{{testing::rectangle(0, 0, 304.8, 304.8), {}}, 1, false},
-                         {{testing::rectangle(0, 0, 152.4, 152.4), {}}, 2, false},
-                         {{testing::rectangle(0, 0, 101.6, 152.4), {}}, 1, false},
-                         {{{{0, 0}, {300, 0}, {0, 300}}, {}}, 1, true}}});
+    s.papers.push_back(plain_paper({{{testing::rectangle(0, 0, 304.8, 304.8), {}}, 1, false},
+                                    {{testing::rectangle(0, 0, 152.4, 152.4), {}}, 2, false},
+                                    {{testing::rectangle(0, 0, 101.6, 152.4), {}}, 1, false},
+                                    {{{{0, 0}, {300, 0}, {0, 300}}, {}}, 1, true}}));
     const auto sheets = sheets_of(s);
     ASSERT_EQ(sheets.size(), 5u);
     EXPECT_EQ(sheets[2].id, "a#3");
@@ -38,14 +40,8 @@ TEST(Colour, IsReadAndWritten) {
 
 TEST(Stash, BrandingStripsAreTrimmedOffWholeSheets) {
     Stash s;
-    s.papers.push_back({"a",
-                        "A",
-                        {},
-                        "",
-                        Pattern::Solid,
-                        Direction::Free,
-                        {{{testing::rectangle(0, 0, 304.8, 317.5), {}}, 1, false},
-                         {{testing::rectangle(0, 0, 100, 100), {}}, 1, true}}});
+    s.papers.push_back(plain_paper({{{testing::rectangle(0, 0, 304.8, 317.5), {}}, 1, false},
+                                    {{testing::rectangle(0, 0, 100, 100), {}}, 1, true}}));
     s.papers[0].strip = 12.7;
     const auto sheets = sheets_of(s);
     EXPECT_NEAR(sheets[0].area, 304.8 * 304.8, 1e-6);

@@ -13,11 +13,6 @@
 
 namespace zesty {
 
-namespace {
-/// Drag numbers of sliders; the page's own count up from 1.
-int next_slide = 1'000'000;
-} // namespace
-
 CutsPart::CutsPart(Document& document, BenchState& state, Actions& actions, QWidget* parent)
     : PanelPart(document, state, actions, parent) {
     build_question();
@@ -136,7 +131,7 @@ void CutsPart::build_size() {
     slider_->setRange(10, 400);
     slider_->setMinimumHeight(24);
     slider_->setObjectName("size");
-    connect(slider_, &QSlider::sliderPressed, this, [this] { slide_number_ = next_slide++; });
+    connect(slider_, &QSlider::sliderPressed, this, [this] { slide_number_ = document_.new_drag(); });
     connect(slider_, &QSlider::sliderReleased, this, [this] { slide_number_ = 0; });
     connect(slider_, &QSlider::valueChanged, this, &CutsPart::slide);
     r->addWidget(slider_, 1);

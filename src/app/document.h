@@ -21,6 +21,8 @@ public:
     /// Makes `next` the project, as one step named after the intention. Steps with the same `drag` number
     /// above 0 that follow each other become one. Nothing happens when nothing changes.
     void edit(const QString& intention, Project next, int drag = 0);
+    /// A number no drag has had yet.
+    int new_drag() { return ++drags_; }
     /// As edit(), on a copy.
     template <class Change> void change(const QString& intention, Change apply, int drag = 0) {
         Project next = project_;
@@ -43,6 +45,7 @@ private:
     Project project_;
     QUndoStack history_;
     QString path_;
+    int drags_ = 0;
 };
 
 } // namespace zesty

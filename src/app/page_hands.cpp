@@ -19,7 +19,6 @@ namespace zesty {
 namespace {
 constexpr double snap_reach = 9;    ///< px, to a contour that is measured from
 constexpr double least_gesture = 8; ///< px; less is a click
-int next_drag = 1;
 } // namespace
 
 // --- mouse ------------------------------------------------------------------------------------------------
@@ -101,7 +100,7 @@ bool PageView::take_photo_at(QPointF pixel) {
 }
 
 void PageView::press_at_set_out(QPointF pixel) {
-    drag_number_ = next_drag++;
+    drag_number_ = document_.new_drag();
     drag_project_ = document_.project();
     if (state_.tool() == BenchState::Tool::Measure) {
         if (!state_.plan()->cut) return;

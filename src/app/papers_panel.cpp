@@ -15,8 +15,6 @@
 namespace zesty {
 
 namespace {
-/// Drag numbers of the slider; other sliders count elsewhere.
-int next_drift_slide = 2'000'000;
 constexpr std::pair<const char*, double> light_ends[] = {
     {"the top", -90},   {"the top right", -45},   {"the right", 0},  {"the bottom right", 45},
     {"the bottom", 90}, {"the bottom left", 135}, {"the left", 180}, {"the top left", -135}};
@@ -90,7 +88,7 @@ void PapersPanel::build_style() {
     drift_->setMinimumHeight(24);
     drift_->setAccessibleName("Scatter papers, or let light drift into dark");
     drift_->setToolTip("How a proposal spreads colours: scattered over the page, or from light to dark");
-    connect(drift_, &QSlider::sliderPressed, this, [this] { slide_number_ = next_drift_slide++; });
+    connect(drift_, &QSlider::sliderPressed, this, [this] { slide_number_ = document_.new_drag(); });
     connect(drift_, &QSlider::sliderReleased, this, [this] { slide_number_ = 0; });
     connect(drift_, &QSlider::valueChanged, this, [this](int v) {
         document_.change(

@@ -216,6 +216,16 @@ def hillside():
     return paper_svg("".join(out), "#a8d2cc")
 
 
+def waves():
+    out = "".join(f'<path d="M-10 {4 + 8 * k}' + "".join("q4 -4 8 0q4 4 8 0" for _ in range(22)) +
+                  '" fill="none" stroke="#fbf3da" stroke-width="1.4"/>' for k in range(40))
+    return paper_svg(out, "#d98f3c")
+
+
+def plain(ground):
+    return lambda: paper_svg("", ground)
+
+
 PAPERS = [
     ("hedge-stripe", "Hedge Stripe", stripes, "stripe", "half"),
     ("thistle-dot", "Thistle Dot", dots, "small", "free"),
@@ -226,6 +236,28 @@ PAPERS = [
     ("picnic-check", "Picnic Check", check, "small", "half"),
     ("hillside", "Hillside", hillside, "large", "fixed"),
 ]
+
+
+# What the other side shows, where it is worth showing.
+BACKS = {
+    "hedge-stripe": ("hedge-back", plain("#3f6d48"), "solid", "free"),
+    "gull-print": ("gull-back", plain("#2c5878"), "solid", "free"),
+    "barley": ("barley-back", waves, "small", "half"),
+}
+
+
+def photo_svg():
+    """A kite over a hill, as somebody might have taken it."""
+    return ('<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600" viewBox="0 0 150 100">'
+            '<defs><linearGradient id="s" x2="0" y2="1"><stop offset="0" stop-color="#7fb2d8"/>'
+            '<stop offset="1" stop-color="#d8e8ef"/></linearGradient></defs>'
+            '<rect width="150" height="100" fill="url(#s)"/>'
+            '<path d="M0 74q38 -26 76 -8t74 -12v46H0z" fill="#6f9a55"/>'
+            '<path d="M0 86q50 -16 92 -4t58 -6v24H0z" fill="#56803f"/>'
+            '<path d="M96 14l12 14l-16 22l-8 -24z" fill="#c8452f"/><path d="M96 14l-4 36M84 26l24 2" '
+            'stroke="#8c2a1c" stroke-width="1"/><path d="M92 50q-10 8 -22 14t-30 10" fill="none" '
+            'stroke="#3b3a44" stroke-width=".7"/><circle cx="38" cy="70" r="3" fill="#e9c9a4"/>'
+            '<path d="M35 73h6l2 12h-10z" fill="#e0a63a"/></svg>')
 
 
 def torn(width, height, seed, bites=()):
@@ -267,33 +299,48 @@ def sections():
 
 
 def write_project(folder, stash):
-    project = {"format": "zesty-project/1", "title": "Kite Hill", "units": "in",
-               "page": {"width_mm": 304.8, "height_mm": 304.8, "reveal_mm": 6.35, "glue_lip_mm": 12.7},
-               "cut": {"rule": "margin", "length_mm": 12.7, "turn_deg": 0, "mirrored": False, "shift_mm": [0, 0]},
-               "lip_mm": 3.175, "blade_gap_mm": 0.5, "seed": 1, "groups": [[22, 23], [24, 28], [25, 29], [26, 30], [27, 31]],
-               "sections": sections(), "drawing": "drawing/kite-hill.svg", "stash": stash}
+    spot = lambda opening: [0, opening, 0]
+    groups = [[22, 23], [24, 28], [25, 29], [26, 30], [27, 31]]
+    project = {"format": "zesty-project/4", "title": "Kite Hill", "units": "in",
+               "page": {"width_mm": 304.8, "height_mm": 304.8, "reveal_mm": [6.35] * 4, "glue_lip_mm": 12.7},
+               "cuts": [{"id": 0, "drawing": 1, "rule": "margin", "length_mm": 12.7}],
+               "lip_mm": 3.175, "blade_gap_mm": 0.5, "seed": 1,
+               "groups": [[spot(o) for o in g] for g in groups],
+               "sections": [dict(s, opening=spot(s["opening"])) for s in sections()],
+               "drawings": ["drawing/1/kite-hill.svg"], "stash": stash}
     with zipfile.ZipFile(os.path.join(folder, "kite-hill.zesty"), "w", zipfile.ZIP_DEFLATED) as z:
         def add(name, data):
             z.writestr(zipfile.ZipInfo(name, (2000, 1, 1, 0, 0, 0)), data, zipfile.ZIP_DEFLATED)
 
         add("project.json", json.dumps(project, indent=1))
         with open(os.path.join(folder, "kite-hill.svg"), "rb") as f:
-            add("drawing/kite-hill.svg", f.read())
-        for paper in stash["papers"]:
-            with open(os.path.join(folder, paper["image"]), "rb") as f:
-                add("papers/" + paper["image"], f.read())
+            add("drawing/1/kite-hill.svg", f.read())
+        for side in stash["papers"] + [p["back"] for p in stash["papers"] if "back" in p]:
+            with open(os.path.join(folder, side["image"]), "rb") as f:
+                add("papers/" + side["image"], f.read())
+
+
+def side_of(folder, name, draw, pattern, direction):
+    render(os.path.join(folder, "papers", name + ".png"), draw())
+    return {"image": f"papers/{name}.png", "pattern": pattern, "direction": direction}
+
+
+def render(picture, svg):
+    subprocess.run(["rsvg-convert", "-o", picture], input=svg.encode(), check=True)
 
 
 def main(folder):
+    os.makedirs(os.path.join(folder, "photos"), exist_ok=True)
+    render(os.path.join(folder, "photos", "kite-day.png"), photo_svg())
     os.makedirs(os.path.join(folder, "papers"), exist_ok=True)
     with open(os.path.join(folder, "kite-hill.svg"), "w") as f:
         f.write(kite_svg())
     papers = []
     for pid, name, draw, pattern, direction in PAPERS:
-        picture = os.path.join(folder, "papers", pid + ".png")
-        subprocess.run(["rsvg-convert", "-o", picture], input=draw().encode(), check=True)
-        papers.append({"id": pid, "name": name, "image": f"papers/{pid}.png", "pattern": pattern,
-                       "direction": direction, "sheets": STOCK[pid]})
+        paper = {"id": pid, "name": name, **side_of(folder, pid, draw, pattern, direction), "sheets": STOCK[pid]}
+        if pid in BACKS:
+            paper["back"] = side_of(folder, *BACKS[pid])
+        papers.append(paper)
     stash = {"format": "zesty-stash/1", "papers": papers}
     with open(os.path.join(folder, "kite-hill-stash.json"), "w") as f:
         json.dump(stash, f, indent=1)

@@ -2,6 +2,7 @@
 // the real window.
 
 #include "app/bench_window.h"
+#include "app/papers_panel.h"
 #include "app/sections_panel.h"
 #include "app/set_out_panel.h"
 #include "app/theme.h"
@@ -59,6 +60,8 @@ int main(int argc, char** argv) {
         p.photos.back().turn_deg = 5;
         p.photos.back().name = "On the hill";
     });
+    window.worker().read_photo_picture(QDir(argv[1]).filePath("photos/kite-day.png"));
+    settle(window);
     shoot(window, argv[2], "photos");
     while (window.document().history().canUndo()) window.document().history().undo();
     set_out->choose(SetOutPanel::Page);
@@ -91,9 +94,19 @@ int main(int argc, char** argv) {
     window.actions()[Act::Propose]->trigger();
     while (window.worker().proposing()) settle(window);
     settle(window);
-    shoot(window, argv[2], "proposal");
+    shoot(window, argv[2], "proposals");
+    window.state().compare_at(0.52);
+    window.state().show_side_by_side(false);
+    shoot(window, argv[2], "compare");
+    window.state().compare_at(std::nullopt);
     window.actions()[Act::TakeProposal]->trigger();
     settle(window);
+    auto* papers = window.findChild<PapersPanel*>();
+    papers->choose(PapersPanel::Aims);
+    shoot(window, argv[2], "aims");
+    window.state().pick(0);
+    papers->choose(PapersPanel::Paper);
+    shoot(window, argv[2], "paper");
     window.state().go_to(Waypoint::Sheets);
     window.state().select({18});
     shoot(window, argv[2], "sheets");

@@ -36,6 +36,7 @@ const std::vector<ActionRow>& action_table() {
         {Act::Raise, "Set out", "One up in the pile", "PgUp"},
         {Act::Lower, "Set out", "One down in the pile", "PgDown"},
         {Act::AddPhoto, "Set out", "Put a photo on the page", "Ctrl+P"},
+        {Act::PhotoPicture, "Set out", "Show a picture in the photo", "Ctrl+Shift+P"},
         {Act::FitPhoto, "Set out", "Fit the photo into its opening", "Ctrl+L"},
         {Act::SelectAll, "Sections", "Select every opening", "Ctrl+A"},
         {Act::SelectTwins, "Sections", "Select openings of the same shape", "T"},
@@ -50,7 +51,14 @@ const std::vector<ActionRow>& action_table() {
         {Act::TakeAway, "Papers", "Take the paper away from the selection", "Del"},
         {Act::Propose, "Papers", "Propose papers, or stop proposing", "P"},
         {Act::TakeProposal, "Papers", "Take the proposal", "Ctrl+Return"},
+        {Act::TakeForSelection, "Papers", "Take the proposal for the selection", "Ctrl+Shift+Return"},
+        {Act::NextProposal, "Papers", "Show the next proposal", "J"},
+        {Act::SideBySide, "Papers", "Proposals side by side, or one on the page", "S"},
+        {Act::TurnPaper, "Papers", "Turn the picked paper over", "V"},
+        {Act::FindPaper, "Papers", "Look for papers in the drawer", "Ctrl+G"},
         {Act::Clear, "Papers", "Put the proposal back, or select nothing", "Esc"},
+        {Act::Pin, "Sheets", "Pin the patch where it lies", "K"},
+        {Act::Unpin, "Sheets", "Let the patch lie anywhere", "Shift+K"},
         {Act::Export, "Sheets", "Write guide and cutting files", "Ctrl+E"},
     };
     return table;

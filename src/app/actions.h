@@ -41,6 +41,7 @@ enum class Act {
     Lower,
     AddPhoto,
     FitPhoto,
+    PhotoPicture,
     SelectAll,
     SelectTwins,
     Group,
@@ -54,7 +55,14 @@ enum class Act {
     TakeAway,
     Propose,
     TakeProposal,
+    TakeForSelection,
+    NextProposal,
+    SideBySide,
+    TurnPaper,
+    FindPaper,
     Clear,
+    Pin,
+    Unpin,
     Export,
 };
 

@@ -1,10 +1,12 @@
 // What the actions of the bench do, and the edits they share with drags and findings.
 
 #include "app/bench_window.h"
+
 #include "app/divide_part.h"
 #include "app/keys_sheet.h"
 #include "app/page_view.h"
 #include "app/papers_panel.h"
+#include "app/propose_part.h"
 #include "app/photos_part.h"
 #include "app/sections_panel.h"
 #include "app/set_out_panel.h"
@@ -52,6 +54,7 @@ void BenchWindow::connect_actions() {
     on(Act::ZoomOut, [this] { page_->zoom(0.8); });
     connect_set_out_actions();
     connect_section_actions();
+    connect_paper_actions();
     const auto turn = [this](double by) {
         const bool photo = state_.photo_in_hand(document_.project()) >= 0;
         document_.change(photo ? "Tilt the photo" : "Turn the cut", [&](Project& p) {
@@ -96,25 +99,6 @@ void BenchWindow::connect_actions() {
     });
     on(Act::Paper, [this] { treat(Treatment::Paper); });
     on(Act::LeaveOpen, [this] { treat(Treatment::Open); });
-    on(Act::Give, [this] {
-        const auto& stash = document_.project().stash;
-        if (stash && state_.picked() >= 0) give(words(stash->papers[state_.picked()].id), selection());
-    });
-    on(Act::TakeAway, [this] { give({}, selection()); });
-    on(Act::Propose, [this] {
-        if (worker_.proposing()) {
-            worker_.stop_proposing();
-            return;
-        }
-        state_.set_offer(std::nullopt);
-        state_.go_to(Waypoint::Papers);
-        worker_.propose(document_.project());
-        papers_panel_->show_proposing(true);
-    });
-    on(Act::TakeProposal, [this] {
-        if (!state_.offer()) return;
-        document_.edit("Take the proposed papers", state_.take_offer());
-    });
     on(Act::Clear, [this] {
         if (keys_->isVisible())
             keys_->hide();
@@ -123,7 +107,7 @@ void BenchWindow::connect_actions() {
         else if (worker_.proposing())
             worker_.stop_proposing();
         else if (state_.offer())
-            state_.set_offer(std::nullopt);
+            state_.set_offers({});
         else
             state_.select({});
     });
@@ -218,17 +202,6 @@ void BenchWindow::connect_section_actions() {
     });
 }
 
-void BenchWindow::give(const QString& paper_id, std::vector<int> openings) {
-    if (openings.empty() || !state_.plan()) return;
-    document_.change(paper_id.isEmpty() ? "Take the paper away" : "Give a paper", [&](Project& p) {
-        change_sections(p, sections_with(openings), [&](SectionChoice& c) {
-            if (!paper_id.isEmpty() && !takes_paper(c.treatment)) c.treatment = Treatment::Paper;
-            c.paper = paper_id.toStdString();
-            c.locked = !paper_id.isEmpty();
-        });
-    });
-}
-
 /// As the plan has them: what shares one sheet is one section there.
 std::vector<Spot> BenchWindow::sections_with(const std::vector<int>& openings) const {
     const Plan& plan = *state_.plan();
@@ -240,34 +213,6 @@ std::vector<Spot> BenchWindow::sections_with(const std::vector<int>& openings) c
 void BenchWindow::treat(Treatment treatment) {
     document_.change(treatment == Treatment::Paper ? "Back with paper" : "Leave open", [&](Project& p) {
         change_sections(p, selected_spots(), [&](SectionChoice& c) { c.treatment = treatment; });
-    });
-}
-
-void BenchWindow::apply(const Finding& finding) {
-    document_.change(words(finding.fix_label), [&](Project& p) {
-        if (const auto* g = std::get_if<GivePaper>(&finding.fix)) {
-            change_sections(p, {g->section}, [&](SectionChoice& c) {
-                c.paper = g->paper;
-                c.locked = true;
-            });
-        } else if (const auto* t = std::get_if<SetTreatment>(&finding.fix)) {
-            change_sections(p, {t->section}, [&](SectionChoice& c) { c.treatment = t->treatment; });
-        } else if (const auto* l = std::get_if<SetLip>(&finding.fix)) {
-            p.lip = l->lip;
-        } else if (const auto* r = std::get_if<SetReveal>(&finding.fix)) {
-            p.page.reveal = r->reveal;
-        } else if (const auto* b = std::get_if<SetGlueLip>(&finding.fix)) {
-            p.page.glue_lip = b->lip;
-        } else if (const auto* photo = std::get_if<MovePhoto>(&finding.fix)) {
-            if (photo->photo < static_cast<int>(p.photos.size()))
-                p.photos[photo->photo].centre = photo->centre;
-        } else if (const auto* m = std::get_if<SetMargin>(&finding.fix)) {
-            for (PlacedCut& c : p.cuts)
-                if (c.id == m->cut) {
-                    c.place.rule = SizeRule::Margin;
-                    c.place.length = m->margin;
-                }
-        }
     });
 }
 

@@ -1,5 +1,7 @@
 #include "app/bench_state.h"
 
+#include <algorithm>
+
 namespace zesty {
 
 void BenchState::go_to(Waypoint waypoint) {
@@ -99,18 +101,49 @@ void BenchState::pick(int paper) {
 }
 
 Project BenchState::take_offer() {
-    Project taken = std::move(offer_->project);
-    plan_ = offer_->plan;
-    offer_.reset();
+    Project taken = offers_[shown_offer_].project;
+    plan_ = offers_[shown_offer_].plan;
+    offers_.clear();
+    compared_at_.reset();
     emit offer_changed();
     return taken;
 }
 
-void BenchState::set_offer(std::optional<Offer> offer) {
-    if (!offer && !offer_) return;
-    offer_ = std::move(offer);
+void BenchState::set_offers(std::vector<Offer> offers) {
+    if (offers.empty() && offers_.empty()) return;
+    offers_ = std::move(offers);
+    shown_offer_ = 0;
+    side_by_side_ = offers_.size() > 1;
+    compared_at_.reset();
     emit offer_changed();
     emit plan_changed();
+}
+
+void BenchState::show_offer(int offer) {
+    const auto n = static_cast<int>(offers_.size());
+    if (n == 0 || offer == shown_offer()) return;
+    shown_offer_ = static_cast<std::size_t>((offer % n + n) % n);
+    emit offer_changed();
+    emit plan_changed();
+}
+
+void BenchState::show_side_by_side(bool all) {
+    if (all == side_by_side_) return;
+    side_by_side_ = all;
+    if (all) compared_at_.reset();
+    emit offer_changed();
+}
+
+void BenchState::compare_at(std::optional<double> part) {
+    if (part) part = std::clamp(*part, 0.0, 1.0);
+    if (part == compared_at_) return;
+    compared_at_ = part;
+    emit compared_changed();
+}
+
+void BenchState::turn_over(int paper) {
+    if (!turned_.erase(paper)) turned_.insert(paper);
+    emit picked_changed();
 }
 
 } // namespace zesty

@@ -6,6 +6,7 @@
 #include "core/setout/mats.h"
 
 #include <QObject>
+#include <QStringList>
 #include <optional>
 #include <set>
 
@@ -14,10 +15,12 @@ namespace zesty {
 enum class Waypoint { SetOut, Sections, Papers, Sheets };
 inline constexpr int waypoints = 4;
 
-/// A proposal on show: nothing is decided until it is taken.
+/// A proposal: nothing is decided until it is taken.
 struct Offer {
     Project project;
     std::shared_ptr<const Plan> plan;
+    QString idea;
+    QStringList reasons;
 };
 
 /// Cuts as they lie on the cutting mat, on show instead of the page.
@@ -36,9 +39,9 @@ public:
 
     Waypoint waypoint() const { return waypoint_; }
     /// The plan on show: the offer's while there is one. Null until the first is ready.
-    const Plan* plan() const { return offer_ ? offer_->plan.get() : plan_.get(); }
+    const Plan* plan() const { return offer() ? offer()->plan.get() : plan_.get(); }
     std::shared_ptr<const Plan> own_plan() const { return plan_; }
-    std::shared_ptr<const Plan> shared_plan() const { return offer_ ? offer_->plan : plan_; }
+    std::shared_ptr<const Plan> shared_plan() const { return offer() ? offer()->plan : plan_; }
     const Textures& textures() const { return *textures_; }
     std::shared_ptr<const Textures> shared_textures() const { return textures_; }
     const std::set<int>& selected() const { return selected_; }
@@ -52,12 +55,21 @@ public:
     int photo_in_hand(const Project& project) const;
     /// What setting it out came to; null until there is a plan with it.
     const SetOut* set_out_in_hand(const Project& project) const;
-    const std::optional<Offer>& offer() const { return offer_; }
+    /// The proposal on show, if there is one.
+    const Offer* offer() const { return offers_.empty() ? nullptr : &offers_[shown_offer_]; }
+    const std::vector<Offer>& offers() const { return offers_; }
+    int shown_offer() const { return offers_.empty() ? -1 : static_cast<int>(shown_offer_); }
+    bool side_by_side() const { return side_by_side_ && !offers_.empty(); } ///< all of them in place of the page
+    /// Up to which part of the page's width the proposal is on show, what is decided right of it; nothing
+    /// when the two are not compared.
+    std::optional<double> compared_at() const { return offers_.empty() ? std::nullopt : compared_at_; }
+    /// The side of a paper that shows in the drawer, and that is given.
+    Side side_up(int paper) const { return turned_.contains(paper) ? Side::B : Side::A; }
     /// A distance measured on the page, if one is on show.
     const std::optional<std::pair<Point, Point>>& measured() const { return measured_; }
     const std::shared_ptr<const ShownMats>& mats() const { return mats_; } ///< null while the page is on show
     /// What a drag on the page means besides its usual meaning.
-    enum class Tool { None, Measure, DivideByLine, KeepFree };
+    enum class Tool { None, Measure, DivideByLine, KeepFree, MovePrint };
     Tool tool() const { return tool_; }
 
     void go_to(Waypoint waypoint);
@@ -72,7 +84,11 @@ public:
     void measure(std::optional<std::pair<Point, Point>> between);
     void set_tool(Tool tool);
     void show_mats(std::shared_ptr<const ShownMats> mats);
-    void set_offer(std::optional<Offer> offer);
+    void set_offers(std::vector<Offer> offers); ///< the first is on show, all side by side
+    void show_offer(int offer);
+    void show_side_by_side(bool all);
+    void compare_at(std::optional<double> part);
+    void turn_over(int paper);
     /// The offer's plan becomes the plan on show; returns the offer's project. There must be an offer.
     Project take_offer();
 
@@ -85,6 +101,7 @@ signals:
     void in_hand_changed();
     void measured_changed();
     void offer_changed();
+    void compared_changed();
     void mats_changed();
     void tool_changed();
 
@@ -97,7 +114,11 @@ private:
     int picked_ = -1;
     int in_hand_ = 0;        ///< id of a cut
     int photo_in_hand_ = -1; ///< before the cut
-    std::optional<Offer> offer_;
+    std::vector<Offer> offers_;
+    std::size_t shown_offer_ = 0;
+    bool side_by_side_ = false;
+    std::optional<double> compared_at_;
+    std::set<int> turned_;
     std::optional<std::pair<Point, Point>> measured_;
     Tool tool_ = Tool::None;
     std::shared_ptr<const ShownMats> mats_;

@@ -5,6 +5,8 @@
 #include "app/mat_view.h"
 #include "app/page_view.h"
 #include "app/papers_panel.h"
+#include "app/proposals_view.h"
+#include "app/propose_part.h"
 #include "app/route_bar.h"
 #include "app/second_look.h"
 #include "app/sections_panel.h"
@@ -48,6 +50,10 @@ FileQuestions FileQuestions::dialogs() {
         [](QWidget* w, const QString& folder) {
             return QFileDialog::getExistingDirectory(w, "Folder for guide and cutting files", folder);
         },
+        [](QWidget* w, const QString& folder) {
+            return QFileDialog::getOpenFileName(w, "Open a picture", folder,
+                                                "Pictures (*.png *.jpg *.jpeg);;All files (*)");
+        },
         [](QWidget* w) {
             return QMessageBox::question(w, "Zesty Panel",
                                          "The project has changes that are not saved. Go on without them?",
@@ -78,6 +84,8 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
     middle_->addWidget(page_);
     middle_->addWidget(sheets_);
     middle_->addWidget(new MatView(state_, middle_));
+    proposals_ = new ProposalsView(state_, middle_);
+    middle_->addWidget(proposals_);
     drawer_ = new Drawer(document_, state_, whole);
     left->addWidget(middle_, 1);
     left->addWidget(drawer_);
@@ -97,6 +105,7 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
         show_waypoint();
     });
     connect(&state_, &BenchState::mats_changed, this, &BenchWindow::show_waypoint);
+    connect(&state_, &BenchState::offer_changed, this, &BenchWindow::show_middle);
     connect(&state_, &BenchState::in_hand_changed, this, [this] { state_.show_mats(nullptr); });
     connect(&document_, &Document::project_changed, this, [this] { state_.show_mats(nullptr); });
     for (auto signal : {&BenchState::selection_changed, &BenchState::picked_changed,
@@ -107,7 +116,10 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
     connect(&document_.history(), &QUndoStack::indexChanged, this, &BenchWindow::refresh_head);
     connect(&document_.history(), &QUndoStack::cleanChanged, this, &BenchWindow::refresh_head);
     connect(page_, &PageView::paper_dropped, this, [this](const QString& id, int opening) {
-        give(id, state_.selected().contains(opening) ? selection() : std::vector<int>{opening});
+        const auto& stash = document_.project().stash;
+        const int paper = stash ? stash->find(id.toStdString()) : -1;
+        give(id, state_.side_up(paper),
+             state_.selected().contains(opening) ? selection() : std::vector<int>{opening});
     });
     connect(drawer_, &Drawer::give_picked, actions_[Act::Give], &QAction::trigger);
     connect(drawer_, &Drawer::open_stash, actions_[Act::OpenStash], &QAction::trigger);
@@ -195,18 +207,12 @@ QWidget* BenchWindow::build_side() {
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(16, 12, 0, 0);
     column->setSpacing(10);
-    papers_panel_ = new PapersPanel(document_, state_, actions_, side);
+    papers_panel_ = new PapersPanel(document_, state_, actions_, worker_, side);
     sheets_panel_ = new SheetsPanel(document_, state_, actions_, settings_, side);
     set_out_panel_ = new SetOutPanel(document_, state_, actions_, worker_, side);
     sections_panel_ = new SectionsPanel(document_, state_, actions_, worker_, side);
     panels_ = {set_out_panel_, sections_panel_, papers_panel_, sheets_panel_};
-    connect(papers_panel_, &PapersPanel::give, this, [this](const QString& id) { give(id, selection()); });
-    connect(papers_panel_, &PapersPanel::lock_changed, this, [this](bool locked) {
-        document_.change(locked ? "Keep the paper" : "Let the paper be proposed anew", [&](Project& p) {
-            if (!state_.plan()) return;
-            change_sections(p, sections_with(selection()), [&](SectionChoice& c) { c.locked = locked; });
-        });
-    });
+    connect_papers();
     for (QWidget* panel : panels_) {
         panel->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Minimum);
         column->addWidget(panel);
@@ -229,13 +235,20 @@ void BenchWindow::connect_worker() {
     });
     connect(&worker_, &Worker::plan_failed, this, [this](const QString& m) { say(m, true); });
     connect(&worker_, &Worker::failed, this, [this](const QString& m) { say(m, true); });
-    connect(&worker_, &Worker::progress, papers_panel_, &PapersPanel::show_progress);
-    connect(&worker_, &Worker::proposed, this, [this](const Project& project, const PlanReady& look) {
-        papers_panel_->show_proposing(worker_.proposing());
-        state_.set_offer(Offer{project, look.plan});
+    ProposePart* propose = &papers_panel_->propose_part();
+    connect(&worker_, &Worker::progress, propose, &ProposePart::show_progress);
+    connect(&worker_, &Worker::proposed, this, [this, propose](const std::vector<OfferedPage>& pages) {
+        propose->show_proposing(worker_.proposing());
+        std::vector<Offer> offers;
+        for (const OfferedPage& page : pages) {
+            QStringList reasons;
+            for (const std::string& r : page.reasons) reasons << words(r);
+            offers.push_back({page.project, page.plan, name_of(page.idea), reasons});
+        }
+        state_.set_offers(std::move(offers));
     });
     connect(&worker_, &Worker::proposal_stopped, this,
-            [this] { papers_panel_->show_proposing(worker_.proposing()); });
+            [this, propose] { propose->show_proposing(worker_.proposing()); });
     connect(&worker_, &Worker::opened_drawing, this, [this](const auto& file, const QString& path) {
         fit_next_ = true;
         state_.select({});
@@ -262,7 +275,7 @@ void BenchWindow::connect_worker() {
     });
     connect(&worker_, &Worker::opened_project, this, [this](const Project& project, const QString& path) {
         fit_next_ = true;
-        state_.set_offer(std::nullopt);
+        state_.set_offers({});
         state_.select({});
         settings_.add_recent(path);
         document_.reset(project, path);
@@ -294,7 +307,7 @@ void BenchWindow::ask_size_of(const DrawingFile& file, int cut_id) {
 void BenchWindow::replan() {
     // What is decided by hand ends a proposal for how things were before.
     if (worker_.proposing()) worker_.stop_proposing();
-    state_.set_offer(std::nullopt);
+    state_.set_offers({});
     wanted_plan_ = worker_.plan(document_.project(), state_.waypoint() == Waypoint::SetOut);
     refresh_head();
 }
@@ -302,15 +315,27 @@ void BenchWindow::replan() {
 bool BenchWindow::settled() const {
     const auto plan = state_.own_plan();
     return worker_.idle() && !worker_.proposing() && plan && (plan->sheets_done || !plan->cut) &&
-           page_->up_to_date() && sheets_->up_to_date();
+           page_->up_to_date() && sheets_->up_to_date() && proposals_->up_to_date();
 }
 
 void BenchWindow::show_waypoint() {
     const int i = static_cast<int>(state_.waypoint());
-    middle_->setCurrentIndex(state_.mats() ? 2 : state_.waypoint() == Waypoint::Sheets ? 1 : 0);
+    show_middle();
     for (int k = 0; k < waypoints; ++k) panels_[k]->setVisible(k == i);
     middle_->currentWidget()->setFocus();
     refresh_actions();
+}
+
+/// The page, the sheets, the mats or the proposals: whatever it is about just now.
+void BenchWindow::show_middle() {
+    const int now = middle_->currentIndex();
+    const int next = state_.mats()                              ? 2
+                     : state_.waypoint() == Waypoint::Sheets    ? 1
+                     : state_.side_by_side() && state_.waypoint() == Waypoint::Papers ? 3
+                                                                : 0;
+    if (now == next) return;
+    middle_->setCurrentIndex(next);
+    middle_->currentWidget()->setFocus();
 }
 
 void BenchWindow::refresh_head() {
@@ -335,21 +360,24 @@ void BenchWindow::refresh_actions() {
     const Plan* plan = state_.plan();
     const bool cut = plan && plan->cut;
     const bool some = cut && !state_.selected().empty();
-    const bool offer = state_.offer().has_value();
+    const bool offer = state_.offer() != nullptr;
     for (Act a : {Act::TurnLeft, Act::TurnRight, Act::Mirror, Act::Centre, Act::SelectAll})
         actions_[a]->setEnabled(cut);
     const bool photo = state_.photo_in_hand(document_.project()) >= 0;
     for (Act a : {Act::CopyCut, Act::FaceCut}) actions_[a]->setEnabled(cut && !offer);
     for (Act a : {Act::Raise, Act::Lower, Act::TakeOff, Act::NextInHand})
         actions_[a]->setEnabled((cut || photo) && !offer);
-    actions_[Act::FitPhoto]->setEnabled(photo && !offer);
+    for (Act a : {Act::FitPhoto, Act::PhotoPicture}) actions_[a]->setEnabled(photo && !offer);
     for (Act a : {Act::SelectTwins, Act::SelectRow, Act::Divide, Act::Undivide, Act::Ungroup, Act::Paper,
                   Act::LeaveOpen, Act::TakeAway})
         actions_[a]->setEnabled(some && !offer);
     actions_[Act::Group]->setEnabled(some && state_.selected().size() > 1 && !offer);
     actions_[Act::Give]->setEnabled(some && state_.picked() >= 0 && !offer);
     actions_[Act::Propose]->setEnabled(cut && !plan->papers.empty());
-    actions_[Act::TakeProposal]->setEnabled(offer);
+    for (Act a : {Act::TakeProposal, Act::SideBySide, Act::NextProposal}) actions_[a]->setEnabled(offer);
+    actions_[Act::TakeForSelection]->setEnabled(offer && some);
+    actions_[Act::TurnPaper]->setEnabled(state_.picked() >= 0);
+    for (Act a : {Act::Pin, Act::Unpin}) actions_[a]->setEnabled(some && !offer);
     actions_[Act::Export]->setEnabled(cut && !offer);
 }
 

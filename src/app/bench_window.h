@@ -21,6 +21,7 @@ class Drawer;
 class KeysSheet;
 class PageView;
 class PapersPanel;
+class ProposalsView;
 class RouteBar;
 class SecondLook;
 class SectionsPanel;
@@ -34,6 +35,7 @@ struct FileQuestions {
     std::function<QString(QWidget*, const QString& folder)> open_stash;
     std::function<QString(QWidget*, const QString& suggestion)> save;
     std::function<QString(QWidget*, const QString& folder)> export_folder;
+    std::function<QString(QWidget*, const QString& folder)> open_picture;
     /// True to go on although the project has unsaved changes.
     std::function<bool(QWidget*)> discard;
     static FileQuestions dialogs();
@@ -74,13 +76,18 @@ private:
     void ask_size_of(const DrawingFile& file, int cut_id);
     void replan();
     void show_waypoint();
+    void show_middle();
     void refresh_head();
     void refresh_actions();
     void say(const QString& message, bool trouble);
     void save(bool ask);
-    void give(const QString& paper_id, std::vector<int> openings);
+    void give(const QString& paper_id, Side side, std::vector<int> openings);
+    void connect_papers();
+    void connect_paper_actions();
+    void take_for_selection();
+    void pin_selection(bool on);
     void treat(Treatment treatment);
-    void apply(const Finding& finding);
+    void apply(const Fix& fix, const QString& label);
     void go_to(const Finding& finding);
     std::vector<int> selection() const;
     std::vector<Spot> selected_spots() const;
@@ -103,6 +110,7 @@ private:
     QStackedWidget* middle_ = nullptr;
     PageView* page_ = nullptr;
     SheetsView* sheets_ = nullptr;
+    ProposalsView* proposals_ = nullptr;
     Drawer* drawer_ = nullptr;
     std::vector<QWidget*> panels_; ///< by waypoint
     SetOutPanel* set_out_panel_ = nullptr;

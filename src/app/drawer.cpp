@@ -1,5 +1,6 @@
 #include "app/drawer.h"
 
+#include "app/drawer_filter.h"
 #include "app/page_view.h"
 #include "app/theme.h"
 #include "app/wording.h"
@@ -15,13 +16,18 @@
 #include <QPainterPath>
 #include <QPushButton>
 #include <QScrollArea>
+#include <algorithm>
 
 namespace zesty {
 
 namespace {
-constexpr QSize swatch_size(106, 100);
-constexpr QRectF picture_of_swatch(6, 6, 94, 46);
-constexpr double pixels_per_mm = 1.1; ///< of the print on a swatch: large enough to tell dots from stripes
+constexpr QSize swatch_size(108, 106);
+constexpr QRectF picture_of_swatch(6, 6, 96, 52);
+
+/// Prints are shown at their true size.
+double true_scale(const QWidget& widget) {
+    return widget.logicalDpiX() / 25.4;
+}
 } // namespace
 
 Swatch::Swatch(int paper, BenchState& state, Document& document, QWidget* parent)
@@ -32,11 +38,12 @@ Swatch::Swatch(int paper, BenchState& state, Document& document, QWidget* parent
     setObjectName(QString("swatch%1").arg(paper));
     if (const Paper* p = this->paper()) {
         setAccessibleName(words(p->name));
-        setToolTip(QString("%1: %2 print, %3\nDrag to an opening, or pick it and press Return")
+        setToolTip(QString("%1: %2 print, %3, at its true size\nDrag to an opening, or pick it and press Return%4")
                        .arg(words(p->name), name_of(p->pattern),
                             p->direction == Direction::Free   ? "any way up"
                             : p->direction == Direction::Half ? "may lie upside down"
-                                                              : "one way up only"));
+                                                              : "one way up only",
+                            p->back ? "; V turns it over" : ""));
     }
 }
 
@@ -57,11 +64,22 @@ QString Swatch::status() const {
     std::size_t sheets = 0;
     std::size_t scraps = 0;
     for (const Sheet& s : plan->sheets)
-        if (s.paper == paper_) (s.kind == SheetKind::Offcut ? scraps : sheets) += 1;
+        if (s.paper == paper_) (s.kind <= SheetKind::Offcut ? scraps : sheets) += 1;
     QStringList parts;
     if (sheets > 0) parts << counted(sheets, "sheet", "sheets");
     if (scraps > 0) parts << counted(scraps, "scrap", "scraps");
     return parts.isEmpty() ? QString("none left") : parts.join(", ");
+}
+
+/// Which side is up, on papers that have two.
+void Swatch::paint_side(QPainter& p, Side side) const {
+    const QRectF badge(picture_of_swatch.right() - 19, picture_of_swatch.bottom() - 19, 17, 17);
+    p.setPen(QPen(theme::line, 1));
+    p.setBrush(theme::card);
+    p.drawEllipse(badge);
+    p.setPen(theme::ink);
+    p.setFont(theme::font(theme::Text::Small, true));
+    p.drawText(badge, Qt::AlignCenter, name_of(side));
 }
 
 void Swatch::paintEvent(QPaintEvent*) {
@@ -97,23 +115,30 @@ void Swatch::paintEvent(QPaintEvent*) {
     p.save();
     p.setClipPath(rest);
     p.translate(r.topLeft());
-    p.scale(pixels_per_mm, pixels_per_mm);
-    // Prints at one scale; an ombre is shown whole, because its two ends are what one chooses it for.
-    const double whole = r.height() / pixels_per_mm / std::max(picture_box(*paper).height(), 1.0);
-    p.fillRect(QRectF(0, 0, r.width() / pixels_per_mm, r.height() / pixels_per_mm),
-               paper->pattern == Pattern::Ombre
-                   ? state_.textures().brush(paper_, Transform{1, 0, 0, whole, 0, 0})
-                   : state_.textures().brush(paper_, {}, pixels_per_mm));
+    const double scale = true_scale(*this);
+    const Side side = state_.side_up(paper_);
+    p.scale(scale, scale);
+    // Prints at their true size; an ombre is shown whole, because its two ends are what one chooses it for.
+    const Box whole = picture_box(*paper);
+    const QSizeF room(r.width() / scale, r.height() / scale);
+    p.fillRect(QRectF(QPointF(0, 0), room),
+               paper->face(side).pattern == Pattern::Ombre
+                   ? state_.textures().brush(paper_,
+                                             Transform{room.width() / std::max(whole.width(), 1.0), 0, 0,
+                                                       room.height() / std::max(whole.height(), 1.0), 0, 0},
+                                             0, side)
+                   : state_.textures().brush(paper_, {}, scale, side));
     p.restore();
+    if (paper->back) paint_side(p, side);
 
     p.setPen(theme::ink);
     p.setFont(theme::font(theme::Text::Small, true));
-    p.drawText(QRectF(7, 55, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
+    p.drawText(QRectF(7, 61, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
                p.fontMetrics().elidedText(words(paper->name), Qt::ElideRight, width() - 12));
     QFont small = theme::font(theme::Text::Small);
     p.setFont(small);
     p.setPen(use.short_patches > 0 ? theme::berry : theme::quiet);
-    p.drawText(QRectF(7, 74, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
+    p.drawText(QRectF(7, 80, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
                p.fontMetrics().elidedText(status(), Qt::ElideRight, width() - 11));
 }
 
@@ -136,8 +161,9 @@ void Swatch::mouseMoveEvent(QMouseEvent* event) {
     scrap.fill(Qt::transparent);
     QPainter p(&scrap);
     p.setRenderHint(QPainter::Antialiasing);
-    p.scale(pixels_per_mm, pixels_per_mm);
-    p.fillRect(QRectF(0, 0, 56, 56), state_.textures().brush(paper_, {}, pixels_per_mm));
+    p.scale(true_scale(*this), true_scale(*this));
+    p.fillRect(QRectF(0, 0, 56, 56),
+               state_.textures().brush(paper_, {}, true_scale(*this), state_.side_up(paper_)));
     p.end();
     drag->setPixmap(scrap);
     drag->setHotSpot({28, 28});
@@ -178,7 +204,11 @@ Drawer::Drawer(Document& document, BenchState& state, QWidget* parent)
     open_->setAccessibleName("Open a stash of papers");
     open_->setToolTip("Open a stash of papers (Ctrl+Shift+O)");
     connect(open_, &QPushButton::clicked, this, &Drawer::open_stash);
+    title_->setToolTip("Drag a paper to an opening, or pick it and press Return");
     head->addWidget(title_, 1);
+    filter_ = new DrawerFilter(this);
+    connect(filter_, &DrawerFilter::changed, this, [this] { rebuild(papers_to_show()); refresh(); });
+    head->addWidget(filter_);
     head->addWidget(open_);
     column->addLayout(head);
     scroll_ = new QScrollArea(this);
@@ -196,35 +226,65 @@ Drawer::Drawer(Document& document, BenchState& state, QWidget* parent)
 }
 
 Swatch* Drawer::swatch(int paper) const {
-    return paper >= 0 && paper < static_cast<int>(swatches_.size()) ? swatches_[paper] : nullptr;
+    const auto at = std::find_if(swatches_.begin(), swatches_.end(),
+                                 [&](const Swatch* s) { return s->paper_number() == paper; });
+    return at == swatches_.end() ? nullptr : *at;
+}
+
+void Drawer::look_for() {
+    filter_->start();
+}
+
+/// Those that are looked for; what this page uses comes first.
+std::vector<int> Drawer::papers_to_show() const {
+    const auto& stash = document_.project().stash;
+    if (!stash) return {};
+    std::vector<int> out = found_in(*stash, filter_->query());
+    const Plan* plan = state_.plan();
+    if (plan && plan->papers.size() == stash->papers.size())
+        std::stable_partition(out.begin(), out.end(), [&](int p) { return plan->papers[p].sections > 0; });
+    return out;
+}
+
+void Drawer::rebuild(const std::vector<int>& papers) {
+    order_ = papers;
+    shown_ = document_.project().stash;
+    swatches_.clear();
+    row_ = new QWidget;
+    auto* row = new QHBoxLayout(row_);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(6);
+    for (const int p : papers) {
+        auto* s = new Swatch(p, state_, document_, row_);
+        connect(s, &Swatch::give, this, &Drawer::give_picked);
+        row->addWidget(s);
+        swatches_.push_back(s);
+    }
+    if (papers.empty() && shown_ && !shown_->papers.empty()) {
+        auto* none = new QLabel("No paper is like that. Fewer words, or another colour?", row_);
+        none->setProperty("quiet", true);
+        row->addWidget(none);
+    }
+    row->addStretch(1);
+    scroll_->setWidget(row_);
 }
 
 void Drawer::refresh() {
     const auto& stash = document_.project().stash;
-    if (stash != shown_ || swatches_.empty()) {
-        shown_ = stash;
-        swatches_.clear();
-        row_ = new QWidget;
-        auto* row = new QHBoxLayout(row_);
-        row->setContentsMargins(0, 0, 0, 0);
-        row->setSpacing(6);
-        for (int p = 0; stash && p < static_cast<int>(stash->papers.size()); ++p) {
-            auto* s = new Swatch(p, state_, document_, row_);
-            connect(s, &Swatch::give, this, &Drawer::give_picked);
-            row->addWidget(s);
-            swatches_.push_back(s);
-        }
-        row->addStretch(1);
-        scroll_->setWidget(row_);
-    }
+    // The order stays while somebody works in the row.
+    const bool busy = row_ && row_->isAncestorOf(QApplication::focusWidget());
+    const std::vector<int> papers = papers_to_show();
+    if (stash != shown_ || swatches_.empty() || (papers != order_ && !busy)) rebuild(papers);
     const Plan* plan = state_.plan();
+    filter_->setVisible(stash && stash->papers.size() > 1);
     if (!stash || stash->papers.empty()) {
         title_->setText("<b>Drawer</b>&nbsp;&nbsp; no papers yet: open a stash, or drop one here");
     } else if (plan) {
-        title_->setText(
-            QString("<b>Drawer</b>&nbsp;&nbsp; %1, %2. Drag one to an opening, or pick it and press Return.")
-                .arg(counted(stash->papers.size(), "paper", "papers"),
-                     counted(plan->sheets.size(), "sheet and scrap", "sheets and scraps")));
+        title_->setText(QString("<b>Drawer</b>&nbsp;&nbsp; %1%2, %3")
+                            .arg(papers.size() < stash->papers.size() ? QString("%1 of ").arg(papers.size())
+                                                                      : QString(),
+                                 counted(stash->papers.size(), "paper", "papers"),
+                                 counted(plan->sheets.size(), "sheet and scrap", "sheets and scraps")));
     }
     for (Swatch* s : swatches_) s->update();
 }

@@ -14,11 +14,14 @@ class QPushButton;
 
 namespace zesty {
 
+class DrawerFilter;
+
 class Swatch : public QWidget {
     Q_OBJECT
 public:
     Swatch(int paper, BenchState& state, Document& document, QWidget* parent = nullptr);
     QString status() const;
+    int paper_number() const { return paper_; }
 
 signals:
     void give();
@@ -33,6 +36,7 @@ protected:
 
 private:
     const Paper* paper() const;
+    void paint_side(QPainter& painter, Side side) const;
 
     int paper_;
     BenchState& state_;
@@ -44,7 +48,8 @@ class Drawer : public QWidget {
     Q_OBJECT
 public:
     Drawer(Document& document, BenchState& state, QWidget* parent = nullptr);
-    Swatch* swatch(int paper) const;
+    Swatch* swatch(int paper) const; ///< null while it is not on show
+    void look_for();
 
 signals:
     void give_picked();
@@ -58,9 +63,14 @@ private:
     QLabel* title_;
     QPushButton* open_;
     QScrollArea* scroll_;
-    QWidget* row_;
-    std::vector<Swatch*> swatches_;
+    QWidget* row_ = nullptr;
+    void rebuild(const std::vector<int>& papers);
+    std::vector<int> papers_to_show() const;
+
+    DrawerFilter* filter_;
+    std::vector<Swatch*> swatches_; ///< as they stand in the row
     std::shared_ptr<const Stash> shown_;
+    std::vector<int> order_; ///< papers on show
 };
 
 } // namespace zesty

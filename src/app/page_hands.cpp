@@ -3,6 +3,7 @@
 #include "app/page_view.h"
 #include "core/geometry/measure.h"
 #include "core/project/drawn_line.h"
+#include "core/project/hand_edits.h"
 #include "core/sections/grouping.h"
 #include "core/setout/photos.h"
 #include "core/setout/sizing.h"
@@ -19,6 +20,7 @@ namespace zesty {
 namespace {
 constexpr double snap_reach = 9;    ///< px, to a contour that is measured from
 constexpr double least_gesture = 8; ///< px; less is a click
+constexpr double compare_reach = 10; ///< px
 } // namespace
 
 // --- mouse ------------------------------------------------------------------------------------------------
@@ -72,7 +74,20 @@ void PageView::mousePressEvent(QMouseEvent* event) {
         press_at_set_out(event->position());
         return;
     }
+    if (state_.compared_at() && std::abs(event->position().x() - compared_px()) < compare_reach) {
+        drag_ = Drag::Compare;
+        return;
+    }
     const int opening = opening_at(event->position());
+    if (state_.waypoint() == Waypoint::Papers && state_.tool() == BenchState::Tool::MovePrint && opening >= 0 &&
+        !state_.offer()) {
+        if (!state_.selected().contains(opening)) state_.select({opening});
+        drag_ = Drag::Print;
+        drag_opening_ = opening;
+        drag_number_ = document_.new_drag();
+        drag_plan_ = state_.own_plan();
+        return;
+    }
     gesture_ = {event->position()};
     gesture_adds_ = event->modifiers() & (Qt::ControlModifier | Qt::ShiftModifier);
     drag_ = state_.waypoint() == Waypoint::Sections && state_.tool() == BenchState::Tool::DivideByLine
@@ -135,6 +150,14 @@ void PageView::drag_to(QPointF pixel) {
         update();
         return;
     }
+    if (drag_ == Drag::Compare) {
+        compare_to(pixel);
+        return;
+    }
+    if (drag_ == Drag::Print) {
+        move_print(map_.back(drag_from_), map_.back(pixel), drag_number_);
+        return;
+    }
     if (drag_ == Drag::Measure) {
         const Plan& plan = *state_.plan();
         state_.measure(snapped(*plan.cut, plan.set_out.to_page, map_.back(drag_from_), map_.back(pixel),
@@ -168,6 +191,22 @@ void PageView::drag_to(QPointF pixel) {
     }
 }
 
+void PageView::compare_to(QPointF pixel) {
+    state_.compare_at(map_.back(pixel).x / shown_project().page.full_width());
+}
+
+/// Moves the print from where it was when the drag began: a decision, so that the patch is cut there.
+void PageView::move_print(Point from, Point to, int drag) {
+    if (!drag_plan_ || drag_opening_ < 0) return;
+    const Project& project = document_.project();
+    const auto wish = moved_print(project, *drag_plan_, drag_opening_, from, to);
+    if (!wish) return;
+    const Spot section = drag_plan_->sections[drag_plan_->section_of_opening[drag_opening_]].id;
+    document_.change(
+        "Move the print",
+        [&](Project& p) { change_sections(p, {section}, [&](SectionChoice& c) { c.print = *wish; }); }, drag);
+}
+
 void PageView::mark_part(QPointF pixel) {
     Project next = drag_project_;
     const int i = state_.photo_in_hand(next);
@@ -195,7 +234,12 @@ void PageView::mouseMoveEvent(QMouseEvent* event) {
         drag_to(event->position());
         return;
     }
-    setCursor(over_corner(event->position()) ? Qt::SizeFDiagCursor : Qt::ArrowCursor);
+    const bool at_line =
+        state_.compared_at() && std::abs(event->position().x() - compared_px()) < compare_reach;
+    setCursor(at_line                                              ? Qt::SplitHCursor
+              : over_corner(event->position())                     ? Qt::SizeFDiagCursor
+              : state_.tool() == BenchState::Tool::MovePrint       ? Qt::OpenHandCursor
+                                                                   : Qt::ArrowCursor);
     state_.hover(opening_at(event->position()));
 }
 
@@ -280,18 +324,33 @@ void PageView::keyPressEvent(QKeyEvent* event) {
     }
     if (state_.waypoint() == Waypoint::SetOut)
         nudge(event);
+    else if (state_.tool() == BenchState::Tool::MovePrint && state_.selected().size() == 1)
+        push_print(event);
     else
         step_selection(key, event->modifiers() & Qt::ShiftModifier);
+}
+
+/// A useful step in the direction of an arrow key.
+Point PageView::step_of(int key) const {
+    const double unit = document_.project().units == Units::Inches ? mm_per_inch / 16 : 1;
+    return key == Qt::Key_Left    ? Point{-unit, 0}
+           : key == Qt::Key_Right ? Point{unit, 0}
+           : key == Qt::Key_Up    ? Point{0, -unit}
+                                  : Point{0, unit};
+}
+
+void PageView::push_print(QKeyEvent* event) {
+    drag_plan_ = state_.own_plan();
+    drag_opening_ = *state_.selected().begin();
+    if (!drag_plan_ || !drag_plan_->sheets_done) return;
+    const Point middle = drag_plan_->middle_of(drag_opening_);
+    move_print(middle, middle + step_of(event->key()) * (event->modifiers() & Qt::ShiftModifier ? 4 : 1), 0);
 }
 
 void PageView::nudge(QKeyEvent* event) {
     const int key = event->key();
     const bool shift = event->modifiers() & Qt::ShiftModifier;
-    const double unit = document_.project().units == Units::Inches ? mm_per_inch / 16 : 1;
-    const Point way = key == Qt::Key_Left    ? Point{-unit, 0}
-                      : key == Qt::Key_Right ? Point{unit, 0}
-                      : key == Qt::Key_Up    ? Point{0, -unit}
-                                             : Point{0, unit};
+    const Point way = step_of(key);
     const int photo = state_.photo_in_hand(document_.project());
     if (photo >= 0 && state_.tool() == BenchState::Tool::KeepFree) {
         document_.change("Keep another part free", [&](Project& p) {

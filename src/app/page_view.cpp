@@ -40,6 +40,10 @@ PageView::PageView(Document& document, BenchState& state, QWidget* parent)
     connect(&state, &BenchState::measured_changed, this, qOverload<>(&QWidget::update));
     connect(&state, &BenchState::tool_changed, this, qOverload<>(&QWidget::update));
     connect(&state, &BenchState::hover_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &BenchState::compared_changed, this, [this] {
+        base_stale_ = true;
+        update();
+    });
 }
 
 const Project& PageView::shown_project() const {
@@ -96,7 +100,8 @@ void PageView::ask_for_base() {
     if (state_.waypoint() == Waypoint::SetOut) look.bare = look.base;
     base_.request(size(), devicePixelRatioF(), theme::bench,
                   [map = map_, look, plan = state_.shared_plan(), textures = state_.shared_textures(),
-                   project = shown_project()](QPainter& painter) {
+                   project = shown_project(), own = document_.project(), own_plan = state_.own_plan(),
+                   compared = state_.compared_at()](QPainter& painter) {
                       const QRectF sheet = map.rect({0, 0, project.page.full_width(), project.page.height});
                       for (int k = 3; k > 0; --k) {
                           painter.setPen(Qt::NoPen);
@@ -105,7 +110,15 @@ void PageView::ask_for_base() {
                       }
                       painter.translate(map.origin);
                       painter.scale(map.scale, map.scale);
+                      const double width = project.page.full_width();
+                      const double line = compared.value_or(1) * width;
+                      painter.save();
+                      painter.setClipRect(QRectF(0, 0, line, project.page.height));
                       paint_page(painter, project, *plan, *textures, look);
+                      painter.restore();
+                      if (!compared || !own_plan) return;
+                      painter.setClipRect(QRectF(line, 0, width - line, project.page.height));
+                      paint_page(painter, own, *own_plan, *textures, look);
                   });
     asked_map_ = map_;
     asked_size_ = size();
@@ -171,6 +184,7 @@ void PageView::paintEvent(QPaintEvent*) {
     }
     if (state_.waypoint() != Waypoint::SetOut && plan->cut) paint_selection(painter, map_, *plan, state_);
     paint_gesture(painter);
+    paint_compared(painter);
     paint_rulers(painter, QRectF(rect()).adjusted(0, 0, 0, -line_below), map_, shown_project(), ruler);
 
     const QRectF below(0, height() - line_below, width(), line_below);
@@ -187,7 +201,9 @@ void PageView::paintEvent(QPaintEvent*) {
                       : state_.tool() == BenchState::Tool::KeepFree
                           ? "Drag over the part of a photo that must stay free; click on one to take it away."
                           : "Drag a cut or photo to move it, pull a corner to size the cut.")
-                   : "Point at an opening for its numbers; click it, or draw round several.";
+                   : state_.tool() == BenchState::Tool::MovePrint
+                         ? "Drag the print in an opening to where you want it; the arrow keys push it."
+                         : "Point at an opening for its numbers; click it, or draw round several.";
     painter.drawText(below.adjusted(ruler + 4, 0, -60, 0), Qt::AlignLeft | Qt::AlignVCenter, line);
     painter.drawText(below.adjusted(0, 0, -10, 0), Qt::AlignRight | Qt::AlignVCenter,
                      QString("%1 %").arg(std::lround(100 * map_.scale * 25.4 / 96)));
@@ -196,6 +212,37 @@ void PageView::paintEvent(QPaintEvent*) {
         painter.setBrush(Qt::NoBrush);
         painter.drawRect(rect().adjusted(1, 1, -1, -1));
     }
+}
+
+double PageView::compared_px() const {
+    return map_(Point{state_.compared_at().value_or(1) * shown_project().page.full_width(), 0}).x();
+}
+
+/// The line between what is proposed and what is decided, with a handle to drag.
+void PageView::paint_compared(QPainter& painter) const {
+    if (!state_.compared_at()) return;
+    const double x = compared_px();
+    const double top = map_(Point{0, 0}).y();
+    const double bottom = map_(Point{0, shown_project().page.height}).y();
+    painter.setPen(QPen(theme::zest, 2));
+    painter.drawLine(QPointF(x, top), QPointF(x, bottom));
+    painter.setBrush(theme::card);
+    painter.drawRoundedRect(QRectF(x - 9, (top + bottom) / 2 - 18, 18, 36), theme::radius, theme::radius);
+    painter.drawLine(QPointF(x - 2.5, (top + bottom) / 2 - 8), QPointF(x - 2.5, (top + bottom) / 2 + 8));
+    painter.drawLine(QPointF(x + 2.5, (top + bottom) / 2 - 8), QPointF(x + 2.5, (top + bottom) / 2 + 8));
+    painter.setFont(theme::font(theme::Text::Small, true));
+    const QFontMetricsF metrics(painter.font());
+    const auto tag = [&](const QString& text, bool left) {
+        const double w = metrics.horizontalAdvance(text) + 16;
+        const QRectF box(left ? x - w - 6 : x + 6, bottom - 30, w, 22);
+        painter.setPen(QPen(theme::line, 1));
+        painter.setBrush(theme::card);
+        painter.drawRoundedRect(box, theme::radius, theme::radius);
+        painter.setPen(theme::ink);
+        painter.drawText(box, Qt::AlignCenter, text);
+    };
+    tag("proposed", true);
+    tag("now", false);
 }
 
 void PageView::resizeEvent(QResizeEvent*) {

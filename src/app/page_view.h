@@ -51,7 +51,7 @@ protected:
     void dropEvent(QDropEvent* event) override;
 
 private:
-    enum class Drag { None, Pan, Move, Size, Photo, KeepFree, Measure, Lasso, Line };
+    enum class Drag { None, Pan, Move, Size, Photo, KeepFree, Measure, Lasso, Line, Print, Compare };
     const Project& shown_project() const;
     QRectF room() const;
     void zoom_at(QPointF pixel, double factor);
@@ -65,10 +65,16 @@ private:
     void paint_gesture(QPainter& painter) const;
     void finish_gesture(bool add);
     void drag_to(QPointF pixel);
+    void move_print(Point from, Point to, int drag);
+    void compare_to(QPointF pixel);
+    double compared_px() const; ///< where the line between proposal and page is
+    void paint_compared(QPainter& painter) const;
     void mark_part(QPointF pixel);
     void finish_marking(QPointF pixel);
     /// Moves what is in hand at Set out by an arrow key.
     void nudge(QKeyEvent* event);
+    void push_print(QKeyEvent* event);
+    Point step_of(int key) const;
     /// The nearest opening in the direction of an arrow key.
     void step_selection(int key, bool add);
 
@@ -89,6 +95,8 @@ private:
     Project drag_project_;
     double drag_width_ = 0;
     double drag_reach_ = 1;
+    int drag_opening_ = -1;
+    std::shared_ptr<const Plan> drag_plan_; ///< what the print is moved from
     std::vector<QPointF> gesture_; ///< of a lasso or a line, in pixels
     bool gesture_adds_ = false;
 };

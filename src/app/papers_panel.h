@@ -1,44 +1,29 @@
 #pragma once
-// Which paper where: propose, look, take; and what the selected opening has and could have.
+// Which paper where: proposals, the selected openings, what counts how much, and the picked paper itself.
 
-#include "app/panel.h"
-
-class QComboBox;
-class QProgressBar;
-class QSlider;
+#include "app/panel_part.h"
+#include "app/worker.h"
 
 namespace zesty {
 
-class PapersPanel : public Panel {
+class ProposePart;
+class OpeningPart;
+class PaperPart;
+
+class PapersPanel : public PanelOfParts {
     Q_OBJECT
 public:
-    PapersPanel(Document& document, BenchState& state, Actions& actions, QWidget* parent = nullptr);
+    enum Part { Propose, Opening, Aims, Paper };
+    PapersPanel(Document& document, BenchState& state, Actions& actions, Worker& worker, QWidget* parent);
 
-    void show_progress(double fraction, const QString& what);
-    void show_proposing(bool on);
-
-signals:
-    void give(const QString& paper_id);
-    void lock_changed(bool locked);
+    ProposePart& propose_part() { return *propose_; }
+    OpeningPart& opening_part() { return *opening_; }
+    PaperPart& paper_part() { return *paper_; }
 
 private:
-    void refresh() override;
-    void refresh_others(const Plan& plan, int section);
-    void build_style();
-
-    QPushButton* propose_;
-    QProgressBar* bar_;
-    QLabel* doing_;
-    QSlider* drift_;
-    QComboBox* light_;
-    int slide_number_ = 0;
-    QWidget* offer_;
-    QLabel* offer_text_;
-    QLabel* selection_;
-    QLabel* has_;
-    QPushButton* lock_;
-    QWidget* others_;
-    bool proposing_ = false;
+    ProposePart* propose_;
+    OpeningPart* opening_;
+    PaperPart* paper_;
 };
 
 } // namespace zesty

@@ -98,6 +98,7 @@ void PhotosPart::build_photo() {
     connect(name_, &QLineEdit::editingFinished, this, [this] {
         change("Name the photo", [&](Photo& p) { p.name = name_->text().trimmed().toStdString(); });
     });
+    auto* picture = button(Act::PhotoPicture, "Picture...");
     turn_ = new QLineEdit(this);
     turn_->setAccessibleName("Tilt in degrees");
     turn_->setToolTip("Tilt of the photo in degrees, clockwise");
@@ -109,6 +110,7 @@ void PhotosPart::build_photo() {
         refresh();
     });
     r->addWidget(name_, 1);
+    r->addWidget(picture);
     r->addWidget(turn_);
     r = row("Lies");
     lies_ = new Segments("Lies", {"Behind the cuts", "On top"}, this);

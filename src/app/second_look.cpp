@@ -46,7 +46,8 @@ private:
 
 class Card : public QWidget {
 public:
-    Card(const Finding& finding, std::function<void()> go, std::function<void()> apply, QWidget* parent)
+    using Apply = std::function<void(const Fix&, const QString&)>;
+    Card(const Finding& finding, std::function<void()> go, const Apply& apply, QWidget* parent)
         : QWidget(parent), go_(std::move(go)) {
         setFocusPolicy(Qt::StrongFocus);
         setCursor(Qt::PointingHandCursor);
@@ -71,15 +72,19 @@ public:
         column->addWidget(title);
         column->addWidget(message);
         if (!finding.fix_label.empty()) {
-            auto* fix = new QPushButton(words(finding.fix_label), this);
-            fix->setProperty("fix", true);
-            fix->setObjectName("fix");
-            fix->setToolTip("Apply this; it can be undone");
-            QObject::connect(fix, &QPushButton::clicked, this, std::move(apply));
             column->addSpacing(2);
-            column->addWidget(fix, 0, Qt::AlignLeft);
+            add_fix(column, finding.fix, words(finding.fix_label), "fix", apply);
+            for (const auto& [fix, label] : finding.more_fixes)
+                add_fix(column, fix, words(label), "another-fix", apply);
         }
         row->addLayout(column, 1);
+        if (finding.swatch) {
+            auto* swatch = new QLabel(this);
+            swatch->setFixedSize(26, 26);
+            swatch->setStyleSheet(QString("background: %1; border: 1px solid #D9D0C0; border-radius: 6px;")
+                                      .arg(words(format_colour(*finding.swatch))));
+            row->addWidget(swatch, 0, Qt::AlignTop);
+        }
     }
 
 protected:
@@ -99,6 +104,15 @@ protected:
     }
 
 private:
+    void add_fix(QVBoxLayout* column, const Fix& fix, const QString& label, const char* name, const Apply& apply) {
+        auto* b = new QPushButton(label, this);
+        b->setProperty("fix", true);
+        b->setObjectName(name);
+        b->setToolTip("Apply this; it can be undone");
+        QObject::connect(b, &QPushButton::clicked, this, [fix, label, apply] { apply(fix, label); });
+        column->addWidget(b, 0, Qt::AlignLeft);
+    }
+
     std::function<void()> go_;
 };
 
@@ -134,6 +148,7 @@ namespace {
 
 bool same(const Finding& a, const Finding& b) {
     return a.title == b.title && a.message == b.message && a.fix_label == b.fix_label && a.fix == b.fix &&
+           a.more_fixes == b.more_fixes && a.swatch == b.swatch &&
            a.severity == b.severity && a.where == b.where && a.openings == b.openings;
 }
 
@@ -157,7 +172,8 @@ void SecondLook::refresh() {
     for (const Finding& f : plan->findings) {
         if (shown++ == most_cards) break;
         column->addWidget(new Card(
-            f, [this, f] { emit go_to(f); }, [this, f] { emit apply(f); }, list));
+            f, [this, f] { emit go_to(f); },
+            [this](const Fix& fix, const QString& label) { emit apply(fix, label); }, list));
     }
     if (plan->findings.empty()) {
         auto* fine = new QLabel(plan->cut ? "Nothing to point out." : "Findings will appear here.", list);

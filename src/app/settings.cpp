@@ -2,6 +2,7 @@
 
 #include <QDir>
 #include <QFileInfo>
+#include <QStandardPaths>
 
 namespace zesty {
 
@@ -27,7 +28,14 @@ QVariant read(const QSettings& s, const Key& key) {
 Settings::Settings(const QString& file)
     : store_(file.isEmpty() ? std::make_unique<QSettings>(QSettings::IniFormat, QSettings::UserScope,
                                                           "zesty-panel", "zesty-panel")
-                            : std::make_unique<QSettings>(file, QSettings::IniFormat)) {}
+                            : std::make_unique<QSettings>(file, QSettings::IniFormat)),
+      beside_(file.isEmpty() ? QString() : QFileInfo(file).absolutePath()) {}
+
+QString Settings::own_papers() const {
+    const QString folder =
+        beside_.isEmpty() ? QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) : beside_;
+    return QDir(folder).filePath("papers.stash");
+}
 
 QStringList Settings::recent_files() const {
     QStringList out;

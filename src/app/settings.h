@@ -18,11 +18,14 @@ public:
     void set_window_geometry(const QByteArray& geometry);
     QString last_folder() const;
     void set_last_folder(const QString& folder);
+    /// The user's own papers: a database in the user's data folder, or beside the file of these settings.
+    QString own_papers() const;
     bool letter_paper() const;
     void set_letter_paper(bool letter);
 
 private:
     std::unique_ptr<QSettings> store_;
+    QString beside_; ///< folder of the settings file, where one was given
 };
 
 } // namespace zesty

@@ -30,6 +30,10 @@ SheetsPanel::SheetsPanel(Document& document, BenchState& state, Actions& actions
     auto* between = new QLabel("between patches", this);
     between->setProperty("quiet", true);
     r->addWidget(between, 1);
+    r = row("Patch");
+    r->addWidget(button(Act::Pin, "Pin it here"));
+    r->addWidget(button(Act::Unpin, "Let it lie"));
+    r->addStretch(1);
     column_->addSpacing(8);
     r = row("Print on");
     paper_ = new Segments("Print on", {"A4", "Letter"}, this);
@@ -67,21 +71,24 @@ void SheetsPanel::refresh() {
     double sheet_area = 0;
     double used = 0;
     std::size_t kept = 0;
-    double largest = 0;
+    Box largest;
     for (const UsedSheet& u : plan->used_sheets) {
         sheet_area += plan->sheets[u.sheet].area;
         used += u.used_area;
         kept += u.leftovers.size();
-        if (!u.leftovers.empty()) largest = std::max(largest, area(u.leftovers.front()));
+        if (u.largest_left.width() * u.largest_left.height() > largest.width() * largest.height())
+            largest = u.largest_left;
     }
     if (sheet_area <= 0) {
         leftovers_->setText("");
         return;
     }
-    leftovers_->setText(QString("%1 % of them is used; %2 left to keep, the largest %3 sq in.")
+    leftovers_->setText(QString("%1 % of them is used; %2 left to keep%3.")
                             .arg(std::lround(100 * used / sheet_area))
                             .arg(counted(kept, "piece is", "pieces are"))
-                            .arg(largest / (mm_per_inch * mm_per_inch), 0, 'f', 1));
+                            .arg(largest.empty() ? QString()
+                                 : ", good for " + words(format_size(largest.width(), largest.height(),
+                                                                     document_.project().units))));
 }
 
 } // namespace zesty

@@ -5,6 +5,7 @@
 #include "app/wording.h"
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
+#include "core/project/hand_edits.h"
 #include "io/paint/page_painter.h"
 
 #include <QKeyEvent>
@@ -16,9 +17,11 @@ namespace zesty {
 
 namespace {
 constexpr double spacing = 12;
-constexpr double text_height = 58;
+constexpr double text_height = 76;
 constexpr double pad = 10;
 constexpr double page_width = 250;
+constexpr double least_drag = 5;  ///< px; less is a click
+constexpr double turn_step = 5;   ///< degrees
 } // namespace
 
 SheetsView::SheetsView(Document& document, BenchState& state, QWidget* parent)
@@ -135,9 +138,11 @@ void paint_card(QPainter& p, const Scene& scene, const SheetsView::Place& place)
     p.setPen(theme::quiet);
     const Box box = bounds(sheet.outline);
     line(1, words(format_size(box.width(), box.height(), scene.project.units)));
-    line(2, QString("%1, %2 % used")
-                .arg(name_of(sheet.kind))
-                .arg(std::lround(100 * used.used_area / sheet.area)));
+    const QString uses = QString("%1, %2 % used").arg(name_of(sheet.kind)).arg(std::lround(100 * used.used_area / sheet.area));
+    line(2, uses);
+    const Box& left = used.largest_left;
+    line(3, left.empty() ? QString("nothing left to keep")
+                         : "leaves " + words(format_size(left.width(), left.height(), scene.project.units)));
     for (int patch : used.patches) {
         const Circle& c = plan.cut->openings[plan.patches[patch].opening].label;
         const Point at = (plan.placed[patch].to_sheet() * plan.set_out.to_page)(c.centre);
@@ -206,19 +211,85 @@ void SheetsView::paintEvent(QPaintEvent*) {
             p.drawPath(
                 t.map(to_path(transformed(plan->patches[patch].outline, plan->placed[patch].to_sheet()))));
         }
+    paint_hands(p, *plan);
     p.setPen(theme::quiet);
     p.setFont(theme::font(theme::Text::Small));
     const int about = state_.hovered() >= 0           ? state_.hovered()
                       : state_.selected().size() == 1 ? *state_.selected().begin()
                                                       : -1;
     QString line = about_opening(project, *plan, about);
-    if (line.isEmpty()) line = "Point at a patch to see where it goes.";
+    if (line.isEmpty()) line = "Point at a patch to see where it goes. Drag it to where you want it cut: it is pinned there and the "
+               "others are laid around it. Shift and arrow keys push it, comma and full stop turn it.";
     p.drawText(QRectF(room.x(), room.y() + project.page.height * scale + 10, room.width(), 120),
                Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, line);
     if (hasFocus() && reached_by_key_) {
         p.setPen(QPen(theme::zest, 2));
         p.drawRect(rect().adjusted(1, 1, -1, -1));
     }
+}
+
+/// Pins, and the patch that is being dragged.
+void SheetsView::paint_hands(QPainter& p, const Plan& plan) const {
+    const Project& project = shown_project();
+    for (const Place& place : places_)
+        for (int patch : plan.used_sheets[place.used].patches) {
+            const int opening = plan.patches[patch].opening;
+            const QTransform t(place.scale, 0, 0, place.scale, place.origin.x(), place.origin.y() - scroll_);
+            if (project.pins.contains(plan.spots[opening])) {
+                const Point c = plan.placed[patch].to_sheet()(plan.middle_of(opening));
+                const QPointF at = t.map(QPointF(c.x, c.y)) + QPointF(0, -14);
+                p.setPen(QPen(theme::card, 1.5));
+                p.setBrush(theme::berry);
+                p.drawEllipse(at, 5, 5);
+            }
+            if (patch != dragged_ || !moved_) continue;
+            const QPainterPath shape =
+                t.map(to_path(transformed(plan.patches[patch].outline, plan.placed[patch].to_sheet())));
+            p.setPen(QPen(theme::zest, 2, Qt::DashLine));
+            p.setBrush(QColor(232, 106, 23, 50));
+            p.drawPath(shape.translated(drag_now_ - drag_from_));
+        }
+}
+
+const SheetsView::Place* SheetsView::place_at(QPointF pixel) const {
+    for (const Place& place : places_)
+        if (place.card.translated(0, -scroll_).contains(pixel)) return &place;
+    return nullptr;
+}
+
+const SheetsView::Place* SheetsView::place_of(int patch) const {
+    const Plan* plan = state_.plan();
+    for (const Place& place : places_)
+        if (plan->used_sheets[place.used].sheet == plan->placed[patch].sheet) return &place;
+    return nullptr;
+}
+
+void SheetsView::pin(int patch, const SheetPin& to, const QString& intention) {
+    const Spot opening = state_.plan()->spots[state_.plan()->patches[patch].opening];
+    document_.change(intention, [&](Project& p) { p.pins[opening] = to; });
+}
+
+/// Where the patch is let go it stays; the others are laid around it.
+void SheetsView::drop_patch(QPointF pixel) {
+    const Plan* plan = state_.plan();
+    const Place* from = plan && dragged_ >= 0 ? place_of(dragged_) : nullptr;
+    const Place* to = place_at(pixel);
+    if (!from || !to || state_.offer()) return;
+    const auto on = [&](const Place& place, QPointF at) {
+        return Point{(at.x() - place.origin.x()) / place.scale, (at.y() + scroll_ - place.origin.y()) / place.scale};
+    };
+    const Point by = on(*to, pixel) - on(*from, drag_from_);
+    if (const auto where = pinned(*plan, dragged_, plan->used_sheets[to->used].sheet, by))
+        pin(dragged_, *where, "Move a patch on its sheet");
+}
+
+void SheetsView::move_selected(Point by, double turn_deg) {
+    const Plan* plan = state_.plan();
+    if (!plan || state_.selected().empty() || state_.offer()) return;
+    const int patch = plan->patch_of(*state_.selected().begin());
+    if (patch < 0 || plan->placed[patch].sheet < 0) return;
+    if (const auto where = pinned(*plan, patch, plan->placed[patch].sheet, by, turn_deg))
+        pin(patch, *where, turn_deg != 0 ? "Turn a patch on its sheet" : "Move a patch on its sheet");
 }
 
 int SheetsView::patch_at(QPointF pixel) const {
@@ -235,9 +306,22 @@ int SheetsView::patch_at(QPointF pixel) const {
     return -1;
 }
 
+void SheetsView::mouseReleaseEvent(QMouseEvent* event) {
+    if (moved_) drop_patch(event->position());
+    dragged_ = -1;
+    moved_ = false;
+    update();
+}
+
 void SheetsView::mouseMoveEvent(QMouseEvent* event) {
     const Plan* plan = state_.plan();
     if (!plan || !plan->cut) return;
+    if (dragged_ >= 0 && (event->buttons() & Qt::LeftButton)) {
+        drag_now_ = event->position();
+        moved_ = moved_ || (drag_now_ - drag_from_).manhattanLength() >= least_drag;
+        update();
+        return;
+    }
     const int patch = patch_at(event->position());
     int opening = patch >= 0 ? plan->patches[patch].opening : -1;
     const QRectF room = page_room();
@@ -254,6 +338,8 @@ void SheetsView::mouseMoveEvent(QMouseEvent* event) {
 
 void SheetsView::mousePressEvent(QMouseEvent* event) {
     mouseMoveEvent(event);
+    dragged_ = patch_at(event->position());
+    drag_from_ = drag_now_ = event->position();
     state_.select(state_.hovered() >= 0 ? std::set<int>{state_.hovered()} : std::set<int>{});
 }
 
@@ -281,7 +367,15 @@ void SheetsView::wheelEvent(QWheelEvent* event) {
 void SheetsView::keyPressEvent(QKeyEvent* event) {
     const Plan* plan = state_.plan();
     const int key = event->key();
-    if (key == Qt::Key_PageDown || key == Qt::Key_PageUp) {
+    const bool arrow = key == Qt::Key_Left || key == Qt::Key_Right || key == Qt::Key_Up || key == Qt::Key_Down;
+    if (arrow && event->modifiers() & Qt::ShiftModifier) {
+        const double unit = document_.project().units == Units::Inches ? mm_per_inch / 16 : 1;
+        move_selected({key == Qt::Key_Left ? -unit : key == Qt::Key_Right ? unit : 0,
+                       key == Qt::Key_Up ? -unit : key == Qt::Key_Down ? unit : 0},
+                      0);
+    } else if (key == Qt::Key_Comma || key == Qt::Key_Period) {
+        move_selected({}, key == Qt::Key_Comma ? -turn_step : turn_step);
+    } else if (key == Qt::Key_PageDown || key == Qt::Key_PageUp) {
         scroll_by(key == Qt::Key_PageDown ? height() * 0.8 : -height() * 0.8);
     } else if (plan && !plan->patches.empty() && (key == Qt::Key_Left || key == Qt::Key_Right)) {
         // From patch to patch in the order of the cards.

@@ -32,6 +32,7 @@ protected:
     void resizeEvent(QResizeEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
     void leaveEvent(QEvent* event) override;
     void focusInEvent(QFocusEvent* event) override;
     void wheelEvent(QWheelEvent* event) override;
@@ -40,9 +41,15 @@ protected:
 private:
     void arrange();
     void ask_for_base();
+    void paint_hands(QPainter& painter, const Plan& plan) const;
     void scroll_by(double pixels);
     QRectF page_room() const;
     const Project& shown_project() const;
+    const Place* place_at(QPointF pixel) const;
+    const Place* place_of(int patch) const;
+    void drop_patch(QPointF pixel);
+    void move_selected(Point by, double turn_deg);
+    void pin(int patch, const SheetPin& to, const QString& intention);
 
     Document& document_;
     BenchState& state_;
@@ -52,6 +59,10 @@ private:
     BackgroundPicture base_;
     bool stale_ = true;
     bool reached_by_key_ = false; ///< then the focus is shown
+    int dragged_ = -1;            ///< patch
+    QPointF drag_from_;
+    QPointF drag_now_;
+    bool moved_ = false;
 };
 
 } // namespace zesty

@@ -113,6 +113,8 @@ QString about_opening(const Project& project, const Plan& plan, int opening) {
     out += ", lip " + words(format_mm(plan.patches[patch].lip));
     const int paper = plan.paper_of_section[plan.section_of_opening[opening]];
     out += paper < 0 ? QString(", no paper yet") : ", " + words(project.stash->papers[paper].name);
+    if (paper >= 0 && project.stash->papers[paper].back)
+        out += QString(" ") + name_of(plan.side_of_section[plan.section_of_opening[opening]]);
     if (paper >= 0 && plan.sheets_done) {
         const int sheet = plan.placed[patch].sheet;
         out += sheet < 0 ? QString(", does not fit") : " from " + words(plan.sheets[sheet].id);

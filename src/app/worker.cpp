@@ -2,9 +2,14 @@
 
 #include "io/drawing_import.h"
 #include "io/guide/export_all.h"
+#include "io/picture.h"
 #include "io/project_file.h"
+#include "io/read_file.h"
 #include "io/stash_json.h"
+#include "io/stash_store.h"
+#include "io/trace/offcut.h"
 
+#include <QDir>
 #include <QFileInfo>
 #include <QMetaObject>
 #include <QPointer>
@@ -14,6 +19,8 @@
 namespace zesty {
 
 namespace {
+
+constexpr int proposals_made = 4;
 
 /// A drawing that cannot be cut is refused here, not after it has taken a place on the bench.
 Result<std::shared_ptr<const DrawingFile>> drawing_to_cut(const QString& path, double square = 0) {
@@ -66,10 +73,7 @@ void Worker::report(std::function<void()> on_window_thread) {
 }
 
 std::shared_ptr<const Textures> Worker::textures_for(const Project& project) {
-    if (textures_of_ != project.stash || !textures_) {
-        textures_ = std::make_shared<const Textures>(project.stash ? Textures(*project.stash) : Textures());
-        textures_of_ = project.stash;
-    }
+    if (!textures_ || !textures_->made_of(project)) textures_ = std::make_shared<const Textures>(project);
     return textures_;
 }
 
@@ -122,28 +126,19 @@ void Worker::run_proposal(const Project& project, quint64 number) {
             then();
         });
     };
-    const auto shapes = planner_.shapes(project);
-    auto assignment = shapes ? planner_.propose(project, false, stop, tell)
-                             : Result<Assignment>(tl::make_unexpected(shapes.error()));
+    auto pages = planner_.proposals(project, false, proposals_made, stop, tell);
     if (stop()) {
         finish([this] { emit proposal_stopped(); });
         return;
     }
-    if (!assignment) {
-        finish([this, message = QString::fromStdString(assignment.error().message)] {
+    if (!pages) {
+        finish([this, message = QString::fromStdString(pages.error().message)] {
             emit proposal_stopped();
             emit failed(message);
         });
         return;
     }
-    const Project next = with_papers(project, *shapes, *assignment);
-    auto whole = planner_.plan(next, stop, tell, true);
-    if (!whole || stop()) {
-        finish([this] { emit proposal_stopped(); });
-        return;
-    }
-    const PlanReady look{std::make_shared<const Plan>(std::move(*whole)), textures_for(next), 0, true};
-    finish([this, next, look] { emit proposed(next, look); });
+    finish([this, made = std::move(*pages)] { emit proposed(made); });
 }
 
 void Worker::open(const QString& path) {
@@ -190,6 +185,52 @@ void Worker::save(const Project& project, const QString& path) {
             report([this, project, path] { emit saved(project, path); });
         else
             report([this, m = QString::fromStdString(r.error().message)] { emit failed(m); });
+    });
+}
+
+void Worker::read_paper_picture(const QString& path) {
+    post([this, path] {
+        auto stash = paper_from_picture(path);
+        if (stash)
+            report([this, s = std::make_shared<const Stash>(std::move(*stash))] { emit paper_picture_read(s); });
+        else
+            report([this, m = QString::fromStdString(stash.error().message)] { emit failed(m); });
+    });
+}
+
+void Worker::read_photo_picture(const QString& path) {
+    post([this, path] {
+        const auto bytes = read_file(path, 64LL << 20);
+        auto picture = bytes ? brought_picture(QFileInfo(path).fileName().toStdString(), bytes->toStdString())
+                             : Result<SharedPicture>(tl::make_unexpected(bytes.error()));
+        if (picture)
+            report([this, p = *picture] { emit photo_picture_read(p); });
+        else
+            report([this, m = QString::fromStdString(picture.error().message)] { emit failed(m); });
+    });
+}
+
+void Worker::measure_scrap(const QString& path) {
+    post([this, path] {
+        const auto bytes = read_file(path, 64LL << 20);
+        auto outline = bytes ? measured_offcut(*bytes, mm_per_inch)
+                             : Result<Polygon>(tl::make_unexpected(bytes.error()));
+        if (outline)
+            report([this, o = *outline] { emit scrap_measured(o); });
+        else
+            report([this, m = QString::fromStdString(outline.error().message)] { emit failed(m); });
+    });
+}
+
+void Worker::keep_papers(std::shared_ptr<const Stash> stash, const QString& path) {
+    post([this, stash, path] {
+        QDir().mkpath(QFileInfo(path).absolutePath());
+        auto store = StashStore::open(path);
+        const auto kept = store ? store->put(*stash) : Result<void>(tl::make_unexpected(store.error()));
+        if (kept)
+            report([this, n = static_cast<int>(stash->papers.size()), path] { emit papers_kept(n, path); });
+        else
+            report([this, m = QString::fromStdString(kept.error().message)] { emit failed(m); });
     });
 }
 

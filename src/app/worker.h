@@ -33,7 +33,7 @@ public:
     /// Plans the project; returns the number of the request. With `first_look`, what can be said without
     /// sheets is reported at once: for sizes that follow the hand.
     quint64 plan(const Project& project, bool first_look);
-    /// Proposes papers; a proposal under way is stopped first.
+    /// Proposes papers in several clearly different ways; a proposal under way is stopped first.
     void propose(const Project& project);
     void stop_proposing();
     bool proposing() const { return proposing_ > 0; }
@@ -43,6 +43,13 @@ public:
     void open_to_add(const QString& path, double square = 0);
     void open_stash(const QString& path);
     void save(const Project& project, const QString& path);
+    /// A paper from its picture, to join the others; or the picture of a side of one.
+    void read_paper_picture(const QString& path);
+    void read_photo_picture(const QString& path);
+    /// The outline of a scrap scanned beside a square of 1 in.
+    void measure_scrap(const QString& path);
+    /// Writes the papers into a database, where those with the same id are replaced.
+    void keep_papers(std::shared_ptr<const Stash> stash, const QString& path);
     void export_to(const Project& project, std::shared_ptr<const Plan> plan, PrintPaper paper,
                    const QString& folder);
     /// Runs `job` on the other thread and what it returns on the window's, unless `asker` is gone by then.
@@ -55,13 +62,17 @@ signals:
     void plan_ready(const zesty::PlanReady& ready);
     void plan_failed(const QString& message);
     void progress(double fraction, const QString& what);
-    void proposed(const zesty::Project& project, const zesty::PlanReady& look);
+    void proposed(const std::vector<zesty::OfferedPage>& pages);
     void proposal_stopped();
     void opened_drawing(std::shared_ptr<const zesty::DrawingFile> file, const QString& path);
     void opened_to_add(std::shared_ptr<const zesty::DrawingFile> file, const QString& path);
     void opened_project(const zesty::Project& project, const QString& path);
     void opened_stash(std::shared_ptr<const zesty::Stash> stash, const QString& path);
     void saved(const zesty::Project& project, const QString& path);
+    void paper_picture_read(std::shared_ptr<const zesty::Stash> paper);
+    void photo_picture_read(const zesty::SharedPicture& picture);
+    void scrap_measured(const zesty::Polygon& outline);
+    void papers_kept(int count, const QString& path);
     void exported(const QStringList& files);
     void failed(const QString& message);
 
@@ -81,7 +92,6 @@ private:
     // Worker thread only:
     Planner planner_;
     Planner questions_;
-    std::shared_ptr<const Stash> textures_of_;
     std::shared_ptr<const Textures> textures_;
 };
 

@@ -53,6 +53,7 @@ struct SetOutArgs {
     bool pieces_from_paper = false, above_photos = false, below_photos = false, raise = false, lower = false;
     // Photos
     std::vector<std::string> photos;
+    std::string photo_picture;
     int photo = 0; ///< which one the options are for, from 1; 0 for the last
     std::string photo_at, grid, grid_gap, keep_free;
     std::optional<double> photo_turn;
@@ -82,6 +83,7 @@ struct StashArgs {
     std::string stash;
     std::string import, export_to, remove;
     std::string add, name, colour, picture, pattern, direction, strip, repeat, kept_in, notes;
+    std::string back_colour, back_picture, back_pattern, back_direction;
     std::vector<std::string> sheets;
     std::string offcut, square;
     std::string find, like, kind, room;
@@ -89,6 +91,37 @@ struct StashArgs {
     bool json = false;
 };
 int run(const StashArgs& args);
+
+/// Changes what Papers decides, then says which paper is where, what else is proposed, and why.
+struct PapersArgs {
+    std::string project;
+    std::string out;
+    // Papers of sections
+    std::vector<std::string> give, never, allow, same_as, facing;
+    std::string take, keep, loose, own;
+    // Papers as a whole
+    std::vector<std::string> apart, together, role;
+    std::string base_paper, cut_paper;
+    bool gut = false, no_gut = false, under_photos = false, not_under_photos = false;
+    // Prints
+    std::vector<std::string> slant, tone, motif;
+    std::string slants, run_on, plain_print;
+    // Colours
+    std::optional<double> drift;
+    std::string light, map, zones;
+    std::vector<std::string> weight;
+    // Places on the sheets
+    std::vector<std::string> pin;
+    std::string unpin;
+    // Questions
+    int proposals = 0;
+    int take_proposal = 0;
+    std::string proposal_pictures, why;
+    double seconds = 20;
+    std::optional<unsigned> seed;
+    bool json = false;
+};
+int run(const PapersArgs& args);
 
 struct PlanArgs {
     std::string project;

@@ -83,6 +83,8 @@ void add_cut_options(CLI::App& c, SetOutArgs& a) {
 
 void add_photo_options(CLI::App& c, SetOutArgs& a) {
     c.add_option("--photo", a.photos, "Adds a photo: 4x6, or Mia:4x6")->group("Photos");
+    c.add_option("--photo-picture", a.photo_picture, "What it shows: a JPEG or PNG file; none for nothing")
+        ->group("Photos");
     c.add_flag("--round", a.photo_round, "Trimmed to a circle")->group("Photos");
     c.add_flag("--behind", a.photo_behind, "Behind the cuts")->group("Photos");
     c.add_flag("--on-top", a.photo_on_top, "Above the cuts")->group("Photos");
@@ -162,6 +164,58 @@ void add_sections(CLI::App& app, SectionsArgs& a) {
     c->add_flag("--json", a.json, "Print zesty-sections/1");
 }
 
+void add_papers(CLI::App& app, PapersArgs& a) {
+    auto* c = app.add_subcommand("papers", "Say which paper goes where, compare proposals and ask why");
+    c->add_option("PROJECT", a.project, ".zesty file")->required();
+    c->add_option("--out", a.out, "Write here instead of the project");
+    const auto one = [&](const char* option, auto& to, const char* says, const char* group) {
+        c->add_option(option, to, says)->group(group);
+    };
+    one("--give", a.give, "4,5:hedge-stripe, or 4:hedge-stripe:B for its other side", "Sections");
+    one("--take-away", a.take, "Takes the papers away: 4,5", "Sections");
+    one("--keep", a.keep, "Proposals leave these papers alone: 4,5", "Sections");
+    one("--loose", a.loose, "Proposals may change these again", "Sections");
+    one("--never", a.never, "Papers a section must not get: 4:barley,brick-dust", "Sections");
+    one("--allow", a.allow, "And may again", "Sections");
+    one("--same-as", a.same_as, "7:4 gives 7 whatever paper 4 gets", "Sections");
+    one("--facing", a.facing, "7:4 the same, with its stripes slanting the other way", "Sections");
+    one("--own", a.own, "A paper of their own again: 7", "Sections");
+    one("--apart", a.apart, "Papers that must not lie side by side: barley,brick-dust", "Papers");
+    one("--together", a.together, "And may again", "Papers");
+    one("--role", a.role, "hedge-stripe:tie; use-up, spare, tie or none", "Papers");
+    one("--base-paper", a.base_paper, "Paper of the base; none for one that is not in the stash", "Papers");
+    one("--cut-paper", a.cut_paper, "2:gull-print makes the second cut of it; 2:none undoes that", "Papers");
+    c->add_flag("--gut", a.gut, "Cut the middle out of the frame and use it")->group("Papers");
+    c->add_flag("--no-gut", a.no_gut, "Leave the frame whole")->group("Papers");
+    c->add_flag("--under-photos", a.under_photos, "Use what of the base lies under photos")->group("Papers");
+    c->add_flag("--not-under-photos", a.not_under_photos, "Leave that in place")->group("Papers");
+    one("--slants", a.slants, "parallel:35, facing:35 or free: how stripes slant on the page", "Prints");
+    one("--slant", a.slant, "4:35 for one section, in degrees clockwise from level", "Prints");
+    one("--tone", a.tone, "4:0.3: how far from the light end an ombre is cut", "Prints");
+    one("--motif", a.motif, "4:40x60mm brings that point of the print to the middle of the opening", "Prints");
+    one("--run-on", a.run_on, "The print runs on from patch to patch: 4,7", "Prints");
+    one("--plain-print", a.plain_print, "No wishes about the print any more: 4", "Prints");
+    c->add_option("--drift", a.drift, "0 scatters papers over the page, 1 lets light drift into dark")
+        ->check(CLI::Range(0.0, 1.0))
+        ->group("Colours");
+    one("--light", a.light, "Where the light end is: top, bottom, left or right", "Colours");
+    one("--map", a.map, "What drift follows: gradient, zones or background", "Colours");
+    one("--zones", a.zones, "Colours from the light end on: #f0e0b0,#3050a0", "Colours");
+    one("--weight", a.weight, "differ, spread, print, behind, photo or thrift: spread:1.5, from 0 to 2", "Colours");
+    one("--pin", a.pin, "4 where it lies now, or 4:sheet:rotation:x,y", "Sheets");
+    one("--unpin", a.unpin, "4,5 or all", "Sheets");
+    c->add_option("--proposals", a.proposals, "Works out so many clearly different ones")
+        ->check(CLI::Range(1, 5));
+    c->add_option("--take-proposal", a.take_proposal, "Takes that one of them")->check(CLI::Range(1, 5));
+    c->add_option("--proposal-pictures", a.proposal_pictures, "Folder for a picture of each");
+    c->add_option("--why", a.why, "Why the section has its paper, and what else: 4");
+    c->add_option("--seed", a.seed, "Another seed gives other proposals");
+    c->add_option("--seconds", a.seconds, "Longest time to think")
+        ->capture_default_str()
+        ->check(CLI::Range(0.0, 3600.0));
+    c->add_flag("--json", a.json, "Print zesty-papers/1");
+}
+
 void add_plan(CLI::App& app, PlanArgs& a) {
     auto* c =
         app.add_subcommand("plan", "Choose papers where none are chosen and lay every patch on a sheet");
@@ -194,6 +248,10 @@ void add_stash(CLI::App& app, StashArgs& a) {
     c->add_option("--offcut", a.offcut, "A scrap, measured from a picture of it beside a square")
         ->group("A paper");
     c->add_option("--square", a.square, "Side of that square; 1 in otherwise")->group("A paper");
+    c->add_option("--back-colour", a.back_colour, "Of side B")->group("A paper");
+    c->add_option("--back-picture", a.back_picture, "Of side B, alone and edge to edge")->group("A paper");
+    c->add_option("--back-pattern", a.back_pattern, "Of side B")->group("A paper");
+    c->add_option("--back-direction", a.back_direction, "Of side B")->group("A paper");
     c->add_option("--repeat", a.repeat, "After which the print begins anew")->group("A paper");
     c->add_option("--strip", a.strip, "Width of the branding strip along the lower edge")->group("A paper");
     c->add_option("--kept-in", a.kept_in, "Where it is")->group("A paper");
@@ -237,6 +295,7 @@ int main(int argc, char** argv) {
     New fresh;
     SetOutArgs set_out;
     SectionsArgs sections;
+    PapersArgs papers;
     PlanArgs plan;
     Nest nest;
     StashArgs stash;
@@ -245,6 +304,7 @@ int main(int argc, char** argv) {
     add_new(app, fresh);
     add_set_out(app, set_out);
     add_sections(app, sections);
+    add_papers(app, papers);
     add_plan(app, plan);
     add_nest(app, nest);
     add_stash(app, stash);
@@ -262,6 +322,7 @@ int main(int argc, char** argv) {
     if (command == "set-out") return run(set_out);
     if (command == "stash") return run(stash);
     if (command == "sections") return run(sections);
+    if (command == "papers") return run(papers);
     if (command == "plan") return run(plan);
     if (command == "nest") return run(nest);
     return run(exported);

@@ -6,8 +6,11 @@
 #include "core/setout/photo_fit.h"
 #include "core/setout/sizing.h"
 #include "io/drawing_import.h"
+#include "io/picture.h"
 #include "io/project_file.h"
+#include "io/read_file.h"
 
+#include <QFileInfo>
 #include <algorithm>
 #include <iostream>
 #include <nlohmann/json.hpp>
@@ -221,9 +224,24 @@ private:
         return {};
     }
 
+    Result<void> photo_picture(Photo& photo) const {
+        if (a_.photo_picture.empty()) return {};
+        if (a_.photo_picture == "none") {
+            photo.picture = {};
+            return {};
+        }
+        const QString path = QString::fromStdString(a_.photo_picture);
+        const auto bytes = read_file(path, 64LL << 20);
+        if (!bytes) return tl::make_unexpected(bytes.error());
+        auto picture = brought_picture(QFileInfo(path).fileName().toStdString(), bytes->toStdString());
+        if (!picture) return tl::make_unexpected(picture.error());
+        photo.picture = std::move(*picture);
+        return {};
+    }
+
     Result<void> photo_place() {
         const bool wanted = !a_.photo_at.empty() || a_.photo_turn || !a_.keep_free.empty() ||
-                            a_.remove_photo || a_.photo > 0 || a_.photo_on_top;
+                            a_.remove_photo || a_.photo > 0 || a_.photo_on_top || !a_.photo_picture.empty();
         if (!wanted) return {};
         const int i = a_.photo > 0 ? a_.photo - 1 : static_cast<int>(p_.photos.size()) - 1;
         if (i < 0 || i >= static_cast<int>(p_.photos.size()))
@@ -234,6 +252,7 @@ private:
             p_.photos.erase(p_.photos.begin() + i);
             return {};
         }
+        if (auto r = photo_picture(photo); !r) return r;
         if (a_.photo_on_top) photo.on_top = true;
         if (a_.photo_behind) photo.on_top = false;
         if (a_.photo_turn) photo.turn_deg = std::remainder(*a_.photo_turn, 360.0);

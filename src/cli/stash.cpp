@@ -52,8 +52,10 @@ Result<void> write_papers(Stash stash, const std::string& path) {
         if (auto r = write_file(folder.filePath(file_name(name)), QByteArray::fromStdString(bytes)); !r)
             return r;
     }
-    for (Paper& p : stash.papers)
+    for (Paper& p : stash.papers) {
         if (!p.picture.empty()) p.picture = file_name(p.picture).toStdString();
+        if (p.back && !p.back->picture.empty()) p.back->picture = file_name(p.back->picture).toStdString();
+    }
     const std::string text = ends_in(path, ".csv") ? stash_csv(stash) : stash_json(stash).dump(1) + "\n";
     return write_file(to, QByteArray::fromStdString(text));
 }
@@ -87,8 +89,19 @@ Result<Stash> typed_paper(const StashArgs& a) {
          {std::pair{"colour", a.colour}, std::pair{"pattern", a.pattern}, std::pair{"direction", a.direction},
           std::pair{"kept_in", a.kept_in}, std::pair{"notes", a.notes}})
         if (!value.empty()) paper[key] = value;
-    if (!a.picture.empty())
-        paper["image"] = QFileInfo(QString::fromStdString(a.picture)).fileName().toStdString();
+    const auto name_of_file = [](const std::string& path) {
+        return QFileInfo(QString::fromStdString(path)).fileName().toStdString();
+    };
+    if (!a.picture.empty()) paper["image"] = name_of_file(a.picture);
+    json back = json::object();
+    for (const auto& [key, value] : {std::pair{"colour", a.back_colour}, std::pair{"pattern", a.back_pattern},
+                                     std::pair{"direction", a.back_direction}})
+        if (!value.empty()) back[key] = value;
+    // Two pictures of the same name from two folders would be one.
+    if (!a.back_picture.empty())
+        back["image"] = (name_of_file(a.back_picture) == name_of_file(a.picture) ? "back-" : "") +
+                        name_of_file(a.back_picture);
+    if (!back.empty()) paper["back"] = back;
     for (const auto& [option, text, key] :
          {std::tuple{"--strip", a.strip, "strip_mm"}, std::tuple{"--repeat", a.repeat, "repeat_mm"}}) {
         const auto length = typed_length(option, text, 0, 1000);
@@ -107,8 +120,9 @@ Result<Stash> typed_paper(const StashArgs& a) {
         paper["sheets"].push_back({{"outline", to_json(*outline)}});
     }
     return stash_from({{"format", "zesty-stash/1"}, {"papers", {paper}}}, "--add",
-                      [&](const std::string&) -> Result<std::string> {
-                          auto bytes = read_file(QString::fromStdString(a.picture));
+                      [&](const std::string& name) -> Result<std::string> {
+                          const bool front = !a.picture.empty() && name == name_of_file(a.picture);
+                          auto bytes = read_file(QString::fromStdString(front ? a.picture : a.back_picture));
                           if (!bytes) return tl::make_unexpected(bytes.error());
                           return bytes->toStdString();
                       });
@@ -124,9 +138,7 @@ Result<StashQuery> typed_query(const StashArgs& a) {
             return fail(ErrorKind::BadInput, "--like: '" + a.like + "' does not look like #rrggbb");
     }
     if (!a.kind.empty()) {
-        for (const Pattern p : {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe,
-                                Pattern::Ombre, Pattern::Picture})
-            if (a.kind == name_of(p)) query.pattern = p;
+        query.pattern = pattern_named(a.kind);
         if (!query.pattern)
             return fail(ErrorKind::BadInput,
                         "--kind: '" + a.kind + "' is none of solid, small, large, stripe, ombre, picture");
@@ -150,6 +162,7 @@ void list(const Stash& stash, const std::vector<int>& papers, bool as_json) {
     for (const Paper& p : shown.papers) {
         std::cout << p.id << ": " << p.name << ", " << format_colour(p.colour) << ", " << name_of(p.pattern);
         if (p.repeat > 0) std::cout << " repeating after " << format_mm(p.repeat);
+        if (p.back) std::cout << "; side B " << format_colour(p.back->colour) << ", " << name_of(p.back->pattern);
         int sheets = 0;
         for (const SheetStock& s : p.sheets) sheets += s.count;
         std::cout << ", " << sheets << (sheets == 1 ? " sheet" : " sheets");
@@ -163,7 +176,8 @@ Result<void> add(StashArgs a, StashStore& store) {
     const auto now = store.read();
     if (!now) return tl::make_unexpected(now.error());
     const int there = now->find(a.add);
-    const bool only_sheets = there >= 0 && a.colour.empty() && a.picture.empty();
+    const bool only_sheets = there >= 0 && a.colour.empty() && a.picture.empty() && a.back_colour.empty() &&
+                             a.back_picture.empty();
     if (only_sheets) a.colour = format_colour(now->papers[there].colour);
     auto typed = typed_paper(a);
     if (!typed) return tl::make_unexpected(typed.error());

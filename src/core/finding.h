@@ -5,6 +5,7 @@
 #include "core/sections/treatment.h"
 #include "core/setout/page.h"
 #include "core/setout/placed_cut.h"
+#include "core/stash/stash.h"
 
 #include <optional>
 #include <string>
@@ -19,6 +20,7 @@ enum class Severity { Problem, Advice, Note };
 struct GivePaper {
     Spot section;
     std::string paper;
+    Side side = Side::A;
     bool operator==(const GivePaper&) const = default;
 };
 struct SetLip {
@@ -48,8 +50,31 @@ struct MovePhoto {
     Point centre;
     bool operator==(const MovePhoto&) const = default;
 };
+/// A lip of their own for sections.
+struct SetSectionLip {
+    std::vector<Spot> sections;
+    double lip;
+    bool operator==(const SetSectionLip&) const = default;
+};
+struct SetSchool {
+    Spot section;
+    School school;
+    bool operator==(const SetSchool&) const = default;
+};
+/// Every cut this much smaller or larger.
+struct ScaleCuts {
+    double by;
+    bool operator==(const ScaleCuts&) const = default;
+};
+struct GutFrame {
+    bool operator==(const GutFrame&) const = default;
+};
+struct Unpin {
+    Spot opening;
+    bool operator==(const Unpin&) const = default;
+};
 using Fix = std::variant<std::monostate, GivePaper, SetLip, SetMargin, SetReveal, SetGlueLip, MovePhoto,
-                         SetTreatment>;
+                         SetTreatment, SetSectionLip, SetSchool, ScaleCuts, GutFrame, Unpin>;
 
 struct Finding {
     std::string code; ///< stable, for programs: "short", "alike", "thin-bar", ...
@@ -60,6 +85,9 @@ struct Finding {
     std::vector<int> openings;  ///< what it is about
     Fix fix;
     std::string fix_label; ///< what the button says; empty without a fix
+    /// Further ways out, the cheapest first.
+    std::vector<std::pair<Fix, std::string>> more_fixes = {};
+    std::optional<Rgb> swatch = std::nullopt; ///< the colour it speaks of
 };
 
 } // namespace zesty

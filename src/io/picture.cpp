@@ -45,6 +45,14 @@ Result<QImage> read_picture(const QByteArray& data, QSize fit) {
     return image;
 }
 
+Result<SharedPicture> brought_picture(const std::string& name, const std::string& bytes) {
+    const auto image =
+        read_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())), {96, 96});
+    if (!image) return fail(image.error().kind, name + ": " + image.error().message);
+    return SharedPicture{
+        std::make_shared<const BroughtPicture>(BroughtPicture{name, bytes, palette_of(pixels_from(*image))})};
+}
+
 Pixels pixels_from(const QImage& image) {
     const QImage rgb = image.convertToFormat(QImage::Format_RGB32);
     Pixels out;

@@ -2,6 +2,7 @@
 // Pictures from files: PNG, JPEG and what else Qt reads, the right way up.
 
 #include "core/result.h"
+#include "core/setout/brought_picture.h"
 #include "core/stash/pixels.h"
 
 #include <QByteArray>
@@ -13,6 +14,9 @@ namespace zesty {
 /// found out before its decoder complains about it on its own. `fit` scales the picture down to that size
 /// while it is read; an invalid size keeps it.
 Result<QImage> read_picture(const QByteArray& data, QSize fit = {});
+
+/// A photo as somebody brought it, its colours read.
+Result<SharedPicture> brought_picture(const std::string& name, const std::string& bytes);
 
 /// The pixels as the core looks at them; a millimetre each until somebody knows better.
 Pixels pixels_from(const QImage& image);

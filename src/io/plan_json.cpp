@@ -35,7 +35,7 @@ json sections_json(const Project& project, const Plan& plan) {
                        {"openings", openings},
                        {"treatment", key_of(s.treatment)},
                        {"paper", paper < 0 ? json(nullptr) : json(project.stash->papers[paper].id)},
-                       {"side", paper < 0 ? json(nullptr) : json("A")}});
+                       {"side", paper < 0 ? json(nullptr) : json(name_of(plan.side_of_section[i]))}});
     }
     return out;
 }
@@ -50,7 +50,7 @@ json patches_json(const Plan& plan) {
                    {"opening", opening_id(p.opening)},
                    {"outline", to_json(p.outline)},
                    {"lip_mm", p.trimmed ? 0 : rounded(p.lip)},
-                   {"mirrored", false}};
+                   {"mirrored", at.sheet >= 0 && at.mirrored}};
         if (at.sheet < 0) {
             patch.update(
                 {{"sheet", nullptr}, {"rotation_deg", 0}, {"dx", 0}, {"dy", 0}, {"on_sheet", nullptr}});

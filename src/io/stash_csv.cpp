@@ -14,9 +14,11 @@ using nlohmann::json;
 
 namespace {
 
-constexpr std::array columns{"id",        "name",     "colour",     "image",   "pattern",
-                             "direction", "width_mm", "height_mm",  "outline", "count",
-                             "repeat_mm", "strip_mm", "weight_gsm", "kept_in", "notes"};
+constexpr std::array columns{"id",          "name",         "colour",      "image",      "pattern",
+                             "direction",   "width_mm",     "height_mm",   "outline",    "count",
+                             "repeat_mm",   "strip_mm",     "weight_gsm",  "kept_in",    "notes",
+                             "angle_deg",   "back_colour",  "back_image",  "back_pattern", "back_direction",
+                             "back_repeat_mm", "back_angle_deg"};
 
 std::string quoted(const std::string& text) {
     if (text.find_first_of(",\"\r\n") == std::string::npos) return text;
@@ -131,16 +133,32 @@ Result<json> sheet_of(Row& row, const std::string& where) {
     return sheet;
 }
 
+/// Takes columns over as members of these names.
+Result<void> take(Row& row, const std::string& prefix, std::initializer_list<const char*> texts,
+                  std::initializer_list<const char*> numbers, const std::string& where, json& to) {
+    for (const char* key : texts)
+        if (!row[prefix + key].empty()) to[key] = row[prefix + key];
+    for (const char* key : numbers) {
+        const std::string& text = row[prefix + key];
+        if (text.empty()) continue;
+        const auto n = number_in(text, where + ", " + prefix + key);
+        if (!n) return tl::make_unexpected(n.error());
+        to[key] = *n;
+    }
+    return {};
+}
+
 Result<json> paper_of(Row& row, const std::string& where) {
     json paper{{"sheets", json::array()}};
-    for (const char* key : {"id", "name", "colour", "image", "pattern", "direction", "kept_in", "notes"})
-        if (!row[key].empty()) paper[key] = row[key];
-    for (const char* key : {"repeat_mm", "strip_mm", "weight_gsm"}) {
-        if (row[key].empty()) continue;
-        const auto n = number_in(row[key], where + ", " + key);
-        if (!n) return tl::make_unexpected(n.error());
-        paper[key] = *n;
+    json back = json::object();
+    const auto facts = take(row, "", {"id", "name", "kept_in", "notes"}, {"strip_mm", "weight_gsm"}, where, paper);
+    if (!facts) return tl::make_unexpected(facts.error());
+    for (const auto& [prefix, to] : {std::pair{"", &paper}, std::pair{"back_", &back}}) {
+        const auto face = take(row, prefix, {"colour", "image", "pattern", "direction"},
+                               {"repeat_mm", "angle_deg"}, where, *to);
+        if (!face) return tl::make_unexpected(face.error());
     }
+    if (!back.empty()) paper["back"] = back;
     return paper;
 }
 
@@ -173,7 +191,14 @@ std::string stash_csv(const Stash& stash) {
                                                given(p.strip),
                                                given(p.weight),
                                                p.kept_in,
-                                               p.notes};
+                                               p.notes,
+                                               given(p.angle_deg),
+                                               p.back ? format_colour(p.back->colour) : "",
+                                               p.back ? p.back->picture : "",
+                                               p.back ? name_of(p.back->pattern) : "",
+                                               p.back ? name_of(p.back->direction) : "",
+                                               p.back ? given(p.back->repeat) : "",
+                                               p.back ? given(p.back->angle_deg) : ""};
             for (std::size_t i = 0; i < row.size(); ++i) out += (i ? "," : "") + quoted(row[i]);
             out += "\r\n";
         }

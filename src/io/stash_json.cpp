@@ -1,6 +1,7 @@
 #include "io/stash_json.h"
 
 #include "core/geometry/boolean.h"
+#include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
 #include "core/stash/look_of_paper.h"
 #include "io/json_shapes.h"
@@ -81,8 +82,7 @@ Result<SheetStock> sheet_from(const json& j, const std::string& where) {
 
 Result<void> read_facts(const json& j, const std::string& where, Paper& paper) {
     for (const auto& [key, most, value] :
-         {std::tuple{"repeat_mm", 1000.0, &paper.repeat}, std::tuple{"strip_mm", 100.0, &paper.strip},
-          std::tuple{"weight_gsm", 2000.0, &paper.weight}}) {
+         {std::tuple{"strip_mm", 100.0, &paper.strip}, std::tuple{"weight_gsm", 2000.0, &paper.weight}}) {
         const auto n = number(j, key, most, where);
         if (!n) return tl::make_unexpected(n.error());
         *value = *n;
@@ -92,13 +92,72 @@ Result<void> read_facts(const json& j, const std::string& where, Paper& paper) {
     return {};
 }
 
-/// What nobody has said about a paper is taken from its picture.
-void suggest(Pixels pixels, bool direction_given, Paper& paper) {
-    pixels.mm_per_pixel = std::max(picture_box(paper).width(), 1.0) / std::max(pixels.width, 1);
+/// What nobody has said about a side is taken from its picture.
+void suggest(Pixels pixels, const json& j, double width, PaperFace& face) {
+    pixels.mm_per_pixel = std::max(width, 1.0) / std::max(pixels.width, 1);
     const LookOfPaper look = look_of(pixels);
-    paper.pattern = look.pattern;
-    if (!direction_given) paper.direction = look.direction;
-    if (paper.repeat <= 0) paper.repeat = look.repeat.value_or(0);
+    if (!j.contains("pattern")) {
+        face.pattern = look.pattern;
+        if (!j.contains("direction")) face.direction = look.direction;
+        if (face.repeat <= 0) face.repeat = look.repeat.value_or(0);
+    }
+    if (j.contains("angle_deg")) return;
+    if (face.pattern == Pattern::Stripe) face.angle_deg = look.stripes_deg.value_or(0);
+    if (face.pattern == Pattern::Ombre) face.angle_deg = look.ombre_deg.value_or(0);
+}
+
+/// Reads the picture of a side: its colours, and what was not said.
+Result<void> look_at_picture(const json& j, const std::string& where, double width, const std::string& bytes,
+                             PaperFace& face) {
+    const auto small = pixels_of(bytes, where, {64, 64});
+    if (!small) return tl::make_unexpected(small.error());
+    face.colour = coarser(*small, 1).at.front();
+    face.palette = palette_of(*small);
+    face.coarse = coarser(*small, coarse_cells).at;
+    const bool has_angle = face.pattern == Pattern::Stripe || face.pattern == Pattern::Ombre;
+    if (j.contains("pattern") && (!has_angle || j.contains("angle_deg"))) return {};
+    auto pixels = pixels_of(bytes, where);
+    if (!pixels) return tl::make_unexpected(pixels.error());
+    suggest(std::move(*pixels), j, width, face);
+    return {};
+}
+
+/// A side of a paper; `width` is that of its largest sheet.
+Result<PaperFace> face_from(const json& j, const std::string& where, double width,
+                            const PictureSource& pictures, Stash& stash) {
+    PaperFace face;
+    const auto pattern = named(
+        j, "pattern",
+        {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre, Pattern::Picture},
+        Pattern::Solid, where);
+    if (!pattern) return tl::make_unexpected(pattern.error());
+    face.pattern = *pattern;
+    const auto direction =
+        named(j, "direction", {Direction::Free, Direction::Half, Direction::Fixed}, Direction::Free, where);
+    if (!direction) return tl::make_unexpected(direction.error());
+    face.direction = *direction;
+    for (const auto& [key, most, value] :
+         {std::tuple{"repeat_mm", 1000.0, &face.repeat}, std::tuple{"angle_deg", 360.0, &face.angle_deg}}) {
+        const auto n = number(j, key, most, where);
+        if (!n) return tl::make_unexpected(n.error());
+        *value = *n;
+    }
+    if (j.contains("image") && j["image"].is_string()) {
+        face.picture = j["image"].get<std::string>();
+        auto bytes = pictures(face.picture);
+        if (!bytes) return fail(bytes.error().kind, where + ": " + bytes.error().message);
+        if (auto r = look_at_picture(j, where, width, *bytes, face); !r) return tl::make_unexpected(r.error());
+        stash.pictures[face.picture] = std::move(*bytes);
+    }
+    if (j.contains("colour")) {
+        const auto colour =
+            j["colour"].is_string() ? parse_colour(j["colour"].get<std::string>()) : std::nullopt;
+        if (!colour) return fail(ErrorKind::BadInput, where + ": \"colour\" must look like #rrggbb");
+        face.colour = *colour;
+    } else if (face.picture.empty()) {
+        return fail(ErrorKind::BadInput, where + " needs a \"colour\" or an \"image\"");
+    }
+    return face;
 }
 
 Result<Paper> paper_from(const json& j, const std::string& what, std::size_t number,
@@ -110,33 +169,6 @@ Result<Paper> paper_from(const json& j, const std::string& what, std::size_t num
     paper.id = j["id"].get<std::string>();
     where = what + ": paper \"" + paper.id + "\"";
     paper.name = j.contains("name") && j["name"].is_string() ? j["name"].get<std::string>() : paper.id;
-    const auto pattern = named(
-        j, "pattern",
-        {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre, Pattern::Picture},
-        Pattern::Solid, where);
-    if (!pattern) return tl::make_unexpected(pattern.error());
-    paper.pattern = *pattern;
-    const auto direction =
-        named(j, "direction", {Direction::Free, Direction::Half, Direction::Fixed}, Direction::Free, where);
-    if (!direction) return tl::make_unexpected(direction.error());
-    paper.direction = *direction;
-    if (j.contains("image") && j["image"].is_string()) {
-        paper.picture = j["image"].get<std::string>();
-        auto bytes = pictures(paper.picture);
-        if (!bytes) return fail(bytes.error().kind, where + ": " + bytes.error().message);
-        const auto small = pixels_of(*bytes, where, {32, 32});
-        if (!small) return tl::make_unexpected(small.error());
-        paper.colour = coarser(*small, 1).at.front();
-        stash.pictures[paper.picture] = std::move(*bytes);
-    }
-    if (j.contains("colour")) {
-        const auto colour =
-            j["colour"].is_string() ? parse_colour(j["colour"].get<std::string>()) : std::nullopt;
-        if (!colour) return fail(ErrorKind::BadInput, where + ": \"colour\" must look like #rrggbb");
-        paper.colour = *colour;
-    } else if (paper.picture.empty()) {
-        return fail(ErrorKind::BadInput, where + " needs a \"colour\" or an \"image\"");
-    }
     if (!j.contains("sheets") || !j["sheets"].is_array())
         return fail(ErrorKind::BadInput, where + " has no list of \"sheets\"");
     for (const json& s : j["sheets"]) {
@@ -144,12 +176,28 @@ Result<Paper> paper_from(const json& j, const std::string& what, std::size_t num
         if (!stock) return tl::make_unexpected(stock.error());
         paper.sheets.push_back(std::move(*stock));
     }
+    const double width = picture_box(paper).width();
+    auto front = face_from(j, where, width, pictures, stash);
+    if (!front) return tl::make_unexpected(front.error());
+    paper.set_front(*front);
+    if (j.contains("back")) {
+        if (!j["back"].is_object()) return fail(ErrorKind::BadInput, where + ": \"back\" must be an object");
+        auto back = face_from(j["back"], where + ", side B", width, pictures, stash);
+        if (!back) return tl::make_unexpected(back.error());
+        paper.back = std::move(*back);
+    }
     if (auto r = read_facts(j, where, paper); !r) return tl::make_unexpected(r.error());
-    if (j.contains("pattern") || paper.picture.empty()) return paper;
-    auto pixels = pixels_of(stash.pictures[paper.picture], where);
-    if (!pixels) return tl::make_unexpected(pixels.error());
-    suggest(std::move(*pixels), j.contains("direction"), paper);
     return paper;
+}
+
+json face_json(const PaperFace& face) {
+    json out{{"colour", format_colour(face.colour)},
+             {"pattern", name_of(face.pattern)},
+             {"direction", name_of(face.direction)}};
+    if (!face.picture.empty()) out["image"] = face.picture;
+    if (face.repeat > 0) out["repeat_mm"] = face.repeat;
+    if (face.angle_deg > 0) out["angle_deg"] = face.angle_deg;
+    return out;
 }
 
 } // namespace
@@ -201,14 +249,11 @@ json stash_json(const Stash& stash) {
             }
             sheets.push_back(sheet);
         }
-        json paper{{"id", p.id},
-                   {"name", p.name},
-                   {"colour", format_colour(p.colour)},
-                   {"pattern", name_of(p.pattern)},
-                   {"direction", name_of(p.direction)},
-                   {"sheets", sheets}};
-        if (!p.picture.empty()) paper["image"] = p.picture;
-        if (p.repeat > 0) paper["repeat_mm"] = p.repeat;
+        json paper = face_json(p.face(Side::A));
+        paper["id"] = p.id;
+        paper["name"] = p.name;
+        paper["sheets"] = sheets;
+        if (p.back) paper["back"] = face_json(*p.back);
         if (p.strip > 0) paper["strip_mm"] = p.strip;
         if (p.weight > 0) paper["weight_gsm"] = p.weight;
         if (!p.notes.empty()) paper["notes"] = p.notes;
@@ -216,6 +261,22 @@ json stash_json(const Stash& stash) {
         papers.push_back(paper);
     }
     return {{"format", "zesty-stash/1"}, {"papers", papers}};
+}
+
+Result<Stash> paper_from_picture(const QString& path) {
+    const std::string title = QFileInfo(path).completeBaseName().toStdString();
+    const double side = 12 * mm_per_inch;
+    const json sheet{{"width", side}, {"height", side}, {"count", 1}};
+    const json paper{{"id", title},
+                     {"name", title},
+                     {"image", QFileInfo(path).fileName().toStdString()},
+                     {"sheets", json::array({sheet})}};
+    return stash_from({{"format", "zesty-stash/1"}, {"papers", json::array({paper})}}, path.toStdString(),
+                      [&](const std::string&) -> Result<std::string> {
+                          auto bytes = read_file(path, 64LL << 20);
+                          if (!bytes) return tl::make_unexpected(bytes.error());
+                          return bytes->toStdString();
+                      });
 }
 
 Result<Stash> read_stash(const QString& path) {

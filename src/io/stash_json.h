@@ -21,4 +21,7 @@ nlohmann::json stash_json(const Stash& stash);
 /// A stash file with its pictures beside it, or a database: see stash_store.h.
 Result<Stash> read_stash(const QString& path);
 
+/// A paper of one whole 12 x 12 in sheet as its picture shows it, named after the file.
+Result<Stash> paper_from_picture(const QString& path);
+
 } // namespace zesty

@@ -57,6 +57,13 @@ int pragma(sqlite3* db, const char* sql) {
     return s.row() ? s.number(0) : 0;
 }
 
+std::set<std::string> pictures_of(const Paper& paper) {
+    std::set<std::string> out;
+    if (!paper.picture.empty()) out.insert(paper.picture);
+    if (paper.back && !paper.back->picture.empty()) out.insert(paper.back->picture);
+    return out;
+}
+
 } // namespace
 
 void StashStore::Close::operator()(sqlite3* db) const {
@@ -171,15 +178,16 @@ Result<void> StashStore::remove(const std::string& id) {
     if (!before) return tl::make_unexpected(before.error());
     const int at = before->find(id);
     if (at < 0) return fail(ErrorKind::NothingToDo, what_ + ": there is no paper \"" + id + "\"");
-    const std::string picture = before->papers[static_cast<std::size_t>(at)].picture;
-    const auto named = std::count_if(before->papers.begin(), before->papers.end(),
-                                     [&](const Paper& p) { return p.picture == picture; });
+    std::set<std::string> unused = pictures_of(before->papers[static_cast<std::size_t>(at)]);
+    for (const Paper& other : before->papers)
+        if (other.id != id)
+            for (const std::string& name : pictures_of(other)) unused.erase(name);
     if (auto r = run("BEGIN IMMEDIATE"); !r) return r;
     Statement paper(db_.get(), "DELETE FROM papers WHERE id = ?");
     bool good = paper.text(1, id).done();
-    if (good && !picture.empty() && named == 1) {
+    for (const std::string& name : unused) {
         Statement gone(db_.get(), "DELETE FROM pictures WHERE name = ?");
-        good = gone.text(1, picture).done();
+        good = good && gone.text(1, name).done();
     }
     if (!good) {
         const auto error = trouble("written");

@@ -17,6 +17,7 @@ Bench::Bench() : settings_(home_.filePath("settings.ini")) {
     questions.open_stash = [this](QWidget*, const QString&) { return stash_answer; };
     questions.save = [this](QWidget*, const QString&) { return save_answer; };
     questions.export_folder = [this](QWidget*, const QString&) { return folder_answer; };
+    questions.open_picture = [this](QWidget*, const QString&) { return picture_answer; };
     questions.discard = [this](QWidget*) { return ++discard_asked, discard_answer; };
     window_ = std::make_unique<BenchWindow>(settings_, questions);
     window_->resize(1280, 800);

@@ -38,6 +38,7 @@ public:
     QString stash_answer;
     QString save_answer;
     QString folder_answer;
+    QString picture_answer;
     bool discard_answer = true;
     int discard_asked = 0;
 

@@ -57,7 +57,7 @@ TEST(Window, EmptyStatesSayWhatToDoNext) {
     bench.open(demo::drawing());
     EXPECT_EQ(bench.window().findChild<RouteBar*>()->answer(Waypoint::Papers), "no stash yet");
     bench.key(Qt::Key_3, Qt::ControlModifier);
-    EXPECT_TRUE(label(bench.window(), "has").contains("stash"));
+    EXPECT_TRUE(label(bench.window(), "hint").contains("stash"));
     EXPECT_FALSE(bench.window().actions()[Act::Propose]->isEnabled());
     bench.key(Qt::Key_E, Qt::ControlModifier);
     EXPECT_TRUE(bench.message().contains("nothing to write"));
@@ -147,9 +147,16 @@ TEST(PapersPanel, OffersOtherPapersAndKeepsWhatIsGiven) {
     EXPECT_FALSE(keep->isChecked());
     QTest::mouseClick(keep, Qt::LeftButton);
     EXPECT_TRUE(bench.document().project().choice(17).locked);
-    QTest::mouseClick(button(bench.window(), "Hillside"), Qt::LeftButton);
     bench.settle();
-    EXPECT_EQ(bench.document().project().choice(17).paper, "hillside");
+    const QList<QPushButton*> others = bench.window().findChild<QWidget*>("others")->findChildren<QPushButton*>();
+    ASSERT_GE(others.size(), 3);
+    EXPECT_TRUE(label(bench.window(), "why").startsWith("Why: "));
+    EXPECT_EQ(others[0]->accessibleName(), "Give Hedge Stripe B: better still");
+    QTest::mouseClick(others[0], Qt::LeftButton);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().choice(17).paper, "hedge-stripe");
+    EXPECT_EQ(bench.document().project().choice(17).side, Side::B);
+    EXPECT_TRUE(bench.plan().placed[bench.plan().patch_of(17)].mirrored) << "side B is cut turned over";
     bench.page().setFocus();
     bench.key(Qt::Key_Delete);
     bench.settle();

@@ -24,8 +24,8 @@ double Annealing::over(int paper, double area) const {
     return excess <= 0 ? 0 : overdraft * excess / (1000 + room_[paper]) + 200;
 }
 
-double Annealing::paper_cost(int paper, double area, int uses) const {
-    return cost_.share(area, uses) + over(paper, area);
+double Annealing::paper_cost(int paper, const Share& share) const {
+    return cost_.paper_share(paper, share) + over(paper, share.area);
 }
 
 /// What giving the section another paper would change.
@@ -33,13 +33,22 @@ double Annealing::change(int section, int paper) const {
     const int old = draft_.paper(section);
     if (old == paper) return 0;
     const double a = job_.sections[section].area;
+    const Point pull = cost_.pull(section);
     double d = cost_.local(section, paper, draft_.papers()) - cost_.local(section, old, draft_.papers());
-    if (old >= 0)
-        d += paper_cost(old, draft_.area(old) - a, draft_.uses(old) - 1) -
-             paper_cost(old, draft_.area(old), draft_.uses(old));
-    if (paper >= 0)
-        d += paper_cost(paper, draft_.area(paper) + a, draft_.uses(paper) + 1) -
-             paper_cost(paper, draft_.area(paper), draft_.uses(paper));
+    const auto moved = [&](const Share& now, int sign) {
+        Share then = now;
+        then.add(a, pull, sign);
+        return then;
+    };
+    for (const auto& [face, sign] : {std::pair{old, -1}, std::pair{paper, 1}}) {
+        if (face < 0) continue;
+        const Share& now = draft_.share(face);
+        d += cost_.share(moved(now, sign)) - cost_.share(now);
+        // Turning a paper over takes no more of it.
+        if (old >= 0 && paper >= 0 && cost_.paper_of(old) == cost_.paper_of(paper)) continue;
+        const Share& all = draft_.paper_share(cost_.paper_of(face));
+        d += paper_cost(cost_.paper_of(face), moved(all, sign)) - paper_cost(cost_.paper_of(face), all);
+    }
     return d;
 }
 

@@ -20,7 +20,7 @@ public:
 
 private:
     double over(int paper, double area) const;
-    double paper_cost(int paper, double area, int uses) const;
+    double paper_cost(int paper, const Share& share) const;
     double change(int section, int paper) const;
     void descend(const StopToken& stop);
     bool exchange(int a, int b, double t);

@@ -4,6 +4,9 @@
 
 #include <algorithm>
 #include <bit>
+#include <cmath>
+#include <limits>
+#include <map>
 
 namespace zesty {
 
@@ -14,6 +17,9 @@ constexpr std::size_t most_remembered = 4000;
 /// Layings that are asked for with so many attempts are for good: there it pays to make room.
 constexpr int worth_refining = 10;
 constexpr int refinements = 6;
+constexpr double tone_tolerance = 0.05; ///< of an ombre's way from light to dark
+constexpr double most_from_end = 0.12;  ///< of the same
+constexpr std::size_t most_motifs = 300;
 
 void mix(std::uint64_t& h, std::uint64_t v) {
     h ^= v + 0x9e3779b97f4a7c15ull + (h << 6) + (h >> 2);
@@ -32,34 +38,102 @@ void mix(std::uint64_t& h, const Polygon& p) {
     for (const Ring& r : p.holes) ring(r);
 }
 
-std::vector<double> rotations(Direction d) {
-    if (d == Direction::Fixed) return {0};
-    if (d == Direction::Half) return {0, 180};
+void mix(std::uint64_t& h, double v) {
+    mix(h, std::bit_cast<std::uint64_t>(v));
+}
+
+void mix(std::uint64_t& h, const PatchPrint& p) {
+    mix(h, p.slant_deg.value_or(1e9));
+    mix(h, static_cast<std::uint64_t>(p.stripes_only));
+    mix(h, p.tone.value_or(1e9));
+    if (p.motif)
+        for (const Point q : {p.motif->on_paper, p.motif->on_page}) {
+            mix(h, q.x);
+            mix(h, q.y);
+        }
+    mix(h, static_cast<std::uint64_t>(p.run_on));
+    if (!p.pin) return;
+    mix(h, static_cast<std::uint64_t>(p.pin->sheet));
+    mix(h, p.pin->rotation_deg);
+    mix(h, p.pin->shift.x);
+    mix(h, p.pin->shift.y);
+}
+
+/// What can change where patches of a side may lie.
+void mix(std::uint64_t& h, const PaperFace& face) {
+    mix(h, static_cast<std::uint64_t>(face.direction));
+    mix(h, static_cast<std::uint64_t>(face.pattern));
+    mix(h, face.repeat);
+    mix(h, face.angle_deg);
+}
+
+/// The turns on the sheet that a side allows; none for any.
+std::vector<double> turns_of(const PaperFace& face, Side side, const PatchPrint& print) {
+    if (print.slant_deg && (!print.stripes_only || face.pattern == Pattern::Stripe)) {
+        const double print_deg = face.pattern == Pattern::Stripe ? face.angle_deg : 0;
+        const double turn = side == Side::A ? print_deg - *print.slant_deg : *print.slant_deg - print_deg;
+        if (face.direction == Direction::Fixed) return {turn};
+        return {turn, turn + 180};
+    }
+    if (face.direction == Direction::Fixed) return {0};
+    if (face.direction == Direction::Half) return {0, 180};
     return {};
+}
+
+const Transform& turned_over(Side side) {
+    static const Transform over = Transform::mirrored_x();
+    static const Transform same;
+    return side == Side::B ? over : same;
+}
+
+/// The stripe of the sheet in which an ombre has the tone.
+NestBand band_for(const Paper& paper, const PaperFace& face, Side side, double tone, Point middle) {
+    const double deg = side == Side::A ? face.angle_deg : 180 - face.angle_deg;
+    NestBand out;
+    out.of_piece = middle;
+    const Transform turn = Transform::turned_deg(deg);
+    out.along = turn({1, 0});
+    double light = std::numeric_limits<double>::infinity();
+    double dark = -light;
+    for (const Point corner : ring_of(picture_box(paper))) {
+        light = std::min(light, dot(corner, out.along));
+        dark = std::max(dark, dot(corner, out.along));
+    }
+    const double at = light + std::clamp(tone, 0.0, 1.0) * (dark - light);
+    out.from = at - tone_tolerance * (dark - light);
+    out.to = at + tone_tolerance * (dark - light);
+    // The palest and the darkest places are as near the ends as the patch can come.
+    out.from = std::min(out.from, dark - most_from_end * (dark - light));
+    out.to = std::max(out.to, light + most_from_end * (dark - light));
+    return out;
 }
 
 } // namespace
 
 void Capacity::use(const Stash& stash, const std::vector<Sheet>& sheets, const std::vector<Patch>& patches,
-                   double gap, unsigned seed) {
+                   double gap, unsigned seed, std::vector<PatchPrint> prints) {
     stash_ = &stash;
     sheets_ = &sheets;
     patches_ = &patches;
+    prints_ = std::move(prints);
+    prints_.resize(patches.size());
     gap_ = gap;
     seed_ = seed;
     patch_hash_.clear();
-    for (const Patch& p : patches) {
+    for (std::size_t p = 0; p < patches.size(); ++p) {
         std::uint64_t h = seed_hash;
-        mix(h, p.on_sheet());
+        mix(h, patches[p].on_sheet());
+        if (prints_[p] != PatchPrint{}) mix(h, prints_[p]);
         patch_hash_.push_back(h);
     }
     paper_hash_.clear();
     stock_area_.assign(stash.papers.size(), 0);
-    for (std::size_t p = 0; p < stash.papers.size(); ++p) {
+    for (const Paper& p : stash.papers) {
         std::uint64_t h = seed_hash;
-        mix(h, static_cast<std::uint64_t>(stash.papers[p].direction));
-        mix(h, std::bit_cast<std::uint64_t>(gap));
-        mix(h, seed);
+        mix(h, p.face(Side::A));
+        mix(h, p.face(Side::B));
+        mix(h, gap);
+        mix(h, static_cast<std::uint64_t>(seed));
         paper_hash_.push_back(h);
     }
     for (std::size_t i = 0; i < sheets.size(); ++i) {
@@ -71,61 +145,155 @@ void Capacity::use(const Stash& stash, const std::vector<Sheet>& sheets, const s
     if (alone_.size() > 100 * most_remembered) alone_.clear();
 }
 
-std::uint64_t Capacity::key(int paper, const std::vector<int>& patches) const {
+std::uint64_t Capacity::key(int paper, const std::vector<LaidPatch>& patches) const {
     std::uint64_t h = paper_hash_[paper];
-    for (int p : patches) {
-        mix(h, patch_hash_[p]);
-        mix(h, static_cast<std::uint64_t>(p)); // results speak of patches by index
+    for (const LaidPatch& p : patches) {
+        mix(h, patch_hash_[p.patch]);
+        mix(h, static_cast<std::uint64_t>(p.patch)); // results speak of patches by index
+        if (p.side == Side::B) mix(h, std::uint64_t{1});
     }
     return h;
 }
 
-const PaperNest& Capacity::lay(int paper, std::vector<int> patches, int attempts, const StopToken& stop) {
-    std::sort(patches.begin(), patches.end());
-    Remembered& r = known_[key(paper, patches)];
-    if (r.attempts >= attempts || (r.attempts > 0 && r.nest.complete() && attempts <= 4)) return r.nest;
+/// The patches that make one piece each; what runs on is one piece.
+std::vector<std::vector<int>> Capacity::pieces_of(const std::vector<LaidPatch>& patches) const {
+    std::vector<std::vector<int>> out;
+    std::map<std::pair<int, Side>, std::size_t> groups;
+    for (std::size_t k = 0; k < patches.size(); ++k) {
+        const PatchPrint& print = prints_[patches[k].patch];
+        if (print.run_on >= 0 && !print.pin) {
+            const auto [at, fresh] = groups.try_emplace({print.run_on, patches[k].side}, out.size());
+            if (!fresh) {
+                out[at->second].push_back(static_cast<int>(k));
+                continue;
+            }
+        }
+        out.push_back({static_cast<int>(k)});
+    }
+    return out;
+}
+
+/// Everywhere on the sheets where the feature of the print comes to lie where it is wanted.
+std::vector<NestPin> Capacity::motif_pins(int paper, const LaidPatch& patch, const PatchPrint::Motif& motif,
+                                          const std::vector<double>& turns,
+                                          const std::vector<int>& sheets) const {
+    const Paper& info = stash_->papers[paper];
+    const PaperFace face = info.face(patch.side);
+    Point feature = motif.on_paper;
+    if (patch.side == Side::B) feature.x = picture_box(info).width() - feature.x;
+    const double step = face.pattern == Pattern::Picture ? 0 : face.repeat;
+    const Polygon outline = transformed((*patches_)[patch.patch].on_sheet(), turned_over(patch.side));
+    std::vector<NestPin> out;
+    for (std::size_t k = 0; k < sheets.size(); ++k) {
+        const Box sheet = bounds((*sheets_)[sheets[k]].outline);
+        for (const double turn : turns) {
+            const Transform turned = Transform::turned_deg(turn);
+            const Box own = bounds(transformed(outline, turned));
+            const Point at = turned(turned_over(patch.side)(motif.on_page));
+            const auto range = [&](double low, double high, double first) {
+                if (step <= 0) return std::pair{0, 0};
+                return std::pair{static_cast<int>(std::ceil((low - first) / step)),
+                                 static_cast<int>(std::floor((high - first) / step))};
+            };
+            const Point first = feature - at;
+            const auto [x0, x1] = range(sheet.x0 - own.x0, sheet.x1 - own.x1, first.x);
+            const auto [y0, y1] = range(sheet.y0 - own.y0, sheet.y1 - own.y1, first.y);
+            for (int y = y0; y <= y1; ++y)
+                for (int x = x0; x <= x1 && out.size() < most_motifs; ++x)
+                    out.push_back({static_cast<int>(k), turn, first + Point{x * step, y * step}});
+        }
+    }
+    return out;
+}
+
+NestPiece Capacity::piece_for(int paper, const LaidPatch& patch, const std::vector<int>& sheets) const {
+    const Paper& info = stash_->papers[paper];
+    const PaperFace face = info.face(patch.side);
+    const PatchPrint& print = prints_[patch.patch];
+    const std::vector<double> turns = turns_of(face, patch.side, print);
+    NestPiece out{transformed((*patches_)[patch.patch].on_sheet(), turned_over(patch.side)), turns.empty(), turns, {}};
+    if (print.pin) {
+        const auto at = std::find(sheets.begin(), sheets.end(), print.pin->sheet);
+        if (at != sheets.end())
+            out.pins = {{static_cast<int>(at - sheets.begin()), print.pin->rotation_deg, print.pin->shift}};
+    } else if (print.motif) {
+        out.pins = motif_pins(paper, patch, *print.motif, turns.empty() ? std::vector<double>{0} : turns, sheets);
+        // No place at all is a place nowhere, not a place anywhere.
+        if (out.pins.empty()) out.pins = {{0, 0, {1e7, 1e7}}};
+    } else if (print.tone && face.pattern == Pattern::Ombre) {
+        out.band = band_for(info, face, patch.side, *print.tone, bounds(out.outline).centre());
+    }
+    return out;
+}
+
+NestJob Capacity::job_for(const PaperNest& nest, int paper) const {
     NestJob job;
     job.gap = gap_;
     job.seed = seed_;
-    job.attempts = attempts;
-    job.refinements = attempts >= worth_refining ? refinements : 0;
-    const Direction direction = stash_->papers[paper].direction;
-    for (int p : patches)
-        job.pieces.push_back(
-            {(*patches_)[p].on_sheet(), direction == Direction::Free, rotations(direction), {}});
+    for (const auto& members : pieces_of(nest.patches)) {
+        NestPiece piece = piece_for(paper, nest.patches[members.front()], nest.sheets);
+        for (std::size_t m = 1; m < members.size(); ++m) {
+            const LaidPatch& p = nest.patches[members[m]];
+            piece.together.push_back(
+                transformed((*patches_)[p.patch].on_sheet(), turned_over(p.side)));
+        }
+        job.pieces.push_back(std::move(piece));
+    }
+    for (int s : nest.sheets)
+        job.sheets.push_back({(*sheets_)[s].outline, static_cast<int>((*sheets_)[s].kind)});
+    return job;
+}
+
+const PaperNest& Capacity::lay(int paper, std::vector<LaidPatch> patches, int attempts,
+                               const StopToken& stop) {
+    std::sort(patches.begin(), patches.end());
+    Remembered& r = known_[key(paper, patches)];
+    if (r.attempts >= attempts || (r.attempts > 0 && r.nest.complete() && attempts <= 4)) return r.nest;
     PaperNest nested;
     nested.patches = std::move(patches);
-    for (std::size_t i = 0; i < sheets_->size(); ++i) {
-        const Sheet& s = (*sheets_)[i];
-        if (s.paper != paper || s.area <= 0) continue;
-        nested.sheets.push_back(static_cast<int>(i));
-        job.sheets.push_back({s.outline, static_cast<int>(s.kind)});
-    }
+    for (std::size_t i = 0; i < sheets_->size(); ++i)
+        if ((*sheets_)[i].paper == paper && (*sheets_)[i].area > 0) nested.sheets.push_back(static_cast<int>(i));
+    NestJob job = job_for(nested, paper);
+    job.attempts = attempts;
+    job.refinements = attempts >= worth_refining ? refinements : 0;
     ++layings_;
-    nested.result = nest(job, stop);
-    for (const NestPlacement& p : nested.result.placements)
-        nested.placed_area += (*patches_)[nested.patches[p.piece]].paper_area();
+    const NestResult found = nest(job, stop);
+    const auto pieces = pieces_of(nested.patches);
+    for (NestPlacement p : found.placements)
+        for (int k : pieces[p.piece]) {
+            nested.result.placements.push_back({k, p.sheet, p.rotation_deg, p.shift});
+            nested.placed_area += (*patches_)[nested.patches[k].patch].paper_area();
+        }
+    for (int u : found.unplaced)
+        nested.result.unplaced.insert(nested.result.unplaced.end(), pieces[u].begin(), pieces[u].end());
+    std::sort(nested.result.unplaced.begin(), nested.result.unplaced.end());
+    std::sort(nested.result.placements.begin(), nested.result.placements.end(),
+              [](const NestPlacement& a, const NestPlacement& b) { return a.piece < b.piece; });
     r.nest = std::move(nested);
     // An answer cut short is used this once but not trusted later.
     r.attempts = stopped(stop) ? 0 : attempts;
     return r.nest;
 }
 
-bool Capacity::fits_alone(int patch, int paper) {
+bool Capacity::fits_alone(int patch, int paper, Side side) {
     std::uint64_t h = paper_hash_[paper];
     mix(h, patch_hash_[patch]);
+    if (side == Side::B) mix(h, std::uint64_t{1});
     const auto known = alone_.find(h);
     if (known != alone_.end()) return known->second;
+    const PatchPrint& print = prints_[patch];
+    const bool anywhere = !print.pin && !print.motif && !print.tone;
     const Box box = bounds((*patches_)[patch].on_sheet());
-    const double longer = std::max(box.width(), box.height());
+    // However it is turned it stays within a circle, and so within this square.
+    const double longer = print.slant_deg ? box.diagonal() : std::max(box.width(), box.height());
     bool fits = false;
     for (const Sheet& s : *sheets_) {
         // A sheet that could hold the patch's circumscribed square whichever way up needs no trying.
         const Box sheet = bounds(s.outline);
-        fits = fits || (s.paper == paper && s.kind > SheetKind::Offcut &&
+        fits = fits || (anywhere && s.paper == paper && s.kind > SheetKind::Offcut &&
                         std::min(sheet.width(), sheet.height()) > longer + 2);
     }
-    if (!fits) fits = lay(paper, {patch}, 1, {}).complete();
+    if (!fits) fits = lay(paper, {{patch, side}}, 1, {}).complete();
     alone_[h] = fits;
     return fits;
 }

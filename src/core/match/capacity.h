@@ -2,6 +2,7 @@
 // Does it fit on the paper there is? Answered by really laying the patches on the sheets, never by area.
 
 #include "core/sections/patches.h"
+#include "core/match/print_wish.h"
 #include "core/sheets/nest.h"
 #include "core/stash/stash.h"
 
@@ -10,11 +11,41 @@
 
 namespace zesty {
 
+/// A patch and the side of the paper that is to show.
+struct LaidPatch {
+    int patch = 0;
+    Side side = Side::A;
+    LaidPatch(int of_patch, Side showing = Side::A) : patch(of_patch), side(showing) {}
+    auto operator<=>(const LaidPatch&) const = default;
+};
+
+/// What a patch asks of the print and of its place, in page coordinates.
+struct PatchPrint {
+    std::optional<double> slant_deg; ///< as in PrintWish
+    bool stripes_only = false;       ///< the slant is for striped papers alone
+    std::optional<double> tone;      ///< as in PrintWish; only an ombre listens
+    struct Motif {
+        Point on_paper;
+        Point on_page;
+        bool operator==(const Motif&) const = default;
+    };
+    std::optional<Motif> motif;
+    int run_on = -1; ///< patches with the same number, on the same side of the same paper, keep together
+    struct Pin {
+        int sheet; ///< into all sheets
+        double rotation_deg;
+        Point shift;
+        bool operator==(const Pin&) const = default;
+    };
+    std::optional<Pin> pin; ///< goes before everything else; only where the sheet is of the patch's paper
+    bool operator==(const PatchPrint&) const = default;
+};
+
 /// What a nesting of one paper's patches gave.
 struct PaperNest {
-    std::vector<int> patches; ///< the patches asked for, ascending
-    std::vector<int> sheets;  ///< indices into all sheets; the job's sheet k is sheets[k]
-    NestResult result;        ///< piece k is patches[k]
+    std::vector<LaidPatch> patches; ///< the patches asked for, ascending
+    std::vector<int> sheets;        ///< indices into all sheets; the job's sheet k is sheets[k]
+    NestResult result;              ///< piece k is patches[k], mirrored first where side B shows
     double placed_area = 0;
     bool complete() const { return result.unplaced.empty(); }
 };
@@ -23,27 +54,34 @@ struct PaperNest {
 /// One thread at a time.
 class Capacity {
 public:
-    /// Both must outlive this object's use; `patches` in page coordinates.
+    /// All must outlive this object's use; `patches` in page coordinates, `prints` by patch or empty.
     void use(const Stash& stash, const std::vector<Sheet>& sheets, const std::vector<Patch>& patches,
-             double gap, unsigned seed);
+             double gap, unsigned seed, std::vector<PatchPrint> prints = {});
 
     /// Lays the patches on the paper's sheets, scraps first.
-    const PaperNest& lay(int paper, std::vector<int> patches, int attempts, const StopToken& stop);
+    const PaperNest& lay(int paper, std::vector<LaidPatch> patches, int attempts, const StopToken& stop);
 
-    /// Whether the patch fits on an empty sheet of the paper.
-    bool fits_alone(int patch, int paper);
+    /// Whether the patch fits on an empty sheet of the paper, with that side showing.
+    bool fits_alone(int patch, int paper, Side side = Side::A);
+    /// What lies on the sheets as job and result, to be checked.
+    NestJob job_for(const PaperNest& nest, int paper) const;
 
     double stock_area(int paper) const { return stock_area_[paper]; }
     std::size_t layings() const { return layings_; } ///< nestings really done
 
 private:
-    std::uint64_t key(int paper, const std::vector<int>& patches) const;
+    std::uint64_t key(int paper, const std::vector<LaidPatch>& patches) const;
+    NestPiece piece_for(int paper, const LaidPatch& patch, const std::vector<int>& sheets) const;
+    std::vector<NestPin> motif_pins(int paper, const LaidPatch& patch, const PatchPrint::Motif& motif,
+                                    const std::vector<double>& turns, const std::vector<int>& sheets) const;
+    std::vector<std::vector<int>> pieces_of(const std::vector<LaidPatch>& patches) const;
 
     const Stash* stash_ = nullptr;
     const std::vector<Sheet>* sheets_ = nullptr;
     const std::vector<Patch>* patches_ = nullptr;
     double gap_ = 0;
     unsigned seed_ = 1;
+    std::vector<PatchPrint> prints_;
     std::vector<std::uint64_t> patch_hash_;
     std::vector<std::uint64_t> paper_hash_;
     std::vector<double> stock_area_;

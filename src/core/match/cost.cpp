@@ -8,15 +8,31 @@ namespace zesty {
 namespace {
 
 constexpr double weight_unassigned = 1000;
+constexpr double weight_apart = 4000;
 constexpr double weight_alike = 100;
 constexpr double weight_similar = 20;
 constexpr double weight_share = 40;
 constexpr double weight_print = 6;
 constexpr double weight_lonely = 2;
+constexpr double weight_even = 0.3;
+constexpr double weight_around = 3;
 constexpr double weight_near = 10;
+constexpr double weight_near_colour = 4;
 constexpr double weight_tone = 60;
-constexpr double near_reach = 0.35;      ///< of the diagonal around all sections
-constexpr double looks_alike_below = 10; ///< delta E 2000
+constexpr double weight_behind = 15;
+constexpr double weight_photo = 12;
+constexpr double weight_new_sheet = 4;
+constexpr double weight_use_up = 30;
+constexpr double weight_spare = 80;
+constexpr double weight_tie = 15;
+constexpr double near_reach = 0.35;          ///< of the diagonal around all sections
+constexpr double looks_alike_below = 10;     ///< delta E 2000
+constexpr double one_colour_below = 18;      ///< delta E 2000: much of it in one spot is too much
+constexpr double stands_out_from = 12;       ///< delta E 2000
+constexpr double swallowed_below = 12;       ///< delta E 2000
+constexpr double quite_another_colour = 60;  ///< delta E 2000
+constexpr double yield = 0.7;                ///< of a sheet, that patches take at best
+constexpr int enough_ties = 3;
 
 /// Radius of the largest circle an opening should offer for a print to be seen, mm.
 double room_for(Pattern p) {
@@ -39,29 +55,49 @@ double room_for(Pattern p) {
 
 } // namespace
 
-Cost::Cost(const MatchJob& job) : job_(job), next_(job.sections.size()) {
+Cost::Cost(const MatchJob& job)
+    : job_(job), faces_(faces_of(job.stash)), count_(faces_.size()), next_(job.sections.size()) {
     for (std::size_t i = 0; i < job.neighbours.size(); ++i) {
         const Neighbours& n = job.neighbours[i];
         next_[n.a].emplace_back(n.b, static_cast<int>(i));
         next_[n.b].emplace_back(n.a, static_cast<int>(i));
     }
-    const auto& papers = job.stash.papers;
-    clash_.assign(papers.size(), std::vector<double>(papers.size(), 0));
-    for (std::size_t a = 0; a < papers.size(); ++a)
-        for (std::size_t b = 0; b < papers.size(); ++b) {
-            const double d = difference(to_lab(papers[a].colour), to_lab(papers[b].colour));
-            clash_[a][b] = a == b ? weight_alike : weight_similar * std::max(0.0, 1 - d / looks_alike_below);
-        }
+    for (const Face& f : faces_) {
+        looks_.push_back(job.stash.papers[f.paper].face(f.side));
+        lab_.push_back(to_lab(looks_.back().colour));
+    }
     total_area_ = 1e-9;
     for (const MatchSection& s : job.sections) total_area_ += s.area;
-    fair_share_ = 1.0 / std::clamp<double>(static_cast<double>(papers.size()), 1, 7);
+    fair_share_ = 1.0 / std::clamp<double>(static_cast<double>(job.stash.papers.size()), 1, 7);
+    compare_faces();
     find_near();
-    find_tones();
+    find_pulls();
+    find_own();
+}
+
+void Cost::compare_faces() {
+    clash_.assign(count_ * count_, 0);
+    crowd_.assign(count_ * count_, 0);
+    apart_.assign(count_ * count_, 0);
+    const double differ = job_.style.weights.differ;
+    for (std::size_t a = 0; a < count_; ++a)
+        for (std::size_t b = 0; b < count_; ++b) {
+            const std::size_t i = a * count_ + b;
+            const double d = difference(lab_[a], lab_[b]);
+            // That neighbours are not the very same paper is wanted however little their looks count.
+            clash_[i] = a == b ? weight_alike : differ * weight_similar * std::max(0.0, 1 - d / looks_alike_below);
+            crowd_[i] = a == b ? 1 : weight_near_colour / weight_near * std::max(0.0, 1 - d / one_colour_below);
+            for (const auto& [p, q] : job_.apart) {
+                const std::pair pair{faces_[a].paper, faces_[b].paper};
+                if (pair == std::pair{p, q} || pair == std::pair{q, p}) apart_[i] = 1;
+            }
+            if (apart_[i]) clash_[i] = weight_apart;
+        }
 }
 
 void Cost::find_near() {
     near_.resize(job_.sections.size());
-    const double weight = weight_near * (1 - job_.style.drift);
+    const double weight = weight_near * (1 - job_.style.drift) * job_.style.weights.spread;
     Box box;
     for (const MatchSection& s : job_.sections) box.add(s.at);
     const double reach = near_reach * box.diagonal();
@@ -75,65 +111,156 @@ void Cost::find_near() {
         }
 }
 
-void Cost::find_tones() {
+void Cost::find_pulls() {
+    Box box;
+    for (const MatchSection& s : job_.sections) box.add(s.at);
+    const Point focus = job_.focus.value_or(box.empty() ? Point{} : box.centre());
+    for (const MatchSection& s : job_.sections) {
+        const Point way = s.at - focus;
+        const double l = length(way);
+        pull_.push_back(l > 1e-9 ? way * (1 / l) : Point{});
+    }
+}
+
+void Cost::find_own() {
     double light = 0;
     double dark = 100;
-    for (const Paper& p : job_.stash.papers) {
-        tone_.push_back(to_lab(p.colour).l);
-        light = std::max(light, tone_.back());
-        dark = std::min(dark, tone_.back());
+    for (const Lab& l : lab_) {
+        light = std::max(light, l.l);
+        dark = std::min(dark, l.l);
     }
-    for (double& t : tone_) t = light > dark ? (light - t) / (light - dark) : 0.5;
+    for (const Lab& l : lab_) tone_.push_back(light > dark ? (light - l.l) / (light - dark) : 0.5);
+    own_.assign(job_.sections.size() * count_, 0);
+    for (std::size_t s = 0; s < job_.sections.size(); ++s) {
+        if (!job_.sections[s].backed) continue;
+        for (std::size_t f = 0; f < count_; ++f)
+            for (const CostTerm& t : own_terms(static_cast<int>(s), static_cast<int>(f)))
+                own_[s * count_ + f] += t.amount;
+    }
+}
+
+/// What speaks against a face in a section, whatever the others have.
+std::vector<CostTerm> Cost::own_terms(int section, int face) const {
+    const MatchSection& s = job_.sections[section];
+    const MatchWeights& w = job_.style.weights;
+    std::vector<CostTerm> out;
+    const auto add = [&](CostTerm::Kind kind, double amount) {
+        if (amount > 0) out.push_back({kind, amount});
+    };
+    if (job_.style.drift > 0) {
+        // An ombre has every tone between its ends: it is cut where the wanted one is.
+        const bool any_tone = looks_[face].pattern == Pattern::Ombre && !s.wanted;
+        const double off = s.wanted   ? std::min(1.0, difference(lab_[face], *s.wanted) / quite_another_colour)
+                           : any_tone ? 0
+                                      : std::abs(tone_[face] - s.tone);
+        add(CostTerm::Kind::Tone, weight_tone * job_.style.drift * off);
+    }
+    if (const double room = room_for(looks_[face].pattern); s.radius < room)
+        add(CostTerm::Kind::Print, w.print * weight_print * (1 - s.radius / room));
+    double behind = 0;
+    for (const Lab& other : s.behind)
+        behind = std::max(behind, 1 - difference(lab_[face], other) / stands_out_from);
+    add(CostTerm::Kind::Behind, w.behind * weight_behind * behind);
+    double swallow = 0;
+    for (const PaletteColour& c : job_.photo_colours)
+        swallow = std::max(swallow, std::min(1.0, 4 * c.share) *
+                                        (1 - difference(lab_[face], to_lab(c.colour)) / swallowed_below));
+    add(CostTerm::Kind::Photo, w.photo * weight_photo * s.beside_photo * swallow);
+    return out;
 }
 
 double Cost::unassigned(int section) const {
     return weight_unassigned * (1 + job_.sections[section].area / total_area_);
 }
 
+/// A wide bar keeps two papers apart better than a narrow one; what must not meet, meets across any.
+double Cost::against(int face, int other, double width) const {
+    const std::size_t i = face * count_ + other;
+    return clash_[i] * (apart_[i] ? 1 : 1 - 0.5 * width / neighbour_limit);
+}
+
 double Cost::local(int section, int paper, const std::vector<int>& assigned) const {
     if (paper < 0) return unassigned(section);
-    double sum = 0;
-    for (const auto& [other, index] : next_[section]) {
-        const int q = assigned[other];
-        // A wide bar keeps two papers apart better than a narrow one.
-        if (q >= 0) sum += clash_[paper][q] * (1 - 0.5 * job_.neighbours[index].width / neighbour_limit);
-    }
+    double sum = own_[section * count_ + paper];
+    for (const auto& [other, index] : next_[section])
+        if (const int q = assigned[other]; q >= 0) sum += against(paper, q, job_.neighbours[index].width);
     for (const auto& [other, weight] : near_[section])
-        if (assigned[other] == paper) sum += weight;
-    if (job_.style.drift > 0)
-        sum += weight_tone * job_.style.drift * std::abs(tone_[paper] - job_.sections[section].tone);
-    const double room = room_for(job_.stash.papers[paper].pattern);
-    if (job_.sections[section].radius < room)
-        sum += weight_print * (1 - job_.sections[section].radius / room);
+        if (const int q = assigned[other]; q >= 0) sum += weight * crowd_[paper * count_ + q];
     return sum;
 }
 
-double Cost::share(double area, int uses) const {
-    if (uses == 0) return 0;
-    const double over = std::max(0.0, area / total_area_ - fair_share_);
-    return weight_share * over * over * 10 + (uses < 3 ? weight_lonely * (3 - uses) : 0);
+std::vector<CostTerm> Cost::terms(int section, int paper, const std::vector<int>& assigned) const {
+    std::vector<CostTerm> out = own_terms(section, paper);
+    for (const auto& [other, index] : next_[section]) {
+        const int q = assigned[other];
+        if (q < 0) continue;
+        const auto kind = must_not_meet(paper, q) ? CostTerm::Kind::Apart
+                          : q == paper            ? CostTerm::Kind::Alike
+                                                  : CostTerm::Kind::Similar;
+        out.push_back({kind, against(paper, q, job_.neighbours[index].width), other});
+    }
+    CostTerm near{CostTerm::Kind::Near};
+    double most = 0;
+    for (const auto& [other, weight] : near_[section]) {
+        if (assigned[other] < 0) continue;
+        const double one = weight * crowd_[paper * count_ + assigned[other]];
+        near.amount += one;
+        if (one <= most) continue;
+        most = one;
+        near.other = other;
+    }
+    out.push_back(near);
+    std::erase_if(out, [](const CostTerm& t) { return t.amount < 1e-9; });
+    std::stable_sort(out.begin(), out.end(),
+                     [](const CostTerm& a, const CostTerm& b) { return a.amount > b.amount; });
+    return out;
+}
+
+double Cost::share(const Share& share) const {
+    if (share.uses == 0) return 0;
+    const double over = std::max(0.0, share.area / total_area_ - fair_share_);
+    const double scatter = (1 - job_.style.drift) * job_.style.weights.spread;
+    double sum = weight_share * job_.style.weights.spread * over * over * 10;
+    if (share.uses < 3) sum += weight_lonely * (3 - share.uses);
+    if (share.uses % 2 == 0) sum += weight_even * scatter;
+    // Places all round the focus pull it nowhere: three of them are a triangle around it.
+    if (share.uses >= 3) sum += weight_around * scatter * length(share.pull) / share.uses;
+    return sum;
+}
+
+double Cost::paper_share(int paper, const Share& share) const {
+    if (job_.papers.empty()) return 0;
+    const MatchPaper& p = job_.papers[paper];
+    const double from_new = std::max(0.0, share.area / yield - p.scraps);
+    double sum = job_.style.weights.thrift * weight_new_sheet * from_new / std::max(p.sheet, 1.0);
+    if (p.role == PaperRole::UseUp)
+        sum += weight_use_up * (1 - std::min(1.0, share.area / std::max(yield * p.stock, 1.0)));
+    if (p.role == PaperRole::Spare) sum += weight_spare * share.area / total_area_ + weight_lonely * share.uses;
+    if (p.role == PaperRole::Tie) sum += weight_tie * std::max(0, enough_ties - share.uses);
+    return sum;
 }
 
 double Cost::total(const std::vector<int>& assigned) const {
     double sum = 0;
-    std::vector<double> area(job_.stash.papers.size(), 0);
-    std::vector<int> uses(job_.stash.papers.size(), 0);
-    for (std::size_t s = 0; s < assigned.size(); ++s) {
-        if (!job_.sections[s].backed) continue;
+    std::vector<Share> by_face(count_);
+    std::vector<Share> by_paper(job_.stash.papers.size());
+    const std::vector<int> alone(assigned.size(), -1);
+    for (std::size_t i = 0; i < assigned.size(); ++i) {
+        const int s = static_cast<int>(i);
+        if (!job_.sections[i].backed) continue;
         // Every pair is met from both sides: count its clash by halves.
-        std::vector<int> alone;
-        const double with = local(static_cast<int>(s), assigned[s], assigned);
-        if (assigned[s] < 0) {
+        const double with = local(s, assigned[i], assigned);
+        if (assigned[i] < 0) {
             sum += with;
             continue;
         }
-        alone.assign(assigned.size(), -1);
-        const double without = local(static_cast<int>(s), assigned[s], alone);
+        const double without = local(s, assigned[i], alone);
         sum += without + (with - without) / 2;
-        area[assigned[s]] += job_.sections[s].area;
-        ++uses[assigned[s]];
+        by_face[assigned[i]].add(job_.sections[i].area, pull_[i], 1);
+        by_paper[paper_of(assigned[i])].add(job_.sections[i].area, pull_[i], 1);
     }
-    for (std::size_t p = 0; p < area.size(); ++p) sum += share(area[p], uses[p]);
+    for (const Share& s : by_face) sum += share(s);
+    for (std::size_t p = 0; p < by_paper.size(); ++p) sum += paper_share(static_cast<int>(p), by_paper[p]);
     return sum;
 }
 

@@ -6,7 +6,7 @@ namespace zesty {
 
 Draft::Draft(const MatchJob& job, const Cost& cost, const std::vector<std::vector<int>>& possible)
     : job_(job), cost_(cost), possible_(possible), paper_(job.sections.size(), -1),
-      area_(job.stash.papers.size(), 0), uses_(job.stash.papers.size(), 0) {
+      by_face_(cost.faces().size()), by_paper_(job.stash.papers.size()) {
     for (std::size_t s = 0; s < paper_.size(); ++s) {
         if (!possible[s].empty()) free_.push_back(static_cast<int>(s));
         if (job.sections[s].backed && job.sections[s].given >= 0)
@@ -16,8 +16,8 @@ Draft::Draft(const MatchJob& job, const Cost& cost, const std::vector<std::vecto
 
 void Draft::add(int section, int paper, int sign) {
     if (paper < 0) return;
-    area_[paper] += sign * job_.sections[section].area;
-    uses_[paper] += sign;
+    by_face_[paper].add(job_.sections[section].area, cost_.pull(section), sign);
+    by_paper_[cost_.paper_of(paper)].add(job_.sections[section].area, cost_.pull(section), sign);
 }
 
 void Draft::assign(int section, int paper) {
@@ -29,8 +29,8 @@ void Draft::assign(int section, int paper) {
 void Draft::assign_all(const std::vector<int>& papers) {
     paper_ = papers;
     // Counted afresh, so that rounding never adds up.
-    std::fill(area_.begin(), area_.end(), 0);
-    std::fill(uses_.begin(), uses_.end(), 0);
+    std::fill(by_face_.begin(), by_face_.end(), Share{});
+    std::fill(by_paper_.begin(), by_paper_.end(), Share{});
     for (std::size_t s = 0; s < paper_.size(); ++s) add(static_cast<int>(s), paper_[s], 1);
 }
 
@@ -41,7 +41,15 @@ bool Draft::can(int section, int paper) const {
 
 bool Draft::clashes(int section, int paper) const {
     const auto& next = cost_.next(section);
-    return std::any_of(next.begin(), next.end(), [&](const auto& n) { return paper_[n.first] == paper; });
+    return std::any_of(next.begin(), next.end(), [&](const auto& n) {
+        return paper_[n.first] == paper || cost_.must_not_meet(paper, paper_[n.first]);
+    });
+}
+
+bool Draft::forbidden(int section, int paper) const {
+    const auto& next = cost_.next(section);
+    return std::any_of(next.begin(), next.end(),
+                       [&](const auto& n) { return cost_.must_not_meet(paper, paper_[n.first]); });
 }
 
 std::vector<int> Draft::alike() const {
@@ -53,12 +61,14 @@ std::vector<int> Draft::alike() const {
     return out;
 }
 
-std::vector<int> Draft::patches_on(int paper, int without, int with) const {
-    std::vector<int> out;
+std::vector<LaidPatch> Draft::patches_on(int paper, int without, int with, Side side) const {
+    std::vector<LaidPatch> out;
     for (std::size_t s = 0; s < paper_.size(); ++s) {
         const int i = static_cast<int>(s);
-        if ((paper_[s] == paper && i != without) || i == with)
-            out.insert(out.end(), job_.sections[s].patches.begin(), job_.sections[s].patches.end());
+        const bool on = paper_[s] >= 0 && cost_.paper_of(paper_[s]) == paper && i != without;
+        if (!on && i != with) continue;
+        for (int p : job_.sections[s].patches)
+            out.emplace_back(p, i == with ? side : cost_.faces()[paper_[s]].side);
     }
     return out;
 }

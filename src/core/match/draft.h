@@ -1,5 +1,6 @@
 #pragma once
-// An assignment in the making: which paper each section has just now, and what that adds up to by paper.
+// An assignment in the making: which face each section has just now, and what that adds up to by face and by
+// paper. "Paper" of a section is a face here as everywhere in match.
 
 #include "core/match/cost.h"
 
@@ -19,15 +20,18 @@ public:
     const std::vector<int>& free() const { return free_; } ///< sections that may change, ascending
     const std::vector<int>& possible(int section) const { return possible_[section]; }
     bool can(int section, int paper) const;
-    double area(int paper) const { return area_[paper]; }
-    int uses(int paper) const { return uses_[paper]; }
+    const Share& share(int face) const { return by_face_[face]; }
+    const Share& paper_share(int paper) const { return by_paper_[paper]; }
 
-    /// Whether a neighbour has that paper.
+    /// Whether a neighbour has that paper, or one that must not meet it.
     bool clashes(int section, int paper) const;
+    /// Whether a neighbour has a paper that must not meet it.
+    bool forbidden(int section, int paper) const;
     /// Neighbours with the same paper, as indices into the job's neighbours.
     std::vector<int> alike() const;
-    /// Patches of the sections on that paper, one section left out and one put in where not negative.
-    std::vector<int> patches_on(int paper, int without = -1, int with = -1) const;
+    /// Patches of the sections on any side of that paper (not a face), one section left out and one put in
+    /// where not negative, with that side up.
+    std::vector<LaidPatch> patches_on(int paper, int without = -1, int with = -1, Side side = Side::A) const;
 
 private:
     void add(int section, int paper, int sign);
@@ -37,8 +41,8 @@ private:
     const std::vector<std::vector<int>>& possible_;
     std::vector<int> free_;
     std::vector<int> paper_;
-    std::vector<double> area_;
-    std::vector<int> uses_;
+    std::vector<Share> by_face_;
+    std::vector<Share> by_paper_;
 };
 
 } // namespace zesty

@@ -1,6 +1,7 @@
 #include "core/match/match.h"
 
 #include "core/match/annealing.h"
+#include "core/match/joined.h"
 
 #include <algorithm>
 #include <cmath>
@@ -37,14 +38,15 @@ public:
 
     Assignment run() {
         const std::vector<int> given = draft_.papers();
-        std::vector<int> best = given;
+        std::vector<int> best = started_from(given);
+        const bool improves = best != given;
         Rank best_rank;
         const std::size_t least = least_alike();
         const std::size_t last = capacity_.layings() + enough_layings;
         for (int attempt = 0; attempt < most_attempts; ++attempt) {
             if (attempt > 0 && (stopped(stop_) || capacity_.layings() > last)) break;
             // A new start every other time; between them the best so far is shaken.
-            const bool afresh = attempt % 2 == 0;
+            const bool afresh = attempt % 2 == (improves ? 1 : 0);
             draft_.assign_all(afresh ? given : best);
             if (attempt > 0) probe_rooms();
             choose(afresh, attempt);
@@ -64,6 +66,15 @@ public:
     }
 
 private:
+    /// What the job starts from, as far as it may still be chosen.
+    std::vector<int> started_from(const std::vector<int>& given) const {
+        std::vector<int> out = given;
+        if (job_.start.empty()) return out;
+        for (int s : draft_.free())
+            if (draft_.can(s, job_.start[s])) out[s] = job_.start[s];
+        return out;
+    }
+
     /// The first attempt is mostly the last: it gets most of the gauge.
     void tell(double attempts, const char* what) const {
         if (progress_) progress_(1 - std::pow(0.3, attempts), what);
@@ -74,10 +85,13 @@ private:
         for (std::size_t s = 0; s < job_.sections.size(); ++s) {
             const MatchSection& section = job_.sections[s];
             if (!section.backed || section.given >= 0) continue;
-            for (int p = 0; p < static_cast<int>(job_.stash.papers.size()) && !stopped(stop_); ++p)
-                if (std::all_of(section.patches.begin(), section.patches.end(),
-                                [&](int patch) { return capacity_.fits_alone(patch, p); }))
-                    out[s].push_back(p);
+            const auto& faces = cost_.faces();
+            for (int f = 0; f < static_cast<int>(faces.size()) && !stopped(stop_); ++f)
+                if (std::find(section.never.begin(), section.never.end(), faces[f].paper) == section.never.end() &&
+                    std::all_of(section.patches.begin(), section.patches.end(), [&](int patch) {
+                        return capacity_.fits_alone(patch, faces[f].paper, faces[f].side);
+                    }))
+                    out[s].push_back(f);
         }
         return out;
     }
@@ -112,10 +126,10 @@ private:
         const PaperNest* nest = nullptr;
         for (int p = 0; p < static_cast<int>(room_.size()) && !stopped(stop_); ++p) {
             if (all_fit_on(p, nest)) {
-                room_[p] = std::max(room_[p], draft_.area(p));
+                room_[p] = std::max(room_[p], draft_.paper_share(p).area);
                 continue;
             }
-            missing += std::max(draft_.area(p) - nest->placed_area, 1.0);
+            missing += std::max(draft_.paper_share(p).area - nest->placed_area, 1.0);
             room_[p] = std::min(room_[p] * 0.95, nest->placed_area);
         }
         return missing;
@@ -192,12 +206,20 @@ private:
 
     // --- repairs, with the nesting as judge -------------------------------------------------------------
 
-    bool fits(int paper, int without, int with) {
-        double area = draft_.area(paper) + job_.sections[with].area;
+    /// Whether section `with` can have the face when section `without`, which is on the same paper, goes.
+    bool fits(int face, int without, int with) {
+        if (draft_.forbidden(with, face)) return false;
+        const auto [paper, side] = cost_.faces()[face];
+        double area = draft_.paper_share(paper).area + job_.sections[with].area;
         if (without >= 0) area -= job_.sections[without].area;
+        // Turned over, it goes from one side of the paper to the other.
+        if (draft_.paper(with) >= 0 && cost_.paper_of(draft_.paper(with)) == paper)
+            area -= job_.sections[with].area;
         if (area > capacity_.stock_area(paper)) return false;
-        return capacity_.lay(paper, draft_.patches_on(paper, without, with), 4, stop_).complete();
+        return capacity_.lay(paper, draft_.patches_on(paper, without, with, side), 4, stop_).complete();
     }
+
+    bool same_paper(int face, int other) const { return cost_.paper_of(face) == cost_.paper_of(other); }
 
     bool spent() const { return stopped(stop_) || capacity_.layings() - repairs_from_ > most_repairs; }
 
@@ -205,10 +227,10 @@ private:
     int loser_of(int paper, const PaperNest& nest) const {
         int loser = -1;
         for (int s : draft_.free()) {
-            if (draft_.paper(s) != paper) continue;
+            if (draft_.paper(s) < 0 || cost_.paper_of(draft_.paper(s)) != paper) continue;
             const auto& own = job_.sections[s].patches;
             for (int u : nest.result.unplaced)
-                if (std::find(own.begin(), own.end(), nest.patches[u]) != own.end()) loser = s;
+                if (std::find(own.begin(), own.end(), nest.patches[u].patch) != own.end()) loser = s;
         }
         return loser;
     }
@@ -221,6 +243,13 @@ private:
                 if (loser < 0) break;
                 draft_.assign(loser, -1);
             }
+        part_the_forbidden();
+    }
+
+    /// Rather no paper than two side by side that must not meet.
+    void part_the_forbidden() {
+        for (int s : draft_.free())
+            if (draft_.paper(s) >= 0 && draft_.forbidden(s, draft_.paper(s))) draft_.assign(s, -1);
     }
 
     void place_the_short() {
@@ -267,7 +296,7 @@ private:
                 if (!fits(p, other, section)) continue;
                 for (int q : by_cost(other)) {
                     if (spent()) return;
-                    if (q == p || !fits(q, -1, other)) continue;
+                    if (same_paper(p, q) || !fits(q, -1, other)) continue;
                     draft_.assign(other, q);
                     draft_.assign(section, p);
                     return;
@@ -313,7 +342,7 @@ private:
         for (int other : others) {
             if (spent()) return false;
             const int q = draft_.paper(other);
-            if (q < 0 || q == p || !draft_.can(section, q) || !draft_.can(other, p)) continue;
+            if (q < 0 || same_paper(p, q) || !draft_.can(section, q) || !draft_.can(other, p)) continue;
             draft_.assign(section, -1);
             draft_.assign(other, -1);
             const bool clean = !draft_.clashes(section, q) && !draft_.clashes(other, p);
@@ -361,11 +390,22 @@ private:
 } // namespace
 
 double cost_of(const MatchJob& job, const std::vector<int>& paper) {
-    return Cost(job).total(paper);
+    const Joined units = joined(job);
+    return Cost(units.job).total(units.shrunk(paper));
 }
 
 Assignment match(const MatchJob& job, Capacity& capacity, const StopToken& stop, const Progress& progress) {
-    return Matcher(job, capacity, stop, progress).run();
+    const Joined units = joined(job);
+    Assignment out = Matcher(units.job, capacity, stop, progress).run();
+    out.paper = units.spread(out.paper);
+    out.alike.clear();
+    for (std::size_t i = 0; i < job.neighbours.size(); ++i) {
+        const Neighbours& n = job.neighbours[i];
+        // Those that are alike by decision are as they should be.
+        if (units.of[n.a] != units.of[n.b] && out.paper[n.a] >= 0 && out.paper[n.a] == out.paper[n.b])
+            out.alike.push_back(static_cast<int>(i));
+    }
+    return out;
 }
 
 } // namespace zesty

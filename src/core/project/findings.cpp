@@ -1,5 +1,6 @@
 #include "core/project/findings.h"
 
+#include "core/project/colour_findings.h"
 #include "core/project/section_findings.h"
 #include "core/sentences.h"
 
@@ -9,8 +10,6 @@
 namespace zesty {
 
 namespace {
-
-constexpr int most_ways_out_tried = 40;
 
 void by_severity(std::vector<Finding>& findings) {
     std::stable_sort(findings.begin(), findings.end(),
@@ -100,83 +99,18 @@ void about_alike(const Project& project, const Plan& plan, std::vector<Finding>&
     }
 }
 
-/// Looks for another paper for a section that fits on its sheets with everything already on them.
-class WaysOut {
-public:
-    WaysOut(const Project& project, const Plan& plan, Capacity& capacity, const StopToken& stop)
-        : project_(project), plan_(plan), capacity_(capacity), stop_(stop) {}
-
-    struct Answer {
-        int paper = -1;
-        bool clashes = false; ///< taking it would make neighbours alike
-        int without_room = 0; ///< papers that would part the neighbours but are full
-        int beside = 0;       ///< papers that a neighbour already has
-        bool searched = true; ///< false when there was no time to look
-    };
-
-    Answer find(int section, bool may_clash) {
-        Answer answer;
-        const int papers = static_cast<int>(plan_.papers.size());
-        for (const bool clash_round : {false, true}) {
-            if (clash_round && !may_clash) break;
-            for (int p = 0; p < papers; ++p) {
-                if (p == plan_.paper_of_section[section]) continue;
-                if (clashes(section, p) != clash_round) {
-                    answer.beside += !clash_round;
-                    continue;
-                }
-                if (tried_ > most_ways_out_tried || stopped(stop_)) {
-                    answer.searched = false;
-                    return answer;
-                }
-                if (fits(section, p)) {
-                    answer.paper = p;
-                    answer.clashes = clash_round;
-                    return answer;
-                }
-                answer.without_room += !clash_round;
-            }
-        }
-        return answer;
-    }
-
-private:
-    bool clashes(int section, int paper) const {
-        return std::any_of(plan_.neighbours.begin(), plan_.neighbours.end(), [&](const Neighbours& n) {
-            return (n.a == section && plan_.paper_of_section[n.b] == paper) ||
-                   (n.b == section && plan_.paper_of_section[n.a] == paper);
-        });
-    }
-
-    bool fits(int section, int paper) {
-        std::vector<int> patches;
-        double area = 0;
-        for (std::size_t i = 0; i < plan_.patches.size(); ++i) {
-            const int s = plan_.patches[i].section;
-            if ((s != section && plan_.paper_of_section[s] != paper) || plan_.patches[i].rides_on >= 0)
-                continue;
-            if (s == section && !capacity_.fits_alone(static_cast<int>(i), paper)) return false;
-            patches.push_back(static_cast<int>(i));
-            area += plan_.patches[i].paper_area();
-        }
-        if (area > capacity_.stock_area(paper)) return false;
-        ++tried_;
-        return capacity_.lay(paper, patches, 4, stop_).complete();
-    }
-
-    const Project& project_;
-    const Plan& plan_;
-    Capacity& capacity_;
-    const StopToken& stop_;
-    int tried_ = 0;
-};
-
-void offer(Finding& f, const Project& project, const Plan& plan, int section, int paper) {
-    f.fix = GivePaper{plan.sections[section].id, project.stash->papers[paper].id};
-    f.fix_label = project.stash->papers[paper].name + " in " + plan.sections[section].label;
+void offer(Finding& f, const Project& project, const Plan& plan, int section, const WaysOut::Answer& way) {
+    const Paper& paper = project.stash->papers[way.paper];
+    f.fix = GivePaper{plan.sections[section].id, paper.id, way.side};
+    f.fix_label = paper.name + (way.side == Side::B ? " B" : "") + " in " + plan.sections[section].label;
 }
 
-void about_short(const Project& project, const Plan& plan, WaysOut& ways, std::vector<Finding>& out) {
+bool is_pinned(const Project& project, const Plan& plan, int opening) {
+    return project.pins.contains(plan.spots[opening]);
+}
+
+void about_short(const Project& project, const Plan& plan, WaysOut& ways, const Shapes& shapes,
+                 std::vector<Finding>& out) {
     for (const ShortPatch& s : plan.short_patches) {
         const int paper = plan.paper_of_section[s.section];
         if (paper < 0) continue;
@@ -189,14 +123,23 @@ void about_short(const Project& project, const Plan& plan, WaysOut& ways, std::v
                   {patch.opening},
                   {},
                   {}};
-        const auto answer = ways.find(s.section, true);
+        const auto answer = ways.another_paper(s.section, true);
+        std::vector<std::pair<Fix, std::string>> fixes;
+        if (is_pinned(project, plan, patch.opening))
+            fixes.emplace_back(Unpin{plan.spots[patch.opening]}, "Take its pin out");
         if (answer.paper >= 0) {
-            offer(f, project, plan, s.section, answer.paper);
-        } else {
-            f.fix = SetTreatment{plan.sections[s.section].id, Treatment::Open};
-            f.fix_label = "Leave " + plan.sections[s.section].label + " open";
-            if (answer.searched) f.message += " No other paper has room for it either.";
+            offer(f, project, plan, s.section, answer);
+            fixes.emplace_back(f.fix, f.fix_label);
+        } else if (answer.searched) {
+            f.message += " No other paper has room for it either.";
         }
+        const auto& others = ways.other_ways(s.section, shapes);
+        fixes.insert(fixes.end(), others.begin(), others.end());
+        fixes.emplace_back(SetTreatment{plan.sections[s.section].id, Treatment::Open},
+                           "Leave " + plan.sections[s.section].label + " open");
+        f.fix = fixes.front().first;
+        f.fix_label = fixes.front().second;
+        f.more_fixes.assign(fixes.begin() + 1, fixes.end());
         out.push_back(std::move(f));
     }
 }
@@ -226,14 +169,14 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
     for (Finding& f : plan.findings) {
         if (f.code != "alike") continue;
         const Neighbours& n = plan.neighbours[plan.alike[next++]];
-        const auto a = ways.find(n.a, false);
+        const auto a = ways.another_paper(n.a, false);
         if (a.paper >= 0) {
-            offer(f, project, plan, n.a, a.paper);
+            offer(f, project, plan, n.a, a);
             continue;
         }
-        const auto b = ways.find(n.b, false);
+        const auto b = ways.another_paper(n.b, false);
         if (b.paper >= 0) {
-            offer(f, project, plan, n.b, b.paper);
+            offer(f, project, plan, n.b, b);
             continue;
         }
         if (const std::size_t all = meeting(plan, n.a, n.b); all > plan.papers.size()) {
@@ -262,16 +205,18 @@ std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
     add_section_findings(project, plan, out);
     about_choices(project, plan, out);
     about_alike(project, plan, out);
+    add_colour_findings(project, plan, out);
     about_the_drawing(plan, out);
     by_severity(out);
     return out;
 }
 
-void add_sheet_findings(const Project& project, Plan& plan, Capacity& capacity, const StopToken& stop) {
+void add_sheet_findings(const Project& project, Plan& plan, Capacity& capacity, const StopToken& stop,
+                        const Shapes& shapes) {
     if (!plan.cut) return;
     WaysOut ways(project, plan, capacity, stop);
     explain_alike(project, plan, ways);
-    about_short(project, plan, ways, plan.findings);
+    about_short(project, plan, ways, shapes, plan.findings);
     by_severity(plan.findings);
 }
 

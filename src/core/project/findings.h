@@ -1,7 +1,7 @@
 #pragma once
 // What a plan has to say about itself.
 
-#include "core/project/plan.h"
+#include "core/project/ways_out.h"
 
 namespace zesty {
 
@@ -10,6 +10,7 @@ std::vector<Finding> findings_of(const Project& project, const Plan& plan);
 
 /// Adds what the sheets say: what is short and who stays alike, each with a way out where one is found to
 /// fit.
-void add_sheet_findings(const Project& project, Plan& plan, Capacity& capacity, const StopToken& stop);
+void add_sheet_findings(const Project& project, Plan& plan, Capacity& capacity, const StopToken& stop,
+                        const Shapes& shapes);
 
 } // namespace zesty

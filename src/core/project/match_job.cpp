@@ -1,5 +1,8 @@
 #include "core/project/match_job.h"
 
+#include "core/geometry/measure.h"
+#include "core/project/tones.h"
+
 #include <algorithm>
 #include <cmath>
 #include <limits>
@@ -8,19 +11,75 @@ namespace zesty {
 
 namespace {
 
-/// How far towards the dark end of the page, from 0 to 1.
-double tone_at(Point at, const Box& page, double light_deg) {
-    const Point to_light{std::cos(light_deg * M_PI / 180), std::sin(light_deg * M_PI / 180)};
-    const Point half{page.width() / 2, page.height() / 2};
-    const double reach = std::abs(to_light.x) * half.x + std::abs(to_light.y) * half.y;
-    return std::clamp(0.5 - dot(at - page.centre(), to_light) / (2 * std::max(reach, 1e-9)), 0.0, 1.0);
+constexpr Rgb white_cut{255, 254, 251}; ///< where it is not said what a cut is made of
+constexpr double photo_reach = 2 * mm_per_inch;
+
+/// 1 for a circle that touches a photo, 0 from the reach on.
+double beside_photo(const std::vector<Polygon>& photos, Point at, double radius) {
+    double most = 0;
+    for (const Polygon& p : photos) {
+        double d = std::numeric_limits<double>::infinity();
+        for (std::size_t i = 0; i < p.outer.size(); ++i)
+            d = std::min(d, distance_to_segment(at, p.outer[i], p.outer[(i + 1) % p.outer.size()]));
+        if (contains(p, at)) d = 0;
+        most = std::max(most, 1 - std::max(0.0, d - radius) / photo_reach);
+    }
+    return std::max(0.0, most);
 }
 
-/// The box of all sections: a small cut on a large page drifts over itself.
-Box around(const Plan& plan) {
-    Box out;
-    for (std::size_t o = 0; o < plan.cut->openings.size(); ++o) out.add(plan.middle_of(static_cast<int>(o)));
+Lab colour_of(const Project& project, const std::string& paper, Rgb otherwise) {
+    const int p = paper.empty() ? -1 : project.stash->find(paper);
+    return to_lab(p < 0 ? otherwise : project.stash->papers[p].colour);
+}
+
+void look_at_photos(const Project& project, MatchJob& job) {
+    Point sum;
+    double area = 0;
+    for (const Photo& p : project.photos) {
+        const double own = p.width * (p.round ? p.width : p.height);
+        sum = sum + p.centre * own;
+        area += own;
+        if (!p.picture) continue;
+        for (const PaletteColour& c : p.picture->palette) job.photo_colours.push_back(c);
+    }
+    if (area > 0) job.focus = sum * (1 / area);
+}
+
+std::vector<MatchPaper> papers_of(const Project& project, const Plan& plan) {
+    std::vector<MatchPaper> out(project.stash->papers.size());
+    for (const Sheet& s : plan.sheets) {
+        MatchPaper& p = out[s.paper];
+        p.stock += s.area;
+        if (s.kind <= SheetKind::Offcut)
+            p.scraps += s.area;
+        else
+            p.sheet = std::max(p.sheet, s.area);
+    }
+    for (std::size_t p = 0; p < out.size(); ++p)
+        if (const auto role = project.roles.find(project.stash->papers[p].id); role != project.roles.end())
+            out[p].role = role->second;
     return out;
+}
+
+/// The section by its name in decisions, or -1.
+int section_named(const Plan& plan, const Spot& id) {
+    for (std::size_t s = 0; s < plan.sections.size(); ++s)
+        if (plan.sections[s].id == id) return static_cast<int>(s);
+    return -1;
+}
+
+void take_rules(const Project& project, const Plan& plan, MatchJob& job) {
+    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
+        const SectionChoice& c = project.choice(plan.sections[s].id);
+        for (const std::string& id : c.never)
+            if (const int p = project.stash->find(id); p >= 0) job.sections[s].never.push_back(p);
+        if (c.same_as) job.sections[s].same_as = section_named(plan, section_of(project, *c.same_as));
+    }
+    for (const auto& [a, b] : project.apart) {
+        const int p = project.stash->find(a);
+        const int q = project.stash->find(b);
+        if (p >= 0 && q >= 0) job.apart.emplace_back(p, q);
+    }
 }
 
 } // namespace
@@ -28,19 +87,33 @@ Box around(const Plan& plan) {
 MatchJob match_job(const Project& project, const Plan& plan, bool keep_chosen) {
     MatchJob job{*project.stash, std::vector<MatchSection>(plan.sections.size()), plan.neighbours,
                  project.seed, project.style};
-    const Box box = around(plan);
+    const Tones tones(project, plan);
+    job.papers = papers_of(project, plan);
+    look_at_photos(project, job);
+    std::vector<Polygon> photos;
+    for (const Photo& p : project.photos) photos.push_back(outline_of(p));
     for (std::size_t s = 0; s < plan.sections.size(); ++s) {
         const Section& section = plan.sections[s];
         MatchSection& m = job.sections[s];
         m.backed = takes_paper(section.treatment);
-        if (section.locked || keep_chosen) m.given = plan.paper_of_section[s];
+        if (section.locked || keep_chosen)
+            m.given = face_of(*project.stash, plan.paper_of_section[s], plan.side_of_section[s]);
         m.radius = std::numeric_limits<double>::infinity();
         for (int o : section.openings) {
-            m.radius = std::min(m.radius, plan.cut->openings[o].label.radius * plan.set_out.scale);
-            m.at = m.at + plan.middle_of(o) * (1.0 / static_cast<double>(section.openings.size()));
+            const Point middle = plan.middle_of(o);
+            const double radius = plan.cut->openings[o].label.radius * plan.set_out.scale;
+            m.radius = std::min(m.radius, radius);
+            m.at = m.at + middle * (1.0 / static_cast<double>(section.openings.size()));
+            m.beside_photo = std::max(m.beside_photo, beside_photo(photos, middle, radius));
         }
-        m.tone = tone_at(m.at, box, project.style.light_deg);
+        const int cut = plan.cut_of_opening[section.openings.front()];
+        if (cut >= 0) m.behind.push_back(colour_of(project, project.cuts[cut].paper, white_cut));
+        if (!project.page.base_paper.empty())
+            m.behind.push_back(colour_of(project, project.page.base_paper, white_cut));
+        m.tone = tones.tone_at(m.at);
+        m.wanted = tones.colour_at(m.at);
     }
+    take_rules(project, plan, job);
     for (std::size_t p = 0; p < plan.patches.size(); ++p) {
         if (plan.patches[p].rides_on >= 0) continue;
         MatchSection& m = job.sections[plan.patches[p].section];

@@ -20,9 +20,11 @@ struct PlacedPatch {
     int sheet = -1; ///< into Plan::sheets; -1 when it has no place
     double rotation_deg = 0;
     Point shift;
+    bool mirrored = false; ///< left to right before it is turned: cut with side B up, sheets being seen from A
 
     Transform to_sheet() const {
-        return Transform::moved(shift.x, shift.y) * Transform::turned_deg(rotation_deg);
+        const Transform placed = Transform::moved(shift.x, shift.y) * Transform::turned_deg(rotation_deg);
+        return mirrored ? placed * Transform::mirrored_x() : placed;
     }
 };
 
@@ -30,6 +32,7 @@ struct UsedSheet {
     int sheet = 0; ///< into Plan::sheets
     std::vector<int> patches;
     Region leftovers; ///< what is worth keeping, largest first
+    Box largest_left; ///< the largest upright rectangle in them; empty without any
     double used_area = 0;
 };
 
@@ -79,10 +82,11 @@ struct Plan {
     std::vector<InsertLabel> inserts;
     std::vector<Sheet> sheets;         ///< the whole stash, what the frame takes already taken
     std::vector<int> paper_of_section; ///< into the stash; -1 for none
+    std::vector<Side> side_of_section;
     std::vector<PlacedPatch> placed;   ///< by patch
     std::vector<UsedSheet> used_sheets;
     std::vector<ShortPatch> short_patches;
-    std::vector<int> alike; ///< neighbours with the same paper
+    std::vector<int> alike; ///< neighbours with the same side of the same paper
     std::vector<PaperUse> papers;
     std::vector<Finding> findings; ///< most serious first
     bool sheets_done = false;      ///< false while the patches have not been laid on sheets yet

@@ -3,8 +3,11 @@
 #include "core/cutfile/layers.h"
 #include "core/geometry/measure.h"
 #include "core/project/findings.h"
+#include "core/project/hidden_stock.h"
 #include "core/project/match_job.h"
+#include "core/project/print_plan.h"
 #include "core/sections/effort.h"
+#include "core/sheets/leftover.h"
 
 #include <algorithm>
 #include <set>
@@ -28,11 +31,31 @@ std::vector<int> chosen_papers(const Project& project, const std::vector<Section
     return out;
 }
 
-std::vector<int> patches_with(const Plan& plan, int paper) {
+std::vector<Side> chosen_sides(const Project& project, const Plan& plan) {
+    std::vector<Side> out;
+    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
+        const int paper = plan.paper_of_section[s];
+        const Side side = project.choice(plan.sections[s].id).side;
+        out.push_back(paper >= 0 && stash_of(project).papers[paper].has(side) ? side : Side::A);
+    }
+    return out;
+}
+
+/// By section, as match numbers them.
+std::vector<int> chosen_faces(const Project& project, const Plan& plan) {
     std::vector<int> out;
-    for (std::size_t p = 0; p < plan.patches.size(); ++p)
-        if (plan.paper_of_section[plan.patches[p].section] == paper && plan.patches[p].rides_on < 0)
-            out.push_back(static_cast<int>(p));
+    for (std::size_t s = 0; s < plan.sections.size(); ++s)
+        out.push_back(face_of(stash_of(project), plan.paper_of_section[s], plan.side_of_section[s]));
+    return out;
+}
+
+std::vector<LaidPatch> patches_with(const Plan& plan, int paper) {
+    std::vector<LaidPatch> out;
+    for (std::size_t p = 0; p < plan.patches.size(); ++p) {
+        const int section = plan.patches[p].section;
+        if (plan.paper_of_section[section] == paper && plan.patches[p].rides_on < 0)
+            out.emplace_back(static_cast<int>(p), plan.side_of_section[section]);
+    }
     return out;
 }
 
@@ -53,38 +76,6 @@ std::string why_bare(const Project& project, const Plan& plan, int patch, bool p
     if (!proposed) return "no paper has been chosen for its section";
     return "no paper has room left for its section, of which this patch takes " +
            size_of(project, plan, patch);
-}
-
-/// The frame comes out of the smallest sheets that are large enough; what is left of them stays in the stock.
-void take_frame(const Project& project, Plan& plan) {
-    const Page& page = project.page;
-    if (!page.framed() || page.frame_paper.empty()) return;
-    const int paper = stash_of(project).find(page.frame_paper);
-    for (std::size_t leaf = 0; leaf < page.leaves().size(); ++leaf) {
-        Sheet* best = nullptr;
-        for (Sheet& s : plan.sheets)
-            if (s.paper == paper && s.kind != SheetKind::Gutted && large_enough(page, s.outline) &&
-                (!best || s.area < best->area))
-                best = &s;
-        if (!best) {
-            plan.frame.findings.push_back({"frame-paper",
-                                           Severity::Problem,
-                                           "No sheet for the frame",
-                                           "No sheet of the frame's paper is " +
-                                               format_size(page.width, page.height, project.units) +
-                                               ", as large as the page.",
-                                           Point{page.width / 2, 0},
-                                           {},
-                                           {},
-                                           {}});
-            return;
-        }
-        best->kind = SheetKind::Gutted;
-        const auto left = left_of_frame_sheet(page, best->outline);
-        best->outline = left.value_or(Polygon{});
-        best->area = area(best->outline);
-    }
-    // A sheet of which nothing is left stays in the list, so that the others keep their places.
 }
 
 /// Material of every cut on the page, where a photo wants to know what lies over it.
@@ -117,6 +108,21 @@ SharedBars shared_bars(const Project& project, const std::vector<Spot>& openings
             out.otherwise.insert(std::minmax(a->second, b->second));
     }
     return out;
+}
+
+/// What the page takes and hides is taken; the rest is what there is to choose from.
+void count_stock(const Project& project, Plan& plan) {
+    take_hidden_stock(project, plan);
+    for (const Sheet& s : plan.sheets) plan.papers[s.paper].stock_area += s.area;
+}
+
+/// One of the two says that it gets the other's paper.
+bool alike_by_decision(const Project& project, const Plan& plan, const Neighbours& n) {
+    const auto follows = [&](int s, int leader) {
+        const auto& same = project.choice(plan.sections[s].id).same_as;
+        return same && section_of(project, *same) == plan.sections[leader].id;
+    };
+    return follows(n.a, n.b) || follows(n.b, n.a);
 }
 
 BackingWish wish_of(const Section& section) {
@@ -178,9 +184,22 @@ Region leftovers_of(const Plan& plan, const UsedSheet& used, double gap) {
     return *rest;
 }
 
+Box largest_left(const Region& leftovers) {
+    Box best;
+    for (const Polygon& p : leftovers) {
+        // A polygon cannot hold a rectangle larger than itself, and they come largest first.
+        if (area(p) <= best.width() * best.height()) break;
+        const Box one = largest_rectangle(p);
+        if (one.width() * one.height() > best.width() * best.height()) best = one;
+    }
+    return best;
+}
+
 void take(const PaperNest& nest, Plan& plan) {
-    for (const NestPlacement& p : nest.result.placements)
-        plan.placed[nest.patches[p.piece]] = {nest.sheets[p.sheet], p.rotation_deg, p.shift};
+    for (const NestPlacement& p : nest.result.placements) {
+        const LaidPatch& laid = nest.patches[p.piece];
+        plan.placed[laid.patch] = {nest.sheets[p.sheet], p.rotation_deg, p.shift, laid.side == Side::B};
+    }
     for (std::size_t i = 0; i < plan.patches.size(); ++i)
         if (const int leader = plan.patches[i].rides_on; leader >= 0) plan.placed[i] = plan.placed[leader];
 }
@@ -196,72 +215,12 @@ void note_used_sheets(const Project& project, Plan& plan) {
             }
         if (used.patches.empty()) continue;
         used.leftovers = leftovers_of(plan, used, project.blade_gap / 2);
+        used.largest_left = largest_left(used.leftovers);
         plan.used_sheets.push_back(std::move(used));
     }
 }
 
 } // namespace
-
-int Plan::patch_of(int opening) const {
-    for (std::size_t p = 0; p < patches.size(); ++p)
-        if (patches[p].opening == opening) return static_cast<int>(p);
-    return -1;
-}
-
-int Plan::opening_at(Point on_page) const {
-    if (!cut) return -1;
-    const Point p = inverse(set_out.to_page)(on_page);
-    int best = -1;
-    for (std::size_t o = 0; o < cut->openings.size(); ++o) {
-        const Opening& opening = cut->openings[o];
-        if (!opening.box.contains(p) || !contains(opening.outline.outer, p)) continue;
-        if (best < 0 || opening.area < cut->openings[best].area) best = static_cast<int>(o);
-    }
-    return best;
-}
-
-Point Plan::middle_of(int opening) const {
-    return set_out.to_page(cut->openings[opening].label.centre);
-}
-
-bool Plan::has_problems() const {
-    return std::any_of(findings.begin(), findings.end(),
-                       [](const Finding& f) { return f.severity == Severity::Problem; });
-}
-
-double Plan::patch_area() const {
-    double sum = 0;
-    for (const Patch& p : patches) sum += p.paper_area();
-    return sum;
-}
-
-double Plan::backing_minutes() const {
-    double sum = 0;
-    for (const Patch& p : patches) sum += zesty::backing_minutes(p);
-    return sum;
-}
-
-std::vector<Spot> Plan::spots_of(const std::vector<int>& openings) const {
-    std::vector<Spot> out;
-    for (int o : openings)
-        if (o >= 0 && o < static_cast<int>(spots.size())) out.push_back(spots[o]);
-    return out;
-}
-
-std::vector<BarName> Plan::bars_among(const std::vector<int>& openings) const {
-    std::set<BarName> out;
-    if (!cut) return {};
-    const auto chosen = [&](int o) {
-        return std::find(openings.begin(), openings.end(), o) != openings.end();
-    };
-    const auto whole = [&](int o) { return Spot(spots[o].cut, spots[o].opening); };
-    for (const Bar& b : cut->bars) {
-        if (b.b == Bar::edge || whole(b.a) == whole(b.b)) continue;
-        if (openings.size() == 1 ? chosen(b.a) || chosen(b.b) : chosen(b.a) && chosen(b.b))
-            out.insert(std::minmax(whole(b.a), whole(b.b)));
-    }
-    return {out.begin(), out.end()};
-}
 
 Result<std::shared_ptr<const CutPart>> Planner::part_of(const Project& project, const PlacedCut& cut) {
     const auto& drawing = project.drawings[cut.drawing];
@@ -385,14 +344,13 @@ Result<Plan> Planner::shapes(const Project& project) {
     const Stash& stash = stash_of(project);
     plan.frame = frame_of(project.page, project.units);
     plan.sheets = sheets_of(stash);
-    take_frame(project, plan);
     plan.papers.resize(stash.papers.size());
-    for (const Sheet& s : plan.sheets) plan.papers[s.paper].stock_area += s.area;
     if (auto r = set_out_again(project); !r) return tl::make_unexpected(r.error());
     plan.set_out = composed_.whole;
     plan.cut = composed_.cut;
     look_at_photos(project, plan);
     if (project.cuts.empty()) {
+        count_stock(project, plan);
         plan.findings = findings_of(project, plan);
         return plan;
     }
@@ -401,17 +359,20 @@ Result<Plan> Planner::shapes(const Project& project) {
     plan.each_cut = composed_.each;
     plan.spots = spots_.names;
     plan.cut_of_opening = spots_.cut_of_opening;
+    count_stock(project, plan);
     plan.sections = sections_of(plan.spots, project);
     plan.section_of_opening = section_by_opening(plan.sections, plan.cut->openings.size());
     plan.neighbours = neighbours_of(*plan.cut, plan.sections, plan.set_out.to_page, spots_.seams);
     plan.paper_of_section = chosen_papers(project, plan.sections);
+    plan.side_of_section = chosen_sides(project, plan);
     if (auto r = back_again(project, plan); !r) return tl::make_unexpected(r.error());
     look_at_treatments(project, spots_, plan);
     plan.inserts = inserts_;
     plan.placed.resize(plan.patches.size());
     for (std::size_t i = 0; i < plan.neighbours.size(); ++i) {
         const Neighbours& n = plan.neighbours[i];
-        if (plan.paper_of_section[n.a] >= 0 && plan.paper_of_section[n.a] == plan.paper_of_section[n.b])
+        if (plan.paper_of_section[n.a] >= 0 && plan.paper_of_section[n.a] == plan.paper_of_section[n.b] &&
+            plan.side_of_section[n.a] == plan.side_of_section[n.b] && !alike_by_decision(project, plan, n))
             plan.alike.push_back(static_cast<int>(i));
     }
     for (std::size_t s = 0; s < plan.sections.size(); ++s)
@@ -426,21 +387,21 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
     if (!made) return made;
     Plan plan = std::move(*made);
     const Stash& stash = stash_of(project);
-    capacity_.use(stash, plan.sheets, plan.patches, project.blade_gap, project.seed);
+    use_capacity(project, plan);
     for (std::size_t paper = 0; paper < stash.papers.size(); ++paper) {
         if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
         if (progress)
             progress(static_cast<double>(paper) / static_cast<double>(stash.papers.size()),
                      "laying patches on sheets");
-        const std::vector<int> patches = patches_with(plan, static_cast<int>(paper));
+        const std::vector<LaidPatch> patches = patches_with(plan, static_cast<int>(paper));
         if (patches.empty()) continue;
         const PaperNest& nest = capacity_.lay(static_cast<int>(paper), patches, attempts_for_a_plan, stop);
         take(nest, plan);
         plan.papers[paper].used_area = nest.placed_area;
         plan.papers[paper].short_patches = static_cast<int>(nest.result.unplaced.size());
         for (int u : nest.result.unplaced) {
-            const int patch = nest.patches[u];
-            const bool alone = capacity_.fits_alone(patch, static_cast<int>(paper));
+            const auto [patch, side] = nest.patches[u];
+            const bool alone = capacity_.fits_alone(patch, static_cast<int>(paper), side);
             plan.short_patches.push_back({plan.patches[patch].section, patch,
                                           why_short(project, plan, stash.papers[paper], patch, alone)});
             for (std::size_t rider = 0; rider < plan.patches.size(); ++rider)
@@ -455,23 +416,81 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
                                           why_bare(project, plan, static_cast<int>(p), proposed)});
     note_used_sheets(project, plan);
     plan.sheets_done = true;
-    add_sheet_findings(project, plan, capacity_, stop);
+    add_sheet_findings(project, plan, capacity_, stop, [this](const Project& changed) {
+        if (!trials_) trials_ = std::make_unique<Planner>();
+        return trials_->shapes(changed);
+    });
     if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
     return plan;
 }
 
+void Planner::use_capacity(const Project& project, const Plan& plan) {
+    capacity_.use(stash_of(project), plan.sheets, plan.patches, project.blade_gap, project.seed,
+                  patch_prints(project, plan));
+}
+
+Result<Plan> Planner::ready_to_choose(const Project& project) {
+    auto made = shapes(project);
+    if (!made) return made;
+    if (made->patches.empty())
+        return fail(ErrorKind::NothingToDo, "there is no section to choose a paper for");
+    if (stash_of(project).papers.empty())
+        return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
+    return made;
+}
+
 Result<Assignment> Planner::propose(const Project& project, bool keep_chosen, const StopToken& stop,
                                     const Progress& progress) {
+    const auto plan = ready_to_choose(project);
+    if (!plan) return tl::make_unexpected(plan.error());
+    use_capacity(project, *plan);
+    return match(match_job(project, *plan, keep_chosen), capacity_, stop, progress);
+}
+
+Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool keep_chosen, int count,
+                                                    const StopToken& stop, const Progress& progress) {
+    const auto shape = ready_to_choose(project);
+    if (!shape) return tl::make_unexpected(shape.error());
+    use_capacity(project, *shape);
+    MatchJob job = match_job(project, *shape, keep_chosen);
+    if (std::any_of(shape->paper_of_section.begin(), shape->paper_of_section.end(), [](int p) { return p >= 0; }))
+        job.start = chosen_faces(project, *shape);
+    const auto found = zesty::proposals(job, capacity_, count, stop,
+                                        [&](double f, const char* what) {
+                                            if (progress) progress(0.9 * f, what);
+                                        });
+    std::vector<OfferedPage> out;
+    for (const Proposal& p : found) {
+        OfferedPage one{with_papers(project, *shape, p.assignment), {}, p.idea, {}};
+        // Tones are those of the style it was made with: what is on show is what comes of taking it.
+        one.project.style = p.style;
+        auto whole = plan(one.project, stop, {}, true);
+        if (!whole) {
+            if (out.empty()) return tl::make_unexpected(whole.error());
+            break;
+        }
+        one.plan = std::make_shared<const Plan>(std::move(*whole));
+        one.reasons = why_page(one.project, *one.plan);
+        out.push_back(std::move(one));
+    }
+    return out;
+}
+
+Result<WhyPaper> Planner::why(const Project& project, int section, const StopToken& stop) {
     auto made = shapes(project);
     if (!made) return tl::make_unexpected(made.error());
     const Plan& plan = *made;
-    const Stash& stash = stash_of(project);
-    if (plan.patches.empty())
-        return fail(ErrorKind::NothingToDo, "there is no section to choose a paper for");
-    if (stash.papers.empty())
+    if (section < 0 || section >= static_cast<int>(plan.sections.size()))
+        return fail(ErrorKind::BadInput, "there is no such section");
+    if (!takes_paper(plan.sections[section].treatment))
+        return fail(ErrorKind::NothingToDo, "this section gets no paper");
+    if (stash_of(project).papers.empty())
         return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
-    capacity_.use(stash, plan.sheets, plan.patches, project.blade_gap, project.seed);
-    return match(match_job(project, plan, keep_chosen), capacity_, stop, progress);
+    use_capacity(project, plan);
+    const MatchJob job = match_job(project, plan, true);
+    const Choices choices = choices_for(job, capacity_, chosen_faces(project, plan), section, stop);
+    if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
+    return why_paper(project, plan, job, choices, section);
 }
 
 Result<int> Planner::piece_count(const Project& project, int cut) {
@@ -519,11 +538,14 @@ Result<std::vector<SchoolFigures>> Planner::compare_schools(const Project& proje
 
 Project with_papers(const Project& project, const Plan& plan, const Assignment& assignment) {
     Project out = project;
+    const std::vector<Face> faces = faces_of(*project.stash);
     for (std::size_t s = 0; s < plan.sections.size() && s < assignment.paper.size(); ++s) {
         const Section& section = plan.sections[s];
         if (!takes_paper(section.treatment) || section.locked) continue;
         SectionChoice c = out.choice(section.id);
-        c.paper = assignment.paper[s] < 0 ? "" : project.stash->papers[assignment.paper[s]].id;
+        const int face = assignment.paper[s];
+        c.paper = face < 0 ? "" : project.stash->papers[faces[face].paper].id;
+        c.side = face < 0 ? Side::A : faces[face].side;
         out.choose(section.id, c);
     }
     return out;

@@ -3,10 +3,19 @@
 // has changed since the last call. One planner serves one thread at a time.
 
 #include "core/project/plan.h"
+#include "core/project/why.h"
 
 #include <tuple>
 
 namespace zesty {
+
+/// A proposal with what comes of taking it.
+struct OfferedPage {
+    Project project;
+    std::shared_ptr<const Plan> plan;
+    Idea idea = Idea::AsAsked;
+    std::vector<std::string> reasons;
+};
 
 class Planner {
 public:
@@ -24,6 +33,13 @@ public:
     Result<Assignment> propose(const Project& project, bool keep_chosen, const StopToken& stop = {},
                                const Progress& progress = {});
 
+    /// Up to `count` that are clearly different, the best first, as proposals() in core/match has them. What
+    /// has been worked out when it is told to stop is given.
+    Result<std::vector<OfferedPage>> proposals(const Project& project, bool keep_chosen, int count,
+                                               const StopToken& stop = {}, const Progress& progress = {});
+    /// Why the section has its paper and what else it could have.
+    Result<WhyPaper> why(const Project& project, int section, const StopToken& stop = {});
+
     /// What other sizes would do to one cut (index into Project::cuts), openings treated as they are now.
     Result<std::vector<Rung>> ladder(const Project& project, int cut, double least, double greatest,
                                      int count, const StopToken& stop = {});
@@ -35,6 +51,8 @@ public:
     Result<std::shared_ptr<const CutFile>> cut_alone(const Project& project, int cut);
 
 private:
+    void use_capacity(const Project& project, const Plan& plan);
+    Result<Plan> ready_to_choose(const Project& project);
     Result<std::shared_ptr<const CutPart>> part_of(const Project& project, const PlacedCut& cut);
     Result<void> set_out_again(const Project& project);
     Result<void> spread_again(const Project& project);
@@ -73,6 +91,7 @@ private:
     SharedBars backing_bars_;
     std::shared_ptr<const CutFile> backing_cut_;
     Capacity capacity_;
+    std::unique_ptr<Planner> trials_; ///< for ways out of a shortage, so that they leave what is known alone
 };
 
 /// The project with what match proposed, papers of sections given by hand left alone.

@@ -43,6 +43,7 @@ bool operator==(const Project& a, const Project& b) {
            a.photos == b.photos && a.lip == b.lip && a.blade_gap == b.blade_gap && a.seed == b.seed &&
            a.groups == b.groups && a.sections == b.sections && a.backing == b.backing &&
            a.divisions == b.divisions && a.bars == b.bars && a.style == b.style &&
+           a.roles == b.roles && a.apart == b.apart && a.slants == b.slants && a.pins == b.pins &&
            a.mat_width == b.mat_width && a.mat_height == b.mat_height &&
            std::equal(a.drawings.begin(), a.drawings.end(), b.drawings.begin(), b.drawings.end(),
                       same_file) &&
@@ -135,6 +136,13 @@ void undivide(Project& project, const std::vector<Spot>& openings) {
         project.divisions.erase(whole);
         if (whole != base_spot) project.choose(whole, kept);
     }
+}
+
+void keep_apart(Project& project, const std::string& paper, const std::string& other, bool apart) {
+    const std::pair<std::string, std::string> pair = std::minmax(paper, other);
+    std::erase(project.apart, pair);
+    if (apart && paper != other) project.apart.push_back(pair);
+    std::sort(project.apart.begin(), project.apart.end());
 }
 
 void set_bars(Project& project, const std::vector<BarName>& bars, LipMode lips) {

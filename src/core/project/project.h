@@ -3,6 +3,7 @@
 // "changed since saved", handed whole to the worker. The heavy parts never change and are shared.
 
 #include "core/cutfile/drawing.h"
+#include "core/match/print_wish.h"
 #include "core/match/style.h"
 #include "core/sections/division.h"
 #include "core/sections/treatment.h"
@@ -35,6 +36,11 @@ struct SectionChoice {
     std::optional<double> lip;
     std::optional<School> school = std::nullopt; ///< where it differs from the page's
     int order = 0;                               ///< when it is glued: lower first; 0 leaves it to the plan
+    Side side = Side::A;                         ///< of the paper
+    std::vector<std::string> never = {};         ///< papers it must not get, ascending
+    std::optional<Spot> same_as = std::nullopt;  ///< gets whatever paper that section gets
+    bool facing = false;                         ///< with same_as: its stripes slant the other way
+    PrintWish print = {};
     bool operator==(const SectionChoice&) const = default;
     bool plain() const { return *this == SectionChoice{}; }
 };
@@ -76,6 +82,11 @@ struct Project {
     std::map<Spot, Division> divisions;
     unsigned seed = 1;
     MatchStyle style; ///< of proposals
+    std::map<std::string, PaperRole> roles; ///< by paper
+    /// Papers that must not lie beside each other; each pair ascending, pairs ascending.
+    std::vector<std::pair<std::string, std::string>> apart;
+    Slants slants;
+    std::map<Spot, SheetPin> pins; ///< patches put on their sheets by hand, by opening
     /// Openings that share a section; each group ascending and of at least two, groups in order.
     std::vector<std::vector<Spot>> groups;
     /// What was decided for a section, by its lowest opening. Sections without an entry are backed with paper
@@ -106,6 +117,9 @@ Spot section_of(const Project& project, Spot opening);
 /// Patches meet or overlap on these bars, whatever they do elsewhere; a bar that does as all others is not
 /// kept.
 void set_bars(Project& project, const std::vector<BarName>& bars, LipMode lips);
+
+/// These papers must not lie beside each other; or may again.
+void keep_apart(Project& project, const std::string& paper, const std::string& other, bool apart);
 
 /// Calls change(choice) for every section that one of the openings is in.
 template <class Change>

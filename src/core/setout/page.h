@@ -36,6 +36,9 @@ struct Page {
     FrameKind frame = FrameKind::Whole;
     double glue_lip = mm_per_inch / 2; ///< of the frame paper behind the base
     std::string frame_paper;           ///< id of the frame's paper; empty when it is not from the stash
+    bool gut = true;                   ///< the middle of a whole frame is cut out and used
+    std::string base_paper = {};       ///< id of the base's paper; empty when it is not from the stash
+    bool under_photos = false;         ///< what of the base lies under photos may be cut out and used
     bool operator==(const Page&) const = default;
 
     bool framed() const { return reveal.most() > 0; }

@@ -2,6 +2,7 @@
 // A photo on the page, as decided. Its print has a real size; millimetres on the page.
 
 #include "core/geometry/shapes.h"
+#include "core/setout/brought_picture.h"
 
 #include <string>
 #include <vector>
@@ -18,6 +19,7 @@ struct Photo {
     bool on_top = true; ///< above every cut; otherwise it slides behind those that lie above photos
     /// Parts that must stay free, such as a face: in the photo, millimetres from its upright middle.
     std::vector<Box> keep_free;
+    SharedPicture picture = {}; ///< what it shows, where somebody brought it
     bool operator==(const Photo&) const = default;
 };
 

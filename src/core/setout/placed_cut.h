@@ -30,6 +30,7 @@ struct PlacedCut {
     bool by_whole = false; ///< sized and placed by the whole drawing, so that layers stay in register
     double grown = 0;      ///< mm on the page, all round: a shadow
     bool pieces_from_paper = false; ///< its pieces are cut from papers of their own, each a section
+    std::string paper = {};         ///< id of the paper it is cut from; empty when that is not from the stash
     bool above_photos = true;       ///< photos that are not on top slide behind it
     bool operator==(const PlacedCut&) const = default;
 };

@@ -74,6 +74,18 @@ Spans edges_of(const Polygon& polygon, Point origin, double cell, int rows) {
     return spans;
 }
 
+/// Ascending, with what touches made one.
+std::vector<CellRun> joined(std::vector<CellRun> runs) {
+    std::sort(runs.begin(), runs.end(), [](CellRun a, CellRun b) { return a.from < b.from; });
+    std::vector<CellRun> out;
+    for (CellRun run : runs)
+        if (!out.empty() && run.from <= out.back().to + 1)
+            out.back().to = std::max(out.back().to, run.to);
+        else
+            out.push_back(run);
+    return out;
+}
+
 } // namespace
 
 PieceRaster rasterize(const Polygon& polygon, Point origin, double cell) {
@@ -95,15 +107,27 @@ PieceRaster rasterize(const Polygon& polygon, Point origin, double cell) {
         };
         for (const auto& [from, to] : edges[r]) take(from, to);
         for (const auto& [from, to] : inside_at(crossings[r])) take(from, to);
-        std::sort(runs.begin(), runs.end(), [](CellRun a, CellRun b) { return a.from < b.from; });
-        for (CellRun run : runs) {
-            auto& kept = out.runs[r];
-            if (!kept.empty() && run.from <= kept.back().to + 1)
-                kept.back().to = std::max(kept.back().to, run.to);
-            else
-                kept.push_back(run);
-        }
+        out.runs[r] = joined(std::move(runs));
         for (CellRun run : out.runs[r]) out.cells += run.to - run.from + 1;
+    }
+    return out;
+}
+
+PieceRaster rasterize(const Region& polygons, Point origin, double cell) {
+    if (polygons.size() == 1) return rasterize(polygons[0], origin, cell);
+    PieceRaster out;
+    out.origin = origin;
+    for (const Polygon& p : polygons) {
+        const PieceRaster one = rasterize(p, origin, cell);
+        out.columns = std::max(out.columns, one.columns);
+        out.rows = std::max(out.rows, one.rows);
+        out.runs.resize(out.rows);
+        for (int r = 0; r < one.rows; ++r)
+            out.runs[r].insert(out.runs[r].end(), one.runs[r].begin(), one.runs[r].end());
+    }
+    for (auto& row : out.runs) {
+        row = joined(std::move(row));
+        for (CellRun run : row) out.cells += run.to - run.from + 1;
     }
     return out;
 }
@@ -174,11 +198,14 @@ void SheetRaster::refresh(int y) {
     }
 }
 
-int SheetRaster::first_fit(const PieceRaster& piece, int y) const {
+int SheetRaster::first_fit(const PieceRaster& piece, int y, int from_column) const {
     if (y + piece.rows > rows_ || piece.columns > columns_) return -1;
     Word bad[64];
     const int words = std::min(words_, 64);
+    if (from_column >= words * 64) return -1;
     std::fill(bad, bad + words, 0);
+    for (int i = 0; i <= from_column / 64; ++i)
+        bad[i] = i < from_column / 64 ? ~Word{0} : (Word{1} << (from_column % 64)) - 1;
     for (int r = 0; r < piece.rows; ++r) {
         for (const CellRun& run : piece.runs[r]) {
             const int n = run.to - run.from + 1;

@@ -26,6 +26,8 @@ struct PieceRaster {
 
 /// `origin` must not lie right of or below the polygon's box corner.
 PieceRaster rasterize(const Polygon& polygon, Point origin, double cell);
+/// Of several polygons, which may overlap.
+PieceRaster rasterize(const Region& polygons, Point origin, double cell);
 
 /// The blocked cells of a sheet, ready to be asked where a piece fits.
 class SheetRaster {
@@ -36,8 +38,8 @@ public:
     int rows() const { return rows_; }
     Point origin() const { return origin_; }
 
-    /// The first free place in row y at or right of column 0 where the piece fits, or -1.
-    int first_fit(const PieceRaster& piece, int y) const;
+    /// The first free place in row y at or right of a column where the piece fits, or -1.
+    int first_fit(const PieceRaster& piece, int y, int from_column = 0) const;
     /// Blocks the cells of a piece whose cell (0, 0) lies on (x, y); parts beyond the sheet are ignored.
     void block(const PieceRaster& piece, int x, int y);
 

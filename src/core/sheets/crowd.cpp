@@ -26,6 +26,26 @@ float unit(std::mt19937& random) {
     return static_cast<float>(random() >> 8) * (1.F / (1 << 24));
 }
 
+/// An obstacle in the sheet's coordinates.
+TurnedClaim obstacle(const Ring& outer) {
+    const Claim claim = Claim::obstacle({outer, {}});
+    TurnedClaim turned = claim.turned(0);
+    const Point at = claim.reference();
+    const auto move = [&](FloatRing& r) {
+        for (float& x : r.x) x += static_cast<float>(at.x);
+        for (float& y : r.y) y += static_cast<float>(at.y);
+        r.box = {r.box.x0 + static_cast<float>(at.x), r.box.y0 + static_cast<float>(at.y),
+                 r.box.x1 + static_cast<float>(at.x), r.box.y1 + static_cast<float>(at.y)};
+    };
+    move(turned.claim);
+    move(turned.body);
+    for (int k = 0; k < turned.poles.count; ++k) {
+        turned.poles.x[k] += static_cast<float>(at.x);
+        turned.poles.y[k] += static_cast<float>(at.y);
+    }
+    return turned;
+}
+
 /// What of the sheet's box is not paper, in pieces without holes.
 std::vector<TurnedClaim> obstacles_of(const Polygon& sheet, const Box& box) {
     std::vector<TurnedClaim> out;
@@ -35,25 +55,8 @@ std::vector<TurnedClaim> obstacles_of(const Polygon& sheet, const Box& box) {
                                Box{wide.x0, c.y, c.x, wide.y1}, Box{c.x, c.y, wide.x1, wide.y1}}) {
         const auto rest = subtract({{ring_of(quarter), {}}}, {sheet});
         if (!rest) continue;
-        for (const Polygon& p : *rest) {
-            if (area(p) < 1e-3) continue;
-            const Claim claim = Claim::obstacle({p.outer, {}});
-            TurnedClaim turned = claim.turned(0);
-            const Point at = claim.reference();
-            const auto move = [&](FloatRing& r) {
-                for (float& x : r.x) x += static_cast<float>(at.x);
-                for (float& y : r.y) y += static_cast<float>(at.y);
-                r.box = {r.box.x0 + static_cast<float>(at.x), r.box.y0 + static_cast<float>(at.y),
-                         r.box.x1 + static_cast<float>(at.x), r.box.y1 + static_cast<float>(at.y)};
-            };
-            move(turned.claim);
-            move(turned.body);
-            for (int k = 0; k < turned.poles.count; ++k) {
-                turned.poles.x[k] += static_cast<float>(at.x);
-                turned.poles.y[k] += static_cast<float>(at.y);
-            }
-            out.push_back(std::move(turned));
-        }
+        for (const Polygon& p : *rest)
+            if (area(p) >= 1e-3) out.push_back(obstacle(p.outer));
     }
     return out;
 }
@@ -85,7 +88,7 @@ bool is_box(const Polygon& sheet, const Box& box) {
 
 } // namespace
 
-CrowdJob::CrowdJob(const NestJob& job) : grown(static_cast<float>(job.gap / 2 + Claim::slack)) {
+CrowdJob::CrowdJob(const NestJob& job, const NestResult& start) : grown(static_cast<float>(job.gap / 2 + Claim::slack)) {
     for (const NestPiece& p : job.pieces) {
         claims.emplace_back(p.outline, std::max(job.gap / 2, 1e-3));
         sides_deg.push_back(p.any_rotation ? long_sides(p.outline.outer) : std::vector<double>{});
@@ -94,7 +97,9 @@ CrowdJob::CrowdJob(const NestJob& job) : grown(static_cast<float>(job.gap / 2 + 
             for (double deg : p.rotations_deg) only.push_back(claims.back().turned(deg));
         ways.push_back(std::move(only));
         std::vector<int> where = p.sheets;
-        if (where.empty())
+        if (p.held())
+            where.clear();
+        else if (where.empty())
             for (std::size_t s = 0; s < job.sheets.size(); ++s) where.push_back(static_cast<int>(s));
         allowed.push_back(std::move(where));
     }
@@ -106,6 +111,16 @@ CrowdJob::CrowdJob(const NestJob& job) : grown(static_cast<float>(job.gap / 2 + 
         sheet.area = area(s.outline);
         if (!is_box(s.outline, box)) sheet.obstacles = obstacles_of(s.outline, box);
         sheets.push_back(std::move(sheet));
+    }
+    for (const NestPlacement& at : start.placements) {
+        const NestPiece& p = job.pieces[at.piece];
+        if (!p.held()) continue;
+        Region all{p.outline};
+        all.insert(all.end(), p.together.begin(), p.together.end());
+        // Pieces are measured against obstacles by their bodies, so these keep the whole gap.
+        const auto wide = grow(transformed(all, at.transform()), job.gap + Claim::slack);
+        for (const Polygon& w : wide ? *wide : transformed(all, at.transform()))
+            sheets[at.sheet].obstacles.push_back(obstacle(w.outer));
     }
 }
 

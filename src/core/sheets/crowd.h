@@ -25,7 +25,9 @@ struct CrowdSpot {
 
 /// What does not change while a job is worked on; shared by threads.
 struct CrowdJob {
-    explicit CrowdJob(const NestJob& job);
+    /// Pieces of `start` that are held where they are become a part of what the sheets do not offer; nothing
+    /// moves them.
+    CrowdJob(const NestJob& job, const NestResult& start);
 
     struct Sheet {
         FloatBox box;

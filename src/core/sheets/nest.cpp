@@ -4,6 +4,8 @@
 #include "core/geometry/measure.h"
 #include "core/on_two_threads.h"
 #include "core/sheets/bit_raster.h"
+#include "core/sheets/fewer_sheets.h"
+#include "core/sheets/laid.h"
 #include "core/sheets/refine.h"
 
 #include <algorithm>
@@ -61,16 +63,28 @@ std::vector<double> rotations_of(const NestPiece& piece) {
     return out;
 }
 
+/// All outlines of a piece.
+Region outlines_of(const NestPiece& piece) {
+    Region out{piece.outline};
+    out.insert(out.end(), piece.together.begin(), piece.together.end());
+    return out;
+}
+
+Region with_gap(const Region& outlines, double gap) {
+    if (gap <= 0) return outlines;
+    const auto grown = grow(outlines, gap, Corner::Round, 4);
+    return grown && !grown->empty() ? *grown : outlines;
+}
+
 PreparedPiece prepare(const NestPiece& piece, double gap, double cell) {
     PreparedPiece out;
-    out.area = area(piece.outline);
-    const auto grown =
-        gap > 0 ? grow({piece.outline}, gap, Corner::Round, 4) : Result<Region>(Region{piece.outline});
-    const Polygon around = grown && grown->size() == 1 ? grown->front() : piece.outline;
+    const Region own_outlines = outlines_of(piece);
+    out.area = area(own_outlines);
+    const Region around = with_gap(own_outlines, gap);
     for (double rotation : rotations_of(piece)) {
         const Transform turn = Transform::turned_deg(rotation);
-        const Polygon turned = transformed(piece.outline, turn);
-        const Polygon wide = transformed(around, turn);
+        const Region turned = transformed(own_outlines, turn);
+        const Region wide = transformed(around, turn);
         const Box own = bounds(turned);
         const Box box = bounds(wide);
         Pose pose;
@@ -96,6 +110,8 @@ public:
         cell_ = job.cell > 0 ? job.cell : cell_for(job);
         for (const NestPiece& p : job.pieces) pieces_.push_back(prepare(p, job.gap, cell_));
         for (const NestSheet& s : job.sheets) empty_.emplace_back(s.outline, cell_);
+        pinned_ = lay_pinned(job);
+        for (const NestPlacement& p : pinned_) block(p);
         sheet_order_.resize(job.sheets.size());
         std::iota(sheet_order_.begin(), sheet_order_.end(), 0);
         std::stable_sort(sheet_order_.begin(), sheet_order_.end(),
@@ -118,13 +134,23 @@ public:
         Attempt out;
         std::vector<SheetRaster> sheets = empty_;
         std::vector<double> used(sheets.size(), 0);
-        for (int piece : order) {
-            const bool placed = !stopped(stop_) && place(piece, sheets, used, out.result);
-            if (placed)
-                out.placed_area += pieces_[piece].area;
-            else
-                out.result.unplaced.push_back(piece);
+        out.result.placements = pinned_;
+        std::vector<char> done(job_.pieces.size(), 0);
+        for (const NestPlacement& p : pinned_) {
+            done[p.piece] = 1;
+            out.placed_area += pieces_[p.piece].area;
+            used[p.sheet] = std::max(used[p.sheet], bounds(job_.sheets[p.sheet].outline).height() * 1e-3);
         }
+        for (const bool held : {true, false})
+            for (int piece : order) {
+                if (done[piece] || job_.pieces[piece].held() != held) continue;
+                const bool placed = job_.pieces[piece].pins.empty() && !stopped(stop_) &&
+                                    place(piece, sheets, used, out.result);
+                if (placed)
+                    out.placed_area += pieces_[piece].area;
+                else
+                    out.result.unplaced.push_back(piece);
+            }
         for (std::size_t s = 0; s < used.size(); ++s) {
             if (used[s] <= 0) continue;
             out.opened += 1 + 10.0 * job_.sheets[s].rank;
@@ -143,6 +169,36 @@ public:
     }
 
 private:
+    /// Takes the place of a pinned piece and its gap out of an empty sheet.
+    void block(const NestPlacement& p) {
+        const Region there =
+            transformed(with_gap(outlines_of(job_.pieces[p.piece]), job_.gap), p.transform());
+        SheetRaster& sheet = empty_[p.sheet];
+        const Box box = bounds(there);
+        const int x = static_cast<int>(std::floor((box.x0 - sheet.origin().x) / cell_));
+        const int y = static_cast<int>(std::floor((box.y0 - sheet.origin().y) / cell_));
+        sheet.block(rasterize(there, {sheet.origin().x + x * cell_, sheet.origin().y + y * cell_}, cell_), x,
+                    y);
+    }
+
+    /// Columns in which the pose keeps to the piece's band when it lies in row y.
+    std::pair<int, int> columns_for(int piece, const Pose& pose, const SheetRaster& sheet, int y) const {
+        std::pair<int, int> all{0, std::numeric_limits<int>::max()};
+        const auto& band = job_.pieces[piece].band;
+        if (!band) return all;
+        const Point at = Transform::turned_deg(pose.rotation_deg)(band->of_piece);
+        const Point first{sheet.origin().x - pose.cells.origin.x + at.x,
+                          sheet.origin().y + y * cell_ - pose.cells.origin.y + at.y};
+        const double from = band->from - dot(band->along, first);
+        const double to = band->to - dot(band->along, first);
+        const double step = band->along.x * cell_;
+        if (std::abs(step) < 1e-9) return from <= 0 && to >= 0 ? all : std::pair{0, -1};
+        const double low = std::ceil(std::min(from / step, to / step) - 1e-9);
+        const double high = std::floor(std::max(from / step, to / step) + 1e-9);
+        if (high < 0 || high < low) return {0, -1};
+        return {static_cast<int>(std::clamp(low, 0.0, 1e6)), static_cast<int>(std::min(high, 1e6))};
+    }
+
     bool place(int piece, std::vector<SheetRaster>& sheets, std::vector<double>& used,
                NestResult& result) const {
         for (int s : sheet_order_) {
@@ -162,8 +218,9 @@ private:
         for (const Pose& pose : pieces_[piece].poses) {
             const int rows = pose.cells.rows;
             for (int y = 0; y + rows <= sheet.rows() && y + rows <= best_bottom; ++y) {
-                const int x = sheet.first_fit(pose.cells, y);
-                if (x < 0) continue;
+                const auto [least, most] = columns_for(piece, pose, sheet, y);
+                const int x = least > most ? -1 : sheet.first_fit(pose.cells, y, least);
+                if (x < 0 || x > most) continue;
                 if (y + rows < best_bottom || x + pose.cells.columns < best_x + best->cells.columns) {
                     best = &pose;
                     best_x = x;
@@ -186,7 +243,8 @@ private:
     const StopToken& stop_;
     double cell_;
     std::vector<PreparedPiece> pieces_;
-    std::vector<SheetRaster> empty_;
+    std::vector<SheetRaster> empty_; ///< but for the pinned pieces
+    std::vector<NestPlacement> pinned_;
     std::vector<int> sheet_order_;
 };
 
@@ -240,37 +298,10 @@ NestResult nest(const NestJob& job, const StopToken& stop, const Progress& progr
                 best_order = orders[i];
             }
     }
-    if (job.refinements > 0 && n <= most_refined && !stopped(stop))
-        return refined(job, best.result, job.refinements, stop, progress);
-    return best.result;
+    if (job.refinements <= 0 || n > most_refined || stopped(stop)) return best.result;
+    return with_fewer_sheets(job, refined(job, best.result, job.refinements, stop, progress), job.refinements,
+                             stop);
 }
-
-namespace {
-
-/// A placed piece with what is needed to measure from it.
-struct Laid {
-    int piece;
-    Polygon outline;
-    Box box;
-    std::vector<MeasuredRing> rings;
-};
-
-double between(const Laid& a, const Laid& b) {
-    double least = std::numeric_limits<double>::infinity();
-    for (const MeasuredRing& r : a.rings)
-        for (const MeasuredRing& s : b.rings) least = std::min(least, r.gap_to(s).distance);
-    return least;
-}
-
-bool turned_as_allowed(const NestPiece& piece, double rotation) {
-    if (piece.any_rotation) return true;
-    return std::any_of(piece.rotations_deg.begin(), piece.rotations_deg.end(), [&](double r) {
-        const double off = std::fmod(std::abs(r - rotation), 360.0);
-        return std::min(off, 360 - off) < 1e-6;
-    });
-}
-
-} // namespace
 
 std::string verify(const NestJob& job, const NestResult& result) {
     const auto name = [](int i) { return "piece " + std::to_string(i + 1); };
@@ -280,19 +311,12 @@ std::string verify(const NestJob& job, const NestResult& result) {
     for (const NestPlacement& p : result.placements) {
         ++seen[p.piece];
         const NestPiece& piece = job.pieces[p.piece];
-        if (!turned_as_allowed(piece, p.rotation_deg)) return name(p.piece) + " is turned as it must not be";
-        Laid laid{p.piece, transformed(piece.outline, p.transform()), {}, {}};
-        laid.box = bounds(laid.outline);
-        const auto outside = subtract({laid.outline}, {job.sheets[p.sheet].outline});
-        if (!outside || area(*outside) > 0.01) return name(p.piece) + " leaves its sheet";
-        laid.rings.emplace_back(laid.outline.outer);
-        for (const Ring& h : laid.outline.holes) laid.rings.emplace_back(h);
-        for (const Laid& other : on[p.sheet]) {
-            if (!other.box.grown(job.gap).meets(laid.box)) continue;
-            if (between(laid, other) < job.gap - 0.01 || contains(other.outline, laid.outline.outer[0]) ||
-                contains(laid.outline, other.outline.outer[0]))
-                return name(p.piece) + " comes too close to " + name(other.piece);
-        }
+        if (!allowed(piece, p)) return name(p.piece) + " lies where or as it must not";
+        Laid laid(piece, p);
+        if (!laid.inside(job.sheets[p.sheet].outline)) return name(p.piece) + " leaves its sheet";
+        for (const Laid& other : on[p.sheet])
+            if (laid.too_close(other, job.gap))
+                return name(p.piece) + " comes too close to " + name(other.piece());
         on[p.sheet].push_back(std::move(laid));
     }
     for (std::size_t i = 0; i < seen.size(); ++i)

@@ -10,9 +10,27 @@
 #include "core/result.h"
 #include "core/stop.h"
 
+#include <optional>
+#include <string>
 #include <vector>
 
 namespace zesty {
+
+/// A place decided beforehand.
+struct NestPin {
+    int sheet = 0;
+    double rotation_deg = 0;
+    Point shift;
+};
+
+/// A stripe of a sheet: the point `of_piece` must come to lie where its dot product with `along`, a unit
+/// vector on the sheet, is from `from` to `to`.
+struct NestBand {
+    Point of_piece;
+    Point along;
+    double from = 0;
+    double to = 0;
+};
 
 struct NestPiece {
     Polygon outline;
@@ -20,6 +38,12 @@ struct NestPiece {
     std::vector<double> rotations_deg; ///< the only ones allowed when any_rotation is false; not empty then
     /// Sheets it may go on, as indices; empty for all.
     std::vector<int> sheets;
+    std::vector<Polygon> together = {}; ///< more outlines, which keep their place beside the first
+    std::vector<NestPin> pins = {};     ///< the only places for it, the best first; empty for any
+    std::optional<NestBand> band = std::nullopt;
+
+    /// Stays where it was put first.
+    bool held() const { return !pins.empty() || band.has_value() || !together.empty(); }
 };
 
 struct NestSheet {
@@ -55,7 +79,9 @@ struct NestResult {
 };
 
 /// The best of several attempts, made on two threads, and then refined where pieces are left: largest area
-/// placed, then fewest sheets of high rank opened, then the tightest. Deterministic for a seed. Stops early,
+/// placed, then fewest sheets of high rank opened, then the tightest. Pinned pieces are laid first, then those
+/// that have a band or keep together, and the others around them. With refinements sheets are also closed
+/// again where what lies on them goes elsewhere. Deterministic for a seed. Stops early,
 /// with the best so far, when told to; before the first attempt is complete that may leave pieces unplaced.
 NestResult nest(const NestJob& job, const StopToken& stop = {}, const Progress& progress = {});
 

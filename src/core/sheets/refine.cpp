@@ -170,15 +170,20 @@ private:
     std::vector<double> reach_; ///< by sheet: about how much a try is to gain, mm2
 };
 
-NestResult result_of(const CrowdJob& job, const std::vector<CrowdSpot>& spots) {
+NestResult result_of(const CrowdJob& job, const std::vector<CrowdSpot>& spots,
+                     const std::vector<NestPlacement>& held) {
     NestResult out;
+    out.placements = held;
     for (std::size_t i = 0; i < spots.size(); ++i) {
         const int piece = static_cast<int>(i);
-        if (spots[i].sheet < 0)
-            out.unplaced.push_back(piece);
-        else
+        if (spots[i].sheet >= 0)
             out.placements.push_back(job.placement_of(piece, spots[i]));
+        else if (std::none_of(held.begin(), held.end(),
+                              [&](const NestPlacement& p) { return p.piece == piece; }))
+            out.unplaced.push_back(piece);
     }
+    std::sort(out.placements.begin(), out.placements.end(),
+              [](const NestPlacement& a, const NestPlacement& b) { return a.piece < b.piece; });
     return out;
 }
 
@@ -186,10 +191,16 @@ NestResult result_of(const CrowdJob& job, const std::vector<CrowdSpot>& spots) {
 
 NestResult refined(const NestJob& job, const NestResult& start, int rounds, const StopToken& stop,
                    const Progress& progress) {
-    if (start.unplaced.empty()) return start;
-    const CrowdJob crowd(job);
+    const auto movable = [&](int piece) { return !job.pieces[piece].held(); };
+    if (std::none_of(start.unplaced.begin(), start.unplaced.end(), movable)) return start;
+    const CrowdJob crowd(job, start);
     std::vector<CrowdSpot> spots(job.pieces.size());
-    for (const NestPlacement& p : start.placements) spots[p.piece] = crowd.spot_of(p);
+    std::vector<NestPlacement> held;
+    for (const NestPlacement& p : start.placements)
+        if (movable(p.piece))
+            spots[p.piece] = crowd.spot_of(p);
+        else
+            held.push_back(p);
     std::vector<Refiner> hands;
     for (int h = 0; h < 2; ++h) hands.emplace_back(crowd, spots);
     NestResult best = start;
@@ -202,7 +213,7 @@ NestResult refined(const NestJob& job, const NestResult& start, int rounds, cons
         });
         const int ahead = hands[1].placed() > hands[0].placed() ? 1 : 0;
         if (hands[ahead].placed() > placed + 1e-6) {
-            NestResult found = result_of(crowd, hands[ahead].best());
+            NestResult found = result_of(crowd, hands[ahead].best(), held);
             if (verify(job, found).empty()) {
                 best = std::move(found);
                 placed = hands[ahead].placed();

@@ -8,6 +8,7 @@ namespace zesty {
 struct PaletteColour {
     Rgb colour;
     double share = 0; ///< of the picture
+    bool operator==(const PaletteColour&) const = default;
 };
 
 /// Up to `most` colours, the largest share first; colours that look alike (delta E 2000 below 5) are one.

@@ -32,19 +32,31 @@ bool holds(const Paper& paper, double width, double height) {
     });
 }
 
+/// How far off its colour is, for the side that comes nearest; nothing when no side looks as asked.
+std::optional<double> looks(const Paper& paper, const StashQuery& query) {
+    std::optional<double> best;
+    for (const Side side : {Side::A, Side::B}) {
+        if (!paper.has(side)) continue;
+        const PaperFace face = paper.face(side);
+        const double off = query.colour ? difference(to_lab(face.colour), to_lab(*query.colour)) : 0;
+        if (query.pattern && face.pattern != *query.pattern) continue;
+        if (query.colour && off > query.colour_within) continue;
+        best = std::min(off, best.value_or(off));
+    }
+    return best;
+}
+
 } // namespace
 
 std::vector<int> found_in(const Stash& stash, const StashQuery& query) {
     std::vector<std::pair<double, int>> found;
     for (std::size_t i = 0; i < stash.papers.size(); ++i) {
         const Paper& p = stash.papers[i];
-        const double off = query.colour ? difference(to_lab(p.colour), to_lab(*query.colour)) : 0;
-        if (!says(p, query.words) || (query.pattern && p.pattern != *query.pattern) ||
-            (query.colour && off > query.colour_within))
-            continue;
+        const auto off = looks(p, query);
+        if (!off || !says(p, query.words)) continue;
         if ((query.in_stock || query.width > 0 || query.height > 0) && !holds(p, query.width, query.height))
             continue;
-        found.emplace_back(off, static_cast<int>(i));
+        found.emplace_back(*off, static_cast<int>(i));
     }
     std::stable_sort(found.begin(), found.end(),
                      [](const auto& a, const auto& b) { return a.first < b.first; });

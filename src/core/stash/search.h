@@ -7,7 +7,7 @@
 
 namespace zesty {
 
-/// Everything that is given must be true of a paper.
+/// Everything that is given must be true of a paper; colour and pattern of one of its sides.
 struct StashQuery {
     std::string words = {}; ///< each of them in name, notes, place or id, whatever the case
     std::optional<Rgb> colour = {};

@@ -2,6 +2,8 @@
 
 #include "core/geometry/measure.h"
 
+#include <algorithm>
+
 namespace zesty {
 
 namespace {
@@ -30,6 +32,49 @@ int Stash::find(const std::string& id) const {
     return -1;
 }
 
+Stash with_paper(const Stash& stash, Paper paper, const std::map<std::string, std::string>& pictures) {
+    Stash out = stash;
+    for (const auto& [name, bytes] : pictures) out.pictures[name] = bytes;
+    if (const int at = out.find(paper.id); at >= 0)
+        out.papers[at] = std::move(paper);
+    else
+        out.papers.push_back(std::move(paper));
+    return out;
+}
+
+Stash without_paper(const Stash& stash, const std::string& id) {
+    Stash out = stash;
+    std::erase_if(out.papers, [&](const Paper& p) { return p.id == id; });
+    std::erase_if(out.pictures, [&](const auto& picture) {
+        return std::none_of(out.papers.begin(), out.papers.end(), [&](const Paper& p) {
+            return p.picture == picture.first || (p.back && p.back->picture == picture.first);
+        });
+    });
+    return out;
+}
+
+std::string free_id(const Stash& stash, const std::string& id) {
+    std::string out = id;
+    for (int n = 2; stash.find(out) >= 0; ++n) out = id + "-" + std::to_string(n);
+    return out;
+}
+
+PaperFace Paper::face(Side side) const {
+    if (side == Side::B && back) return *back;
+    return {colour, picture, pattern, direction, repeat, angle_deg, palette, coarse};
+}
+
+void Paper::set_front(const PaperFace& face) {
+    colour = face.colour;
+    picture = face.picture;
+    pattern = face.pattern;
+    direction = face.direction;
+    repeat = face.repeat;
+    angle_deg = face.angle_deg;
+    palette = face.palette;
+    coarse = face.coarse;
+}
+
 std::vector<Sheet> sheets_of(const Stash& stash) {
     std::vector<Sheet> out;
     for (std::size_t p = 0; p < stash.papers.size(); ++p) {
@@ -46,6 +91,10 @@ std::vector<Sheet> sheets_of(const Stash& stash) {
 
 const char* name_of(SheetKind kind) {
     switch (kind) {
+    case SheetKind::DropOut:
+        return "drop-out";
+    case SheetKind::UnderPhoto:
+        return "piece from under a photo";
     case SheetKind::Gutted:
         return "gutted middle";
     case SheetKind::Offcut:
@@ -80,6 +129,23 @@ const char* name_of(Pattern pattern) {
 
 const char* name_of(Direction direction) {
     return direction == Direction::Free ? "free" : direction == Direction::Half ? "half" : "fixed";
+}
+
+const char* name_of(Side side) {
+    return side == Side::A ? "A" : "B";
+}
+
+std::optional<Pattern> pattern_named(const std::string& key) {
+    for (const Pattern p : {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre,
+                            Pattern::Picture})
+        if (key == name_of(p)) return p;
+    return std::nullopt;
+}
+
+std::optional<Direction> direction_named(const std::string& key) {
+    for (const Direction d : {Direction::Free, Direction::Half, Direction::Fixed})
+        if (key == name_of(d)) return d;
+    return std::nullopt;
 }
 
 Box picture_box(const Paper& paper) {

@@ -2,10 +2,11 @@
 // The paper at hand.
 
 #include "core/geometry/shapes.h"
-#include "core/stash/colour.h"
+#include "core/stash/palette.h"
 
 #include <map>
 #include <memory>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -15,6 +16,24 @@ enum class Pattern { Solid, Small, Large, Stripe, Ombre, Picture };
 
 /// Which ways up a paper may lie: any, upside down too, or only as it is.
 enum class Direction { Free, Half, Fixed };
+
+enum class Side { A, B };
+
+/// What a side of a paper looks like.
+struct PaperFace {
+    Rgb colour;          ///< of the paper, or the mean of its picture
+    std::string picture; ///< name of a picture in the stash; empty for a plain colour
+    Pattern pattern = Pattern::Solid;
+    Direction direction = Direction::Free;
+    double repeat = 0; ///< mm after which the print begins anew; 0 when it is not known or there is none
+    /// Clockwise from the right: of stripes the way they run, of an ombre the way it gets darker.
+    double angle_deg = 0;
+    std::vector<PaletteColour> palette = {}; ///< of its picture, the largest share first
+    /// Its picture in 8 by 8 cells, row by row; empty without one.
+    std::vector<Rgb> coarse = {};
+    bool operator==(const PaperFace&) const = default;
+};
+inline constexpr int coarse_cells = 8; ///< in a row of PaperFace::coarse
 
 /// Sheets of one outline, seen from side A, millimetres.
 struct SheetStock {
@@ -38,6 +57,15 @@ struct Paper {
     double weight = 0; ///< g/m2; 0 when it is not known
     std::string notes = {};
     std::string kept_in = {}; ///< where the paper is: a drawer, a folder
+    // The colour, picture, pattern, direction and repeat above are those of side A; so are these.
+    double angle_deg = 0;
+    std::vector<PaletteColour> palette = {};
+    std::vector<Rgb> coarse = {};
+    std::optional<PaperFace> back = std::nullopt; ///< side B; nothing where it is not worth showing
+
+    PaperFace face(Side side) const; ///< side A when there is no other
+    bool has(Side side) const { return side == Side::A || back.has_value(); }
+    void set_front(const PaperFace& face);
     bool operator==(const Paper&) const = default;
 };
 
@@ -51,8 +79,15 @@ struct Stash {
     int find(const std::string& id) const;
 };
 
+/// The stash with the paper in the place of the one of the same id, or added, and these pictures.
+Stash with_paper(const Stash& stash, Paper paper, const std::map<std::string, std::string>& pictures = {});
+/// Without it, and without pictures that nothing else shows.
+Stash without_paper(const Stash& stash, const std::string& id);
+/// The id itself, or with a number behind it where a paper has it already.
+std::string free_id(const Stash& stash, const std::string& id);
+
 /// In the order in which they are used up.
-enum class SheetKind { Gutted, Offcut, Card, Pad, Full };
+enum class SheetKind { DropOut, UnderPhoto, Gutted, Offcut, Card, Pad, Full };
 
 /// One real sheet.
 struct Sheet {
@@ -70,6 +105,10 @@ std::vector<Sheet> sheets_of(const Stash& stash);
 const char* name_of(SheetKind kind);
 const char* name_of(Pattern pattern);
 const char* name_of(Direction direction);
+/// "A", "B".
+const char* name_of(Side side);
+std::optional<Pattern> pattern_named(const std::string& key);
+std::optional<Direction> direction_named(const std::string& key);
 
 /// What the picture of a paper covers: the box of its largest sheet, from the origin.
 Box picture_box(const Paper& paper);

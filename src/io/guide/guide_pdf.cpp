@@ -28,7 +28,7 @@ public:
     Guide(const Project& project, const Plan& plan, const std::vector<CutsOnMats>& mats, PrintPaper paper,
           QIODevice& device)
         : project_(project), plan_(plan), mats_(mats), writer_(&device) {
-        if (project.stash) textures_ = Textures(*project.stash);
+        textures_ = Textures(project);
         const QPageSize size(paper == PrintPaper::A4 ? QPageSize::A4 : QPageSize::Letter);
         writer_.setPageLayout(
             QPageLayout(size, QPageLayout::Portrait, {0, 0, 0, 0}, QPageLayout::Millimeter));

@@ -35,7 +35,8 @@ void paint_patches(QPainter& painter, const Plan& plan, int cut, Lies lies, cons
             continue;
         }
         const Transform back = at.sheet >= 0 ? inverse(at.to_sheet()) : Transform{};
-        painter.fillPath(outline, textures.brush(paper, back, pixels_per_mm(painter)));
+        const Side side = plan.side_of_section[patch.section];
+        painter.fillPath(outline, textures.brush(paper, back, pixels_per_mm(painter), side));
         if (at.sheet < 0 && plan.sheets_done && look.hatch_short) {
             painter.fillPath(outline, QColor(255, 255, 255, 150));
             QBrush hatch(QColor(0xb0, 0x2a, 0x4b), Qt::BDiagPattern);
@@ -45,8 +46,31 @@ void paint_patches(QPainter& painter, const Plan& plan, int cut, Lies lies, cons
     }
 }
 
-/// Prints as paper: a white rim round a made-up sky and hill, since what they show is not known here.
-void paint_photo(QPainter& painter, const Photo& photo) {
+/// A sky and a hill, where it is not known what a photo shows.
+void paint_stand_in(QPainter& painter, const QPainterPath& inner, double w, double h) {
+    QLinearGradient sky(0, -h / 2, 0, h / 2);
+    sky.setColorAt(0, QColor(0x9F, 0xBF, 0xD6));
+    sky.setColorAt(1, QColor(0xD9, 0xE6, 0xEA));
+    painter.fillPath(inner, sky);
+    QPainterPath hill;
+    hill.moveTo(-w / 2, h * 0.30);
+    hill.cubicTo(-w * 0.2, h * 0.02, w * 0.1, h * 0.32, w / 2, h * 0.12);
+    hill.lineTo(w / 2, h / 2);
+    hill.lineTo(-w / 2, h / 2);
+    painter.fillPath(hill, QColor(0x8F, 0xA8, 0x84));
+}
+
+/// The picture fills its print; what does not fit its proportions is cropped evenly.
+void paint_picture(QPainter& painter, const QImage& image, double w, double h) {
+    const double scale = std::max(w / image.width(), h / image.height());
+    const QSizeF size(w / scale, h / scale);
+    painter.drawImage(QRectF(-w / 2, -h / 2, w, h), image,
+                      QRectF((image.width() - size.width()) / 2, (image.height() - size.height()) / 2,
+                             size.width(), size.height()));
+}
+
+/// Prints as paper, with a white rim.
+void paint_photo(QPainter& painter, const Photo& photo, const QImage& picture) {
     const QPainterPath outline = to_path(outline_of(photo));
     painter.fillPath(outline.translated(0.7, 0.9), QColor(38, 36, 43, 60));
     painter.fillPath(outline, QColor(0xFF, 0xFE, 0xFB));
@@ -62,30 +86,32 @@ void paint_photo(QPainter& painter, const Photo& photo) {
     else
         inner.addRect(QRectF(-w / 2 + rim, -h / 2 + rim, w - 2 * rim, h - 2 * rim));
     painter.setClipPath(inner, Qt::IntersectClip);
-    QLinearGradient sky(0, -h / 2, 0, h / 2);
-    sky.setColorAt(0, QColor(0x9F, 0xBF, 0xD6));
-    sky.setColorAt(1, QColor(0xD9, 0xE6, 0xEA));
-    painter.fillPath(inner, sky);
-    QPainterPath hill;
-    hill.moveTo(-w / 2, h * 0.30);
-    hill.cubicTo(-w * 0.2, h * 0.02, w * 0.1, h * 0.32, w / 2, h * 0.12);
-    hill.lineTo(w / 2, h / 2);
-    hill.lineTo(-w / 2, h / 2);
-    painter.fillPath(hill, QColor(0x8F, 0xA8, 0x84));
+    if (picture.isNull())
+        paint_stand_in(painter, inner, w, h);
+    else
+        paint_picture(painter, picture, w, h);
     painter.restore();
     QPen edge(QColor(38, 36, 43, 70));
     edge.setCosmetic(true);
     painter.strokePath(outline, edge);
 }
 
-void paint_cut(QPainter& painter, const Plan& plan, int cut, const PageLook& look) {
+/// A paper of the stash laid on the page with its corner there; the colour where it is not from the stash.
+QBrush paper_brush(const QPainter& painter, const Project& project, const Textures& textures,
+                   const std::string& id, Point corner, const QColor& otherwise) {
+    const int paper = project.stash && !id.empty() ? project.stash->find(id) : -1;
+    if (paper < 0) return otherwise;
+    return textures.brush(paper, Transform::moved(corner.x, corner.y), pixels_per_mm(painter));
+}
+
+void paint_cut(QPainter& painter, const Plan& plan, int cut, const QBrush& paper, const PageLook& look) {
     QPainterPath material;
     material.setFillRule(Qt::OddEvenFill);
     for (const Piece& p : plan.cut->pieces)
         if (p.layer == cut) material.addPath(to_path(transformed(p.outline, plan.set_out.to_page)));
     if (look.shadow > 0)
         painter.fillPath(material.translated(look.shadow * 1.2, look.shadow * 1.5), QColor(38, 36, 43, 48));
-    painter.fillPath(material, look.cut);
+    painter.fillPath(material, paper);
     QPen edge(QColor(38, 36, 43, 70));
     edge.setCosmetic(true);
     painter.strokePath(material, edge);
@@ -101,11 +127,15 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
     QPainterPath leaves;
     for (const Box& leaf : project.page.leaves()) {
         leaves.addRect(leaf.x0, leaf.y0, leaf.width(), leaf.height());
-        painter.fillRect(QRectF(leaf.x0, leaf.y0, leaf.width(), leaf.height()),
-                         project.page.framed() ? look.frame : look.base);
         const Box base = project.page.base_of(leaf);
+        const QBrush base_paper =
+            paper_brush(painter, project, textures, project.page.base_paper, {base.x0, base.y0}, look.base);
+        painter.fillRect(QRectF(leaf.x0, leaf.y0, leaf.width(), leaf.height()),
+                         project.page.framed() ? paper_brush(painter, project, textures, project.page.frame_paper,
+                                                             {leaf.x0, leaf.y0}, look.frame)
+                                               : base_paper);
         if (project.page.framed() && !base.empty())
-            painter.fillRect(QRectF(base.x0, base.y0, base.width(), base.height()), look.base);
+            painter.fillRect(QRectF(base.x0, base.y0, base.width(), base.height()), base_paper);
     }
     // What hangs off the page is trimmed.
     painter.setClipPath(leaves, Qt::IntersectClip);
@@ -114,10 +144,11 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
             if (project.cuts[c].above_photos != above) continue;
             const int cut = static_cast<int>(c);
             // A grown cut is a shadow: the same paper, darker.
-            PageLook own = look;
-            if (project.cuts[c].grown > 0) own.cut = look.shadow_cut;
+            const Box box = plan.each_cut.empty() ? Box{0, 0, 0, 0} : plan.each_cut[c].cut_box;
+            const QBrush paper = paper_brush(painter, project, textures, project.cuts[c].paper, {box.x0, box.y0},
+                                             project.cuts[c].grown > 0 ? look.shadow_cut : look.cut);
             paint_patches(painter, plan, cut, Lies::Behind, textures, look);
-            paint_cut(painter, plan, cut, own);
+            paint_cut(painter, plan, cut, paper, look);
             paint_patches(painter, plan, cut, Lies::OnTop, textures, look);
         }
     };
@@ -125,7 +156,7 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
     cuts(false);
     for (const bool on_top : {false, true}) {
         for (const Photo& photo : project.photos)
-            if (photo.on_top == on_top) paint_photo(painter, photo);
+            if (photo.on_top == on_top) paint_photo(painter, photo, textures.photo(photo));
         if (!on_top) cuts(true);
     }
     painter.restore();
@@ -145,7 +176,9 @@ void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, con
         if (plan.patches[p].rides_on >= 0) continue;
         const QPainterPath patch =
             to_path(transformed(plan.patches[p].on_sheet(), plan.placed[p].to_sheet()));
-        painter.fillPath(patch, textures.brush(sheet.paper, {}, pixels_per_mm(painter)));
+        // What is cut with side B up is seen from behind here; its print shows all the same.
+        const Side side = plan.placed[p].mirrored ? Side::B : Side::A;
+        painter.fillPath(patch, textures.brush(sheet.paper, {}, pixels_per_mm(painter), side));
         painter.strokePath(patch, line);
     }
     QPen rim(QColor(38, 36, 43, 90));
@@ -162,8 +195,7 @@ QImage page_picture(const Project& project, const Plan& plan, int pixels) {
     image.fill(Qt::white);
     QPainter painter(&image);
     painter.scale(scale, scale);
-    const Textures textures = project.stash ? Textures(*project.stash) : Textures();
-    paint_page(painter, project, plan, textures);
+    paint_page(painter, project, plan, Textures(project));
     return image;
 }
 

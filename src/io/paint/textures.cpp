@@ -2,6 +2,8 @@
 
 #include "io/picture.h"
 
+#include <algorithm>
+
 namespace zesty {
 
 QTransform to_qt(const Transform& t) {
@@ -33,10 +35,46 @@ QPainterPath to_path(const Region& region) {
     return path;
 }
 
-Textures::Textures(const Stash& stash) {
+namespace {
+constexpr int photo_pixels = 1200;
+} // namespace
+
+Textures::Textures(const Project& project) : stash_(project.stash) {
+    if (stash_) take(*stash_);
+    for (const Photo& p : project.photos) {
+        if (!p.picture || photos_.contains(p.picture.picture)) continue;
+        const auto picture = read_picture(QByteArray::fromStdString(p.picture->bytes));
+        photos_[p.picture.picture] =
+            picture ? picture->scaled(photo_pixels, photo_pixels, Qt::KeepAspectRatio, Qt::SmoothTransformation)
+                    : QImage();
+    }
+}
+
+bool Textures::made_of(const Project& project) const {
+    return stash_ == project.stash &&
+           std::all_of(project.photos.begin(), project.photos.end(),
+                       [&](const Photo& p) { return !p.picture || photos_.contains(p.picture.picture); });
+}
+
+const QImage& Textures::photo(const Photo& photo) const {
+    static const QImage none;
+    const auto found = photos_.find(photo.picture.picture);
+    return found == photos_.end() ? none : found->second;
+}
+
+void Textures::take(const Stash& stash) {
     for (const Paper& p : stash.papers) {
-        Texture t{{}, to_qt(p.colour), picture_box(p)};
-        if (const auto found = stash.pictures.find(p.picture); found != stash.pictures.end()) {
+        std::array<Texture, 2> both;
+        for (const Side side : {Side::A, Side::B}) {
+            Texture& t = both[side == Side::B];
+            const PaperFace face = p.face(side);
+            t = {{}, to_qt(face.colour), picture_box(p)};
+            const auto found = stash.pictures.find(face.picture);
+            if (found == stash.pictures.end()) continue;
+            if (side == Side::B && !p.back) {
+                t = both[0];
+                continue;
+            }
             const auto picture = read_picture(QByteArray::fromStdString(found->second));
             QImage image = picture ? picture->convertToFormat(QImage::Format_ARGB32_Premultiplied) : QImage();
             for (int level = 0; level < 4 && !image.isNull(); ++level) {
@@ -45,18 +83,24 @@ Textures::Textures(const Stash& stash) {
                 image = image.scaled(image.size() / 2, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
             }
         }
-        textures_.push_back(std::move(t));
+        textures_.push_back(std::move(both));
     }
 }
 
-QColor Textures::colour(int paper) const {
-    return paper >= 0 && paper < static_cast<int>(textures_.size()) ? textures_[paper].colour
-                                                                    : QColor(Qt::white);
+const Textures::Texture* Textures::find(int paper, Side side) const {
+    if (paper < 0 || paper >= static_cast<int>(textures_.size())) return nullptr;
+    return &textures_[static_cast<std::size_t>(paper)][side == Side::B];
 }
 
-QBrush Textures::brush(int paper, const Transform& sheet_to_target, double pixels_per_mm) const {
-    if (paper < 0 || paper >= static_cast<int>(textures_.size())) return Qt::white;
-    const Texture& t = textures_[paper];
+QColor Textures::colour(int paper, Side side) const {
+    const Texture* t = find(paper, side);
+    return t ? t->colour : QColor(Qt::white);
+}
+
+QBrush Textures::brush(int paper, const Transform& sheet_to_target, double pixels_per_mm, Side side) const {
+    const Texture* found = find(paper, side);
+    if (!found) return Qt::white;
+    const Texture& t = *found;
     if (t.images.empty()) return t.colour;
     // Pixels to millimetres of the sheet: the picture keeps its proportions across the longer side.
     const double longer = std::max(t.covers.width(), t.covers.height());
@@ -68,7 +112,10 @@ QBrush Textures::brush(int paper, const Transform& sheet_to_target, double pixel
            mm_per_pixel(t.images[level + 1]) * pixels_per_mm < 1.3)
         ++level;
     QBrush brush(t.images[level]);
-    brush.setTransform(to_qt(sheet_to_target * Transform::scaled(mm_per_pixel(t.images[level]))));
+    // Side B is looked at from behind: its picture begins at the right of the sheet.
+    const Transform seen =
+        side == Side::B ? Transform::moved(t.covers.x0 + t.covers.x1, 0) * Transform::mirrored_x() : Transform{};
+    brush.setTransform(to_qt(sheet_to_target * seen * Transform::scaled(mm_per_pixel(t.images[level]))));
     return brush;
 }
 

@@ -2,10 +2,13 @@
 // Papers as brushes at true scale.
 
 #include "core/project/plan.h"
+#include "core/project/project.h"
 
 #include <QBrush>
+#include <QColor>
 #include <QImage>
 #include <QPainterPath>
+#include <array>
 #include <map>
 
 namespace zesty {
@@ -15,17 +18,23 @@ QPainterPath to_path(const Polygon& polygon);
 QPainterPath to_path(const Region& region);
 QColor to_qt(Rgb colour);
 
-/// The pictures of a stash, decoded once. Copies share the images.
+/// The pictures of a project's stash and photos, decoded once. Copies share the images.
 class Textures {
 public:
     Textures() = default;
-    explicit Textures(const Stash& stash);
+    explicit Textures(const Project& project);
 
-    /// The paper as it lies on its sheets, seen through `sheet_to_target` (millimetres to millimetres). With
-    /// so many pixels to a millimetre of the target a picture of matching fineness is taken, so that small
-    /// prints do not shimmer; 0 takes the finest.
-    QBrush brush(int paper, const Transform& sheet_to_target, double pixels_per_mm = 0) const;
-    QColor colour(int paper) const;
+    /// The paper as it lies on its sheets, seen through `sheet_to_target` (millimetres to millimetres): side
+    /// A, or side B as it shows when the sheet is turned over to the left. With so many pixels to a
+    /// millimetre of the target a picture of matching fineness is taken, so that small prints do not shimmer;
+    /// 0 takes the finest.
+    QBrush brush(int paper, const Transform& sheet_to_target, double pixels_per_mm = 0,
+                 Side side = Side::A) const;
+    QColor colour(int paper, Side side = Side::A) const;
+    /// What a photo shows, no finer than a page needs; null where nobody brought a picture.
+    const QImage& photo(const Photo& photo) const;
+    /// Whether these were made of the same pictures.
+    bool made_of(const Project& project) const;
 
 private:
     struct Texture {
@@ -33,7 +42,11 @@ private:
         QColor colour;
         Box covers; ///< on the sheet
     };
-    std::vector<Texture> textures_;
+    void take(const Stash& stash);
+    const Texture* find(int paper, Side side) const;
+    std::vector<std::array<Texture, 2>> textures_; ///< by paper, A and B; B is A where there is no other
+    std::shared_ptr<const Stash> stash_;
+    std::map<std::shared_ptr<const BroughtPicture>, QImage> photos_;
 };
 
 } // namespace zesty

@@ -212,7 +212,7 @@ Fewest by_trying_all(const Project& p, const Plan& plan) {
     std::vector<std::vector<char>> fits(papers, std::vector<char>(1u << n, 1));
     for (int paper = 0; paper < papers; ++paper)
         for (unsigned set = 1; set < 1u << n; ++set) {
-            std::vector<int> patches;
+            std::vector<LaidPatch> patches;
             bool part_fits = true;
             for (int s = 0; s < n; ++s)
                 if (set >> s & 1) {

@@ -1,0 +1,345 @@
+#include "cli/papers_edit.h"
+
+#include "cli/typed.h"
+
+#include <algorithm>
+#include <cstdlib>
+#include <map>
+
+namespace zesty::cli {
+
+namespace {
+
+Result<double> typed_number(const std::string& option, const std::string& text, double least, double most) {
+    char* end = nullptr;
+    const double n = std::strtod(text.c_str(), &end);
+    if (text.empty() || *end != 0 || !(n >= least) || !(n <= most))
+        return fail(ErrorKind::BadInput, option + ": '" + text + "' is no number from " +
+                                             std::to_string(std::lround(least)) + " to " +
+                                             std::to_string(std::lround(most)));
+    return n;
+}
+
+class PapersEdit {
+public:
+    PapersEdit(const PapersArgs& args, Project& project, Planner& planner)
+        : a_(args), p_(project), planner_(planner) {}
+
+    Result<void> run() {
+        auto plan = planner_.shapes(p_);
+        if (!plan) return tl::make_unexpected(plan.error());
+        plan_ = std::move(*plan);
+        if (!plan_.cut) return fail(ErrorKind::NothingToDo, "the page has no cut yet");
+        for (auto step : {&PapersEdit::sections, &PapersEdit::followers, &PapersEdit::whole_papers,
+                          &PapersEdit::prints, &PapersEdit::colours, &PapersEdit::pins})
+            if (auto r = (this->*step)(); !r) return r;
+        return {};
+    }
+
+private:
+    Result<std::vector<Spot>> typed_sections(const std::string& option, const std::string& text) const {
+        const auto numbers = typed_numbers(option, text, static_cast<int>(plan_.spots.size()));
+        if (!numbers) return tl::make_unexpected(numbers.error());
+        std::vector<Spot> out;
+        for (int o : *numbers) out.push_back(plan_.sections[plan_.section_of_opening[o]].id);
+        return out;
+    }
+
+    Result<int> typed_paper(const std::string& option, const std::string& id) const {
+        const int paper = p_.stash ? p_.stash->find(id) : -1;
+        if (paper < 0) return fail(ErrorKind::BadInput, option + ": there is no paper \"" + id + "\"");
+        return paper;
+    }
+
+    template <class Change>
+    Result<void> each(const std::string& option, const std::string& numbers, Change change) {
+        if (numbers.empty()) return {};
+        const auto spots = typed_sections(option, numbers);
+        if (!spots) return tl::make_unexpected(spots.error());
+        change_sections(p_, *spots, change);
+        return {};
+    }
+
+    Result<void> give(const std::string& text) {
+        const auto parts = split(text, ':');
+        if (parts.size() < 2 || parts.size() > 3 || (parts.size() == 3 && parts[2] != "A" && parts[2] != "B"))
+            return fail(ErrorKind::BadInput, "--give: '" + text + "' is not like 4,5:hedge-stripe or 4:gull:B");
+        const auto paper = typed_paper("--give", parts[1]);
+        if (!paper) return tl::make_unexpected(paper.error());
+        const Side side = parts.size() == 3 && parts[2] == "B" ? Side::B : Side::A;
+        if (!p_.stash->papers[*paper].has(side))
+            return fail(ErrorKind::BadInput, "--give: \"" + parts[1] + "\" has no side B");
+        return each("--give", parts[0], [&](SectionChoice& c) {
+            if (!takes_paper(c.treatment)) c.treatment = Treatment::Paper;
+            c.paper = parts[1];
+            c.side = side;
+            c.locked = true;
+        });
+    }
+
+    Result<void> rule_out(const char* option, const std::string& text, bool out) {
+        const For f = typed_for(text);
+        for (const std::string& id : split(f.what, ',')) {
+            if (const auto paper = typed_paper(option, id); !paper) return tl::make_unexpected(paper.error());
+            const auto r = each(option, f.which, [&](SectionChoice& c) {
+                std::erase(c.never, id);
+                if (out) c.never.push_back(id);
+                std::sort(c.never.begin(), c.never.end());
+            });
+            if (!r) return r;
+        }
+        return {};
+    }
+
+    Result<void> sections() {
+        for (const std::string& text : a_.give)
+            if (auto r = give(text); !r) return r;
+        for (const std::string& text : a_.never)
+            if (auto r = rule_out("--never", text, true); !r) return r;
+        for (const std::string& text : a_.allow)
+            if (auto r = rule_out("--allow", text, false); !r) return r;
+        if (auto r = each("--take-away", a_.take,
+                          [](SectionChoice& c) {
+                              c.paper.clear();
+                              c.side = Side::A;
+                              c.locked = false;
+                          });
+            !r)
+            return r;
+        if (auto r = each("--keep", a_.keep, [](SectionChoice& c) { c.locked = !c.paper.empty(); }); !r) return r;
+        return each("--loose", a_.loose, [](SectionChoice& c) { c.locked = false; });
+    }
+
+    Result<void> followers() {
+        for (const auto& [option, list, facing] :
+             {std::tuple{"--same-as", &a_.same_as, false}, std::tuple{"--facing", &a_.facing, true}})
+            for (const std::string& text : *list) {
+                const For f = typed_for(text);
+                const auto leader = typed_sections(option, f.what);
+                if (!leader) return tl::make_unexpected(leader.error());
+                const auto r = each(option, f.which, [&, facing = facing](SectionChoice& c) {
+                    c.same_as = leader->front();
+                    c.facing = facing;
+                });
+                if (!r) return r;
+            }
+        return each("--own", a_.own, [](SectionChoice& c) {
+            c.same_as.reset();
+            c.facing = false;
+        });
+    }
+
+    Result<void> whole_papers() {
+        for (const auto& [option, list, apart] :
+             {std::tuple{"--apart", &a_.apart, true}, std::tuple{"--together", &a_.together, false}})
+            for (const std::string& text : *list) {
+                const auto pair = split(text, ',');
+                if (pair.size() != 2 || pair[0] == pair[1])
+                    return fail(ErrorKind::BadInput,
+                                std::string(option) + ": give two papers with a comma between them");
+                for (const std::string& id : pair)
+                    if (const auto paper = typed_paper(option, id); !paper)
+                        return tl::make_unexpected(paper.error());
+                keep_apart(p_, pair[0], pair[1], apart);
+            }
+        for (const std::string& text : a_.role)
+            if (auto r = role(text); !r) return r;
+        if (!a_.base_paper.empty()) {
+            if (a_.base_paper != "none")
+                if (const auto paper = typed_paper("--base-paper", a_.base_paper); !paper)
+                    return tl::make_unexpected(paper.error());
+            p_.page.base_paper = a_.base_paper == "none" ? "" : a_.base_paper;
+        }
+        if (!a_.cut_paper.empty())
+            if (auto r = cut_paper(); !r) return r;
+        if (a_.gut || a_.no_gut) p_.page.gut = a_.gut;
+        if (a_.under_photos || a_.not_under_photos) p_.page.under_photos = a_.under_photos;
+        return {};
+    }
+
+    Result<void> role(const std::string& text) {
+        const auto parts = split(text, ':');
+        if (parts.size() != 2)
+            return fail(ErrorKind::BadInput, "--role: '" + text + "' is not like hedge-stripe:tie");
+        if (const auto paper = typed_paper("--role", parts[0]); !paper)
+            return tl::make_unexpected(paper.error());
+        if (parts[1] == "none") {
+            p_.roles.erase(parts[0]);
+            return {};
+        }
+        for (const PaperRole r : {PaperRole::UseUp, PaperRole::Spare, PaperRole::Tie})
+            if (parts[1] == key_of(r)) {
+                p_.roles[parts[0]] = r;
+                return {};
+            }
+        return fail(ErrorKind::BadInput, "--role: '" + parts[1] + "' is none of use-up, spare, tie, none");
+    }
+
+    Result<void> cut_paper() {
+        const For f = typed_for(a_.cut_paper);
+        const auto cuts = typed_numbers("--cut-paper", f.which.empty() ? "1" : f.which,
+                                        static_cast<int>(p_.cuts.size()));
+        if (!cuts) return tl::make_unexpected(cuts.error());
+        if (f.what != "none")
+            if (const auto paper = typed_paper("--cut-paper", f.what); !paper)
+                return tl::make_unexpected(paper.error());
+        for (int c : *cuts) p_.cuts[c].paper = f.what == "none" ? "" : f.what;
+        return {};
+    }
+
+    Result<void> prints() {
+        if (!a_.slants.empty()) {
+            const auto parts = split(a_.slants, ':');
+            const bool free = parts[0] == "free";
+            if (!free && parts[0] != "parallel" && parts[0] != "facing")
+                return fail(ErrorKind::BadInput, "--slants: '" + a_.slants +
+                                                     "' is not like parallel:35, facing:35 or free");
+            p_.slants.rule = free                     ? SlantRule::AsTheyFit
+                             : parts[0] == "parallel" ? SlantRule::Parallel
+                                                      : SlantRule::Facing;
+            if (parts.size() > 1) {
+                const auto deg = typed_number("--slants", parts[1], -360, 360);
+                if (!deg) return tl::make_unexpected(deg.error());
+                p_.slants.angle_deg = *deg;
+            }
+        }
+        for (const std::string& text : a_.slant)
+            if (auto r = print_number("--slant", text, -360, 360,
+                                      [](PrintWish& w, double n) { w.slant_deg = n; });
+                !r)
+                return r;
+        for (const std::string& text : a_.tone)
+            if (auto r = print_number("--tone", text, 0, 1, [](PrintWish& w, double n) { w.tone = n; }); !r)
+                return r;
+        for (const std::string& text : a_.motif) {
+            const For f = typed_for(text);
+            const auto at = typed_size("--motif", f.what, 0, 3000);
+            if (!at) return tl::make_unexpected(at.error());
+            if (auto r = each("--motif", f.which,
+                              [&](SectionChoice& c) { c.print.motif = MotifAnchor{*at, {}}; });
+                !r)
+                return r;
+        }
+        if (auto r = each("--run-on", a_.run_on, [](SectionChoice& c) { c.print.run_on = true; }); !r) return r;
+        return each("--plain-print", a_.plain_print, [](SectionChoice& c) { c.print = {}; });
+    }
+
+    template <class Set>
+    Result<void> print_number(const char* option, const std::string& text, double least, double most, Set set) {
+        const For f = typed_for(text);
+        const auto n = typed_number(option, f.what, least, most);
+        if (!n) return tl::make_unexpected(n.error());
+        return each(option, f.which, [&](SectionChoice& c) { set(c.print, *n); });
+    }
+
+    Result<void> colours() {
+        if (a_.drift) p_.style.drift = *a_.drift;
+        if (!a_.light.empty()) {
+            const auto deg = typed_light(a_.light);
+            if (!deg) return tl::make_unexpected(deg.error());
+            p_.style.light_deg = *deg;
+        }
+        if (!a_.map.empty()) {
+            bool known = false;
+            for (const ToneMap m : {ToneMap::Gradient, ToneMap::Zones, ToneMap::Background})
+                if (a_.map == key_of(m)) {
+                    p_.style.map = m;
+                    known = true;
+                }
+            if (!known)
+                return fail(ErrorKind::BadInput,
+                            "--map: '" + a_.map + "' is none of gradient, zones, background");
+        }
+        if (!a_.zones.empty()) {
+            std::vector<Rgb> zones;
+            for (const std::string& text : split(a_.zones, ',')) {
+                const auto colour = parse_colour(text);
+                if (!colour)
+                    return fail(ErrorKind::BadInput, "--zones: '" + text + "' does not look like #rrggbb");
+                zones.push_back(*colour);
+            }
+            p_.style.zones = std::move(zones);
+        }
+        for (const std::string& text : a_.weight) {
+            const auto parts = split(text, ':');
+            MatchWeights& w = p_.style.weights;
+            const std::map<std::string, double*> all{{"differ", &w.differ}, {"spread", &w.spread},
+                                                     {"print", &w.print},   {"behind", &w.behind},
+                                                     {"photo", &w.photo},   {"thrift", &w.thrift}};
+            const auto which = all.find(parts[0]);
+            if (which == all.end() || parts.size() != 2)
+                return fail(ErrorKind::BadInput, "--weight: '" + text +
+                                                     "' is not like spread:1.5; there are differ, spread, "
+                                                     "print, behind, photo and thrift");
+            const auto n = typed_number("--weight", parts[1], 0, 2);
+            if (!n) return tl::make_unexpected(n.error());
+            *which->second = *n;
+        }
+        return {};
+    }
+
+    Result<void> pins() {
+        if (a_.unpin == "all") p_.pins.clear();
+        if (!a_.unpin.empty() && a_.unpin != "all") {
+            const auto numbers = typed_numbers("--unpin", a_.unpin, static_cast<int>(plan_.spots.size()));
+            if (!numbers) return tl::make_unexpected(numbers.error());
+            for (int o : *numbers) p_.pins.erase(plan_.spots[o]);
+        }
+        if (a_.pin.empty()) return {};
+        const auto laid = planner_.plan(p_);
+        if (!laid) return tl::make_unexpected(laid.error());
+        for (const std::string& text : a_.pin)
+            if (auto r = pin(text, *laid); !r) return r;
+        return {};
+    }
+
+    Result<void> pin(const std::string& text, const Plan& laid) {
+        const auto parts = split(text, ':');
+        const auto numbers = typed_numbers("--pin", parts[0], static_cast<int>(laid.spots.size()));
+        if (!numbers) return tl::make_unexpected(numbers.error());
+        for (int o : *numbers) {
+            const int patch = laid.patch_of(o);
+            if (parts.size() == 1) {
+                if (patch < 0 || laid.placed[patch].sheet < 0)
+                    return fail(ErrorKind::BadInput,
+                                "--pin: " + std::to_string(o + 1) + " has no place to be pinned to");
+                const PlacedPatch& at = laid.placed[patch];
+                p_.pins[laid.spots[o]] = {laid.sheets[at.sheet].id, at.rotation_deg, at.shift};
+                continue;
+            }
+            if (parts.size() != 4)
+                return fail(ErrorKind::BadInput, "--pin: '" + text + "' is not like 4 or 4:gull#1:90:120,40");
+            const auto turn = typed_number("--pin", parts[2], -360, 360);
+            if (!turn) return tl::make_unexpected(turn.error());
+            const auto shift = typed_point("--pin", parts[3], "give x,y on the sheet", 10000);
+            if (!shift) return tl::make_unexpected(shift.error());
+            if (std::none_of(laid.sheets.begin(), laid.sheets.end(),
+                             [&](const Sheet& s) { return s.id == parts[1]; }))
+                return fail(ErrorKind::BadInput, "--pin: there is no sheet \"" + parts[1] + "\"");
+            p_.pins[laid.spots[o]] = {parts[1], *turn, *shift};
+        }
+        return {};
+    }
+
+    const PapersArgs& a_;
+    Project& p_;
+    Planner& planner_;
+    Plan plan_;
+};
+
+} // namespace
+
+Result<double> typed_light(const std::string& text) {
+    static const std::map<std::string, double> ends{
+        {"right", 0.0}, {"bottom", 90.0}, {"left", 180.0}, {"top", -90.0}};
+    const auto light = ends.find(text);
+    if (light == ends.end())
+        return fail(ErrorKind::BadInput, "--light: '" + text + "' is none of top, bottom, left, right");
+    return light->second;
+}
+
+Result<void> edit_papers(const PapersArgs& args, Project& project, Planner& planner) {
+    return PapersEdit(args, project, planner).run();
+}
+
+} // namespace zesty::cli

@@ -1,0 +1,15 @@
+#pragma once
+// What `zesty papers` is told to change, read and done.
+
+#include "cli/commands.h"
+#include "core/project/planner.h"
+
+namespace zesty::cli {
+
+/// Changes the project as told; nothing of it counts when there is an error, which names the option.
+Result<void> edit_papers(const PapersArgs& args, Project& project, Planner& planner);
+
+/// "top", "right", ...: where the light end is, in degrees.
+Result<double> typed_light(const std::string& text);
+
+} // namespace zesty::cli

@@ -1,0 +1,98 @@
+#include "core/match/joined.h"
+
+#include <algorithm>
+#include <map>
+#include <numeric>
+
+namespace zesty {
+
+namespace {
+
+/// The first section of everything that hangs together by "same as".
+std::vector<int> leaders(const MatchJob& job) {
+    std::vector<int> leader(job.sections.size());
+    std::iota(leader.begin(), leader.end(), 0);
+    const auto top = [&](int s) {
+        while (leader[s] != s) s = leader[s];
+        return s;
+    };
+    for (std::size_t s = 0; s < job.sections.size(); ++s) {
+        const int other = job.sections[s].same_as;
+        if (other < 0 || other >= static_cast<int>(job.sections.size()) || !job.sections[s].backed ||
+            !job.sections[other].backed)
+            continue;
+        const int a = top(static_cast<int>(s));
+        const int b = top(other);
+        leader[std::max(a, b)] = std::min(a, b);
+    }
+    for (std::size_t s = 0; s < leader.size(); ++s) leader[s] = top(static_cast<int>(s));
+    return leader;
+}
+
+void add(MatchSection& to, const MatchSection& s) {
+    const double all = to.area + s.area;
+    if (all > 0) {
+        to.at = to.at * (to.area / all) + s.at * (s.area / all);
+        to.tone = (to.tone * to.area + s.tone * s.area) / all;
+    }
+    to.patches.insert(to.patches.end(), s.patches.begin(), s.patches.end());
+    to.area = all;
+    to.radius = std::min(to.radius, s.radius);
+    if (to.given < 0) to.given = s.given;
+    to.beside_photo = std::max(to.beside_photo, s.beside_photo);
+    to.behind.insert(to.behind.end(), s.behind.begin(), s.behind.end());
+    to.never.insert(to.never.end(), s.never.begin(), s.never.end());
+}
+
+} // namespace
+
+Joined joined(const MatchJob& job) {
+    Joined out{job, {}};
+    if (std::none_of(job.sections.begin(), job.sections.end(),
+                     [](const MatchSection& s) { return s.same_as >= 0; })) {
+        out.of.resize(job.sections.size());
+        std::iota(out.of.begin(), out.of.end(), 0);
+        return out;
+    }
+    const std::vector<int> leader = leaders(job);
+    out.job.sections.clear();
+    out.of.assign(job.sections.size(), -1);
+    for (std::size_t s = 0; s < job.sections.size(); ++s) {
+        if (leader[s] == static_cast<int>(s)) {
+            out.of[s] = static_cast<int>(out.job.sections.size());
+            out.job.sections.push_back(job.sections[s]);
+            out.job.sections.back().same_as = -1;
+        } else {
+            out.of[s] = out.of[leader[s]];
+            add(out.job.sections[out.of[s]], job.sections[s]);
+        }
+    }
+    // Of several bars between two of them the narrowest counts.
+    std::map<std::pair<int, int>, Neighbours> pairs;
+    for (const Neighbours& n : job.neighbours) {
+        Neighbours m = n;
+        m.a = std::min(out.of[n.a], out.of[n.b]);
+        m.b = std::max(out.of[n.a], out.of[n.b]);
+        if (m.a == m.b) continue;
+        const auto [at, fresh] = pairs.try_emplace({m.a, m.b}, m);
+        if (!fresh && m.width < at->second.width) at->second = m;
+    }
+    if (!job.start.empty()) out.job.start = out.shrunk(job.start);
+    out.job.neighbours.clear();
+    for (const auto& [pair, n] : pairs) out.job.neighbours.push_back(n);
+    return out;
+}
+
+std::vector<int> Joined::shrunk(const std::vector<int>& papers) const {
+    std::vector<int> out(job.sections.size(), -1);
+    for (std::size_t s = 0; s < papers.size(); ++s) out[of[s]] = std::max(out[of[s]], papers[s]);
+    return out;
+}
+
+std::vector<int> Joined::spread(const std::vector<int>& papers) const {
+    std::vector<int> out;
+    for (std::size_t s = 0; s < of.size(); ++s) out.push_back(papers[of[s]]);
+    return out;
+}
+
+} // namespace zesty

@@ -1,0 +1,54 @@
+#include "core/project/apply_fix.h"
+
+#include "core/project/ways_out.h"
+
+namespace zesty {
+
+namespace {
+
+struct Apply {
+    Project& p;
+    const Plan& plan;
+
+    void operator()(std::monostate) const {}
+    void operator()(const GivePaper& g) const {
+        change_sections(p, {g.section}, [&](SectionChoice& c) {
+            c.paper = g.paper;
+            c.side = g.side;
+            c.locked = true;
+        });
+    }
+    void operator()(const SetLip& l) const { p.lip = l.lip; }
+    void operator()(const SetMargin& m) const {
+        for (PlacedCut& c : p.cuts)
+            if (c.id == m.cut) {
+                c.place.rule = SizeRule::Margin;
+                c.place.length = m.margin;
+            }
+    }
+    void operator()(const SetReveal& r) const { p.page.reveal = r.reveal; }
+    void operator()(const SetGlueLip& l) const { p.page.glue_lip = l.lip; }
+    void operator()(const MovePhoto& m) const {
+        if (m.photo < static_cast<int>(p.photos.size())) p.photos[m.photo].centre = m.centre;
+    }
+    void operator()(const SetTreatment& t) const {
+        change_sections(p, {t.section}, [&](SectionChoice& c) { c.treatment = t.treatment; });
+    }
+    void operator()(const SetSectionLip& l) const {
+        change_sections(p, l.sections, [&](SectionChoice& c) { c.lip = l.lip; });
+    }
+    void operator()(const SetSchool& s) const {
+        change_sections(p, {s.section}, [&](SectionChoice& c) { c.school = s.school; });
+    }
+    void operator()(const ScaleCuts& s) const { scale_cuts(p, plan, s.by); }
+    void operator()(const GutFrame&) const { p.page.gut = true; }
+    void operator()(const Unpin& u) const { p.pins.erase(u.opening); }
+};
+
+} // namespace
+
+void apply_fix(Project& project, const Plan& plan, const Fix& fix) {
+    std::visit(Apply{project, plan}, fix);
+}
+
+} // namespace zesty

@@ -1,0 +1,40 @@
+#include "core/project/hand_edits.h"
+
+#include "core/geometry/measure.h"
+
+#include <cmath>
+
+namespace zesty {
+
+std::optional<PrintWish> moved_print(const Project& project, const Plan& plan, int opening, Point from,
+                                     Point to) {
+    const int patch = plan.patch_of(opening);
+    if (patch < 0 || plan.placed[patch].sheet < 0) return std::nullopt;
+    const PlacedPatch& at = plan.placed[patch];
+    const int section = plan.patches[patch].section;
+    const Paper& paper = project.stash->papers[plan.paper_of_section[section]];
+    const PaperFace face = paper.face(plan.side_of_section[section]);
+    PrintWish out = project.choice(plan.sections[section].id).print;
+    Point feature = at.to_sheet()(from);
+    if (at.mirrored) feature.x = picture_box(paper).width() - feature.x;
+    out.motif = MotifAnchor{feature, to - plan.middle_of(opening)};
+    const double print_deg = face.pattern == Pattern::Stripe ? face.angle_deg : 0;
+    const double slant = at.mirrored ? print_deg + at.rotation_deg : print_deg - at.rotation_deg;
+    out.slant_deg = std::remainder(slant, 360.0);
+    return out;
+}
+
+std::optional<SheetPin> pinned(const Plan& plan, int patch, int sheet, Point by, double turn_deg) {
+    const PlacedPatch& at = plan.placed[patch];
+    if (at.sheet < 0 || plan.sheets[at.sheet].paper != plan.sheets[sheet].paper) return std::nullopt;
+    SheetPin out{plan.sheets[sheet].id, at.rotation_deg, at.shift + by};
+    if (turn_deg == 0) return out;
+    // About the middle of the patch, not of the page.
+    const Point middle = bounds(transformed(plan.patches[patch].on_sheet(), at.to_sheet())).centre();
+    const Point off = at.shift - middle;
+    out.rotation_deg = std::remainder(at.rotation_deg + turn_deg, 360.0);
+    out.shift = middle + Transform::turned_deg(turn_deg)(off) + by;
+    return out;
+}
+
+} // namespace zesty

@@ -1,0 +1,165 @@
+#include "core/project/hidden_stock.h"
+
+#include "core/geometry/measure.h"
+
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+constexpr double rim_under_photo = mm_per_inch / 2; ///< left of the base for the photo to be glued on
+constexpr double worth_offering = 400;              ///< mm2 of a drop-out or a piece from under a photo
+
+class HiddenStock {
+public:
+    HiddenStock(const Project& project, Plan& plan) : project_(project), plan_(plan) {}
+
+    void take_frame() {
+        const Page& page = project_.page;
+        if (!page.framed() || page.frame_paper.empty()) return;
+        for (std::size_t leaf = 0; leaf < page.leaves().size(); ++leaf) {
+            Sheet* best = smallest(page.frame_paper,
+                                   [&](const Sheet& s) { return large_enough(page, s.outline); });
+            if (!best) {
+                miss("frame-paper", "No sheet for the frame", "the frame's paper", page.width, page.height);
+                return;
+            }
+            best->kind = SheetKind::Gutted;
+            keep(*best, page.gut || page.frame == FrameKind::Strips
+                            ? left_of_frame_sheet(page, best->outline).value_or(Polygon{})
+                            : Polygon{});
+        }
+    }
+
+    void take_base() {
+        const Page& page = project_.page;
+        if (page.base_paper.empty()) return;
+        for (const Box& leaf : page.leaves()) {
+            const Box base = page.base_of(leaf);
+            Sheet* best = smallest(page.base_paper, [&](const Sheet& s) { return holds(s, base); });
+            if (!best) {
+                miss("base-paper", "No sheet for the base", "the base's paper", base.width(), base.height());
+                return;
+            }
+            const Box at = bounds(best->outline);
+            const Transform to_sheet = Transform::moved(at.x0 - base.x0, at.y0 - base.y0);
+            const std::string id = best->id;
+            const int paper = best->paper;
+            cut_off(*best, Box{at.x0, at.y0, at.x0 + base.width(), at.y0 + base.height()});
+            if (page.under_photos) offer_under_photos(base, to_sheet, id, paper);
+        }
+    }
+
+    void take_cuts() {
+        for (std::size_t c = 0; c < project_.cuts.size(); ++c) {
+            const std::string& paper = project_.cuts[c].paper;
+            if (paper.empty()) continue;
+            const Box box = plan_.each_cut[c].cut_box;
+            Sheet* best = smallest(paper, [&](const Sheet& s) { return holds(s, box); });
+            if (!best) {
+                miss("cut-paper", "No sheet for the cut", "the cut's paper", box.width(), box.height());
+                continue;
+            }
+            const Box at = bounds(best->outline);
+            const Transform to_sheet = Transform::moved(at.x0 - box.x0, at.y0 - box.y0);
+            const std::string id = best->id;
+            const int index = best->paper;
+            cut_off(*best, Box{at.x0, at.y0, at.x0 + box.width(), at.y0 + box.height()});
+            offer_drop_outs(static_cast<int>(c), to_sheet, id, index);
+        }
+    }
+
+private:
+    template <class Fits> Sheet* smallest(const std::string& id, Fits fits) {
+        const int paper = project_.stash ? project_.stash->find(id) : -1;
+        Sheet* best = nullptr;
+        for (Sheet& s : plan_.sheets)
+            if (paper >= 0 && s.paper == paper && s.kind > SheetKind::Gutted && s.area > 0 && fits(s) &&
+                (!best || s.area < best->area))
+                best = &s;
+        return best;
+    }
+
+    static bool holds(const Sheet& sheet, const Box& box) {
+        const Box at = bounds(sheet.outline);
+        const Box there{at.x0, at.y0, at.x0 + box.width(), at.y0 + box.height()};
+        const auto missing = subtract({{ring_of(there), {}}}, {sheet.outline});
+        return missing && area(*missing) < 0.01;
+    }
+
+    void keep(Sheet& sheet, Polygon left) {
+        sheet.outline = std::move(left);
+        sheet.area = area(sheet.outline);
+    }
+
+    /// The largest piece that is left when a corner has been cut off.
+    void cut_off(Sheet& sheet, const Box& corner) {
+        const auto rest = subtract({sheet.outline}, {{ring_of(corner.grown(project_.blade_gap)), {}}});
+        const bool some = rest && !rest->empty() && area(largest(*rest)) > worth_offering;
+        sheet.kind = SheetKind::Offcut;
+        keep(sheet, some ? largest(*rest) : Polygon{});
+    }
+
+    void offer(const Polygon& outline, SheetKind kind, int paper, const std::string& id) {
+        const auto inside = grow({outline}, -project_.blade_gap / 2);
+        if (!inside) return;
+        for (const Polygon& p : *inside)
+            if (area(p) > worth_offering) plan_.sheets.push_back({id, paper, p, area(p), kind});
+    }
+
+    void offer_under_photos(const Box& base, const Transform& to_sheet, const std::string& sheet, int paper) {
+        Region hidden;
+        for (const Photo& photo : project_.photos) {
+            const auto inner = grow({outline_of(photo)}, -rim_under_photo);
+            if (inner) hidden.insert(hidden.end(), inner->begin(), inner->end());
+        }
+        const auto joined = unite(hidden);
+        if (!joined) return;
+        int number = 0;
+        for (const Polygon& p : *joined) {
+            const auto part = clipped(p, base);
+            if (!part) continue;
+            for (const Polygon& q : *part)
+                offer(transformed(q, to_sheet), SheetKind::UnderPhoto, paper,
+                      sheet + "/photo" + std::to_string(++number));
+        }
+    }
+
+    void offer_drop_outs(int cut, const Transform& to_sheet, const std::string& sheet, int paper) {
+        const Transform onto = to_sheet * plan_.set_out.to_page;
+        for (std::size_t o = 0; o < plan_.cut->openings.size(); ++o) {
+            const Spot name = plan_.spots[o];
+            if (plan_.cut_of_opening[o] != cut || name.part != 0 || name.opening >= first_piece_spot) continue;
+            offer(transformed(plan_.cut->openings[o].outline, onto), SheetKind::DropOut, paper,
+                  sheet + "/out" + std::to_string(name.opening + 1));
+        }
+    }
+
+    void miss(const char* code, const char* title, const std::string& whose, double width, double height) {
+        plan_.frame.findings.push_back({code,
+                                        Severity::Problem,
+                                        title,
+                                        "No sheet of " + whose + " is " +
+                                            format_size(width, height, project_.units) +
+                                            ", which is what it takes.",
+                                        Point{project_.page.width / 2, 0},
+                                        {},
+                                        {},
+                                        {}});
+    }
+
+    const Project& project_;
+    Plan& plan_;
+};
+
+} // namespace
+
+void take_hidden_stock(const Project& project, Plan& plan) {
+    HiddenStock hidden(project, plan);
+    hidden.take_frame();
+    hidden.take_base();
+    if (plan.cut && !project.cuts.empty()) hidden.take_cuts();
+}
+
+} // namespace zesty

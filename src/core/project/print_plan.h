@@ -1,0 +1,13 @@
+#pragma once
+// What every patch asks of its print and of its place on the sheets.
+
+#include "core/project/plan.h"
+#include "core/project/project.h"
+
+namespace zesty {
+
+/// By patch of the plan. When colours drift, patches of an ombre ask for the tone of their place. Pins to
+/// sheets that are not there any more are left out.
+std::vector<PatchPrint> patch_prints(const Project& project, const Plan& plan);
+
+} // namespace zesty

@@ -1,0 +1,155 @@
+#include "core/project/ways_out.h"
+
+#include "core/project/print_plan.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+
+constexpr int most_ways_out_tried = 40;
+constexpr double less_lip = mm_per_inch / 16;
+constexpr double narrowest_lip = mm_per_inch / 32;
+constexpr std::array smaller{0.98, 0.95, 0.92, 0.88, 0.84, 0.8};
+
+} // namespace
+
+void scale_cuts(Project& project, const Plan& plan, double by) {
+    for (std::size_t c = 0; c < project.cuts.size() && c < plan.each_cut.size(); ++c) {
+        CutPlacement& place = project.cuts[c].place;
+        place.rule = place.rule == SizeRule::Height ? SizeRule::Height : SizeRule::Width;
+        const Box& box = plan.each_cut[c].cut_box;
+        place.length = by * (place.rule == SizeRule::Height ? box.height() : box.width());
+    }
+}
+
+bool WaysOut::clashes(int section, const Face& face) const {
+    const auto has = [&](int s) {
+        return plan_.paper_of_section[s] == face.paper && plan_.side_of_section[s] == face.side;
+    };
+    return std::any_of(plan_.neighbours.begin(), plan_.neighbours.end(), [&](const Neighbours& n) {
+        return (n.a == section && has(n.b)) || (n.b == section && has(n.a));
+    });
+}
+
+bool WaysOut::fits(int section, const Face& face) {
+    std::vector<LaidPatch> patches;
+    double area = 0;
+    for (std::size_t i = 0; i < plan_.patches.size(); ++i) {
+        const int s = plan_.patches[i].section;
+        if ((s != section && plan_.paper_of_section[s] != face.paper) || plan_.patches[i].rides_on >= 0) continue;
+        const auto patch = static_cast<int>(i);
+        if (s == section && !capacity_.fits_alone(patch, face.paper, face.side)) return false;
+        patches.emplace_back(patch, s == section ? face.side : plan_.side_of_section[s]);
+        area += plan_.patches[i].paper_area();
+    }
+    if (area > capacity_.stock_area(face.paper)) return false;
+    ++tried_;
+    return capacity_.lay(face.paper, patches, 4, stop_).complete();
+}
+
+WaysOut::Answer WaysOut::another_paper(int section, bool may_clash) {
+    Answer answer;
+    const auto& never = project_.choice(plan_.sections[section].id).never;
+    for (const bool clash_round : {false, true}) {
+        if (clash_round && !may_clash) break;
+        for (const Face& face : faces_of(*project_.stash)) {
+            if (face.paper == plan_.paper_of_section[section] && face.side == plan_.side_of_section[section])
+                continue;
+            if (std::find(never.begin(), never.end(), project_.stash->papers[face.paper].id) != never.end())
+                continue;
+            if (clashes(section, face) != clash_round) {
+                answer.beside += !clash_round;
+                continue;
+            }
+            if (tried_ > most_ways_out_tried || stopped(stop_)) {
+                answer.searched = false;
+                return answer;
+            }
+            if (fits(section, face)) {
+                answer.paper = face.paper;
+                answer.side = face.side;
+                answer.clashes = clash_round;
+                return answer;
+            }
+            answer.without_room += !clash_round;
+        }
+    }
+    return answer;
+}
+
+std::vector<Spot> WaysOut::sections_on(int paper) const {
+    std::vector<Spot> out;
+    for (std::size_t s = 0; s < plan_.sections.size(); ++s)
+        if (plan_.paper_of_section[s] == paper) out.push_back(plan_.sections[s].id);
+    return out;
+}
+
+bool WaysOut::fits_when(const Project& changed, int paper, const Shapes& shapes) {
+    if (stopped(stop_)) return false;
+    const auto then = shapes(changed);
+    if (!then) return false;
+    Capacity room;
+    room.use(*changed.stash, then->sheets, then->patches, changed.blade_gap, changed.seed,
+             patch_prints(changed, *then));
+    std::vector<LaidPatch> patches;
+    double area = 0;
+    for (std::size_t p = 0; p < then->patches.size(); ++p) {
+        const int s = then->patches[p].section;
+        if (then->paper_of_section[s] != paper || then->patches[p].rides_on >= 0) continue;
+        patches.emplace_back(static_cast<int>(p), then->side_of_section[s]);
+        area += then->patches[p].paper_area();
+    }
+    return area <= room.stock_area(paper) && room.lay(paper, patches, 4, stop_).complete();
+}
+
+const std::vector<std::pair<Fix, std::string>>& WaysOut::other_ways(int section, const Shapes& shapes) {
+    const int paper = plan_.paper_of_section[section];
+    const auto [at, fresh] = known_.try_emplace(paper);
+    auto& out = at->second;
+    if (!fresh) return out;
+    const Page& page = project_.page;
+    if (page.framed() && !page.gut && page.frame == FrameKind::Whole &&
+        page.frame_paper == project_.stash->papers[paper].id) {
+        Project gutted = project_;
+        gutted.page.gut = true;
+        if (fits_when(gutted, paper, shapes)) out.emplace_back(GutFrame{}, "Gut the frame first");
+    }
+    const double lip = plan_.sections[section].lip;
+    if (lip - less_lip >= narrowest_lip) {
+        const SetSectionLip fix{sections_on(paper), lip - less_lip};
+        Project narrower = project_;
+        change_sections(narrower, fix.sections, [&](SectionChoice& c) { c.lip = fix.lip; });
+        if (fits_when(narrower, paper, shapes))
+            out.emplace_back(fix, "Lip of " + format_length(fix.lip, project_.units) + " there");
+    }
+    if (plan_.sections[section].school == School::OneSheet) {
+        Project pieces = project_;
+        change_sections(pieces, {plan_.sections[section].id},
+                        [](SectionChoice& c) { c.school = School::MachinePatches; });
+        if (fits_when(pieces, paper, shapes))
+            out.emplace_back(SetSchool{plan_.sections[section].id, School::MachinePatches},
+                             "Pieces that meet under the bars");
+    }
+    // The largest of the sizes that fits, found by halving.
+    std::size_t from = 0;
+    std::size_t to = smaller.size();
+    while (from < to) {
+        const std::size_t middle = (from + to) / 2;
+        Project less = project_;
+        scale_cuts(less, plan_, smaller[middle]);
+        if (fits_when(less, paper, shapes))
+            to = middle;
+        else
+            from = middle + 1;
+    }
+    if (to < smaller.size())
+        out.emplace_back(ScaleCuts{smaller[to]},
+                         "Cut " + std::to_string(std::lround(100 - 100 * smaller[to])) + " % smaller");
+    return out;
+}
+
+} // namespace zesty

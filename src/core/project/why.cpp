@@ -1,0 +1,141 @@
+#include "core/project/why.h"
+
+#include "core/sentences.h"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+namespace zesty {
+
+namespace {
+
+std::string name_of_face(const Project& project, const Face& face) {
+    const Paper& paper = project.stash->papers[face.paper];
+    return paper.back ? paper.name + ", side " + name_of(face.side) : paper.name;
+}
+
+std::string words_for(const Plan& plan, const CostTerm& term) {
+    const std::string other = term.other >= 0 ? plan.sections[term.other].label : std::string();
+    switch (term.kind) {
+    case CostTerm::Kind::Alike:
+        return "beside " + other + ", which has it too";
+    case CostTerm::Kind::Similar:
+        return "much like what is in " + other;
+    case CostTerm::Kind::Apart:
+        return "must not meet what is in " + other;
+    case CostTerm::Kind::Near:
+        return "close to " + other + ", much the same colour";
+    case CostTerm::Kind::Tone:
+        return "not the tone of this place";
+    case CostTerm::Kind::Print:
+        return "print large for so small an opening";
+    case CostTerm::Kind::Behind:
+        return "little contrast with the cut or the base";
+    case CostTerm::Kind::Photo:
+        break;
+    }
+    return "much the colour of the photo beside it";
+}
+
+/// The same in two or three words.
+std::string few_words_for(const Plan& plan, const CostTerm& term) {
+    const std::string other = term.other >= 0 ? plan.sections[term.other].label : std::string();
+    switch (term.kind) {
+    case CostTerm::Kind::Alike:
+        return "beside it in " + other;
+    case CostTerm::Kind::Similar:
+        return "much like " + other;
+    case CostTerm::Kind::Apart:
+        return "must not meet " + other;
+    case CostTerm::Kind::Near:
+        return "close to " + other;
+    case CostTerm::Kind::Tone:
+        return "another tone";
+    case CostTerm::Kind::Print:
+        return "print too large";
+    case CostTerm::Kind::Behind:
+        return "little contrast";
+    case CostTerm::Kind::Photo:
+        break;
+    }
+    return "the photo's colour";
+}
+
+/// What speaks for a paper is what does not speak against it.
+std::vector<std::string> in_favour(const Project& project, const Plan& plan, const Choices& choices,
+                                   int section) {
+    const auto against = [&](CostTerm::Kind kind) {
+        return std::any_of(choices.terms.begin(), choices.terms.end(),
+                           [&](const CostTerm& t) { return t.kind == kind && t.amount > 1; });
+    };
+    std::vector<std::string> out;
+    if (plan.sections[section].locked) out.emplace_back("given by hand");
+    if (!against(CostTerm::Kind::Alike) && !against(CostTerm::Kind::Similar))
+        out.emplace_back("differs from every neighbour");
+    const Face face{plan.paper_of_section[section], plan.side_of_section[section]};
+    const Pattern pattern = project.stash->papers[face.paper].face(face.side).pattern;
+    if (pattern != Pattern::Solid && !against(CostTerm::Kind::Print))
+        out.emplace_back("its print is seen at this size");
+    if (project.style.drift > 0.3 && !against(CostTerm::Kind::Tone))
+        out.emplace_back("has the tone of this place");
+    const auto uses = static_cast<std::size_t>(
+        std::count(plan.paper_of_section.begin(), plan.paper_of_section.end(), face.paper));
+    if (uses >= 3) out.push_back("comes back in " + count_of(uses, "place", "places"));
+    if (const auto role = project.roles.find(project.stash->papers[face.paper].id);
+        role != project.roles.end() && role->second != PaperRole::Spare)
+        out.emplace_back(role->second == PaperRole::UseUp ? "is to be used up" : "ties the page together");
+    return out;
+}
+
+} // namespace
+
+WhyPaper why_paper(const Project& project, const Plan& plan, const MatchJob& job, const Choices& choices,
+                   int section) {
+    WhyPaper out;
+    const int paper = plan.paper_of_section[section];
+    if (paper >= 0) {
+        out.paper = name_of_face(project, {paper, plan.side_of_section[section]});
+        out.reasons = in_favour(project, plan, choices, section);
+        for (const CostTerm& t : choices.terms)
+            if (t.amount > 1) out.reasons.push_back("but " + words_for(plan, t));
+    }
+    const std::vector<Face> faces = faces_of(job.stash);
+    for (const Alternative& a : choices.others) {
+        OtherPaper other{faces[a.face], {}, a.room, a.never, a.worse};
+        other.words = a.never                                   ? "ruled out here"
+                      : !a.room                                 ? "no room"
+                      : !a.terms.empty() && a.terms[0].amount > 1 ? few_words_for(plan, a.terms[0])
+                      : a.worse < -0.5                          ? "better still"
+                      : a.worse < 1                             ? "just as well"
+                                                                : "less well spread";
+        out.others.push_back(std::move(other));
+    }
+    return out;
+}
+
+std::vector<std::string> why_page(const Project& project, const Plan& plan) {
+    std::vector<std::string> out;
+    std::size_t scraps = 0;
+    for (const UsedSheet& u : plan.used_sheets) scraps += plan.sheets[u.sheet].kind <= SheetKind::Offcut;
+    out.push_back(count_of(plan.used_sheets.size(), "sheet", "sheets") +
+                  (scraps ? ", " + std::to_string(scraps) + (scraps == 1 ? " a scrap" : " of them scraps") : ""));
+    if (!plan.short_patches.empty())
+        out.push_back(count_of(plan.short_patches.size(), "patch short", "patches short"));
+    out.push_back(plan.alike.empty() ? "no neighbours alike"
+                                     : count_of(plan.alike.size(), "pair alike", "pairs alike"));
+    std::map<std::pair<int, Side>, std::size_t> uses;
+    for (std::size_t s = 0; s < plan.sections.size(); ++s)
+        if (plan.paper_of_section[s] >= 0) ++uses[{plan.paper_of_section[s], plan.side_of_section[s]}];
+    if (uses.empty()) return out;
+    const auto most = std::max_element(uses.begin(), uses.end(),
+                                       [](const auto& a, const auto& b) { return a.second < b.second; });
+    const auto thrice = static_cast<std::size_t>(
+        std::count_if(uses.begin(), uses.end(), [](const auto& u) { return u.second >= 3; }));
+    out.push_back(count_of(uses.size(), "paper", "papers") + ", " + std::to_string(thrice) +
+                  " in three places or more");
+    out.push_back("most of all " + project.stash->papers[most->first.first].name);
+    return out;
+}
+
+} // namespace zesty

@@ -1,0 +1,33 @@
+#pragma once
+// A piece as it lies on its sheet, ready to be measured exactly against others. Millimetres on the sheet.
+
+#include "core/geometry/boolean.h"
+#include "core/sheets/nest.h"
+
+namespace zesty {
+
+class Laid {
+public:
+    Laid(const NestPiece& piece, const NestPlacement& placement);
+
+    int piece() const { return piece_; }
+    /// No further out of the sheet than rounding explains.
+    bool inside(const Polygon& sheet) const;
+    /// Closer to the other piece than `gap`, or over it.
+    bool too_close(const Laid& other, double gap) const;
+
+private:
+    int piece_;
+    Region outlines_;
+    Box box_;
+    std::vector<MeasuredRing> rings_;
+};
+
+/// Whether the placement is one that the piece allows: its sheet, turn, pin and band.
+bool allowed(const NestPiece& piece, const NestPlacement& placement);
+
+/// The pieces that have pins, in their order, each at the first of its pins that keeps the gap to those
+/// before it and lies inside its sheet. Pieces that find none are left out.
+std::vector<NestPlacement> lay_pinned(const NestJob& job);
+
+} // namespace zesty

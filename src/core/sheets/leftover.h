@@ -1,0 +1,12 @@
+#pragma once
+// How useful a leftover is.
+
+#include "core/geometry/shapes.h"
+
+namespace zesty {
+
+/// The largest upright rectangle in the polygon, found on a raster and therefore up to two cells smaller than
+/// the very largest; empty when there is none. `cell` in mm.
+Box largest_rectangle(const Polygon& polygon, double cell = 1);
+
+} // namespace zesty

@@ -321,4 +321,49 @@ TEST(Cli, AStashIsFilledSearchedAndWrittenOut) {
     expect_one_line(zesty({"stash", stash, "--remove", "plum"}), "no paper");
 }
 
+TEST(Cli, PapersAreGivenRuledProposedAndAskedAbout) {
+    QTemporaryDir dir;
+    const QString out = dir.filePath("p.zesty");
+    const Ran made = zesty({"papers", demo::project(), "--give", "18:barley:B", "--never", "3:barley,brick-dust",
+                            "--same-as", "7:3", "--apart", "barley,hillside", "--role", "hedge-stripe:tie", "--slants",
+                            "parallel:30", "--run-on", "4", "--weight", "spread:1.5", "--proposals", "3",
+                            "--take-proposal", "2", "--proposal-pictures", dir.filePath("pictures"), "--why", "5",
+                            "--out", out, "--json"});
+    ASSERT_TRUE(made.code == 0 || made.code == 1) << made.err;
+    const json j = json::parse(made.out);
+    EXPECT_EQ(j["format"], "zesty-papers/1");
+    EXPECT_GE(j["proposals"].size(), 2u);
+    EXPECT_FALSE(j["why"]["others"].empty());
+    json third, seventh, eighteenth;
+    for (const json& s : j["sections"]) {
+        if (s["label"] == "3") third = s;
+        if (s["label"] == "7") seventh = s;
+        if (s["label"] == "18") eighteenth = s;
+    }
+    EXPECT_EQ(eighteenth["paper"], "barley");
+    EXPECT_EQ(eighteenth["side"], "B");
+    EXPECT_EQ(eighteenth["kept"], true);
+    EXPECT_EQ(third["paper"], seventh["paper"]);
+    EXPECT_NE(third["paper"], "barley");
+    EXPECT_FALSE(QImage(dir.filePath("pictures/proposal-1.png")).isNull());
+    // What was taken is in the project, and can be changed again.
+    const Ran plan = zesty({"plan", out, "--json"});
+    const json planned = json::parse(plan.out);
+    for (const json& s : planned["sections"])
+        if (s["id"] == "s3") {
+            EXPECT_EQ(s["paper"], third["paper"]);
+        }
+    const Ran pinned = zesty({"papers", out, "--pin", "18", "--own", "7", "--base-paper", "hillside"});
+    EXPECT_NE(pinned.code, 2) << pinned.err;
+    EXPECT_NE(zesty({"papers", out, "--unpin", "all", "--base-paper", "none"}).code, 2);
+    expect_one_line(zesty({"papers", out, "--give", "4:plum"}), "--give");
+    expect_one_line(zesty({"papers", out, "--give", "4:hillside:B"}), "no side B");
+    expect_one_line(zesty({"papers", out, "--role", "barley:king"}), "--role");
+    expect_one_line(zesty({"papers", out, "--weight", "mood:1"}), "--weight");
+    expect_one_line(zesty({"papers", out, "--slant", "4:steep"}), "--slant");
+    expect_one_line(zesty({"papers", out, "--map", "rainbow"}), "--map");
+    expect_one_line(zesty({"papers", out, "--pin", "4:nowhere#1:0:1,1"}), "--pin");
+    expect_one_line(zesty({"papers", out, "--why", "99"}), "--why");
+}
+
 } // namespace zesty

@@ -2,6 +2,7 @@
 
 #include "core/project/planner.h"
 #include "io/plan_json.h"
+#include "io/picture.h"
 #include "io/project_file.h"
 #include "io/read_file.h"
 #include "io/stash_json.h"
@@ -146,6 +147,50 @@ TEST(ProjectFile, AFileOfFormatTwoOpensWithItsDecisions) {
     EXPECT_EQ(p->choice(Spot(0, 0)).treatment, Treatment::Shaker);
     EXPECT_TRUE(p->bars.empty());
     EXPECT_TRUE(*project_from(*project_bytes(*p), "x.zesty") == *p);
+}
+
+TEST(ProjectFile, AFileOfFormatThreeOpensWithItsDecisions) {
+    const auto p = open_project(QString(ZESTY_DEMO_FOLDER) + "/../tests/samples/project-3.zesty");
+    ASSERT_TRUE(p) << p.error().message;
+    EXPECT_EQ(p->bars.size(), 1u);
+    EXPECT_EQ(p->backing.lips, LipMode::Overlap);
+    EXPECT_TRUE(p->page.gut) << "as it always was before";
+    EXPECT_EQ(p->style, MatchStyle{});
+    EXPECT_TRUE(*project_from(*project_bytes(*p), "x.zesty") == *p);
+}
+
+TEST(ProjectFile, PicturesOfPhotosAndWishesComeBack) {
+    Project p = *open_project(demo::project());
+    QFile file(demo::file("photos/kite-day.png"));
+    ASSERT_TRUE(file.open(QIODevice::ReadOnly));
+    const auto picture = brought_picture("kite-day.png", file.readAll().toStdString());
+    ASSERT_TRUE(picture) << picture.error().message;
+    EXPECT_GE((*picture)->palette.size(), 3u);
+    Photo photo;
+    photo.width = 90;
+    photo.height = 60;
+    photo.picture = *picture;
+    p.photos = {photo, Photo{}};
+    p.style.zones = {{1, 2, 3}, {250, 240, 9}};
+    p.style.map = ToneMap::Zones;
+    p.style.weights.thrift = 0.25;
+    p.roles["barley"] = PaperRole::Tie;
+    keep_apart(p, "gull-print", "barley", true);
+    p.slants = {SlantRule::Facing, -30};
+    p.pins[Spot(3)] = {"barley#1", 12.5, {1, 2}};
+    SectionChoice c;
+    c.side = Side::B;
+    c.paper = "barley";
+    c.never = {"brick-dust", "hillside"};
+    c.same_as = Spot(2);
+    c.facing = true;
+    c.print = {12, 0.5, MotifAnchor{{3, 4}, {5, 6}}, true};
+    p.choose(Spot(4), c);
+    const auto again = project_from(*project_bytes(p), "x.zesty");
+    ASSERT_TRUE(again) << again.error().message;
+    EXPECT_TRUE(*again == p);
+    EXPECT_EQ(again->photos[0].picture->palette, (*picture)->palette);
+    EXPECT_FALSE(brought_picture("x.png", "no picture"));
 }
 
 TEST(ProjectFile, AnEmptyPageIsAProjectToo) {
@@ -306,6 +351,36 @@ TEST(PlanJson, HasWhatTheFormatPromises) {
     }
     EXPECT_EQ(unplaced, j["short"].size());
     EXPECT_GT(unplaced, 0u) << "the demo's own plan is just short";
+}
+
+TEST(PlanJson, APatchOnSideBIsMirroredAsTheFormatSays) {
+    Project p = *open_project(demo::project());
+    for (int o : {9, 11, 17}) {
+        p.sections[Spot(o)].paper = "barley";
+        p.sections[Spot(o)].side = Side::B;
+    }
+    const auto plan = Planner().plan(p);
+    ASSERT_TRUE(plan);
+    const auto j = plan_json(p, *plan, 0);
+    int mirrored = 0;
+    for (const auto& patch : j["patches"]) {
+        if (!patch["mirrored"].get<bool>()) continue;
+        ++mirrored;
+        const double r = patch["rotation_deg"].get<double>() * M_PI / 180;
+        const auto& from = patch["outline"][0];
+        const auto& to = patch["on_sheet"][0];
+        for (std::size_t k = 0; k < from.size(); ++k) {
+            const double x = -from[k][0].get<double>();
+            const double y = from[k][1].get<double>();
+            EXPECT_NEAR(to[k][0].get<double>(), x * std::cos(r) - y * std::sin(r) + patch["dx"].get<double>(), 1e-3);
+            EXPECT_NEAR(to[k][1].get<double>(), x * std::sin(r) + y * std::cos(r) + patch["dy"].get<double>(), 1e-3);
+        }
+    }
+    EXPECT_EQ(mirrored, 3);
+    for (const auto& s : j["sections"])
+        if (s["id"] == "s10") {
+            EXPECT_EQ(s["side"], "B");
+        }
 }
 
 TEST(NestJson, ReadsJobsAndRefusesNonsense) {

@@ -37,6 +37,12 @@ Stash two_colours() {
     return s;
 }
 
+Project project_with(Stash stash) {
+    Project p;
+    p.stash = std::make_shared<const Stash>(std::move(stash));
+    return p;
+}
+
 QColor seen_at(const QBrush& brush, QPointF mm, double pixels_per_mm) {
     QImage image(400, 400, QImage::Format_RGB32);
     image.fill(Qt::white);
@@ -50,7 +56,7 @@ QColor seen_at(const QBrush& brush, QPointF mm, double pixels_per_mm) {
 } // namespace
 
 TEST(Textures, AreAtTrueScaleWhateverTheFineness) {
-    const Textures t(two_colours());
+    const Textures t(project_with(two_colours()));
     for (const double ppm : {0.5, 1.0, 2.0, 4.0})
         for (const double asked : {0.0, ppm}) {
             const QBrush b = t.brush(0, {}, asked);
@@ -60,7 +66,7 @@ TEST(Textures, AreAtTrueScaleWhateverTheFineness) {
 }
 
 TEST(Textures, FollowThePatchFromTheSheetToThePage) {
-    const Textures t(two_colours());
+    const Textures t(project_with(two_colours()));
     // What lies at (40, 20) of the sheet is seen at (20, 60) of a page turned by a quarter and moved.
     const Transform to_page = Transform::moved(40, 20) * Transform::turned_deg(90);
     const QBrush b = t.brush(0, to_page);
@@ -68,8 +74,22 @@ TEST(Textures, FollowThePatchFromTheSheetToThePage) {
     EXPECT_EQ(seen_at(b, {20, 80}, 2), QColor(Qt::blue));
 }
 
+TEST(Textures, SideBIsSeenFromBehind) {
+    Stash s = two_colours();
+    s.papers[0].back = s.papers[0].face(Side::A);
+    const Textures t(project_with(s));
+    // Turned over, what begins at the left of its own picture is at the right of the sheet.
+    EXPECT_EQ(seen_at(t.brush(0, {}, 0, Side::B), {60, 20}, 2), QColor(Qt::red));
+    EXPECT_EQ(seen_at(t.brush(0, {}, 0, Side::B), {40, 20}, 2), QColor(Qt::blue));
+    // A patch cut with side B up shows the picture the right way round on the page.
+    PlacedPatch at{0, 0, {90, 0}, true};
+    const QBrush b = t.brush(0, inverse(at.to_sheet()), 0, Side::B);
+    EXPECT_EQ(seen_at(b, {20, 20}, 2), QColor(Qt::red)) << "page x 20 is sheet x 70 is picture x 30";
+    EXPECT_EQ(seen_at(b, {60, 20}, 2), QColor(Qt::blue));
+}
+
 TEST(Textures, PlainAndUnknownPapersHaveAColour) {
-    const Textures t(two_colours());
+    const Textures t(project_with(two_colours()));
     EXPECT_EQ(t.brush(1, {}).color(), QColor(1, 2, 3));
     EXPECT_EQ(t.brush(-1, {}).color(), QColor(Qt::white));
     EXPECT_EQ(t.brush(99, {}).color(), QColor(Qt::white));

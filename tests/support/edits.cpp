@@ -110,13 +110,64 @@ void sections_edit(Project& p, std::mt19937& random, int openings) {
     }
 }
 
+void papers_edit(Project& p, std::mt19937& random, int openings) {
+    const Spot spot = some_opening(p, random, openings);
+    SectionChoice c = p.choice(section_of(p, spot));
+    const auto some_paper = [&] {
+        return p.stash && !p.stash->papers.empty() ? p.stash->papers[random() % p.stash->papers.size()].id
+                                                   : std::string("none");
+    };
+    switch (below(random, 9)) {
+    case 0:
+        c.paper = some_paper();
+        c.side = static_cast<Side>(below(random, 2));
+        break;
+    case 1:
+        c.same_as = some_opening(p, random, openings);
+        c.facing = below(random, 2) != 0;
+        break;
+    case 2:
+        c.print = {between(random, -90, 90), between(random, 0, 1), std::nullopt, below(random, 2) != 0};
+        break;
+    case 3:
+        c.print.motif = MotifAnchor{{between(random, 0, 90), between(random, 0, 90)}, {}};
+        break;
+    case 4:
+        keep_apart(p, some_paper(), some_paper(), below(random, 2) != 0);
+        p.roles[some_paper()] = static_cast<PaperRole>(below(random, 3));
+        break;
+    case 5:
+        p.slants = {static_cast<SlantRule>(below(random, 3)), between(random, -90, 90)};
+        p.style.map = static_cast<ToneMap>(below(random, 3));
+        break;
+    case 6:
+        p.pins[spot] = {some_paper() + "#1", between(random, -90, 90), {between(random, 0, 200), 40}};
+        break;
+    case 7:
+        p.pins.clear();
+        c.print = {};
+        break;
+    default:
+        some_cut(p, random).paper = below(random, 2) ? some_paper() : "";
+        p.page.base_paper = below(random, 2) ? some_paper() : "";
+        p.page.under_photos ^= true;
+    }
+    p.choose(section_of(p, spot), c);
+}
+
 } // namespace
 
 void random_edit(Project& project, std::mt19937& random, int openings) {
-    if (random() % 2)
+    switch (random() % 3) {
+    case 0:
         set_out_edit(project, random);
-    else
+        break;
+    case 1:
         sections_edit(project, random, openings);
+        break;
+    default:
+        papers_edit(project, random, openings);
+    }
 }
 
 } // namespace zesty::testing

@@ -23,6 +23,7 @@ constexpr double weight_behind = 15;
 constexpr double weight_photo = 12;
 constexpr double weight_new_sheet = 4;
 constexpr double weight_use_up = 30;
+constexpr double most_used_up = 0.5; ///< of the page: no paper is to cover more for being used up
 constexpr double weight_spare = 80;
 constexpr double weight_tie = 15;
 constexpr double near_reach = 0.35;          ///< of the diagonal around all sections
@@ -234,7 +235,8 @@ double Cost::paper_share(int paper, const Share& share) const {
     const double from_new = std::max(0.0, share.area / yield - p.scraps);
     double sum = job_.style.weights.thrift * weight_new_sheet * from_new / std::max(p.sheet, 1.0);
     if (p.role == PaperRole::UseUp)
-        sum += weight_use_up * (1 - std::min(1.0, share.area / std::max(yield * p.stock, 1.0)));
+        sum += weight_use_up *
+               (1 - std::min(1.0, share.area / std::clamp(yield * p.stock, 1.0, most_used_up * total_area_)));
     if (p.role == PaperRole::Spare) sum += weight_spare * share.area / total_area_ + weight_lonely * share.uses;
     if (p.role == PaperRole::Tie) sum += weight_tie * std::max(0, enough_ties - share.uses);
     return sum;

@@ -30,7 +30,7 @@ class Matcher {
 public:
     Matcher(const MatchJob& job, Capacity& capacity, const StopToken& stop, const Progress& progress)
         : job_(job), capacity_(capacity), stop_(stop), progress_(progress), cost_(job), random_(job.seed),
-          possible_(papers_that_fit()), draft_(job, cost_, possible_),
+          all_possible_(papers_that_fit()), possible_(all_possible_), draft_(job, cost_, possible_),
           annealing_(draft_, job, cost_, room_, random_) {
         for (std::size_t p = 0; p < job.stash.papers.size(); ++p)
             room_.push_back(capacity.stock_area(static_cast<int>(p)) * first_guess_of_yield);
@@ -47,7 +47,8 @@ public:
             if (attempt > 0 && (stopped(stop_) || capacity_.layings() > last)) break;
             // A new start every other time; between them the best so far is shaken.
             const bool afresh = attempt % 2 == (improves ? 1 : 0);
-            draft_.assign_all(afresh ? given : best);
+            choose_among(attempt);
+            draft_.assign_all(allowed_now(afresh ? given : best));
             if (attempt > 0) probe_rooms();
             choose(afresh, attempt);
             tell(attempt + 0.6, "making room");
@@ -78,6 +79,31 @@ private:
     /// The first attempt is mostly the last: it gets most of the gauge.
     void tell(double attempts, const char* what) const {
         if (progress_) progress_(1 - std::pow(0.3, attempts), what);
+    }
+
+    /// Papers that must not meet divide a page between them, which small steps do not find: where a first
+    /// attempt leaves sections without paper, one of each such pair is left out, in turns.
+    void choose_among(int attempt) {
+        if (job_.apart.empty()) return;
+        possible_ = all_possible_;
+        if (attempt == 0) return;
+        for (auto& faces : possible_) {
+            std::vector<int> fewer = faces;
+            std::erase_if(fewer, [&](int f) {
+                for (std::size_t k = 0; k < job_.apart.size(); ++k) {
+                    const bool second = static_cast<unsigned>(attempt - 1) >> (k % 3) & 1;
+                    if (cost_.paper_of(f) == (second ? job_.apart[k].first : job_.apart[k].second)) return true;
+                }
+                return false;
+            });
+            if (!fewer.empty()) faces = std::move(fewer);
+        }
+    }
+
+    std::vector<int> allowed_now(std::vector<int> papers) const {
+        for (int s : draft_.free())
+            if (!draft_.can(s, papers[s])) papers[s] = -1;
+        return papers;
     }
 
     std::vector<std::vector<int>> papers_that_fit() {
@@ -381,7 +407,8 @@ private:
     Cost cost_;
     std::mt19937 random_;
     std::vector<double> room_; ///< what we believe fits on each paper, mm2
-    std::vector<std::vector<int>> possible_;
+    std::vector<std::vector<int>> all_possible_;
+    std::vector<std::vector<int>> possible_; ///< without what is not to be tried in this attempt
     Draft draft_;
     Annealing annealing_;
     std::size_t repairs_from_ = 0;

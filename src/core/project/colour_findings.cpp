@@ -13,7 +13,7 @@ namespace zesty {
 namespace {
 
 constexpr double swallowed_below = 10;  ///< delta E 2000
-constexpr double goes_with_below = 28;  ///< delta E 2000
+constexpr double goes_with_below = 20;  ///< delta E 2000
 constexpr double large_share = 0.12;    ///< of a photo
 constexpr double chromatic = 14;        ///< chroma from which a colour is one
 constexpr double very_near_photo = 0.7; ///< of MatchSection::beside_photo

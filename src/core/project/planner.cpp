@@ -116,13 +116,23 @@ void count_stock(const Project& project, Plan& plan) {
     for (const Sheet& s : plan.sheets) plan.papers[s.paper].stock_area += s.area;
 }
 
-/// One of the two says that it gets the other's paper.
+/// The section whose paper it gets in the end; itself when it follows none.
+Spot followed(const Project& project, Spot section) {
+    std::set<Spot> seen;
+    while (seen.insert(section).second) {
+        const auto& same = project.choice(section).same_as;
+        if (!same) return section;
+        section = section_of(project, *same);
+    }
+    return *seen.begin(); // they follow each other round
+}
+
+/// Both get the paper of the same section.
 bool alike_by_decision(const Project& project, const Plan& plan, const Neighbours& n) {
-    const auto follows = [&](int s, int leader) {
-        const auto& same = project.choice(plan.sections[s].id).same_as;
-        return same && section_of(project, *same) == plan.sections[leader].id;
-    };
-    return follows(n.a, n.b) || follows(n.b, n.a);
+    const Spot a = plan.sections[n.a].id;
+    const Spot b = plan.sections[n.b].id;
+    return (project.choice(a).same_as || project.choice(b).same_as) &&
+           followed(project, a) == followed(project, b);
 }
 
 BackingWish wish_of(const Section& section) {

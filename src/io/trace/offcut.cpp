@@ -11,12 +11,13 @@ namespace zesty {
 namespace {
 
 constexpr double rounded_off = 0.05; ///< mm, of points that say nothing
+constexpr double good_to = 0.4;      ///< mm; tracing adds its share
 constexpr double least_hole = 3;     ///< mm2; less is a speck
 
 } // namespace
 
 Result<Polygon> measured_offcut(const QByteArray& picture, double square) {
-    const auto drawing = trace_picture(picture, {square, true});
+    const auto drawing = trace_picture(picture, {square, good_to});
     if (!drawing) return tl::make_unexpected(drawing.error());
     const auto cut = read_cut(*drawing);
     if (!cut) return tl::make_unexpected(cut.error());

@@ -9,8 +9,9 @@
 namespace zesty {
 
 /// The outline of the largest thing beside the square, with its holes, in millimetres from its top left. Turn
-/// is taken out. Refused with one sentence: what trace_picture() refuses, and pictures taken at a slant, in
-/// which the outline would not be good to half a millimetre.
+/// and perspective are taken out. Refused with one sentence: what trace_picture() refuses, and pictures taken
+/// at such a slant that, with corners of the square known as well as its edges let them be, the outline would
+/// not be good to half a millimetre. Lenses that bend straight lines are not allowed for.
 Result<Polygon> measured_offcut(const QByteArray& picture, double square);
 
 } // namespace zesty

@@ -4,6 +4,7 @@
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
 #include "io/picture.h"
+#include "io/trace/edges.h"
 #include "io/trace/plane.h"
 
 #include <algorithm>
@@ -17,10 +18,8 @@ namespace {
 
 constexpr int speck = 12;      ///< pixels; smaller dots are dust
 constexpr int curve_steps = 8; ///< a Bezier piece is flattened into so many
-// More than the grain and the shadow of a flat scan make of it; a slant of a hundredth over the page shows.
-constexpr double alike_sides = 0.009;
-constexpr double alike_diagonals = 0.0035;
-constexpr double upright_square = 0.02; ///< how far sides may differ before perspective is taken out
+constexpr double sure = 3;         ///< standard deviations
+constexpr double rough_corner = 1; ///< pixels a corner may be off that only the tracing tells
 
 /// One bit a pixel in the layout that the tracer wants, bottom row first.
 class Bits {
@@ -175,28 +174,24 @@ Drawing drawing_of(std::vector<Ring> rings, double width, double height) {
     return out;
 }
 
-/// The map that makes the square a square of that side, upright on the page.
-PlaneMap map_by(const std::array<Point, 4>& seen, double side) {
-    std::array<Point, 4> corners = seen;
-    // First the corner that is nearest to the top left, then the way the picture shows them.
+/// The corners from the one nearest to the top left, clockwise.
+std::array<Point, 4> in_order(std::array<Point, 4> corners) {
     std::size_t first = 0;
     for (std::size_t k = 1; k < 4; ++k)
         if (corners[k].x + corners[k].y < corners[first].x + corners[first].y) first = k;
     std::rotate(corners.begin(), corners.begin() + static_cast<long>(first), corners.end());
     if (cross(corners[1] - corners[0], corners[3] - corners[0]) < 0) std::swap(corners[1], corners[3]);
-    double least = std::numeric_limits<double>::infinity();
-    double most = 0;
+    return corners;
+}
+
+std::array<Point, 4> real_square(double side) {
+    return {Point{0, 0}, Point{side, 0}, Point{side, side}, Point{0, side}};
+}
+
+/// Turn and scale alone, from all four sides.
+PlaneMap straight_map(const std::array<Point, 4>& corners, double side) {
     double sum = 0;
-    for (std::size_t k = 0; k < 4; ++k) {
-        const double l = distance(corners[k], corners[(k + 1) % 4]);
-        least = std::min(least, l);
-        most = std::max(most, l);
-        sum += l;
-    }
-    const std::array<Point, 4> real{Point{0, 0}, Point{side, 0}, Point{side, side}, Point{0, side}};
-    if (most > least * (1 + upright_square)) return PlaneMap::between(corners, real);
-    // Seen straight on, only turn and scale are taken from the square: its corners are known less well than
-    // that there is no perspective.
+    for (std::size_t k = 0; k < 4; ++k) sum += distance(corners[k], corners[(k + 1) % 4]);
     const Point across = (corners[1] - corners[0]) + (corners[2] - corners[3]);
     const double turn = std::atan2(across.y, across.x) * 180 / M_PI;
     const double scale = side * 4 / sum;
@@ -205,16 +200,55 @@ PlaneMap map_by(const std::array<Point, 4>& seen, double side) {
     return PlaneMap::between(from, {t(from[0]), t(from[1]), t(from[2]), t(from[3])});
 }
 
-/// Whether the square is seen as one, to what a scan lets it be told: its sides and its diagonals are alike.
-bool seen_straight_on(const std::array<Point, 4>& c) {
+/// Whether the square is seen as one, as far as its corners are known to so many pixels.
+bool seen_straight_on(const std::array<Point, 4>& c, double error) {
     const auto [least, most] =
         std::minmax({distance(c[0], c[1]), distance(c[1], c[2]), distance(c[2], c[3]), distance(c[3], c[0])});
-    const double diagonals = distance(c[0], c[2]) / std::max(distance(c[1], c[3]), 1e-9);
-    return most < least * (1 + alike_sides) && std::abs(diagonals - 1) < alike_diagonals;
+    const double diagonals = std::abs(distance(c[0], c[2]) - distance(c[1], c[3]));
+    return most - least < sure * error && diagonals < sure * error;
+}
+
+/// How far off the map may put a point, mm, when each corner may be off by so many pixels.
+double doubt(const std::array<Point, 4>& corners, double side, double error, const std::vector<Ring>& rings) {
+    const PlaneMap exact = PlaneMap::between(corners, real_square(side));
+    std::vector<PlaneMap> others;
+    for (std::size_t k = 0; k < 4; ++k)
+        for (const Point by : {Point{error, 0}, Point{0, error}}) {
+            std::array<Point, 4> moved = corners;
+            moved[k] = moved[k] + by;
+            others.push_back(PlaneMap::between(moved, real_square(side)));
+        }
+    double worst = 0;
+    for (const Ring& r : rings)
+        for (const Point p : r) {
+            double variance = 0;
+            for (const PlaneMap& other : others) variance += std::pow(distance(other(p), exact(p)), 2);
+            worst = std::max(worst, std::sqrt(variance));
+        }
+    return worst;
+}
+
+/// The map that makes the square a square of that side, upright on the page.
+Result<PlaneMap> map_by(const std::array<Point, 4>& seen, double side, const GreyPicture& picture, double good_to,
+                        const std::vector<Ring>& rings) {
+    const std::array<Point, 4> rough = in_order(seen);
+    const auto sharp = sharpened(picture, rough);
+    if (!sharp && good_to > 0)
+        return fail(ErrorKind::BadInput, "the square's edges are not clear enough to measure by");
+    const std::array<Point, 4> corners = sharp ? sharp->corners : rough;
+    const double error = sharp ? sharp->error : rough_corner;
+    // Seen straight on, only turn and scale are taken from the square: its corners are known less well than
+    // that there is no perspective.
+    if (seen_straight_on(corners, error)) return straight_map(corners, side);
+    if (good_to > 0 && sure * doubt(corners, side, error, rings) > good_to)
+        return fail(ErrorKind::BadInput, "the picture is taken at too great a slant for so small a square; scan it "
+                                         "flat, photograph it from straight above, or lay a larger square beside it");
+    return PlaneMap::between(corners, real_square(side));
 }
 
 /// Takes the square out of the rings and the rest into millimetres.
-Result<Drawing> by_square(std::vector<Ring> rings, double side, bool flat_only) {
+Result<Drawing> by_square(std::vector<Ring> rings, const GreyPicture& picture, const TraceOptions& options) {
+    const double side = options.square;
     const auto cut = read_cut(drawing_of(rings, 1, 1));
     if (!cut) return tl::make_unexpected(cut.error());
     std::optional<std::array<Point, 4>> best;
@@ -232,11 +266,12 @@ Result<Drawing> by_square(std::vector<Ring> rings, double side, bool flat_only) 
     if (!best)
         return fail(ErrorKind::NothingToDo, "no square stands alone in the picture; lay a plain one of " +
                                                 format_mm(side) + " beside the cut, apart from it");
-    if (flat_only && !seen_straight_on(*best))
-        return fail(ErrorKind::BadInput,
-                    "the picture is taken at a slant; scan it flat, or photograph it from "
-                    "straight above");
-    const PlaneMap map = map_by(*best, side);
+    std::vector<Ring> outer;
+    for (std::size_t p = 0; p < cut->pieces.size(); ++p)
+        if (static_cast<int>(p) != square) outer.push_back(cut->pieces[p].outline.outer);
+    const auto known = map_by(*best, side, picture, options.good_to, outer);
+    if (!known) return tl::make_unexpected(known.error());
+    const PlaneMap& map = *known;
     std::vector<Ring> out;
     Box box;
     for (std::size_t p = 0; p < cut->pieces.size(); ++p) {
@@ -270,7 +305,10 @@ Result<Drawing> trace_picture(const QByteArray& data, const TraceOptions& option
     if (!bits) return tl::make_unexpected(bits.error());
     auto rings = traced(std::move(*bits), image.height());
     if (!rings) return tl::make_unexpected(rings.error());
-    if (options.square > 0) return by_square(std::move(*rings), options.square, options.flat_only);
+    if (options.square > 0) {
+        bool by_opacity = false;
+        return by_square(std::move(*rings), {image.width(), image.height(), levels_of(image, by_opacity)}, options);
+    }
     const double mm = 1000.0 / std::max(1, image.dotsPerMeterX());
     for (Ring& r : *rings) r = transformed(r, Transform::scaled(mm));
     Drawing out = drawing_of(std::move(*rings), image.width() * mm, image.height() * mm);

@@ -13,8 +13,8 @@ struct TraceOptions {
     /// Side of a plain square that lies beside the cut, mm; 0 for none. With it sizes are real, and turn and
     /// perspective of the picture are taken out; the square itself is left out of the drawing.
     double square = 0;
-    /// Refuses a picture in which the square shows that it was not taken from straight above.
-    bool flat_only = false;
+    /// With a square: how far off anything may be, mm, before the picture is refused; 0 takes it as it is.
+    double good_to = 0;
 };
 
 /// PNG or JPEG. Without a square the size is what the picture's resolution says. What most of the rim shows

@@ -1,0 +1,345 @@
+// A whole page matched, corrected by hand, proposed again around what is kept, and packed: once by mouse, once
+// by keys alone; and the papers themselves.
+
+#include "app/bench.h"
+#include "app/drawer_filter.h"
+#include "app/opening_part.h"
+#include "app/paper_part.h"
+#include "app/papers_panel.h"
+#include "app/proposals_view.h"
+#include "app/sheets_view.h"
+#include "io/stash_store.h"
+#include "support/demo.h"
+
+#include <QComboBox>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QSlider>
+#include <QSpinBox>
+#include <QTest>
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+using testing::Bench;
+
+namespace {
+
+QPushButton* named(QWidget& in, const char* name) {
+    auto* b = in.findChild<QPushButton*>(name);
+    EXPECT_TRUE(b && b->isVisible()) << name;
+    return b;
+}
+
+void click(QWidget* w) {
+    QTest::mouseClick(w, Qt::LeftButton);
+    QApplication::processEvents();
+}
+
+QPoint pixel_on_sheets(const SheetsView& sheets, const Plan& plan, int patch) {
+    for (const SheetsView::Place& place : sheets.places())
+        if (plan.used_sheets[place.used].sheet == plan.placed[patch].sheet) {
+            const Point at = plan.placed[patch].to_sheet()(plan.middle_of(plan.patches[patch].opening));
+            return {static_cast<int>(place.origin.x() + at.x * place.scale),
+                    static_cast<int>(place.origin.y() + at.y * place.scale)};
+        }
+    ADD_FAILURE() << "the patch is on no sheet";
+    return {};
+}
+
+} // namespace
+
+TEST(PapersJourney, ByMouse) {
+    testing::TimedApplication::the().forget();
+    Bench bench;
+    bench.open(demo::project());
+    bench.window().actions()[Act::ToPapers]->trigger();
+    click(named(bench.window(), "propose"));
+    bench.settle();
+    // Side by side, each as a card; a click chooses one, a double click shows it on the page.
+    auto* gallery = bench.window().findChild<ProposalsView*>("proposals");
+    ASSERT_TRUE(gallery->isVisible());
+    ASSERT_GE(bench.state().offers().size(), 3u);
+    QTest::mouseClick(gallery, Qt::LeftButton, {}, gallery->card(1).center().toPoint());
+    EXPECT_EQ(bench.state().shown_offer(), 1);
+    QTest::mouseDClick(gallery, Qt::LeftButton, {}, gallery->card(1).center().toPoint());
+    EXPECT_TRUE(bench.page().isVisible());
+    // Compared with what there is: the line follows the mouse.
+    auto* compare = bench.window().findChild<QSlider*>("compare");
+    compare->setValue(500);
+    bench.settle();
+    ASSERT_TRUE(bench.state().compared_at());
+    const double width = bench.document().project().page.full_width();
+    const QPoint line = bench.page().map()(Point{width / 2, 20}).toPoint();
+    QTest::mousePress(&bench.page(), Qt::LeftButton, {}, line);
+    QTest::mouseMove(&bench.page(), line + QPoint(60, 0));
+    QTest::mouseRelease(&bench.page(), Qt::LeftButton, {}, line + QPoint(60, 0));
+    EXPECT_GT(*bench.state().compared_at(), 0.55);
+    // For one opening only.
+    const Project before = bench.document().project();
+    const Project offered = bench.state().offer()->project;
+    bench.click(10);
+    bench.window().actions()[Act::TakeForSelection]->trigger();
+    bench.settle();
+    EXPECT_EQ(bench.document().project().choice(Spot(10)).paper, offered.choice(Spot(10)).paper);
+    EXPECT_TRUE(bench.document().project().choice(Spot(10)).locked);
+    EXPECT_EQ(bench.document().project().choice(Spot(12)), before.choice(Spot(12)));
+    EXPECT_FALSE(bench.state().offer());
+    // Corrected by hand: another paper from the list, which says why.
+    bench.state().select({});
+    bench.click(16);
+    bench.settle();
+    const auto others = bench.window().findChild<QWidget*>("others")->findChildren<QPushButton*>();
+    ASSERT_GE(others.size(), 3);
+    click(others[1]);
+    bench.settle();
+    const SectionChoice by_hand = bench.document().project().choice(Spot(16));
+    EXPECT_TRUE(by_hand.locked);
+    // Proposed again around it, taken, packed.
+    bench.state().select({});
+    bench.window().findChild<PapersPanel*>()->choose(PapersPanel::Propose);
+    click(named(bench.window(), "propose"));
+    bench.settle();
+    ASSERT_TRUE(bench.state().offer());
+    click(named(bench.window(), "take"));
+    bench.settle();
+    EXPECT_EQ(bench.document().project().choice(Spot(16)), by_hand);
+    EXPECT_EQ(bench.document().project().choice(Spot(10)).paper, offered.choice(Spot(10)).paper);
+    bench.window().actions()[Act::ToSheets]->trigger();
+    bench.settle();
+    EXPECT_TRUE(bench.plan().sheets_done);
+    EXPECT_GT(bench.plan().used_sheets.size(), 3u);
+    EXPECT_LT(testing::TimedApplication::the().longest_ms(), 100) << "the window never waits";
+}
+
+TEST(PapersJourney, ByKeysAlone) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    bench.key(Qt::Key_P);
+    bench.settle();
+    ASSERT_GE(bench.state().offers().size(), 3u);
+    EXPECT_EQ(bench.state().shown_offer(), 0);
+    bench.key(Qt::Key_Right);
+    EXPECT_EQ(bench.state().shown_offer(), 1);
+    bench.key(Qt::Key_J);
+    EXPECT_EQ(bench.state().shown_offer(), 2);
+    bench.key(Qt::Key_S);
+    EXPECT_TRUE(bench.page().isVisible());
+    const Project offered = bench.state().offer()->project;
+    bench.key(Qt::Key_Return, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_TRUE(bench.document().project() == offered);
+    // Walk to an opening, turn a paper over in the drawer, give it.
+    bench.page().setFocus();
+    bench.key(Qt::Key_Right);
+    const int opening = *bench.state().selected().begin();
+    auto* drawer = bench.window().findChild<Drawer*>("drawer");
+    const int barley = bench.document().project().stash->find("barley");
+    drawer->swatch(barley)->setFocus();
+    bench.key(Qt::Key_V);
+    EXPECT_EQ(bench.state().side_up(barley), Side::B);
+    bench.key(Qt::Key_Return);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().choice(Spot(opening)).paper, "barley");
+    EXPECT_EQ(bench.document().project().choice(Spot(opening)).side, Side::B);
+    bench.page().setFocus();
+    bench.key(Qt::Key_P);
+    bench.settle();
+    bench.key(Qt::Key_Return, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().choice(Spot(opening)).side, Side::B) << "given by hand stays";
+    // On the sheets: pushed, turned, pinned, let go.
+    bench.key(Qt::Key_4, Qt::ControlModifier);
+    bench.settle();
+    auto* sheets = bench.window().findChild<SheetsView*>("sheets");
+    bench.state().select({opening});
+    const PlacedPatch was = bench.plan().placed[bench.plan().patch_of(opening)];
+    bench.key(sheets, Qt::Key_K);
+    bench.settle();
+    ASSERT_TRUE(bench.document().project().pins.contains(Spot(opening)));
+    EXPECT_EQ(bench.plan().placed[bench.plan().patch_of(opening)].shift, was.shift);
+    bench.key(sheets, Qt::Key_Down, Qt::ShiftModifier);
+    bench.settle();
+    EXPECT_NEAR(bench.document().project().pins.at(Spot(opening)).shift.y, was.shift.y + mm_per_inch / 16, 1e-9);
+    bench.key(sheets, Qt::Key_K, Qt::ShiftModifier);
+    bench.settle();
+    EXPECT_TRUE(bench.document().project().pins.empty());
+}
+
+TEST(SheetsView, APatchThatIsDraggedIsPinnedWhereItIsLetGo) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_4, Qt::ControlModifier);
+    bench.settle();
+    auto* sheets = bench.window().findChild<SheetsView*>("sheets");
+    const int patch = bench.plan().patch_of(18);
+    const PlacedPatch was = bench.plan().placed[patch];
+    const QPoint from = pixel_on_sheets(*sheets, bench.plan(), patch);
+    ASSERT_EQ(sheets->patch_at(from), patch);
+    double scale = 1;
+    for (const auto& p : sheets->places())
+        if (bench.plan().used_sheets[p.used].sheet == was.sheet) scale = p.scale;
+    QTest::mousePress(sheets, Qt::LeftButton, {}, from);
+    QTest::mouseMove(sheets, from + QPoint(10, 8));
+    QTest::mouseRelease(sheets, Qt::LeftButton, {}, from + QPoint(10, 8));
+    bench.settle();
+    ASSERT_TRUE(bench.document().project().pins.contains(Spot(18)));
+    const Point moved = bench.document().project().pins.at(Spot(18)).shift - was.shift;
+    EXPECT_NEAR(moved.x, 10 / scale, 1.0 / scale);
+    EXPECT_NEAR(moved.y, 8 / scale, 1.0 / scale);
+    bench.key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_TRUE(bench.document().project().pins.empty());
+}
+
+TEST(PageView, ThePrintIsDraggedToWhereItIsWanted) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    bench.click(18);
+    bench.settle();
+    click(named(bench.window(), "move-print"));
+    EXPECT_EQ(bench.state().tool(), BenchState::Tool::MovePrint);
+    const int patch = bench.plan().patch_of(18);
+    const Point was = bench.plan().placed[patch].to_sheet()(bench.plan().middle_of(18));
+    const QPoint from = bench.pixel_of(18);
+    QTest::mousePress(&bench.page(), Qt::LeftButton, {}, from);
+    QTest::mouseMove(&bench.page(), from + QPoint(4, 3));
+    QTest::mouseMove(&bench.page(), from + QPoint(6, 4));
+    QTest::mouseRelease(&bench.page(), Qt::LeftButton, {}, from + QPoint(6, 4));
+    bench.settle();
+    EXPECT_EQ(bench.document().history().count(), 1) << "a drag is one step";
+    const auto& wish = bench.document().project().choice(Spot(18)).print;
+    ASSERT_TRUE(wish.motif);
+    EXPECT_NEAR(wish.motif->off_middle.x, 6 / bench.page().map().scale, 1.5 / bench.page().map().scale);
+    if (bench.plan().placed[patch].sheet >= 0) {
+        const Point now = bench.plan().placed[patch].to_sheet()(bench.plan().middle_of(18) + wish.motif->off_middle);
+        EXPECT_LT(distance(now, wish.motif->on_paper), 1e-6);
+        EXPECT_LT(distance(wish.motif->on_paper, was), 1.5 / bench.page().map().scale);
+    }
+    bench.page().setFocus();
+    bench.key(Qt::Key_Right);
+    bench.settle();
+    EXPECT_EQ(bench.document().history().count(), 2);
+}
+
+TEST(Drawer, FiltersAndPutsWhatThisPageUsesFirst) {
+    Bench bench;
+    bench.open(demo::project());
+    auto* drawer = bench.window().findChild<Drawer*>("drawer");
+    const auto& stash = *bench.document().project().stash;
+    bench.key(Qt::Key_G, Qt::ControlModifier);
+    auto* words = bench.window().findChild<QLineEdit*>("find-paper");
+    ASSERT_TRUE(words->hasFocus());
+    QTest::keyClicks(words, "dot");
+    bench.settle();
+    EXPECT_TRUE(drawer->swatch(stash.find("thistle-dot")));
+    EXPECT_FALSE(drawer->swatch(stash.find("barley")));
+    words->clear();
+    auto* kind = bench.window().findChild<QComboBox*>("find-kind");
+    kind->setCurrentText("ombre");
+    bench.settle();
+    EXPECT_TRUE(drawer->swatch(stash.find("skein-ombre")));
+    EXPECT_FALSE(drawer->swatch(stash.find("thistle-dot")));
+    kind->setCurrentText("small");
+    bench.settle();
+    EXPECT_TRUE(drawer->swatch(stash.find("barley"))) << "its side B is one";
+    kind->setCurrentIndex(0);
+    bench.document().change("Without", [](Project& p) {
+        for (auto& [spot, c] : p.sections) c.paper = c.paper == "hillside" ? "hillside" : "";
+    });
+    bench.page().setFocus();
+    bench.settle();
+    QApplication::processEvents();
+    EXPECT_LT(drawer->swatch(stash.find("hillside"))->x(), drawer->swatch(stash.find("hedge-stripe"))->x());
+}
+
+TEST(PaperPart, FactsStockAndRolesAreDecisionsThatCanBeUndone) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    const int barley = bench.document().project().stash->find("barley");
+    bench.state().pick(barley);
+    auto* panel = bench.window().findChild<PapersPanel*>();
+    panel->choose(PapersPanel::Paper);
+    const auto paper = [&] { return bench.document().project().stash->papers[static_cast<std::size_t>(barley)]; };
+    auto* name = bench.window().findChild<QLineEdit*>("paper-name");
+    name->setFocus();
+    name->selectAll();
+    QTest::keyClicks(name, "Ripe Barley");
+    bench.key(name, Qt::Key_Return);
+    EXPECT_EQ(paper().name, "Ripe Barley");
+    auto* pattern = bench.window().findChild<QComboBox*>("paper-pattern");
+    emit pattern->activated(static_cast<int>(Pattern::Large));
+    EXPECT_EQ(paper().pattern, Pattern::Large);
+    auto* role = bench.window().findChild<QComboBox*>("paper-role");
+    emit role->activated(3);
+    EXPECT_EQ(bench.document().project().roles.at("barley"), PaperRole::Tie);
+    bench.settle();
+    auto* count = bench.window().findChild<QWidget*>("stock")->findChild<QSpinBox*>();
+    count->setValue(4);
+    EXPECT_EQ(paper().sheets[0].count, 4);
+    bench.settle();
+    EXPECT_EQ(std::count_if(bench.plan().sheets.begin(), bench.plan().sheets.end(),
+                            [&](const Sheet& s) { return s.paper == barley; }), 5);
+    // A new paper from its picture, and the picture of another side.
+    bench.picture_answer = demo::file("papers/hillside.png");
+    const std::size_t papers = bench.document().project().stash->papers.size();
+    click(named(bench.window(), "new-paper"));
+    bench.settle();
+    ASSERT_EQ(bench.document().project().stash->papers.size(), papers + 1);
+    EXPECT_EQ(bench.document().project().stash->papers.back().id, "hillside-2") << "hillside is taken";
+    while (bench.document().history().canUndo()) bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_EQ(paper().name, "Barley");
+    EXPECT_EQ(bench.document().project().stash->papers.size(), papers);
+}
+
+TEST(PaperPart, KeepsPapersInTheUsersOwnDatabaseAndTakesThemOut) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    bench.window().findChild<PapersPanel*>()->choose(PapersPanel::Paper);
+    bench.settle();
+    click(named(bench.window(), "load-own"));
+    EXPECT_TRUE(bench.message().contains("no papers of your own yet"));
+    click(named(bench.window(), "keep-own"));
+    bench.settle();
+    EXPECT_TRUE(bench.message().contains("among your own"));
+    auto store = StashStore::open(bench.folder("papers.stash"));
+    ASSERT_TRUE(store);
+    EXPECT_EQ(store->read()->papers.size(), bench.document().project().stash->papers.size());
+    const Stash before = *bench.document().project().stash;
+    bench.document().change("None", [](Project& p) { p.stash = nullptr; });
+    bench.settle();
+    click(named(bench.window(), "load-own"));
+    bench.settle();
+    EXPECT_TRUE(*bench.document().project().stash == before) << "sides, pictures and all";
+}
+
+TEST(PaperPart, AScrapIsMeasuredFromItsScan) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    bench.state().pick(0);
+    auto* panel = bench.window().findChild<PapersPanel*>();
+    panel->choose(PapersPanel::Paper);
+    bench.picture_answer = demo::file("scans/scrap.jpg");
+    emit panel->paper_part().ask_scrap();
+    bench.settle();
+    const auto& sheets = bench.document().project().stash->papers[0].sheets;
+    ASSERT_EQ(sheets.size(), 3u) << bench.message().toStdString();
+    EXPECT_TRUE(sheets.back().irregular);
+    ASSERT_EQ(sheets.back().outline.holes.size(), 1u);
+    Box box;
+    for (Point p : sheets.back().outline.outer) box.add(p);
+    EXPECT_NEAR(box.width(), 99, 6) << "turned a little, but of that size";
+    bench.picture_answer = demo::file("papers/barley.png");
+    emit panel->paper_part().ask_scrap();
+    bench.settle();
+    EXPECT_EQ(bench.document().project().stash->papers[0].sheets.size(), 3u);
+    EXPECT_FALSE(bench.message().isEmpty());
+}
+
+} // namespace zesty

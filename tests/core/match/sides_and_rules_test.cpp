@@ -1,0 +1,397 @@
+#include "core/geometry/measure.h"
+#include "core/match/alternatives.h"
+#include "core/match/proposals.h"
+#include "core/project/hand_edits.h"
+#include "core/project/match_job.h"
+#include "core/project/planner.h"
+#include "support/lattice.h"
+#include "support/pages.h"
+#include "support/rounds.h"
+
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+namespace {
+
+Paper paper(const std::string& id, Rgb colour, double side, int count, Pattern pattern = Pattern::Solid,
+            Direction direction = Direction::Free) {
+    return {id, "Paper " + id, colour, "", pattern, direction, {{{testing::rectangle(0, 0, side, side), {}}, count, false}}};
+}
+
+Project page_with(unsigned seed, int columns, int rows, Stash stash) {
+    std::mt19937 random(seed);
+    Project p = testing::project_of(testing::random_lattice(random, columns, rows, 4));
+    p.stash = std::make_shared<const Stash>(std::move(stash));
+    return p;
+}
+
+Plan taken(Planner& planner, Project& p) {
+    const auto shapes = planner.shapes(p);
+    const auto a = planner.propose(p, false);
+    EXPECT_TRUE(shapes && a);
+    p = with_papers(p, *shapes, *a);
+    auto plan = planner.plan(p, {}, {}, true);
+    EXPECT_TRUE(plan);
+    return *plan;
+}
+
+Stash five_papers() {
+    Stash s;
+    s.papers = {paper("a", {200, 60, 50}, 200, 3), paper("b", {60, 120, 70}, 200, 3), paper("c", {230, 200, 90}, 200, 3),
+                paper("d", {120, 90, 170}, 200, 3), paper("e", {60, 130, 180}, 200, 3)};
+    return s;
+}
+
+std::string chosen(const Project& p, int section) {
+    return p.choice(Spot(section)).paper;
+}
+
+/// Every placed patch lies on its sheet as the plan says, mirrored where side B shows.
+void expect_sound(const Project& p, const Plan& plan) {
+    for (const UsedSheet& u : plan.used_sheets) {
+        NestJob job;
+        job.gap = p.blade_gap;
+        NestResult r;
+        job.sheets.push_back({plan.sheets[u.sheet].outline, 0});
+        for (int patch : u.patches) {
+            const PlacedPatch& at = plan.placed[patch];
+            EXPECT_EQ(at.mirrored, plan.side_of_section[plan.patches[patch].section] == Side::B);
+            const Polygon outline = transformed(plan.patches[patch].outline,
+                                                at.mirrored ? Transform::mirrored_x() : Transform{});
+            r.placements.push_back({static_cast<int>(job.pieces.size()), 0, at.rotation_deg, at.shift});
+            job.pieces.push_back({outline, true, {}, {}});
+        }
+        EXPECT_EQ(verify(job, r), "");
+    }
+}
+
+} // namespace
+
+TEST(Sides, ASlantedScrapFitsOnlyWithTheRightSideUp) {
+    Stash stash;
+    stash.papers.push_back(paper("a", {1, 2, 3}, 10, 0, Pattern::Stripe, Direction::Fixed));
+    stash.papers[0].sheets = {{{{{0, 0}, {60, 0}, {60, 20}, {20, 60}, {0, 60}}, {}}, 1, true}};
+    stash.papers[0].back = PaperFace{{9, 9, 9}, "", Pattern::Stripe, Direction::Fixed};
+    Patch patch;
+    patch.outline = {{{0, 0}, {58, 0}, {58, 19}, {19, 58}, {0, 58}}, {}};
+    patch.area = area(patch.outline);
+    const std::vector<Patch> patches{patch};
+    const std::vector<Sheet> sheets = sheets_of(stash);
+    Capacity capacity;
+    capacity.use(stash, sheets, patches, 0.5, 1);
+    EXPECT_TRUE(capacity.fits_alone(0, 0, Side::A));
+    EXPECT_FALSE(capacity.fits_alone(0, 0, Side::B)) << "turned over, its corner is on the other side";
+}
+
+TEST(Sides, BothSidesShareTheSheetsAndLookDifferent) {
+    Stash s;
+    s.papers = {paper("a", {200, 60, 50}, 304.8, 2)};
+    s.papers[0].back = PaperFace{{40, 90, 160}, "", Pattern::Solid, Direction::Free};
+    Project p = page_with(2, 4, 3, s);
+    Planner planner;
+    const Plan plan = taken(planner, p);
+    EXPECT_TRUE(plan.alike.empty() || plan.alike.size() < plan.neighbours.size() / 2);
+    const auto b = std::count(plan.side_of_section.begin(), plan.side_of_section.end(), Side::B);
+    EXPECT_GT(b, 2);
+    EXPECT_LT(b, static_cast<long>(plan.sections.size()) - 2);
+    EXPECT_TRUE(plan.short_patches.empty());
+    expect_sound(p, plan);
+}
+
+TEST(Rules, SameAsFollowsAndNeverIsObeyed) {
+    for (unsigned seed = 1; seed <= unsigned{testing::rounds(6)}; ++seed) {
+        Project p = page_with(seed, 5, 3, five_papers());
+        SectionChoice follows;
+        follows.same_as = Spot(0);
+        p.choose(Spot(7), follows);
+        p.choose(Spot(11), follows);
+        SectionChoice picky;
+        picky.never = {"a", "b", "c"};
+        p.choose(Spot(4), picky);
+        Planner planner;
+        const Plan plan = taken(planner, p);
+        EXPECT_FALSE(chosen(p, 0).empty());
+        EXPECT_EQ(chosen(p, 7), chosen(p, 0));
+        EXPECT_EQ(chosen(p, 11), chosen(p, 0));
+        EXPECT_TRUE(chosen(p, 4) == "d" || chosen(p, 4) == "e");
+        EXPECT_TRUE(plan.alike.empty());
+    }
+}
+
+TEST(Rules, PapersThatMustNotMeetNeverDo) {
+    for (unsigned seed = 1; seed <= unsigned{testing::rounds(6)}; ++seed) {
+        Stash s = five_papers();
+        s.papers.resize(3);
+        Project p = page_with(seed, 4, 4, s);
+        keep_apart(p, "b", "a", true);
+        EXPECT_EQ(p.apart.front(), (std::pair<std::string, std::string>{"a", "b"}));
+        Planner planner;
+        const Plan plan = taken(planner, p);
+        for (const Neighbours& n : plan.neighbours) {
+            const std::set<int> pair{plan.paper_of_section[n.a], plan.paper_of_section[n.b]};
+            EXPECT_NE(pair, (std::set<int>{0, 1}));
+        }
+    }
+}
+
+TEST(Rules, RolesShiftWhatIsUsed) {
+    const auto used = [](std::optional<PaperRole> role) {
+        Project p = page_with(5, 6, 4, five_papers());
+        if (role) p.roles["c"] = *role;
+        Planner planner;
+        const Plan plan = taken(planner, p);
+        return std::count(plan.paper_of_section.begin(), plan.paper_of_section.end(), 2);
+    };
+    const auto plain = used({});
+    EXPECT_LT(used(PaperRole::Spare), plain);
+    EXPECT_GT(used(PaperRole::UseUp), plain);
+    EXPECT_GE(used(PaperRole::Tie), 3);
+}
+
+TEST(Rules, TheBestOfAllAssignmentsIsFoundWithRulesToo) {
+    for (unsigned seed = 1; seed <= unsigned{testing::rounds(24)}; ++seed) {
+        Stash s = five_papers();
+        s.papers.resize(2 + seed % 2);
+        s.papers[0].back = PaperFace{{250, 240, 220}, "", Pattern::Solid, Direction::Free};
+        Project p = page_with(seed, 3, 2, s);
+        p.style.drift = (seed % 3) / 2.0;
+        p.style.weights.thrift = seed % 2;
+        if (seed % 4 == 0) keep_apart(p, "a", "b", true);
+        if (seed % 3 == 0) p.roles["b"] = static_cast<PaperRole>(seed % 9 / 3);
+        if (seed % 5 == 0) p.sections[Spot(3)].same_as = Spot(1);
+        Planner planner;
+        const auto shapes = planner.shapes(p);
+        const auto a = planner.propose(p, false);
+        ASSERT_TRUE(shapes && a);
+        const MatchJob job = match_job(p, *shapes, false);
+        const int faces = static_cast<int>(faces_of(*p.stash).size());
+        const int n = static_cast<int>(job.sections.size());
+        double best = std::numeric_limits<double>::infinity();
+        std::vector<int> face(n, 0);
+        for (long code = 0; code < std::lround(std::pow(faces, n)); ++code) {
+            for (long c = code, k = 0; k < n; ++k, c /= faces) face[k] = static_cast<int>(c % faces);
+            if (seed % 5 == 0 && face[3] != face[1]) continue;
+            best = std::min(best, cost_of(job, face));
+        }
+        EXPECT_LE(cost_of(job, a->paper), best * 1.01 + 1e-6) << "seed " << seed;
+    }
+}
+
+TEST(Proposals, AreClearlyDifferentBestFirstAndTheSameForASeed) {
+    Project p = page_with(8, 6, 4, five_papers());
+    Planner planner;
+    const auto some = planner.proposals(p, false, 4);
+    ASSERT_TRUE(some);
+    ASSERT_GE(some->size(), 3u);
+    const MatchJob job = match_job(p, *planner.shapes(p), false);
+    const auto faces = [&](const OfferedPage& o) {
+        std::vector<int> out;
+        for (std::size_t s = 0; s < o.plan->sections.size(); ++s)
+            out.push_back(face_of(*p.stash, o.plan->paper_of_section[s], o.plan->side_of_section[s]));
+        return out;
+    };
+    double before = 0;
+    for (std::size_t i = 0; i < some->size(); ++i) {
+        EXPECT_FALSE((*some)[i].reasons.empty());
+        expect_sound((*some)[i].project, *(*some)[i].plan);
+        for (std::size_t k = 0; k < i; ++k)
+            EXPECT_GE(unlikeness(job, faces((*some)[i]), faces((*some)[k])), 0.1);
+        const double cost = cost_of(job, faces((*some)[i]));
+        EXPECT_GE(cost, before) << "all of these have every section and nothing alike";
+        before = cost;
+    }
+    const auto again = Planner().proposals(p, false, 4);
+    ASSERT_TRUE(again);
+    ASSERT_EQ(again->size(), some->size());
+    for (std::size_t i = 0; i < some->size(); ++i)
+        EXPECT_EQ((*again)[i].plan->paper_of_section, (*some)[i].plan->paper_of_section);
+    Project next = (*some)[1].project;
+    const auto better = planner.proposals(next, false, 4);
+    ASSERT_TRUE(better);
+    EXPECT_TRUE(std::any_of(better->begin(), better->end(), [](const OfferedPage& o) { return o.idea == Idea::FromHere; }));
+}
+
+TEST(Alternatives, AreRankedWithTheirRoomAndTheirReasons) {
+    Stash s = five_papers();
+    s.papers.push_back(paper("tiny", {10, 200, 200}, 12, 1));
+    Project p = page_with(4, 4, 3, s);
+    Planner planner;
+    (void)taken(planner, p);
+    SectionChoice c = p.choice(Spot(5));
+    c.never = {c.paper == "b" ? "c" : "b"};
+    const std::string ruled_out = c.never.front();
+    p.choose(Spot(5), c);
+    const auto why = planner.why(p, 5);
+    ASSERT_TRUE(why);
+    EXPECT_EQ(why->paper, "Paper " + c.paper);
+    EXPECT_FALSE(why->reasons.empty());
+    ASSERT_EQ(why->others.size(), 5u);
+    EXPECT_TRUE(why->others[0].room);
+    EXPECT_LE(why->others[0].worse, why->others[1].worse);
+    EXPECT_GE(why->others[0].worse, -1) << "a proposal leaves little to better";
+    const auto of = [&](const std::string& id) {
+        return *std::find_if(why->others.begin(), why->others.end(),
+                             [&](const OtherPaper& o) { return p.stash->papers[o.face.paper].id == id; });
+    };
+    EXPECT_EQ(of("tiny").words, "no room");
+    EXPECT_EQ(of(ruled_out).words, "ruled out here");
+    EXPECT_EQ(why->others.back().words, "ruled out here");
+}
+
+TEST(Prints, SlantsAreWhatTheyAreToBeOnThePage) {
+    for (const Side side : {Side::A, Side::B}) {
+        Stash s;
+        s.papers = {paper("a", {200, 60, 50}, 304.8, 4, Pattern::Stripe, Direction::Half)};
+        s.papers[0].angle_deg = 35;
+        s.papers[0].back = PaperFace{{9, 9, 90}, "", Pattern::Stripe, Direction::Half, 0, 110};
+        Project p = page_with(3, 4, 3, s);
+        p.slants = {SlantRule::Parallel, 20};
+        for (int o = 0; o < 12; ++o) {
+            SectionChoice c;
+            c.paper = "a";
+            c.side = side;
+            c.locked = true;
+            if (o == 5) c.print.slant_deg = -60;
+            if (o == 7) {
+                c.same_as = Spot(5);
+                c.facing = true;
+            }
+            p.choose(Spot(o), c);
+        }
+        const auto plan = Planner().plan(p);
+        ASSERT_TRUE(plan);
+        for (std::size_t i = 0; i < plan->patches.size(); ++i) {
+            ASSERT_GE(plan->placed[i].sheet, 0);
+            // The way stripes run on the sheet, as seen from A, brought back to the page.
+            const double on_sheet = side == Side::A ? 35 : 180 - 110;
+            const Transform back = inverse(plan->placed[i].to_sheet());
+            const Point way = back(Transform::turned_deg(on_sheet)({1, 0})) - back({0, 0});
+            const double deg = std::atan2(way.y, way.x) * 180 / M_PI;
+            const int opening = plan->patches[i].opening;
+            const double wanted = opening == 5 ? -60 : opening == 7 ? 60 : 20;
+            EXPECT_NEAR(std::remainder(deg - wanted, 180.0), 0, 1e-6) << "opening " << opening;
+        }
+        expect_sound(p, *plan);
+    }
+}
+
+TEST(Prints, AMotifComesToLieWhereItIsWantedAndRepeatsServeSeveral) {
+    Stash s;
+    s.papers = {paper("a", {200, 60, 50}, 304.8, 2, Pattern::Large, Direction::Fixed)};
+    s.papers[0].repeat = 76.2;
+    Project p = page_with(6, 4, 3, s);
+    for (int o = 0; o < 4; ++o) {
+        SectionChoice c;
+        c.paper = "a";
+        c.print.motif = MotifAnchor{{40, 30}, {2, -1}};
+        p.choose(Spot(o), c);
+    }
+    const auto plan = Planner().plan(p);
+    ASSERT_TRUE(plan);
+    for (int o = 0; o < 4; ++o) {
+        const int patch = plan->patch_of(o);
+        ASSERT_GE(plan->placed[patch].sheet, 0);
+        const Point there = plan->placed[patch].to_sheet()(plan->middle_of(o) + Point{2, -1});
+        EXPECT_NEAR(std::remainder(there.x - 40, 76.2), 0, 1e-6);
+        EXPECT_NEAR(std::remainder(there.y - 30, 76.2), 0, 1e-6);
+    }
+    // Pushed by hand, the print follows, and the place of the feature with it.
+    const auto wish = moved_print(p, *plan, 0, plan->middle_of(0), plan->middle_of(0) + Point{5, 3});
+    ASSERT_TRUE(wish);
+    Project moved = p;
+    moved.sections[Spot(0)].print = *wish;
+    const auto then = Planner().plan(moved);
+    ASSERT_TRUE(then);
+    const int patch = then->patch_of(0);
+    ASSERT_GE(then->placed[patch].sheet, 0);
+    const Point was = plan->placed[patch].to_sheet()(plan->middle_of(0));
+    const Point now = then->placed[patch].to_sheet()(then->middle_of(0) + Point{5, 3});
+    EXPECT_NEAR(std::remainder(now.x - was.x, 76.2), 0, 1e-6);
+    EXPECT_NEAR(std::remainder(now.y - was.y, 76.2), 0, 1e-6);
+}
+
+TEST(Prints, AnOmbreIsCutAtTheHeightOfThePlacesTone) {
+    Stash s;
+    s.papers = {paper("o", {200, 60, 50}, 304.8, 3, Pattern::Ombre, Direction::Fixed)};
+    s.papers[0].angle_deg = 90;
+    Project p = page_with(7, 4, 4, s);
+    p.style.drift = 1;
+    p.blade_gap = 0.5;
+    for (int o = 0; o < 16; ++o) p.sections[Spot(o)].paper = "o";
+    const auto plan = Planner().plan(p);
+    ASSERT_TRUE(plan);
+    Box around;
+    for (int o = 0; o < 16; ++o) around.add(plan->middle_of(o));
+    int placed = 0;
+    for (std::size_t i = 0; i < plan->patches.size(); ++i) {
+        if (plan->placed[i].sheet < 0) continue;
+        ++placed;
+        const double tone = (plan->middle_of(plan->patches[i].opening).y - around.y0) / around.height();
+        const double at = bounds(transformed(plan->patches[i].outline, plan->placed[i].to_sheet())).centre().y / 304.8;
+        EXPECT_NEAR(at, std::clamp(tone, 0.12, 0.88), 0.08) << "opening " << plan->patches[i].opening;
+    }
+    EXPECT_GT(placed, 12);
+}
+
+TEST(Prints, ARunOnSectionKeepsItsArrangementOnTheSheet) {
+    Stash s;
+    s.papers = {paper("a", {200, 60, 50}, 304.8, 1, Pattern::Picture, Direction::Fixed)};
+    Project p = page_with(9, 4, 3, s);
+    group(p, {Spot(0), Spot(1), Spot(4), Spot(5)});
+    p.sections[Spot(0)].paper = "a";
+    p.sections[Spot(0)].print.run_on = true;
+    p.sections[Spot(9)].paper = "a";
+    const auto plan = Planner().plan(p);
+    ASSERT_TRUE(plan);
+    const PlacedPatch& first = plan->placed[plan->patch_of(0)];
+    ASSERT_GE(first.sheet, 0);
+    for (int o : {1, 4, 5}) {
+        EXPECT_EQ(plan->placed[plan->patch_of(o)].shift, first.shift);
+        EXPECT_EQ(plan->placed[plan->patch_of(o)].sheet, first.sheet);
+    }
+    const int other = plan->patch_of(9);
+    ASSERT_GE(plan->placed[other].sheet, 0);
+    for (int o : {0, 1, 4, 5}) {
+        const int patch = plan->patch_of(o);
+        const auto over = intersect({transformed(plan->patches[patch].outline, plan->placed[patch].to_sheet())},
+                                    {transformed(plan->patches[other].outline, plan->placed[other].to_sheet())});
+        ASSERT_TRUE(over);
+        EXPECT_LT(area(*over), 1e-6) << "patches that run on may touch each other, but nothing else";
+    }
+}
+
+TEST(Pins, PatchesStayWhereTheyWerePutAndTheRestPacksAround) {
+    Stash s = five_papers();
+    s.papers.resize(1);
+    Project p = page_with(12, 4, 3, s);
+    for (int o = 0; o < 12; ++o) p.sections[Spot(o)].paper = "a";
+    Planner planner;
+    const auto before = planner.plan(p);
+    ASSERT_TRUE(before);
+    const int patch = before->patch_of(3);
+    ASSERT_GE(before->placed[patch].sheet, 0);
+    const auto pin = pinned(*before, patch, before->placed[patch].sheet, {0, 0}, 30);
+    ASSERT_TRUE(pin);
+    const auto centre = [&](const PlacedPatch& at) {
+        return bounds(transformed(before->patches[patch].on_sheet(), at.to_sheet())).centre();
+    };
+    EXPECT_LT(distance(centre(before->placed[patch]),
+                       centre({0, pin->rotation_deg, pin->shift})), 6) << "turned about its middle";
+    p.pins[Spot(3)] = {before->sheets[before->placed[patch].sheet].id, 0,
+                       Point{100, 100} - before->middle_of(3)};
+    const auto after = planner.plan(p);
+    ASSERT_TRUE(after);
+    EXPECT_EQ(after->placed[patch].shift, p.pins[Spot(3)].shift);
+    EXPECT_TRUE(after->short_patches.empty());
+    expect_sound(p, *after);
+    p.pins[Spot(3)].shift = {-500, 0};
+    const auto off = planner.plan(p);
+    ASSERT_TRUE(off);
+    ASSERT_EQ(off->short_patches.size(), 1u);
+    const auto said = std::find_if(off->findings.begin(), off->findings.end(), [](const Finding& f) { return f.code == "short"; });
+    ASSERT_NE(said, off->findings.end());
+    EXPECT_TRUE(std::holds_alternative<Unpin>(said->fix));
+}
+
+} // namespace zesty

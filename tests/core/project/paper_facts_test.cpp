@@ -1,0 +1,221 @@
+#include "core/geometry/measure.h"
+#include "core/project/apply_fix.h"
+#include "core/project/match_job.h"
+#include "core/project/planner.h"
+#include "core/project/tones.h"
+#include "support/lattice.h"
+#include "support/pages.h"
+
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+namespace {
+
+Paper paper(const std::string& id, Rgb colour, double side, int count) {
+    return {id, "Paper " + id, colour, "", Pattern::Solid, Direction::Free, {{{testing::rectangle(0, 0, side, side), {}}, count, false}}};
+}
+
+Project page_with(Stash stash) {
+    std::mt19937 random(4);
+    Project p = testing::project_of(testing::random_lattice(random, 4, 3, 4));
+    p.cuts[0].place = {SizeRule::Width, 240, 0, false, {}};
+    p.stash = std::make_shared<const Stash>(std::move(stash));
+    return p;
+}
+
+double stock(const Plan& plan, SheetKind kind) {
+    double sum = 0;
+    for (const Sheet& s : plan.sheets)
+        if (s.kind == kind) sum += s.area;
+    return sum;
+}
+
+const Finding* finding(const Plan& plan, const char* code) {
+    const auto at = std::find_if(plan.findings.begin(), plan.findings.end(), [&](const Finding& f) { return f.code == code; });
+    return at == plan.findings.end() ? nullptr : &*at;
+}
+
+} // namespace
+
+TEST(HiddenStock, DropOutsOfACutMadeOfPaperAreSheets) {
+    Stash s;
+    s.papers = {paper("a", {200, 60, 50}, 304.8, 1), paper("b", {60, 60, 200}, 304.8, 1)};
+    Project p = page_with(s);
+    p.cuts[0].paper = "a";
+    const auto plan = Planner().shapes(p);
+    ASSERT_TRUE(plan);
+    double openings = 0;
+    for (const Opening& o : plan->cut->openings) openings += o.area * plan->set_out.scale * plan->set_out.scale;
+    EXPECT_GT(stock(*plan, SheetKind::DropOut), 0.85 * openings);
+    EXPECT_LT(stock(*plan, SheetKind::DropOut), openings);
+    for (const Sheet& d : plan->sheets) {
+        if (d.kind != SheetKind::DropOut) continue;
+        EXPECT_EQ(d.paper, 0);
+        EXPECT_NE(d.id.find("a#1/out"), std::string::npos);
+        // It lies in the sheet the cut was taken from, and in an opening of the cut there.
+        EXPECT_TRUE(Box({0, 0, 304.8, 304.8}).holds(bounds(d.outline)));
+    }
+    const auto left = std::find_if(plan->sheets.begin(), plan->sheets.end(), [](const Sheet& x) { return x.id == "a#1"; });
+    EXPECT_LT(left->area, 304.8 * 304.8 - 240 * 150) << "the cut itself has been taken out";
+    p.cuts[0].paper = "none-such";
+    EXPECT_TRUE(Planner().shapes(p)) << "a paper that is not there takes nothing";
+    p.cuts[0].paper = "a";
+    p.cuts[0].place.length = 600;
+    const auto large = Planner().shapes(p);
+    ASSERT_TRUE(large);
+    EXPECT_TRUE(finding(*large, "cut-paper"));
+}
+
+TEST(HiddenStock, TheBaseUnderPhotosIsUsedOnlyWhenAllowed) {
+    Stash s;
+    s.papers = {paper("a", {200, 60, 50}, 304.8, 2)};
+    Project p = page_with(s);
+    p.page.base_paper = "a";
+    Photo photo;
+    photo.width = 150;
+    photo.height = 100;
+    photo.centre = {150, 150};
+    p.photos = {photo};
+    EXPECT_EQ(stock(*Planner().shapes(p), SheetKind::UnderPhoto), 0);
+    EXPECT_NEAR(Planner().shapes(p)->papers[0].stock_area, 304.8 * 304.8, 1) << "one sheet is the base";
+    p.page.under_photos = true;
+    const double hidden = stock(*Planner().shapes(p), SheetKind::UnderPhoto);
+    EXPECT_NEAR(hidden, (150 - 25.9) * (100 - 25.9), 60);
+}
+
+TEST(HiddenStock, AFrameThatIsNotGuttedGivesNothing) {
+    Stash s;
+    s.papers = {paper("a", {200, 60, 50}, 304.8, 1)};
+    Project p = page_with(s);
+    p.page.reveal = Sides::even(6);
+    p.page.frame_paper = "a";
+    EXPECT_GT(stock(*Planner().shapes(p), SheetKind::Gutted), 60000);
+    p.page.gut = false;
+    EXPECT_EQ(stock(*Planner().shapes(p), SheetKind::Gutted), 0);
+    for (int o = 0; o < 3; ++o) p.sections[Spot(o)].paper = "a";
+    const auto plan = Planner().plan(p);
+    ASSERT_TRUE(plan);
+    const Finding* f = finding(*plan, "short");
+    ASSERT_TRUE(f);
+    EXPECT_TRUE(std::holds_alternative<GutFrame>(f->fix)) << f->fix_label;
+    apply_fix(p, *plan, f->fix);
+    const auto then = Planner().plan(p);
+    EXPECT_FALSE(finding(*then, "short"));
+}
+
+TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
+    std::set<std::string> kinds;
+    for (double side = 44; side < 70; side += 0.7) {
+        Stash s;
+        s.papers = {paper("a", {200, 60, 50}, side, 3), paper("b", {60, 60, 200}, 40, 1)};
+        Project p = page_with(s);
+        for (int o = 0; o < 3; ++o) p.sections[Spot(o)].paper = "a";
+        Planner planner;
+        const auto plan = planner.plan(p);
+        ASSERT_TRUE(plan);
+        const Finding* f = finding(*plan, "short");
+        if (!f) continue;
+        std::vector<std::pair<Fix, std::string>> all{{f->fix, f->fix_label}};
+        all.insert(all.end(), f->more_fixes.begin(), f->more_fixes.end());
+        const int section = plan->short_patches[0].section;
+        for (const auto& [fix, label] : all) {
+            kinds.insert(label.substr(0, 4));
+            Project next = p;
+            apply_fix(next, *plan, fix);
+            const auto then = Planner().plan(next);
+            ASSERT_TRUE(then);
+            const bool whole_paper = std::holds_alternative<ScaleCuts>(fix) || std::holds_alternative<SetSectionLip>(fix);
+            for (const ShortPatch& still : then->short_patches) {
+                EXPECT_FALSE(whole_paper && then->paper_of_section[still.section] == 0) << label << " at " << side;
+                EXPECT_NE(still.section, section) << label << " at " << side;
+            }
+        }
+    }
+    EXPECT_TRUE(kinds.contains("Cut ")) << "a smaller cut is a way out of some";
+    EXPECT_TRUE(kinds.contains("Lip ")) << "and a narrower lip of others";
+    EXPECT_TRUE(kinds.contains("Leav"));
+}
+
+TEST(ColourFindings, SayWhichColourOfThePhotoIsMissingOrSwallowed) {
+    Stash s;
+    s.papers = {paper("grey", {128, 128, 128}, 304.8, 2), paper("sky", {90, 150, 210}, 304.8, 2)};
+    Project p = page_with(s);
+    for (int o = 0; o < 12; ++o) p.sections[Spot(o)].paper = "grey";
+    Photo photo;
+    photo.width = 100;
+    photo.height = 80;
+    photo.centre = testing::shapes_of(p).middle_of(5);
+    photo.on_top = false;
+    photo.picture.picture = std::make_shared<const BroughtPicture>(
+        BroughtPicture{"x.png", "", {{{90, 150, 210}, 0.6}, {{200, 200, 200}, 0.4}}});
+    p.photos = {photo};
+    const auto missing = Planner().plan(p);
+    ASSERT_TRUE(missing);
+    const Finding* f = finding(*missing, "photo-missing");
+    ASSERT_TRUE(f);
+    EXPECT_EQ(f->swatch, (Rgb{90, 150, 210}));
+    EXPECT_NE(f->message.find("L 60"), std::string::npos) << f->message;
+    EXPECT_FALSE(finding(*missing, "photo-swallowed"));
+    p.sections[Spot(5)].paper = "sky";
+    const auto swallowed = Planner().plan(p);
+    ASSERT_TRUE(swallowed);
+    EXPECT_FALSE(finding(*swallowed, "photo-missing"));
+    ASSERT_TRUE(finding(*swallowed, "photo-swallowed"));
+    EXPECT_EQ(finding(*swallowed, "photo-swallowed")->openings, std::vector<int>{5});
+    EXPECT_TRUE(finding(*swallowed, "lonely"));
+    p.roles["sky"] = PaperRole::Tie;
+    EXPECT_TRUE(finding(*Planner().plan(p), "tie"));
+}
+
+TEST(Tones, FollowTheGradientTheZonesOrTheBase) {
+    Stash s;
+    s.papers = {paper("a", {200, 60, 50}, 304.8, 2)};
+    s.papers[0].coarse.assign(64, {255, 255, 255});
+    for (int k = 32; k < 64; ++k) s.papers[0].coarse[static_cast<std::size_t>(k)] = {0, 0, 80};
+    Project p = page_with(s);
+    const Plan plan = testing::shapes_of(p);
+    const Point top = plan.middle_of(0);
+    const Point bottom = plan.middle_of(11);
+    EXPECT_LT(Tones(p, plan).tone_at(top), 0.2);
+    EXPECT_GT(Tones(p, plan).tone_at(bottom), 0.75);
+    EXPECT_FALSE(Tones(p, plan).colour_at(top));
+    p.style.map = ToneMap::Zones;
+    p.style.zones = {{250, 240, 200}, {20, 40, 120}};
+    EXPECT_EQ(Tones(p, plan).colour_at(top), to_lab({250, 240, 200}));
+    EXPECT_EQ(Tones(p, plan).colour_at(bottom), to_lab({20, 40, 120}));
+    p.style.map = ToneMap::Background;
+    EXPECT_FALSE(Tones(p, plan).colour_at(top)) << "no base paper, no picture";
+    p.page.base_paper = "a";
+    EXPECT_EQ(Tones(p, plan).colour_at(top), to_lab({255, 255, 255}));
+    EXPECT_EQ(Tones(p, plan).colour_at(bottom), to_lab({0, 0, 80}));
+    EXPECT_GT(Tones(p, plan).tone_at(bottom), 0.7);
+}
+
+TEST(Zones, AreFilledWithPapersOfTheirColour) {
+    Stash s;
+    // Four of each: a lattice in which four meet needs as many that differ.
+    for (int k = 0; k < 4; ++k) {
+        const auto shade = static_cast<std::uint8_t>(225 + 10 * k);
+        s.papers.push_back(paper("pale" + std::to_string(k), {shade, shade, static_cast<std::uint8_t>(170 + 25 * k)}, 304.8, 2));
+    }
+    for (int k = 0; k < 4; ++k)
+        s.papers.push_back(paper("dark" + std::to_string(k), {static_cast<std::uint8_t>(20 + 25 * k), 45, 110}, 304.8, 2));
+    Project p = page_with(s);
+    p.style.drift = 1;
+    p.style.map = ToneMap::Zones;
+    p.style.zones = {{245, 235, 205}, {25, 45, 110}};
+    Planner planner;
+    const auto plan = planner.shapes(p);
+    const auto a = planner.propose(p, false);
+    ASSERT_TRUE(plan && a);
+    int right = 0;
+    for (std::size_t k = 0; k < plan->sections.size(); ++k) {
+        const Tones tones(p, *plan);
+        const bool light = tones.colour_at(plan->middle_of(plan->sections[k].openings[0])) == to_lab({245, 235, 205});
+        right += light == (a->paper[k] < 4);
+    }
+    EXPECT_GE(right, static_cast<int>(plan->sections.size()) - 1);
+}
+
+} // namespace zesty

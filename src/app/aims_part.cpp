@@ -52,7 +52,8 @@ void AimsPart::build_weights() {
         slider->setSingleStep(20);
         slider->setMinimumHeight(22);
         slider->setAccessibleName(aims[i].name);
-        slider->setToolTip(QString("%1: left not at all, middle as usual, right twice as much").arg(aims[i].says));
+        slider->setToolTip(
+            QString("%1: left not at all, middle as usual, right twice as much").arg(aims[i].says));
         name->setToolTip(aims[i].says);
         connect(slider, &QSlider::sliderPressed, this, [this] { slide_number_ = document_.new_drag(); });
         connect(slider, &QSlider::sliderReleased, this, [this] { slide_number_ = 0; });
@@ -103,7 +104,8 @@ void AimsPart::build_hidden_stock() {
         r->addWidget(box, 1);
         return box;
     };
-    base_ = chooser("Base of", "Paper of the base", [](Project& p, const std::string& id) { p.page.base_paper = id; });
+    base_ = chooser("Base of", "Paper of the base",
+                    [](Project& p, const std::string& id) { p.page.base_paper = id; });
     cut_ = chooser("Cut of", "Paper the cut in hand is made of", [this](Project& p, const std::string& id) {
         if (PlacedCut* cut = state_.in_hand(p)) cut->paper = id;
     });

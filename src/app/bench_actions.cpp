@@ -1,13 +1,12 @@
 // What the actions of the bench do, and the edits they share with drags and findings.
 
 #include "app/bench_window.h"
-
 #include "app/divide_part.h"
 #include "app/keys_sheet.h"
 #include "app/page_view.h"
 #include "app/papers_panel.h"
-#include "app/propose_part.h"
 #include "app/photos_part.h"
+#include "app/propose_part.h"
 #include "app/sections_panel.h"
 #include "app/set_out_panel.h"
 #include "app/wording.h"

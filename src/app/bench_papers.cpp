@@ -1,7 +1,6 @@
 // What the window does about papers: proposals, giving, the papers themselves, and pins on the sheets.
 
 #include "app/bench_window.h"
-
 #include "app/drawer.h"
 #include "app/opening_part.h"
 #include "app/paper_part.h"
@@ -98,11 +97,13 @@ void BenchWindow::connect_papers() {
     connect(&worker_, &Worker::scrap_measured, this,
             [paper](const Polygon& outline) { paper->take_scrap(outline); });
     connect(&worker_, &Worker::papers_kept, this, [this](int count, const QString&) {
-        say(counted(static_cast<std::size_t>(count), "paper is", "papers are") + " among your own now.", false);
+        say(counted(static_cast<std::size_t>(count), "paper is", "papers are") + " among your own now.",
+            false);
     });
     connect(&worker_, &Worker::photo_picture_read, this, [this](const SharedPicture& picture) {
         document_.change("Picture of the photo", [&](Project& p) {
-            if (const int i = state_.photo_in_hand(p); i >= 0) p.photos[static_cast<std::size_t>(i)].picture = picture;
+            if (const int i = state_.photo_in_hand(p); i >= 0)
+                p.photos[static_cast<std::size_t>(i)].picture = picture;
         });
     });
 }

@@ -59,7 +59,9 @@ public:
     const Offer* offer() const { return offers_.empty() ? nullptr : &offers_[shown_offer_]; }
     const std::vector<Offer>& offers() const { return offers_; }
     int shown_offer() const { return offers_.empty() ? -1 : static_cast<int>(shown_offer_); }
-    bool side_by_side() const { return side_by_side_ && !offers_.empty(); } ///< all of them in place of the page
+    bool side_by_side() const {
+        return side_by_side_ && !offers_.empty();
+    } ///< all of them in place of the page
     /// Up to which part of the page's width the proposal is on show, what is decided right of it; nothing
     /// when the two are not compared.
     std::optional<double> compared_at() const { return offers_.empty() ? std::nullopt : compared_at_; }

@@ -329,10 +329,10 @@ void BenchWindow::show_waypoint() {
 /// The page, the sheets, the mats or the proposals: whatever it is about just now.
 void BenchWindow::show_middle() {
     const int now = middle_->currentIndex();
-    const int next = state_.mats()                              ? 2
-                     : state_.waypoint() == Waypoint::Sheets    ? 1
+    const int next = state_.mats()                                                    ? 2
+                     : state_.waypoint() == Waypoint::Sheets                          ? 1
                      : state_.side_by_side() && state_.waypoint() == Waypoint::Papers ? 3
-                                                                : 0;
+                                                                                      : 0;
     if (now == next) return;
     middle_->setCurrentIndex(next);
     middle_->currentWidget()->setFocus();

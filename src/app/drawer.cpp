@@ -38,12 +38,13 @@ Swatch::Swatch(int paper, BenchState& state, Document& document, QWidget* parent
     setObjectName(QString("swatch%1").arg(paper));
     if (const Paper* p = this->paper()) {
         setAccessibleName(words(p->name));
-        setToolTip(QString("%1: %2 print, %3, at its true size\nDrag to an opening, or pick it and press Return%4")
-                       .arg(words(p->name), name_of(p->pattern),
-                            p->direction == Direction::Free   ? "any way up"
-                            : p->direction == Direction::Half ? "may lie upside down"
-                                                              : "one way up only",
-                            p->back ? "; V turns it over" : ""));
+        setToolTip(
+            QString("%1: %2 print, %3, at its true size\nDrag to an opening, or pick it and press Return%4")
+                .arg(words(p->name), name_of(p->pattern),
+                     p->direction == Direction::Free   ? "any way up"
+                     : p->direction == Direction::Half ? "may lie upside down"
+                                                       : "one way up only",
+                     p->back ? "; V turns it over" : ""));
     }
 }
 
@@ -207,7 +208,10 @@ Drawer::Drawer(Document& document, BenchState& state, QWidget* parent)
     title_->setToolTip("Drag a paper to an opening, or pick it and press Return");
     head->addWidget(title_, 1);
     filter_ = new DrawerFilter(this);
-    connect(filter_, &DrawerFilter::changed, this, [this] { rebuild(papers_to_show()); refresh(); });
+    connect(filter_, &DrawerFilter::changed, this, [this] {
+        rebuild(papers_to_show());
+        refresh();
+    });
     head->addWidget(filter_);
     head->addWidget(open_);
     column->addLayout(head);
@@ -280,11 +284,11 @@ void Drawer::refresh() {
     if (!stash || stash->papers.empty()) {
         title_->setText("<b>Drawer</b>&nbsp;&nbsp; no papers yet: open a stash, or drop one here");
     } else if (plan) {
-        title_->setText(QString("<b>Drawer</b>&nbsp;&nbsp; %1%2, %3")
-                            .arg(papers.size() < stash->papers.size() ? QString("%1 of ").arg(papers.size())
-                                                                      : QString(),
-                                 counted(stash->papers.size(), "paper", "papers"),
-                                 counted(plan->sheets.size(), "sheet and scrap", "sheets and scraps")));
+        title_->setText(
+            QString("<b>Drawer</b>&nbsp;&nbsp; %1%2, %3")
+                .arg(papers.size() < stash->papers.size() ? QString("%1 of ").arg(papers.size()) : QString(),
+                     counted(stash->papers.size(), "paper", "papers"),
+                     counted(plan->sheets.size(), "sheet and scrap", "sheets and scraps")));
     }
     for (Swatch* s : swatches_) s->update();
 }

@@ -24,12 +24,9 @@ struct Room {
     double width, height; ///< in
     bool in_stock;
 };
-constexpr Room rooms[] = {{"any size", 0, 0, false},
-                          {"something left", 0, 0, true},
-                          {"4 x 6 and up", 4, 6, true},
-                          {"6 x 6 and up", 6, 6, true},
-                          {"8 x 8 and up", 8, 8, true},
-                          {"12 x 12", 12, 12, true}};
+constexpr Room rooms[] = {{"any size", 0, 0, false},    {"something left", 0, 0, true},
+                          {"4 x 6 and up", 4, 6, true}, {"6 x 6 and up", 6, 6, true},
+                          {"8 x 8 and up", 8, 8, true}, {"12 x 12", 12, 12, true}};
 
 } // namespace
 
@@ -64,8 +61,8 @@ DrawerFilter::DrawerFilter(QWidget* parent) : QWidget(parent) {
         colour_->addItem(dot, name);
     }
     kind_->addItem("all kinds");
-    for (const Pattern p : {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre,
-                            Pattern::Picture})
+    for (const Pattern p :
+         {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre, Pattern::Picture})
         kind_->addItem(name_of(p));
     for (const Room& r : rooms) room_->addItem(r.name);
     connect(words_, &QLineEdit::textChanged, this, &DrawerFilter::changed);

@@ -126,11 +126,11 @@ void OpeningPart::build_print() {
     move_->setCheckable(true);
     move_->setProperty("segment", true);
     move_->setObjectName("move-print");
-    move_->setToolTip("Drag the print in an opening, or push it with the arrow keys: the patch is cut where it "
-                      "looks like that");
-    connect(move_, &QPushButton::clicked, this, [this](bool on) {
-        state_.set_tool(on ? BenchState::Tool::MovePrint : BenchState::Tool::None);
-    });
+    move_->setToolTip(
+        "Drag the print in an opening, or push it with the arrow keys: the patch is cut where it "
+        "looks like that");
+    connect(move_, &QPushButton::clicked, this,
+            [this](bool on) { state_.set_tool(on ? BenchState::Tool::MovePrint : BenchState::Tool::None); });
     r->addWidget(move_);
     plain_ = new QPushButton("Plain", this);
     plain_->setToolTip("No wishes about the print any more");
@@ -250,8 +250,7 @@ void OpeningPart::refresh() {
     if (choice.same_as)
         has += QString(" %1 %2.").arg(choice.facing ? "Faces section" : "Has the paper of section",
                                       QString::number(choice.same_as->opening + 1));
-    if (!choice.never.empty())
-        has += " Ruled out: " + counted(choice.never.size(), "paper", "papers") + ".";
+    if (!choice.never.empty()) has += " Ruled out: " + counted(choice.never.size(), "paper", "papers") + ".";
     has_->setText(has);
     never_->setEnabled(free && paper >= 0);
     lock_->setEnabled(paper >= 0 && !state_.offer());

@@ -18,8 +18,8 @@
 namespace zesty {
 
 namespace {
-constexpr double snap_reach = 9;    ///< px, to a contour that is measured from
-constexpr double least_gesture = 8; ///< px; less is a click
+constexpr double snap_reach = 9;     ///< px, to a contour that is measured from
+constexpr double least_gesture = 8;  ///< px; less is a click
 constexpr double compare_reach = 10; ///< px
 } // namespace
 
@@ -79,8 +79,8 @@ void PageView::mousePressEvent(QMouseEvent* event) {
         return;
     }
     const int opening = opening_at(event->position());
-    if (state_.waypoint() == Waypoint::Papers && state_.tool() == BenchState::Tool::MovePrint && opening >= 0 &&
-        !state_.offer()) {
+    if (state_.waypoint() == Waypoint::Papers && state_.tool() == BenchState::Tool::MovePrint &&
+        opening >= 0 && !state_.offer()) {
         if (!state_.selected().contains(opening)) state_.select({opening});
         drag_ = Drag::Print;
         drag_opening_ = opening;
@@ -236,10 +236,10 @@ void PageView::mouseMoveEvent(QMouseEvent* event) {
     }
     const bool at_line =
         state_.compared_at() && std::abs(event->position().x() - compared_px()) < compare_reach;
-    setCursor(at_line                                              ? Qt::SplitHCursor
-              : over_corner(event->position())                     ? Qt::SizeFDiagCursor
-              : state_.tool() == BenchState::Tool::MovePrint       ? Qt::OpenHandCursor
-                                                                   : Qt::ArrowCursor);
+    setCursor(at_line                                        ? Qt::SplitHCursor
+              : over_corner(event->position())               ? Qt::SizeFDiagCursor
+              : state_.tool() == BenchState::Tool::MovePrint ? Qt::OpenHandCursor
+                                                             : Qt::ArrowCursor);
     state_.hover(opening_at(event->position()));
 }
 

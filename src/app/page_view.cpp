@@ -50,6 +50,11 @@ const Project& PageView::shown_project() const {
     return state_.offer() ? state_.offer()->project : document_.project();
 }
 
+bool PageView::something_to_show() const {
+    const Plan* plan = state_.plan();
+    return plan && (plan->cut || !shown_project().photos.empty());
+}
+
 QRectF PageView::room() const {
     return QRectF(rect()).adjusted(ruler, ruler, 0, -line_below);
 }
@@ -159,7 +164,7 @@ void PageView::paint_empty(QPainter& painter) {
 void PageView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const Plan* plan = state_.plan();
-    if (!plan || (!plan->cut && shown_project().photos.empty())) {
+    if (!something_to_show()) {
         paint_empty(painter);
         return;
     }
@@ -201,9 +206,9 @@ void PageView::paintEvent(QPaintEvent*) {
                       : state_.tool() == BenchState::Tool::KeepFree
                           ? "Drag over the part of a photo that must stay free; click on one to take it away."
                           : "Drag a cut or photo to move it, pull a corner to size the cut.")
-                   : state_.tool() == BenchState::Tool::MovePrint
-                         ? "Drag the print in an opening to where you want it; the arrow keys push it."
-                         : "Point at an opening for its numbers; click it, or draw round several.";
+               : state_.tool() == BenchState::Tool::MovePrint
+                   ? "Drag the print in an opening to where you want it; the arrow keys push it."
+                   : "Point at an opening for its numbers; click it, or draw round several.";
     painter.drawText(below.adjusted(ruler + 4, 0, -60, 0), Qt::AlignLeft | Qt::AlignVCenter, line);
     painter.drawText(below.adjusted(0, 0, -10, 0), Qt::AlignRight | Qt::AlignVCenter,
                      QString("%1 %").arg(std::lround(100 * map_.scale * 25.4 / 96)));

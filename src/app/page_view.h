@@ -29,7 +29,9 @@ public:
 
     const PageMap& map() const { return map_; }
     /// True when what is on show is what there is to show.
-    bool up_to_date() const { return base_.up_to_date(); }
+    bool up_to_date() const {
+        return base_.up_to_date() && !(isVisible() && base_stale_ && something_to_show());
+    }
     /// The opening at a pixel, or -1; the innermost where inserts have openings of their own.
     int opening_at(QPointF pixel) const;
 
@@ -53,6 +55,7 @@ protected:
 private:
     enum class Drag { None, Pan, Move, Size, Photo, KeepFree, Measure, Lasso, Line, Print, Compare };
     const Project& shown_project() const;
+    bool something_to_show() const;
     QRectF room() const;
     void zoom_at(QPointF pixel, double factor);
     void ask_for_base();
@@ -97,7 +100,7 @@ private:
     double drag_reach_ = 1;
     int drag_opening_ = -1;
     std::shared_ptr<const Plan> drag_plan_; ///< what the print is moved from
-    std::vector<QPointF> gesture_; ///< of a lasso or a line, in pixels
+    std::vector<QPointF> gesture_;          ///< of a lasso or a line, in pixels
     bool gesture_adds_ = false;
 };
 

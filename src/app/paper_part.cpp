@@ -40,7 +40,8 @@ PaperPart::PaperPart(Document& document, BenchState& state, Actions& actions, Wo
 const Paper* PaperPart::picked() const {
     const auto& stash = document_.project().stash;
     const int paper = state_.picked();
-    return stash && paper >= 0 && paper < static_cast<int>(stash->papers.size()) ? &stash->papers[paper] : nullptr;
+    return stash && paper >= 0 && paper < static_cast<int>(stash->papers.size()) ? &stash->papers[paper]
+                                                                                 : nullptr;
 }
 
 void PaperPart::change(const QString& intention, const std::function<void(Paper&)>& apply) {
@@ -93,8 +94,8 @@ void PaperPart::build_facts() {
     pattern_ = new QComboBox(this);
     pattern_->setObjectName("paper-pattern");
     pattern_->setAccessibleName("Kind of print");
-    for (const Pattern p : {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre,
-                            Pattern::Picture})
+    for (const Pattern p :
+         {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre, Pattern::Picture})
         pattern_->addItem(name_of(p));
     connect(pattern_, &QComboBox::activated, this, [this](int i) {
         change_face("Kind of print", [i](PaperFace& f) { f.pattern = static_cast<Pattern>(i); });
@@ -210,7 +211,8 @@ void PaperPart::build_files() {
         r->addWidget(b);
         return b;
     };
-    add("New...", "A new paper from its picture", "new-paper", [this] { emit ask_picture(PictureFor::NewPaper); });
+    add("New...", "A new paper from its picture", "new-paper",
+        [this] { emit ask_picture(PictureFor::NewPaper); });
     gone_ = add("Remove", "Take the paper out of this stash", "remove-paper", [this] {
         const Paper* p = picked();
         if (!p) return;
@@ -287,7 +289,8 @@ void PaperPart::refresh() {
     const Project& project = document_.project();
     const Side side = p->has(state_.side_up(state_.picked())) ? state_.side_up(state_.picked()) : Side::A;
     const PaperFace face = p->face(side);
-    for (auto [edit, text] : {std::pair{name_, p->name}, std::pair{kept_in_, p->kept_in}, std::pair{notes_, p->notes}})
+    for (auto [edit, text] :
+         {std::pair{name_, p->name}, std::pair{kept_in_, p->kept_in}, std::pair{notes_, p->notes}})
         if (!edit->hasFocus()) edit->setText(words(text));
     side_->show_choice(side == Side::B);
     side_->setEnabled(p->has(Side::B));

@@ -25,7 +25,8 @@ PapersPanel::PapersPanel(Document& document, BenchState& state, Actions& actions
         if (state.offer()) choose(Propose);
     });
     connect(this, &PanelOfParts::part_chosen, this, [&state](int part) {
-        if (part != Opening && state.tool() == BenchState::Tool::MovePrint) state.set_tool(BenchState::Tool::None);
+        if (part != Opening && state.tool() == BenchState::Tool::MovePrint)
+            state.set_tool(BenchState::Tool::None);
     });
 }
 

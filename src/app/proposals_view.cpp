@@ -15,9 +15,9 @@ namespace {
 constexpr double spacing = 14;
 constexpr double pad = 12;
 constexpr double title_height = 24;
-constexpr double text_width = 170;  ///< beside the picture
-constexpr double text_height = 76;  ///< below it
-constexpr double wide = 1.35;       ///< from here on text stands beside the picture
+constexpr double text_width = 170; ///< beside the picture
+constexpr double text_height = 76; ///< below it
+constexpr double wide = 1.35;      ///< from here on text stands beside the picture
 
 /// Where picture and words are on a card.
 struct Arrangement {
@@ -39,7 +39,8 @@ Arrangement laid_out(const QRectF& card, const Page& page) {
     if (beside) {
         const double x = out.picture.right() + pad + 4;
         out.title = {x, inside.y(), inside.right() - x, title_height};
-        out.words = {x, inside.y() + title_height + 4, inside.right() - x, inside.height() - title_height - 4};
+        out.words = {x, inside.y() + title_height + 4, inside.right() - x,
+                     inside.height() - title_height - 4};
     } else {
         out.title = {inside.x(), inside.y() - 4, inside.width(), title_height};
         out.words = {inside.x(), out.picture.bottom() + 8, inside.width(), text_height};
@@ -64,7 +65,8 @@ QRectF ProposalsView::card(int proposal, int columns) const {
     const int rows = (n + columns - 1) / columns;
     const double w = (width() - spacing * (columns + 1)) / columns;
     const double h = (height() - spacing * (rows + 1)) / rows;
-    return {spacing + (proposal % columns) * (w + spacing), spacing + (proposal / columns) * (h + spacing), w, h};
+    return {spacing + (proposal % columns) * (w + spacing), spacing + (proposal / columns) * (h + spacing), w,
+            h};
 }
 
 /// As many as make the pictures largest.
@@ -137,7 +139,8 @@ void ProposalsView::paintEvent(QPaintEvent*) {
         const Arrangement at = laid_out(card(static_cast<int>(i)), offers[i].project.page);
         p.setPen(theme::ink);
         p.setFont(theme::font(theme::Text::Body, true));
-        p.drawText(at.title, Qt::AlignLeft | Qt::AlignVCenter, QString("%1  %2").arg(i + 1).arg(offers[i].idea));
+        p.drawText(at.title, Qt::AlignLeft | Qt::AlignVCenter,
+                   QString("%1  %2").arg(i + 1).arg(offers[i].idea));
         p.setPen(offers[i].plan->short_patches.empty() ? theme::quiet : theme::berry);
         p.setFont(theme::font(theme::Text::Small));
         const bool beside = at.words.x() > at.picture.right();

@@ -1,6 +1,6 @@
 #pragma once
-// Proposals side by side, each as a small true picture of the page with its reasons. Click or arrow keys choose
-// one, double click shows it on the page.
+// Proposals side by side, each as a small true picture of the page with its reasons. Click or arrow keys
+// choose one, double click shows it on the page.
 
 #include "app/background_picture.h"
 #include "app/bench_state.h"
@@ -13,7 +13,7 @@ class ProposalsView : public QWidget {
     Q_OBJECT
 public:
     explicit ProposalsView(BenchState& state, QWidget* parent = nullptr);
-    bool up_to_date() const { return base_.up_to_date(); }
+    bool up_to_date() const { return base_.up_to_date() && !(isVisible() && stale_); }
     /// Where a proposal is drawn.
     QRectF card(int proposal) const;
 

@@ -110,7 +110,8 @@ void ProposePart::show_zones() {
         auto* b = new QPushButton(zones_);
         b->setAccessibleName(QString("Colour of zone %1").arg(z + 1));
         b->setToolTip(QString("Zone %1, counted from the light end: click for another colour").arg(z + 1));
-        b->setStyleSheet(QString("background: %1; min-height: 16px;").arg(words(format_colour(style.zones[z]))));
+        b->setStyleSheet(
+            QString("background: %1; min-height: 16px;").arg(words(format_colour(style.zones[z]))));
         connect(b, &QPushButton::clicked, this, [this, z] {
             const QColor now = QColor(words(format_colour(document_.project().style.zones[z])));
             const QColor c = QColorDialog::getColor(now, this, "Colour of the zone");
@@ -241,7 +242,8 @@ void ProposePart::refresh() {
         hint_->setText("Open a drawing and a stash first.");
     else if (plan->papers.empty())
         hint_->setText("Open a stash in the drawer: without paper there is nothing to choose.");
-    else if (style.drift > 0 && style.map == ToneMap::Background && document_.project().page.base_paper.empty())
+    else if (style.drift > 0 && style.map == ToneMap::Background &&
+             document_.project().page.base_paper.empty())
         hint_->setText("Tones follow the picture of the base paper: choose one under Aims.");
     else
         hint_->setText("Several proposals are worked out, each proved to fit. What you gave by hand stays; "

@@ -104,7 +104,8 @@ protected:
     }
 
 private:
-    void add_fix(QVBoxLayout* column, const Fix& fix, const QString& label, const char* name, const Apply& apply) {
+    void add_fix(QVBoxLayout* column, const Fix& fix, const QString& label, const char* name,
+                 const Apply& apply) {
         auto* b = new QPushButton(label, this);
         b->setProperty("fix", true);
         b->setObjectName(name);
@@ -148,8 +149,8 @@ namespace {
 
 bool same(const Finding& a, const Finding& b) {
     return a.title == b.title && a.message == b.message && a.fix_label == b.fix_label && a.fix == b.fix &&
-           a.more_fixes == b.more_fixes && a.swatch == b.swatch &&
-           a.severity == b.severity && a.where == b.where && a.openings == b.openings;
+           a.more_fixes == b.more_fixes && a.swatch == b.swatch && a.severity == b.severity &&
+           a.where == b.where && a.openings == b.openings;
 }
 
 } // namespace

@@ -86,9 +86,10 @@ void SheetsPanel::refresh() {
     leftovers_->setText(QString("%1 % of them is used; %2 left to keep%3.")
                             .arg(std::lround(100 * used / sheet_area))
                             .arg(counted(kept, "piece is", "pieces are"))
-                            .arg(largest.empty() ? QString()
-                                 : ", good for " + words(format_size(largest.width(), largest.height(),
-                                                                     document_.project().units))));
+                            .arg(largest.empty()
+                                     ? QString()
+                                     : ", good for " + words(format_size(largest.width(), largest.height(),
+                                                                         document_.project().units))));
 }
 
 } // namespace zesty

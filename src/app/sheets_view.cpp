@@ -20,8 +20,8 @@ constexpr double spacing = 12;
 constexpr double text_height = 76;
 constexpr double pad = 10;
 constexpr double page_width = 250;
-constexpr double least_drag = 5;  ///< px; less is a click
-constexpr double turn_step = 5;   ///< degrees
+constexpr double least_drag = 5; ///< px; less is a click
+constexpr double turn_step = 5;  ///< degrees
 } // namespace
 
 SheetsView::SheetsView(Document& document, BenchState& state, QWidget* parent)
@@ -138,7 +138,8 @@ void paint_card(QPainter& p, const Scene& scene, const SheetsView::Place& place)
     p.setPen(theme::quiet);
     const Box box = bounds(sheet.outline);
     line(1, words(format_size(box.width(), box.height(), scene.project.units)));
-    const QString uses = QString("%1, %2 % used").arg(name_of(sheet.kind)).arg(std::lround(100 * used.used_area / sheet.area));
+    const QString uses =
+        QString("%1, %2 % used").arg(name_of(sheet.kind)).arg(std::lround(100 * used.used_area / sheet.area));
     line(2, uses);
     const Box& left = used.largest_left;
     line(3, left.empty() ? QString("nothing left to keep")
@@ -218,7 +219,9 @@ void SheetsView::paintEvent(QPaintEvent*) {
                       : state_.selected().size() == 1 ? *state_.selected().begin()
                                                       : -1;
     QString line = about_opening(project, *plan, about);
-    if (line.isEmpty()) line = "Point at a patch to see where it goes. Drag it to where you want it cut: it is pinned there and the "
+    if (line.isEmpty())
+        line = "Point at a patch to see where it goes. Drag it to where you want it cut: it is pinned there "
+               "and the "
                "others are laid around it. Shift and arrow keys push it, comma and full stop turn it.";
     p.drawText(QRectF(room.x(), room.y() + project.page.height * scale + 10, room.width(), 120),
                Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, line);
@@ -276,7 +279,8 @@ void SheetsView::drop_patch(QPointF pixel) {
     const Place* to = place_at(pixel);
     if (!from || !to || state_.offer()) return;
     const auto on = [&](const Place& place, QPointF at) {
-        return Point{(at.x() - place.origin.x()) / place.scale, (at.y() + scroll_ - place.origin.y()) / place.scale};
+        return Point{(at.x() - place.origin.x()) / place.scale,
+                     (at.y() + scroll_ - place.origin.y()) / place.scale};
     };
     const Point by = on(*to, pixel) - on(*from, drag_from_);
     if (const auto where = pinned(*plan, dragged_, plan->used_sheets[to->used].sheet, by))
@@ -367,11 +371,16 @@ void SheetsView::wheelEvent(QWheelEvent* event) {
 void SheetsView::keyPressEvent(QKeyEvent* event) {
     const Plan* plan = state_.plan();
     const int key = event->key();
-    const bool arrow = key == Qt::Key_Left || key == Qt::Key_Right || key == Qt::Key_Up || key == Qt::Key_Down;
+    const bool arrow =
+        key == Qt::Key_Left || key == Qt::Key_Right || key == Qt::Key_Up || key == Qt::Key_Down;
     if (arrow && event->modifiers() & Qt::ShiftModifier) {
         const double unit = document_.project().units == Units::Inches ? mm_per_inch / 16 : 1;
-        move_selected({key == Qt::Key_Left ? -unit : key == Qt::Key_Right ? unit : 0,
-                       key == Qt::Key_Up ? -unit : key == Qt::Key_Down ? unit : 0},
+        move_selected({key == Qt::Key_Left    ? -unit
+                       : key == Qt::Key_Right ? unit
+                                              : 0,
+                       key == Qt::Key_Up     ? -unit
+                       : key == Qt::Key_Down ? unit
+                                             : 0},
                       0);
     } else if (key == Qt::Key_Comma || key == Qt::Key_Period) {
         move_selected({}, key == Qt::Key_Comma ? -turn_step : turn_step);

@@ -25,7 +25,9 @@ public:
         QPointF origin;
     };
     const std::vector<Place>& places() const { return places_; }
-    bool up_to_date() const { return base_.up_to_date(); }
+    bool up_to_date() const {
+        return base_.up_to_date() && !(isVisible() && stale_ && state_.plan() && state_.plan()->cut);
+    }
 
 protected:
     void paintEvent(QPaintEvent* event) override;

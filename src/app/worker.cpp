@@ -192,7 +192,8 @@ void Worker::read_paper_picture(const QString& path) {
     post([this, path] {
         auto stash = paper_from_picture(path);
         if (stash)
-            report([this, s = std::make_shared<const Stash>(std::move(*stash))] { emit paper_picture_read(s); });
+            report(
+                [this, s = std::make_shared<const Stash>(std::move(*stash))] { emit paper_picture_read(s); });
         else
             report([this, m = QString::fromStdString(stash.error().message)] { emit failed(m); });
     });

@@ -105,7 +105,8 @@ void print(const Project& project, const Plan& plan, const Answers& answers) {
         const int paper = plan.paper_of_section[s];
         std::cout << section.label << ": ";
         if (paper < 0) {
-            std::cout << (takes_paper(section.treatment) ? "no paper yet" : name_of(section.treatment)) << "\n";
+            std::cout << (takes_paper(section.treatment) ? "no paper yet" : name_of(section.treatment))
+                      << "\n";
             continue;
         }
         const Paper& info = project.stash->papers[paper];

@@ -63,7 +63,8 @@ private:
     Result<void> give(const std::string& text) {
         const auto parts = split(text, ':');
         if (parts.size() < 2 || parts.size() > 3 || (parts.size() == 3 && parts[2] != "A" && parts[2] != "B"))
-            return fail(ErrorKind::BadInput, "--give: '" + text + "' is not like 4,5:hedge-stripe or 4:gull:B");
+            return fail(ErrorKind::BadInput,
+                        "--give: '" + text + "' is not like 4,5:hedge-stripe or 4:gull:B");
         const auto paper = typed_paper("--give", parts[1]);
         if (!paper) return tl::make_unexpected(paper.error());
         const Side side = parts.size() == 3 && parts[2] == "B" ? Side::B : Side::A;
@@ -106,7 +107,8 @@ private:
                           });
             !r)
             return r;
-        if (auto r = each("--keep", a_.keep, [](SectionChoice& c) { c.locked = !c.paper.empty(); }); !r) return r;
+        if (auto r = each("--keep", a_.keep, [](SectionChoice& c) { c.locked = !c.paper.empty(); }); !r)
+            return r;
         return each("--loose", a_.loose, [](SectionChoice& c) { c.locked = false; });
     }
 
@@ -177,8 +179,8 @@ private:
 
     Result<void> cut_paper() {
         const For f = typed_for(a_.cut_paper);
-        const auto cuts = typed_numbers("--cut-paper", f.which.empty() ? "1" : f.which,
-                                        static_cast<int>(p_.cuts.size()));
+        const auto cuts =
+            typed_numbers("--cut-paper", f.which.empty() ? "1" : f.which, static_cast<int>(p_.cuts.size()));
         if (!cuts) return tl::make_unexpected(cuts.error());
         if (f.what != "none")
             if (const auto paper = typed_paper("--cut-paper", f.what); !paper)
@@ -192,8 +194,8 @@ private:
             const auto parts = split(a_.slants, ':');
             const bool free = parts[0] == "free";
             if (!free && parts[0] != "parallel" && parts[0] != "facing")
-                return fail(ErrorKind::BadInput, "--slants: '" + a_.slants +
-                                                     "' is not like parallel:35, facing:35 or free");
+                return fail(ErrorKind::BadInput,
+                            "--slants: '" + a_.slants + "' is not like parallel:35, facing:35 or free");
             p_.slants.rule = free                     ? SlantRule::AsTheyFit
                              : parts[0] == "parallel" ? SlantRule::Parallel
                                                       : SlantRule::Facing;
@@ -204,8 +206,8 @@ private:
             }
         }
         for (const std::string& text : a_.slant)
-            if (auto r = print_number("--slant", text, -360, 360,
-                                      [](PrintWish& w, double n) { w.slant_deg = n; });
+            if (auto r =
+                    print_number("--slant", text, -360, 360, [](PrintWish& w, double n) { w.slant_deg = n; });
                 !r)
                 return r;
         for (const std::string& text : a_.tone)
@@ -216,16 +218,20 @@ private:
             const auto at = typed_size("--motif", f.what, 0, 3000);
             if (!at) return tl::make_unexpected(at.error());
             if (auto r = each("--motif", f.which,
-                              [&](SectionChoice& c) { c.print.motif = MotifAnchor{*at, {}}; });
+                              [&](SectionChoice& c) {
+                                  c.print.motif = MotifAnchor{*at, {}};
+                              });
                 !r)
                 return r;
         }
-        if (auto r = each("--run-on", a_.run_on, [](SectionChoice& c) { c.print.run_on = true; }); !r) return r;
+        if (auto r = each("--run-on", a_.run_on, [](SectionChoice& c) { c.print.run_on = true; }); !r)
+            return r;
         return each("--plain-print", a_.plain_print, [](SectionChoice& c) { c.print = {}; });
     }
 
     template <class Set>
-    Result<void> print_number(const char* option, const std::string& text, double least, double most, Set set) {
+    Result<void> print_number(const char* option, const std::string& text, double least, double most,
+                              Set set) {
         const For f = typed_for(text);
         const auto n = typed_number(option, f.what, least, most);
         if (!n) return tl::make_unexpected(n.error());

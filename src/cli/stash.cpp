@@ -162,7 +162,8 @@ void list(const Stash& stash, const std::vector<int>& papers, bool as_json) {
     for (const Paper& p : shown.papers) {
         std::cout << p.id << ": " << p.name << ", " << format_colour(p.colour) << ", " << name_of(p.pattern);
         if (p.repeat > 0) std::cout << " repeating after " << format_mm(p.repeat);
-        if (p.back) std::cout << "; side B " << format_colour(p.back->colour) << ", " << name_of(p.back->pattern);
+        if (p.back)
+            std::cout << "; side B " << format_colour(p.back->colour) << ", " << name_of(p.back->pattern);
         int sheets = 0;
         for (const SheetStock& s : p.sheets) sheets += s.count;
         std::cout << ", " << sheets << (sheets == 1 ? " sheet" : " sheets");

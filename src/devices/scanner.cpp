@@ -86,8 +86,9 @@ QImage scanned(const Polygon& scrap, const ScanLook& look, unsigned seed) {
     const QTransform seen = view(bed, look) * QTransform::fromScale(dots, dots);
     const Polygon square{ring_of(Box{rim, rim, rim + look.square, rim + look.square}), {}};
     p.fillPath(path_of(square, seen), colour(look.square_paper));
-    p.fillPath(path_of(scrap, QTransform::fromTranslate(rim + look.square + apart - box.x0, rim - box.y0) * seen),
-               colour(look.paper));
+    p.fillPath(
+        path_of(scrap, QTransform::fromTranslate(rim + look.square + apart - box.x0, rim - box.y0) * seen),
+        colour(look.paper));
     p.end();
     shade(image, look, seed);
     return image;

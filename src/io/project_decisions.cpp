@@ -121,7 +121,8 @@ void read_section_rules(const json& s, Fields& fields, SectionChoice& c) {
 }
 
 template <class Enum>
-Enum read_key(const json& j, const char* key, Fields& fields, std::initializer_list<std::pair<const char*, Enum>> all) {
+Enum read_key(const json& j, const char* key, Fields& fields,
+              std::initializer_list<std::pair<const char*, Enum>> all) {
     const std::string text = fields.text(j, key);
     for (const auto& [name, value] : all)
         if (text == name) return value;
@@ -132,10 +133,9 @@ Enum read_key(const json& j, const char* key, Fields& fields, std::initializer_l
 void read_style(const json& j, Fields& fields, MatchStyle& style) {
     style.drift = fields.number(j, "drift", 0, 0, 1);
     style.light_deg = fields.number(j, "light_deg", style.light_deg, -360, 360);
-    style.map = read_key<ToneMap>(j, "map", fields,
-                                  {{"gradient", ToneMap::Gradient},
-                                   {"zones", ToneMap::Zones},
-                                   {"background", ToneMap::Background}});
+    style.map = read_key<ToneMap>(
+        j, "map", fields,
+        {{"gradient", ToneMap::Gradient}, {"zones", ToneMap::Zones}, {"background", ToneMap::Background}});
     for (const json& c : fields.list(j, "zones")) {
         const auto colour = c.is_string() ? parse_colour(c.get<std::string>()) : std::nullopt;
         if (!colour) fields.complain("zones");
@@ -154,10 +154,9 @@ void read_matching(const json& j, Fields& fields, Project& p) {
     const json roles = j.value("roles", json::object());
     if (!roles.is_object()) fields.complain("roles");
     for (const auto& [paper, role] : roles.items())
-        p.roles[paper] = read_key<PaperRole>(roles, paper.c_str(), fields,
-                                             {{"use-up", PaperRole::UseUp},
-                                              {"spare", PaperRole::Spare},
-                                              {"tie", PaperRole::Tie}});
+        p.roles[paper] = read_key<PaperRole>(
+            roles, paper.c_str(), fields,
+            {{"use-up", PaperRole::UseUp}, {"spare", PaperRole::Spare}, {"tie", PaperRole::Tie}});
     for (const json& pair : fields.list(j, "apart")) {
         if (pair.is_array() && pair.size() == 2 && pair[0].is_string() && pair[1].is_string())
             keep_apart(p, pair[0].get<std::string>(), pair[1].get<std::string>(), true);
@@ -174,7 +173,9 @@ void read_matching(const json& j, Fields& fields, Project& p) {
     for (const json& pin : fields.list(j, "pins")) {
         const auto shift = fields.numbers(pin, "shift_mm", 2, 10000);
         p.pins[fields.spot(pin.is_object() && pin.contains("opening") ? pin["opening"] : json())] = {
-            fields.text(pin, "sheet"), fields.number(pin, "rotation_deg", 0, -360, 360), {shift[0], shift[1]}};
+            fields.text(pin, "sheet"),
+            fields.number(pin, "rotation_deg", 0, -360, 360),
+            {shift[0], shift[1]}};
     }
 }
 

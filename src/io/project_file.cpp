@@ -1,9 +1,8 @@
 #include "io/project_file.h"
 
+#include "io/json_shapes.h"
 #include "io/picture.h"
 #include "io/project_json.h"
-
-#include "io/json_shapes.h"
 #include "io/read_file.h"
 #include "io/stash_json.h"
 #include "io/svg/svg_reader.h"
@@ -68,7 +67,8 @@ Result<void> check_format(const json& j, const std::string& what) {
     if (format.rfind("zesty-project/", 0) != 0)
         return fail(ErrorKind::BadInput, what + ": this is not a project file");
     const std::string number = format.substr(14);
-    if (number == "1" || number == "2" || number == "3" || number == std::to_string(project_version)) return {};
+    if (number == "1" || number == "2" || number == "3" || number == std::to_string(project_version))
+        return {};
     if (!number.empty() &&
         std::all_of(number.begin(), number.end(), [](char c) { return c >= '0' && c <= '9'; }))
         return fail(ErrorKind::NewerFormat, what + ": written by a newer version of this program (format " +
@@ -104,7 +104,8 @@ Result<Project> project_from(const QByteArray& data, const std::string& what) {
         const std::string& entry = decisions->photo_pictures[i];
         if (entry.empty()) continue;
         const auto found = entries->find(entry);
-        if (found == entries->end()) return fail(ErrorKind::BadInput, what + ": the picture of a photo is missing");
+        if (found == entries->end())
+            return fail(ErrorKind::BadInput, what + ": the picture of a photo is missing");
         auto picture = brought_picture(entry.substr(entry.rfind('/') + 1), found->second);
         if (!picture) return fail(picture.error().kind, what + ": " + picture.error().message);
         p.photos[i].picture = std::move(*picture);

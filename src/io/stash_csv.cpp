@@ -14,11 +14,11 @@ using nlohmann::json;
 
 namespace {
 
-constexpr std::array columns{"id",          "name",         "colour",      "image",      "pattern",
-                             "direction",   "width_mm",     "height_mm",   "outline",    "count",
-                             "repeat_mm",   "strip_mm",     "weight_gsm",  "kept_in",    "notes",
-                             "angle_deg",   "back_colour",  "back_image",  "back_pattern", "back_direction",
-                             "back_repeat_mm", "back_angle_deg"};
+constexpr std::array columns{
+    "id",           "name",           "colour",         "image",         "pattern",     "direction",
+    "width_mm",     "height_mm",      "outline",        "count",         "repeat_mm",   "strip_mm",
+    "weight_gsm",   "kept_in",        "notes",          "angle_deg",     "back_colour", "back_image",
+    "back_pattern", "back_direction", "back_repeat_mm", "back_angle_deg"};
 
 std::string quoted(const std::string& text) {
     if (text.find_first_of(",\"\r\n") == std::string::npos) return text;
@@ -151,7 +151,8 @@ Result<void> take(Row& row, const std::string& prefix, std::initializer_list<con
 Result<json> paper_of(Row& row, const std::string& where) {
     json paper{{"sheets", json::array()}};
     json back = json::object();
-    const auto facts = take(row, "", {"id", "name", "kept_in", "notes"}, {"strip_mm", "weight_gsm"}, where, paper);
+    const auto facts =
+        take(row, "", {"id", "name", "kept_in", "notes"}, {"strip_mm", "weight_gsm"}, where, paper);
     if (!facts) return tl::make_unexpected(facts.error());
     for (const auto& [prefix, to] : {std::pair{"", &paper}, std::pair{"back_", &back}}) {
         const auto face = take(row, prefix, {"colour", "image", "pattern", "direction"},

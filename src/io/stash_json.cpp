@@ -146,7 +146,8 @@ Result<PaperFace> face_from(const json& j, const std::string& where, double widt
         face.picture = j["image"].get<std::string>();
         auto bytes = pictures(face.picture);
         if (!bytes) return fail(bytes.error().kind, where + ": " + bytes.error().message);
-        if (auto r = look_at_picture(j, where, width, *bytes, face); !r) return tl::make_unexpected(r.error());
+        if (auto r = look_at_picture(j, where, width, *bytes, face); !r)
+            return tl::make_unexpected(r.error());
         stash.pictures[face.picture] = std::move(*bytes);
     }
     if (j.contains("colour")) {

@@ -1,5 +1,5 @@
-// A whole page matched, corrected by hand, proposed again around what is kept, and packed: once by mouse, once
-// by keys alone; and the papers themselves.
+// A whole page matched, corrected by hand, proposed again around what is kept, and packed: once by mouse,
+// once by keys alone; and the papers themselves.
 
 #include "app/bench.h"
 #include "app/drawer_filter.h"
@@ -162,7 +162,8 @@ TEST(PapersJourney, ByKeysAlone) {
     EXPECT_EQ(bench.plan().placed[bench.plan().patch_of(opening)].shift, was.shift);
     bench.key(sheets, Qt::Key_Down, Qt::ShiftModifier);
     bench.settle();
-    EXPECT_NEAR(bench.document().project().pins.at(Spot(opening)).shift.y, was.shift.y + mm_per_inch / 16, 1e-9);
+    EXPECT_NEAR(bench.document().project().pins.at(Spot(opening)).shift.y, was.shift.y + mm_per_inch / 16,
+                1e-9);
     bench.key(sheets, Qt::Key_K, Qt::ShiftModifier);
     bench.settle();
     EXPECT_TRUE(bench.document().project().pins.empty());
@@ -214,7 +215,8 @@ TEST(PageView, ThePrintIsDraggedToWhereItIsWanted) {
     ASSERT_TRUE(wish.motif);
     EXPECT_NEAR(wish.motif->off_middle.x, 6 / bench.page().map().scale, 1.5 / bench.page().map().scale);
     if (bench.plan().placed[patch].sheet >= 0) {
-        const Point now = bench.plan().placed[patch].to_sheet()(bench.plan().middle_of(18) + wish.motif->off_middle);
+        const Point now =
+            bench.plan().placed[patch].to_sheet()(bench.plan().middle_of(18) + wish.motif->off_middle);
         EXPECT_LT(distance(now, wish.motif->on_paper), 1e-6);
         EXPECT_LT(distance(wish.motif->on_paper, was), 1.5 / bench.page().map().scale);
     }
@@ -263,7 +265,9 @@ TEST(PaperPart, FactsStockAndRolesAreDecisionsThatCanBeUndone) {
     bench.state().pick(barley);
     auto* panel = bench.window().findChild<PapersPanel*>();
     panel->choose(PapersPanel::Paper);
-    const auto paper = [&] { return bench.document().project().stash->papers[static_cast<std::size_t>(barley)]; };
+    const auto paper = [&] {
+        return bench.document().project().stash->papers[static_cast<std::size_t>(barley)];
+    };
     auto* name = bench.window().findChild<QLineEdit*>("paper-name");
     name->setFocus();
     name->selectAll();
@@ -282,7 +286,8 @@ TEST(PaperPart, FactsStockAndRolesAreDecisionsThatCanBeUndone) {
     EXPECT_EQ(paper().sheets[0].count, 4);
     bench.settle();
     EXPECT_EQ(std::count_if(bench.plan().sheets.begin(), bench.plan().sheets.end(),
-                            [&](const Sheet& s) { return s.paper == barley; }), 5);
+                            [&](const Sheet& s) { return s.paper == barley; }),
+              5);
     // A new paper from its picture, and the picture of another side.
     bench.picture_answer = demo::file("papers/hillside.png");
     const std::size_t papers = bench.document().project().stash->papers.size();

@@ -148,7 +148,8 @@ TEST(PapersPanel, OffersOtherPapersAndKeepsWhatIsGiven) {
     QTest::mouseClick(keep, Qt::LeftButton);
     EXPECT_TRUE(bench.document().project().choice(17).locked);
     bench.settle();
-    const QList<QPushButton*> others = bench.window().findChild<QWidget*>("others")->findChildren<QPushButton*>();
+    const QList<QPushButton*> others =
+        bench.window().findChild<QWidget*>("others")->findChildren<QPushButton*>();
     ASSERT_GE(others.size(), 3);
     EXPECT_TRUE(label(bench.window(), "why").startsWith("Why: "));
     EXPECT_EQ(others[0]->accessibleName(), "Give Hedge Stripe B: better still");

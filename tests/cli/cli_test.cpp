@@ -324,11 +324,35 @@ TEST(Cli, AStashIsFilledSearchedAndWrittenOut) {
 TEST(Cli, PapersAreGivenRuledProposedAndAskedAbout) {
     QTemporaryDir dir;
     const QString out = dir.filePath("p.zesty");
-    const Ran made = zesty({"papers", demo::project(), "--give", "18:barley:B", "--never", "3:barley,brick-dust",
-                            "--same-as", "7:3", "--apart", "barley,hillside", "--role", "hedge-stripe:tie", "--slants",
-                            "parallel:30", "--run-on", "4", "--weight", "spread:1.5", "--proposals", "3",
-                            "--take-proposal", "2", "--proposal-pictures", dir.filePath("pictures"), "--why", "5",
-                            "--out", out, "--json"});
+    const Ran made = zesty({"papers",
+                            demo::project(),
+                            "--give",
+                            "18:barley:B",
+                            "--never",
+                            "3:barley,brick-dust",
+                            "--same-as",
+                            "7:3",
+                            "--apart",
+                            "barley,hillside",
+                            "--role",
+                            "hedge-stripe:tie",
+                            "--slants",
+                            "parallel:30",
+                            "--run-on",
+                            "4",
+                            "--weight",
+                            "spread:1.5",
+                            "--proposals",
+                            "3",
+                            "--take-proposal",
+                            "2",
+                            "--proposal-pictures",
+                            dir.filePath("pictures"),
+                            "--why",
+                            "5",
+                            "--out",
+                            out,
+                            "--json"});
     ASSERT_TRUE(made.code == 0 || made.code == 1) << made.err;
     const json j = json::parse(made.out);
     EXPECT_EQ(j["format"], "zesty-papers/1");

@@ -1,8 +1,8 @@
 // Project, stash and plan documents: round trips, refusals, failing disks.
 
 #include "core/project/planner.h"
-#include "io/plan_json.h"
 #include "io/picture.h"
+#include "io/plan_json.h"
 #include "io/project_file.h"
 #include "io/read_file.h"
 #include "io/stash_json.h"
@@ -372,8 +372,10 @@ TEST(PlanJson, APatchOnSideBIsMirroredAsTheFormatSays) {
         for (std::size_t k = 0; k < from.size(); ++k) {
             const double x = -from[k][0].get<double>();
             const double y = from[k][1].get<double>();
-            EXPECT_NEAR(to[k][0].get<double>(), x * std::cos(r) - y * std::sin(r) + patch["dx"].get<double>(), 1e-3);
-            EXPECT_NEAR(to[k][1].get<double>(), x * std::sin(r) + y * std::cos(r) + patch["dy"].get<double>(), 1e-3);
+            EXPECT_NEAR(to[k][0].get<double>(), x * std::cos(r) - y * std::sin(r) + patch["dx"].get<double>(),
+                        1e-3);
+            EXPECT_NEAR(to[k][1].get<double>(), x * std::sin(r) + y * std::cos(r) + patch["dy"].get<double>(),
+                        1e-3);
         }
     }
     EXPECT_EQ(mirrored, 3);

@@ -31,7 +31,8 @@ Choices choices_for(const MatchJob& asked, Capacity& capacity, const std::vector
         then[unit] = face;
         a.worse = cost.total(then) - whole;
         a.terms = cost.terms(unit, face, then);
-        a.never = std::find(s.never.begin(), s.never.end(), paper) != s.never.end() || draft.forbidden(unit, face);
+        a.never =
+            std::find(s.never.begin(), s.never.end(), paper) != s.never.end() || draft.forbidden(unit, face);
         a.room = std::all_of(s.patches.begin(), s.patches.end(),
                              [&](int p) { return capacity.fits_alone(p, paper, side); }) &&
                  capacity.lay(paper, draft.patches_on(paper, -1, unit, side), 4, stop).complete();

@@ -14,7 +14,7 @@ struct Alternative {
 };
 
 struct Choices {
-    std::vector<CostTerm> terms; ///< what speaks against the paper it has; empty without one
+    std::vector<CostTerm> terms;     ///< what speaks against the paper it has; empty without one
     std::vector<Alternative> others; ///< those with room first, the best first
 };
 

@@ -211,13 +211,15 @@ NestPiece Capacity::piece_for(int paper, const LaidPatch& patch, const std::vect
     const PaperFace face = info.face(patch.side);
     const PatchPrint& print = prints_[patch.patch];
     const std::vector<double> turns = turns_of(face, patch.side, print);
-    NestPiece out{transformed((*patches_)[patch.patch].on_sheet(), turned_over(patch.side)), turns.empty(), turns, {}};
+    NestPiece out{
+        transformed((*patches_)[patch.patch].on_sheet(), turned_over(patch.side)), turns.empty(), turns, {}};
     if (print.pin) {
         const auto at = std::find(sheets.begin(), sheets.end(), print.pin->sheet);
         if (at != sheets.end())
             out.pins = {{static_cast<int>(at - sheets.begin()), print.pin->rotation_deg, print.pin->shift}};
     } else if (print.motif) {
-        out.pins = motif_pins(paper, patch, *print.motif, turns.empty() ? std::vector<double>{0} : turns, sheets);
+        out.pins =
+            motif_pins(paper, patch, *print.motif, turns.empty() ? std::vector<double>{0} : turns, sheets);
         // No place at all is a place nowhere, not a place anywhere.
         if (out.pins.empty()) out.pins = {{0, 0, {1e7, 1e7}}};
     } else if (print.tone && face.pattern == Pattern::Ombre) {
@@ -234,8 +236,7 @@ NestJob Capacity::job_for(const PaperNest& nest, int paper) const {
         NestPiece piece = piece_for(paper, nest.patches[members.front()], nest.sheets);
         for (std::size_t m = 1; m < members.size(); ++m) {
             const LaidPatch& p = nest.patches[members[m]];
-            piece.together.push_back(
-                transformed((*patches_)[p.patch].on_sheet(), turned_over(p.side)));
+            piece.together.push_back(transformed((*patches_)[p.patch].on_sheet(), turned_over(p.side)));
         }
         job.pieces.push_back(std::move(piece));
     }
@@ -252,7 +253,8 @@ const PaperNest& Capacity::lay(int paper, std::vector<LaidPatch> patches, int at
     PaperNest nested;
     nested.patches = std::move(patches);
     for (std::size_t i = 0; i < sheets_->size(); ++i)
-        if ((*sheets_)[i].paper == paper && (*sheets_)[i].area > 0) nested.sheets.push_back(static_cast<int>(i));
+        if ((*sheets_)[i].paper == paper && (*sheets_)[i].area > 0)
+            nested.sheets.push_back(static_cast<int>(i));
     NestJob job = job_for(nested, paper);
     job.attempts = attempts;
     job.refinements = attempts >= worth_refining ? refinements : 0;

@@ -1,8 +1,8 @@
 #pragma once
 // Does it fit on the paper there is? Answered by really laying the patches on the sheets, never by area.
 
-#include "core/sections/patches.h"
 #include "core/match/print_wish.h"
+#include "core/sections/patches.h"
 #include "core/sheets/nest.h"
 #include "core/stash/stash.h"
 

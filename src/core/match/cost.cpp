@@ -26,13 +26,13 @@ constexpr double weight_use_up = 30;
 constexpr double most_used_up = 0.5; ///< of the page: no paper is to cover more for being used up
 constexpr double weight_spare = 80;
 constexpr double weight_tie = 15;
-constexpr double near_reach = 0.35;          ///< of the diagonal around all sections
-constexpr double looks_alike_below = 10;     ///< delta E 2000
-constexpr double one_colour_below = 18;      ///< delta E 2000: much of it in one spot is too much
-constexpr double stands_out_from = 12;       ///< delta E 2000
-constexpr double swallowed_below = 12;       ///< delta E 2000
-constexpr double quite_another_colour = 60;  ///< delta E 2000
-constexpr double yield = 0.7;                ///< of a sheet, that patches take at best
+constexpr double near_reach = 0.35;         ///< of the diagonal around all sections
+constexpr double looks_alike_below = 10;    ///< delta E 2000
+constexpr double one_colour_below = 18;     ///< delta E 2000: much of it in one spot is too much
+constexpr double stands_out_from = 12;      ///< delta E 2000
+constexpr double swallowed_below = 12;      ///< delta E 2000
+constexpr double quite_another_colour = 60; ///< delta E 2000
+constexpr double yield = 0.7;               ///< of a sheet, that patches take at best
 constexpr int enough_ties = 3;
 
 /// Radius of the largest circle an opening should offer for a print to be seen, mm.
@@ -86,8 +86,10 @@ void Cost::compare_faces() {
             const std::size_t i = a * count_ + b;
             const double d = difference(lab_[a], lab_[b]);
             // That neighbours are not the very same paper is wanted however little their looks count.
-            clash_[i] = a == b ? weight_alike : differ * weight_similar * std::max(0.0, 1 - d / looks_alike_below);
-            crowd_[i] = a == b ? 1 : weight_near_colour / weight_near * std::max(0.0, 1 - d / one_colour_below);
+            clash_[i] =
+                a == b ? weight_alike : differ * weight_similar * std::max(0.0, 1 - d / looks_alike_below);
+            crowd_[i] =
+                a == b ? 1 : weight_near_colour / weight_near * std::max(0.0, 1 - d / one_colour_below);
             for (const auto& [p, q] : job_.apart) {
                 const std::pair pair{faces_[a].paper, faces_[b].paper};
                 if (pair == std::pair{p, q} || pair == std::pair{q, p}) apart_[i] = 1;
@@ -151,7 +153,7 @@ std::vector<CostTerm> Cost::own_terms(int section, int face) const {
     if (job_.style.drift > 0) {
         // An ombre has every tone between its ends: it is cut where the wanted one is.
         const bool any_tone = looks_[face].pattern == Pattern::Ombre && !s.wanted;
-        const double off = s.wanted   ? std::min(1.0, difference(lab_[face], *s.wanted) / quite_another_colour)
+        const double off = s.wanted ? std::min(1.0, difference(lab_[face], *s.wanted) / quite_another_colour)
                            : any_tone ? 0
                                       : std::abs(tone_[face] - s.tone);
         add(CostTerm::Kind::Tone, weight_tone * job_.style.drift * off);
@@ -237,7 +239,8 @@ double Cost::paper_share(int paper, const Share& share) const {
     if (p.role == PaperRole::UseUp)
         sum += weight_use_up *
                (1 - std::min(1.0, share.area / std::clamp(yield * p.stock, 1.0, most_used_up * total_area_)));
-    if (p.role == PaperRole::Spare) sum += weight_spare * share.area / total_area_ + weight_lonely * share.uses;
+    if (p.role == PaperRole::Spare)
+        sum += weight_spare * share.area / total_area_ + weight_lonely * share.uses;
     if (p.role == PaperRole::Tie) sum += weight_tie * std::max(0, enough_ties - share.uses);
     return sum;
 }

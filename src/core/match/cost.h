@@ -63,10 +63,10 @@ private:
     std::size_t count_;
     std::vector<PaperFace> looks_;
     std::vector<Lab> lab_;
-    std::vector<double> tone_;   ///< by face: 0 for the lightest, 1 for the darkest
-    std::vector<double> own_;    ///< by section and face: what does not depend on others
-    std::vector<double> clash_;  ///< between two faces side by side
-    std::vector<double> crowd_;  ///< between two faces close by, from 0 to 1
+    std::vector<double> tone_;  ///< by face: 0 for the lightest, 1 for the darkest
+    std::vector<double> own_;   ///< by section and face: what does not depend on others
+    std::vector<double> clash_; ///< between two faces side by side
+    std::vector<double> crowd_; ///< between two faces close by, from 0 to 1
     std::vector<char> apart_;
     std::vector<Point> pull_;
     /// By section: others close by and how much the same paper there costs; empty when colours drift.

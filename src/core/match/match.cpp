@@ -92,7 +92,8 @@ private:
             std::erase_if(fewer, [&](int f) {
                 for (std::size_t k = 0; k < job_.apart.size(); ++k) {
                     const bool second = static_cast<unsigned>(attempt - 1) >> (k % 3) & 1;
-                    if (cost_.paper_of(f) == (second ? job_.apart[k].first : job_.apart[k].second)) return true;
+                    if (cost_.paper_of(f) == (second ? job_.apart[k].first : job_.apart[k].second))
+                        return true;
                 }
                 return false;
             });
@@ -113,7 +114,8 @@ private:
             if (!section.backed || section.given >= 0) continue;
             const auto& faces = cost_.faces();
             for (int f = 0; f < static_cast<int>(faces.size()) && !stopped(stop_); ++f)
-                if (std::find(section.never.begin(), section.never.end(), faces[f].paper) == section.never.end() &&
+                if (std::find(section.never.begin(), section.never.end(), faces[f].paper) ==
+                        section.never.end() &&
                     std::all_of(section.patches.begin(), section.patches.end(), [&](int patch) {
                         return capacity_.fits_alone(patch, faces[f].paper, faces[f].side);
                     }))

@@ -68,8 +68,8 @@ struct Assignment {
 Assignment match(const MatchJob& job, Capacity& capacity, const StopToken& stop = {},
                  const Progress& progress = {});
 
-/// What a whole assignment costs; lower is better. Papers are not checked against the stock, but every pair of
-/// papers that must stay apart costs more than a section without paper.
+/// What a whole assignment costs; lower is better. Papers are not checked against the stock, but every pair
+/// of papers that must stay apart costs more than a section without paper.
 double cost_of(const MatchJob& job, const std::vector<int>& paper);
 
 } // namespace zesty

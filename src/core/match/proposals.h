@@ -16,9 +16,10 @@ struct Proposal {
 
 /// Up to `count`, best first: fewest sections short, then fewest neighbours alike, then the cost as asked.
 /// Any two differ in at least a quarter of the sections that are free to choose; where so few can be had, in
-/// a tenth. A job with a start is improved on as one of them. Told to stop, it gives those it has, the first of which may not be complete.
-std::vector<Proposal> proposals(const MatchJob& job, Capacity& capacity, int count, const StopToken& stop = {},
-                                const Progress& progress = {});
+/// a tenth. A job with a start is improved on as one of them. Told to stop, it gives those it has, the first
+/// of which may not be complete.
+std::vector<Proposal> proposals(const MatchJob& job, Capacity& capacity, int count,
+                                const StopToken& stop = {}, const Progress& progress = {});
 
 /// The share of free sections in which two assignments differ.
 double unlikeness(const MatchJob& job, const std::vector<int>& a, const std::vector<int>& b);

@@ -99,14 +99,15 @@ void about_roles(const Project& project, const Plan& plan, std::vector<Finding>&
         const auto uses = static_cast<std::size_t>(
             std::count(plan.paper_of_section.begin(), plan.paper_of_section.end(), paper));
         if (uses >= 3 || plan.sections.size() < 3) continue;
-        out.push_back({"tie",
-                       Severity::Advice,
-                       project.stash->papers[paper].name + " is to tie the page together",
-                       "It has " + count_of(uses, "place", "places") + "; three or more hold a page together.",
-                       std::nullopt,
-                       {},
-                       {},
-                       {}});
+        out.push_back(
+            {"tie",
+             Severity::Advice,
+             project.stash->papers[paper].name + " is to tie the page together",
+             "It has " + count_of(uses, "place", "places") + "; three or more hold a page together.",
+             std::nullopt,
+             {},
+             {},
+             {}});
     }
 }
 
@@ -125,15 +126,17 @@ void about_lonely(const Project& project, const Plan& plan, const Faces& faces, 
         if (used.sections.size() != 1) continue;
         const int opening = plan.sections[used.sections[0]].openings.front();
         const Point away = box.centre() - plan.middle_of(opening);
-        const std::size_t side = std::abs(away.x) > std::abs(away.y) ? (away.x > 0 ? 0 : 2) : (away.y > 0 ? 1 : 3);
-        out.push_back({"lonely",
-                       Severity::Note,
-                       project.stash->papers[face.first].name + " is used once",
-                       std::string("Two more places, one of them at the ") + sides[side] + ", would balance it.",
-                       plan.middle_of(opening),
-                       {opening},
-                       {},
-                       {}});
+        const std::size_t side =
+            std::abs(away.x) > std::abs(away.y) ? (away.x > 0 ? 0 : 2) : (away.y > 0 ? 1 : 3);
+        out.push_back(
+            {"lonely",
+             Severity::Note,
+             project.stash->papers[face.first].name + " is used once",
+             std::string("Two more places, one of them at the ") + sides[side] + ", would balance it.",
+             plan.middle_of(opening),
+             {opening},
+             {},
+             {}});
     }
 }
 

@@ -9,12 +9,20 @@ namespace zesty {
 std::optional<PrintWish> moved_print(const Project& project, const Plan& plan, int opening, Point from,
                                      Point to) {
     const int patch = plan.patch_of(opening);
-    if (patch < 0 || plan.placed[patch].sheet < 0) return std::nullopt;
+    if (patch < 0) return std::nullopt;
+    const PrintWish& now = project.choice(plan.sections[plan.patches[patch].section].id).print;
+    if (plan.placed[patch].sheet < 0) {
+        // What was wanted before found no place; it can still be wanted elsewhere.
+        if (!now.motif) return std::nullopt;
+        PrintWish elsewhere = now;
+        elsewhere.motif->off_middle = elsewhere.motif->off_middle + (to - from);
+        return elsewhere;
+    }
     const PlacedPatch& at = plan.placed[patch];
     const int section = plan.patches[patch].section;
     const Paper& paper = project.stash->papers[plan.paper_of_section[section]];
     const PaperFace face = paper.face(plan.side_of_section[section]);
-    PrintWish out = project.choice(plan.sections[section].id).print;
+    PrintWish out = now;
     Point feature = at.to_sheet()(from);
     if (at.mirrored) feature.x = picture_box(paper).width() - feature.x;
     out.motif = MotifAnchor{feature, to - plan.middle_of(opening)};

@@ -19,8 +19,8 @@ public:
         const Page& page = project_.page;
         if (!page.framed() || page.frame_paper.empty()) return;
         for (std::size_t leaf = 0; leaf < page.leaves().size(); ++leaf) {
-            Sheet* best = smallest(page.frame_paper,
-                                   [&](const Sheet& s) { return large_enough(page, s.outline); });
+            Sheet* best =
+                smallest(page.frame_paper, [&](const Sheet& s) { return large_enough(page, s.outline); });
             if (!best) {
                 miss("frame-paper", "No sheet for the frame", "the frame's paper", page.width, page.height);
                 return;
@@ -130,7 +130,8 @@ private:
         const Transform onto = to_sheet * plan_.set_out.to_page;
         for (std::size_t o = 0; o < plan_.cut->openings.size(); ++o) {
             const Spot name = plan_.spots[o];
-            if (plan_.cut_of_opening[o] != cut || name.part != 0 || name.opening >= first_piece_spot) continue;
+            if (plan_.cut_of_opening[o] != cut || name.part != 0 || name.opening >= first_piece_spot)
+                continue;
             offer(transformed(plan_.cut->openings[o].outline, onto), SheetKind::DropOut, paper,
                   sheet + "/out" + std::to_string(name.opening + 1));
         }

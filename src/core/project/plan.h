@@ -20,7 +20,8 @@ struct PlacedPatch {
     int sheet = -1; ///< into Plan::sheets; -1 when it has no place
     double rotation_deg = 0;
     Point shift;
-    bool mirrored = false; ///< left to right before it is turned: cut with side B up, sheets being seen from A
+    bool mirrored =
+        false; ///< left to right before it is turned: cut with side B up, sheets being seen from A
 
     Transform to_sheet() const {
         const Transform placed = Transform::moved(shift.x, shift.y) * Transform::turned_deg(rotation_deg);
@@ -83,7 +84,7 @@ struct Plan {
     std::vector<Sheet> sheets;         ///< the whole stash, what the frame takes already taken
     std::vector<int> paper_of_section; ///< into the stash; -1 for none
     std::vector<Side> side_of_section;
-    std::vector<PlacedPatch> placed;   ///< by patch
+    std::vector<PlacedPatch> placed; ///< by patch
     std::vector<UsedSheet> used_sheets;
     std::vector<ShortPatch> short_patches;
     std::vector<int> alike; ///< neighbours with the same side of the same paper

@@ -463,12 +463,12 @@ Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool
     if (!shape) return tl::make_unexpected(shape.error());
     use_capacity(project, *shape);
     MatchJob job = match_job(project, *shape, keep_chosen);
-    if (std::any_of(shape->paper_of_section.begin(), shape->paper_of_section.end(), [](int p) { return p >= 0; }))
+    if (std::any_of(shape->paper_of_section.begin(), shape->paper_of_section.end(),
+                    [](int p) { return p >= 0; }))
         job.start = chosen_faces(project, *shape);
-    const auto found = zesty::proposals(job, capacity_, count, stop,
-                                        [&](double f, const char* what) {
-                                            if (progress) progress(0.9 * f, what);
-                                        });
+    const auto found = zesty::proposals(job, capacity_, count, stop, [&](double f, const char* what) {
+        if (progress) progress(0.9 * f, what);
+    });
     std::vector<OfferedPage> out;
     for (const Proposal& p : found) {
         OfferedPage one{with_papers(project, *shape, p.assignment), {}, p.idea, {}};

@@ -71,7 +71,8 @@ std::vector<PatchPrint> patch_prints(const Project& project, const Plan& plan) {
             out[p].tone = wish.tone;
         else if (project.style.drift > 0)
             out[p].tone = tones.tone_at(middle);
-        if (wish.motif) out[p].motif = PatchPrint::Motif{wish.motif->on_paper, middle + wish.motif->off_middle};
+        if (wish.motif)
+            out[p].motif = PatchPrint::Motif{wish.motif->on_paper, middle + wish.motif->off_middle};
         if (wish.run_on) out[p].run_on = patch.section;
         out[p].pin = pin_of(project, plan, patch.opening);
     }

@@ -42,9 +42,9 @@ bool operator==(const Project& a, const Project& b) {
     return a.title == b.title && a.units == b.units && a.page == b.page && a.cuts == b.cuts &&
            a.photos == b.photos && a.lip == b.lip && a.blade_gap == b.blade_gap && a.seed == b.seed &&
            a.groups == b.groups && a.sections == b.sections && a.backing == b.backing &&
-           a.divisions == b.divisions && a.bars == b.bars && a.style == b.style &&
-           a.roles == b.roles && a.apart == b.apart && a.slants == b.slants && a.pins == b.pins &&
-           a.mat_width == b.mat_width && a.mat_height == b.mat_height &&
+           a.divisions == b.divisions && a.bars == b.bars && a.style == b.style && a.roles == b.roles &&
+           a.apart == b.apart && a.slants == b.slants && a.pins == b.pins && a.mat_width == b.mat_width &&
+           a.mat_height == b.mat_height &&
            std::equal(a.drawings.begin(), a.drawings.end(), b.drawings.begin(), b.drawings.end(),
                       same_file) &&
            same(a.stash, b.stash);

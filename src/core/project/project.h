@@ -81,7 +81,7 @@ struct Project {
     /// Openings that are divided, by whole opening; the bare base under `base_spot`.
     std::map<Spot, Division> divisions;
     unsigned seed = 1;
-    MatchStyle style; ///< of proposals
+    MatchStyle style;                       ///< of proposals
     std::map<std::string, PaperRole> roles; ///< by paper
     /// Papers that must not lie beside each other; each pair ascending, pairs ascending.
     std::vector<std::pair<std::string, std::string>> apart;

@@ -17,7 +17,8 @@ double Tones::along(Point on_page) const {
     const Point to_light{std::cos(deg * M_PI / 180), std::sin(deg * M_PI / 180)};
     const Point half{around_.width() / 2, around_.height() / 2};
     const double reach = std::abs(to_light.x) * half.x + std::abs(to_light.y) * half.y;
-    return std::clamp(0.5 - dot(on_page - around_.centre(), to_light) / (2 * std::max(reach, 1e-9)), 0.0, 1.0);
+    return std::clamp(0.5 - dot(on_page - around_.centre(), to_light) / (2 * std::max(reach, 1e-9)), 0.0,
+                      1.0);
 }
 
 double Tones::tone_at(Point on_page) const {
@@ -35,7 +36,8 @@ std::optional<Lab> Tones::colour_at(Point on_page) const {
     if (style.map == ToneMap::Background && !background_.empty()) {
         const Page& page = project_.page;
         const auto cell = [](double at, double size) {
-            return std::clamp(static_cast<int>(coarse_cells * at / std::max(size, 1e-9)), 0, coarse_cells - 1);
+            return std::clamp(static_cast<int>(coarse_cells * at / std::max(size, 1e-9)), 0,
+                              coarse_cells - 1);
         };
         return to_lab(background_[static_cast<std::size_t>(cell(on_page.y, page.height) * coarse_cells +
                                                            cell(on_page.x, page.full_width()))]);

@@ -40,7 +40,8 @@ bool WaysOut::fits(int section, const Face& face) {
     double area = 0;
     for (std::size_t i = 0; i < plan_.patches.size(); ++i) {
         const int s = plan_.patches[i].section;
-        if ((s != section && plan_.paper_of_section[s] != face.paper) || plan_.patches[i].rides_on >= 0) continue;
+        if ((s != section && plan_.paper_of_section[s] != face.paper) || plan_.patches[i].rides_on >= 0)
+            continue;
         const auto patch = static_cast<int>(i);
         if (s == section && !capacity_.fits_alone(patch, face.paper, face.side)) return false;
         patches.emplace_back(patch, s == section ? face.side : plan_.side_of_section[s]);

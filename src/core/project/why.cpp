@@ -103,12 +103,12 @@ WhyPaper why_paper(const Project& project, const Plan& plan, const MatchJob& job
     const std::vector<Face> faces = faces_of(job.stash);
     for (const Alternative& a : choices.others) {
         OtherPaper other{faces[a.face], {}, a.room, a.never, a.worse};
-        other.words = a.never                                   ? "ruled out here"
-                      : !a.room                                 ? "no room"
+        other.words = a.never                                     ? "ruled out here"
+                      : !a.room                                   ? "no room"
                       : !a.terms.empty() && a.terms[0].amount > 1 ? few_words_for(plan, a.terms[0])
-                      : a.worse < -0.5                          ? "better still"
-                      : a.worse < 1                             ? "just as well"
-                                                                : "less well spread";
+                      : a.worse < -0.5                            ? "better still"
+                      : a.worse < 1                               ? "just as well"
+                                                                  : "less well spread";
         out.others.push_back(std::move(other));
     }
     return out;
@@ -118,8 +118,9 @@ std::vector<std::string> why_page(const Project& project, const Plan& plan) {
     std::vector<std::string> out;
     std::size_t scraps = 0;
     for (const UsedSheet& u : plan.used_sheets) scraps += plan.sheets[u.sheet].kind <= SheetKind::Offcut;
-    out.push_back(count_of(plan.used_sheets.size(), "sheet", "sheets") +
-                  (scraps ? ", " + std::to_string(scraps) + (scraps == 1 ? " a scrap" : " of them scraps") : ""));
+    out.push_back(
+        count_of(plan.used_sheets.size(), "sheet", "sheets") +
+        (scraps ? ", " + std::to_string(scraps) + (scraps == 1 ? " a scrap" : " of them scraps") : ""));
     if (!plan.short_patches.empty())
         out.push_back(count_of(plan.short_patches.size(), "patch short", "patches short"));
     out.push_back(plan.alike.empty() ? "no neighbours alike"

@@ -88,7 +88,8 @@ bool is_box(const Polygon& sheet, const Box& box) {
 
 } // namespace
 
-CrowdJob::CrowdJob(const NestJob& job, const NestResult& start) : grown(static_cast<float>(job.gap / 2 + Claim::slack)) {
+CrowdJob::CrowdJob(const NestJob& job, const NestResult& start)
+    : grown(static_cast<float>(job.gap / 2 + Claim::slack)) {
     for (const NestPiece& p : job.pieces) {
         claims.emplace_back(p.outline, std::max(job.gap / 2, 1e-3));
         sides_deg.push_back(p.any_rotation ? long_sides(p.outline.outer) : std::vector<double>{});

@@ -48,7 +48,8 @@ bool Laid::too_close(const Laid& other, double gap) const {
 }
 
 bool allowed(const NestPiece& piece, const NestPlacement& at) {
-    if (!piece.sheets.empty() && std::find(piece.sheets.begin(), piece.sheets.end(), at.sheet) == piece.sheets.end())
+    if (!piece.sheets.empty() &&
+        std::find(piece.sheets.begin(), piece.sheets.end(), at.sheet) == piece.sheets.end())
         return false;
     if (!piece.pins.empty())
         return std::any_of(piece.pins.begin(), piece.pins.end(), [&](const NestPin& pin) {
@@ -59,9 +60,8 @@ bool allowed(const NestPiece& piece, const NestPlacement& at) {
         const double along = dot(piece.band->along, at.transform()(piece.band->of_piece));
         if (along < piece.band->from - hair || along > piece.band->to + hair) return false;
     }
-    return piece.any_rotation ||
-           std::any_of(piece.rotations_deg.begin(), piece.rotations_deg.end(),
-                       [&](double r) { return same_turn(r, at.rotation_deg); });
+    return piece.any_rotation || std::any_of(piece.rotations_deg.begin(), piece.rotations_deg.end(),
+                                             [&](double r) { return same_turn(r, at.rotation_deg); });
 }
 
 std::vector<NestPlacement> lay_pinned(const NestJob& job) {

@@ -1,8 +1,7 @@
 #include "core/sheets/leftover.h"
 
-#include "core/sheets/bit_raster.h"
-
 #include "core/geometry/measure.h"
+#include "core/sheets/bit_raster.h"
 
 namespace zesty {
 
@@ -45,8 +44,8 @@ Box largest_rectangle(const Polygon& polygon, double cell) {
                 if (size <= most) continue;
                 most = size;
                 best = {box.x0 + static_cast<double>(from) * cell,
-                        box.y0 + (static_cast<double>(y) + 1 - h) * cell, box.x0 + static_cast<double>(x) * cell,
-                        box.y0 + (static_cast<double>(y) + 1) * cell};
+                        box.y0 + (static_cast<double>(y) + 1 - h) * cell,
+                        box.x0 + static_cast<double>(x) * cell, box.y0 + (static_cast<double>(y) + 1) * cell};
             }
             rising.push_back(x);
         }

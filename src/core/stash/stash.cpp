@@ -136,8 +136,8 @@ const char* name_of(Side side) {
 }
 
 std::optional<Pattern> pattern_named(const std::string& key) {
-    for (const Pattern p : {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre,
-                            Pattern::Picture})
+    for (const Pattern p :
+         {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre, Pattern::Picture})
         if (key == name_of(p)) return p;
     return std::nullopt;
 }

@@ -6,8 +6,24 @@ namespace zesty {
 
 namespace {
 
+constexpr double hatch_px = 7; ///< between lines
+
 double pixels_per_mm(const QPainter& painter) {
     return std::sqrt(std::abs(painter.combinedTransform().determinant()));
+}
+
+/// Slanting lines, as far apart on any scale. Drawn one by one: Qt's own patterns are shared between threads.
+void paint_hatch(QPainter& painter, const QPainterPath& outline) {
+    painter.save();
+    painter.setClipPath(outline, Qt::IntersectClip);
+    const double step = hatch_px / pixels_per_mm(painter);
+    QPen pen(QColor(0xb0, 0x2a, 0x4b), 1.2);
+    pen.setCosmetic(true);
+    painter.setPen(pen);
+    const QRectF box = outline.boundingRect();
+    for (double x = box.left() - box.height(); x < box.right(); x += step)
+        painter.drawLine(QPointF(x, box.bottom()), QPointF(x + box.height(), box.top()));
+    painter.restore();
 }
 
 /// Patches of one cut in the order in which they are glued, the last one first: they are seen from the front.
@@ -39,9 +55,7 @@ void paint_patches(QPainter& painter, const Plan& plan, int cut, Lies lies, cons
         painter.fillPath(outline, textures.brush(paper, back, pixels_per_mm(painter), side));
         if (at.sheet < 0 && plan.sheets_done && look.hatch_short) {
             painter.fillPath(outline, QColor(255, 255, 255, 150));
-            QBrush hatch(QColor(0xb0, 0x2a, 0x4b), Qt::BDiagPattern);
-            hatch.setTransform(painter.transform().inverted());
-            painter.fillPath(outline, hatch);
+            paint_hatch(painter, outline);
         }
     }
 }
@@ -131,9 +145,10 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
         const QBrush base_paper =
             paper_brush(painter, project, textures, project.page.base_paper, {base.x0, base.y0}, look.base);
         painter.fillRect(QRectF(leaf.x0, leaf.y0, leaf.width(), leaf.height()),
-                         project.page.framed() ? paper_brush(painter, project, textures, project.page.frame_paper,
-                                                             {leaf.x0, leaf.y0}, look.frame)
-                                               : base_paper);
+                         project.page.framed()
+                             ? paper_brush(painter, project, textures, project.page.frame_paper,
+                                           {leaf.x0, leaf.y0}, look.frame)
+                             : base_paper);
         if (project.page.framed() && !base.empty())
             painter.fillRect(QRectF(base.x0, base.y0, base.width(), base.height()), base_paper);
     }
@@ -145,8 +160,9 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
             const int cut = static_cast<int>(c);
             // A grown cut is a shadow: the same paper, darker.
             const Box box = plan.each_cut.empty() ? Box{0, 0, 0, 0} : plan.each_cut[c].cut_box;
-            const QBrush paper = paper_brush(painter, project, textures, project.cuts[c].paper, {box.x0, box.y0},
-                                             project.cuts[c].grown > 0 ? look.shadow_cut : look.cut);
+            const QBrush paper =
+                paper_brush(painter, project, textures, project.cuts[c].paper, {box.x0, box.y0},
+                            project.cuts[c].grown > 0 ? look.shadow_cut : look.cut);
             paint_patches(painter, plan, cut, Lies::Behind, textures, look);
             paint_cut(painter, plan, cut, paper, look);
             paint_patches(painter, plan, cut, Lies::OnTop, textures, look);

@@ -44,9 +44,9 @@ Textures::Textures(const Project& project) : stash_(project.stash) {
     for (const Photo& p : project.photos) {
         if (!p.picture || photos_.contains(p.picture.picture)) continue;
         const auto picture = read_picture(QByteArray::fromStdString(p.picture->bytes));
-        photos_[p.picture.picture] =
-            picture ? picture->scaled(photo_pixels, photo_pixels, Qt::KeepAspectRatio, Qt::SmoothTransformation)
-                    : QImage();
+        photos_[p.picture.picture] = picture ? picture->scaled(photo_pixels, photo_pixels,
+                                                               Qt::KeepAspectRatio, Qt::SmoothTransformation)
+                                             : QImage();
     }
 }
 
@@ -113,8 +113,9 @@ QBrush Textures::brush(int paper, const Transform& sheet_to_target, double pixel
         ++level;
     QBrush brush(t.images[level]);
     // Side B is looked at from behind: its picture begins at the right of the sheet.
-    const Transform seen =
-        side == Side::B ? Transform::moved(t.covers.x0 + t.covers.x1, 0) * Transform::mirrored_x() : Transform{};
+    const Transform seen = side == Side::B
+                               ? Transform::moved(t.covers.x0 + t.covers.x1, 0) * Transform::mirrored_x()
+                               : Transform{};
     brush.setTransform(to_qt(sheet_to_target * seen * Transform::scaled(mm_per_pixel(t.images[level]))));
     return brush;
 }

@@ -7,19 +7,20 @@ namespace zesty {
 
 namespace {
 
-constexpr double reach = 7;            ///< pixels across an edge, to each side
-constexpr double step = 0.25;          ///< pixels between samples across an edge
-constexpr double corner_share = 0.08;  ///< of a side, at each end, left out
-constexpr double least_contrast = 18;  ///< levels
-constexpr double told_apart = 3;       ///< crossings within so many pixels are not told by grain alone
-constexpr double least_error = 0.03;   ///< pixels
+constexpr double reach = 7;           ///< pixels across an edge, to each side
+constexpr double step = 0.25;         ///< pixels between samples across an edge
+constexpr double corner_share = 0.08; ///< of a side, at each end, left out
+constexpr double least_contrast = 18; ///< levels
+constexpr double told_apart = 3;      ///< crossings within so many pixels are not told by grain alone
+constexpr double least_error = 0.03;  ///< pixels
 constexpr std::size_t fewest_crossings = 20;
 
 /// Along `out` from inside to outside: how far the edge is from `middle`.
 std::optional<double> crossing(const GreyPicture& picture, Point middle, Point out) {
     constexpr int n = static_cast<int>(2 * reach / step) + 1;
     std::array<double, n> profile{};
-    for (int k = 0; k < n; ++k) profile[static_cast<std::size_t>(k)] = picture.at(middle + out * (k * step - reach));
+    for (int k = 0; k < n; ++k)
+        profile[static_cast<std::size_t>(k)] = picture.at(middle + out * (k * step - reach));
     const int end = n / 4;
     double inside = 0;
     double outside = 0;
@@ -56,7 +57,8 @@ Line through(const std::vector<Point>& points) {
     }
     const double a = 0.5 * std::atan2(2 * xy, xx - yy);
     Line line{mean, {std::cos(a), std::sin(a)}, 0, points.size()};
-    for (Point p : points) line.spread += std::pow(cross(p - mean, line.way), 2) / static_cast<double>(points.size());
+    for (Point p : points)
+        line.spread += std::pow(cross(p - mean, line.way), 2) / static_cast<double>(points.size());
     line.spread = std::sqrt(line.spread);
     return line;
 }

@@ -24,9 +24,9 @@ struct SharpSquare {
     double error = 0;             ///< how far off a corner may be, about one standard deviation, pixels
 };
 
-/// The corners of a square of which they are known to a few pixels: each side is crossed many times, the place
-/// where the level is half way between inside and outside found to a fraction of a pixel, and a line fitted to
-/// these places. Nothing when a side is no straight edge.
+/// The corners of a square of which they are known to a few pixels: each side is crossed many times, the
+/// place where the level is half way between inside and outside found to a fraction of a pixel, and a line
+/// fitted to these places. Nothing when a side is no straight edge.
 std::optional<SharpSquare> sharpened(const GreyPicture& picture, const std::array<Point, 4>& rough);
 
 } // namespace zesty

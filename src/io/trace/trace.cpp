@@ -16,8 +16,8 @@ namespace zesty {
 
 namespace {
 
-constexpr int speck = 12;      ///< pixels; smaller dots are dust
-constexpr int curve_steps = 8; ///< a Bezier piece is flattened into so many
+constexpr int speck = 12;          ///< pixels; smaller dots are dust
+constexpr int curve_steps = 8;     ///< a Bezier piece is flattened into so many
 constexpr double sure = 3;         ///< standard deviations
 constexpr double rough_corner = 1; ///< pixels a corner may be off that only the tracing tells
 
@@ -229,8 +229,8 @@ double doubt(const std::array<Point, 4>& corners, double side, double error, con
 }
 
 /// The map that makes the square a square of that side, upright on the page.
-Result<PlaneMap> map_by(const std::array<Point, 4>& seen, double side, const GreyPicture& picture, double good_to,
-                        const std::vector<Ring>& rings) {
+Result<PlaneMap> map_by(const std::array<Point, 4>& seen, double side, const GreyPicture& picture,
+                        double good_to, const std::vector<Ring>& rings) {
     const std::array<Point, 4> rough = in_order(seen);
     const auto sharp = sharpened(picture, rough);
     if (!sharp && good_to > 0)
@@ -241,8 +241,9 @@ Result<PlaneMap> map_by(const std::array<Point, 4>& seen, double side, const Gre
     // that there is no perspective.
     if (seen_straight_on(corners, error)) return straight_map(corners, side);
     if (good_to > 0 && sure * doubt(corners, side, error, rings) > good_to)
-        return fail(ErrorKind::BadInput, "the picture is taken at too great a slant for so small a square; scan it "
-                                         "flat, photograph it from straight above, or lay a larger square beside it");
+        return fail(ErrorKind::BadInput,
+                    "the picture is taken at too great a slant for so small a square; scan it "
+                    "flat, photograph it from straight above, or lay a larger square beside it");
     return PlaneMap::between(corners, real_square(side));
 }
 
@@ -307,7 +308,8 @@ Result<Drawing> trace_picture(const QByteArray& data, const TraceOptions& option
     if (!rings) return tl::make_unexpected(rings.error());
     if (options.square > 0) {
         bool by_opacity = false;
-        return by_square(std::move(*rings), {image.width(), image.height(), levels_of(image, by_opacity)}, options);
+        return by_square(std::move(*rings), {image.width(), image.height(), levels_of(image, by_opacity)},
+                         options);
     }
     const double mm = 1000.0 / std::max(1, image.dotsPerMeterX());
     for (Ring& r : *rings) r = transformed(r, Transform::scaled(mm));

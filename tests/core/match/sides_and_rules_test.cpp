@@ -16,7 +16,13 @@ namespace {
 
 Paper paper(const std::string& id, Rgb colour, double side, int count, Pattern pattern = Pattern::Solid,
             Direction direction = Direction::Free) {
-    return {id, "Paper " + id, colour, "", pattern, direction, {{{testing::rectangle(0, 0, side, side), {}}, count, false}}};
+    return {id,
+            "Paper " + id,
+            colour,
+            "",
+            pattern,
+            direction,
+            {{{testing::rectangle(0, 0, side, side), {}}, count, false}}};
 }
 
 Project page_with(unsigned seed, int columns, int rows, Stash stash) {
@@ -38,8 +44,9 @@ Plan taken(Planner& planner, Project& p) {
 
 Stash five_papers() {
     Stash s;
-    s.papers = {paper("a", {200, 60, 50}, 200, 3), paper("b", {60, 120, 70}, 200, 3), paper("c", {230, 200, 90}, 200, 3),
-                paper("d", {120, 90, 170}, 200, 3), paper("e", {60, 130, 180}, 200, 3)};
+    s.papers = {paper("a", {200, 60, 50}, 200, 3), paper("b", {60, 120, 70}, 200, 3),
+                paper("c", {230, 200, 90}, 200, 3), paper("d", {120, 90, 170}, 200, 3),
+                paper("e", {60, 130, 180}, 200, 3)};
     return s;
 }
 
@@ -57,8 +64,8 @@ void expect_sound(const Project& p, const Plan& plan) {
         for (int patch : u.patches) {
             const PlacedPatch& at = plan.placed[patch];
             EXPECT_EQ(at.mirrored, plan.side_of_section[plan.patches[patch].section] == Side::B);
-            const Polygon outline = transformed(plan.patches[patch].outline,
-                                                at.mirrored ? Transform::mirrored_x() : Transform{});
+            const Polygon outline =
+                transformed(plan.patches[patch].outline, at.mirrored ? Transform::mirrored_x() : Transform{});
             r.placements.push_back({static_cast<int>(job.pieces.size()), 0, at.rotation_deg, at.shift});
             job.pieces.push_back({outline, true, {}, {}});
         }
@@ -209,7 +216,8 @@ TEST(Proposals, AreClearlyDifferentBestFirstAndTheSameForASeed) {
     Project next = (*some)[1].project;
     const auto better = planner.proposals(next, false, 4);
     ASSERT_TRUE(better);
-    EXPECT_TRUE(std::any_of(better->begin(), better->end(), [](const OfferedPage& o) { return o.idea == Idea::FromHere; }));
+    EXPECT_TRUE(std::any_of(better->begin(), better->end(),
+                            [](const OfferedPage& o) { return o.idea == Idea::FromHere; }));
 }
 
 TEST(Alternatives, AreRankedWithTheirRoomAndTheirReasons) {
@@ -328,7 +336,8 @@ TEST(Prints, AnOmbreIsCutAtTheHeightOfThePlacesTone) {
         if (plan->placed[i].sheet < 0) continue;
         ++placed;
         const double tone = (plan->middle_of(plan->patches[i].opening).y - around.y0) / around.height();
-        const double at = bounds(transformed(plan->patches[i].outline, plan->placed[i].to_sheet())).centre().y / 304.8;
+        const double at =
+            bounds(transformed(plan->patches[i].outline, plan->placed[i].to_sheet())).centre().y / 304.8;
         EXPECT_NEAR(at, std::clamp(tone, 0.12, 0.88), 0.08) << "opening " << plan->patches[i].opening;
     }
     EXPECT_GT(placed, 12);
@@ -354,8 +363,9 @@ TEST(Prints, ARunOnSectionKeepsItsArrangementOnTheSheet) {
     ASSERT_GE(plan->placed[other].sheet, 0);
     for (int o : {0, 1, 4, 5}) {
         const int patch = plan->patch_of(o);
-        const auto over = intersect({transformed(plan->patches[patch].outline, plan->placed[patch].to_sheet())},
-                                    {transformed(plan->patches[other].outline, plan->placed[other].to_sheet())});
+        const auto over =
+            intersect({transformed(plan->patches[patch].outline, plan->placed[patch].to_sheet())},
+                      {transformed(plan->patches[other].outline, plan->placed[other].to_sheet())});
         ASSERT_TRUE(over);
         EXPECT_LT(area(*over), 1e-6) << "patches that run on may touch each other, but nothing else";
     }
@@ -376,8 +386,8 @@ TEST(Pins, PatchesStayWhereTheyWerePutAndTheRestPacksAround) {
     const auto centre = [&](const PlacedPatch& at) {
         return bounds(transformed(before->patches[patch].on_sheet(), at.to_sheet())).centre();
     };
-    EXPECT_LT(distance(centre(before->placed[patch]),
-                       centre({0, pin->rotation_deg, pin->shift})), 6) << "turned about its middle";
+    EXPECT_LT(distance(centre(before->placed[patch]), centre({0, pin->rotation_deg, pin->shift})), 6)
+        << "turned about its middle";
     p.pins[Spot(3)] = {before->sheets[before->placed[patch].sheet].id, 0,
                        Point{100, 100} - before->middle_of(3)};
     const auto after = planner.plan(p);
@@ -389,7 +399,8 @@ TEST(Pins, PatchesStayWhereTheyWerePutAndTheRestPacksAround) {
     const auto off = planner.plan(p);
     ASSERT_TRUE(off);
     ASSERT_EQ(off->short_patches.size(), 1u);
-    const auto said = std::find_if(off->findings.begin(), off->findings.end(), [](const Finding& f) { return f.code == "short"; });
+    const auto said = std::find_if(off->findings.begin(), off->findings.end(),
+                                   [](const Finding& f) { return f.code == "short"; });
     ASSERT_NE(said, off->findings.end());
     EXPECT_TRUE(std::holds_alternative<Unpin>(said->fix));
 }

@@ -27,14 +27,17 @@ const NestPlacement* placed(const NestResult& r, int piece) {
 /// Random boxes, some of them pinned apart from each other, banded or in twos.
 NestJob random_job(std::mt19937& random) {
     NestJob job;
-    const auto between = [&](double a, double b) { return a + (b - a) * static_cast<double>(random() % 1000) / 1000; };
+    const auto between = [&](double a, double b) {
+        return a + (b - a) * static_cast<double>(random() % 1000) / 1000;
+    };
     for (int s = 0; s < 2; ++s) job.sheets.push_back({{rectangle(0, 0, 120, 100), {}}, s});
     for (int k = 0; k < 14; ++k) {
         NestPiece p = box(between(8, 30), between(8, 30));
         if (k == 0) p.pins = {{0, between(-90, 90), {between(30, 60), between(30, 60)}}};
         if (k == 1) p.pins = {{1, 0, {between(0, 80), between(0, 60)}}, {0, 0, {80, 0}}};
         if (k == 2 || k == 3)
-            p.band = NestBand{bounds(p.outline).centre(), Transform::turned_deg(between(0, 360))({1, 0}), 0, 0};
+            p.band =
+                NestBand{bounds(p.outline).centre(), Transform::turned_deg(between(0, 360))({1, 0}), 0, 0};
         if (p.band) {
             const double middle = dot(p.band->along, {60, 50});
             p.band->from = middle - 8;

@@ -259,7 +259,7 @@ void paint_the_demo_page(benchmark::State& state) {
     const Project p = *open_project(demo::project());
     Planner planner;
     const Plan plan = *planner.plan(p);
-    const Textures textures(*p.stash);
+    const Textures textures(p);
     QImage image(480, 480, QImage::Format_RGB32);
     for (auto _ : state) {
         QPainter painter(&image);

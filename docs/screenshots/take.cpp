@@ -56,7 +56,7 @@ int main(int argc, char** argv) {
     auto* set_out = window.findChild<SetOutPanel*>();
     window.actions()[Act::AddPhoto]->trigger();
     window.document().change("Place the photo", [](Project& p) {
-        p.photos.back().centre = {238, 232};
+        p.photos.back().centre = {236, 222};
         p.photos.back().turn_deg = 5;
         p.photos.back().name = "On the hill";
     });

@@ -30,7 +30,7 @@ void BenchWindow::connect_paper_actions() {
         state_.set_offers({});
         state_.go_to(Waypoint::Papers);
         worker_.propose(document_.project());
-        papers_panel_->choose(PapersPanel::Propose);
+        if (papers_panel_->chosen() != PapersPanel::Aims) papers_panel_->choose(PapersPanel::Propose);
         papers_panel_->propose_part().show_proposing(true);
     });
     on(Act::TakeProposal, [this] {

@@ -115,6 +115,7 @@ void BenchState::set_offers(std::vector<Offer> offers) {
     shown_offer_ = 0;
     side_by_side_ = offers_.size() > 1;
     compared_at_.reset();
+    compared_with_ = -1;
     emit offer_changed();
     emit plan_changed();
 }
@@ -138,6 +139,12 @@ void BenchState::compare_at(std::optional<double> part) {
     if (part) part = std::clamp(*part, 0.0, 1.0);
     if (part == compared_at_) return;
     compared_at_ = part;
+    emit compared_changed();
+}
+
+void BenchState::compare_with(int offer) {
+    if (offer == compared_with_) return;
+    compared_with_ = offer;
     emit compared_changed();
 }
 

@@ -65,6 +65,13 @@ public:
     /// Up to which part of the page's width the proposal is on show, what is decided right of it; nothing
     /// when the two are not compared.
     std::optional<double> compared_at() const { return offers_.empty() ? std::nullopt : compared_at_; }
+    /// What the proposal is compared with: another one, or null for what is decided.
+    const Offer* compared_with() const {
+        return compared_with_ >= 0 && compared_with_ < static_cast<int>(offers_.size())
+                   ? &offers_[compared_with_]
+                   : nullptr;
+    }
+    int compared_with_number() const { return compared_with() ? compared_with_ : -1; }
     /// The side of a paper that shows in the drawer, and that is given.
     Side side_up(int paper) const { return turned_.contains(paper) ? Side::B : Side::A; }
     /// A distance measured on the page, if one is on show.
@@ -90,6 +97,7 @@ public:
     void show_offer(int offer);
     void show_side_by_side(bool all);
     void compare_at(std::optional<double> part);
+    void compare_with(int offer); ///< -1 for what is decided
     void turn_over(int paper);
     /// The offer's plan becomes the plan on show; returns the offer's project. There must be an offer.
     Project take_offer();
@@ -120,6 +128,7 @@ private:
     std::size_t shown_offer_ = 0;
     bool side_by_side_ = false;
     std::optional<double> compared_at_;
+    int compared_with_ = -1;
     std::set<int> turned_;
     std::optional<std::pair<Point, Point>> measured_;
     Tool tool_ = Tool::None;

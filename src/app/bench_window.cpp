@@ -33,6 +33,10 @@
 
 namespace zesty {
 
+namespace {
+constexpr int aims_pause_ms = 350;
+} // namespace
+
 FileQuestions FileQuestions::dialogs() {
     return {
         [](QWidget* w, const QString& folder) {
@@ -94,6 +98,11 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
     column->addLayout(body, 1);
     setCentralWidget(whole);
     keys_ = new KeysSheet(whole);
+    aims_timer_ = new QTimer(this);
+    aims_timer_->setSingleShot(true);
+    connect(aims_timer_, &QTimer::timeout, this, [this] {
+        if (!worker_.proposing()) actions_[Act::Propose]->trigger();
+    });
     message_timer_ = new QTimer(this);
     message_timer_->setSingleShot(true);
     connect(message_timer_, &QTimer::timeout, message_, [this] { message_->clear(); });
@@ -306,16 +315,33 @@ void BenchWindow::ask_size_of(const DrawingFile& file, int cut_id) {
 
 void BenchWindow::replan() {
     // What is decided by hand ends a proposal for how things were before.
+    follow_aims();
     if (worker_.proposing()) worker_.stop_proposing();
     state_.set_offers({});
     wanted_plan_ = worker_.plan(document_.project(), state_.waypoint() == Waypoint::SetOut);
     refresh_head();
 }
 
+void BenchWindow::follow_aims() {
+    Project only_aims = planned_;
+    only_aims.style = document_.project().style;
+    only_aims.roles = document_.project().roles;
+    only_aims.apart = document_.project().apart;
+    only_aims.slants = document_.project().slants;
+    const bool aims = only_aims == document_.project() && !(planned_ == document_.project());
+    const bool watched = state_.offer() || worker_.proposing() || aims_timer_->isActive();
+    if (aims && watched)
+        aims_timer_->start(aims_pause_ms);
+    else
+        aims_timer_->stop();
+    planned_ = document_.project();
+}
+
 bool BenchWindow::settled() const {
     const auto plan = state_.own_plan();
-    return worker_.idle() && !worker_.proposing() && plan && (plan->sheets_done || !plan->cut) &&
-           page_->up_to_date() && sheets_->up_to_date() && proposals_->up_to_date();
+    return worker_.idle() && !worker_.proposing() && !aims_timer_->isActive() && plan &&
+           (plan->sheets_done || !plan->cut) && page_->up_to_date() && sheets_->up_to_date() &&
+           proposals_->up_to_date();
 }
 
 void BenchWindow::show_waypoint() {

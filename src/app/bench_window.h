@@ -75,6 +75,8 @@ private:
     /// Asks in the side bench, where the file of a new cut leaves its size open.
     void ask_size_of(const DrawingFile& file, int cut_id);
     void replan();
+    /// Proposals on show follow the aims: they are worked out anew when somebody has let go of them.
+    void follow_aims();
     void show_waypoint();
     void show_middle();
     void refresh_head();
@@ -100,6 +102,8 @@ private:
     Worker worker_;
     Actions actions_;
     quint64 wanted_plan_ = 0;
+    QTimer* aims_timer_ = nullptr;
+    Project planned_; ///< what was decided when the last plan was asked for
     bool fit_next_ = true;
 
     QLabel* title_ = nullptr;

@@ -105,7 +105,9 @@ void PageView::ask_for_base() {
     if (state_.waypoint() == Waypoint::SetOut) look.bare = look.base;
     base_.request(size(), devicePixelRatioF(), theme::bench,
                   [map = map_, look, plan = state_.shared_plan(), textures = state_.shared_textures(),
-                   project = shown_project(), own = document_.project(), own_plan = state_.own_plan(),
+                   project = shown_project(),
+                   own = state_.compared_with() ? state_.compared_with()->project : document_.project(),
+                   own_plan = state_.compared_with() ? state_.compared_with()->plan : state_.own_plan(),
                    compared = state_.compared_at()](QPainter& painter) {
                       const QRectF sheet = map.rect({0, 0, project.page.full_width(), project.page.height});
                       for (int k = 3; k > 0; --k) {
@@ -246,8 +248,10 @@ void PageView::paint_compared(QPainter& painter) const {
         painter.setPen(theme::ink);
         painter.drawText(box, Qt::AlignCenter, text);
     };
-    tag("proposed", true);
-    tag("now", false);
+    tag(QString("proposal %1").arg(state_.shown_offer() + 1), true);
+    tag(state_.compared_with() ? QString("proposal %1").arg(state_.compared_with_number() + 1)
+                               : QString("now"),
+        false);
 }
 
 void PageView::resizeEvent(QResizeEvent*) {

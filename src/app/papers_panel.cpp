@@ -22,7 +22,8 @@ PapersPanel::PapersPanel(Document& document, BenchState& state, Actions& actions
         if (!state.selected().empty() && !state.offer() && chosen() == Propose) choose(Opening);
     });
     connect(&state, &BenchState::offer_changed, this, [this, &state] {
-        if (state.offer()) choose(Propose);
+        // Who turns the aims watches what comes of it.
+        if (state.offer() && chosen() != Aims) choose(Propose);
     });
     connect(this, &PanelOfParts::part_chosen, this, [&state](int part) {
         if (part != Opening && state.tool() == BenchState::Tool::MovePrint)

@@ -165,16 +165,21 @@ void ProposePart::build_offer() {
     ways->addStretch(1);
     o->addLayout(ways);
     auto* compared = new QHBoxLayout;
-    auto* now = new QLabel("compare", offer_);
-    now->setProperty("quiet", true);
-    compared->addWidget(now);
+    with_ = new QComboBox(offer_);
+    with_->setObjectName("compare-with");
+    with_->setAccessibleName("What the proposal is compared with");
+    connect(with_, &QComboBox::activated, this, [this](int i) {
+        state_.compare_with(with_->itemData(i).toInt());
+        if (!state_.compared_at()) compare_->setValue(whole_slider / 2);
+    });
+    compared->addWidget(with_);
     compare_ = new QSlider(Qt::Horizontal, offer_);
     compare_->setObjectName("compare");
     compare_->setRange(0, whole_slider);
     compare_->setSingleStep(whole_slider / 20);
     compare_->setMinimumHeight(24);
-    compare_->setAccessibleName("Compare the proposal with what is decided now");
-    compare_->setToolTip("Left of the line the proposal, right of it what is decided now");
+    compare_->setAccessibleName("Compare across the page");
+    compare_->setToolTip("Left of the line the proposal on show, right of it what it is compared with");
     connect(compare_, &QSlider::valueChanged, this, [this](int v) {
         state_.show_side_by_side(false);
         state_.compare_at(v == whole_slider ? std::nullopt
@@ -214,6 +219,11 @@ void ProposePart::show_offer() {
     look_->setText(state_.side_by_side() ? "On the page" : "Side by side");
     look_->setEnabled(state_.offers().size() > 1 || state_.side_by_side());
     for_selection_->setVisible(!state_.selected().empty());
+    with_->clear();
+    with_->addItem("with now", -1);
+    for (int i = 0; i < static_cast<int>(state_.offers().size()); ++i)
+        if (i != state_.shown_offer()) with_->addItem(QString("with %1").arg(i + 1), i);
+    with_->setCurrentIndex(std::max(0, with_->findData(state_.compared_with_number())));
     const QSignalBlocker quiet(compare_);
     compare_->setValue(static_cast<int>(std::lround(whole_slider * state_.compared_at().value_or(1.0))));
 }

@@ -41,6 +41,7 @@ private:
     QPushButton* look_;
     QPushButton* for_selection_;
     QSlider* compare_;
+    QComboBox* with_;
     QLabel* hint_;
     bool proposing_ = false;
 };

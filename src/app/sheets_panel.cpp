@@ -3,7 +3,7 @@
 #include "app/length_edit.h"
 #include "app/theme.h"
 #include "app/wording.h"
-#include "core/geometry/measure.h"
+#include "core/sheets/leftover.h"
 
 #include <QFileInfo>
 #include <QHBoxLayout>
@@ -79,17 +79,17 @@ void SheetsPanel::refresh() {
         if (u.largest_left.width() * u.largest_left.height() > largest.width() * largest.height())
             largest = u.largest_left;
     }
+    const Units units = document_.project().units;
+    const Point good = good_for(largest, units);
     if (sheet_area <= 0) {
         leftovers_->setText("");
         return;
     }
-    leftovers_->setText(QString("%1 % of them is used; %2 left to keep%3.")
-                            .arg(std::lround(100 * used / sheet_area))
-                            .arg(counted(kept, "piece is", "pieces are"))
-                            .arg(largest.empty()
-                                     ? QString()
-                                     : ", good for " + words(format_size(largest.width(), largest.height(),
-                                                                         document_.project().units))));
+    leftovers_->setText(
+        QString("%1 % of them is used; %2 left to keep%3.")
+            .arg(std::lround(100 * used / sheet_area))
+            .arg(counted(kept, "piece is", "pieces are"))
+            .arg(largest.empty() ? QString() : ", good for " + words(format_size(good.x, good.y, units))));
 }
 
 } // namespace zesty

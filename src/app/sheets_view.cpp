@@ -6,6 +6,7 @@
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
 #include "core/project/hand_edits.h"
+#include "core/sheets/leftover.h"
 #include "io/paint/page_painter.h"
 
 #include <QKeyEvent>
@@ -141,9 +142,9 @@ void paint_card(QPainter& p, const Scene& scene, const SheetsView::Place& place)
     const QString uses =
         QString("%1, %2 % used").arg(name_of(sheet.kind)).arg(std::lround(100 * used.used_area / sheet.area));
     line(2, uses);
-    const Box& left = used.largest_left;
-    line(3, left.empty() ? QString("nothing left to keep")
-                         : "leaves " + words(format_size(left.width(), left.height(), scene.project.units)));
+    const Point left = good_for(used.largest_left, scene.project.units);
+    line(3, left.x <= 0 || left.y <= 0 ? QString("nothing left to keep")
+                                       : "left " + words(format_size(left.x, left.y, scene.project.units)));
     for (int patch : used.patches) {
         const Circle& c = plan.cut->openings[plan.patches[patch].opening].label;
         const Point at = (plan.placed[patch].to_sheet() * plan.set_out.to_page)(c.centre);

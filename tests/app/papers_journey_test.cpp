@@ -257,6 +257,41 @@ TEST(Drawer, FiltersAndPutsWhatThisPageUsesFirst) {
     EXPECT_LT(drawer->swatch(stash.find("hillside"))->x(), drawer->swatch(stash.find("hedge-stripe"))->x());
 }
 
+TEST(AimsPart, ProposalsOnShowFollowTheAims) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    bench.key(Qt::Key_P);
+    bench.settle();
+    ASSERT_TRUE(bench.state().offer());
+    bench.window().findChild<PapersPanel*>()->choose(PapersPanel::Aims);
+    auto* thrift = bench.window().findChild<QSlider*>("aim5");
+    ASSERT_TRUE(thrift->isVisible());
+    thrift->setFocus();
+    bench.key(thrift, Qt::Key_End);
+    EXPECT_FALSE(bench.state().offer()) << "those were for other aims";
+    bench.settle();
+    ASSERT_TRUE(bench.state().offer()) << "worked out anew without being asked";
+    EXPECT_EQ(bench.state().offer()->project.style.weights.thrift, 2);
+    EXPECT_TRUE(thrift->isVisible());
+    // Another decision ends it.
+    bench.document().change("Lip", [](Project& p) { p.lip = 2; });
+    bench.settle();
+    EXPECT_FALSE(bench.state().offer());
+    // Two proposals compared with each other.
+    bench.key(Qt::Key_P);
+    bench.settle();
+    ASSERT_GE(bench.state().offers().size(), 2u);
+    bench.window().findChild<PapersPanel*>()->choose(PapersPanel::Propose);
+    auto* with = bench.window().findChild<QComboBox*>("compare-with");
+    with->setCurrentIndex(1);
+    emit with->activated(1);
+    bench.settle();
+    ASSERT_TRUE(bench.state().compared_with());
+    EXPECT_TRUE(bench.state().compared_at());
+    EXPECT_TRUE(bench.page().isVisible());
+}
+
 TEST(PaperPart, FactsStockAndRolesAreDecisionsThatCanBeUndone) {
     Bench bench;
     bench.open(demo::project());

@@ -78,6 +78,27 @@ std::vector<double> long_sides(Ring ring) {
     return out;
 }
 
+/// The direction in which the area reaches farthest, in degrees: the principal axis of its second moments.
+double axis_of(const Ring& ring) {
+    double area = 0, mx = 0, my = 0, xx = 0, xy = 0, yy = 0;
+    for (std::size_t i = 0; i < ring.size(); ++i) {
+        const Point a = ring[i];
+        const Point b = ring[(i + 1) % ring.size()];
+        const double c = cross(a, b);
+        area += c / 2;
+        mx += (a.x + b.x) * c / 6;
+        my += (a.y + b.y) * c / 6;
+        xx += (a.x * a.x + a.x * b.x + b.x * b.x) * c / 12;
+        yy += (a.y * a.y + a.y * b.y + b.y * b.y) * c / 12;
+        xy += (a.x * b.y + 2 * a.x * a.y + 2 * b.x * b.y + b.x * a.y) * c / 24;
+    }
+    if (area == 0) return 0;
+    xx = xx / area - mx * mx / (area * area);
+    yy = yy / area - my * my / (area * area);
+    xy = xy / area - mx * my / (area * area);
+    return std::atan2(2 * xy, xx - yy) * 90 / M_PI;
+}
+
 FloatBox moved(const FloatBox& b, float x, float y) {
     return {b.x0 + x, b.y0 + y, b.x1 + x, b.y1 + y};
 }
@@ -92,6 +113,7 @@ CrowdJob::CrowdJob(const NestJob& job, const NestResult& start)
     : grown(static_cast<float>(job.gap / 2 + Claim::slack)) {
     for (const NestPiece& p : job.pieces) {
         claims.emplace_back(p.outline, std::max(job.gap / 2, 1e-3));
+        axis_deg.push_back(axis_of(p.outline.outer));
         sides_deg.push_back(p.any_rotation ? long_sides(p.outline.outer) : std::vector<double>{});
         std::vector<TurnedClaim> only;
         if (!p.any_rotation)
@@ -228,6 +250,17 @@ double Crowd::along_something(int piece, int sheet, std::mt19937& random) const 
     return 90.0 * static_cast<double>(random() % 4) - side;
 }
 
+CrowdSpot Crowd::in_place_of(int piece, const CrowdSpot& freed, int before, std::mt19937& random) const {
+    CrowdSpot out = freed;
+    const auto reach = static_cast<float>(job_.claims[piece].diameter() * 0.15);
+    out.x += reach * (2 * unit(random) - 1);
+    out.y += reach * (2 * unit(random) - 1);
+    out.way = -1;
+    out.rotation_deg = freed.rotation_deg + job_.axis_deg[before] - job_.axis_deg[piece] +
+                       (random() % 2) * 180.0 + 20 * (unit(random) - 0.5F);
+    return out;
+}
+
 CrowdSpot Crowd::nearby(int piece, const CrowdSpot& about, std::mt19937& random) const {
     CrowdSpot out = about;
     const auto reach = static_cast<float>(job_.claims[piece].diameter() * 0.5);
@@ -276,7 +309,7 @@ Crowd::Trial Crowd::downhill(int piece, Trial from, std::mt19937& random, float 
 }
 
 Crowd::Trial Crowd::search(int piece, std::mt19937& random, int far, int near, const CrowdSpot& about,
-                           Trial now) const {
+                           Trial now, int before) const {
     std::array<Trial, kept_samples> best;
     best.fill({{}, nowhere});
     const auto keep = [&](const CrowdSpot& spot, float cost) {
@@ -287,7 +320,10 @@ Crowd::Trial Crowd::search(int piece, std::mt19937& random, int far, int near, c
     };
     if (now.spot.sheet >= 0) keep(now.spot, now.cost);
     for (int k = 0; k < far + near && best[0].cost > 0; ++k) {
-        CrowdSpot spot = k < near ? nearby(piece, about, random) : anywhere(piece, random);
+        const bool instead = k < near && before >= 0 && job_.ways[piece].empty() && k % 2;
+        CrowdSpot spot = instead    ? in_place_of(piece, about, before, random)
+                         : k < near ? nearby(piece, about, random)
+                                    : anywhere(piece, random);
         const float cost = cost_of(piece, spot, best.back().cost);
         keep(spot, cost);
     }
@@ -348,9 +384,9 @@ float Crowd::weighted(int piece) const {
     return sum;
 }
 
-void Crowd::put(int piece, std::mt19937& random, int samples, const CrowdSpot& freed) {
+void Crowd::put(int piece, std::mt19937& random, int samples, const CrowdSpot& freed, int before) {
     const int near = freed.sheet < 0 ? 0 : samples / 2;
-    const Trial found = search(piece, random, samples - near, near, freed, {{}, nowhere});
+    const Trial found = search(piece, random, samples - near, near, freed, {{}, nowhere}, before);
     if (found.spot.sheet >= 0) put_at(piece, found.spot);
 }
 

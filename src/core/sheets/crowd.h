@@ -39,6 +39,7 @@ struct CrowdJob {
     std::vector<std::vector<int>> allowed;      ///< by piece: sheets it may go on
     /// By piece: the directions of its long straight sides in degrees, all running the same way round.
     std::vector<std::vector<double>> sides_deg;
+    std::vector<double> axis_deg; ///< by piece: the way it is longest
     std::vector<Sheet> sheets;
     float grown = 0; ///< by how much claims are larger than pieces
 
@@ -57,8 +58,8 @@ public:
     /// From now on pieces are put on this sheet; they must be allowed there.
     void keep_to(int sheet) { sheet_ = sheet; }
     /// Puts a piece where it overlaps least, wherever it was; half of the places looked at are about `freed`,
-    /// where something has been taken off (sheet -1 for nowhere).
-    void put(int piece, std::mt19937& random, int samples, const CrowdSpot& freed);
+    /// where the piece `before` has been taken off (sheet -1 for nowhere).
+    void put(int piece, std::mt19937& random, int samples, const CrowdSpot& freed, int before = -1);
     void put_at(int piece, const CrowdSpot& spot);
     void take_off(int piece);
     /// How much these pieces overlap others.
@@ -80,10 +81,13 @@ private:
     CrowdSpot anywhere(int piece, std::mt19937& random) const;
     /// A turn that lays a long side of the piece along the sheet's edge or along another piece.
     double along_something(int piece, int sheet, std::mt19937& random) const;
+    /// Lying as the piece did whose place is free, or the other way round.
+    CrowdSpot in_place_of(int piece, const CrowdSpot& freed, int before, std::mt19937& random) const;
     CrowdSpot nearby(int piece, const CrowdSpot& about, std::mt19937& random) const;
     Trial downhill(int piece, Trial from, std::mt19937& random, float step, float least) const;
     /// The least costly of some places sampled, better than `now`; or `now`.
-    Trial search(int piece, std::mt19937& random, int far, int near, const CrowdSpot& about, Trial now) const;
+    Trial search(int piece, std::mt19937& random, int far, int near, const CrowdSpot& about, Trial now,
+                 int before = -1) const;
     void measure(int piece);
     float overlap_of(int piece) const;
     float weighted(int piece) const;

@@ -53,4 +53,10 @@ Box largest_rectangle(const Polygon& polygon, double cell) {
     return best;
 }
 
+Point good_for(const Box& rectangle, Units units) {
+    const double step = units == Units::Inches ? mm_per_inch / 8 : 5;
+    const auto down = [&](double mm) { return std::floor(mm / step + 1e-9) * step; };
+    return {down(rectangle.width()), down(rectangle.height())};
+}
+
 } // namespace zesty

@@ -1,6 +1,7 @@
 #pragma once
 // How useful a leftover is.
 
+#include "core/geometry/lengths.h"
 #include "core/geometry/shapes.h"
 
 namespace zesty {
@@ -8,5 +9,8 @@ namespace zesty {
 /// The largest upright rectangle in the polygon, found on a raster and therefore up to two cells smaller than
 /// the very largest; empty when there is none. `cell` in mm.
 Box largest_rectangle(const Polygon& polygon, double cell = 1);
+
+/// What a rectangle is good for, as one would note it down: rounded down to 1/8 in or 5 mm.
+Point good_for(const Box& rectangle, Units units);
 
 } // namespace zesty

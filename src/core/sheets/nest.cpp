@@ -17,7 +17,8 @@ namespace zesty {
 
 namespace {
 
-constexpr int most_refined = 1500; ///< pieces; pairs of them are kept in memory
+constexpr int rounds_to_close = 40; ///< spent on a sheet that might be saved
+constexpr int most_refined = 1500;  ///< pieces; pairs of them are kept in memory
 
 /// One way up of a piece.
 struct Pose {
@@ -299,8 +300,8 @@ NestResult nest(const NestJob& job, const StopToken& stop, const Progress& progr
             }
     }
     if (job.refinements <= 0 || n > most_refined || stopped(stop)) return best.result;
-    return with_fewer_sheets(job, refined(job, best.result, job.refinements, stop, progress), job.refinements,
-                             stop);
+    return with_fewer_sheets(job, refined(job, best.result, job.refinements, stop, progress),
+                             std::min(job.refinements, rounds_to_close), stop);
 }
 
 std::string verify(const NestJob& job, const NestResult& result) {

@@ -89,7 +89,8 @@ private:
             bool all = true;
             for (int p : idea->on) {
                 crowd_.put(p, random, samples_for_new,
-                           idea->off.empty() ? CrowdSpot{} : best_[idea->off.front()]);
+                           idea->off.empty() ? CrowdSpot{} : best_[idea->off.front()],
+                           idea->off.empty() ? -1 : idea->off.front());
                 idea->at.push_back(crowd_.spots()[p]);
                 all = all && idea->at.back().sheet >= 0;
             }

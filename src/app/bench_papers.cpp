@@ -71,12 +71,15 @@ void BenchWindow::connect_papers() {
             change_sections(p, sections_with(selection()), [&](SectionChoice& c) { c.locked = locked; });
         });
     });
+    connect(&worker_, &Worker::reserved, &state_, &BenchState::show_reserved);
+    connect(&document_, &Document::path_changed, this,
+            [this] { worker_.look_up_reserved(settings_.own_papers(), document_.path()); });
     PaperPart* paper = &papers_panel_->paper_part();
     connect(paper, &PaperPart::ask_picture, this, [this, paper](PaperPart::PictureFor what) {
         const QString path = questions_.open_picture(this, settings_.last_folder());
         if (path.isEmpty()) return;
         paper->expect(what);
-        worker_.read_paper_picture(path);
+        worker_.read_paper_picture(path, paper->crops());
     });
     connect(paper, &PaperPart::ask_scrap, this, [this] {
         const QString path = questions_.open_picture(this, settings_.last_folder());
@@ -135,6 +138,17 @@ void BenchWindow::take_for_selection() {
         });
     }
     document_.edit("Take the proposal for the selection", std::move(next));
+}
+
+/// A page that is saved says what it takes, so that other pages know.
+void BenchWindow::reserve_papers(const Project& project, const QString& path) {
+    const auto plan = state_.own_plan();
+    if (!plan || !plan->sheets_done || !project.stash || plan->papers.size() != project.stash->papers.size())
+        return;
+    std::map<std::string, double> areas;
+    for (std::size_t p = 0; p < plan->papers.size(); ++p)
+        if (plan->papers[p].used_area > 0) areas[project.stash->papers[p].id] = plan->papers[p].used_area;
+    worker_.reserve(settings_.own_papers(), path, std::move(areas));
 }
 
 void BenchWindow::pin_selection(bool on) {

@@ -148,6 +148,11 @@ void BenchState::compare_with(int offer) {
     emit compared_changed();
 }
 
+void BenchState::show_reserved(std::map<std::string, double> by_paper) {
+    reserved_ = std::move(by_paper);
+    emit picked_changed();
+}
+
 void BenchState::turn_over(int paper) {
     if (!turned_.erase(paper)) turned_.insert(paper);
     emit picked_changed();

@@ -7,6 +7,7 @@
 
 #include <QObject>
 #include <QStringList>
+#include <map>
 #include <optional>
 #include <set>
 
@@ -73,6 +74,11 @@ public:
     }
     int compared_with_number() const { return compared_with() ? compared_with_ : -1; }
     /// The side of a paper that shows in the drawer, and that is given.
+    /// What other pages have reserved of a paper, mm2.
+    double reserved(const std::string& paper) const {
+        const auto at = reserved_.find(paper);
+        return at == reserved_.end() ? 0 : at->second;
+    }
     Side side_up(int paper) const { return turned_.contains(paper) ? Side::B : Side::A; }
     /// A distance measured on the page, if one is on show.
     const std::optional<std::pair<Point, Point>>& measured() const { return measured_; }
@@ -99,6 +105,7 @@ public:
     void compare_at(std::optional<double> part);
     void compare_with(int offer); ///< -1 for what is decided
     void turn_over(int paper);
+    void show_reserved(std::map<std::string, double> by_paper);
     /// The offer's plan becomes the plan on show; returns the offer's project. There must be an offer.
     Project take_offer();
 
@@ -130,6 +137,7 @@ private:
     std::optional<double> compared_at_;
     int compared_with_ = -1;
     std::set<int> turned_;
+    std::map<std::string, double> reserved_;
     std::optional<std::pair<Point, Point>> measured_;
     Tool tool_ = Tool::None;
     std::shared_ptr<const ShownMats> mats_;

@@ -297,7 +297,10 @@ void BenchWindow::connect_worker() {
     });
     connect(&worker_, &Worker::saved, this, [this](const Project& project, const QString& path) {
         settings_.add_recent(path);
-        if (project == document_.project()) document_.saved_as(path);
+        if (project == document_.project()) {
+            document_.saved_as(path);
+            reserve_papers(project, path);
+        }
         say("Saved.", false);
     });
     connect(&worker_, &Worker::exported, this, [this](const QStringList& files) {

@@ -59,6 +59,10 @@ QString Swatch::status() const {
     const PaperUse& use = plan->papers[paper_];
     if (use.short_patches > 0) return counted(use.short_patches, "patch short", "patches short");
     const int left = static_cast<int>(std::lround(100 * (1 - use.used_area / std::max(use.stock_area, 1.0))));
+    if (const double other = state_.reserved(paper()->id); other > 0)
+        return QString("%1 here, %2 % kept")
+            .arg(use.sections)
+            .arg(std::min(100L, std::lround(100 * other / std::max(use.stock_area, 1.0))));
     if (use.sections > 0)
         return left == 100 ? QString("%1 here, all left").arg(use.sections)
                            : QString("%1 here, %2 % left").arg(use.sections).arg(left);
@@ -70,6 +74,15 @@ QString Swatch::status() const {
     if (sheets > 0) parts << counted(sheets, "sheet", "sheets");
     if (scraps > 0) parts << counted(scraps, "scrap", "scraps");
     return parts.isEmpty() ? QString("none left") : parts.join(", ");
+}
+
+/// What other pages have reserved: a lighter part with a dashed edge, at the end of what is left.
+void Swatch::paint_reserved(QPainter& p, double left, double reserved) const {
+    const QRectF& r = picture_of_swatch;
+    const QRectF part(r.left() + r.width() * (left - reserved), r.top(), r.width() * reserved, r.height());
+    p.fillRect(part, QColor(255, 254, 251, 170));
+    p.setPen(QPen(theme::quiet, 1.2, Qt::DashLine));
+    p.drawLine(part.topLeft(), part.bottomLeft());
 }
 
 /// Which side is up, on papers that have two.
@@ -130,6 +143,8 @@ void Swatch::paintEvent(QPaintEvent*) {
                                              0, side)
                    : state_.textures().brush(paper_, {}, scale, side));
     p.restore();
+    if (const double reserved = state_.reserved(paper->id) / std::max(use.stock_area, 1.0); reserved > 0)
+        paint_reserved(p, left, std::min(left, reserved));
     if (paper->back) paint_side(p, side);
 
     p.setPen(theme::ink);

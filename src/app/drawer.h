@@ -37,6 +37,7 @@ protected:
 private:
     const Paper* paper() const;
     void paint_side(QPainter& painter, Side side) const;
+    void paint_reserved(QPainter& painter, double left, double reserved) const;
 
     int paper_;
     BenchState& state_;

@@ -3,6 +3,7 @@
 #include "app/wording.h"
 #include "core/geometry/measure.h"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QGridLayout>
 #include <QHBoxLayout>
@@ -200,7 +201,16 @@ void PaperPart::build_stock() {
     r->addWidget(scrap_);
 }
 
+bool PaperPart::crops() const {
+    return crop_->isChecked();
+}
+
 void PaperPart::build_files() {
+    crop_ = new QCheckBox("Pictures show the sheet on a ground: crop them", this);
+    crop_->setObjectName("crop");
+    crop_->setToolTip(
+        "For photos and scans with a plain ground all round the sheet; turn and slant are taken out");
+    column_->addWidget(crop_);
     auto* r = row(QString());
     const auto add = [&](const QString& text, const QString& says, const char* name, auto slot) {
         auto* b = new QPushButton(text, this);

@@ -6,6 +6,7 @@
 #include "app/panel_part.h"
 #include "app/worker.h"
 
+class QCheckBox;
 class QComboBox;
 class QLineEdit;
 class QSpinBox;
@@ -22,6 +23,7 @@ public:
     /// What the next picture read is for.
     enum class PictureFor { NewPaper, SideA, SideB };
     void expect(PictureFor what) { expected_ = what; }
+    bool crops() const; ///< pictures show the sheet on a ground
 
 signals:
     void ask_picture(zesty::PaperPart::PictureFor what);
@@ -55,6 +57,7 @@ private:
     QPushButton* side_b_;
     QPushButton* scrap_;
     QPushButton* gone_;
+    QCheckBox* crop_;
     QWidget* facts_;
     QLabel* none_;
 };

@@ -188,9 +188,37 @@ void Worker::save(const Project& project, const QString& path) {
     });
 }
 
-void Worker::read_paper_picture(const QString& path) {
-    post([this, path] {
-        auto stash = paper_from_picture(path);
+void Worker::look_up_reserved(const QString& own_papers, const QString& page) {
+    post([this, own_papers, page] {
+        std::map<std::string, double> found;
+        if (QFileInfo::exists(own_papers)) {
+            const auto store = StashStore::open(own_papers);
+            const auto all = store
+                                 ? store->reserved_by_others(page.toStdString())
+                                 : Result<std::map<std::string, double>>(tl::make_unexpected(store.error()));
+            if (!all) {
+                report([this, m = QString::fromStdString(all.error().message)] { emit failed(m); });
+                return;
+            }
+            found = *all;
+        }
+        report([this, found] { emit reserved(found); });
+    });
+}
+
+void Worker::reserve(const QString& own_papers, const QString& page, std::map<std::string, double> areas) {
+    post([this, own_papers, page, areas = std::move(areas)] {
+        if (!QFileInfo::exists(own_papers)) return;
+        auto store = StashStore::open(own_papers);
+        const auto done = store ? store->reserve(page.toStdString(), areas)
+                                : Result<void>(tl::make_unexpected(store.error()));
+        if (!done) report([this, m = QString::fromStdString(done.error().message)] { emit failed(m); });
+    });
+}
+
+void Worker::read_paper_picture(const QString& path, bool crop) {
+    post([this, path, crop] {
+        auto stash = paper_from_picture(path, crop);
         if (stash)
             report(
                 [this, s = std::make_shared<const Stash>(std::move(*stash))] { emit paper_picture_read(s); });

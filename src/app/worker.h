@@ -43,8 +43,12 @@ public:
     void open_to_add(const QString& path, double square = 0);
     void open_stash(const QString& path);
     void save(const Project& project, const QString& path);
+    /// What other pages have reserved of the user's own papers; nothing where there are none.
+    void look_up_reserved(const QString& own_papers, const QString& page);
+    /// This page reserves what it takes, where there are own papers.
+    void reserve(const QString& own_papers, const QString& page, std::map<std::string, double> areas);
     /// A paper from its picture, to join the others; or the picture of a side of one.
-    void read_paper_picture(const QString& path);
+    void read_paper_picture(const QString& path, bool crop);
     void read_photo_picture(const QString& path);
     /// The outline of a scrap scanned beside a square of 1 in.
     void measure_scrap(const QString& path);
@@ -72,6 +76,7 @@ signals:
     void paper_picture_read(std::shared_ptr<const zesty::Stash> paper);
     void photo_picture_read(const zesty::SharedPicture& picture);
     void scrap_measured(const zesty::Polygon& outline);
+    void reserved(const std::map<std::string, double>& by_paper);
     void papers_kept(int count, const QString& path);
     void exported(const QStringList& files);
     void failed(const QString& message);

@@ -87,7 +87,7 @@ struct StashArgs {
     std::vector<std::string> sheets;
     std::string offcut, square;
     std::string find, like, kind, room;
-    bool in_stock = false;
+    bool in_stock = false, crop = false;
     bool json = false;
 };
 int run(const StashArgs& args);

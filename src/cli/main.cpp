@@ -250,6 +250,8 @@ void add_stash(CLI::App& app, StashArgs& a) {
     c->add_option("--offcut", a.offcut, "A scrap, measured from a picture of it beside a square")
         ->group("A paper");
     c->add_option("--square", a.square, "Side of that square; 1 in otherwise")->group("A paper");
+    c->add_flag("--crop", a.crop, "Its pictures show the sheet on a plain ground: crop them to it")
+        ->group("A paper");
     c->add_option("--back-colour", a.back_colour, "Of side B")->group("A paper");
     c->add_option("--back-picture", a.back_picture, "Of side B, alone and edge to edge")->group("A paper");
     c->add_option("--back-pattern", a.back_pattern, "Of side B")->group("A paper");

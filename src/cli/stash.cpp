@@ -11,6 +11,7 @@
 #include "io/stash_csv.h"
 #include "io/stash_store.h"
 #include "io/trace/offcut.h"
+#include "io/trace/sheet_picture.h"
 
 #include <QDir>
 #include <QFileInfo>
@@ -123,6 +124,7 @@ Result<Stash> typed_paper(const StashArgs& a) {
                       [&](const std::string& name) -> Result<std::string> {
                           const bool front = !a.picture.empty() && name == name_of_file(a.picture);
                           auto bytes = read_file(QString::fromStdString(front ? a.picture : a.back_picture));
+                          if (bytes && a.crop) bytes = cropped_file(*bytes);
                           if (!bytes) return tl::make_unexpected(bytes.error());
                           return bytes->toStdString();
                       });

@@ -8,6 +8,7 @@
 #include "io/picture.h"
 #include "io/read_file.h"
 #include "io/stash_store.h"
+#include "io/trace/sheet_picture.h"
 
 #include <QDir>
 #include <QFileInfo>
@@ -264,7 +265,7 @@ json stash_json(const Stash& stash) {
     return {{"format", "zesty-stash/1"}, {"papers", papers}};
 }
 
-Result<Stash> paper_from_picture(const QString& path) {
+Result<Stash> paper_from_picture(const QString& path, bool crop) {
     const std::string title = QFileInfo(path).completeBaseName().toStdString();
     const double side = 12 * mm_per_inch;
     const json sheet{{"width", side}, {"height", side}, {"count", 1}};
@@ -275,6 +276,7 @@ Result<Stash> paper_from_picture(const QString& path) {
     return stash_from({{"format", "zesty-stash/1"}, {"papers", json::array({paper})}}, path.toStdString(),
                       [&](const std::string&) -> Result<std::string> {
                           auto bytes = read_file(path, 64LL << 20);
+                          if (bytes && crop) bytes = cropped_file(*bytes);
                           if (!bytes) return tl::make_unexpected(bytes.error());
                           return bytes->toStdString();
                       });

@@ -21,7 +21,8 @@ nlohmann::json stash_json(const Stash& stash);
 /// A stash file with its pictures beside it, or a database: see stash_store.h.
 Result<Stash> read_stash(const QString& path);
 
-/// A paper of one whole 12 x 12 in sheet as its picture shows it, named after the file.
-Result<Stash> paper_from_picture(const QString& path);
+/// A paper of one whole 12 x 12 in sheet as its picture shows it, named after the file; the picture cropped
+/// to the sheet first where that is asked for.
+Result<Stash> paper_from_picture(const QString& path, bool crop = false);
 
 } // namespace zesty

@@ -14,7 +14,7 @@ using nlohmann::json;
 
 namespace {
 
-constexpr int version = 1;
+constexpr int version = 2;
 constexpr int program = 0x5A535448; ///< "ZSTH", what SQLite calls the application id
 constexpr int patience_ms = 3000;   ///< while another program writes
 
@@ -34,6 +34,11 @@ public:
         sqlite3_bind_blob(statement_, at, value.data(), static_cast<int>(value.size()), SQLITE_TRANSIENT);
         return *this;
     }
+    Statement& real(int at, double value) {
+        sqlite3_bind_double(statement_, at, value);
+        return *this;
+    }
+    double real_at(int column) const { return sqlite3_column_double(statement_, column); }
     bool row() { return step() == SQLITE_ROW; }
     /// Of a statement without rows, or after the last one.
     bool done() { return step() == SQLITE_DONE; }
@@ -112,6 +117,8 @@ Result<StashStore> StashStore::open(const QString& path) {
     if (auto r = out.run("PRAGMA synchronous = FULL"); !r) return tl::make_unexpected(r.error());
     if (!there)
         if (auto r = out.prepare(); !r) return tl::make_unexpected(r.error());
+    if (there && pragma(db, "PRAGMA user_version") < 2)
+        if (auto r = out.add_reservations(); !r) return tl::make_unexpected(r.error());
     return out;
 }
 
@@ -121,12 +128,13 @@ Result<void> StashStore::run(const char* sql) {
 }
 
 Result<void> StashStore::prepare() {
-    const std::string sql = "BEGIN IMMEDIATE;"
-                            "CREATE TABLE papers(id TEXT PRIMARY KEY, place INTEGER, paper TEXT NOT NULL);"
-                            "CREATE TABLE pictures(name TEXT PRIMARY KEY, bytes BLOB NOT NULL);"
-                            "PRAGMA application_id = " +
-                            std::to_string(program) + ";PRAGMA user_version = " + std::to_string(version) +
-                            ";COMMIT";
+    const std::string sql =
+        "BEGIN IMMEDIATE;"
+        "CREATE TABLE papers(id TEXT PRIMARY KEY, place INTEGER, paper TEXT NOT NULL);"
+        "CREATE TABLE pictures(name TEXT PRIMARY KEY, bytes BLOB NOT NULL);"
+        "CREATE TABLE reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, paper));"
+        "PRAGMA application_id = " +
+        std::to_string(program) + ";PRAGMA user_version = " + std::to_string(version) + ";COMMIT";
     return run(sql.c_str());
 }
 
@@ -195,6 +203,39 @@ Result<void> StashStore::remove(const std::string& id) {
         return error;
     }
     return run("COMMIT");
+}
+
+/// Version 1 had no pages.
+Result<void> StashStore::add_reservations() {
+    return run(
+        "BEGIN IMMEDIATE;"
+        "CREATE TABLE IF NOT EXISTS reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, paper));"
+        "PRAGMA user_version = 2;"
+        "COMMIT");
+}
+
+Result<void> StashStore::reserve(const std::string& page, const std::map<std::string, double>& areas) {
+    if (auto r = run("BEGIN IMMEDIATE"); !r) return r;
+    bool good = Statement(db_.get(), "DELETE FROM reserved WHERE page = ?").text(1, page).done();
+    for (const auto& [paper, area] : areas) {
+        Statement put(db_.get(), "INSERT INTO reserved SELECT ?1, id, ?3 FROM papers WHERE id = ?2");
+        good = good && put.text(1, page).text(2, paper).real(3, area).done();
+    }
+    if (!good) {
+        const auto error = trouble("written");
+        (void)run("ROLLBACK");
+        return error;
+    }
+    return run("COMMIT");
+}
+
+Result<std::map<std::string, double>> StashStore::reserved_by_others(const std::string& page) const {
+    std::map<std::string, double> out;
+    Statement all(db_.get(), "SELECT paper, SUM(area) FROM reserved WHERE page <> ? GROUP BY paper");
+    all.text(1, page);
+    while (all.row()) out[all.bytes(0)] = all.real_at(1);
+    if (!all.ended_well()) return trouble("read");
+    return out;
 }
 
 } // namespace zesty

@@ -9,6 +9,7 @@
 #include "core/stash/stash.h"
 
 #include <QString>
+#include <map>
 #include <memory>
 
 struct sqlite3;
@@ -28,6 +29,12 @@ public:
     /// An error of kind NothingToDo when there is no such paper. Pictures that no paper names go too.
     Result<void> remove(const std::string& id);
 
+    /// What a page takes of papers, mm2 by id: kept until the page says otherwise. Papers that are not in the
+    /// database are left out.
+    Result<void> reserve(const std::string& page, const std::map<std::string, double>& areas);
+    /// What all other pages have reserved, mm2 by id.
+    Result<std::map<std::string, double>> reserved_by_others(const std::string& page) const;
+
     ~StashStore();
     StashStore(StashStore&&) noexcept;
     StashStore& operator=(StashStore&&) noexcept;
@@ -36,6 +43,7 @@ private:
     explicit StashStore(std::string what);
     Result<void> run(const char* sql);
     Result<void> prepare();
+    Result<void> add_reservations();
     Result<void> write(const Stash& papers);
     tl::unexpected<Error> trouble(const char* doing) const;
 

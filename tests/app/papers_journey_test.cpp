@@ -358,6 +358,26 @@ TEST(PaperPart, KeepsPapersInTheUsersOwnDatabaseAndTakesThemOut) {
     EXPECT_TRUE(*bench.document().project().stash == before) << "sides, pictures and all";
 }
 
+TEST(Drawer, ShowsWhatOtherPagesHaveReserved) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    bench.window().findChild<PapersPanel*>()->choose(PapersPanel::Paper);
+    bench.settle();
+    click(named(bench.window(), "keep-own"));
+    bench.settle();
+    bench.save_answer = bench.folder("one.zesty");
+    bench.key(Qt::Key_S, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_EQ(bench.state().reserved("brick-dust"), 0) << "this page's own use is no other page's";
+    bench.save_answer = bench.folder("two.zesty");
+    bench.key(Qt::Key_S, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    const int brick = bench.document().project().stash->find("brick-dust");
+    EXPECT_NEAR(bench.state().reserved("brick-dust"), bench.plan().papers[brick].used_area, 1e-6);
+    EXPECT_TRUE(bench.window().findChild<Drawer*>("drawer")->swatch(brick)->status().endsWith("kept"));
+}
+
 TEST(PaperPart, AScrapIsMeasuredFromItsScan) {
     Bench bench;
     bench.open(demo::project());

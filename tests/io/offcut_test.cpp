@@ -4,10 +4,12 @@
 #include "core/geometry/measure.h"
 #include "devices/scanner.h"
 #include "io/trace/offcut.h"
+#include "io/trace/sheet_picture.h"
 #include "support/rounds.h"
 
 #include <QBuffer>
 #include <QImage>
+#include <QPainter>
 #include <gtest/gtest.h>
 #include <random>
 
@@ -106,6 +108,62 @@ TEST(Offcut, WhatCannotBeMeasuredIsRefusedInOneSentence) {
     ASSERT_FALSE(small) << "a square of 4 mm tells too little about a slant";
     EXPECT_NE(small.error().message.find("slant"), std::string::npos) << small.error().message;
     EXPECT_FALSE(measured_offcut("no picture", 25.4));
+}
+
+TEST(SheetPicture, ASheetIsCroppedOutOfItsGroundHoweverItLies) {
+    std::mt19937 random(21);
+    for (int round = 0; round < testing::rounds(12); ++round) {
+        // Four fields of colour with a border of stripes, as no ground looks.
+        QImage sheet(480, round % 2 ? 480 : 240, QImage::Format_RGB32);
+        const int w = sheet.width();
+        const int h = sheet.height();
+        QPainter p(&sheet);
+        p.fillRect(0, 0, w / 2, h / 2, QColor(200, 60, 50));
+        p.fillRect(w / 2, 0, w / 2, h / 2, QColor(60, 140, 70));
+        p.fillRect(0, h / 2, w / 2, h / 2, QColor(230, 200, 90));
+        p.fillRect(w / 2, h / 2, w / 2, h / 2, QColor(60, 110, 190));
+        p.end();
+        QImage seen(900, 800, QImage::Format_RGB32);
+        seen.fill(QColor(70, 74, 78));
+        QTransform look;
+        look.translate(450, 400)
+            .rotate(between(random, -25, 25))
+            .scale(1.1, 1.1)
+            .translate(-w / 2.0, -h / 2.0);
+        QTransform slant;
+        const double in = between(random, 0, 30);
+        ASSERT_TRUE(QTransform::quadToQuad(QPolygonF({{0, 0}, {900, 0}, {900, 800}, {0, 800}}),
+                                           QPolygonF({{in, 0}, {900 - in, 0}, {900, 800}, {0, 800}}), slant));
+        QPainter q(&seen);
+        q.setRenderHint(QPainter::SmoothPixmapTransform);
+        q.setTransform(look * slant);
+        q.drawImage(0, 0, sheet);
+        q.end();
+        const auto cropped = cropped_to_sheet(seen);
+        ASSERT_TRUE(cropped) << cropped.error().message;
+        EXPECT_NEAR(static_cast<double>(cropped->width()) / cropped->height(), static_cast<double>(w) / h,
+                    0.08);
+        for (const double u : {0.04, 0.46, 0.54, 0.96})
+            for (const double v : {0.04, 0.46, 0.54, 0.96}) {
+                const QColor now = cropped->pixelColor(static_cast<int>(u * cropped->width()),
+                                                       static_cast<int>(v * cropped->height()));
+                const QColor was = sheet.pixelColor(static_cast<int>(u * w), static_cast<int>(v * h));
+                EXPECT_LT(std::abs(now.red() - was.red()) + std::abs(now.green() - was.green()) +
+                              std::abs(now.blue() - was.blue()),
+                          30)
+                    << u << " " << v;
+            }
+    }
+    QImage full(200, 200, QImage::Format_RGB32);
+    full.fill(Qt::white);
+    for (int k = 0; k < 200; k += 2)
+        for (int y = 0; y < 200; ++y) full.setPixelColor(k, y, Qt::blue);
+    const auto none = cropped_to_sheet(full);
+    ASSERT_FALSE(none);
+    EXPECT_NE(none.error().message.find("ground"), std::string::npos);
+    full.fill(Qt::white);
+    EXPECT_FALSE(cropped_to_sheet(full));
+    EXPECT_FALSE(cropped_file("no picture"));
 }
 
 } // namespace zesty

@@ -66,6 +66,32 @@ TEST(StashStore, GivesBackWhatWasPutInAndReplacesById) {
     EXPECT_FALSE(left.pictures.contains(picture));
 }
 
+TEST(StashStore, KnowsWhatPagesHaveReservedAndOpensItsFirstVersion) {
+    QTemporaryDir dir;
+    const QString path = dir.filePath("x.stash");
+    auto store = StashStore::open(path);
+    ASSERT_TRUE(store);
+    ASSERT_TRUE(store->put(demo_stash()));
+    ASSERT_TRUE(store->reserve("one", {{"barley", 100}, {"hillside", 50}, {"nowhere", 9}}));
+    ASSERT_TRUE(store->reserve("two", {{"barley", 30}}));
+    using Areas = std::map<std::string, double>;
+    EXPECT_EQ(*store->reserved_by_others("one"), (Areas{{"barley", 30}}));
+    EXPECT_EQ(*store->reserved_by_others("three"), (Areas{{"barley", 130}, {"hillside", 50}}));
+    ASSERT_TRUE(store->reserve("one", {{"barley", 10}}));
+    EXPECT_EQ(*store->reserved_by_others("three"), (Areas{{"barley", 40}}));
+    // As the first version left it: no such table.
+    sqlite3* db = nullptr;
+    ASSERT_EQ(sqlite3_open(path.toUtf8().constData(), &db), SQLITE_OK);
+    EXPECT_EQ(sqlite3_exec(db, "DROP TABLE reserved; PRAGMA user_version = 1", nullptr, nullptr, nullptr),
+              SQLITE_OK);
+    sqlite3_close(db);
+    auto again = StashStore::open(path);
+    ASSERT_TRUE(again) << again.error().message;
+    EXPECT_EQ(again->read()->papers.size(), demo_stash().papers.size());
+    EXPECT_TRUE(again->reserved_by_others("three")->empty());
+    EXPECT_TRUE(again->reserve("one", {{"barley", 7}}));
+}
+
 TEST(StashStore, RefusesWhatIsNotOneAndLeavesItAlone) {
     QTemporaryDir dir;
     const auto refused = [&](const char* name, ErrorKind kind) {

@@ -12,6 +12,7 @@ namespace {
 
 constexpr double corner_share = 0.12; ///< of a side, at each end, that rounded corners may spoil
 constexpr double straight = 0.02;     ///< of a side
+constexpr double square_share = 0.75; ///< shortest side to longest of a square seen at a slant
 
 /// Gaussian elimination with pivoting; the matrix must be regular.
 std::array<double, 8> solved(std::array<std::array<double, 9>, 8> a) {
@@ -84,6 +85,10 @@ Point PlaneMap::operator()(Point p) const {
 }
 
 std::optional<std::array<Point, 4>> square_corners(const Ring& contour) {
+    return quad_corners(contour, square_share);
+}
+
+std::optional<std::array<Point, 4>> quad_corners(const Ring& contour, double least_share) {
     const Ring around = smallest_rectangle_around(contour);
     if (around.size() < 4) return {};
     // The contour's points nearest to the rectangle's corners part it into four sides.
@@ -116,7 +121,7 @@ std::optional<std::array<Point, 4>> square_corners(const Ring& contour) {
         if (sides[k].off > straight * lengths[k] + 1) return {};
     }
     const auto [least, most] = std::minmax_element(lengths.begin(), lengths.end());
-    if (*least < 0.75 * *most) return {};
+    if (*least < least_share * *most) return {};
     std::array<Point, 4> out;
     for (std::size_t k = 0; k < 4; ++k) out[k] = meeting(sides[(k + 3) % 4], sides[k]);
     return out;

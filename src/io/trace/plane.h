@@ -24,4 +24,7 @@ private:
 /// nothing when the contour does not have four straight sides of about equal length.
 std::optional<std::array<Point, 4>> square_corners(const Ring& contour);
 
+/// The same for any four straight sides, the shortest of at least that share of the longest.
+std::optional<std::array<Point, 4>> quad_corners(const Ring& contour, double least_share);
+
 } // namespace zesty

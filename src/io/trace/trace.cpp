@@ -5,42 +5,18 @@
 #include "core/geometry/measure.h"
 #include "io/picture.h"
 #include "io/trace/edges.h"
+#include "io/trace/outlines.h"
 #include "io/trace/plane.h"
 
 #include <algorithm>
 #include <array>
-#include <memory>
-#include <potracelib.h>
 
 namespace zesty {
 
 namespace {
 
-constexpr int speck = 12;          ///< pixels; smaller dots are dust
-constexpr int curve_steps = 8;     ///< a Bezier piece is flattened into so many
 constexpr double sure = 3;         ///< standard deviations
 constexpr double rough_corner = 1; ///< pixels a corner may be off that only the tracing tells
-
-/// One bit a pixel in the layout that the tracer wants, bottom row first.
-class Bits {
-public:
-    Bits(int width, int height)
-        : width_(width), words_((width + word_bits - 1) / word_bits),
-          data_(static_cast<std::size_t>(words_) * static_cast<std::size_t>(height), 0), height_(height) {}
-    void set(int x, int y) {
-        const auto row = static_cast<std::size_t>(height_ - 1 - y);
-        data_[row * static_cast<std::size_t>(words_) + static_cast<std::size_t>(x / word_bits)] |=
-            potrace_word{1} << (word_bits - 1 - x % word_bits);
-    }
-    potrace_bitmap_t bitmap() { return {width_, height_, words_, data_.data()}; }
-
-private:
-    static constexpr int word_bits = static_cast<int>(8 * sizeof(potrace_word));
-    int width_;
-    int words_;
-    std::vector<potrace_word> data_;
-    int height_;
-};
 
 using Levels = std::vector<std::uint8_t>;
 
@@ -95,7 +71,7 @@ Levels levels_of(const QImage& picture, bool& by_opacity) {
     return by_opacity ? alpha : grey;
 }
 
-Result<Bits> material_bits(const QImage& image) {
+Result<std::vector<Ring>> material_outlines(const QImage& image) {
     bool by_opacity = false;
     const Levels levels = levels_of(image, by_opacity);
     const auto [least, most] = std::minmax_element(levels.begin(), levels.end());
@@ -113,53 +89,7 @@ Result<Bits> material_bits(const QImage& image) {
     for (int x = 0; x < w; ++x, rim += 2) light_rim += light(x, 0) + light(x, h - 1);
     for (int y = 0; y < h; ++y, rim += 2) light_rim += light(0, y) + light(w - 1, y);
     const bool material_is_light = by_opacity || 2 * light_rim < rim;
-    Bits bits(w, h);
-    for (int y = 0; y < h; ++y)
-        for (int x = 0; x < w; ++x)
-            if (light(x, y) == material_is_light) bits.set(x, y);
-    return bits;
-}
-
-Ring flattened(const potrace_curve_t& curve, double height) {
-    Ring out;
-    const auto at = [&](potrace_dpoint_t p) { return Point{p.x, height - p.y}; };
-    Point from = at(curve.c[curve.n - 1][2]);
-    for (int i = 0; i < curve.n; ++i) {
-        const Point end = at(curve.c[i][2]);
-        if (curve.tag[i] == POTRACE_CORNER) {
-            out.push_back(at(curve.c[i][1]));
-        } else {
-            const Point a = at(curve.c[i][0]);
-            const Point b = at(curve.c[i][1]);
-            for (int s = 1; s < curve_steps; ++s) {
-                const double t = static_cast<double>(s) / curve_steps;
-                const double u = 1 - t;
-                out.push_back(from * (u * u * u) + a * (3 * u * u * t) + b * (3 * u * t * t) +
-                              end * (t * t * t));
-            }
-        }
-        out.push_back(end);
-        from = end;
-    }
-    return out;
-}
-
-Result<std::vector<Ring>> traced(Bits bits, int height) {
-    struct Free {
-        void operator()(potrace_param_t* p) const { potrace_param_free(p); }
-        void operator()(potrace_state_t* s) const { potrace_state_free(s); }
-    };
-    const std::unique_ptr<potrace_param_t, Free> params(potrace_param_default());
-    if (!params) return fail(ErrorKind::TooLarge, "there is not enough memory to trace the picture");
-    params->turdsize = speck;
-    const potrace_bitmap_t bitmap = bits.bitmap();
-    const std::unique_ptr<potrace_state_t, Free> state(potrace_trace(params.get(), &bitmap));
-    if (!state || state->status != POTRACE_STATUS_OK)
-        return fail(ErrorKind::TooLarge, "the picture is too intricate to be traced");
-    std::vector<Ring> out;
-    for (const potrace_path_t* p = state->plist; p; p = p->next) out.push_back(flattened(p->curve, height));
-    if (out.empty()) return fail(ErrorKind::NothingToDo, "the picture shows nothing that could be traced");
-    return out;
+    return outlines_of(w, h, [&](int x, int y) { return light(x, y) == material_is_light; });
 }
 
 Drawing drawing_of(std::vector<Ring> rings, double width, double height) {
@@ -302,9 +232,7 @@ Result<Drawing> trace_picture(const QByteArray& data, const TraceOptions& option
     const auto picture = read_picture(data);
     if (!picture) return tl::make_unexpected(picture.error());
     const QImage& image = *picture;
-    auto bits = material_bits(image);
-    if (!bits) return tl::make_unexpected(bits.error());
-    auto rings = traced(std::move(*bits), image.height());
+    auto rings = material_outlines(image);
     if (!rings) return tl::make_unexpected(rings.error());
     if (options.square > 0) {
         bool by_opacity = false;

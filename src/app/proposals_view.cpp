@@ -12,12 +12,12 @@
 namespace zesty {
 
 namespace {
-constexpr double spacing = 14;
-constexpr double pad = 12;
+constexpr double card_spacing = 14;
+constexpr double card_pad = 12;
 constexpr double title_height = 24;
-constexpr double text_width = 170; ///< beside the picture
-constexpr double text_height = 76; ///< below it
-constexpr double wide = 1.35;      ///< from here on text stands beside the picture
+constexpr double text_width = 170;  ///< beside the picture
+constexpr double words_height = 76; ///< below it
+constexpr double wide = 1.35;       ///< from here on text stands beside the picture
 
 /// Where picture and words are on a card.
 struct Arrangement {
@@ -27,23 +27,23 @@ struct Arrangement {
 };
 
 Arrangement laid_out(const QRectF& card, const Page& page) {
-    const QRectF inside = card.adjusted(pad, pad, -pad, -pad);
+    const QRectF inside = card.adjusted(card_pad, card_pad, -card_pad, -card_pad);
     const bool beside = card.width() > wide * card.height();
-    const QRectF room = beside ? inside.adjusted(0, 0, -text_width - pad, 0)
-                               : inside.adjusted(0, title_height, 0, -text_height);
+    const QRectF room = beside ? inside.adjusted(0, 0, -text_width - card_pad, 0)
+                               : inside.adjusted(0, title_height, 0, -words_height);
     const double scale =
         std::max(0.01, std::min(room.width() / page.full_width(), room.height() / page.height));
     const QSizeF size(scale * page.full_width(), scale * page.height);
     Arrangement out;
     out.picture = {beside ? room.topLeft() : QPointF(room.center().x() - size.width() / 2, room.y()), size};
     if (beside) {
-        const double x = out.picture.right() + pad + 4;
+        const double x = out.picture.right() + card_pad + 4;
         out.title = {x, inside.y(), inside.right() - x, title_height};
         out.words = {x, inside.y() + title_height + 4, inside.right() - x,
                      inside.height() - title_height - 4};
     } else {
         out.title = {inside.x(), inside.y() - 4, inside.width(), title_height};
-        out.words = {inside.x(), out.picture.bottom() + 8, inside.width(), text_height};
+        out.words = {inside.x(), out.picture.bottom() + 8, inside.width(), words_height};
     }
     return out;
 }
@@ -63,10 +63,10 @@ ProposalsView::ProposalsView(BenchState& state, QWidget* parent) : QWidget(paren
 QRectF ProposalsView::card(int proposal, int columns) const {
     const auto n = static_cast<int>(state_.offers().size());
     const int rows = (n + columns - 1) / columns;
-    const double w = (width() - spacing * (columns + 1)) / columns;
-    const double h = (height() - spacing * (rows + 1)) / rows;
-    return {spacing + (proposal % columns) * (w + spacing), spacing + (proposal / columns) * (h + spacing), w,
-            h};
+    const double w = (width() - card_spacing * (columns + 1)) / columns;
+    const double h = (height() - card_spacing * (rows + 1)) / rows;
+    return {card_spacing + (proposal % columns) * (w + card_spacing),
+            card_spacing + (proposal / columns) * (h + card_spacing), w, h};
 }
 
 /// As many as make the pictures largest.

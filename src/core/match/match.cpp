@@ -1,6 +1,7 @@
 #include "core/match/match.h"
 
 #include "core/match/annealing.h"
+#include "core/match/forced.h"
 #include "core/match/joined.h"
 
 #include <algorithm>
@@ -41,7 +42,7 @@ public:
         std::vector<int> best = started_from(given);
         const bool improves = best != given;
         Rank best_rank;
-        const std::size_t least = least_alike();
+        const std::size_t least = least_alike(job_, cost_, all_possible_);
         const std::size_t last = capacity_.layings() + enough_layings;
         for (int attempt = 0; attempt < most_attempts; ++attempt) {
             if (attempt > 0 && (stopped(stop_) || capacity_.layings() > last)) break;
@@ -173,63 +174,6 @@ private:
         const auto& free = draft_.free();
         return static_cast<int>(
             std::count_if(free.begin(), free.end(), [&](int s) { return draft_.paper(s) < 0; }));
-    }
-
-    // --- what nothing can avoid -------------------------------------------------------------------------
-
-    /// Papers that any of the sections can have.
-    std::size_t choices(const std::vector<int>& sections) const {
-        std::vector<int> papers;
-        for (int s : sections) {
-            if (job_.sections[s].given >= 0) papers.push_back(job_.sections[s].given);
-            papers.insert(papers.end(), possible_[s].begin(), possible_[s].end());
-        }
-        std::sort(papers.begin(), papers.end());
-        return static_cast<std::size_t>(
-            std::distance(papers.begin(), std::unique(papers.begin(), papers.end())));
-    }
-
-    /// At least so many pairs are alike when every section has paper: sections that all touch each other and
-    /// have fewer papers to choose from than they are, no pair counted twice.
-    std::size_t least_alike() const {
-        std::vector<char> counted(job_.neighbours.size(), 0);
-        std::size_t least = 0;
-        for (std::size_t size = 2; size <= 4; ++size)
-            for (std::size_t i = 0; i < job_.neighbours.size(); ++i) {
-                std::vector<int> group{job_.neighbours[i].a, job_.neighbours[i].b};
-                std::vector<int> pairs{static_cast<int>(i)};
-                if (!counted[i] && must_repeat(group, pairs, size, counted)) {
-                    ++least;
-                    for (int pair : pairs) counted[pair] = 1;
-                }
-            }
-        return least;
-    }
-
-    bool is_paper_section(int s) const { return job_.sections[s].given >= 0 || !possible_[s].empty(); }
-
-    /// Completes `group` to `size` sections that touch each other and lack papers, if there are such.
-    bool must_repeat(std::vector<int>& group, std::vector<int>& pairs, std::size_t size,
-                     const std::vector<char>& counted) const {
-        if (!is_paper_section(group.back())) return false;
-        if (group.size() == size) return is_paper_section(group.front()) && choices(group) < size;
-        for (const auto& [next, index] : cost_.next(group.back())) {
-            if (std::find(group.begin(), group.end(), next) != group.end()) continue;
-            std::vector<int> added;
-            for (int member : group)
-                for (const auto& [other, pair] : cost_.next(member))
-                    if (other == next && !counted[pair]) {
-                        added.push_back(pair);
-                        break;
-                    }
-            if (added.size() != group.size()) continue;
-            group.push_back(next);
-            pairs.insert(pairs.end(), added.begin(), added.end());
-            if (must_repeat(group, pairs, size, counted)) return true;
-            group.pop_back();
-            pairs.resize(pairs.size() - added.size());
-        }
-        return false;
     }
 
     // --- repairs, with the nesting as judge -------------------------------------------------------------

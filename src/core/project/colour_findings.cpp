@@ -12,7 +12,7 @@ namespace zesty {
 
 namespace {
 
-constexpr double swallowed_below = 10;  ///< delta E 2000
+constexpr double own_colour_below = 10; ///< delta E 2000
 constexpr double goes_with_below = 20;  ///< delta E 2000
 constexpr double large_share = 0.12;    ///< of a photo
 constexpr double chromatic = 14;        ///< chroma from which a colour is one
@@ -71,7 +71,7 @@ void about_swallowed(const Project& project, const Plan& plan, const MatchJob& j
     for (const PaletteColour& c : photo.picture->palette) {
         if (c.share < large_share) continue;
         for (const auto& [face, used] : faces) {
-            if (difference(used.lab, to_lab(c.colour)) >= swallowed_below) continue;
+            if (difference(used.lab, to_lab(c.colour)) >= own_colour_below) continue;
             std::vector<int> openings;
             for (int s : used.sections)
                 if (job.sections[s].beside_photo > very_near_photo)

@@ -4,10 +4,7 @@
 #include "core/geometry/measure.h"
 #include "core/project/findings.h"
 #include "core/project/hidden_stock.h"
-#include "core/project/match_job.h"
-#include "core/project/print_plan.h"
 #include "core/sections/effort.h"
-#include "core/sheets/leftover.h"
 
 #include <algorithm>
 #include <set>
@@ -15,9 +12,6 @@
 namespace zesty {
 
 namespace {
-
-constexpr int attempts_for_a_plan = 10;
-constexpr double worth_keeping = 400; ///< mm2 of a leftover
 
 const Stash& stash_of(const Project& project) {
     static const Stash none;
@@ -39,43 +33,6 @@ std::vector<Side> chosen_sides(const Project& project, const Plan& plan) {
         out.push_back(paper >= 0 && stash_of(project).papers[paper].has(side) ? side : Side::A);
     }
     return out;
-}
-
-/// By section, as match numbers them.
-std::vector<int> chosen_faces(const Project& project, const Plan& plan) {
-    std::vector<int> out;
-    for (std::size_t s = 0; s < plan.sections.size(); ++s)
-        out.push_back(face_of(stash_of(project), plan.paper_of_section[s], plan.side_of_section[s]));
-    return out;
-}
-
-std::vector<LaidPatch> patches_with(const Plan& plan, int paper) {
-    std::vector<LaidPatch> out;
-    for (std::size_t p = 0; p < plan.patches.size(); ++p) {
-        const int section = plan.patches[p].section;
-        if (plan.paper_of_section[section] == paper && plan.patches[p].rides_on < 0)
-            out.emplace_back(static_cast<int>(p), plan.side_of_section[section]);
-    }
-    return out;
-}
-
-std::string size_of(const Project& project, const Plan& plan, int patch) {
-    const Box b = bounds(plan.patches[patch].on_sheet());
-    return format_size(b.width(), b.height(), project.units);
-}
-
-std::string why_short(const Project& project, const Plan& plan, const Paper& paper, int patch,
-                      bool fits_alone) {
-    const std::string size = size_of(project, plan, patch);
-    if (!fits_alone) return "no sheet of " + paper.name + " is large enough for a patch of " + size;
-    return "the sheets of " + paper.name + " are full before this patch of " + size;
-}
-
-std::string why_bare(const Project& project, const Plan& plan, int patch, bool proposed) {
-    if (plan.papers.empty()) return "there is no paper in the stash";
-    if (!proposed) return "no paper has been chosen for its section";
-    return "no paper has room left for its section, of which this patch takes " +
-           size_of(project, plan, patch);
 }
 
 /// Material of every cut on the page, where a photo wants to know what lies over it.
@@ -173,60 +130,6 @@ void look_at_treatments(const Project& project, const Spots& spots, Plan& plan) 
             plan.writing.push_back(writing_room(outline()));
             plan.writing.back().opening = static_cast<int>(o);
         }
-    }
-}
-
-/// Sheet minus the patches cut from it.
-Region leftovers_of(const Plan& plan, const UsedSheet& used, double gap) {
-    Region cut_out;
-    for (int p : used.patches) {
-        if (plan.patches[p].rides_on >= 0) continue;
-        const auto grown = grow({transformed(plan.patches[p].on_sheet(), plan.placed[p].to_sheet())}, gap);
-        if (grown) cut_out.insert(cut_out.end(), grown->begin(), grown->end());
-    }
-    const auto joined = unite(cut_out);
-    if (!joined) return {};
-    auto rest = subtract({plan.sheets[used.sheet].outline}, *joined);
-    if (!rest) return {};
-    std::erase_if(*rest, [](const Polygon& p) { return area(p) < worth_keeping; });
-    std::sort(rest->begin(), rest->end(),
-              [](const Polygon& a, const Polygon& b) { return area(a) > area(b); });
-    return *rest;
-}
-
-Box largest_left(const Region& leftovers) {
-    Box best;
-    for (const Polygon& p : leftovers) {
-        // A polygon cannot hold a rectangle larger than itself, and they come largest first.
-        if (area(p) <= best.width() * best.height()) break;
-        const Box one = largest_rectangle(p);
-        if (one.width() * one.height() > best.width() * best.height()) best = one;
-    }
-    return best;
-}
-
-void take(const PaperNest& nest, Plan& plan) {
-    for (const NestPlacement& p : nest.result.placements) {
-        const LaidPatch& laid = nest.patches[p.piece];
-        plan.placed[laid.patch] = {nest.sheets[p.sheet], p.rotation_deg, p.shift, laid.side == Side::B};
-    }
-    for (std::size_t i = 0; i < plan.patches.size(); ++i)
-        if (const int leader = plan.patches[i].rides_on; leader >= 0) plan.placed[i] = plan.placed[leader];
-}
-
-void note_used_sheets(const Project& project, Plan& plan) {
-    for (std::size_t s = 0; s < plan.sheets.size(); ++s) {
-        UsedSheet used;
-        used.sheet = static_cast<int>(s);
-        for (std::size_t p = 0; p < plan.placed.size(); ++p)
-            if (plan.placed[p].sheet == used.sheet) {
-                used.patches.push_back(static_cast<int>(p));
-                used.used_area += plan.patches[p].paper_area();
-            }
-        if (used.patches.empty()) continue;
-        used.leftovers = leftovers_of(plan, used, project.blade_gap / 2);
-        used.largest_left = largest_left(used.leftovers);
-        plan.used_sheets.push_back(std::move(used));
     }
 }
 
@@ -391,118 +294,6 @@ Result<Plan> Planner::shapes(const Project& project) {
     return plan;
 }
 
-Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const Progress& progress,
-                           bool proposed) {
-    auto made = shapes(project);
-    if (!made) return made;
-    Plan plan = std::move(*made);
-    const Stash& stash = stash_of(project);
-    use_capacity(project, plan);
-    for (std::size_t paper = 0; paper < stash.papers.size(); ++paper) {
-        if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
-        if (progress)
-            progress(static_cast<double>(paper) / static_cast<double>(stash.papers.size()),
-                     "laying patches on sheets");
-        const std::vector<LaidPatch> patches = patches_with(plan, static_cast<int>(paper));
-        if (patches.empty()) continue;
-        const PaperNest& nest = capacity_.lay(static_cast<int>(paper), patches, attempts_for_a_plan, stop);
-        take(nest, plan);
-        plan.papers[paper].used_area = nest.placed_area;
-        plan.papers[paper].short_patches = static_cast<int>(nest.result.unplaced.size());
-        for (int u : nest.result.unplaced) {
-            const auto [patch, side] = nest.patches[u];
-            const bool alone = capacity_.fits_alone(patch, static_cast<int>(paper), side);
-            plan.short_patches.push_back({plan.patches[patch].section, patch,
-                                          why_short(project, plan, stash.papers[paper], patch, alone)});
-            for (std::size_t rider = 0; rider < plan.patches.size(); ++rider)
-                if (plan.patches[rider].rides_on == patch)
-                    plan.short_patches.push_back({plan.patches[rider].section, static_cast<int>(rider),
-                                                  "the sheet that carries it has no place"});
-        }
-    }
-    for (std::size_t p = 0; p < plan.patches.size(); ++p)
-        if (plan.paper_of_section[plan.patches[p].section] < 0)
-            plan.short_patches.push_back({plan.patches[p].section, static_cast<int>(p),
-                                          why_bare(project, plan, static_cast<int>(p), proposed)});
-    note_used_sheets(project, plan);
-    plan.sheets_done = true;
-    add_sheet_findings(project, plan, capacity_, stop, [this](const Project& changed) {
-        if (!trials_) trials_ = std::make_unique<Planner>();
-        return trials_->shapes(changed);
-    });
-    if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
-    return plan;
-}
-
-void Planner::use_capacity(const Project& project, const Plan& plan) {
-    capacity_.use(stash_of(project), plan.sheets, plan.patches, project.blade_gap, project.seed,
-                  patch_prints(project, plan));
-}
-
-Result<Plan> Planner::ready_to_choose(const Project& project) {
-    auto made = shapes(project);
-    if (!made) return made;
-    if (made->patches.empty())
-        return fail(ErrorKind::NothingToDo, "there is no section to choose a paper for");
-    if (stash_of(project).papers.empty())
-        return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
-    return made;
-}
-
-Result<Assignment> Planner::propose(const Project& project, bool keep_chosen, const StopToken& stop,
-                                    const Progress& progress) {
-    const auto plan = ready_to_choose(project);
-    if (!plan) return tl::make_unexpected(plan.error());
-    use_capacity(project, *plan);
-    return match(match_job(project, *plan, keep_chosen), capacity_, stop, progress);
-}
-
-Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool keep_chosen, int count,
-                                                    const StopToken& stop, const Progress& progress) {
-    const auto shape = ready_to_choose(project);
-    if (!shape) return tl::make_unexpected(shape.error());
-    use_capacity(project, *shape);
-    MatchJob job = match_job(project, *shape, keep_chosen);
-    if (std::any_of(shape->paper_of_section.begin(), shape->paper_of_section.end(),
-                    [](int p) { return p >= 0; }))
-        job.start = chosen_faces(project, *shape);
-    const auto found = zesty::proposals(job, capacity_, count, stop, [&](double f, const char* what) {
-        if (progress) progress(0.9 * f, what);
-    });
-    std::vector<OfferedPage> out;
-    for (const Proposal& p : found) {
-        OfferedPage one{with_papers(project, *shape, p.assignment), {}, p.idea, {}};
-        // Tones are those of the style it was made with: what is on show is what comes of taking it.
-        one.project.style = p.style;
-        auto whole = plan(one.project, stop, {}, true);
-        if (!whole) {
-            if (out.empty()) return tl::make_unexpected(whole.error());
-            break;
-        }
-        one.plan = std::make_shared<const Plan>(std::move(*whole));
-        one.reasons = why_page(one.project, *one.plan);
-        out.push_back(std::move(one));
-    }
-    return out;
-}
-
-Result<WhyPaper> Planner::why(const Project& project, int section, const StopToken& stop) {
-    auto made = shapes(project);
-    if (!made) return tl::make_unexpected(made.error());
-    const Plan& plan = *made;
-    if (section < 0 || section >= static_cast<int>(plan.sections.size()))
-        return fail(ErrorKind::BadInput, "there is no such section");
-    if (!takes_paper(plan.sections[section].treatment))
-        return fail(ErrorKind::NothingToDo, "this section gets no paper");
-    if (stash_of(project).papers.empty())
-        return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
-    use_capacity(project, plan);
-    const MatchJob job = match_job(project, plan, true);
-    const Choices choices = choices_for(job, capacity_, chosen_faces(project, plan), section, stop);
-    if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
-    return why_paper(project, plan, job, choices, section);
-}
-
 Result<int> Planner::piece_count(const Project& project, int cut) {
     PlacedCut whole = project.cuts[cut];
     whole.left_out.clear();
@@ -542,21 +333,6 @@ Result<std::vector<SchoolFigures>> Planner::compare_schools(const Project& proje
         const auto made = shapes(one);
         if (!made) return tl::make_unexpected(made.error());
         out.push_back(figures_of(one.backing.school, backing_));
-    }
-    return out;
-}
-
-Project with_papers(const Project& project, const Plan& plan, const Assignment& assignment) {
-    Project out = project;
-    const std::vector<Face> faces = faces_of(*project.stash);
-    for (std::size_t s = 0; s < plan.sections.size() && s < assignment.paper.size(); ++s) {
-        const Section& section = plan.sections[s];
-        if (!takes_paper(section.treatment) || section.locked) continue;
-        SectionChoice c = out.choice(section.id);
-        const int face = assignment.paper[s];
-        c.paper = face < 0 ? "" : project.stash->papers[faces[face].paper].id;
-        c.side = face < 0 ? Side::A : faces[face].side;
-        out.choose(section.id, c);
     }
     return out;
 }

@@ -9,11 +9,11 @@ namespace zesty {
 
 namespace {
 
-constexpr double hair = 1e-6;
+constexpr double rounding = 1e-6;
 
 bool same_turn(double a, double b) {
     const double off = std::fmod(std::abs(a - b), 360.0);
-    return std::min(off, 360 - off) < hair;
+    return std::min(off, 360 - off) < rounding;
 }
 
 } // namespace
@@ -54,11 +54,11 @@ bool allowed(const NestPiece& piece, const NestPlacement& at) {
     if (!piece.pins.empty())
         return std::any_of(piece.pins.begin(), piece.pins.end(), [&](const NestPin& pin) {
             return pin.sheet == at.sheet && same_turn(pin.rotation_deg, at.rotation_deg) &&
-                   distance(pin.shift, at.shift) < hair;
+                   distance(pin.shift, at.shift) < rounding;
         });
     if (piece.band) {
         const double along = dot(piece.band->along, at.transform()(piece.band->of_piece));
-        if (along < piece.band->from - hair || along > piece.band->to + hair) return false;
+        if (along < piece.band->from - rounding || along > piece.band->to + rounding) return false;
     }
     return piece.any_rotation || std::any_of(piece.rotations_deg.begin(), piece.rotations_deg.end(),
                                              [&](double r) { return same_turn(r, at.rotation_deg); });

@@ -1,5 +1,7 @@
 #include "io/trace/edges.h"
 
+#include "io/trace/fitted_line.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -9,7 +11,7 @@ namespace {
 
 constexpr double reach = 7;           ///< pixels across an edge, to each side
 constexpr double step = 0.25;         ///< pixels between samples across an edge
-constexpr double corner_share = 0.08; ///< of a side, at each end, left out
+constexpr double ends_share = 0.08;   ///< of a side, at each end, left out
 constexpr double least_contrast = 18; ///< levels
 constexpr double told_apart = 3;      ///< crossings within so many pixels are not told by grain alone
 constexpr double least_error = 0.03;  ///< pixels
@@ -36,51 +38,24 @@ std::optional<double> crossing(const GreyPicture& picture, Point middle, Point o
     return reach - sum + step / 2;
 }
 
-struct Line {
-    Point at;
-    Point way;
-    double spread = 0; ///< root mean square of what was fitted
-    std::size_t count = 0;
-};
-
-Line through(const std::vector<Point>& points) {
-    Point mean;
-    for (Point p : points) mean = mean + p * (1.0 / static_cast<double>(points.size()));
-    double xx = 0;
-    double xy = 0;
-    double yy = 0;
-    for (Point p : points) {
-        const Point d = p - mean;
-        xx += d.x * d.x;
-        xy += d.x * d.y;
-        yy += d.y * d.y;
-    }
-    const double a = 0.5 * std::atan2(2 * xy, xx - yy);
-    Line line{mean, {std::cos(a), std::sin(a)}, 0, points.size()};
-    for (Point p : points)
-        line.spread += std::pow(cross(p - mean, line.way), 2) / static_cast<double>(points.size());
-    line.spread = std::sqrt(line.spread);
-    return line;
-}
-
-std::optional<Line> edge_between(const GreyPicture& picture, Point a, Point b, Point inside) {
+std::optional<FittedLine> edge_between(const GreyPicture& picture, Point a, Point b, Point inside) {
     const Point way = (b - a) * (1 / distance(a, b));
     Point out{way.y, -way.x};
     if (dot(out, inside - a) > 0) out = out * -1;
     std::vector<Point> found;
-    const int n = static_cast<int>(distance(a, b) * (1 - 2 * corner_share));
+    const int n = static_cast<int>(distance(a, b) * (1 - 2 * ends_share));
     for (int k = 0; k <= n; ++k) {
-        const Point middle = a + (b - a) * (corner_share + (1 - 2 * corner_share) * k / std::max(1, n));
+        const Point middle = a + (b - a) * (ends_share + (1 - 2 * ends_share) * k / std::max(1, n));
         if (const auto off = crossing(picture, middle, out); off && std::abs(*off) < told_apart + 2)
             found.push_back(middle + out * *off);
     }
     if (found.size() < fewest_crossings) return std::nullopt;
-    Line line = through(found);
+    const FittedLine line = fitted(found);
     // Dust and shadows throw a few off: they are left out, and the line fitted again.
     const double most = std::max(0.5, 2.5 * line.spread);
     std::erase_if(found, [&](Point p) { return std::abs(cross(p - line.at, line.way)) > most; });
     if (found.size() < fewest_crossings) return std::nullopt;
-    return through(found);
+    return fitted(found);
 }
 
 } // namespace
@@ -103,7 +78,7 @@ double GreyPicture::at(Point p) const {
 std::optional<SharpSquare> sharpened(const GreyPicture& picture, const std::array<Point, 4>& rough) {
     if (picture.width < 2 || picture.height < 2) return std::nullopt;
     const Point middle = (rough[0] + rough[1] + rough[2] + rough[3]) * 0.25;
-    std::array<Line, 4> sides;
+    std::array<FittedLine, 4> sides;
     for (std::size_t k = 0; k < 4; ++k) {
         const auto line = edge_between(picture, rough[k], rough[(k + 1) % 4], middle);
         if (!line) return std::nullopt;
@@ -112,9 +87,9 @@ std::optional<SharpSquare> sharpened(const GreyPicture& picture, const std::arra
     SharpSquare out;
     double variance = least_error * least_error;
     for (std::size_t k = 0; k < 4; ++k) {
-        const Line& a = sides[(k + 3) % 4];
-        const Line& b = sides[k];
-        out.corners[k] = a.at + a.way * (cross(b.at - a.at, b.way) / cross(a.way, b.way));
+        const FittedLine& a = sides[(k + 3) % 4];
+        const FittedLine& b = sides[k];
+        out.corners[k] = meeting(a, b);
         // At its end a fitted line is known half as well as in its middle, and neighbouring crossings share
         // pixels.
         variance = std::max(variance, 2 * 4 * 3 * b.spread * b.spread / static_cast<double>(b.count));

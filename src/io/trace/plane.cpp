@@ -2,6 +2,7 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "io/trace/fitted_line.h"
 
 #include <algorithm>
 #include <optional>
@@ -30,37 +31,6 @@ std::array<double, 8> solved(std::array<std::array<double, 9>, 8> a) {
     std::array<double, 8> out{};
     for (std::size_t i = 0; i < 8; ++i) out[i] = a[i][8] / a[i][i];
     return out;
-}
-
-struct FittedLine {
-    Point at;
-    Point way;
-    double off = 0; ///< greatest distance of a point it was fitted to
-};
-
-/// Total least squares.
-FittedLine fitted(const std::vector<Point>& points) {
-    Point mean;
-    for (Point p : points) mean = mean + p;
-    mean = mean * (1.0 / static_cast<double>(points.size()));
-    double xx = 0;
-    double xy = 0;
-    double yy = 0;
-    for (Point p : points) {
-        const Point d = p - mean;
-        xx += d.x * d.x;
-        xy += d.x * d.y;
-        yy += d.y * d.y;
-    }
-    const double a = 0.5 * std::atan2(2 * xy, xx - yy);
-    FittedLine line{mean, {std::cos(a), std::sin(a)}, 0};
-    for (Point p : points) line.off = std::max(line.off, std::abs(cross(p - mean, line.way)));
-    return line;
-}
-
-Point meeting(const FittedLine& a, const FittedLine& b) {
-    const double t = cross(b.at - a.at, b.way) / cross(a.way, b.way);
-    return a.at + a.way * t;
 }
 
 } // namespace
@@ -125,6 +95,15 @@ std::optional<std::array<Point, 4>> quad_corners(const Ring& contour, double lea
     std::array<Point, 4> out;
     for (std::size_t k = 0; k < 4; ++k) out[k] = meeting(sides[(k + 3) % 4], sides[k]);
     return out;
+}
+
+std::array<Point, 4> upright(std::array<Point, 4> corners) {
+    std::size_t first = 0;
+    for (std::size_t k = 1; k < 4; ++k)
+        if (corners[k].x + corners[k].y < corners[first].x + corners[first].y) first = k;
+    std::rotate(corners.begin(), corners.begin() + static_cast<long>(first), corners.end());
+    if (cross(corners[1] - corners[0], corners[3] - corners[0]) < 0) std::swap(corners[1], corners[3]);
+    return corners;
 }
 
 } // namespace zesty

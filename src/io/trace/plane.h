@@ -27,4 +27,7 @@ std::optional<std::array<Point, 4>> square_corners(const Ring& contour);
 /// The same for any four straight sides, the shortest of at least that share of the longest.
 std::optional<std::array<Point, 4>> quad_corners(const Ring& contour, double least_share);
 
+/// Four corners from the one nearest to the top left, clockwise as seen.
+std::array<Point, 4> upright(std::array<Point, 4> corners);
+
 } // namespace zesty

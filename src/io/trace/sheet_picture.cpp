@@ -50,16 +50,6 @@ std::optional<Ground> ground_of(const QImage& image) {
     return ground;
 }
 
-/// From the corner nearest to the top left, clockwise.
-std::array<Point, 4> upright(std::array<Point, 4> c) {
-    std::size_t first = 0;
-    for (std::size_t k = 1; k < 4; ++k)
-        if (c[k].x + c[k].y < c[first].x + c[first].y) first = k;
-    std::rotate(c.begin(), c.begin() + static_cast<long>(first), c.end());
-    if (cross(c[1] - c[0], c[3] - c[0]) < 0) std::swap(c[1], c[3]);
-    return c;
-}
-
 QRgb between(const QImage& image, Point p) {
     const double x = std::clamp(p.x - 0.5, 0.0, image.width() - 1.001);
     const double y = std::clamp(p.y - 0.5, 0.0, image.height() - 1.001);

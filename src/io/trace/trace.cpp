@@ -104,16 +104,6 @@ Drawing drawing_of(std::vector<Ring> rings, double width, double height) {
     return out;
 }
 
-/// The corners from the one nearest to the top left, clockwise.
-std::array<Point, 4> in_order(std::array<Point, 4> corners) {
-    std::size_t first = 0;
-    for (std::size_t k = 1; k < 4; ++k)
-        if (corners[k].x + corners[k].y < corners[first].x + corners[first].y) first = k;
-    std::rotate(corners.begin(), corners.begin() + static_cast<long>(first), corners.end());
-    if (cross(corners[1] - corners[0], corners[3] - corners[0]) < 0) std::swap(corners[1], corners[3]);
-    return corners;
-}
-
 std::array<Point, 4> real_square(double side) {
     return {Point{0, 0}, Point{side, 0}, Point{side, side}, Point{0, side}};
 }
@@ -161,7 +151,7 @@ double doubt(const std::array<Point, 4>& corners, double side, double error, con
 /// The map that makes the square a square of that side, upright on the page.
 Result<PlaneMap> map_by(const std::array<Point, 4>& seen, double side, const GreyPicture& picture,
                         double good_to, const std::vector<Ring>& rings) {
-    const std::array<Point, 4> rough = in_order(seen);
+    const std::array<Point, 4> rough = upright(seen);
     const auto sharp = sharpened(picture, rough);
     if (!sharp && good_to > 0)
         return fail(ErrorKind::BadInput, "the square's edges are not clear enough to measure by");

@@ -21,7 +21,7 @@ Project start(std::mt19937& random, int& openings) {
     return testing::project_of(d);
 }
 
-void expect_same(const Plan& a, const Plan& b) {
+void expect_same_plan(const Plan& a, const Plan& b) {
     ASSERT_EQ(a.spots, b.spots);
     ASSERT_EQ(a.section_of_opening, b.section_of_opening);
     ASSERT_EQ(a.patches.size(), b.patches.size());
@@ -87,7 +87,7 @@ TEST(RandomEdits, APlannerThatHasSeenMuchSaysWhatAFreshOneSays) {
             const auto anew = fresh.shapes(p);
             ASSERT_EQ(known.has_value(), anew.has_value()) << "seed " << seed << " step " << step;
             if (!known) continue;
-            expect_same(*known, *anew);
+            expect_same_plan(*known, *anew);
             expect_sense(p, *known);
             if (::testing::Test::HasFailure()) FAIL() << "seed " << seed << " step " << step;
         }

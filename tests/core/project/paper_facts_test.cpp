@@ -37,7 +37,7 @@ double stock(const Plan& plan, SheetKind kind) {
     return sum;
 }
 
-const Finding* finding(const Plan& plan, const char* code) {
+const Finding* finding_in(const Plan& plan, const char* code) {
     const auto at = std::find_if(plan.findings.begin(), plan.findings.end(),
                                  [&](const Finding& f) { return f.code == code; });
     return at == plan.findings.end() ? nullptr : &*at;
@@ -73,7 +73,7 @@ TEST(HiddenStock, DropOutsOfACutMadeOfPaperAreSheets) {
     p.cuts[0].place.length = 600;
     const auto large = Planner().shapes(p);
     ASSERT_TRUE(large);
-    EXPECT_TRUE(finding(*large, "cut-paper"));
+    EXPECT_TRUE(finding_in(*large, "cut-paper"));
 }
 
 TEST(HiddenStock, TheBaseUnderPhotosIsUsedOnlyWhenAllowed) {
@@ -105,12 +105,12 @@ TEST(HiddenStock, AFrameThatIsNotGuttedGivesNothing) {
     for (int o = 0; o < 3; ++o) p.sections[Spot(o)].paper = "a";
     const auto plan = Planner().plan(p);
     ASSERT_TRUE(plan);
-    const Finding* f = finding(*plan, "short");
+    const Finding* f = finding_in(*plan, "short");
     ASSERT_TRUE(f);
     EXPECT_TRUE(std::holds_alternative<GutFrame>(f->fix)) << f->fix_label;
     apply_fix(p, *plan, f->fix);
     const auto then = Planner().plan(p);
-    EXPECT_FALSE(finding(*then, "short"));
+    EXPECT_FALSE(finding_in(*then, "short"));
 }
 
 TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
@@ -123,7 +123,7 @@ TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
         Planner planner;
         const auto plan = planner.plan(p);
         ASSERT_TRUE(plan);
-        const Finding* f = finding(*plan, "short");
+        const Finding* f = finding_in(*plan, "short");
         if (!f) continue;
         std::vector<std::pair<Fix, std::string>> all{{f->fix, f->fix_label}};
         all.insert(all.end(), f->more_fixes.begin(), f->more_fixes.end());
@@ -163,20 +163,20 @@ TEST(ColourFindings, SayWhichColourOfThePhotoIsMissingOrSwallowed) {
     p.photos = {photo};
     const auto missing = Planner().plan(p);
     ASSERT_TRUE(missing);
-    const Finding* f = finding(*missing, "photo-missing");
+    const Finding* f = finding_in(*missing, "photo-missing");
     ASSERT_TRUE(f);
     EXPECT_EQ(f->swatch, (Rgb{90, 150, 210}));
     EXPECT_NE(f->message.find("L 60"), std::string::npos) << f->message;
-    EXPECT_FALSE(finding(*missing, "photo-swallowed"));
+    EXPECT_FALSE(finding_in(*missing, "photo-swallowed"));
     p.sections[Spot(5)].paper = "sky";
     const auto swallowed = Planner().plan(p);
     ASSERT_TRUE(swallowed);
-    EXPECT_FALSE(finding(*swallowed, "photo-missing"));
-    ASSERT_TRUE(finding(*swallowed, "photo-swallowed"));
-    EXPECT_EQ(finding(*swallowed, "photo-swallowed")->openings, std::vector<int>{5});
-    EXPECT_TRUE(finding(*swallowed, "lonely"));
+    EXPECT_FALSE(finding_in(*swallowed, "photo-missing"));
+    ASSERT_TRUE(finding_in(*swallowed, "photo-swallowed"));
+    EXPECT_EQ(finding_in(*swallowed, "photo-swallowed")->openings, std::vector<int>{5});
+    EXPECT_TRUE(finding_in(*swallowed, "lonely"));
     p.roles["sky"] = PaperRole::Tie;
-    EXPECT_TRUE(finding(*Planner().plan(p), "tie"));
+    EXPECT_TRUE(finding_in(*Planner().plan(p), "tie"));
 }
 
 TEST(Tones, FollowTheGradientTheZonesOrTheBase) {

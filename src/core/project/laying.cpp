@@ -1,0 +1,134 @@
+#include "core/project/laying.h"
+
+#include "core/geometry/measure.h"
+#include "core/sheets/leftover.h"
+
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+constexpr int attempts_for_a_plan = 10;
+constexpr double worth_keeping = 400; ///< mm2 of a leftover
+
+std::vector<LaidPatch> patches_with(const Plan& plan, int paper) {
+    std::vector<LaidPatch> out;
+    for (std::size_t p = 0; p < plan.patches.size(); ++p) {
+        const int section = plan.patches[p].section;
+        if (plan.paper_of_section[section] == paper && plan.patches[p].rides_on < 0)
+            out.emplace_back(static_cast<int>(p), plan.side_of_section[section]);
+    }
+    return out;
+}
+
+std::string size_of(const Project& project, const Plan& plan, int patch) {
+    const Box b = bounds(plan.patches[patch].on_sheet());
+    return format_size(b.width(), b.height(), project.units);
+}
+
+std::string why_short(const Project& project, const Plan& plan, const Paper& paper, int patch,
+                      bool fits_alone) {
+    const std::string size = size_of(project, plan, patch);
+    if (!fits_alone) return "no sheet of " + paper.name + " is large enough for a patch of " + size;
+    return "the sheets of " + paper.name + " are full before this patch of " + size;
+}
+
+std::string why_bare(const Project& project, const Plan& plan, int patch, bool proposed) {
+    if (plan.papers.empty()) return "there is no paper in the stash";
+    if (!proposed) return "no paper has been chosen for its section";
+    return "no paper has room left for its section, of which this patch takes " +
+           size_of(project, plan, patch);
+}
+
+/// Sheet minus the patches cut from it.
+Region leftovers_of(const Plan& plan, const UsedSheet& used, double gap) {
+    Region cut_out;
+    for (int p : used.patches) {
+        if (plan.patches[p].rides_on >= 0) continue;
+        const auto grown = grow({transformed(plan.patches[p].on_sheet(), plan.placed[p].to_sheet())}, gap);
+        if (grown) cut_out.insert(cut_out.end(), grown->begin(), grown->end());
+    }
+    const auto joined = unite(cut_out);
+    if (!joined) return {};
+    auto rest = subtract({plan.sheets[used.sheet].outline}, *joined);
+    if (!rest) return {};
+    std::erase_if(*rest, [](const Polygon& p) { return area(p) < worth_keeping; });
+    std::sort(rest->begin(), rest->end(),
+              [](const Polygon& a, const Polygon& b) { return area(a) > area(b); });
+    return *rest;
+}
+
+Box largest_left(const Region& leftovers) {
+    Box best;
+    for (const Polygon& p : leftovers) {
+        // A polygon cannot hold a rectangle larger than itself, and they come largest first.
+        if (area(p) <= best.width() * best.height()) break;
+        const Box one = largest_rectangle(p);
+        if (one.width() * one.height() > best.width() * best.height()) best = one;
+    }
+    return best;
+}
+
+void take(const PaperNest& nest, Plan& plan) {
+    for (const NestPlacement& p : nest.result.placements) {
+        const LaidPatch& laid = nest.patches[p.piece];
+        plan.placed[laid.patch] = {nest.sheets[p.sheet], p.rotation_deg, p.shift, laid.side == Side::B};
+    }
+    for (std::size_t i = 0; i < plan.patches.size(); ++i)
+        if (const int leader = plan.patches[i].rides_on; leader >= 0) plan.placed[i] = plan.placed[leader];
+}
+
+void note_used_sheets(const Project& project, Plan& plan) {
+    for (std::size_t s = 0; s < plan.sheets.size(); ++s) {
+        UsedSheet used;
+        used.sheet = static_cast<int>(s);
+        for (std::size_t p = 0; p < plan.placed.size(); ++p)
+            if (plan.placed[p].sheet == used.sheet) {
+                used.patches.push_back(static_cast<int>(p));
+                used.used_area += plan.patches[p].paper_area();
+            }
+        if (used.patches.empty()) continue;
+        used.leftovers = leftovers_of(plan, used, project.blade_gap / 2);
+        used.largest_left = largest_left(used.leftovers);
+        plan.used_sheets.push_back(std::move(used));
+    }
+}
+
+} // namespace
+
+bool lay_patches(const Project& project, Plan& plan, Capacity& capacity, bool proposed, const StopToken& stop,
+                 const Progress& progress) {
+    static const Stash none;
+    const Stash& stash = project.stash ? *project.stash : none;
+    for (std::size_t paper = 0; paper < stash.papers.size(); ++paper) {
+        if (stopped(stop)) return false;
+        if (progress)
+            progress(static_cast<double>(paper) / static_cast<double>(stash.papers.size()),
+                     "laying patches on sheets");
+        const std::vector<LaidPatch> patches = patches_with(plan, static_cast<int>(paper));
+        if (patches.empty()) continue;
+        const PaperNest& nest = capacity.lay(static_cast<int>(paper), patches, attempts_for_a_plan, stop);
+        take(nest, plan);
+        plan.papers[paper].used_area = nest.placed_area;
+        plan.papers[paper].short_patches = static_cast<int>(nest.result.unplaced.size());
+        for (int u : nest.result.unplaced) {
+            const auto [patch, side] = nest.patches[u];
+            const bool alone = capacity.fits_alone(patch, static_cast<int>(paper), side);
+            plan.short_patches.push_back({plan.patches[patch].section, patch,
+                                          why_short(project, plan, stash.papers[paper], patch, alone)});
+            for (std::size_t rider = 0; rider < plan.patches.size(); ++rider)
+                if (plan.patches[rider].rides_on == patch)
+                    plan.short_patches.push_back({plan.patches[rider].section, static_cast<int>(rider),
+                                                  "the sheet that carries it has no place"});
+        }
+    }
+    for (std::size_t p = 0; p < plan.patches.size(); ++p)
+        if (plan.paper_of_section[plan.patches[p].section] < 0)
+            plan.short_patches.push_back({plan.patches[p].section, static_cast<int>(p),
+                                          why_bare(project, plan, static_cast<int>(p), proposed)});
+    note_used_sheets(project, plan);
+    return true;
+}
+
+} // namespace zesty

@@ -1,0 +1,131 @@
+// What the planner says about papers: the whole plan, proposals, and why.
+
+#include "core/project/findings.h"
+#include "core/project/laying.h"
+#include "core/project/match_job.h"
+#include "core/project/planner.h"
+#include "core/project/print_plan.h"
+
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+const Stash& papers_at_hand(const Project& project) {
+    static const Stash none;
+    return project.stash ? *project.stash : none;
+}
+
+/// By section, as match numbers them.
+std::vector<int> chosen_faces(const Project& project, const Plan& plan) {
+    std::vector<int> out;
+    for (std::size_t s = 0; s < plan.sections.size(); ++s)
+        out.push_back(face_of(papers_at_hand(project), plan.paper_of_section[s], plan.side_of_section[s]));
+    return out;
+}
+
+} // namespace
+
+Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const Progress& progress,
+                           bool proposed) {
+    auto made = shapes(project);
+    if (!made) return made;
+    Plan plan = std::move(*made);
+    use_capacity(project, plan);
+    if (!lay_patches(project, plan, capacity_, proposed, stop, progress))
+        return fail(ErrorKind::Stopped, "stopped");
+    plan.sheets_done = true;
+    add_sheet_findings(project, plan, capacity_, stop, [this](const Project& changed) {
+        if (!trials_) trials_ = std::make_unique<Planner>();
+        return trials_->shapes(changed);
+    });
+    if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
+    return plan;
+}
+
+void Planner::use_capacity(const Project& project, const Plan& plan) {
+    capacity_.use(papers_at_hand(project), plan.sheets, plan.patches, project.blade_gap, project.seed,
+                  patch_prints(project, plan));
+}
+
+Result<Plan> Planner::ready_to_choose(const Project& project) {
+    auto made = shapes(project);
+    if (!made) return made;
+    if (made->patches.empty())
+        return fail(ErrorKind::NothingToDo, "there is no section to choose a paper for");
+    if (papers_at_hand(project).papers.empty())
+        return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
+    return made;
+}
+
+Result<Assignment> Planner::propose(const Project& project, bool keep_chosen, const StopToken& stop,
+                                    const Progress& progress) {
+    const auto plan = ready_to_choose(project);
+    if (!plan) return tl::make_unexpected(plan.error());
+    use_capacity(project, *plan);
+    return match(match_job(project, *plan, keep_chosen), capacity_, stop, progress);
+}
+
+Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool keep_chosen, int count,
+                                                    const StopToken& stop, const Progress& progress) {
+    const auto shape = ready_to_choose(project);
+    if (!shape) return tl::make_unexpected(shape.error());
+    use_capacity(project, *shape);
+    MatchJob job = match_job(project, *shape, keep_chosen);
+    if (std::any_of(shape->paper_of_section.begin(), shape->paper_of_section.end(),
+                    [](int p) { return p >= 0; }))
+        job.start = chosen_faces(project, *shape);
+    const auto found = zesty::proposals(job, capacity_, count, stop, [&](double f, const char* what) {
+        if (progress) progress(0.9 * f, what);
+    });
+    std::vector<OfferedPage> out;
+    for (const Proposal& p : found) {
+        OfferedPage one{with_papers(project, *shape, p.assignment), {}, p.idea, {}};
+        // Tones are those of the style it was made with: what is on show is what comes of taking it.
+        one.project.style = p.style;
+        auto whole = plan(one.project, stop, {}, true);
+        if (!whole) {
+            if (out.empty()) return tl::make_unexpected(whole.error());
+            break;
+        }
+        one.plan = std::make_shared<const Plan>(std::move(*whole));
+        one.reasons = why_page(one.project, *one.plan);
+        out.push_back(std::move(one));
+    }
+    return out;
+}
+
+Result<WhyPaper> Planner::why(const Project& project, int section, const StopToken& stop) {
+    auto made = shapes(project);
+    if (!made) return tl::make_unexpected(made.error());
+    const Plan& plan = *made;
+    if (section < 0 || section >= static_cast<int>(plan.sections.size()))
+        return fail(ErrorKind::BadInput, "there is no such section");
+    if (!takes_paper(plan.sections[section].treatment))
+        return fail(ErrorKind::NothingToDo, "this section gets no paper");
+    if (papers_at_hand(project).papers.empty())
+        return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
+    use_capacity(project, plan);
+    const MatchJob job = match_job(project, plan, true);
+    const Choices choices = choices_for(job, capacity_, chosen_faces(project, plan), section, stop);
+    if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
+    return why_paper(project, plan, job, choices, section);
+}
+
+Project with_papers(const Project& project, const Plan& plan, const Assignment& assignment) {
+    Project out = project;
+    const std::vector<Face> faces = faces_of(*project.stash);
+    for (std::size_t s = 0; s < plan.sections.size() && s < assignment.paper.size(); ++s) {
+        const Section& section = plan.sections[s];
+        if (!takes_paper(section.treatment) || section.locked) continue;
+        SectionChoice c = out.choice(section.id);
+        const int face = assignment.paper[s];
+        c.paper = face < 0 ? "" : project.stash->papers[faces[face].paper].id;
+        c.side = face < 0 ? Side::A : faces[face].side;
+        out.choose(section.id, c);
+    }
+    return out;
+}
+
+} // namespace zesty

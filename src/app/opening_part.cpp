@@ -156,13 +156,18 @@ template <class Change> void OpeningPart::change(const QString& intention, Chang
 
 /// Worked out on the other thread: every paper is tried on its sheets.
 void OpeningPart::ask_why(int section) {
-    const quint64 number = ++asked_;
-    worker_.think(this, [this, project = document_.project(), section, number](Planner& planner) {
-        auto why = planner.why(project, section, [this, number] { return asked_ != number; });
-        return [this, number, answer = why ? std::make_shared<WhyPaper>(std::move(*why)) : nullptr] {
-            if (number == asked_) show_others(answer.get());
-        };
-    });
+    const quint64 number = ++*asked_;
+    worker_.think(this,
+                  [this, project = document_.project(), section, number,
+                   asked = asked_](Planner& planner) -> std::function<void()> {
+                      const StopToken stop = [asked, number] { return *asked != number; };
+                      if (stop()) return [] {};
+                      auto why = planner.why(project, section, stop);
+                      if (!why) return [] {};
+                      return [this, number, answer = std::make_shared<WhyPaper>(std::move(*why))] {
+                          if (number == *asked_) show_others(answer.get());
+                      };
+                  });
 }
 
 void OpeningPart::show_others(const WhyPaper* why) {
@@ -227,7 +232,7 @@ void OpeningPart::refresh() {
         w->setEnabled(free);
     for (QWidget* w : {same_, facing_}) w->setEnabled(free && state_.selected().size() > 1);
     if (!any) {
-        ++asked_;
+        ++*asked_;
         show_others(nullptr);
         selection_->setText("Nothing selected");
         has_->setText(plan && plan->papers.empty()
@@ -260,7 +265,7 @@ void OpeningPart::refresh() {
     run_on_->setChecked(choice.print.run_on);
     plain_->setEnabled(free && choice.print != PrintWish{});
     if (state_.offer() || !takes_paper(s.treatment) || plan->papers.empty()) {
-        ++asked_;
+        ++*asked_;
         show_others(nullptr);
     } else if (plan->sheets_done) {
         ask_why(section);

@@ -41,7 +41,8 @@ private:
     QPushButton* run_on_;
     QPushButton* move_;
     QPushButton* plain_;
-    quint64 asked_ = 0;
+    /// The newest question; older ones are dropped. Read on the other thread, which may outlive this.
+    std::shared_ptr<std::atomic<quint64>> asked_ = std::make_shared<std::atomic<quint64>>(0);
 };
 
 } // namespace zesty

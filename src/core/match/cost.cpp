@@ -35,9 +35,13 @@ constexpr double quite_another_colour = 60; ///< delta E 2000
 constexpr double yield = 0.7;               ///< of a sheet, that patches take at best
 constexpr int enough_ties = 3;
 
-/// Radius of the largest circle an opening should offer for a print to be seen, mm.
-double room_for(Pattern p) {
-    switch (p) {
+/// Radius of the largest circle an opening should offer for a print to be seen, mm: half of what it repeats
+/// after, where that is known.
+double room_for(const PaperFace& face) {
+    const bool print =
+        face.pattern == Pattern::Large || face.pattern == Pattern::Small || face.pattern == Pattern::Stripe;
+    if (print && face.repeat > 0) return std::clamp(face.repeat / 2, 3.0, 25.0);
+    switch (face.pattern) {
     case Pattern::Large:
         return 14;
     case Pattern::Picture:
@@ -158,7 +162,7 @@ std::vector<CostTerm> Cost::own_terms(int section, int face) const {
                                       : std::abs(tone_[face] - s.tone);
         add(CostTerm::Kind::Tone, weight_tone * job_.style.drift * off);
     }
-    if (const double room = room_for(looks_[face].pattern); s.radius < room)
+    if (const double room = room_for(looks_[face]); s.radius < room)
         add(CostTerm::Kind::Print, w.print * weight_print * (1 - s.radius / room));
     double behind = 0;
     for (const Lab& other : s.behind)

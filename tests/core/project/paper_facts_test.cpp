@@ -12,7 +12,7 @@ namespace zesty {
 
 namespace {
 
-Paper paper(const std::string& id, Rgb colour, double side, int count) {
+Paper stock_paper(const std::string& id, Rgb colour, double side, int count) {
     return {id,
             "Paper " + id,
             colour,
@@ -22,7 +22,7 @@ Paper paper(const std::string& id, Rgb colour, double side, int count) {
             {{{testing::rectangle(0, 0, side, side), {}}, count, false}}};
 }
 
-Project page_with(Stash stash) {
+Project stocked_page(Stash stash) {
     std::mt19937 random(4);
     Project p = testing::project_of(testing::random_lattice(random, 4, 3, 4));
     p.cuts[0].place = {SizeRule::Width, 240, 0, false, {}};
@@ -47,8 +47,8 @@ const Finding* finding_in(const Plan& plan, const char* code) {
 
 TEST(HiddenStock, DropOutsOfACutMadeOfPaperAreSheets) {
     Stash s;
-    s.papers = {paper("a", {200, 60, 50}, 304.8, 1), paper("b", {60, 60, 200}, 304.8, 1)};
-    Project p = page_with(s);
+    s.papers = {stock_paper("a", {200, 60, 50}, 304.8, 1), stock_paper("b", {60, 60, 200}, 304.8, 1)};
+    Project p = stocked_page(s);
     p.cuts[0].paper = "a";
     const auto plan = Planner().shapes(p);
     ASSERT_TRUE(plan);
@@ -78,8 +78,8 @@ TEST(HiddenStock, DropOutsOfACutMadeOfPaperAreSheets) {
 
 TEST(HiddenStock, TheBaseUnderPhotosIsUsedOnlyWhenAllowed) {
     Stash s;
-    s.papers = {paper("a", {200, 60, 50}, 304.8, 2)};
-    Project p = page_with(s);
+    s.papers = {stock_paper("a", {200, 60, 50}, 304.8, 2)};
+    Project p = stocked_page(s);
     p.page.base_paper = "a";
     Photo photo;
     photo.width = 150;
@@ -95,8 +95,8 @@ TEST(HiddenStock, TheBaseUnderPhotosIsUsedOnlyWhenAllowed) {
 
 TEST(HiddenStock, AFrameThatIsNotGuttedGivesNothing) {
     Stash s;
-    s.papers = {paper("a", {200, 60, 50}, 304.8, 1)};
-    Project p = page_with(s);
+    s.papers = {stock_paper("a", {200, 60, 50}, 304.8, 1)};
+    Project p = stocked_page(s);
     p.page.reveal = Sides::even(6);
     p.page.frame_paper = "a";
     EXPECT_GT(stock(*Planner().shapes(p), SheetKind::Gutted), 60000);
@@ -117,8 +117,8 @@ TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
     std::set<std::string> kinds;
     for (double side = 44; side < 70; side += 1.9) {
         Stash s;
-        s.papers = {paper("a", {200, 60, 50}, side, 3), paper("b", {60, 60, 200}, 40, 1)};
-        Project p = page_with(s);
+        s.papers = {stock_paper("a", {200, 60, 50}, side, 3), stock_paper("b", {60, 60, 200}, 40, 1)};
+        Project p = stocked_page(s);
         for (int o = 0; o < 3; ++o) p.sections[Spot(o)].paper = "a";
         Planner planner;
         const auto plan = planner.plan(p);
@@ -150,8 +150,8 @@ TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
 
 TEST(ColourFindings, SayWhichColourOfThePhotoIsMissingOrSwallowed) {
     Stash s;
-    s.papers = {paper("grey", {128, 128, 128}, 304.8, 2), paper("sky", {90, 150, 210}, 304.8, 2)};
-    Project p = page_with(s);
+    s.papers = {stock_paper("grey", {128, 128, 128}, 304.8, 2), stock_paper("sky", {90, 150, 210}, 304.8, 2)};
+    Project p = stocked_page(s);
     for (int o = 0; o < 12; ++o) p.sections[Spot(o)].paper = "grey";
     Photo photo;
     photo.width = 100;
@@ -181,10 +181,10 @@ TEST(ColourFindings, SayWhichColourOfThePhotoIsMissingOrSwallowed) {
 
 TEST(Tones, FollowTheGradientTheZonesOrTheBase) {
     Stash s;
-    s.papers = {paper("a", {200, 60, 50}, 304.8, 2)};
+    s.papers = {stock_paper("a", {200, 60, 50}, 304.8, 2)};
     s.papers[0].coarse.assign(64, {255, 255, 255});
     for (int k = 32; k < 64; ++k) s.papers[0].coarse[static_cast<std::size_t>(k)] = {0, 0, 80};
-    Project p = page_with(s);
+    Project p = stocked_page(s);
     const Plan plan = testing::shapes_of(p);
     const Point top = plan.middle_of(0);
     const Point bottom = plan.middle_of(11);
@@ -208,13 +208,13 @@ TEST(Zones, AreFilledWithPapersOfTheirColour) {
     // Four of each: a lattice in which four meet needs as many that differ.
     for (int k = 0; k < 4; ++k) {
         const auto shade = static_cast<std::uint8_t>(225 + 10 * k);
-        s.papers.push_back(paper("pale" + std::to_string(k),
-                                 {shade, shade, static_cast<std::uint8_t>(170 + 25 * k)}, 304.8, 2));
+        s.papers.push_back(stock_paper("pale" + std::to_string(k),
+                                       {shade, shade, static_cast<std::uint8_t>(170 + 25 * k)}, 304.8, 2));
     }
     for (int k = 0; k < 4; ++k)
-        s.papers.push_back(
-            paper("dark" + std::to_string(k), {static_cast<std::uint8_t>(20 + 25 * k), 45, 110}, 304.8, 2));
-    Project p = page_with(s);
+        s.papers.push_back(stock_paper("dark" + std::to_string(k),
+                                       {static_cast<std::uint8_t>(20 + 25 * k), 45, 110}, 304.8, 2));
+    Project p = stocked_page(s);
     p.style.drift = 1;
     p.style.map = ToneMap::Zones;
     p.style.zones = {{245, 235, 205}, {25, 45, 110}};

@@ -246,6 +246,10 @@ BACKS = {
 }
 
 
+# The way stripes run, and the way an ombre gets darker, clockwise from the right.
+ANGLES = {"hedge-stripe": 135, "skein-ombre": 90}
+
+
 def photo_svg():
     """A kite over a hill, as somebody might have taken it."""
     return ('<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600" viewBox="0 0 150 100">'
@@ -338,6 +342,8 @@ def main(folder):
     papers = []
     for pid, name, draw, pattern, direction in PAPERS:
         paper = {"id": pid, "name": name, **side_of(folder, pid, draw, pattern, direction), "sheets": STOCK[pid]}
+        if pid in ANGLES:
+            paper["angle_deg"] = ANGLES[pid]
         if pid in BACKS:
             paper["back"] = side_of(folder, *BACKS[pid])
         papers.append(paper)

@@ -43,7 +43,7 @@ public:
         const bool improves = best != given;
         Rank best_rank;
         const std::size_t least = least_alike(job_, cost_, all_possible_);
-        const std::size_t last = capacity_.layings() + enough_layings;
+        const std::size_t last = capacity_.layings() + static_cast<std::size_t>(job_.effort * enough_layings);
         for (int attempt = 0; attempt < most_attempts; ++attempt) {
             if (attempt > 0 && (stopped(stop_) || capacity_.layings() > last)) break;
             // A new start every other time; between them the best so far is shaken.
@@ -193,7 +193,9 @@ private:
 
     bool same_paper(int face, int other) const { return cost_.paper_of(face) == cost_.paper_of(other); }
 
-    bool spent() const { return stopped(stop_) || capacity_.layings() - repairs_from_ > most_repairs; }
+    bool spent() const {
+        return stopped(stop_) || capacity_.layings() - repairs_from_ > job_.effort * most_repairs;
+    }
 
     /// A section of which a patch found no place, not given by hand; -1 for none.
     int loser_of(int paper, const PaperNest& nest) const {

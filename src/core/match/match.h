@@ -52,6 +52,7 @@ struct MatchJob {
     std::vector<std::pair<int, int>> apart = {};   ///< papers that must not meet
     std::vector<PaletteColour> photo_colours = {}; ///< of all photos
     std::optional<Point> focus = std::nullopt;     ///< what papers are to surround: the photos' middle
+    double effort = 1;           ///< how much is tried while something is short or alike, against the usual
     std::vector<int> start = {}; ///< an assignment to improve on, by section; empty to begin anew
 };
 

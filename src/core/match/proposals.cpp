@@ -10,6 +10,7 @@ namespace {
 constexpr double clearly = 0.25;
 constexpr double slightly = 0.1;
 constexpr double another_school = 0.6;
+constexpr double effort_for_more = 0.3; ///< the first is what was asked for
 
 struct Variant {
     Idea idea;
@@ -84,6 +85,7 @@ std::vector<Proposal> proposals(const MatchJob& job, Capacity& capacity, int cou
         one.style = all[v].style;
         one.seed = all[v].seed;
         if (all[v].idea != Idea::FromHere) one.start.clear();
+        if (v > 0) one.effort = effort_for_more;
         const Progress part = [&](double f, const char* what) {
             if (progress) progress((static_cast<double>(v) + f) / static_cast<double>(all.size()), what);
         };

@@ -167,6 +167,7 @@ void ProposePart::build_offer() {
     auto* compared = new QHBoxLayout;
     with_ = new QComboBox(offer_);
     with_->setObjectName("compare-with");
+    with_->setMinimumWidth(92);
     with_->setAccessibleName("What the proposal is compared with");
     connect(with_, &QComboBox::activated, this, [this](int i) {
         state_.compare_with(with_->itemData(i).toInt());

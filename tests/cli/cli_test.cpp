@@ -390,4 +390,33 @@ TEST(Cli, PapersAreGivenRuledProposedAndAskedAbout) {
     expect_one_line(zesty({"papers", out, "--why", "99"}), "--why");
 }
 
+TEST(Cli, PapersHaveBacksAndPhotosShowPictures) {
+    QTemporaryDir dir;
+    const QString stash = dir.filePath("papers.stash");
+    const Ran made =
+        zesty({"stash", stash, "--add", "wave", "--picture", demo::file("papers/barley-back.png"),
+               "--back-colour", "#202040", "--sheet", "12x12in", "--json"});
+    ASSERT_EQ(made.code, 0) << made.err;
+    const json paper = json::parse(made.out)["papers"][0];
+    EXPECT_EQ(paper["back"]["colour"], "#202040");
+    EXPECT_NE(paper["colour"], "#202040");
+    EXPECT_TRUE(zesty({"stash", stash, "--like", "#202040"}).out.starts_with("wave: "))
+        << "by its other side";
+    expect_one_line(zesty({"stash", stash, "--add", "x", "--picture", demo::file("papers/hedge-stripe.png"),
+                           "--crop", "--sheet", "6x6in"}),
+                    "ground");
+    const Ran scrap = zesty({"stash", stash, "--add", "wave", "--offcut", demo::file("scans/scrap.jpg"),
+                             "--square", "1in", "--json"});
+    ASSERT_EQ(scrap.code, 0) << scrap.err;
+    EXPECT_EQ(json::parse(scrap.out)["papers"][0]["sheets"].size(), 2u);
+    const QString project = dir.filePath("p.zesty");
+    const Ran shown = zesty({"set-out", demo::project(), "--photo", "4x6", "--photo-picture",
+                             demo::file("photos/kite-day.png"), "--photo-at", "9x9in", "--out", project});
+    EXPECT_NE(shown.code, 2) << shown.err;
+    EXPECT_NE(zesty({"plan", project, "--json"}).code, 2);
+    expect_one_line(zesty({"set-out", demo::project(), "--photo", "4x6", "--photo-picture", demo::drawing(),
+                           "--out", project}),
+                    "damaged");
+}
+
 } // namespace zesty

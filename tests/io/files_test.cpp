@@ -224,6 +224,24 @@ TEST(ProjectFile, NewerAndBrokenFilesAreRefusedClearly) {
         R"("seed":-1)",           R"("cut":{"shift_mm":[1]})", R"("sections":[{"opening":0}])",
         R"("title":7)",           R"("cut":{"turn_deg":1e9})", R"("sections":[5])",
         R"("cut":{"mirrored":3})"};
+    const char* wrong_about_papers[] = {
+        R"("colours":{"drift":2})",
+        R"("colours":{"map":"rainbow"})",
+        R"("colours":{"zones":["red"]})",
+        R"("colours":{"weights":{"spread":3}})",
+        R"("roles":{"barley":"king"})",
+        R"("apart":[["a"]])",
+        R"("slants":{"rule":"steep"})",
+        R"("pins":[{"opening":[0,1,0],"shift_mm":[1]}])",
+        R"("sections":[{"opening":[0,1,0],"side":"C"}])",
+        R"("sections":[{"opening":[0,1,0],"never":[3]}])",
+        R"("sections":[{"opening":[0,1,0],"same_as":"x"}])",
+        R"("sections":[{"opening":[0,1,0],"print":{"tone":7}}])",
+        R"("sections":[{"opening":[0,1,0],"print":{"motif":{"on_paper_mm":[1]}}}])"};
+    for (const char* w : wrong_about_papers)
+        EXPECT_EQ(kind(zip_of({{"project.json", std::string(R"({"format":"zesty-project/4",)") + w + "}"}})),
+                  ErrorKind::BadInput)
+            << w;
     for (const char* w : wrong)
         EXPECT_EQ(kind(zip_of({{"project.json", std::string(R"({"format":"zesty-project/1",)") + w + "}"}})),
                   ErrorKind::BadInput)

@@ -1,4 +1,5 @@
 #include "core/geometry/measure.h"
+#include "io/trace/edges.h"
 #include "io/trace/plane.h"
 #include "support/lattice.h"
 
@@ -55,6 +56,52 @@ TEST(SquareCorners, OtherShapesAreNoSquares) {
     EXPECT_FALSE(square_corners({{0, 0}, {100, 0}, {50, 20}, {100, 100}, {0, 100}}));
     EXPECT_FALSE(square_corners({}));
     EXPECT_TRUE(square_corners(testing::rectangle(0, 0, 100, 98)));
+}
+
+TEST(QuadCorners, TakeOblongSheetsAndComeUprightInOrder) {
+    const Ring sheet = transformed(testing::rectangle(0, 0, 300, 100),
+                                   Transform::moved(200, 100) * Transform::turned_deg(12));
+    EXPECT_FALSE(square_corners(sheet));
+    const auto corners = quad_corners(sheet, 0.3);
+    ASSERT_TRUE(corners);
+    const auto ordered = upright(*corners);
+    EXPECT_LT(distance(ordered[0], {200, 100}), 0.5);
+    EXPECT_GT(ordered[1].x, ordered[0].x + 200);
+    EXPECT_GT(ordered[3].y, ordered[0].y + 50);
+    EXPECT_FALSE(quad_corners(testing::rectangle(0, 0, 300, 40), 0.3));
+}
+
+TEST(SharpEdges, TellASquareToAFewHundredthsOfAPixel) {
+    std::mt19937 random(4);
+    for (int round = 0; round < 10; ++round) {
+        const double turn = -20 + 4.0 * round;
+        const Transform t = Transform::moved(60 + 0.37 * round, 70.21) * Transform::turned_deg(turn);
+        const Ring exact = transformed(testing::rectangle(0, 0, 120, 120), t);
+        // Each pixel as light as the square covers it, by four by four samples, with grain.
+        GreyPicture picture{260, 260, {}};
+        const Transform back = inverse(t);
+        for (int y = 0; y < 260; ++y)
+            for (int x = 0; x < 260; ++x) {
+                int in = 0;
+                for (int k = 0; k < 16; ++k) {
+                    const Point p = back({x + (k % 4 + 0.5) / 4, y + (k / 4 + 0.5) / 4});
+                    in += p.x > 0 && p.x < 120 && p.y > 0 && p.y < 120;
+                }
+                const int grain = static_cast<int>(random() % 13) - 6;
+                picture.levels.push_back(static_cast<std::uint8_t>(60 + 150 * in / 16 + grain));
+            }
+        std::array<Point, 4> rough;
+        for (std::size_t k = 0; k < 4; ++k) rough[k] = exact[k] + Point{1.3, -0.9};
+        const auto sharp = sharpened(picture, rough);
+        ASSERT_TRUE(sharp);
+        for (std::size_t k = 0; k < 4; ++k) {
+            EXPECT_LT(distance(sharp->corners[k], exact[k]), 0.15) << "turned by " << turn;
+            EXPECT_LT(distance(sharp->corners[k], exact[k]), 5 * sharp->error + 0.02);
+        }
+        EXPECT_LT(sharp->error, 0.2);
+    }
+    const GreyPicture flat{50, 50, std::vector<std::uint8_t>(2500, 90)};
+    EXPECT_FALSE(sharpened(flat, {Point{10, 10}, Point{40, 10}, Point{40, 40}, Point{10, 40}}));
 }
 
 } // namespace zesty

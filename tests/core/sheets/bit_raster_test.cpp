@@ -125,4 +125,26 @@ TEST(SheetRaster, BlockingBeyondTheEdgeIsHarmless) {
     EXPECT_EQ(sheet.first_fit(rasterize({rectangle(0, 0, 10, 1), {}}, {0, 0}, 1), 9), -1);
 }
 
+TEST(SheetRaster, TheFirstPlaceIsLookedForFromAColumnOn) {
+    SheetRaster sheet({rectangle(0, 0, 300, 4), {}}, 1);
+    const PieceRaster bar = rasterize({rectangle(0, 0, 10, 1), {}}, {0, 0}, 1);
+    sheet.block(bar, 100, 0);
+    for (const int from : {0, 1, 63, 64, 65, 90}) EXPECT_EQ(sheet.first_fit(bar, 0, from), from);
+    for (const int from : {91, 99, 100, 109}) EXPECT_EQ(sheet.first_fit(bar, 0, from), 110);
+    EXPECT_EQ(sheet.first_fit(bar, 0, 290), 290);
+    EXPECT_EQ(sheet.first_fit(bar, 0, 291), -1);
+    EXPECT_EQ(sheet.first_fit(bar, 0, 100'000), -1);
+}
+
+TEST(PieceRaster, OfSeveralOutlinesOwnsTheCellsOfEach) {
+    const Region parts{
+        {rectangle(0, 0, 4, 4), {}}, {rectangle(10, 2, 13, 6), {}}, {rectangle(3, 3, 5, 5), {}}};
+    const PieceRaster all = rasterize(parts, {0, 0}, 1);
+    EXPECT_EQ(all.columns, 13);
+    EXPECT_EQ(all.rows, 6);
+    EXPECT_EQ(all.cells, 16u + 12u + 3u) << "what they share counts once";
+    const PieceRaster one = rasterize(Region{parts[0]}, {0, 0}, 1);
+    EXPECT_EQ(one.cells, 16u);
+}
+
 } // namespace zesty

@@ -87,4 +87,55 @@ TEST(Sections, NeighboursShareABarOfAtMostThreeQuarters) {
     EXPECT_EQ(neighbours_of(cut, sections_of(testing::spots_of(cut), p), {}).size(), 0u);
 }
 
+TEST(Stash, PapersAreReplacedAddedAndTakenOutWithTheirPictures) {
+    Stash s;
+    Paper a = plain_paper({});
+    a.picture = "a.png";
+    Paper b = a;
+    b.id = "b";
+    b.picture = "b.png";
+    b.back = PaperFace{{1, 2, 3}, "shared.png"};
+    Paper c = a;
+    c.id = "c";
+    c.picture = "shared.png";
+    s = with_paper(with_paper(with_paper(s, a, {{"a.png", "A"}}), b, {{"b.png", "B"}, {"shared.png", "S"}}),
+                   c);
+    ASSERT_EQ(s.papers.size(), 3u);
+    EXPECT_EQ(s.pictures.size(), 3u);
+    a.name = "Plum";
+    EXPECT_EQ(with_paper(s, a).papers[0].name, "Plum") << "in its place";
+    const Stash less = without_paper(s, "b");
+    EXPECT_EQ(less.find("b"), -1);
+    EXPECT_FALSE(less.pictures.contains("b.png"));
+    EXPECT_TRUE(less.pictures.contains("shared.png")) << "another paper shows it";
+    EXPECT_FALSE(without_paper(less, "c").pictures.contains("shared.png"));
+    EXPECT_EQ(free_id(s, "d"), "d");
+    EXPECT_EQ(free_id(s, "a"), "a-2");
+}
+
+TEST(Stash, EitherSideIsFoundAndKeysAreReadBack) {
+    Stash s;
+    s.papers.push_back(plain_paper({}));
+    s.papers[0].colour = {200, 40, 40};
+    s.papers[0].back = PaperFace{{40, 60, 200}, "", Pattern::Stripe};
+    EXPECT_EQ(found_in(s, {"", Rgb{42, 60, 198}}), std::vector<int>{0});
+    EXPECT_TRUE(found_in(s, {"", Rgb{40, 200, 60}}).empty());
+    EXPECT_EQ(found_in(s, {"", {}, 20, Pattern::Stripe}), std::vector<int>{0});
+    EXPECT_TRUE(found_in(s, {"", Rgb{200, 40, 40}, 20, Pattern::Stripe}).empty())
+        << "one side has the colour and the other the stripes";
+    for (const Pattern p :
+         {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre, Pattern::Picture})
+        EXPECT_EQ(pattern_named(name_of(p)), p);
+    for (const Direction d : {Direction::Free, Direction::Half, Direction::Fixed})
+        EXPECT_EQ(direction_named(name_of(d)), d);
+    EXPECT_FALSE(pattern_named("plaid"));
+    EXPECT_FALSE(direction_named("up"));
+    const PaperFace front = s.papers[0].face(Side::A);
+    Paper other = plain_paper({});
+    other.set_front(front);
+    EXPECT_EQ(other.face(Side::A), front);
+    EXPECT_EQ(other.face(Side::B), front) << "where there is no other side";
+    EXPECT_FALSE(other.has(Side::B));
+}
+
 } // namespace zesty

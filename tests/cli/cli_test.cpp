@@ -411,10 +411,10 @@ TEST(Cli, PapersHaveBacksAndPhotosShowPictures) {
     EXPECT_EQ(json::parse(scrap.out)["papers"][0]["sheets"].size(), 2u);
     const QString project = dir.filePath("p.zesty");
     const Ran shown = zesty({"set-out", demo::project(), "--photo", "4x6", "--photo-picture",
-                             demo::file("photos/kite-day.png"), "--photo-at", "9x9in", "--out", project});
+                             demo::file("photos/kite-day.png"), "--photo-at", "9,9", "--out", project});
     EXPECT_NE(shown.code, 2) << shown.err;
     EXPECT_NE(zesty({"plan", project, "--json"}).code, 2);
-    expect_one_line(zesty({"set-out", demo::project(), "--photo", "4x6", "--photo-picture", demo::drawing(),
+    expect_one_line(zesty({"set-out", demo::project(), "--photo", "4x6", "--photo-picture", demo::stash(),
                            "--out", project}),
                     "damaged");
 }

@@ -280,7 +280,9 @@ private:
                                                           : name_of(section.treatment);
         const int paper = plan_.paper_of_section[plan_.patches[patch].section];
         if (paper < 0) return "no paper yet";
-        const QString name = QString::fromStdString(project_.stash->papers[paper].name);
+        const Paper& info = project_.stash->papers[paper];
+        QString name = QString::fromStdString(info.name);
+        if (info.back) name += QString(" ") + name_of(plan_.side_of_section[plan_.patches[patch].section]);
         if (plan_.placed[patch].sheet < 0) return name + ": short";
         const Patch& p = plan_.patches[patch];
         if (p.punch > 0)

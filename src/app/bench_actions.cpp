@@ -6,7 +6,6 @@
 #include "app/page_view.h"
 #include "app/papers_panel.h"
 #include "app/photos_part.h"
-#include "app/propose_part.h"
 #include "app/sections_panel.h"
 #include "app/set_out_panel.h"
 #include "app/wording.h"

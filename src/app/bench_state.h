@@ -60,9 +60,8 @@ public:
     const Offer* offer() const { return offers_.empty() ? nullptr : &offers_[shown_offer_]; }
     const std::vector<Offer>& offers() const { return offers_; }
     int shown_offer() const { return offers_.empty() ? -1 : static_cast<int>(shown_offer_); }
-    bool side_by_side() const {
-        return side_by_side_ && !offers_.empty();
-    } ///< all of them in place of the page
+    /// All of them are on show in place of the page.
+    bool side_by_side() const { return side_by_side_ && !offers_.empty(); }
     /// Up to which part of the page's width the proposal is on show, what is decided right of it; nothing
     /// when the two are not compared.
     std::optional<double> compared_at() const { return offers_.empty() ? std::nullopt : compared_at_; }
@@ -73,12 +72,12 @@ public:
                    : nullptr;
     }
     int compared_with_number() const { return compared_with() ? compared_with_ : -1; }
-    /// The side of a paper that shows in the drawer, and that is given.
     /// What other pages have reserved of a paper, mm2.
     double reserved(const std::string& paper) const {
         const auto at = reserved_.find(paper);
         return at == reserved_.end() ? 0 : at->second;
     }
+    /// The side of a paper that shows in the drawer, and that is given.
     Side side_up(int paper) const { return turned_.contains(paper) ? Side::B : Side::A; }
     /// A distance measured on the page, if one is on show.
     const std::optional<std::pair<Point, Point>>& measured() const { return measured_; }

@@ -2,6 +2,7 @@
 
 #include "app/theme.h"
 #include "app/wording.h"
+#include "core/stash/side_names.h"
 
 #include <QDoubleValidator>
 #include <QGridLayout>
@@ -188,8 +189,7 @@ void OpeningPart::show_others(const WhyPaper* why) {
     for (const OtherPaper& other : why->others) {
         if (shown++ == others_shown) break;
         const Paper& info = stash->papers[other.face.paper];
-        const QString name =
-            words(info.name) + (info.back ? QString(" ") + name_of(other.face.side) : QString());
+        const QString name = words(brief_name_and_side(info, other.face.side));
         auto* b = new QPushButton(others_);
         auto* inside = new QHBoxLayout(b);
         inside->setContentsMargins(40, 0, 8, 0);

@@ -2,6 +2,7 @@
 
 #include "core/geometry/lengths.h"
 #include "core/sentences.h"
+#include "core/stash/side_names.h"
 
 #include <QStringList>
 #include <algorithm>
@@ -111,10 +112,11 @@ QString about_opening(const Project& project, const Plan& plan, int opening) {
     }
     if (section.treatment != Treatment::Paper) out += QString(", ") + name_of(section.treatment);
     out += ", lip " + words(format_mm(plan.patches[patch].lip));
-    const int paper = plan.paper_of_section[plan.section_of_opening[opening]];
-    out += paper < 0 ? QString(", no paper yet") : ", " + words(project.stash->papers[paper].name);
-    if (paper >= 0 && project.stash->papers[paper].back)
-        out += QString(" ") + name_of(plan.side_of_section[plan.section_of_opening[opening]]);
+    const int at = plan.section_of_opening[opening];
+    const int paper = plan.paper_of_section[at];
+    out += paper < 0
+               ? QString(", no paper yet")
+               : ", " + words(brief_name_and_side(project.stash->papers[paper], plan.side_of_section[at]));
     if (paper >= 0 && plan.sheets_done) {
         const int sheet = plan.placed[patch].sheet;
         out += sheet < 0 ? QString(", does not fit") : " from " + words(plan.sheets[sheet].id);

@@ -229,9 +229,7 @@ void Worker::read_paper_picture(const QString& path, bool crop) {
 
 void Worker::read_photo_picture(const QString& path) {
     post([this, path] {
-        const auto bytes = read_file(path, 64LL << 20);
-        auto picture = bytes ? brought_picture(QFileInfo(path).fileName().toStdString(), bytes->toStdString())
-                             : Result<SharedPicture>(tl::make_unexpected(bytes.error()));
+        const auto picture = brought_from(path);
         if (picture)
             report([this, p = *picture] { emit photo_picture_read(p); });
         else

@@ -3,6 +3,7 @@
 #include "cli/painting.h"
 #include "cli/papers_edit.h"
 #include "cli/typed.h"
+#include "core/stash/side_names.h"
 #include "io/paint/page_painter.h"
 #include "io/project_file.h"
 
@@ -110,8 +111,7 @@ void print(const Project& project, const Plan& plan, const Answers& answers) {
             continue;
         }
         const Paper& info = project.stash->papers[paper];
-        std::cout << info.name << (info.back ? std::string(", side ") + name_of(plan.side_of_section[s]) : "")
-                  << (section.locked ? ", kept" : "") << "\n";
+        std::cout << name_and_side(info, plan.side_of_section[s]) << (section.locked ? ", kept" : "") << "\n";
     }
     int number = 0;
     for (const OfferedPage& p : answers.proposals) {
@@ -125,8 +125,7 @@ void print(const Project& project, const Plan& plan, const Answers& answers) {
     std::cout << "what else:\n";
     for (const OtherPaper& o : answers.why->others) {
         const Paper& paper = project.stash->papers[o.face.paper];
-        std::cout << "  " << paper.name << (paper.back ? std::string(", side ") + name_of(o.face.side) : "")
-                  << ": " << o.words << "\n";
+        std::cout << "  " << name_and_side(paper, o.face.side) << ": " << o.words << "\n";
     }
 }
 

@@ -335,15 +335,6 @@ private:
 
 } // namespace
 
-Result<double> typed_light(const std::string& text) {
-    static const std::map<std::string, double> ends{
-        {"right", 0.0}, {"bottom", 90.0}, {"left", 180.0}, {"top", -90.0}};
-    const auto light = ends.find(text);
-    if (light == ends.end())
-        return fail(ErrorKind::BadInput, "--light: '" + text + "' is none of top, bottom, left, right");
-    return light->second;
-}
-
 Result<void> edit_papers(const PapersArgs& args, Project& project, Planner& planner) {
     return PapersEdit(args, project, planner).run();
 }

@@ -9,7 +9,4 @@ namespace zesty::cli {
 /// Changes the project as told; nothing of it counts when there is an error, which names the option.
 Result<void> edit_papers(const PapersArgs& args, Project& project, Planner& planner);
 
-/// "top", "right", ...: where the light end is, in degrees.
-Result<double> typed_light(const std::string& text);
-
 } // namespace zesty::cli

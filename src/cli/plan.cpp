@@ -1,12 +1,12 @@
 #include "cli/commands.h"
 #include "cli/deadline.h"
 #include "cli/proposed.h"
+#include "cli/typed.h"
 #include "io/plan_json.h"
 #include "io/project_file.h"
 
 #include <algorithm>
 #include <iostream>
-#include <map>
 #include <nlohmann/json.hpp>
 
 namespace zesty::cli {
@@ -35,14 +35,15 @@ Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, d
 }
 
 int run(const PlanArgs& args) {
-    static const std::map<std::string, double> ends{
-        {"right", 0.0}, {"bottom", 90.0}, {"left", 180.0}, {"top", -90.0}};
-    const auto light = ends.find(args.light);
-    if (!args.light.empty() && light == ends.end())
-        return complain("--light: '" + args.light + "' is none of top, bottom, left, right");
+    std::optional<double> light;
+    if (!args.light.empty()) {
+        const auto deg = typed_light(args.light);
+        if (!deg) return complain(deg.error().message);
+        light = *deg;
+    }
     const auto p = planned(args.project, args.seed, args.seconds, [&](Project& project) {
         if (args.drift) project.style.drift = *args.drift;
-        if (light != ends.end()) project.style.light_deg = light->second;
+        if (light) project.style.light_deg = *light;
     });
     if (!p) return complain(p.error().message);
     const Plan& plan = p->plan;

@@ -8,9 +8,7 @@
 #include "io/drawing_import.h"
 #include "io/picture.h"
 #include "io/project_file.h"
-#include "io/read_file.h"
 
-#include <QFileInfo>
 #include <algorithm>
 #include <iostream>
 #include <nlohmann/json.hpp>
@@ -230,10 +228,7 @@ private:
             photo.picture = {};
             return {};
         }
-        const QString path = QString::fromStdString(a_.photo_picture);
-        const auto bytes = read_file(path, 64LL << 20);
-        if (!bytes) return tl::make_unexpected(bytes.error());
-        auto picture = brought_picture(QFileInfo(path).fileName().toStdString(), bytes->toStdString());
+        auto picture = brought_from(QString::fromStdString(a_.photo_picture));
         if (!picture) return tl::make_unexpected(picture.error());
         photo.picture = std::move(*picture);
         return {};

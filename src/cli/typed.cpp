@@ -1,6 +1,7 @@
 #include "cli/typed.h"
 
 #include <charconv>
+#include <map>
 
 namespace zesty::cli {
 
@@ -99,6 +100,15 @@ Result<std::vector<int>> typed_numbers(const std::string& option, const std::str
         for (int n = *from; n <= *to; ++n) out.push_back(n - 1);
     }
     return out;
+}
+
+Result<double> typed_light(const std::string& text) {
+    static const std::map<std::string, double> ends{
+        {"right", 0.0}, {"bottom", 90.0}, {"left", 180.0}, {"top", -90.0}};
+    const auto light = ends.find(text);
+    if (light == ends.end())
+        return fail(ErrorKind::BadInput, "--light: '" + text + "' is none of top, bottom, left, right");
+    return light->second;
 }
 
 For typed_for(const std::string& text) {

@@ -1,6 +1,9 @@
 #include "io/picture.h"
 
+#include "io/read_file.h"
+
 #include <QBuffer>
+#include <QFileInfo>
 #include <QImageReader>
 #include <QtEndian>
 #include <zlib.h>
@@ -51,6 +54,12 @@ Result<SharedPicture> brought_picture(const std::string& name, const std::string
     if (!image) return fail(image.error().kind, name + ": " + image.error().message);
     return SharedPicture{
         std::make_shared<const BroughtPicture>(BroughtPicture{name, bytes, palette_of(pixels_from(*image))})};
+}
+
+Result<SharedPicture> brought_from(const QString& path) {
+    const auto bytes = read_file(path, 64LL << 20);
+    if (!bytes) return tl::make_unexpected(bytes.error());
+    return brought_picture(QFileInfo(path).fileName().toStdString(), bytes->toStdString());
 }
 
 Pixels pixels_from(const QImage& image) {

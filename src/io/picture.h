@@ -7,6 +7,7 @@
 
 #include <QByteArray>
 #include <QImage>
+#include <QString>
 
 namespace zesty {
 
@@ -17,6 +18,9 @@ Result<QImage> read_picture(const QByteArray& data, QSize fit = {});
 
 /// A photo as somebody brought it, its colours read.
 Result<SharedPicture> brought_picture(const std::string& name, const std::string& bytes);
+
+/// The same from a file, of up to 64 MB.
+Result<SharedPicture> brought_from(const QString& path);
 
 /// The pixels as the core looks at them; a millimetre each until somebody knows better.
 Pixels pixels_from(const QImage& image);

@@ -19,6 +19,24 @@ Plan shapes_of(const Project& project) {
     return plan ? std::move(*plan) : Plan{};
 }
 
+void expect_laid_as_planned(const Project& project, const Plan& plan) {
+    for (const UsedSheet& u : plan.used_sheets) {
+        NestJob job;
+        job.gap = project.blade_gap;
+        NestResult r;
+        job.sheets.push_back({plan.sheets[u.sheet].outline, 0});
+        for (int patch : u.patches) {
+            const PlacedPatch& at = plan.placed[patch];
+            EXPECT_EQ(at.mirrored, plan.side_of_section[plan.patches[patch].section] == Side::B);
+            const Polygon outline =
+                transformed(plan.patches[patch].outline, at.mirrored ? Transform::mirrored_x() : Transform{});
+            r.placements.push_back({static_cast<int>(job.pieces.size()), 0, at.rotation_deg, at.shift});
+            job.pieces.push_back({outline, true, {}, {}});
+        }
+        EXPECT_EQ(verify(job, r), "");
+    }
+}
+
 Polygon opening_on_page(const Plan& plan, int opening) {
     return transformed(plan.cut->openings[opening].outline, plan.set_out.to_page);
 }

@@ -11,6 +11,9 @@ Project project_of(const Drawing& drawing);
 /// The plan without sheets; the test fails when there is none.
 Plan shapes_of(const Project& project);
 
+/// Every placed patch lies on its sheet as the plan says, apart from the others, mirrored where side B shows.
+void expect_laid_as_planned(const Project& project, const Plan& plan);
+
 Polygon opening_on_page(const Plan& plan, int opening);
 
 /// Openings of random blobs, concave ones too, and lattices, without what lies in them.

@@ -1,6 +1,7 @@
 #include "core/match/capacity.h"
 
 #include "core/geometry/measure.h"
+#include "core/match/print_turn.h"
 
 #include <algorithm>
 #include <bit>
@@ -70,8 +71,7 @@ void mix(std::uint64_t& h, const PaperFace& face) {
 /// The turns on the sheet that a side allows; none for any.
 std::vector<double> turns_of(const PaperFace& face, Side side, const PatchPrint& print) {
     if (print.slant_deg && (!print.stripes_only || face.pattern == Pattern::Stripe)) {
-        const double print_deg = face.pattern == Pattern::Stripe ? face.angle_deg : 0;
-        const double turn = side == Side::A ? print_deg - *print.slant_deg : *print.slant_deg - print_deg;
+        const double turn = turn_for_slant(face, side, *print.slant_deg);
         if (face.direction == Direction::Fixed) return {turn};
         return {turn, turn + 180};
     }

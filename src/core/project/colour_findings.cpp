@@ -29,9 +29,10 @@ std::map<std::pair<int, Side>, Used> used_faces(const Project& project, const Pl
     for (std::size_t s = 0; s < plan.sections.size(); ++s) {
         const int paper = plan.paper_of_section[s];
         if (paper < 0) continue;
-        Used& used = out[{paper, plan.side_of_section[s]}];
-        used.sections.push_back(static_cast<int>(s));
-        used.lab = to_lab(project.stash->papers[paper].face(plan.side_of_section[s]).colour);
+        const Side side = plan.side_of_section[s];
+        const auto [at, fresh] = out.try_emplace({paper, side});
+        if (fresh) at->second.lab = to_lab(project.stash->papers[paper].face(side).colour);
+        at->second.sections.push_back(static_cast<int>(s));
     }
     return out;
 }

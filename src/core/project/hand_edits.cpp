@@ -1,6 +1,7 @@
 #include "core/project/hand_edits.h"
 
 #include "core/geometry/measure.h"
+#include "core/match/print_turn.h"
 
 #include <cmath>
 
@@ -26,8 +27,7 @@ std::optional<PrintWish> moved_print(const Project& project, const Plan& plan, i
     Point feature = at.to_sheet()(from);
     if (at.mirrored) feature.x = picture_box(paper).width() - feature.x;
     out.motif = MotifAnchor{feature, to - plan.middle_of(opening)};
-    const double print_deg = face.pattern == Pattern::Stripe ? face.angle_deg : 0;
-    const double slant = at.mirrored ? print_deg + at.rotation_deg : print_deg - at.rotation_deg;
+    const double slant = slant_of_turn(face, at.mirrored ? Side::B : Side::A, at.rotation_deg);
     out.slant_deg = std::remainder(slant, 360.0);
     return out;
 }

@@ -3,6 +3,7 @@
 #include "core/geometry/measure.h"
 
 #include <algorithm>
+#include <optional>
 
 namespace zesty {
 
@@ -37,17 +38,12 @@ public:
         if (page.base_paper.empty()) return;
         for (const Box& leaf : page.leaves()) {
             const Box base = page.base_of(leaf);
-            Sheet* best = smallest(page.base_paper, [&](const Sheet& s) { return holds(s, base); });
-            if (!best) {
+            const auto from = cut_from(page.base_paper, base);
+            if (!from) {
                 miss("base-paper", "No sheet for the base", "the base's paper", base.width(), base.height());
                 return;
             }
-            const Box at = bounds(best->outline);
-            const Transform to_sheet = Transform::moved(at.x0 - base.x0, at.y0 - base.y0);
-            const std::string id = best->id;
-            const int paper = best->paper;
-            cut_off(*best, Box{at.x0, at.y0, at.x0 + base.width(), at.y0 + base.height()});
-            if (page.under_photos) offer_under_photos(base, to_sheet, id, paper);
+            if (page.under_photos) offer_under_photos(base, *from);
         }
     }
 
@@ -56,21 +52,33 @@ public:
             const std::string& paper = project_.cuts[c].paper;
             if (paper.empty()) continue;
             const Box box = plan_.each_cut[c].cut_box;
-            Sheet* best = smallest(paper, [&](const Sheet& s) { return holds(s, box); });
-            if (!best) {
+            const auto from = cut_from(paper, box);
+            if (!from) {
                 miss("cut-paper", "No sheet for the cut", "the cut's paper", box.width(), box.height());
                 continue;
             }
-            const Box at = bounds(best->outline);
-            const Transform to_sheet = Transform::moved(at.x0 - box.x0, at.y0 - box.y0);
-            const std::string id = best->id;
-            const int index = best->paper;
-            cut_off(*best, Box{at.x0, at.y0, at.x0 + box.width(), at.y0 + box.height()});
-            offer_drop_outs(static_cast<int>(c), to_sheet, id, index);
+            offer_drop_outs(static_cast<int>(c), *from);
         }
     }
 
 private:
+    /// The sheet that something of the page is cut from, and the way from page to sheet.
+    struct CutFrom {
+        std::string sheet;
+        int paper = -1;
+        Transform to_sheet;
+    };
+
+    /// The box is cut from a corner of the smallest sheet that holds it; nothing when none does.
+    std::optional<CutFrom> cut_from(const std::string& id, const Box& box) {
+        Sheet* best = smallest(id, [&](const Sheet& s) { return holds(s, box); });
+        if (!best) return std::nullopt;
+        const Box at = bounds(best->outline);
+        CutFrom out{best->id, best->paper, Transform::moved(at.x0 - box.x0, at.y0 - box.y0)};
+        cut_off(*best, Box{at.x0, at.y0, at.x0 + box.width(), at.y0 + box.height()});
+        return out;
+    }
+
     template <class Fits> Sheet* smallest(const std::string& id, Fits fits) {
         const int paper = project_.stash ? project_.stash->find(id) : -1;
         Sheet* best = nullptr;
@@ -108,7 +116,7 @@ private:
             if (area(p) > worth_offering) plan_.sheets.push_back({id, paper, p, area(p), kind});
     }
 
-    void offer_under_photos(const Box& base, const Transform& to_sheet, const std::string& sheet, int paper) {
+    void offer_under_photos(const Box& base, const CutFrom& from) {
         Region hidden;
         for (const Photo& photo : project_.photos) {
             const auto inner = grow({outline_of(photo)}, -rim_under_photo);
@@ -121,19 +129,19 @@ private:
             const auto part = clipped(p, base);
             if (!part) continue;
             for (const Polygon& q : *part)
-                offer(transformed(q, to_sheet), SheetKind::UnderPhoto, paper,
-                      sheet + "/photo" + std::to_string(++number));
+                offer(transformed(q, from.to_sheet), SheetKind::UnderPhoto, from.paper,
+                      from.sheet + "/photo" + std::to_string(++number));
         }
     }
 
-    void offer_drop_outs(int cut, const Transform& to_sheet, const std::string& sheet, int paper) {
-        const Transform onto = to_sheet * plan_.set_out.to_page;
+    void offer_drop_outs(int cut, const CutFrom& from) {
+        const Transform onto = from.to_sheet * plan_.set_out.to_page;
         for (std::size_t o = 0; o < plan_.cut->openings.size(); ++o) {
             const Spot name = plan_.spots[o];
             if (plan_.cut_of_opening[o] != cut || name.part != 0 || name.opening >= first_piece_spot)
                 continue;
-            offer(transformed(plan_.cut->openings[o].outline, onto), SheetKind::DropOut, paper,
-                  sheet + "/out" + std::to_string(name.opening + 1));
+            offer(transformed(plan_.cut->openings[o].outline, onto), SheetKind::DropOut, from.paper,
+                  from.sheet + "/out" + std::to_string(name.opening + 1));
         }
     }
 

@@ -1,6 +1,7 @@
 #include "core/project/laying.h"
 
 #include "core/geometry/measure.h"
+#include "core/project/stash_at_hand.h"
 #include "core/sheets/leftover.h"
 
 #include <algorithm>
@@ -11,16 +12,6 @@ namespace {
 
 constexpr int attempts_for_a_plan = 10;
 constexpr double worth_keeping = 400; ///< mm2 of a leftover
-
-std::vector<LaidPatch> patches_with(const Plan& plan, int paper) {
-    std::vector<LaidPatch> out;
-    for (std::size_t p = 0; p < plan.patches.size(); ++p) {
-        const int section = plan.patches[p].section;
-        if (plan.paper_of_section[section] == paper && plan.patches[p].rides_on < 0)
-            out.emplace_back(static_cast<int>(p), plan.side_of_section[section]);
-    }
-    return out;
-}
 
 std::string size_of(const Project& project, const Plan& plan, int patch) {
     const Box b = bounds(plan.patches[patch].on_sheet());
@@ -97,10 +88,19 @@ void note_used_sheets(const Project& project, Plan& plan) {
 
 } // namespace
 
+std::vector<LaidPatch> patches_with(const Plan& plan, int paper) {
+    std::vector<LaidPatch> out;
+    for (std::size_t p = 0; p < plan.patches.size(); ++p) {
+        const int section = plan.patches[p].section;
+        if (plan.paper_of_section[section] == paper && plan.patches[p].rides_on < 0)
+            out.emplace_back(static_cast<int>(p), plan.side_of_section[section]);
+    }
+    return out;
+}
+
 bool lay_patches(const Project& project, Plan& plan, Capacity& capacity, bool proposed, const StopToken& stop,
                  const Progress& progress) {
-    static const Stash none;
-    const Stash& stash = project.stash ? *project.stash : none;
+    const Stash& stash = stash_at_hand(project);
     for (std::size_t paper = 0; paper < stash.papers.size(); ++paper) {
         if (stopped(stop)) return false;
         if (progress)

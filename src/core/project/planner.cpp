@@ -4,6 +4,7 @@
 #include "core/geometry/measure.h"
 #include "core/project/findings.h"
 #include "core/project/hidden_stock.h"
+#include "core/project/stash_at_hand.h"
 #include "core/sections/effort.h"
 
 #include <algorithm>
@@ -13,15 +14,11 @@ namespace zesty {
 
 namespace {
 
-const Stash& stash_of(const Project& project) {
-    static const Stash none;
-    return project.stash ? *project.stash : none;
-}
-
 std::vector<int> chosen_papers(const Project& project, const std::vector<Section>& sections) {
     std::vector<int> out;
     for (const Section& s : sections)
-        out.push_back(takes_paper(s.treatment) && !s.paper.empty() ? stash_of(project).find(s.paper) : -1);
+        out.push_back(takes_paper(s.treatment) && !s.paper.empty() ? stash_at_hand(project).find(s.paper)
+                                                                   : -1);
     return out;
 }
 
@@ -30,7 +27,7 @@ std::vector<Side> chosen_sides(const Project& project, const Plan& plan) {
     for (std::size_t s = 0; s < plan.sections.size(); ++s) {
         const int paper = plan.paper_of_section[s];
         const Side side = project.choice(plan.sections[s].id).side;
-        out.push_back(paper >= 0 && stash_of(project).papers[paper].has(side) ? side : Side::A);
+        out.push_back(paper >= 0 && stash_at_hand(project).papers[paper].has(side) ? side : Side::A);
     }
     return out;
 }
@@ -254,7 +251,7 @@ Result<void> Planner::back_again(const Project& project, Plan& plan) {
 
 Result<Plan> Planner::shapes(const Project& project) {
     Plan plan;
-    const Stash& stash = stash_of(project);
+    const Stash& stash = stash_at_hand(project);
     plan.frame = frame_of(project.page, project.units);
     plan.sheets = sheets_of(stash);
     plan.papers.resize(stash.papers.size());

@@ -5,6 +5,7 @@
 #include "core/project/match_job.h"
 #include "core/project/planner.h"
 #include "core/project/print_plan.h"
+#include "core/project/stash_at_hand.h"
 
 #include <algorithm>
 
@@ -12,16 +13,11 @@ namespace zesty {
 
 namespace {
 
-const Stash& papers_at_hand(const Project& project) {
-    static const Stash none;
-    return project.stash ? *project.stash : none;
-}
-
 /// By section, as match numbers them.
 std::vector<int> chosen_faces(const Project& project, const Plan& plan) {
     std::vector<int> out;
     for (std::size_t s = 0; s < plan.sections.size(); ++s)
-        out.push_back(face_of(papers_at_hand(project), plan.paper_of_section[s], plan.side_of_section[s]));
+        out.push_back(face_of(stash_at_hand(project), plan.paper_of_section[s], plan.side_of_section[s]));
     return out;
 }
 
@@ -45,7 +41,7 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
 }
 
 void Planner::use_capacity(const Project& project, const Plan& plan) {
-    capacity_.use(papers_at_hand(project), plan.sheets, plan.patches, project.blade_gap, project.seed,
+    capacity_.use(stash_at_hand(project), plan.sheets, plan.patches, project.blade_gap, project.seed,
                   patch_prints(project, plan));
 }
 
@@ -54,7 +50,7 @@ Result<Plan> Planner::ready_to_choose(const Project& project) {
     if (!made) return made;
     if (made->patches.empty())
         return fail(ErrorKind::NothingToDo, "there is no section to choose a paper for");
-    if (papers_at_hand(project).papers.empty())
+    if (stash_at_hand(project).papers.empty())
         return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
     return made;
 }
@@ -104,7 +100,7 @@ Result<WhyPaper> Planner::why(const Project& project, int section, const StopTok
         return fail(ErrorKind::BadInput, "there is no such section");
     if (!takes_paper(plan.sections[section].treatment))
         return fail(ErrorKind::NothingToDo, "this section gets no paper");
-    if (papers_at_hand(project).papers.empty())
+    if (stash_at_hand(project).papers.empty())
         return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
     use_capacity(project, plan);
     const MatchJob job = match_job(project, plan, true);

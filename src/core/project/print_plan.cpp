@@ -3,7 +3,7 @@
 #include "core/project/tones.h"
 
 #include <algorithm>
-#include <cmath>
+#include <set>
 
 namespace zesty {
 
@@ -14,16 +14,20 @@ struct Slant {
     bool stripes_only = false;
 };
 
-/// Sections that are followed by one that faces them, and those that face: they need a definite slant.
-bool in_a_facing_pair(const Project& project, const Plan& plan, const Section& section) {
-    if (project.choice(section.id).facing) return true;
-    return std::any_of(plan.sections.begin(), plan.sections.end(), [&](const Section& other) {
-        const SectionChoice& c = project.choice(other.id);
-        return c.facing && c.same_as && section_of(project, *c.same_as) == section.id;
-    });
+/// Sections that face another, and those that are faced: they need a definite slant.
+std::set<Spot> facing_pairs(const Project& project, const Plan& plan) {
+    std::set<Spot> out;
+    for (const Section& s : plan.sections) {
+        const SectionChoice& c = project.choice(s.id);
+        if (!c.facing) continue;
+        out.insert(s.id);
+        if (c.same_as) out.insert(section_of(project, *c.same_as));
+    }
+    return out;
 }
 
-Slant slant_of(const Project& project, const Plan& plan, const Section& section) {
+Slant slant_of(const Project& project, const Plan& plan, const Section& section,
+               const std::set<Spot>& in_a_facing_pair) {
     const SectionChoice& choice = project.choice(section.id);
     if (choice.facing && choice.same_as) {
         const SectionChoice& leader = project.choice(section_of(project, *choice.same_as));
@@ -31,7 +35,7 @@ Slant slant_of(const Project& project, const Plan& plan, const Section& section)
     }
     if (choice.print.slant_deg) return {choice.print.slant_deg, false};
     const double angle = project.slants.angle_deg;
-    if (in_a_facing_pair(project, plan, section)) return {angle, true};
+    if (in_a_facing_pair.contains(section.id)) return {angle, true};
     switch (project.slants.rule) {
     case SlantRule::AsTheyFit:
         return {};
@@ -59,8 +63,9 @@ std::vector<PatchPrint> patch_prints(const Project& project, const Plan& plan) {
     std::vector<PatchPrint> out(plan.patches.size());
     if (!plan.cut) return out;
     const Tones tones(project, plan);
+    const std::set<Spot> facing = facing_pairs(project, plan);
     std::vector<Slant> slants;
-    for (const Section& s : plan.sections) slants.push_back(slant_of(project, plan, s));
+    for (const Section& s : plan.sections) slants.push_back(slant_of(project, plan, s, facing));
     for (std::size_t p = 0; p < out.size(); ++p) {
         const Patch& patch = plan.patches[p];
         const PrintWish& wish = project.choice(plan.sections[patch.section].id).print;

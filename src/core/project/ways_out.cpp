@@ -1,5 +1,6 @@
 #include "core/project/ways_out.h"
 
+#include "core/project/laying.h"
 #include "core/project/print_plan.h"
 
 #include <algorithm>
@@ -96,14 +97,9 @@ bool WaysOut::fits_when(const Project& changed, int paper, const Shapes& shapes)
     Capacity room;
     room.use(*changed.stash, then->sheets, then->patches, changed.blade_gap, changed.seed,
              patch_prints(changed, *then));
-    std::vector<LaidPatch> patches;
+    const std::vector<LaidPatch> patches = patches_with(*then, paper);
     double area = 0;
-    for (std::size_t p = 0; p < then->patches.size(); ++p) {
-        const int s = then->patches[p].section;
-        if (then->paper_of_section[s] != paper || then->patches[p].rides_on >= 0) continue;
-        patches.emplace_back(static_cast<int>(p), then->side_of_section[s]);
-        area += then->patches[p].paper_area();
-    }
+    for (const LaidPatch& p : patches) area += then->patches[p.patch].paper_area();
     return area <= room.stock_area(paper) && room.lay(paper, patches, 4, stop_).complete();
 }
 

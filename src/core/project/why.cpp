@@ -1,6 +1,7 @@
 #include "core/project/why.h"
 
 #include "core/sentences.h"
+#include "core/stash/side_names.h"
 
 #include <algorithm>
 #include <cmath>
@@ -10,56 +11,32 @@ namespace zesty {
 
 namespace {
 
-std::string name_of_face(const Project& project, const Face& face) {
-    const Paper& paper = project.stash->papers[face.paper];
-    return paper.back ? paper.name + ", side " + name_of(face.side) : paper.name;
-}
+struct Objection {
+    std::string full;
+    std::string brief;
+};
 
-std::string words_for(const Plan& plan, const CostTerm& term) {
+Objection words_for(const Plan& plan, const CostTerm& term) {
     const std::string other = term.other >= 0 ? plan.sections[term.other].label : std::string();
     switch (term.kind) {
     case CostTerm::Kind::Alike:
-        return "beside " + other + ", which has it too";
+        return {"beside " + other + ", which has it too", "beside it in " + other};
     case CostTerm::Kind::Similar:
-        return "much like what is in " + other;
+        return {"much like what is in " + other, "much like " + other};
     case CostTerm::Kind::Apart:
-        return "must not meet what is in " + other;
+        return {"must not meet what is in " + other, "must not meet " + other};
     case CostTerm::Kind::Near:
-        return "close to " + other + ", much the same colour";
+        return {"close to " + other + ", much the same colour", "close to " + other};
     case CostTerm::Kind::Tone:
-        return "not the tone of this place";
+        return {"not the tone of this place", "another tone"};
     case CostTerm::Kind::Print:
-        return "print large for so small an opening";
+        return {"print large for so small an opening", "print too large"};
     case CostTerm::Kind::Behind:
-        return "little contrast with the cut or the base";
+        return {"little contrast with the cut or the base", "little contrast"};
     case CostTerm::Kind::Photo:
         break;
     }
-    return "much the colour of the photo beside it";
-}
-
-/// The same in two or three words.
-std::string few_words_for(const Plan& plan, const CostTerm& term) {
-    const std::string other = term.other >= 0 ? plan.sections[term.other].label : std::string();
-    switch (term.kind) {
-    case CostTerm::Kind::Alike:
-        return "beside it in " + other;
-    case CostTerm::Kind::Similar:
-        return "much like " + other;
-    case CostTerm::Kind::Apart:
-        return "must not meet " + other;
-    case CostTerm::Kind::Near:
-        return "close to " + other;
-    case CostTerm::Kind::Tone:
-        return "another tone";
-    case CostTerm::Kind::Print:
-        return "print too large";
-    case CostTerm::Kind::Behind:
-        return "little contrast";
-    case CostTerm::Kind::Photo:
-        break;
-    }
-    return "the photo's colour";
+    return {"much the colour of the photo beside it", "the photo's colour"};
 }
 
 /// What speaks for a paper is what does not speak against it.
@@ -95,17 +72,17 @@ WhyPaper why_paper(const Project& project, const Plan& plan, const MatchJob& job
     WhyPaper out;
     const int paper = plan.paper_of_section[section];
     if (paper >= 0) {
-        out.paper = name_of_face(project, {paper, plan.side_of_section[section]});
+        out.paper = name_and_side(project.stash->papers[paper], plan.side_of_section[section]);
         out.reasons = in_favour(project, plan, choices, section);
         for (const CostTerm& t : choices.terms)
-            if (t.amount > 1) out.reasons.push_back("but " + words_for(plan, t));
+            if (t.amount > 1) out.reasons.push_back("but " + words_for(plan, t).full);
     }
     const std::vector<Face> faces = faces_of(job.stash);
     for (const Alternative& a : choices.others) {
         OtherPaper other{faces[a.face], {}, a.room, a.never, a.worse};
         other.words = a.never                                     ? "ruled out here"
                       : !a.room                                   ? "no room"
-                      : !a.terms.empty() && a.terms[0].amount > 1 ? few_words_for(plan, a.terms[0])
+                      : !a.terms.empty() && a.terms[0].amount > 1 ? words_for(plan, a.terms[0]).brief
                       : a.worse < -0.5                            ? "better still"
                       : a.worse < 1                               ? "just as well"
                                                                   : "less well spread";

@@ -1,6 +1,7 @@
 #include "io/guide/guide_pdf.h"
 
 #include "core/geometry/measure.h"
+#include "core/stash/side_names.h"
 #include "io/paint/mat_painter.h"
 #include "io/paint/page_painter.h"
 
@@ -278,11 +279,11 @@ private:
         if (patch < 0)
             return plan_.covered[opening] >= hidden_share ? "covered, not backed"
                                                           : name_of(section.treatment);
-        const int paper = plan_.paper_of_section[plan_.patches[patch].section];
+        const int at = plan_.patches[patch].section;
+        const int paper = plan_.paper_of_section[at];
         if (paper < 0) return "no paper yet";
-        const Paper& info = project_.stash->papers[paper];
-        QString name = QString::fromStdString(info.name);
-        if (info.back) name += QString(" ") + name_of(plan_.side_of_section[plan_.patches[patch].section]);
+        const QString name = QString::fromStdString(
+            brief_name_and_side(project_.stash->papers[paper], plan_.side_of_section[at]));
         if (plan_.placed[patch].sheet < 0) return name + ": short";
         const Patch& p = plan_.patches[patch];
         if (p.punch > 0)

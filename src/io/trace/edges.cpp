@@ -1,5 +1,6 @@
 #include "io/trace/edges.h"
 
+#include "io/trace/bilinear.h"
 #include "io/trace/fitted_line.h"
 
 #include <algorithm>
@@ -61,18 +62,10 @@ std::optional<FittedLine> edge_between(const GreyPicture& picture, Point a, Poin
 } // namespace
 
 double GreyPicture::at(Point p) const {
-    const double x = std::clamp(p.x - 0.5, 0.0, width - 1.001);
-    const double y = std::clamp(p.y - 0.5, 0.0, height - 1.001);
-    const int c = static_cast<int>(x);
-    const int r = static_cast<int>(y);
-    const double u = x - c;
-    const double v = y - r;
-    const auto level = [&](int column, int row) {
+    return bilinear(width, height, p, [&](int column, int row) {
         return static_cast<double>(levels[static_cast<std::size_t>(row) * static_cast<std::size_t>(width) +
                                           static_cast<std::size_t>(column)]);
-    };
-    return (level(c, r) * (1 - u) + level(c + 1, r) * u) * (1 - v) +
-           (level(c, r + 1) * (1 - u) + level(c + 1, r + 1) * u) * v;
+    });
 }
 
 std::optional<SharpSquare> sharpened(const GreyPicture& picture, const std::array<Point, 4>& rough) {

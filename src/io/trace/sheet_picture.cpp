@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "io/picture.h"
+#include "io/trace/bilinear.h"
 #include "io/trace/outlines.h"
 #include "io/trace/plane.h"
 
@@ -51,16 +52,10 @@ std::optional<Ground> ground_of(const QImage& image) {
 }
 
 QRgb between(const QImage& image, Point p) {
-    const double x = std::clamp(p.x - 0.5, 0.0, image.width() - 1.001);
-    const double y = std::clamp(p.y - 0.5, 0.0, image.height() - 1.001);
-    const int c = static_cast<int>(x);
-    const int r = static_cast<int>(y);
-    const double u = x - c;
-    const double v = y - r;
     const auto mix = [&](auto channel) {
-        const double top = channel(image.pixel(c, r)) * (1 - u) + channel(image.pixel(c + 1, r)) * u;
-        const double low = channel(image.pixel(c, r + 1)) * (1 - u) + channel(image.pixel(c + 1, r + 1)) * u;
-        return static_cast<int>(std::lround(top * (1 - v) + low * v));
+        return static_cast<int>(std::lround(bilinear(image.width(), image.height(), p, [&](int c, int r) {
+            return static_cast<double>(channel(image.pixel(c, r)));
+        })));
     };
     return qRgb(mix([](QRgb q) { return qRed(q); }), mix([](QRgb q) { return qGreen(q); }),
                 mix([](QRgb q) { return qBlue(q); }));

@@ -49,8 +49,8 @@ int threshold_of(const Levels& levels) {
     return (first + last) / 2;
 }
 
-/// How opaque, where the picture has a see-through ground; else how light.
-Levels levels_of(const QImage& picture, bool& by_opacity) {
+/// The picture by how opaque it is, where it has a see-through ground; else by how light.
+GreyPicture levels_of(const QImage& picture, bool& by_opacity) {
     const QImage image = picture.convertToFormat(QImage::Format_ARGB32);
     const int w = image.width();
     const int h = image.height();
@@ -68,18 +68,17 @@ Levels levels_of(const QImage& picture, bool& by_opacity) {
         }
     }
     by_opacity = clear > alpha.size() / 100;
-    return by_opacity ? alpha : grey;
+    return {w, h, std::move(by_opacity ? alpha : grey)};
 }
 
-Result<std::vector<Ring>> material_outlines(const QImage& image) {
-    bool by_opacity = false;
-    const Levels levels = levels_of(image, by_opacity);
+Result<std::vector<Ring>> material_outlines(const GreyPicture& picture, bool by_opacity) {
+    const Levels& levels = picture.levels;
     const auto [least, most] = std::minmax_element(levels.begin(), levels.end());
     if (*most - *least < 40)
         return fail(ErrorKind::NothingToDo, "the picture shows nothing that could be traced");
     const int threshold = threshold_of(levels);
-    const int w = image.width();
-    const int h = image.height();
+    const int w = picture.width;
+    const int h = picture.height;
     const auto light = [&](int x, int y) {
         return levels[static_cast<std::size_t>(y) * static_cast<std::size_t>(w) +
                       static_cast<std::size_t>(x)] > threshold;
@@ -170,7 +169,7 @@ Result<PlaneMap> map_by(const std::array<Point, 4>& seen, double side, const Gre
 /// Takes the square out of the rings and the rest into millimetres.
 Result<Drawing> by_square(std::vector<Ring> rings, const GreyPicture& picture, const TraceOptions& options) {
     const double side = options.square;
-    const auto cut = read_cut(drawing_of(rings, 1, 1));
+    const auto cut = read_cut(drawing_of(std::move(rings), 1, 1));
     if (!cut) return tl::make_unexpected(cut.error());
     std::optional<std::array<Point, 4>> best;
     int square = -1;
@@ -222,13 +221,11 @@ Result<Drawing> trace_picture(const QByteArray& data, const TraceOptions& option
     const auto picture = read_picture(data);
     if (!picture) return tl::make_unexpected(picture.error());
     const QImage& image = *picture;
-    auto rings = material_outlines(image);
+    bool by_opacity = false;
+    const GreyPicture grey = levels_of(image, by_opacity);
+    auto rings = material_outlines(grey, by_opacity);
     if (!rings) return tl::make_unexpected(rings.error());
-    if (options.square > 0) {
-        bool by_opacity = false;
-        return by_square(std::move(*rings), {image.width(), image.height(), levels_of(image, by_opacity)},
-                         options);
-    }
+    if (options.square > 0) return by_square(std::move(*rings), grey, options);
     const double mm = 1000.0 / std::max(1, image.dotsPerMeterX());
     for (Ring& r : *rings) r = transformed(r, Transform::scaled(mm));
     Drawing out = drawing_of(std::move(*rings), image.width() * mm, image.height() * mm);

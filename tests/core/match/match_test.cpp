@@ -2,6 +2,7 @@
 #include "core/project/match_job.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 #include "support/rounds.h"
 
 #include <bit>
@@ -50,18 +51,7 @@ void expect_within_stock(const Project& p, const Plan& plan) {
                         [&](const ShortPatch& s) { return s.patch == static_cast<int>(i); });
         EXPECT_EQ(plan.placed[i].sheet < 0, reported);
     }
-    for (const UsedSheet& u : plan.used_sheets) {
-        NestJob job;
-        job.gap = p.blade_gap;
-        NestResult r;
-        job.sheets.push_back({plan.sheets[u.sheet].outline, 0});
-        for (int patch : u.patches) {
-            r.placements.push_back({static_cast<int>(job.pieces.size()), 0, plan.placed[patch].rotation_deg,
-                                    plan.placed[patch].shift});
-            job.pieces.push_back({plan.patches[patch].outline, true, {}, {}});
-        }
-        EXPECT_EQ(verify(job, r), "");
-    }
+    testing::expect_laid_as_planned(p, plan);
 }
 
 } // namespace

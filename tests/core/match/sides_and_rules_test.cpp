@@ -54,25 +54,6 @@ std::string chosen(const Project& p, int section) {
     return p.choice(Spot(section)).paper;
 }
 
-/// Every placed patch lies on its sheet as the plan says, mirrored where side B shows.
-void expect_sound(const Project& p, const Plan& plan) {
-    for (const UsedSheet& u : plan.used_sheets) {
-        NestJob job;
-        job.gap = p.blade_gap;
-        NestResult r;
-        job.sheets.push_back({plan.sheets[u.sheet].outline, 0});
-        for (int patch : u.patches) {
-            const PlacedPatch& at = plan.placed[patch];
-            EXPECT_EQ(at.mirrored, plan.side_of_section[plan.patches[patch].section] == Side::B);
-            const Polygon outline =
-                transformed(plan.patches[patch].outline, at.mirrored ? Transform::mirrored_x() : Transform{});
-            r.placements.push_back({static_cast<int>(job.pieces.size()), 0, at.rotation_deg, at.shift});
-            job.pieces.push_back({outline, true, {}, {}});
-        }
-        EXPECT_EQ(verify(job, r), "");
-    }
-}
-
 } // namespace
 
 TEST(Sides, ASlantedScrapFitsOnlyWithTheRightSideUp) {
@@ -103,7 +84,7 @@ TEST(Sides, BothSidesShareTheSheetsAndLookDifferent) {
     EXPECT_GT(b, 2);
     EXPECT_LT(b, static_cast<long>(plan.sections.size()) - 2);
     EXPECT_TRUE(plan.short_patches.empty());
-    expect_sound(p, plan);
+    testing::expect_laid_as_planned(p, plan);
 }
 
 TEST(Rules, SameAsFollowsAndNeverIsObeyed) {
@@ -201,7 +182,7 @@ TEST(Proposals, AreClearlyDifferentBestFirstAndTheSameForASeed) {
     double before = 0;
     for (std::size_t i = 0; i < some->size(); ++i) {
         EXPECT_FALSE((*some)[i].reasons.empty());
-        expect_sound((*some)[i].project, *(*some)[i].plan);
+        testing::expect_laid_as_planned((*some)[i].project, *(*some)[i].plan);
         for (std::size_t k = 0; k < i; ++k)
             EXPECT_GE(unlikeness(job, faces((*some)[i]), faces((*some)[k])), 0.1);
         const double cost = cost_of(job, faces((*some)[i]));
@@ -280,7 +261,7 @@ TEST(Prints, SlantsAreWhatTheyAreToBeOnThePage) {
             const double wanted = opening == 5 ? -60 : opening == 7 ? 60 : 20;
             EXPECT_NEAR(std::remainder(deg - wanted, 180.0), 0, 1e-6) << "opening " << opening;
         }
-        expect_sound(p, *plan);
+        testing::expect_laid_as_planned(p, *plan);
     }
 }
 
@@ -394,7 +375,7 @@ TEST(Pins, PatchesStayWhereTheyWerePutAndTheRestPacksAround) {
     ASSERT_TRUE(after);
     EXPECT_EQ(after->placed[patch].shift, p.pins[Spot(3)].shift);
     EXPECT_TRUE(after->short_patches.empty());
-    expect_sound(p, *after);
+    testing::expect_laid_as_planned(p, *after);
     p.pins[Spot(3)].shift = {-500, 0};
     const auto off = planner.plan(p);
     ASSERT_TRUE(off);

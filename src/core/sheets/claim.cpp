@@ -2,6 +2,7 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/sheets/wide.h"
 
 #include <algorithm>
 
@@ -59,14 +60,6 @@ void turn_ring(const FloatRing& from, float c, float s, FloatRing& out) {
     }
     out.box = box;
 }
-
-// The two loops below are where nesting spends its time: the compiler makes a version for wider registers,
-// too.
-#if defined(__x86_64__) && defined(__GNUC__) && !defined(__clang__) && !defined(__SANITIZE_ADDRESS__)
-#define ZESTY_WIDE __attribute__((target_clones("avx2", "default")))
-#else
-#define ZESTY_WIDE
-#endif
 
 /// Which edges of a ring come into a box; `hit` has room for all.
 ZESTY_WIDE void mark_edges(const float* x, const float* y, int n, FloatBox box, char* hit) {
@@ -147,8 +140,11 @@ bool inside(const FloatRing& ring, float px, float py) {
 
 /// Whether the outlines cross or one lies in the other.
 bool touch(const FloatRing& a, const FloatRing& b, float dx, float dy) {
-    const FloatBox box{std::max(a.box.x0, b.box.x0 + dx), std::max(a.box.y0, b.box.y0 + dy),
-                       std::min(a.box.x1, b.box.x1 + dx), std::min(a.box.y1, b.box.y1 + dy)};
+    // A side that lies along the edge of its box must not be lost to rounding.
+    constexpr float rounding = 1e-3F;
+    const FloatBox box{
+        std::max(a.box.x0, b.box.x0 + dx) - rounding, std::max(a.box.y0, b.box.y0 + dy) - rounding,
+        std::min(a.box.x1, b.box.x1 + dx) + rounding, std::min(a.box.y1, b.box.y1 + dy) + rounding};
     thread_local std::vector<Edge> of_a;
     thread_local std::vector<Edge> of_b;
     edges_in(a, 0, 0, box, of_a);

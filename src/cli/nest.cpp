@@ -11,6 +11,7 @@ namespace zesty::cli {
 namespace {
 constexpr int first_orders = 2;
 constexpr int until_told_to_stop = 1'000'000;
+constexpr double to_finish = 0.07; ///< seconds kept for checking and writing the answer
 } // namespace
 
 int run(const Nest& args) {
@@ -23,7 +24,7 @@ int run(const Nest& args) {
     named->job.seed = args.seed;
     named->job.attempts = first_orders;
     named->job.refinements = until_told_to_stop;
-    const Deadline deadline(args.seconds);
+    const Deadline deadline(args.seconds > 4 * to_finish ? args.seconds - to_finish : args.seconds);
     const NestResult result = nest(named->job, deadline.token());
     if (const std::string wrong = verify(named->job, result); !wrong.empty())
         return complain(args.job + ": " + wrong);

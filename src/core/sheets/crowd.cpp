@@ -2,6 +2,7 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/on_two_threads.h"
 
 #include <algorithm>
 #include <array>
@@ -17,8 +18,9 @@ constexpr std::size_t most_sides = 6;
 constexpr float edge = 0.002F; ///< kept from the edge of a sheet, for rounding
 constexpr int far_samples = 8;
 constexpr int near_samples = 5;
-constexpr int kept_samples = 2; ///< of the samples
-constexpr float calm = 0.95F;   ///< weights of pairs that do not overlap
+constexpr int kept_samples = 2;       ///< of the samples
+constexpr float settling_step = 0.3F; ///< mm
+constexpr float calm = 0.95F;         ///< weights of pairs that do not overlap
 constexpr float raise_least = 1.2F;
 constexpr float raise_most = 2.0F;
 
@@ -111,8 +113,12 @@ bool is_box(const Polygon& sheet, const Box& box) {
 
 CrowdJob::CrowdJob(const NestJob& job, const NestResult& start)
     : grown(static_cast<float>(job.gap / 2 + Claim::slack)) {
+    std::vector<std::optional<Claim>> made(job.pieces.size());
+    on_two_threads(made.size(), [&](std::size_t i) {
+        made[i].emplace(job.pieces[i].outline, std::max(job.gap / 2, 1e-3));
+    });
     for (const NestPiece& p : job.pieces) {
-        claims.emplace_back(p.outline, std::max(job.gap / 2, 1e-3));
+        claims.push_back(std::move(*made[claims.size()]));
         axis_deg.push_back(axis_of(p.outline.outer));
         sides_deg.push_back(p.any_rotation ? long_sides(p.outline.outer) : std::vector<double>{});
         std::vector<TurnedClaim> only;
@@ -132,6 +138,7 @@ CrowdJob::CrowdJob(const NestJob& job, const NestResult& start)
         sheet.box = {static_cast<float>(box.x0), static_cast<float>(box.y0), static_cast<float>(box.x1),
                      static_cast<float>(box.y1)};
         sheet.area = area(s.outline);
+        sheet.rank = s.rank;
         if (!is_box(s.outline, box)) sheet.obstacles = obstacles_of(s.outline, box);
         sheets.push_back(std::move(sheet));
     }
@@ -145,6 +152,17 @@ CrowdJob::CrowdJob(const NestJob& job, const NestResult& start)
         for (const Polygon& w : wide ? *wide : transformed(all, at.transform()))
             sheets[at.sheet].obstacles.push_back(obstacle(w.outer));
     }
+}
+
+CrowdSpot stepped(CrowdSpot from, unsigned axis, float way, float lever) {
+    if (axis == 0 || axis == 2) from.x += way;
+    if (axis == 1 || axis == 2) from.y += way;
+    if (axis == 3) {
+        from.x += way;
+        from.y -= way;
+    }
+    if (axis == 4) from.rotation_deg += static_cast<double>(way / lever) * 180 / M_PI;
+    return from;
 }
 
 CrowdSpot CrowdJob::spot_of(const NestPlacement& p) const {
@@ -287,14 +305,7 @@ Crowd::Trial Crowd::downhill(int piece, Trial from, std::mt19937& random, float 
         const unsigned axis = random() % axes;
         Trial better = from;
         for (const float way : {step, -step}) {
-            CrowdSpot to = from.spot;
-            if (axis == 0 || axis == 2) to.x += way;
-            if (axis == 1 || axis == 2) to.y += way;
-            if (axis == 3) {
-                to.x += way;
-                to.y -= way;
-            }
-            if (axis == 4) to.rotation_deg += static_cast<double>(way / lever) * 180 / M_PI;
+            CrowdSpot to = stepped(from.spot, axis, way, lever);
             const float cost = cost_of(piece, to, better.cost);
             if (cost < better.cost) better = {to, cost};
         }
@@ -337,6 +348,15 @@ Crowd::Trial Crowd::search(int piece, std::mt19937& random, int far, int near, c
     }
     if (out.spot.sheet < 0) return out;
     return downhill(piece, out, random, 0.01F * size, 0.0005F * size);
+}
+
+bool Crowd::settle(int piece, CrowdSpot& spot, std::mt19937& random) const {
+    const float cost = cost_of(piece, spot, nowhere);
+    if (cost <= 0) return true;
+    if (cost == nowhere) return false;
+    const Trial found = downhill(piece, {spot, cost}, random, settling_step, 0.01F);
+    spot = found.spot;
+    return found.cost <= 0;
 }
 
 void Crowd::put_at(int piece, const CrowdSpot& spot) {

@@ -10,6 +10,7 @@
 #include "core/sheets/claim.h"
 #include "core/sheets/nest.h"
 
+#include <optional>
 #include <random>
 
 namespace zesty {
@@ -23,6 +24,10 @@ struct CrowdSpot {
     float y = 0;
 };
 
+/// The spot a step of `way` mm farther: along x, y or a diagonal (axes 0 to 3), or turned so that a point at
+/// `lever` from the reference point moves as far (axis 4).
+CrowdSpot stepped(CrowdSpot from, unsigned axis, float way, float lever);
+
 /// What does not change while a job is worked on; shared by threads.
 struct CrowdJob {
     /// Pieces of `start` that are held where they are become a part of what the sheets do not offer; nothing
@@ -33,6 +38,7 @@ struct CrowdJob {
         FloatBox box;
         std::vector<TurnedClaim> obstacles; ///< what of the box is not paper, in its coordinates
         double area = 0;
+        int rank = 0;
     };
     std::vector<Claim> claims;
     std::vector<std::vector<TurnedClaim>> ways; ///< by piece: its only ways up; empty when any will do
@@ -60,7 +66,11 @@ public:
     /// Puts a piece where it overlaps least, wherever it was; half of the places looked at are about `freed`,
     /// where the piece `before` has been taken off (sheet -1 for nowhere).
     void put(int piece, std::mt19937& random, int samples, const CrowdSpot& freed, int before = -1);
+    const TurnedClaim& lying(int piece) const { return turned_[piece]; }
     void put_at(int piece, const CrowdSpot& spot);
+    bool free_at(int piece, CrowdSpot spot) const { return cost_of(piece, spot, 1e-6F) <= 0; }
+    /// Moves a spot a little, until the piece would overlap nothing there; false when that does not help.
+    bool settle(int piece, CrowdSpot& spot, std::mt19937& random) const;
     void take_off(int piece);
     /// How much these pieces overlap others.
     float overlap_at(const std::vector<int>& pieces) const;

@@ -1,174 +1,54 @@
 #include "core/sheets/refine.h"
 
 #include "core/on_two_threads.h"
-#include "core/sheets/crowd.h"
+#include "core/sheets/relay.h"
+#include "core/sheets/squeeze.h"
 
 #include <algorithm>
-#include <array>
-#include <limits>
-#include <optional>
 
 namespace zesty {
 
 namespace {
 
-constexpr int tries_in_a_round = 4;
-constexpr int patience = 7;
-constexpr int samples_for_new = 60;
-constexpr int ideas_tried = 16;
-constexpr int ideas = 60;
-constexpr double first_reach = 0.04; ///< of a sheet, but no more than a piece
-constexpr float bolder = 1.5F;
-constexpr float humbler = 0.88F;
+constexpr std::size_t nodes_at_first =
+    120'000;                      ///< for all pieces together, so that the first layout is there soon
+constexpr std::size_t many = 150; ///< pieces
+constexpr int relays_in_a_round = 12;
+constexpr int squeezes_in_a_round = 2;
 
-/// What one try changes: these come off, those go on.
-struct Idea {
-    std::vector<int> off;
-    std::vector<int> on;
-    std::vector<CrowdSpot> at = {}; ///< where they are put first
-    double gain = 0;
-};
-
-/// One thread's view: the best it has and how much it dares.
-class Refiner {
+/// What one thread does in turn with its layout.
+class Hand {
 public:
-    Refiner(const CrowdJob& job, std::vector<CrowdSpot> best)
-        : job_(job), crowd_(job), best_(std::move(best)) {
-        double one = 0;
-        for (const Claim& c : job.claims) one += c.area() / static_cast<double>(job.claims.size());
-        for (const auto& s : job.sheets) reach_.push_back(std::min(first_reach * s.area, one));
-        crowd_.load(best_);
-    }
+    Hand(const CrowdJob& job, const OutlinePoints& points, const std::vector<Clearance>& empty,
+         const std::vector<CrowdSpot>& spots)
+        : relayer_(job, points, empty, spots), squeezer_(job, spots), pieces_(job.claims.size()) {}
 
-    double placed() const {
-        double sum = 0;
-        for (std::size_t i = 0; i < best_.size(); ++i)
-            if (best_[i].sheet >= 0) sum += job_.claims[i].area();
-        return sum;
-    }
-    const std::vector<CrowdSpot>& best() const { return best_; }
-    void adopt(const std::vector<CrowdSpot>& best) {
-        best_ = best;
-        crowd_.load(best_);
-    }
+    double placed() const { return relayer_.placed(); }
+    const std::vector<CrowdSpot>& spots() const { return relayer_.spots(); }
+    void adopt(const std::vector<CrowdSpot>& spots) { relayer_.adopt(spots); }
 
-    void work(unsigned seed, int tries, const StopToken& stop) {
+    void work(int round, unsigned seed, const StopToken& stop) {
         std::mt19937 random(seed);
-        for (int k = 0; k < tries && !stopped(stop); ++k) attempt(random, stop);
+        if (round == 0) {
+            relayer_.afresh(pieces_ > many ? 1 : 2, quick(), random, stop);
+            return;
+        }
+        for (int k = 0; k < relays_in_a_round && !stopped(stop); ++k) relayer_.relay(random, stop);
+        squeezer_.adopt(relayer_.spots());
+        for (int k = 0; k < squeezes_in_a_round && !stopped(stop); ++k) squeezer_.squeeze(random, stop);
+        if (squeezer_.placed() > relayer_.placed() + 1e-6) relayer_.adopt(squeezer_.spots());
     }
 
 private:
-    void attempt(std::mt19937& random, const StopToken& stop) {
-        const int sheet = static_cast<int>(random() % job_.sheets.size());
-        crowd_.keep_to(sheet);
-        const auto idea = best_idea(random, sheet);
-        if (!idea) return;
-        for (int p : idea->off) crowd_.take_off(p);
-        for (std::size_t k = 0; k < idea->on.size(); ++k) crowd_.put_at(idea->on[k], idea->at[k]);
-        double& reach = reach_[sheet];
-        if (crowd_.separate(random, patience, idea->gain, stop)) {
-            const double before = placed();
-            best_ = crowd_.spots();
-            reach = std::max(reach, placed() - before) * bolder;
-        } else {
-            crowd_.load(best_);
-            reach *= humbler;
-        }
-        const double area = job_.sheets[sheet].area;
-        reach = std::clamp(reach, 1e-3 * area, 0.15 * area);
+    /// Less for each piece where there are many.
+    Effort quick() const {
+        const std::size_t nodes = std::clamp<std::size_t>(nodes_at_first / pieces_, 150, Effort{}.nodes);
+        return {nodes, pieces_ > many ? 6 : Effort{}.places};
     }
 
-    /// Several ideas tried as they first come; the one that crowds the sheet least for what it gains.
-    std::optional<Idea> best_idea(std::mt19937& random, int sheet) {
-        std::optional<Idea> best;
-        double least = std::numeric_limits<double>::infinity();
-        for (int k = 0; k < ideas_tried; ++k) {
-            auto idea = think(random, sheet);
-            if (!idea) return best;
-            for (int p : idea->off) crowd_.take_off(p);
-            bool all = true;
-            for (int p : idea->on) {
-                crowd_.put(p, random, samples_for_new,
-                           idea->off.empty() ? CrowdSpot{} : best_[idea->off.front()],
-                           idea->off.empty() ? -1 : idea->off.front());
-                idea->at.push_back(crowd_.spots()[p]);
-                all = all && idea->at.back().sheet >= 0;
-            }
-            const double cost = crowd_.overlap_at(idea->on);
-            for (int p : idea->on) crowd_.take_off(p);
-            for (int p : idea->off) crowd_.put_at(p, best_[p]);
-            if (!all || cost >= least) continue;
-            least = cost;
-            best = std::move(idea);
-            if (cost <= 0) break;
-        }
-        return best;
-    }
-
-    std::optional<Idea> think(std::mt19937& random, int sheet) const {
-        std::vector<int> out;
-        std::vector<int> in;
-        double placed = 0;
-        for (std::size_t i = 0; i < best_.size(); ++i) {
-            if (best_[i].sheet == sheet) {
-                in.push_back(static_cast<int>(i));
-                placed += job_.claims[i].area();
-            } else if (best_[i].sheet < 0 && may_go(static_cast<int>(i), sheet)) {
-                out.push_back(static_cast<int>(i));
-            }
-        }
-        if (out.empty()) return {};
-        const double wanted = reach_[sheet] * (0.5 + static_cast<double>(random() % 1000) / 1000);
-        std::optional<Idea> best;
-        for (int k = 0; k < ideas; ++k) {
-            Idea idea = guess(random, in, out);
-            if (idea.gain <= 0 || idea.gain > job_.sheets[sheet].area - placed) continue;
-            if (!best || std::abs(idea.gain - wanted) < std::abs(best->gain - wanted)) best = std::move(idea);
-        }
-        return best;
-    }
-
-    bool may_go(int piece, int sheet) const {
-        const auto& allowed = job_.allowed[piece];
-        return std::find(allowed.begin(), allowed.end(), sheet) != allowed.end();
-    }
-
-    /// Up to two neighbours off, up to two on.
-    Idea guess(std::mt19937& random, const std::vector<int>& in, const std::vector<int>& out) const {
-        static constexpr std::array<std::pair<int, int>, 8> kinds{
-            {{0, 1}, {1, 1}, {1, 1}, {1, 1}, {1, 2}, {1, 2}, {2, 1}, {2, 2}}};
-        const auto [off, on] = kinds[random() % kinds.size()];
-        Idea idea;
-        const auto add = [&](std::vector<int>& to, int p, double sign) {
-            if (std::find(to.begin(), to.end(), p) != to.end()) return;
-            to.push_back(p);
-            idea.gain += sign * job_.claims[p].area();
-        };
-        for (int k = 0; k < on; ++k) add(idea.on, out[random() % out.size()], 1);
-        if (off > 0 && !in.empty()) add(idea.off, in[random() % in.size()], -1);
-        if (off > 1 && in.size() > 1) add(idea.off, beside(idea.off[0], in, random), -1);
-        return idea;
-    }
-
-    /// One of the pieces that lie nearest.
-    int beside(int piece, const std::vector<int>& in, std::mt19937& random) const {
-        std::array<std::pair<float, int>, 4> near;
-        near.fill({std::numeric_limits<float>::infinity(), in[0]});
-        for (int other : in) {
-            if (other == piece) continue;
-            const float x = best_[other].x - best_[piece].x, y = best_[other].y - best_[piece].y;
-            const std::pair<float, int> one{x * x + y * y, other};
-            if (one >= near.back()) continue;
-            near.back() = one;
-            std::sort(near.begin(), near.end());
-        }
-        return near[random() % std::min(near.size(), in.size() - 1)].second;
-    }
-
-    const CrowdJob& job_;
-    Crowd crowd_;
-    std::vector<CrowdSpot> best_;
-    std::vector<double> reach_; ///< by sheet: about how much a try is to gain, mm2
+    Relayer relayer_;
+    Squeezer squeezer_;
+    std::size_t pieces_;
 };
 
 NestResult result_of(const CrowdJob& job, const std::vector<CrowdSpot>& spots,
@@ -202,26 +82,27 @@ NestResult refined(const NestJob& job, const NestResult& start, int rounds, cons
             spots[p.piece] = crowd.spot_of(p);
         else
             held.push_back(p);
-    std::vector<Refiner> hands;
-    for (int h = 0; h < 2; ++h) hands.emplace_back(crowd, spots);
+    const OutlinePoints points(crowd);
+    const std::vector<Clearance> empty = empty_clearances(crowd);
+    std::vector<Hand> hands;
+    for (int h = 0; h < 2; ++h) hands.emplace_back(crowd, points, empty, spots);
     NestResult best = start;
     double placed = hands[0].placed();
     for (int r = 0; r < rounds && !best.unplaced.empty() && !stopped(stop); ++r) {
         if (progress) progress(static_cast<double>(r) / rounds, "laying patches closer");
         const unsigned seed = job.seed * 7919u + static_cast<unsigned>(r) * 2u;
-        on_two_threads(hands.size(), [&](std::size_t h) {
-            hands[h].work(seed + static_cast<unsigned>(h), tries_in_a_round, stop);
-        });
+        on_two_threads(hands.size(),
+                       [&](std::size_t h) { hands[h].work(r, seed + static_cast<unsigned>(h), stop); });
         const int ahead = hands[1].placed() > hands[0].placed() ? 1 : 0;
         if (hands[ahead].placed() > placed + 1e-6) {
-            NestResult found = result_of(crowd, hands[ahead].best(), held);
+            NestResult found = result_of(crowd, hands[ahead].spots(), held);
             if (verify(job, found).empty()) {
                 best = std::move(found);
                 placed = hands[ahead].placed();
-                spots = hands[ahead].best();
+                spots = hands[ahead].spots();
             }
         }
-        for (Refiner& h : hands)
+        for (Hand& h : hands)
             if (std::abs(h.placed() - placed) > 1e-6) h.adopt(spots);
     }
     return best;

@@ -1,6 +1,7 @@
 #pragma once
-// More of a job laid than a first answer has: pieces that found no place are put where they overlap least,
-// others taken off for them, and the crowd is separated. What does not come apart is put back as it was.
+// More of a job laid than a first answer has: everything is laid afresh, each piece where it
+// touches most (relay.h); then a few neighbours at a time are, and pieces that still found no place are
+// squeezed in where they overlap least (squeeze.h).
 
 #include "core/sheets/nest.h"
 

@@ -7,6 +7,7 @@
 #include "core/sheets/refine.h"
 #include "support/lattice.h"
 #include "support/rounds.h"
+#include "support/tight_jobs.h"
 
 #include <gtest/gtest.h>
 
@@ -14,48 +15,10 @@ namespace zesty {
 
 namespace {
 
-double between(std::mt19937& random, double least, double most) {
-    return least + (most - least) * static_cast<double>(random() % 10001) / 10000;
-}
-
-/// Triangles, bent quadrilaterals, stars and blobs.
-Polygon some_piece(std::mt19937& random) {
-    const int n = 3 + static_cast<int>(random() % 8);
-    const bool star = random() % 3 == 0;
-    Ring ring;
-    for (int i = 0; i < n; ++i) {
-        const double w = 2 * M_PI * (i + between(random, 0, 0.5)) / n;
-        const double r = star && i % 2 ? between(random, 5, 9) : between(random, 12, 22);
-        ring.push_back({100 + r * std::cos(w), -40 + r * std::sin(w)});
-    }
-    return {ring, {}};
-}
-
-NestJob tight_job(unsigned seed, bool turned_freely) {
-    std::mt19937 random(seed);
-    NestJob job;
-    job.seed = seed;
-    job.gap = 0.5;
-    job.attempts = 2;
-    Polygon offcut{testing::rectangle(0, 0, 110, 90), {testing::polygon({70, 45}, 15, 30)}};
-    offcut.outer[2] = {80, 60};
-    job.sheets = {{{testing::rectangle(10, 10, 130, 110), {}}, 0}, {offcut, 0}};
-    double left = 0;
-    for (const NestSheet& s : job.sheets) left += area(s.outline);
-    while (left > 0) {
-        NestPiece piece{some_piece(random), turned_freely, {}, {}};
-        if (!turned_freely) piece.rotations_deg = {0, 180};
-        left -= area(piece.outline);
-        job.pieces.push_back(std::move(piece));
-    }
-    return job;
-}
-
-double area_placed(const NestJob& job, const NestResult& r) {
-    double sum = 0;
-    for (const NestPlacement& p : r.placements) sum += area(job.pieces[p.piece].outline);
-    return sum;
-}
+using testing::area_placed;
+using testing::between;
+using testing::some_piece;
+using testing::tight_job;
 
 } // namespace
 
@@ -92,6 +55,25 @@ TEST(Claims, OverlapExactlyWhereTheGapIsNotKept) {
     }
     EXPECT_GT(apart, testing::rounds(300));
     EXPECT_GT(close, testing::rounds(300));
+}
+
+TEST(Claims, OverlapWhereACornerPokesIntoASideThatLiesAlongTheBox) {
+    std::mt19937 random(6);
+    for (int round = 0; round < testing::rounds(400); ++round) {
+        const double across = between(random, 45, 90);
+        const Claim side(Polygon{testing::rectangle(0, 0, across, 15), {}}, 0.25);
+        const Claim corner(Polygon{{{0, 0}, {9, 4}, {14, 30}, {3, 17}}, {}}, 0.25);
+        // The corner's highest point goes a tenth of a millimetre too far through the lower side.
+        const TurnedClaim lies = side.turned(0);
+        const TurnedClaim pokes = corner.turned(90 * static_cast<double>(random() % 4));
+        const auto in = static_cast<float>(between(random, 0.02, 0.3));
+        const auto dx = static_cast<float>(between(random, lies.claim.box.x0 - pokes.claim.box.x0 + 1,
+                                                   lies.claim.box.x1 - pokes.claim.box.x1 - 1));
+        const float dy = lies.claim.box.y1 - pokes.claim.box.y0 - in;
+        EXPECT_GT(overlap(lies, pokes, dx, dy), 0) << "round " << round;
+        EXPECT_GT(overlap(pokes, lies, -dx, -dy), 0) << "round " << round;
+        EXPECT_EQ(overlap(lies, pokes, dx, dy + in + 0.02F), 0) << "round " << round;
+    }
 }
 
 TEST(Claims, GrowMoreWithMoreOverlap) {

@@ -3,6 +3,7 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/on_two_threads.h"
+#include "core/sheets/chance.h"
 
 #include <algorithm>
 #include <array>
@@ -23,10 +24,6 @@ constexpr float settling_step = 0.3F; ///< mm
 constexpr float calm = 0.95F;         ///< weights of pairs that do not overlap
 constexpr float raise_least = 1.2F;
 constexpr float raise_most = 2.0F;
-
-float unit(std::mt19937& random) {
-    return static_cast<float>(random() >> 8) * (1.F / (1 << 24));
-}
 
 /// An obstacle in the sheet's coordinates.
 TurnedClaim obstacle(const Ring& outer) {
@@ -244,13 +241,13 @@ CrowdSpot Crowd::anywhere(int piece, std::mt19937& random) const {
     if (ways.empty())
         out.rotation_deg = !job_.sides_deg[piece].empty() && random() % 4 != 0
                                ? along_something(piece, out.sheet, random)
-                               : 360.0 * unit(random);
+                               : 360.0 * chance(random);
     else
         out.way = static_cast<int>(random() % ways.size());
     const FloatBox& b = job_.sheets[out.sheet].box;
     const FloatBox& body = turned_to(piece, out).body.box;
-    out.x = b.x0 - body.x0 + unit(random) * std::max(0.F, b.x1 - b.x0 - (body.x1 - body.x0));
-    out.y = b.y0 - body.y0 + unit(random) * std::max(0.F, b.y1 - b.y0 - (body.y1 - body.y0));
+    out.x = b.x0 - body.x0 + chance(random) * std::max(0.F, b.x1 - b.x0 - (body.x1 - body.x0));
+    out.y = b.y0 - body.y0 + chance(random) * std::max(0.F, b.y1 - b.y0 - (body.y1 - body.y0));
     return out;
 }
 
@@ -271,28 +268,28 @@ double Crowd::along_something(int piece, int sheet, std::mt19937& random) const 
 CrowdSpot Crowd::in_place_of(int piece, const CrowdSpot& freed, int before, std::mt19937& random) const {
     CrowdSpot out = freed;
     const auto reach = static_cast<float>(job_.claims[piece].diameter() * 0.15);
-    out.x += reach * (2 * unit(random) - 1);
-    out.y += reach * (2 * unit(random) - 1);
+    out.x += reach * (2 * chance(random) - 1);
+    out.y += reach * (2 * chance(random) - 1);
     out.way = -1;
     out.rotation_deg = freed.rotation_deg + job_.axis_deg[before] - job_.axis_deg[piece] +
-                       (random() % 2) * 180.0 + 20 * (unit(random) - 0.5F);
+                       (random() % 2) * 180.0 + 20 * (chance(random) - 0.5F);
     return out;
 }
 
 CrowdSpot Crowd::nearby(int piece, const CrowdSpot& about, std::mt19937& random) const {
     CrowdSpot out = about;
     const auto reach = static_cast<float>(job_.claims[piece].diameter() * 0.5);
-    out.x += reach * (2 * unit(random) - 1);
-    out.y += reach * (2 * unit(random) - 1);
+    out.x += reach * (2 * chance(random) - 1);
+    out.y += reach * (2 * chance(random) - 1);
     const auto& ways = job_.ways[piece];
     if (!ways.empty())
         out.way = static_cast<int>(random() % ways.size());
     else if (out.way = -1, spots_[piece].sheet < 0)
         out.rotation_deg = job_.sides_deg[piece].empty() || random() % 3 == 0
-                               ? 360.0 * unit(random)
+                               ? 360.0 * chance(random)
                                : along_something(piece, out.sheet, random);
     else if (const unsigned kind = random() % 4; kind == 0)
-        out.rotation_deg += 60 * (unit(random) - 0.5F);
+        out.rotation_deg += 60 * (chance(random) - 0.5F);
     else if (kind == 1 && !job_.sides_deg[piece].empty())
         out.rotation_deg = along_something(piece, out.sheet, random);
     return out;

@@ -17,9 +17,9 @@ namespace zesty {
 
 namespace {
 
-constexpr int rounds_to_close = 40; ///< spent on a sheet that might be saved
-constexpr std::size_t many = 120;   ///< pieces
-constexpr int most_refined = 1500;  ///< pieces; pairs of them are kept in memory
+constexpr int rounds_to_close = 40;      ///< spent on a sheet that might be saved
+constexpr std::size_t much_to_lay = 120; ///< pieces
+constexpr int most_refined = 1500;       ///< pieces; pairs of them are kept in memory
 
 /// One way up of a piece.
 struct Pose {
@@ -104,7 +104,7 @@ double cell_for(const NestJob& job) {
     double total = 0;
     for (const NestSheet& s : job.sheets) total += area(s.outline);
     // Where there is much to lay and it is laid closer afterwards anyway, a first answer is to be there soon.
-    if (job.refinements > 0 && job.pieces.size() > many)
+    if (job.refinements > 0 && job.pieces.size() > much_to_lay)
         return std::clamp(std::sqrt(total / 50'000), 0.7, 1.5);
     return std::clamp(std::sqrt(total / 150'000), 0.4, 1.0);
 }

@@ -1,5 +1,7 @@
 #include "core/sheets/relay.h"
 
+#include "core/sheets/chance.h"
+
 #include <algorithm>
 #include <cmath>
 #include <numeric>
@@ -13,10 +15,6 @@ constexpr float reach_in_nodes = 8;
 constexpr float disorder = 0.3F; ///< by how much, as a power of e, sizes are mistaken when pieces are sorted
 constexpr int compared = 3;
 constexpr unsigned fewest_lifted = 2, more_lifted = 6;
-
-float some(std::mt19937& random) {
-    return static_cast<float>(random() >> 8) * (1.F / (1 << 24));
-}
 
 FloatBox around(const CrowdSpot& at, float reach) {
     return {at.x - reach, at.y - reach, at.x + reach, at.y + reach};
@@ -108,7 +106,7 @@ std::optional<Touch> Relayer::find(int piece, int sheet, const FloatBox& where, 
 void Relayer::fill(int sheet, const std::vector<int>& pool, const FloatBox& where, int look,
                    std::mt19937& random, const StopToken& stop) {
     std::vector<std::pair<double, int>> order;
-    for (int p : pool) order.emplace_back(-job_.claims[p].area() * std::exp(disorder * some(random)), p);
+    for (int p : pool) order.emplace_back(-job_.claims[p].area() * std::exp(disorder * chance(random)), p);
     std::sort(order.begin(), order.end());
     std::vector<Found> looked;
     std::size_t next = 0;
@@ -167,7 +165,8 @@ void Relayer::afresh(int look, const Effort& effort, std::mt19937& random, const
 /// A few pieces about some point of the sheet.
 std::vector<int> Relayer::neighbours(int sheet, std::mt19937& random) const {
     const FloatBox& box = job_.sheets[sheet].box;
-    const float x = box.x0 + some(random) * (box.x1 - box.x0), y = box.y0 + some(random) * (box.y1 - box.y0);
+    const float x = box.x0 + chance(random) * (box.x1 - box.x0),
+                y = box.y0 + chance(random) * (box.y1 - box.y0);
     std::vector<std::pair<float, int>> near;
     for (std::size_t i = 0; i < job_.claims.size(); ++i)
         if (const CrowdSpot& at = crowd_.spots()[i]; at.sheet == sheet)

@@ -1,5 +1,6 @@
 #include "core/sheets/touching.h"
 
+#include "core/sheets/chance.h"
 #include "core/sheets/wide.h"
 
 #include <algorithm>
@@ -22,10 +23,6 @@ constexpr float far_too_deep = 0.8F;                   ///< for a place found ro
 constexpr float fine_step = 0.3F, finest_step = 0.02F; ///< of moving uphill, mm
 constexpr float hopeless = -0.3F;                      ///< as a score of the coarse net
 constexpr float lowest = -std::numeric_limits<float>::infinity();
-
-float some(std::mt19937& random) {
-    return static_cast<float>(random() >> 8) * (1.F / (1 << 24));
-}
 
 int rounded(float v) {
     return static_cast<int>(std::floor(v + 0.5F));
@@ -216,7 +213,7 @@ std::vector<Touch> Touching::coarse(int piece, int sheet, const Clearance& clear
     if (nodes.empty()) return {};
     const auto& ways = job_.ways[piece];
     const int turns = ways.empty() ? turns_tried : static_cast<int>(ways.size());
-    const double phase = some(random);
+    const double phase = chance(random);
     for (int k = 0; k < turns; ++k) {
         CrowdSpot spot{sheet, -1, 0, 0, 0};
         if (ways.empty())

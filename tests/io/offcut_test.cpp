@@ -5,6 +5,7 @@
 #include "devices/scanner.h"
 #include "io/trace/offcut.h"
 #include "io/trace/sheet_picture.h"
+#include "support/between.h"
 #include "support/rounds.h"
 
 #include <QBuffer>
@@ -17,9 +18,7 @@ namespace zesty {
 
 namespace {
 
-double between(std::mt19937& random, double least, double most) {
-    return least + (most - least) * static_cast<double>(random() % 10001) / 10000;
-}
+using testing::between;
 
 /// A torn piece with a hole, about 90 mm across.
 Polygon some_offcut(std::mt19937& random) {

@@ -1,12 +1,10 @@
 #include "support/edits.h"
 
+#include "support/between.h"
+
 namespace zesty::testing {
 
 namespace {
-
-double between(std::mt19937& random, double least, double most) {
-    return least + (most - least) * static_cast<double>(random() % 10001) / 10000;
-}
 
 int below(std::mt19937& random, int n) {
     return static_cast<int>(random() % static_cast<unsigned>(n));

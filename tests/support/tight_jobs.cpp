@@ -5,10 +5,6 @@
 
 namespace zesty::testing {
 
-double between(std::mt19937& random, double least, double most) {
-    return least + (most - least) * static_cast<double>(random() % 10001) / 10000;
-}
-
 Polygon some_piece(std::mt19937& random) {
     const int n = 3 + static_cast<int>(random() % 8);
     const bool star = random() % 3 == 0;

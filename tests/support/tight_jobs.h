@@ -2,12 +2,11 @@
 // Nesting jobs with more pieces than go on their sheets.
 
 #include "core/sheets/nest.h"
+#include "support/between.h"
 
 #include <random>
 
 namespace zesty::testing {
-
-double between(std::mt19937& random, double least, double most);
 
 /// Triangles, bent quadrilaterals, stars and blobs, some way off the origin.
 Polygon some_piece(std::mt19937& random);

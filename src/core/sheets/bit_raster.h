@@ -40,6 +40,7 @@ public:
 
     /// The first free place in row y at or right of a column where the piece fits, or -1.
     int first_fit(const PieceRaster& piece, int y, int from_column = 0) const;
+    bool free(int x, int y) const { return ((row(0, y)[x / 64] >> (x % 64)) & 1) == 0; }
     /// Blocks the cells of a piece whose cell (0, 0) lies on (x, y); parts beyond the sheet are ignored.
     void block(const PieceRaster& piece, int x, int y);
 

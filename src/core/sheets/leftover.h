@@ -3,8 +3,18 @@
 
 #include "core/geometry/lengths.h"
 #include "core/geometry/shapes.h"
+#include "core/sheets/bit_raster.h"
 
 namespace zesty {
+
+/// Free cells from (column, row).
+struct CellBox {
+    int column = 0, row = 0, columns = 0, rows = 0;
+    double cells() const { return static_cast<double>(columns) * rows; }
+};
+
+/// The largest upright rectangle of cells that nothing blocks; no cells when all are.
+CellBox largest_free(const SheetRaster& sheet);
 
 /// The largest upright rectangle in the polygon, found on a raster and therefore up to two cells smaller than
 /// the very largest; empty when there is none. `cell` in mm.

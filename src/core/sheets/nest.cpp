@@ -6,6 +6,7 @@
 #include "core/sheets/bit_raster.h"
 #include "core/sheets/fewer_sheets.h"
 #include "core/sheets/laid.h"
+#include "core/sheets/leftover.h"
 #include "core/sheets/refine.h"
 
 #include <algorithm>
@@ -127,10 +128,12 @@ public:
         NestResult result;
         double placed_area = 0;
         double opened = 0; ///< ranks of the sheets used, weighed
+        double whole = 0;  ///< the largest rectangle left on each of them, together, mm2
         double height = 0; ///< of what is used on them
         bool better_than(const Attempt& o) const {
             if (std::abs(placed_area - o.placed_area) > 1e-6) return placed_area > o.placed_area;
             if (opened != o.opened) return opened < o.opened;
+            if (whole != o.whole) return whole > o.whole;
             return height < o.height - 1e-9;
         }
     };
@@ -159,6 +162,7 @@ public:
         for (std::size_t s = 0; s < used.size(); ++s) {
             if (used[s] <= 0) continue;
             out.opened += 1 + 10.0 * job_.sheets[s].rank;
+            if (out.result.unplaced.empty()) out.whole += largest_free(sheets[s]).cells() * cell_ * cell_;
             out.height += used[s];
         }
         std::sort(out.result.unplaced.begin(), out.result.unplaced.end());

@@ -79,7 +79,8 @@ struct NestResult {
 };
 
 /// The best of several attempts, made on two threads, and then refined where pieces are left: largest area
-/// placed, then fewest sheets of high rank opened, then the tightest. Pinned pieces are laid first, then
+/// placed, then fewest sheets of high rank opened, then the largest rectangles left on those that are used.
+/// Pinned pieces are laid first, then
 /// those that have a band or keep together, and the others around them. With refinements sheets are also
 /// closed again where what lies on them goes elsewhere. Deterministic for a seed. Stops early, with the best
 /// so far, when told to; before the first attempt is complete that may leave pieces unplaced.

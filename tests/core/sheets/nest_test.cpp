@@ -1,4 +1,6 @@
+#include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/sheets/leftover.h"
 #include "core/sheets/nest.h"
 #include "support/lattice.h"
 #include "support/rounds.h"
@@ -97,6 +99,37 @@ TEST(Nest, TheSameSeedGivesTheSameAnswerAndMoreAttemptsNeverAWorseOne) {
         EXPECT_EQ(a.placements[i].shift, b.placements[i].shift);
         EXPECT_EQ(a.placements[i].rotation_deg, b.placements[i].rotation_deg);
     }
+}
+
+TEST(Nest, OfLayoutsThatHoldAllTheOneThatLeavesMoreWholeIsTaken) {
+    std::mt19937 random(12);
+    int more = 0;
+    for (int round = 0; round < testing::rounds(12); ++round) {
+        NestJob job;
+        job.seed = static_cast<unsigned>(round);
+        for (int i = 0; i < 14; ++i) job.pieces.push_back({blob(random), true, {}, {}});
+        job.sheets.push_back({{rectangle(0, 0, 150, 150), {}}, 0});
+        const auto largest_left = [&](int attempts) {
+            job.attempts = attempts;
+            const NestResult r = nest(job);
+            EXPECT_TRUE(r.unplaced.empty());
+            Region taken;
+            for (const NestPlacement& p : r.placements)
+                taken.push_back(transformed(job.pieces[p.piece].outline, p.transform()));
+            double most = 0;
+            const Region rest = *subtract({job.sheets[0].outline}, *unite(taken));
+            for (const Polygon& left : rest)
+                if (const Box b = largest_rectangle(left); !b.empty())
+                    most = std::max(most, b.width() * b.height());
+            return most;
+        };
+        const double at_first = largest_left(1);
+        const double in_the_end = largest_left(12);
+        // Cells are rounded to the safe side, so that the exact rectangle may be a little off.
+        EXPECT_GE(in_the_end, 0.97 * at_first) << "round " << round;
+        more += in_the_end > 1.02 * at_first;
+    }
+    EXPECT_GE(more, testing::rounds(6));
 }
 
 TEST(Nest, StoppedAtOnceLeavesEverythingUnplacedButAccountedFor) {

@@ -17,9 +17,9 @@ constexpr double to_finish = 0.07; ///< seconds kept for checking and writing th
 int run(const Nest& args) {
     const auto data = read_file(QString::fromStdString(args.job));
     if (!data) return complain(data.error().message);
-    const auto json = parse_json(data->toStdString(), args.job);
-    if (!json) return complain(json.error().message);
-    auto named = nest_job_from(*json, args.job);
+    const auto document = parse_json(data->toStdString(), args.job);
+    if (!document) return complain(document.error().message);
+    auto named = nest_job_from(*document, args.job);
     if (!named) return complain(named.error().message);
     named->job.seed = args.seed;
     named->job.attempts = first_orders;

@@ -1,5 +1,7 @@
 #include "core/match/cost.h"
 
+#include "core/match/print_turn.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -13,6 +15,7 @@ constexpr double weight_alike = 100;
 constexpr double weight_similar = 20;
 constexpr double weight_share = 40;
 constexpr double weight_print = 6;
+constexpr double weight_across = 5;
 constexpr double weight_lonely = 2;
 constexpr double weight_even = 0.3;
 constexpr double weight_around = 3;
@@ -34,6 +37,9 @@ constexpr double swallowed_below = 12;      ///< delta E 2000
 constexpr double quite_another_colour = 60; ///< delta E 2000
 constexpr double yield = 0.7;               ///< of a sheet, that patches take at best
 constexpr int enough_ties = 3;
+constexpr double one_way_below = 8;  ///< degrees: stripes that differ less run the same way
+constexpr double quite_across = 45;  ///< degrees
+constexpr double maybe_across = 0.5; ///< as a share, where stripes may be turned as they fit
 
 /// Radius of the largest circle an opening should offer for a print to be seen, mm: half of what it repeats
 /// after, where that is known.
@@ -70,6 +76,7 @@ Cost::Cost(const MatchJob& job)
     for (const Face& f : faces_) {
         looks_.push_back(job.stash.papers[f.paper].face(f.side));
         lab_.push_back(to_lab(looks_.back().colour));
+        striped_.push_back(looks_.back().pattern == Pattern::Stripe);
     }
     total_area_ = 1e-9;
     for (const MatchSection& s : job.sections) total_area_ += s.area;
@@ -186,11 +193,30 @@ double Cost::against(int face, int other, double width) const {
     return clash_[i] * (apart_[i] ? 1 : 1 - 0.5 * width / neighbour_limit);
 }
 
+/// The way stripes will run on the page in that section; nothing where that is left to the nesting.
+std::optional<double> Cost::run_of(int section, int face) const {
+    if (job_.sections[section].slant_deg) return job_.sections[section].slant_deg;
+    if (looks_[face].direction == Direction::Free) return std::nullopt;
+    return slant_of_turn(looks_[face], faces_[face].side, 0);
+}
+
+/// Stripes side by side are to run the same way.
+double Cost::across(int section, int face, int other, int other_face) const {
+    if (!striped_[face] || !striped_[other_face]) return 0;
+    const double weight = job_.style.weights.print * weight_across;
+    const auto a = run_of(section, face);
+    const auto b = run_of(other, other_face);
+    if (!a || !b) return weight * maybe_across;
+    const double off = std::abs(std::remainder(*a - *b, 180));
+    return off < one_way_below ? 0 : weight * std::min(1.0, off / quite_across);
+}
+
 double Cost::local(int section, int paper, const std::vector<int>& assigned) const {
     if (paper < 0) return unassigned(section);
     double sum = own_[section * count_ + paper];
     for (const auto& [other, index] : next_[section])
-        if (const int q = assigned[other]; q >= 0) sum += against(paper, q, job_.neighbours[index].width);
+        if (const int q = assigned[other]; q >= 0)
+            sum += against(paper, q, job_.neighbours[index].width) + across(section, paper, other, q);
     for (const auto& [other, weight] : near_[section])
         if (const int q = assigned[other]; q >= 0) sum += weight * crowd_[paper * count_ + q];
     return sum;
@@ -205,6 +231,7 @@ std::vector<CostTerm> Cost::terms(int section, int paper, const std::vector<int>
                           : q == paper            ? CostTerm::Kind::Alike
                                                   : CostTerm::Kind::Similar;
         out.push_back({kind, against(paper, q, job_.neighbours[index].width), other});
+        out.push_back({CostTerm::Kind::Across, across(section, paper, other, q), other});
     }
     CostTerm near{CostTerm::Kind::Near};
     double most = 0;

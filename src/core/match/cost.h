@@ -20,7 +20,7 @@ struct Share {
 
 /// One thing that speaks for or against a paper in a section.
 struct CostTerm {
-    enum class Kind { Alike, Similar, Apart, Near, Tone, Print, Behind, Photo } kind;
+    enum class Kind { Alike, Similar, Apart, Across, Near, Tone, Print, Behind, Photo } kind;
     double amount = 0;
     int other = -1; ///< the section it is about, where there is one
 };
@@ -57,6 +57,8 @@ private:
     void find_pulls();
     std::vector<CostTerm> own_terms(int section, int face) const;
     double against(int face, int other, double width) const;
+    std::optional<double> run_of(int section, int face) const;
+    double across(int section, int face, int other, int other_face) const;
 
     const MatchJob& job_;
     std::vector<Face> faces_;
@@ -68,6 +70,7 @@ private:
     std::vector<double> clash_; ///< between two faces side by side
     std::vector<double> crowd_; ///< between two faces close by, from 0 to 1
     std::vector<char> apart_;
+    std::vector<char> striped_;
     std::vector<Point> pull_;
     /// By section: others close by and how much the same paper there costs; empty when colours drift.
     std::vector<std::vector<std::pair<int, double>>> near_;

@@ -5,13 +5,13 @@
 // stay apart meet; nothing is assigned that does not fit on the sheets there are, as the nesting itself says.
 // Soft: every section has paper; neighbours differ, in paper and in colour; several papers share the page,
 // none too much in one spot; papers come back at least three times, an odd number of times, around the photo;
-// the tone of the place; large prints in large openings; papers stand out from what lies behind and keep
-// clear of the photo's colours; scraps before sheets. Both sides of a paper may be used: they look different
-// and share its sheets.
-// Simulated annealing (S. Kirkpatrick et al., "Optimization by Simulated Annealing",
-// Science 220, 1983) on areas, then corrected by nesting, then repaired section by section with nesting as
-// the judge. While a section is short or neighbours are alike this is tried again from other starts, and the
-// best is kept: fewest short, then fewest alike, then least cost. Deterministic for a seed.
+// the tone of the place; large prints in large openings; stripes side by side run the same way; papers stand
+// out from what lies behind and keep clear of the photo's colours; scraps before sheets. Both sides of a
+// paper may be used: they look different and share its sheets. Simulated annealing (S. Kirkpatrick et al.,
+// "Optimization by Simulated Annealing", Science 220, 1983) on areas, then corrected by nesting, then
+// repaired section by section with nesting as the judge. While a section is short or neighbours are alike
+// this is tried again from other starts, and the best is kept: fewest short, then fewest alike, then least
+// cost. Deterministic for a seed.
 
 #include "core/match/capacity.h"
 #include "core/match/face.h"
@@ -27,11 +27,12 @@ struct MatchSection {
     bool backed = true; ///< false: gets no paper
     Point at = {};      ///< its middle on the page
     double tone = 0.5;  ///< what the page wants there when colours drift: 0 for light, 1 for dark
-    std::optional<Lab> wanted = std::nullopt; ///< the colour it wants instead
-    std::vector<Lab> behind = {};             ///< the cut around it and the base
-    double beside_photo = 0;                  ///< 1 where it touches a photo, 0 from 2 in away
-    std::vector<int> never = {};              ///< papers it must not get
-    int same_as = -1;                         ///< the section whose paper it shares, or -1
+    std::optional<Lab> wanted = std::nullopt;       ///< the colour it wants instead
+    std::vector<Lab> behind = {};                   ///< the cut around it and the base
+    double beside_photo = 0;                        ///< 1 where it touches a photo, 0 from 2 in away
+    std::vector<int> never = {};                    ///< papers it must not get
+    std::optional<double> slant_deg = std::nullopt; ///< the way stripes are to run in it, on the page
+    int same_as = -1;                               ///< the section whose paper it shares, or -1
 };
 
 /// What a paper is wanted for, and what there is of it.

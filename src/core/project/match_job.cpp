@@ -1,6 +1,7 @@
 #include "core/project/match_job.h"
 
 #include "core/geometry/measure.h"
+#include "core/project/print_plan.h"
 #include "core/project/tones.h"
 
 #include <algorithm>
@@ -92,9 +93,11 @@ MatchJob match_job(const Project& project, const Plan& plan, bool keep_chosen) {
     look_at_photos(project, job);
     std::vector<Polygon> photos;
     for (const Photo& p : project.photos) photos.push_back(outline_of(p));
+    const std::vector<std::optional<double>> slants = section_slants(project, plan);
     for (std::size_t s = 0; s < plan.sections.size(); ++s) {
         const Section& section = plan.sections[s];
         MatchSection& m = job.sections[s];
+        m.slant_deg = slants[s];
         m.backed = takes_paper(section.treatment);
         if (section.locked || keep_chosen)
             m.given = face_of(*project.stash, plan.paper_of_section[s], plan.side_of_section[s]);

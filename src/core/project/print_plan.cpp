@@ -59,6 +59,13 @@ std::optional<PatchPrint::Pin> pin_of(const Project& project, const Plan& plan, 
 
 } // namespace
 
+std::vector<std::optional<double>> section_slants(const Project& project, const Plan& plan) {
+    const std::set<Spot> facing = facing_pairs(project, plan);
+    std::vector<std::optional<double>> out;
+    for (const Section& s : plan.sections) out.push_back(slant_of(project, plan, s, facing).deg);
+    return out;
+}
+
 std::vector<PatchPrint> patch_prints(const Project& project, const Plan& plan) {
     std::vector<PatchPrint> out(plan.patches.size());
     if (!plan.cut) return out;

@@ -10,4 +10,7 @@ namespace zesty {
 /// sheets that are not there any more are left out.
 std::vector<PatchPrint> patch_prints(const Project& project, const Plan& plan);
 
+/// By section of the plan: the way stripes are asked to run on the page; nothing where they run as they fit.
+std::vector<std::optional<double>> section_slants(const Project& project, const Plan& plan);
+
 } // namespace zesty

@@ -25,6 +25,8 @@ Objection words_for(const Plan& plan, const CostTerm& term) {
         return {"much like what is in " + other, "much like " + other};
     case CostTerm::Kind::Apart:
         return {"must not meet what is in " + other, "must not meet " + other};
+    case CostTerm::Kind::Across:
+        return {"stripes across those in " + other, "stripes across " + other};
     case CostTerm::Kind::Near:
         return {"close to " + other + ", much the same colour", "close to " + other};
     case CostTerm::Kind::Tone:

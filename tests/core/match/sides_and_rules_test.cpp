@@ -137,6 +137,48 @@ TEST(Rules, RolesShiftWhatIsUsed) {
     EXPECT_GE(used(PaperRole::Tie), 3);
 }
 
+TEST(Rules, StripesSideBySideRunTheSameWayWhereTheyCan) {
+    Stash s;
+    s.papers = {paper("a", {200, 60, 50}, 304.8, 3, Pattern::Stripe, Direction::Half),
+                paper("b", {60, 120, 70}, 304.8, 3, Pattern::Stripe, Direction::Half),
+                paper("c", {230, 200, 90}, 304.8, 3, Pattern::Stripe, Direction::Half),
+                paper("d", {120, 90, 170}, 304.8, 3, Pattern::Stripe, Direction::Half)};
+    s.papers[2].angle_deg = s.papers[3].angle_deg = 90;
+    const auto across = [&](double weight, unsigned seed) {
+        Project p = page_with(seed, 5, 4, s);
+        p.style.weights.print = weight;
+        Planner planner;
+        const Plan plan = taken(planner, p);
+        return std::count_if(plan.neighbours.begin(), plan.neighbours.end(), [&](const Neighbours& n) {
+            return (plan.paper_of_section[n.a] < 2) != (plan.paper_of_section[n.b] < 2);
+        });
+    };
+    long heeded = 0;
+    long ignored = 0;
+    for (unsigned seed = 1; seed <= unsigned{testing::rounds(4)}; ++seed) {
+        heeded += across(2, seed);
+        ignored += across(0, seed);
+    }
+    EXPECT_LT(heeded, 0.9 * static_cast<double>(ignored));
+
+    // Where all are asked to run one way there is nothing to weigh.
+    Project p = page_with(1, 2, 1, s);
+    Planner planner;
+    const auto cost = [&](int left, int right) {
+        MatchJob job = match_job(p, *planner.shapes(p), false);
+        job.style.weights = {0, 0, 1, 0, 0, 0};
+        return cost_of(job, {left, right});
+    };
+    EXPECT_GT(cost(0, 2), cost(0, 1) + 1);
+    p.slants = {SlantRule::Parallel, 30};
+    EXPECT_NEAR(cost(0, 2), cost(0, 1), 1e-9);
+    // Papers that may be turned any way can be laid so, or not.
+    p.slants = {};
+    s.papers[2].direction = Direction::Free;
+    p.stash = std::make_shared<Stash>(s);
+    EXPECT_GT(cost(0, 2), cost(0, 1) + 1);
+}
+
 TEST(Rules, TheBestOfAllAssignmentsIsFoundWithRulesToo) {
     for (unsigned seed = 1; seed <= unsigned{testing::rounds(24)}; ++seed) {
         Stash s = five_papers();

@@ -5,10 +5,10 @@
 
 namespace zesty::testing {
 
-/// As many as asked for; a quarter under the sanitizers, which look at every step and take ten times as long.
+/// As many as asked for; an eighth under the sanitizers, which look at every step and take ten times as long.
 constexpr int rounds(int all) {
-#ifdef __SANITIZE_ADDRESS__
-    return std::max(1, all / 4);
+#ifdef ZESTY_SANITIZED
+    return std::max(1, all / 8);
 #else
     return all;
 #endif

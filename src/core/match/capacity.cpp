@@ -17,7 +17,7 @@ constexpr std::uint64_t seed_hash = 0xcbf29ce484222325ull;
 constexpr std::size_t most_remembered = 4000;
 /// Layings that are asked for with so many attempts are for good: there it pays to make room.
 constexpr int worth_refining = 10;
-constexpr int refinements = 6;
+constexpr int refinements = 4;
 constexpr double tone_tolerance = 0.05; ///< of an ombre's way from light to dark
 constexpr double most_from_end = 0.12;  ///< of the same
 constexpr std::size_t most_motifs = 300;

@@ -16,12 +16,12 @@ double pixels_per_mm(const QPainter& painter) {
 void paint_hatch(QPainter& painter, const QPainterPath& outline) {
     painter.save();
     painter.setClipPath(outline, Qt::IntersectClip);
-    const double step = hatch_px / pixels_per_mm(painter);
+    const double apart = hatch_px / pixels_per_mm(painter);
     QPen pen(QColor(0xb0, 0x2a, 0x4b), 1.2);
     pen.setCosmetic(true);
     painter.setPen(pen);
     const QRectF box = outline.boundingRect();
-    for (double x = box.left() - box.height(); x < box.right(); x += step)
+    for (double x = box.left() - box.height(); x < box.right(); x += apart)
         painter.drawLine(QPointF(x, box.bottom()), QPointF(x + box.height(), box.top()));
     painter.restore();
 }

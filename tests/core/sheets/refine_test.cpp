@@ -91,12 +91,12 @@ TEST(Claims, GrowMoreWithMoreOverlap) {
 
 TEST(Refine, IsSoundNeverWorseAndMostlyBetter) {
     int better = 0;
-    const int jobs = testing::rounds(8);
+    const int jobs = testing::rounds(6);
     for (int k = 0; k < jobs; ++k) {
         const NestJob job = tight_job(static_cast<unsigned>(k + 1), k % 2 == 0);
         const NestResult first = nest(job);
         ASSERT_FALSE(first.unplaced.empty());
-        const NestResult then = refined(job, first, 6, {}, {});
+        const NestResult then = refined(job, first, 4, {}, {});
         EXPECT_EQ(verify(job, then), "") << "job " << k;
         EXPECT_GE(area_placed(job, then), area_placed(job, first));
         better += area_placed(job, then) > 1.01 * area_placed(job, first);

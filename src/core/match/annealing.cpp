@@ -11,6 +11,8 @@ constexpr double overdraft = 4000;
 constexpr double cold = 0.002; ///< of the first heat
 constexpr std::size_t longest_chain = 60;
 constexpr std::size_t most_for_pairs = 100;
+constexpr std::size_t few_sections = 60; ///< run once; half as many twice
+constexpr std::size_t most_runs = 8;
 
 } // namespace
 
@@ -94,6 +96,29 @@ void Annealing::run(double heat, const StopToken& stop) {
         if (d <= 0 || uniform() < std::exp(-d / t)) draft_.assign(s, p);
     }
     descend(stop);
+}
+
+double Annealing::total() const {
+    double sum = cost_.total(draft_.papers());
+    for (std::size_t p = 0; p < room_.size(); ++p)
+        sum += over(static_cast<int>(p), draft_.paper_share(static_cast<int>(p)).area);
+    return sum;
+}
+
+void Annealing::run_often(double heat, const StopToken& stop) {
+    const std::size_t runs =
+        std::clamp<std::size_t>(few_sections / std::max<std::size_t>(draft_.free().size(), 1), 1, most_runs);
+    run(heat, stop);
+    std::vector<int> best = draft_.papers();
+    double least = total();
+    for (std::size_t k = 1; k < runs && !stopped(stop); ++k) {
+        run(heat, stop);
+        const double now = total();
+        if (now >= least) continue;
+        least = now;
+        best = draft_.papers();
+    }
+    draft_.assign_all(best);
 }
 
 /// Until neither a change nor, with few sections, an exchange is an improvement.

@@ -17,8 +17,11 @@ public:
     void fill();
     /// Ends where no change of a single section is an improvement, or when told to stop.
     void run(double heat, const StopToken& stop);
+    /// The best of several runs where there are so few sections that they cost nothing.
+    void run_often(double heat, const StopToken& stop);
 
 private:
+    double total() const;
     double over(int paper, double area) const;
     double paper_cost(int paper, const Share& share) const;
     double change(int section, int paper) const;

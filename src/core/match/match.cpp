@@ -133,7 +133,10 @@ private:
         double best_missing = std::numeric_limits<double>::infinity();
         for (int round = 0; round < rounds && !stopped(stop_); ++round) {
             tell(attempt + 0.6 * round / rounds, "choosing papers");
-            annealing_.run(round == 0 && afresh ? 60 : 12, stop_);
+            if (round == 0 && afresh)
+                annealing_.run_often(60, stop_);
+            else
+                annealing_.run(12, stop_);
             const double missing = learn_from_nesting();
             if (missing < best_missing) {
                 best_missing = missing;

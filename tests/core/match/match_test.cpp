@@ -1,3 +1,4 @@
+#include "core/match/cost.h"
 #include "core/match/match.h"
 #include "core/project/match_job.h"
 #include "core/project/planner.h"
@@ -109,13 +110,14 @@ TEST(Match, IsWithinOnePercentOfTheBestOnSmallCases) {
         const auto a = planner.propose(p, false);
         ASSERT_TRUE(shapes && a);
         const MatchJob job = match_job(p, *shapes, false);
+        const Cost cost(job);
         const int papers = static_cast<int>(p.stash->papers.size());
         const int n = static_cast<int>(job.sections.size());
         double best = std::numeric_limits<double>::infinity();
         std::vector<int> paper(n, 0);
         for (long code = 0; code < std::lround(std::pow(papers, n)); ++code) {
             for (long c = code, s = 0; s < n; ++s, c /= papers) paper[s] = static_cast<int>(c % papers);
-            best = std::min(best, cost_of(job, paper));
+            best = std::min(best, cost.total(paper));
         }
         EXPECT_LE(cost_of(job, a->paper), best * 1.01 + 1e-6) << "seed " << seed;
         ++checked;

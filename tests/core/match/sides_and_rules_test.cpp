@@ -1,5 +1,6 @@
 #include "core/geometry/measure.h"
 #include "core/match/alternatives.h"
+#include "core/match/cost.h"
 #include "core/match/proposals.h"
 #include "core/project/hand_edits.h"
 #include "core/project/match_job.h"
@@ -195,6 +196,7 @@ TEST(Rules, TheBestOfAllAssignmentsIsFoundWithRulesToo) {
         const auto a = planner.propose(p, false);
         ASSERT_TRUE(shapes && a);
         const MatchJob job = match_job(p, *shapes, false);
+        const Cost cost(job);
         const int faces = static_cast<int>(faces_of(*p.stash).size());
         const int n = static_cast<int>(job.sections.size());
         double best = std::numeric_limits<double>::infinity();
@@ -202,7 +204,7 @@ TEST(Rules, TheBestOfAllAssignmentsIsFoundWithRulesToo) {
         for (long code = 0; code < std::lround(std::pow(faces, n)); ++code) {
             for (long c = code, k = 0; k < n; ++k, c /= faces) face[k] = static_cast<int>(c % faces);
             if (seed % 5 == 0 && face[3] != face[1]) continue;
-            best = std::min(best, cost_of(job, face));
+            best = std::min(best, cost.total(face));
         }
         EXPECT_LE(cost_of(job, a->paper), best * 1.01 + 1e-6) << "seed " << seed;
     }

@@ -18,7 +18,7 @@ enum class ToneMap {
 struct MatchWeights {
     double differ = 1; ///< neighbours look different
     double spread = 1; ///< every paper all over the page, and no colour too much in one spot
-    double print = 1;  ///< large prints in large openings
+    double print = 1;  ///< large prints in large openings; stripes side by side run the same way
     double behind = 1; ///< papers stand out from the cut and from the base
     double photo = 1;  ///< papers beside a photo keep clear of its colours
     double thrift = 1; ///< scraps first, few new sheets

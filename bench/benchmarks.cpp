@@ -6,6 +6,7 @@
 #include "io/paint/page_painter.h"
 #include "io/project_file.h"
 #include "io/svg/svg_reader.h"
+#include "support/between.h"
 #include "support/demo.h"
 #include "support/lattice.h"
 
@@ -186,9 +187,7 @@ BENCHMARK(nest_100_patches_first_answer)->Unit(benchmark::kMillisecond);
 /// with holes, 3 kites that may only be turned by quarters.
 NestJob crowded_job(int kind) {
     std::mt19937 random(21);
-    const auto between = [&](double least, double most) {
-        return least + (most - least) * static_cast<double>(random() % 10001) / 10000;
-    };
+    const auto between = [&](double least, double most) { return testing::between(random, least, most); };
     const auto kite = [&] {
         const double h = between(20, 60);
         const double w = between(15, 40);

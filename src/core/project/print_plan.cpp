@@ -48,6 +48,14 @@ Slant slant_of(const Project& project, const Plan& plan, const Section& section,
     return {cut >= 0 && project.cuts[cut].place.mirrored ? -angle : angle, true};
 }
 
+/// By section.
+std::vector<Slant> slants_of(const Project& project, const Plan& plan) {
+    const std::set<Spot> facing = facing_pairs(project, plan);
+    std::vector<Slant> out;
+    for (const Section& s : plan.sections) out.push_back(slant_of(project, plan, s, facing));
+    return out;
+}
+
 std::optional<PatchPrint::Pin> pin_of(const Project& project, const Plan& plan, int opening) {
     const auto pin = project.pins.find(plan.spots[opening]);
     if (pin == project.pins.end()) return std::nullopt;
@@ -60,9 +68,8 @@ std::optional<PatchPrint::Pin> pin_of(const Project& project, const Plan& plan, 
 } // namespace
 
 std::vector<std::optional<double>> section_slants(const Project& project, const Plan& plan) {
-    const std::set<Spot> facing = facing_pairs(project, plan);
     std::vector<std::optional<double>> out;
-    for (const Section& s : plan.sections) out.push_back(slant_of(project, plan, s, facing).deg);
+    for (const Slant& s : slants_of(project, plan)) out.push_back(s.deg);
     return out;
 }
 
@@ -70,9 +77,7 @@ std::vector<PatchPrint> patch_prints(const Project& project, const Plan& plan) {
     std::vector<PatchPrint> out(plan.patches.size());
     if (!plan.cut) return out;
     const Tones tones(project, plan);
-    const std::set<Spot> facing = facing_pairs(project, plan);
-    std::vector<Slant> slants;
-    for (const Section& s : plan.sections) slants.push_back(slant_of(project, plan, s, facing));
+    const std::vector<Slant> slants = slants_of(project, plan);
     for (std::size_t p = 0; p < out.size(); ++p) {
         const Patch& patch = plan.patches[p];
         const PrintWish& wish = project.choice(plan.sections[patch.section].id).print;

@@ -173,6 +173,15 @@ float overlap_of(const TurnedClaim& a, const FloatRing& ring, const TurnedClaim&
 
 } // namespace
 
+Poles Poles::turned(float cosine, float sine) const {
+    Poles out = *this;
+    for (int i = 0; i < count; ++i) {
+        out.x[i] = x[i] * cosine - y[i] * sine;
+        out.y[i] = x[i] * sine + y[i] * cosine;
+    }
+    return out;
+}
+
 Claim::Claim(const Polygon& piece, double half_gap) {
     Ring outline = piece.outer;
     if (half_gap > 0) {
@@ -223,12 +232,7 @@ void Claim::turn(double rotation_deg, TurnedClaim& out) const {
     out.rotation_deg = rotation_deg;
     turn_ring(upright_.claim, c, s, out.claim);
     turn_ring(upright_.body, c, s, out.body);
-    out.poles = upright_.poles;
-    for (int i = 0; i < out.poles.count; ++i) {
-        const float x = upright_.poles.x[i], y = upright_.poles.y[i];
-        out.poles.x[i] = x * c - y * s;
-        out.poles.y[i] = x * s + y * c;
-    }
+    out.poles = upright_.poles.turned(c, s);
 }
 
 TurnedClaim Claim::turned(double rotation_deg) const {

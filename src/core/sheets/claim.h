@@ -26,6 +26,9 @@ struct Poles {
     static constexpr int most = 8;
     float x[most], y[most], r[most];
     int count = 0;
+
+    /// About the reference point, by the angle with this cosine and sine.
+    Poles turned(float cosine, float sine) const;
 };
 
 /// Edges from each point to the next; the first point is repeated at the end.

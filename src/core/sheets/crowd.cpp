@@ -4,6 +4,7 @@
 #include "core/geometry/measure.h"
 #include "core/on_two_threads.h"
 #include "core/sheets/chance.h"
+#include "core/sheets/laid.h"
 
 #include <algorithm>
 #include <array>
@@ -109,7 +110,7 @@ bool is_box(const Polygon& sheet, const Box& box) {
 } // namespace
 
 CrowdJob::CrowdJob(const NestJob& job, const NestResult& start)
-    : grown(static_cast<float>(job.gap / 2 + Claim::slack)) {
+    : sheet_order(sheets_by_rank(job)), grown(static_cast<float>(job.gap / 2 + Claim::slack)) {
     std::vector<std::optional<Claim>> made(job.pieces.size());
     on_two_threads(made.size(), [&](std::size_t i) {
         made[i].emplace(job.pieces[i].outline, std::max(job.gap / 2, 1e-3));
@@ -135,7 +136,6 @@ CrowdJob::CrowdJob(const NestJob& job, const NestResult& start)
         sheet.box = {static_cast<float>(box.x0), static_cast<float>(box.y0), static_cast<float>(box.x1),
                      static_cast<float>(box.y1)};
         sheet.area = area(s.outline);
-        sheet.rank = s.rank;
         if (!is_box(s.outline, box)) sheet.obstacles = obstacles_of(s.outline, box);
         sheets.push_back(std::move(sheet));
     }
@@ -174,9 +174,20 @@ CrowdSpot CrowdJob::spot_of(const NestPlacement& p) const {
 }
 
 NestPlacement CrowdJob::placement_of(int piece, const CrowdSpot& spot) const {
-    const double deg = spot.way < 0 ? spot.rotation_deg : ways[piece][spot.way].rotation_deg;
+    const double deg = turn_deg(piece, spot);
     const Point at = Transform::turned_deg(deg)(claims[piece].reference());
     return {piece, spot.sheet, deg, Point{spot.x, spot.y} - at};
+}
+
+bool CrowdJob::may_go(int piece, int sheet) const {
+    return std::find(allowed[piece].begin(), allowed[piece].end(), sheet) != allowed[piece].end();
+}
+
+double CrowdJob::area_of(const std::vector<CrowdSpot>& spots) const {
+    double sum = 0;
+    for (std::size_t i = 0; i < spots.size(); ++i)
+        if (spots[i].sheet >= 0) sum += claims[i].area();
+    return sum;
 }
 
 Crowd::Crowd(const CrowdJob& job)

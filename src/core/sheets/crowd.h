@@ -38,7 +38,6 @@ struct CrowdJob {
         FloatBox box;
         std::vector<TurnedClaim> obstacles; ///< what of the box is not paper, in its coordinates
         double area = 0;
-        int rank = 0;
     };
     std::vector<Claim> claims;
     std::vector<std::vector<TurnedClaim>> ways; ///< by piece: its only ways up; empty when any will do
@@ -47,10 +46,17 @@ struct CrowdJob {
     std::vector<std::vector<double>> sides_deg;
     std::vector<double> axis_deg; ///< by piece: the way it is longest
     std::vector<Sheet> sheets;
-    float grown = 0; ///< by how much claims are larger than pieces
+    std::vector<int> sheet_order; ///< as they are to be filled
+    float grown = 0;              ///< by how much claims are larger than pieces
 
     CrowdSpot spot_of(const NestPlacement& p) const;
     NestPlacement placement_of(int piece, const CrowdSpot& spot) const;
+    double turn_deg(int piece, const CrowdSpot& spot) const {
+        return spot.way < 0 ? spot.rotation_deg : ways[piece][spot.way].rotation_deg;
+    }
+    bool may_go(int piece, int sheet) const;
+    /// Of the pieces that lie on a sheet, mm2.
+    double area_of(const std::vector<CrowdSpot>& spots) const;
 };
 
 class Crowd {

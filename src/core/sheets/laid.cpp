@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numeric>
 
 namespace zesty {
 
@@ -62,6 +63,14 @@ bool allowed(const NestPiece& piece, const NestPlacement& at) {
     }
     return piece.any_rotation || std::any_of(piece.rotations_deg.begin(), piece.rotations_deg.end(),
                                              [&](double r) { return same_turn(r, at.rotation_deg); });
+}
+
+std::vector<int> sheets_by_rank(const NestJob& job) {
+    std::vector<int> out(job.sheets.size());
+    std::iota(out.begin(), out.end(), 0);
+    std::stable_sort(out.begin(), out.end(),
+                     [&](int a, int b) { return job.sheets[a].rank < job.sheets[b].rank; });
+    return out;
 }
 
 std::vector<NestPlacement> lay_pinned(const NestJob& job) {

@@ -26,6 +26,9 @@ private:
 /// Whether the placement is one that the piece allows: its sheet, turn, pin and band.
 bool allowed(const NestPiece& piece, const NestPlacement& placement);
 
+/// Sheets in the order in which they are to be filled: those of a lower rank first.
+std::vector<int> sheets_by_rank(const NestJob& job);
+
 /// The pieces that have pins, in their order, each at the first of its pins that keeps the gap to those
 /// before it and lies inside its sheet. Pieces that find none are left out.
 std::vector<NestPlacement> lay_pinned(const NestJob& job);

@@ -112,16 +112,13 @@ double cell_for(const NestJob& job) {
 
 class Engine {
 public:
-    Engine(const NestJob& job, const StopToken& stop) : job_(job), stop_(stop) {
+    Engine(const NestJob& job, const StopToken& stop)
+        : job_(job), stop_(stop), sheet_order_(sheets_by_rank(job)) {
         cell_ = job.cell > 0 ? job.cell : cell_for(job);
         for (const NestPiece& p : job.pieces) pieces_.push_back(prepare(p, job.gap, cell_));
         for (const NestSheet& s : job.sheets) empty_.emplace_back(s.outline, cell_);
         pinned_ = lay_pinned(job);
         for (const NestPlacement& p : pinned_) block(p);
-        sheet_order_.resize(job.sheets.size());
-        std::iota(sheet_order_.begin(), sheet_order_.end(), 0);
-        std::stable_sort(sheet_order_.begin(), sheet_order_.end(),
-                         [&](int a, int b) { return job_.sheets[a].rank < job_.sheets[b].rank; });
     }
 
     struct Attempt {

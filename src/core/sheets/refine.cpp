@@ -10,18 +10,25 @@ namespace zesty {
 
 namespace {
 
-constexpr std::size_t nodes_at_first =
-    120'000;                      ///< for all pieces together, so that the first layout is there soon
+/// For all pieces together, so that the first layout is there soon.
+constexpr std::size_t nodes_at_first = 120'000;
 constexpr std::size_t many = 150; ///< pieces
 constexpr int relays_in_a_round = 12;
 constexpr int squeezes_in_a_round = 2;
+
+/// Less for each piece where there are many.
+Effort quick(std::size_t pieces) {
+    const Effort usual;
+    const std::size_t nodes = std::clamp<std::size_t>(nodes_at_first / pieces, 150, usual.nodes);
+    return pieces > many ? Effort{nodes, 6, 1} : Effort{nodes, usual.places, 2};
+}
 
 /// What one thread does in turn with its layout.
 class Hand {
 public:
     Hand(const CrowdJob& job, const OutlinePoints& points, const std::vector<Clearance>& empty,
          const std::vector<CrowdSpot>& spots)
-        : relayer_(job, points, empty, spots), squeezer_(job, spots), pieces_(job.claims.size()) {}
+        : relayer_(job, points, empty, spots), squeezer_(job, spots), first_(quick(job.claims.size())) {}
 
     double placed() const { return relayer_.placed(); }
     const std::vector<CrowdSpot>& spots() const { return relayer_.spots(); }
@@ -30,7 +37,7 @@ public:
     void work(int round, unsigned seed, const StopToken& stop) {
         std::mt19937 random(seed);
         if (round == 0) {
-            relayer_.afresh(pieces_ > many ? 1 : 2, quick(), random, stop);
+            relayer_.afresh(first_, random, stop);
             return;
         }
         for (int k = 0; k < relays_in_a_round && !stopped(stop); ++k) relayer_.relay(random, stop);
@@ -40,15 +47,9 @@ public:
     }
 
 private:
-    /// Less for each piece where there are many.
-    Effort quick() const {
-        const std::size_t nodes = std::clamp<std::size_t>(nodes_at_first / pieces_, 150, Effort{}.nodes);
-        return {nodes, pieces_ > many ? 6 : Effort{}.places};
-    }
-
     Relayer relayer_;
     Squeezer squeezer_;
-    std::size_t pieces_;
+    Effort first_;
 };
 
 NestResult result_of(const CrowdJob& job, const std::vector<CrowdSpot>& spots,

@@ -4,7 +4,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numeric>
 
 namespace zesty {
 
@@ -28,10 +27,6 @@ FloatBox both(const FloatBox& a, const FloatBox& b) {
     return {std::min(a.x0, b.x0), std::min(a.y0, b.y0), std::max(a.x1, b.x1), std::max(a.y1, b.y1)};
 }
 
-bool has(const std::vector<int>& list, int what) {
-    return std::find(list.begin(), list.end(), what) != list.end();
-}
-
 } // namespace
 
 std::vector<Clearance> empty_clearances(const CrowdJob& job) {
@@ -51,7 +46,7 @@ Relayer::Relayer(const CrowdJob& job, const OutlinePoints& points, const std::ve
 
 void Relayer::adopt(const std::vector<CrowdSpot>& spots) {
     crowd_.load(spots);
-    placed_ = area_placed();
+    placed_ = job_.area_of(crowd_.spots());
     drawn_ = false;
 }
 
@@ -63,13 +58,6 @@ void Relayer::draw() {
     for (std::size_t i = 0; i < job_.claims.size(); ++i)
         if (const CrowdSpot& at = crowd_.spots()[i]; at.sheet >= 0)
             clear_[at.sheet].add(static_cast<int>(i), crowd_.lying(static_cast<int>(i)), at.x, at.y);
-}
-
-double Relayer::area_placed() const {
-    double sum = 0;
-    for (std::size_t i = 0; i < job_.claims.size(); ++i)
-        if (crowd_.spots()[i].sheet >= 0) sum += job_.claims[i].area();
-    return sum;
 }
 
 Relayer::Lifted Relayer::lift(int piece) {
@@ -89,10 +77,11 @@ void Relayer::put_back(int piece, Lifted lifted) {
 }
 
 /// The best of the first few places that can be had.
-std::optional<Touch> Relayer::find(int piece, int sheet, const FloatBox& where, std::mt19937& random) {
+std::optional<Touch> Relayer::find(int piece, int sheet, const FloatBox& where, const Effort& effort,
+                                   std::mt19937& random) {
     std::optional<Touch> best;
     int had = 0;
-    for (const Touch& place : touching_.places(piece, sheet, clear_[sheet], where, random)) {
+    for (const Touch& place : touching_.places(piece, sheet, clear_[sheet], where, effort, random)) {
         auto t = touching_.closer(piece, clear_[sheet], place, random);
         if (!t || (best && t->score <= best->score) || !crowd_.settle(piece, t->spot, random)) continue;
         t->score = touching_.touch(piece, clear_[sheet], t->spot);
@@ -103,7 +92,7 @@ std::optional<Touch> Relayer::find(int piece, int sheet, const FloatBox& where, 
 }
 
 /// Lays what it can of the pool, large pieces first.
-void Relayer::fill(int sheet, const std::vector<int>& pool, const FloatBox& where, int look,
+void Relayer::fill(int sheet, const std::vector<int>& pool, const FloatBox& where, const Effort& effort,
                    std::mt19937& random, const StopToken& stop) {
     std::vector<std::pair<double, int>> order;
     for (int p : pool) order.emplace_back(-job_.claims[p].area() * std::exp(disorder * chance(random)), p);
@@ -111,8 +100,8 @@ void Relayer::fill(int sheet, const std::vector<int>& pool, const FloatBox& wher
     std::vector<Found> looked;
     std::size_t next = 0;
     while (!stopped(stop)) {
-        for (; looked.size() < static_cast<std::size_t>(look) && next < order.size(); ++next)
-            if (const auto found = find(order[next].second, sheet, where, random))
+        for (; looked.size() < effort.look && next < order.size(); ++next)
+            if (const auto found = find(order[next].second, sheet, where, effort, random))
                 looked.push_back({order[next].second, *found});
         if (looked.empty()) return;
         const auto best = std::max_element(looked.begin(), looked.end(), [](const Found& a, const Found& b) {
@@ -121,18 +110,18 @@ void Relayer::fill(int sheet, const std::vector<int>& pool, const FloatBox& wher
         const int laid = best->piece;
         put(laid, best->at.spot);
         looked.erase(best);
-        look_again(looked, laid, sheet, where, random);
+        look_again(looked, laid, sheet, where, effort, random);
     }
 }
 
 /// Where the other pieces looked at go best, now that one more is laid: elsewhere nothing has changed.
 void Relayer::look_again(std::vector<Found>& looked, int laid, int sheet, const FloatBox& where,
-                         std::mt19937& random) {
+                         const Effort& effort, std::mt19937& random) {
     std::erase_if(looked, [&](Found& f) {
         const bool stays = crowd_.free_at(f.piece, f.at.spot);
         const double reach = (job_.claims[f.piece].diameter() + job_.claims[laid].diameter()) / 2;
         const FloatBox beside = around(crowd_.spots()[laid], static_cast<float>(reach));
-        const auto again = find(f.piece, sheet, stays ? common(where, beside) : where, random);
+        const auto again = find(f.piece, sheet, stays ? common(where, beside) : where, effort, random);
         if (again && (!stays || again->score > f.at.score)) f.at = *again;
         return !stays && !again;
     });
@@ -142,23 +131,19 @@ void Relayer::look_again(std::vector<Found>& looked, int laid, int sheet, const 
 std::vector<int> Relayer::waiting_for(int sheet) const {
     std::vector<int> out;
     for (std::size_t i = 0; i < job_.claims.size(); ++i)
-        if (crowd_.spots()[i].sheet < 0 && has(job_.allowed[i], sheet)) out.push_back(static_cast<int>(i));
+        if (crowd_.spots()[i].sheet < 0 && job_.may_go(static_cast<int>(i), sheet))
+            out.push_back(static_cast<int>(i));
     return out;
 }
 
-void Relayer::afresh(int look, const Effort& effort, std::mt19937& random, const StopToken& stop) {
+void Relayer::afresh(const Effort& effort, std::mt19937& random, const StopToken& stop) {
     const std::vector<CrowdSpot> before = crowd_.spots();
     const double had = placed_;
     adopt(std::vector<CrowdSpot>(before.size()));
     draw();
-    touching_.look_with(effort);
-    std::vector<int> order(job_.sheets.size());
-    std::iota(order.begin(), order.end(), 0);
-    std::stable_sort(order.begin(), order.end(),
-                     [&](int a, int b) { return job_.sheets[a].rank < job_.sheets[b].rank; });
-    for (int sheet : order) fill(sheet, waiting_for(sheet), job_.sheets[sheet].box, look, random, stop);
-    touching_.look_with({});
-    placed_ = area_placed();
+    for (int sheet : job_.sheet_order)
+        fill(sheet, waiting_for(sheet), job_.sheets[sheet].box, effort, random, stop);
+    placed_ = job_.area_of(crowd_.spots());
     if (placed_ < had) adopt(before);
 }
 
@@ -191,8 +176,8 @@ void Relayer::relay(std::mt19937& random, const StopToken& stop) {
         before.push_back(lift(p));
     }
     pool.insert(pool.end(), lifted.begin(), lifted.end());
-    fill(sheet, pool, where, 1, random, stop);
-    const double now = area_placed();
+    fill(sheet, pool, where, {}, random, stop);
+    const double now = job_.area_of(crowd_.spots());
     if (now >= placed_) {
         placed_ = now;
         return;

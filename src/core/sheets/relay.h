@@ -21,9 +21,8 @@ public:
     const std::vector<CrowdSpot>& spots() const { return crowd_.spots(); }
     void adopt(const std::vector<CrowdSpot>& spots);
 
-    /// Everything anew, of the next `look` pieces in turn the one that touches most. Stays as it was when
-    /// that holds less, or when told to stop before it is done.
-    void afresh(int look, const Effort& effort, std::mt19937& random, const StopToken& stop);
+    /// Everything anew. Stays as it was when that holds less, or when told to stop before it is done.
+    void afresh(const Effort& effort, std::mt19937& random, const StopToken& stop);
     /// Lifts some neighbours on some sheet and lays them again.
     void relay(std::mt19937& random, const StopToken& stop);
 
@@ -40,14 +39,14 @@ private:
     Lifted lift(int piece);
     void put(int piece, const CrowdSpot& spot);
     void put_back(int piece, Lifted lifted);
-    std::optional<Touch> find(int piece, int sheet, const FloatBox& where, std::mt19937& random);
-    void fill(int sheet, const std::vector<int>& pool, const FloatBox& where, int look, std::mt19937& random,
-              const StopToken& stop);
+    std::optional<Touch> find(int piece, int sheet, const FloatBox& where, const Effort& effort,
+                              std::mt19937& random);
+    void fill(int sheet, const std::vector<int>& pool, const FloatBox& where, const Effort& effort,
+              std::mt19937& random, const StopToken& stop);
     void look_again(std::vector<Found>& looked, int laid, int sheet, const FloatBox& where,
-                    std::mt19937& random);
+                    const Effort& effort, std::mt19937& random);
     std::vector<int> waiting_for(int sheet) const;
     std::vector<int> neighbours(int sheet, std::mt19937& random) const;
-    double area_placed() const;
     void draw();
 
     const CrowdJob& job_;

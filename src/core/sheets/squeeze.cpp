@@ -3,7 +3,6 @@
 #include <algorithm>
 #include <array>
 #include <limits>
-#include <optional>
 
 namespace zesty {
 
@@ -33,13 +32,6 @@ Squeezer::Squeezer(const CrowdJob& job, std::vector<CrowdSpot> spots)
     for (const Claim& c : job.claims) one += c.area() / static_cast<double>(job.claims.size());
     for (const auto& s : job.sheets) reach_.push_back(std::min(first_reach * s.area, one));
     crowd_.load(best_);
-}
-
-double Squeezer::placed() const {
-    double sum = 0;
-    for (std::size_t i = 0; i < best_.size(); ++i)
-        if (best_[i].sheet >= 0) sum += job_.claims[i].area();
-    return sum;
 }
 
 void Squeezer::adopt(const std::vector<CrowdSpot>& spots) {
@@ -101,7 +93,7 @@ std::optional<Squeezer::Idea> Squeezer::think(std::mt19937& random, int sheet) c
         if (best_[i].sheet == sheet) {
             in.push_back(static_cast<int>(i));
             placed += job_.claims[i].area();
-        } else if (best_[i].sheet < 0 && may_go(static_cast<int>(i), sheet)) {
+        } else if (best_[i].sheet < 0 && job_.may_go(static_cast<int>(i), sheet)) {
             out.push_back(static_cast<int>(i));
         }
     }
@@ -114,11 +106,6 @@ std::optional<Squeezer::Idea> Squeezer::think(std::mt19937& random, int sheet) c
         if (!best || std::abs(idea.gain - wanted) < std::abs(best->gain - wanted)) best = std::move(idea);
     }
     return best;
-}
-
-bool Squeezer::may_go(int piece, int sheet) const {
-    const auto& allowed = job_.allowed[piece];
-    return std::find(allowed.begin(), allowed.end(), sheet) != allowed.end();
 }
 
 /// Up to two neighbours off, up to two on.

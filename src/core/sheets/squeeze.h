@@ -11,7 +11,7 @@ class Squeezer {
 public:
     Squeezer(const CrowdJob& job, std::vector<CrowdSpot> spots);
 
-    double placed() const; ///< mm2
+    double placed() const { return job_.area_of(best_); } ///< mm2
     const std::vector<CrowdSpot>& spots() const { return best_; }
     void adopt(const std::vector<CrowdSpot>& spots);
     void squeeze(std::mt19937& random, const StopToken& stop);
@@ -20,7 +20,6 @@ private:
     struct Idea;
     std::optional<Idea> best_idea(std::mt19937& random, int sheet);
     std::optional<Idea> think(std::mt19937& random, int sheet) const;
-    bool may_go(int piece, int sheet) const;
     Idea guess(std::mt19937& random, const std::vector<int>& in, const std::vector<int>& out) const;
     int beside(int piece, const std::vector<int>& in, std::mt19937& random) const;
 

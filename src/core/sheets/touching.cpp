@@ -133,12 +133,7 @@ const OutlinePoints::Points& Touching::turned(int piece, double deg) {
         turned_.x[i] = from.x[i] * c - from.y[i] * s;
         turned_.y[i] = from.x[i] * s + from.y[i] * c;
     }
-    poles_ = points_.poles[piece];
-    for (int i = 0; i < poles_.count; ++i) {
-        const float x = poles_.x[i], y = poles_.y[i];
-        poles_.x[i] = x * c - y * s;
-        poles_.y[i] = x * s + y * c;
-    }
+    poles_ = points_.poles[piece].turned(c, s);
     return turned_;
 }
 
@@ -167,9 +162,8 @@ const Touching::Stencil& Touching::stencil(int piece, double deg, const Clearanc
     return out;
 }
 
-void Touching::try_nodes(const Clearance& clear, const std::vector<Node>& nodes, CrowdSpot spot,
-                         Best& best) const {
-    const Stencil& s = stencil_;
+void Touching::try_nodes(const Clearance& clear, const Stencil& s, const std::vector<Node>& nodes,
+                         CrowdSpot spot, Best& best) {
     const int n = static_cast<int>(s.points.size());
     const auto all = static_cast<float>(n);
     const float per_range = 1 / (close_by + best.step()), fall = 1.5F / best.step();
@@ -191,7 +185,7 @@ void Touching::try_nodes(const Clearance& clear, const std::vector<Node>& nodes,
 }
 
 std::vector<Touch> Touching::coarse(int piece, int sheet, const Clearance& clear, const FloatBox& where,
-                                    std::mt19937& random) {
+                                    const Effort& effort, std::mt19937& random) {
     const float wanted = step_for(static_cast<float>(job_.claims[piece].diameter()));
     const int stride = std::max(1, rounded(wanted / clear.cell()));
     const float step = static_cast<float>(stride) * clear.cell();
@@ -203,13 +197,13 @@ std::vector<Touch> Touching::coarse(int piece, int sheet, const Clearance& clear
     for (int row = first_row; row <= last_row; row += stride)
         for (int column = first_column; column <= last_column; column += stride)
             if (*clear.node(column, row) > room) nodes.push_back({column, row});
-    if (nodes.size() > effort_.nodes) {
+    if (nodes.size() > effort.nodes) {
         const std::size_t offset = random() % nodes.size();
-        for (std::size_t k = 0; k < effort_.nodes; ++k)
-            nodes[k] = nodes[(k * nodes.size() + offset) / effort_.nodes];
-        nodes.resize(effort_.nodes);
+        for (std::size_t k = 0; k < effort.nodes; ++k)
+            nodes[k] = nodes[(k * nodes.size() + offset) / effort.nodes];
+        nodes.resize(effort.nodes);
     }
-    Best best(step, effort_.places);
+    Best best(step, effort.places);
     if (nodes.empty()) return {};
     const auto& ways = job_.ways[piece];
     const int turns = ways.empty() ? turns_tried : static_cast<int>(ways.size());
@@ -220,15 +214,14 @@ std::vector<Touch> Touching::coarse(int piece, int sheet, const Clearance& clear
             spot.rotation_deg = 360.0 / turns_tried * (k + phase);
         else
             spot.way = k;
-        stencil(piece, turn_of(piece, spot), clear);
-        try_nodes(clear, nodes, spot, best);
+        try_nodes(clear, stencil(piece, job_.turn_deg(piece, spot), clear), nodes, spot, best);
     }
     return best.take();
 }
 
 /// Share of the outline that touches, less what reaches into something; lowest below `enough`.
 float Touching::score(int piece, const Clearance& clear, const CrowdSpot& spot, float fall, float enough) {
-    const OutlinePoints::Points& p = turned(piece, turn_of(piece, spot));
+    const OutlinePoints::Points& p = turned(piece, job_.turn_deg(piece, spot));
     const auto all = static_cast<float>(p.x.size());
     const float least = enough * all;
     float sum = all;
@@ -249,7 +242,7 @@ float Touching::touch(int piece, const Clearance& clear, const CrowdSpot& spot) 
 
 /// How far the piece reaches into something at worst: 0 or less.
 float Touching::deepest(int piece, const Clearance& clear, const CrowdSpot& spot) {
-    const OutlinePoints::Points& p = turned(piece, turn_of(piece, spot));
+    const OutlinePoints::Points& p = turned(piece, job_.turn_deg(piece, spot));
     float least = 0;
     for (int i = 0; i < poles_.count; ++i)
         least = std::min(least, clear.at(spot.x + poles_.x[i], spot.y + poles_.y[i]) -
@@ -279,10 +272,10 @@ Touch Touching::uphill(int piece, const Clearance& clear, Touch from, float step
 }
 
 std::vector<Touch> Touching::places(int piece, int sheet, const Clearance& clear, const FloatBox& where,
-                                    std::mt19937& random) {
+                                    const Effort& effort, std::mt19937& random) {
     std::vector<Touch> out;
     const float step = step_for(static_cast<float>(job_.claims[piece].diameter()));
-    for (const Touch& t : coarse(piece, sheet, clear, where, random)) {
+    for (const Touch& t : coarse(piece, sheet, clear, where, effort, random)) {
         const Touch up = uphill(piece, clear, t, step / 2, fine_step, random);
         if (deepest(piece, clear, up.spot) >= -far_too_deep) out.push_back(up);
     }

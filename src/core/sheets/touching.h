@@ -21,6 +21,7 @@ struct Touch {
 struct Effort {
     std::size_t nodes = 1000; ///< places of the coarse net at most: on an empty sheet a part of them will do
     std::size_t places = 10;  ///< of them looked at closely
+    std::size_t look = 1;     ///< pieces: of so many the one that touches most is laid first
 };
 
 /// The outlines of a job's claims as points, upright about their reference points; the farthest first, which
@@ -41,11 +42,9 @@ class Touching {
 public:
     Touching(const CrowdJob& job, const OutlinePoints& points) : job_(job), points_(points) {}
 
-    void look_with(const Effort& effort) { effort_ = effort; }
-
     /// Good places for the piece with its reference point in `where`, found roughly, the best first.
     std::vector<Touch> places(int piece, int sheet, const Clearance& clear, const FloatBox& where,
-                              std::mt19937& random);
+                              const Effort& effort, std::mt19937& random);
     /// The best place about a rough one; nothing when the piece would reach into something there.
     std::optional<Touch> closer(int piece, const Clearance& clear, const Touch& from, std::mt19937& random);
     /// How much the piece touches there, overlaps not counted.
@@ -68,18 +67,15 @@ private:
     const OutlinePoints::Points& turned(int piece, double deg);
     const Stencil& stencil(int piece, double deg, const Clearance& clear);
     std::vector<Touch> coarse(int piece, int sheet, const Clearance& clear, const FloatBox& where,
-                              std::mt19937& random);
-    void try_nodes(const Clearance& clear, const std::vector<Node>& nodes, CrowdSpot spot, Best& best) const;
+                              const Effort& effort, std::mt19937& random);
+    static void try_nodes(const Clearance& clear, const Stencil& stencil, const std::vector<Node>& nodes,
+                          CrowdSpot spot, Best& best);
     float score(int piece, const Clearance& clear, const CrowdSpot& spot, float steep, float enough);
     float deepest(int piece, const Clearance& clear, const CrowdSpot& spot);
     Touch uphill(int piece, const Clearance& clear, Touch from, float step, float last, std::mt19937& random);
-    double turn_of(int piece, const CrowdSpot& spot) const {
-        return spot.way < 0 ? spot.rotation_deg : job_.ways[piece][spot.way].rotation_deg;
-    }
 
     const CrowdJob& job_;
     const OutlinePoints& points_;
-    Effort effort_;
     int piece_ = -1; ///< that is turned
     double deg_ = 0;
     OutlinePoints::Points turned_;

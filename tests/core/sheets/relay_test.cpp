@@ -117,7 +117,7 @@ TEST(Touching, PutsASquareIntoACorner) {
     Touching touching(crowd, points);
     const Clearance clear = empty_clearances(crowd)[0];
     std::mt19937 random(1);
-    const auto places = touching.places(0, 0, clear, crowd.sheets[0].box, random);
+    const auto places = touching.places(0, 0, clear, crowd.sheets[0].box, {}, random);
     ASSERT_FALSE(places.empty());
     const auto best = touching.closer(0, clear, places[0], random);
     ASSERT_TRUE(best);
@@ -139,7 +139,9 @@ TEST(Relayer, LaysAfreshSoundlyAndNeverHoldsLess) {
         std::mt19937 random(static_cast<unsigned>(k));
         double held = relayer.placed();
         before += held;
-        relayer.afresh(1 + k % 3, {}, random, {});
+        Effort effort;
+        effort.look = 1 + static_cast<std::size_t>(k % 3);
+        relayer.afresh(effort, random, {});
         for (int tries = 0; tries < 10; ++tries) {
             EXPECT_GE(relayer.placed(), held - 1e-6);
             held = relayer.placed();
@@ -162,7 +164,7 @@ TEST(Relayer, StaysAsItWasWhenToldToStop) {
     const double held = relayer.placed();
     int asked = 0;
     const StopToken soon = [&] { return ++asked > 4; };
-    relayer.afresh(1, {}, random, soon);
+    relayer.afresh({}, random, soon);
     EXPECT_EQ(relayer.placed(), held);
     relayer.relay(random, soon);
     EXPECT_GE(relayer.placed(), held);

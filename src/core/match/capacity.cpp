@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/match/print_turn.h"
+#include "core/sheets/laid.h"
 
 #include <algorithm>
 #include <bit>
@@ -269,8 +270,7 @@ const PaperNest& Capacity::lay(int paper, std::vector<LaidPatch> patches, int at
     for (int u : found.unplaced)
         nested.result.unplaced.insert(nested.result.unplaced.end(), pieces[u].begin(), pieces[u].end());
     std::sort(nested.result.unplaced.begin(), nested.result.unplaced.end());
-    std::sort(nested.result.placements.begin(), nested.result.placements.end(),
-              [](const NestPlacement& a, const NestPlacement& b) { return a.piece < b.piece; });
+    sort_by_piece(nested.result.placements);
     r.nest = std::move(nested);
     // An answer cut short is used this once but not trusted later.
     r.attempts = stopped(stop) ? 0 : attempts;

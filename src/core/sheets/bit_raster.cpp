@@ -132,7 +132,7 @@ PieceRaster rasterize(const Region& polygons, Point origin, double cell) {
     return out;
 }
 
-SheetRaster::SheetRaster(const Polygon& sheet, double cell) {
+SheetRaster::SheetRaster(const Polygon& sheet, double cell) : cell_(cell) {
     assert(bounds(sheet).width() / cell < 64 * 63);
     const Box box = bounds(sheet);
     origin_ = {box.x0, box.y0};

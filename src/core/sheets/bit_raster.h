@@ -37,6 +37,7 @@ public:
     int columns() const { return columns_; }
     int rows() const { return rows_; }
     Point origin() const { return origin_; }
+    double cell() const { return cell_; }
 
     /// The first free place in row y at or right of a column where the piece fits, or -1.
     int first_fit(const PieceRaster& piece, int y, int from_column = 0) const;
@@ -55,6 +56,7 @@ private:
     void refresh(int y);
 
     Point origin_;
+    double cell_;
     int columns_ = 0;
     int rows_ = 0;
     int words_ = 0;

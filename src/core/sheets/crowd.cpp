@@ -117,6 +117,7 @@ CrowdJob::CrowdJob(const NestJob& job, const NestResult& start)
     });
     for (const NestPiece& p : job.pieces) {
         claims.push_back(std::move(*made[claims.size()]));
+        value.push_back(claims.back().area() * p.worth);
         axis_deg.push_back(axis_of(p.outline.outer));
         sides_deg.push_back(p.any_rotation ? long_sides(p.outline.outer) : std::vector<double>{});
         std::vector<TurnedClaim> only;
@@ -183,10 +184,10 @@ bool CrowdJob::may_go(int piece, int sheet) const {
     return std::find(allowed[piece].begin(), allowed[piece].end(), sheet) != allowed[piece].end();
 }
 
-double CrowdJob::area_of(const std::vector<CrowdSpot>& spots) const {
+double CrowdJob::value_of(const std::vector<CrowdSpot>& spots) const {
     double sum = 0;
     for (std::size_t i = 0; i < spots.size(); ++i)
-        if (spots[i].sheet >= 0) sum += claims[i].area();
+        if (spots[i].sheet >= 0) sum += value[i];
     return sum;
 }
 
@@ -452,10 +453,10 @@ bool Crowd::take_off_the_crowded(double spare) {
         int worst = -1;
         for (int i = 0; i < count_; ++i)
             if (own[i] > 1e-4F &&
-                (worst < 0 || own[i] * job_.claims[worst].area() > own[worst] * job_.claims[i].area()))
+                (worst < 0 || own[i] * job_.value[worst] > own[worst] * job_.value[i]))
                 worst = i;
         if (worst < 0) break;
-        spare -= job_.claims[worst].area();
+        spare -= job_.value[worst];
         if (spare <= 0) return false;
         off.push_back(worst);
         own[worst] = 0;

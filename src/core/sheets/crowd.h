@@ -40,6 +40,7 @@ struct CrowdJob {
         double area = 0;
     };
     std::vector<Claim> claims;
+    std::vector<double> value; ///< by piece: its area times its worth, mm2
     std::vector<std::vector<TurnedClaim>> ways; ///< by piece: its only ways up; empty when any will do
     std::vector<std::vector<int>> allowed;      ///< by piece: sheets it may go on
     /// By piece: the directions of its long straight sides in degrees, all running the same way round.
@@ -55,8 +56,8 @@ struct CrowdJob {
         return spot.way < 0 ? spot.rotation_deg : ways[piece][spot.way].rotation_deg;
     }
     bool may_go(int piece, int sheet) const;
-    /// Of the pieces that lie on a sheet, mm2.
-    double area_of(const std::vector<CrowdSpot>& spots) const;
+    /// Of the pieces that lie on a sheet, together.
+    double value_of(const std::vector<CrowdSpot>& spots) const;
 };
 
 class Crowd {

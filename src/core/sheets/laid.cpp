@@ -19,9 +19,8 @@ bool same_turn(double a, double b) {
 
 } // namespace
 
-Laid::Laid(const NestPiece& piece, const NestPlacement& placement) : piece_(placement.piece) {
-    outlines_.push_back(transformed(piece.outline, placement.transform()));
-    for (const Polygon& p : piece.together) outlines_.push_back(transformed(p, placement.transform()));
+Laid::Laid(const NestPiece& piece, const NestPlacement& placement)
+    : piece_(placement.piece), outlines_(transformed(outlines_of(piece), placement.transform())) {
     box_ = bounds(outlines_);
     for (const Polygon& p : outlines_) {
         rings_.emplace_back(p.outer);
@@ -93,6 +92,38 @@ std::vector<NestPlacement> lay_pinned(const NestJob& job) {
         }
     }
     return out;
+}
+
+Region outlines_of(const NestPiece& piece) {
+    Region out{piece.outline};
+    out.insert(out.end(), piece.together.begin(), piece.together.end());
+    return out;
+}
+
+Region with_gap(const Region& outlines, double gap) {
+    if (gap <= 0) return outlines;
+    const auto grown = grow(outlines, gap, Corner::Round, 4);
+    return grown && !grown->empty() ? *grown : outlines;
+}
+
+void block(SheetRaster& sheet, const NestPiece& piece, const NestPlacement& at, double gap) {
+    const Region there = transformed(with_gap(outlines_of(piece), gap), at.transform());
+    const Box box = bounds(there);
+    const double cell = sheet.cell();
+    const int x = static_cast<int>(std::floor((box.x0 - sheet.origin().x) / cell));
+    const int y = static_cast<int>(std::floor((box.y0 - sheet.origin().y) / cell));
+    sheet.block(rasterize(there, sheet.origin() + Point{x * cell, y * cell}, cell), x, y);
+}
+
+std::set<int> sheets_in_use(const NestResult& result) {
+    std::set<int> out;
+    for (const NestPlacement& p : result.placements) out.insert(p.sheet);
+    return out;
+}
+
+void sort_by_piece(std::vector<NestPlacement>& placements) {
+    std::sort(placements.begin(), placements.end(),
+              [](const NestPlacement& a, const NestPlacement& b) { return a.piece < b.piece; });
 }
 
 } // namespace zesty

@@ -2,7 +2,10 @@
 // A piece as it lies on its sheet, ready to be measured exactly against others. Millimetres on the sheet.
 
 #include "core/geometry/boolean.h"
+#include "core/sheets/bit_raster.h"
 #include "core/sheets/nest.h"
+
+#include <set>
 
 namespace zesty {
 
@@ -32,5 +35,15 @@ std::vector<int> sheets_by_rank(const NestJob& job);
 /// The pieces that have pins, in their order, each at the first of its pins that keeps the gap to those
 /// before it and lies inside its sheet. Pieces that find none are left out.
 std::vector<NestPlacement> lay_pinned(const NestJob& job);
+
+/// All outlines of a piece.
+Region outlines_of(const NestPiece& piece);
+/// Grown by the gap.
+Region with_gap(const Region& outlines, double gap);
+/// Takes the place of a piece and its gap out of a sheet.
+void block(SheetRaster& sheet, const NestPiece& piece, const NestPlacement& at, double gap);
+
+std::set<int> sheets_in_use(const NestResult& result);
+void sort_by_piece(std::vector<NestPlacement>& placements);
 
 } // namespace zesty

@@ -27,14 +27,18 @@ CellBox largest_free(const SheetRaster& sheet) {
     return best;
 }
 
+Box box_of(const SheetRaster& sheet, const CellBox& cells) {
+    if (cells.cells() < 1) return {};
+    const double cell = sheet.cell();
+    const Point from = sheet.origin() + Point{cells.column * cell, cells.row * cell};
+    return {from.x, from.y, from.x + cells.columns * cell, from.y + cells.rows * cell};
+}
+
 Box largest_rectangle(const Polygon& polygon, double cell) {
     const Box box = bounds(polygon);
     if (box.width() < cell || box.height() < cell) return {};
     const SheetRaster sheet(polygon, cell);
-    const CellBox found = largest_free(sheet);
-    if (found.cells() < 1) return {};
-    const Point from = sheet.origin() + Point{found.column * cell, found.row * cell};
-    return {from.x, from.y, from.x + found.columns * cell, from.y + found.rows * cell};
+    return box_of(sheet, largest_free(sheet));
 }
 
 Point good_for(const Box& rectangle, Units units) {

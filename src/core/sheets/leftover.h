@@ -15,6 +15,8 @@ struct CellBox {
 
 /// The largest upright rectangle of cells that nothing blocks; no cells when all are.
 CellBox largest_free(const SheetRaster& sheet);
+/// Millimetres on the sheet; empty when there are no cells.
+Box box_of(const SheetRaster& sheet, const CellBox& cells);
 
 /// The largest upright rectangle in the polygon, found on a raster and therefore up to two cells smaller than
 /// the very largest; empty when there is none. `cell` in mm.

@@ -8,6 +8,7 @@
 #include "core/sheets/laid.h"
 #include "core/sheets/leftover.h"
 #include "core/sheets/refine.h"
+#include "core/sheets/room.h"
 
 #include <algorithm>
 #include <cassert>
@@ -32,7 +33,7 @@ struct Pose {
 };
 
 struct PreparedPiece {
-    double area = 0;
+    double area = 0; ///< times its worth
     std::vector<Pose> poses;
 };
 
@@ -66,23 +67,10 @@ std::vector<double> rotations_of(const NestPiece& piece) {
     return out;
 }
 
-/// All outlines of a piece.
-Region outlines_of(const NestPiece& piece) {
-    Region out{piece.outline};
-    out.insert(out.end(), piece.together.begin(), piece.together.end());
-    return out;
-}
-
-Region with_gap(const Region& outlines, double gap) {
-    if (gap <= 0) return outlines;
-    const auto grown = grow(outlines, gap, Corner::Round, 4);
-    return grown && !grown->empty() ? *grown : outlines;
-}
-
 PreparedPiece prepare(const NestPiece& piece, double gap, double cell) {
     PreparedPiece out;
     const Region own_outlines = outlines_of(piece);
-    out.area = area(own_outlines);
+    out.area = area(own_outlines) * piece.worth;
     const Region around = with_gap(own_outlines, gap);
     for (double rotation : rotations_of(piece)) {
         const Transform turn = Transform::turned_deg(rotation);
@@ -116,20 +104,28 @@ public:
         : job_(job), stop_(stop), sheet_order_(sheets_by_rank(job)) {
         cell_ = job.cell > 0 ? job.cell : cell_for(job);
         for (const NestPiece& p : job.pieces) pieces_.push_back(prepare(p, job.gap, cell_));
+        for (const NestPiece& p : job.later) {
+            later_.push_back(static_cast<int>(pieces_.size()));
+            pieces_.push_back(prepare(p, job.gap, cell_));
+        }
+        std::stable_sort(later_.begin(), later_.end(),
+                         [&](int a, int b) { return pieces_[a].area > pieces_[b].area; });
         for (const NestSheet& s : job.sheets) empty_.emplace_back(s.outline, cell_);
         pinned_ = lay_pinned(job);
-        for (const NestPlacement& p : pinned_) block(p);
+        for (const NestPlacement& p : pinned_) block(empty_[p.sheet], job.pieces[p.piece], p, job.gap);
     }
 
     struct Attempt {
         NestResult result;
         double placed_area = 0;
         double opened = 0; ///< ranks of the sheets used, weighed
+        double room = 0;   ///< for later pieces, mm2 of them
         double whole = 0;  ///< the largest rectangle left on each of them, together, mm2
         double height = 0; ///< of what is used on them
         bool better_than(const Attempt& o) const {
             if (std::abs(placed_area - o.placed_area) > 1e-6) return placed_area > o.placed_area;
             if (opened != o.opened) return opened < o.opened;
+            if (std::abs(room - o.room) > 1e-6) return room > o.room;
             if (whole != o.whole) return whole > o.whole;
             return height < o.height - 1e-9;
         }
@@ -162,9 +158,9 @@ public:
             if (out.result.unplaced.empty()) out.whole += largest_free(sheets[s]).cells() * cell_ * cell_;
             out.height += used[s];
         }
+        if (out.result.unplaced.empty()) keep_room(sheets, out);
         std::sort(out.result.unplaced.begin(), out.result.unplaced.end());
-        std::sort(out.result.placements.begin(), out.result.placements.end(),
-                  [](const NestPlacement& a, const NestPlacement& b) { return a.piece < b.piece; });
+        sort_by_piece(out.result.placements);
         return out;
     }
 
@@ -175,22 +171,28 @@ public:
     }
 
 private:
-    /// Takes the place of a pinned piece and its gap out of an empty sheet.
-    void block(const NestPlacement& p) {
-        const Region there =
-            transformed(with_gap(outlines_of(job_.pieces[p.piece]), job_.gap), p.transform());
-        SheetRaster& sheet = empty_[p.sheet];
-        const Box box = bounds(there);
-        const int x = static_cast<int>(std::floor((box.x0 - sheet.origin().x) / cell_));
-        const int y = static_cast<int>(std::floor((box.y0 - sheet.origin().y) / cell_));
-        sheet.block(rasterize(there, {sheet.origin().x + x * cell_, sheet.origin().y + y * cell_}, cell_), x,
-                    y);
+    const NestPiece& asked(int piece) const {
+        const std::size_t own = job_.pieces.size();
+        const auto at = static_cast<std::size_t>(piece);
+        return at < own ? job_.pieces[at] : job_.later[at - own];
+    }
+
+    /// Lays later pieces beside the others.
+    void keep_room(std::vector<SheetRaster>& sheets, Attempt& out) const {
+        std::vector<double> used(sheets.size(), 0);
+        NestResult beside;
+        for (int piece : later_)
+            if (!stopped(stop_) && place(piece, sheets, used, beside)) out.room += pieces_[piece].area;
+        const int own = static_cast<int>(job_.pieces.size());
+        for (NestPlacement& p : beside.placements) p.piece -= own;
+        out.result.room = std::move(beside.placements);
+        sort_by_piece(out.result.room);
     }
 
     /// Columns in which the pose keeps to the piece's band when it lies in row y.
     std::pair<int, int> columns_for(int piece, const Pose& pose, const SheetRaster& sheet, int y) const {
         std::pair<int, int> all{0, std::numeric_limits<int>::max()};
-        const auto& band = job_.pieces[piece].band;
+        const auto& band = asked(piece).band;
         if (!band) return all;
         const Point at = Transform::turned_deg(pose.rotation_deg)(band->of_piece);
         const Point first{sheet.origin().x - pose.cells.origin.x + at.x,
@@ -208,7 +210,7 @@ private:
     bool place(int piece, std::vector<SheetRaster>& sheets, std::vector<double>& used,
                NestResult& result) const {
         for (int s : sheet_order_) {
-            const auto& allowed = job_.pieces[piece].sheets;
+            const auto& allowed = asked(piece).sheets;
             if (!allowed.empty() && std::find(allowed.begin(), allowed.end(), s) == allowed.end()) continue;
             if (place_on(piece, s, sheets[s], used[s], result)) return true;
         }
@@ -248,7 +250,8 @@ private:
     const NestJob& job_;
     const StopToken& stop_;
     double cell_;
-    std::vector<PreparedPiece> pieces_;
+    std::vector<PreparedPiece> pieces_; ///< those of the job, then later ones
+    std::vector<int> later_;            ///< into pieces_, large ones first
     std::vector<SheetRaster> empty_; ///< but for the pinned pieces
     std::vector<NestPlacement> pinned_;
     std::vector<int> sheet_order_;
@@ -305,8 +308,13 @@ NestResult nest(const NestJob& job, const StopToken& stop, const Progress& progr
             }
     }
     if (job.refinements <= 0 || n > most_refined || stopped(stop)) return best.result;
-    return with_fewer_sheets(job, refined(job, best.result, job.refinements, stop, progress),
-                             std::min(job.refinements, rounds_to_close), stop);
+    const int rounds = std::min(job.refinements, rounds_to_close);
+    const bool left_out = !best.result.unplaced.empty();
+    NestResult result = refined(job, best.result, job.refinements, stop, progress);
+    const std::size_t sheets = sheets_in_use(result).size();
+    result = with_fewer_sheets(job, std::move(result), rounds, stop);
+    const bool dense = left_out || sheets_in_use(result).size() < sheets;
+    return with_room(job, std::move(result), rounds, dense, stop);
 }
 
 std::string verify(const NestJob& job, const NestResult& result) {
@@ -323,6 +331,15 @@ std::string verify(const NestJob& job, const NestResult& result) {
         for (const Laid& other : on[p.sheet])
             if (laid.too_close(other, job.gap))
                 return name(p.piece) + " comes too close to " + name(other.piece());
+        on[p.sheet].push_back(std::move(laid));
+    }
+    for (const NestPlacement& p : result.room) {
+        const NestPiece& piece = job.later[p.piece];
+        if (!allowed(piece, p)) return "a later piece lies where or as it must not";
+        Laid laid(piece, p);
+        if (!laid.inside(job.sheets[p.sheet].outline)) return "a later piece leaves its sheet";
+        for (const Laid& other : on[p.sheet])
+            if (laid.too_close(other, job.gap)) return "a later piece comes too close to another";
         on[p.sheet].push_back(std::move(laid));
     }
     for (std::size_t i = 0; i < seen.size(); ++i)

@@ -35,12 +35,13 @@ struct NestBand {
 struct NestPiece {
     Polygon outline;
     bool any_rotation = true;
-    std::vector<double> rotations_deg; ///< the only ones allowed when any_rotation is false; not empty then
+    std::vector<double> rotations_deg = {}; ///< the only ones allowed when any_rotation is false; not empty then
     /// Sheets it may go on, as indices; empty for all.
-    std::vector<int> sheets;
+    std::vector<int> sheets = {};
     std::vector<Polygon> together = {}; ///< more outlines, which keep their place beside the first
     std::vector<NestPin> pins = {};     ///< the only places for it, the best first; empty for any
     std::optional<NestBand> band = std::nullopt;
+    double worth = 1; ///< of its area, when it is weighed what finds no place
 
     /// Stays where it was put first.
     bool held() const { return !pins.empty() || band.has_value() || !together.empty(); }
@@ -60,6 +61,9 @@ struct NestJob {
     /// Rounds in which pieces that found no place are made room for: see refine.h.
     int refinements = 0;
     double cell = 0; ///< of the raster, mm; 0 chooses by the size of the job
+    /// What others are going to cut from these sheets: room is kept for it where that costs the pieces no
+    /// place and opens no sheet for them. Neither pinned nor with a band.
+    std::vector<NestPiece> later = {};
 };
 
 struct NestPlacement {
@@ -76,12 +80,14 @@ struct NestPlacement {
 struct NestResult {
     std::vector<NestPlacement> placements; ///< by piece
     std::vector<int> unplaced;             ///< ascending
+    /// For pieces of NestJob::later, by piece: where there is room for them, all at once.
+    std::vector<NestPlacement> room = {};
 };
 
 /// The best of several attempts, made on two threads, and then refined where pieces are left: largest area
-/// placed, then fewest sheets of high rank opened, then the largest rectangles left on those that are used.
-/// Pinned pieces are laid first, then
-/// those that have a band or keep together, and the others around them. With refinements sheets are also
+/// placed, then fewest sheets of high rank opened, then most room for later pieces, then the largest
+/// rectangles left on those that are used. Pinned pieces are laid first, then those that have a band or keep
+/// together, and the others around them. With refinements sheets are also
 /// closed again where what lies on them goes elsewhere. Deterministic for a seed. Stops early, with the best
 /// so far, when told to; before the first attempt is complete that may leave pieces unplaced.
 NestResult nest(const NestJob& job, const StopToken& stop = {}, const Progress& progress = {});

@@ -1,6 +1,7 @@
 #include "core/sheets/refine.h"
 
 #include "core/on_two_threads.h"
+#include "core/sheets/laid.h"
 #include "core/sheets/relay.h"
 #include "core/sheets/squeeze.h"
 
@@ -64,8 +65,7 @@ NestResult result_of(const CrowdJob& job, const std::vector<CrowdSpot>& spots,
                               [&](const NestPlacement& p) { return p.piece == piece; }))
             out.unplaced.push_back(piece);
     }
-    std::sort(out.placements.begin(), out.placements.end(),
-              [](const NestPlacement& a, const NestPlacement& b) { return a.piece < b.piece; });
+    sort_by_piece(out.placements);
     return out;
 }
 

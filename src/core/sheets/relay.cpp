@@ -46,7 +46,7 @@ Relayer::Relayer(const CrowdJob& job, const OutlinePoints& points, const std::ve
 
 void Relayer::adopt(const std::vector<CrowdSpot>& spots) {
     crowd_.load(spots);
-    placed_ = job_.area_of(crowd_.spots());
+    placed_ = job_.value_of(crowd_.spots());
     drawn_ = false;
 }
 
@@ -143,7 +143,7 @@ void Relayer::afresh(const Effort& effort, std::mt19937& random, const StopToken
     draw();
     for (int sheet : job_.sheet_order)
         fill(sheet, waiting_for(sheet), job_.sheets[sheet].box, effort, random, stop);
-    placed_ = job_.area_of(crowd_.spots());
+    placed_ = job_.value_of(crowd_.spots());
     if (placed_ < had) adopt(before);
 }
 
@@ -177,7 +177,7 @@ void Relayer::relay(std::mt19937& random, const StopToken& stop) {
     }
     pool.insert(pool.end(), lifted.begin(), lifted.end());
     fill(sheet, pool, where, {}, random, stop);
-    const double now = job_.area_of(crowd_.spots());
+    const double now = job_.value_of(crowd_.spots());
     if (now >= placed_) {
         placed_ = now;
         return;

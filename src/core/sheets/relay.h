@@ -17,7 +17,7 @@ public:
     Relayer(const CrowdJob& job, const OutlinePoints& points, const std::vector<Clearance>& empty,
             const std::vector<CrowdSpot>& spots);
 
-    double placed() const { return placed_; } ///< mm2
+    double placed() const { return placed_; } ///< see CrowdJob::value_of
     const std::vector<CrowdSpot>& spots() const { return crowd_.spots(); }
     void adopt(const std::vector<CrowdSpot>& spots);
 

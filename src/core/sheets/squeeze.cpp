@@ -118,7 +118,7 @@ Squeezer::Idea Squeezer::guess(std::mt19937& random, const std::vector<int>& in,
     const auto add = [&](std::vector<int>& to, int p, double sign) {
         if (std::find(to.begin(), to.end(), p) != to.end()) return;
         to.push_back(p);
-        idea.gain += sign * job_.claims[p].area();
+        idea.gain += sign * job_.value[p];
     };
     for (int k = 0; k < on; ++k) add(idea.on, out[random() % out.size()], 1);
     if (off > 0 && !in.empty()) add(idea.off, in[random() % in.size()], -1);

@@ -11,7 +11,7 @@ class Squeezer {
 public:
     Squeezer(const CrowdJob& job, std::vector<CrowdSpot> spots);
 
-    double placed() const { return job_.area_of(best_); } ///< mm2
+    double placed() const { return job_.value_of(best_); }
     const std::vector<CrowdSpot>& spots() const { return best_; }
     void adopt(const std::vector<CrowdSpot>& spots);
     void squeeze(std::mt19937& random, const StopToken& stop);

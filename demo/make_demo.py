@@ -305,7 +305,7 @@ def sections():
 def write_project(folder, stash):
     spot = lambda opening: [0, opening, 0]
     groups = [[22, 23], [24, 28], [25, 29], [26, 30], [27, 31]]
-    project = {"format": "zesty-project/4", "title": "Kite Hill", "units": "in",
+    project = {"format": "zesty-project/5", "title": "Kite Hill", "units": "in",
                "page": {"width_mm": 304.8, "height_mm": 304.8, "reveal_mm": [6.35] * 4, "glue_lip_mm": 12.7},
                "cuts": [{"id": 0, "drawing": 1, "rule": "margin", "length_mm": 12.7}],
                "lip_mm": 3.175, "blade_gap_mm": 0.5, "seed": 1,

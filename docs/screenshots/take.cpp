@@ -6,6 +6,7 @@
 #include "app/sections_panel.h"
 #include "app/set_out_panel.h"
 #include "app/theme.h"
+#include "io/stash_store.h"
 
 #include <QApplication>
 #include <QDeadlineTimer>
@@ -31,6 +32,21 @@ void shoot(BenchWindow& window, const QString& folder, const char* name) {
     const QString path = QDir(folder).filePath(QString(name) + ".png");
     window.grab().save(path);
     std::printf("%s\n", qPrintable(path));
+}
+
+/// Another page that has reserved some of the papers: windows and roofs of trams.
+void reserve_for_another_page(const QString& own_papers, const Stash& stash) {
+    auto papers = StashStore::open(own_papers);
+    if (!papers || !papers->put(stash)) return;
+    const auto piece = [](const char* paper, const Ring& outline) {
+        return WantedPiece{"Tram Terrace", paper, Side::A, {outline, {}}};
+    };
+    const Ring window = ring_of(Box{0, 0, 22, 30});
+    const Ring roof{{8, 0}, {62, 0}, {70, 14}, {0, 14}};
+    (void)papers->reserve("tram-terrace.zesty",
+                          {piece("thistle-dot", window), piece("thistle-dot", window),
+                           piece("barley", window), piece("hedge-stripe", roof), piece("hillside", window),
+                           piece("hillside", window), piece("brick-dust", roof)});
 }
 
 } // namespace
@@ -109,6 +125,10 @@ int main(int argc, char** argv) {
     shoot(window, argv[2], "paper");
     window.state().go_to(Waypoint::Sheets);
     window.state().select({18});
+    reserve_for_another_page(settings.own_papers(), *window.document().project().stash);
+    window.worker().look_up_reserved(settings.own_papers(), {});
+    settle(window);
+    window.actions()[Act::LeaveRoom]->trigger();
     shoot(window, argv[2], "sheets");
     window.actions()[Act::Keys]->trigger();
     if (argc > 4) shoot(window, argv[2], "keys");

@@ -63,6 +63,7 @@ enum class Act {
     Clear,
     Pin,
     Unpin,
+    LeaveRoom,
     Export,
 };
 

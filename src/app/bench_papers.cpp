@@ -9,6 +9,7 @@
 #include "app/wording.h"
 #include "core/project/apply_fix.h"
 #include "core/project/hand_edits.h"
+#include "core/project/later.h"
 
 #include <QFileInfo>
 
@@ -60,6 +61,7 @@ void BenchWindow::connect_paper_actions() {
     on(Act::FindPaper, [this] { drawer_->look_for(); });
     on(Act::Pin, [this] { pin_selection(true); });
     on(Act::Unpin, [this] { pin_selection(false); });
+    on(Act::LeaveRoom, [this] { leave_room_for_others(); });
 }
 
 void BenchWindow::connect_papers() {
@@ -145,10 +147,24 @@ void BenchWindow::reserve_papers(const Project& project, const QString& path) {
     const auto plan = state_.own_plan();
     if (!plan || !plan->sheets_done || !project.stash || plan->papers.size() != project.stash->papers.size())
         return;
-    std::map<std::string, double> areas;
-    for (std::size_t p = 0; p < plan->papers.size(); ++p)
-        if (plan->papers[p].used_area > 0) areas[project.stash->papers[p].id] = plan->papers[p].used_area;
-    worker_.reserve(settings_.own_papers(), path, std::move(areas));
+    const std::string name = name_of_page(project, QFileInfo(path).completeBaseName().toStdString());
+    worker_.reserve(settings_.own_papers(), path, pieces_taken(project, *plan, name));
+}
+
+/// What they have reserved now; where that is kept already, or is nothing any more, no room.
+void BenchWindow::leave_room_for_others() {
+    const Project& project = document_.project();
+    const std::vector<WantedPiece> wanted = of_this_stash(project, state_.wanted_elsewhere());
+    const bool leave = !wanted.empty() && !leaves_room(project, wanted);
+    const auto pages = pages_with_room(project);
+    if (!leave && pages.empty()) {
+        say("No other page that was saved with these papers wants a piece of them.", false);
+        return;
+    }
+    document_.change(leave ? "Leave room for other pages" : "Leave no room for other pages", [&](Project& p) {
+        for (const std::string& page : pages) forget_page(p, page);
+        if (leave) leave_room(p, wanted);
+    });
 }
 
 void BenchWindow::pin_selection(bool on) {

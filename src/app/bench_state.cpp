@@ -148,9 +148,10 @@ void BenchState::compare_with(int offer) {
     emit compared_changed();
 }
 
-void BenchState::show_reserved(std::map<std::string, double> by_paper) {
-    reserved_ = std::move(by_paper);
+void BenchState::show_reserved(Reserved by_others) {
+    reserved_ = std::move(by_others);
     emit picked_changed();
+    emit reserved_changed();
 }
 
 void BenchState::turn_over(int paper) {

@@ -74,9 +74,11 @@ public:
     int compared_with_number() const { return compared_with() ? compared_with_ : -1; }
     /// What other pages have reserved of a paper, mm2.
     double reserved(const std::string& paper) const {
-        const auto at = reserved_.find(paper);
-        return at == reserved_.end() ? 0 : at->second;
+        const auto at = reserved_.areas.find(paper);
+        return at == reserved_.areas.end() ? 0 : at->second;
     }
+    /// The pieces that these are for.
+    const std::vector<WantedPiece>& wanted_elsewhere() const { return reserved_.pieces; }
     /// The side of a paper that shows in the drawer, and that is given.
     Side side_up(int paper) const { return turned_.contains(paper) ? Side::B : Side::A; }
     /// A distance measured on the page, if one is on show.
@@ -104,13 +106,14 @@ public:
     void compare_at(std::optional<double> part);
     void compare_with(int offer); ///< -1 for what is decided
     void turn_over(int paper);
-    void show_reserved(std::map<std::string, double> by_paper);
+    void show_reserved(Reserved by_others);
     /// The offer's plan becomes the plan on show; returns the offer's project. There must be an offer.
     Project take_offer();
 
 signals:
     void waypoint_changed();
     void plan_changed();
+    void reserved_changed();
     void selection_changed();
     void hover_changed();
     void picked_changed();
@@ -136,7 +139,7 @@ private:
     std::optional<double> compared_at_;
     int compared_with_ = -1;
     std::set<int> turned_;
-    std::map<std::string, double> reserved_;
+    Reserved reserved_;
     std::optional<std::pair<Point, Point>> measured_;
     Tool tool_ = Tool::None;
     std::shared_ptr<const ShownMats> mats_;

@@ -58,12 +58,11 @@ QString Swatch::status() const {
     if (!plan || paper_ >= static_cast<int>(plan->papers.size())) return {};
     const PaperUse& use = plan->papers[paper_];
     if (use.short_patches > 0) return counted(use.short_patches, "patch short", "patches short");
-    const int left = static_cast<int>(std::lround(100 * (1 - use.used_area / std::max(use.stock_area, 1.0))));
-    if (const double other = state_.reserved(paper()->id); other > 0)
-        return QString("%1 here, %2 % kept")
-            .arg(use.sections)
-            .arg(std::min(100L, std::lround(100 * other / std::max(use.stock_area, 1.0))));
-    if (use.sections > 0)
+    // What other pages have reserved is as good as gone.
+    const double other = state_.reserved(paper()->id);
+    const double free = std::max(0.0, 1 - (use.used_area + other) / std::max(use.stock_area, 1.0));
+    const int left = static_cast<int>(std::lround(100 * free));
+    if (use.sections > 0 || other > 0)
         return left == 100 ? QString("%1 here, all left").arg(use.sections)
                            : QString("%1 here, %2 % left").arg(use.sections).arg(left);
     std::size_t sheets = 0;

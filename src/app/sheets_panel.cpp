@@ -1,6 +1,7 @@
 #include "app/sheets_panel.h"
 
 #include "app/length_edit.h"
+#include "app/room_part.h"
 #include "app/theme.h"
 #include "app/wording.h"
 #include "core/sheets/leftover.h"
@@ -34,6 +35,8 @@ SheetsPanel::SheetsPanel(Document& document, BenchState& state, Actions& actions
     r->addWidget(button(Act::Pin, "Pin it here"));
     r->addWidget(button(Act::Unpin, "Let it lie"));
     r->addStretch(1);
+    column_->addSpacing(8);
+    column_->addWidget(new RoomPart(document, state, actions, this));
     column_->addSpacing(8);
     r = row("Print on");
     paper_ = new Segments("Print on", {"A4", "Letter"}, this);

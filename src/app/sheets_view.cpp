@@ -114,6 +114,21 @@ struct Scene {
     QRectF page;
 };
 
+/// What room is kept for, where the words fit in it.
+void paint_room_names(QPainter& p, const Scene& scene, const SheetsView::Place& place) {
+    const int sheet = scene.plan->used_sheets[place.used].sheet;
+    for (const KeptRoom& room : scene.plan->room) {
+        if (room.sheet != sheet) continue;
+        const Box box = bounds(room.on_sheet);
+        const QRectF there(place.origin.x() + box.x0 * place.scale, place.origin.y() + box.y0 * place.scale,
+                           box.width() * place.scale, box.height() * place.scale);
+        const QString name = room.page.empty() ? QString("whole") : words(room.page);
+        const QRectF text = p.boundingRect(there, Qt::AlignCenter | Qt::TextWordWrap, name);
+        if (text.width() <= there.width() - 4 && text.height() <= there.height())
+            p.drawText(there, Qt::AlignCenter | Qt::TextWordWrap, name);
+    }
+}
+
 void paint_card(QPainter& p, const Scene& scene, const SheetsView::Place& place) {
     const Plan& plan = *scene.plan;
     const UsedSheet& used = plan.used_sheets[place.used];
@@ -145,6 +160,7 @@ void paint_card(QPainter& p, const Scene& scene, const SheetsView::Place& place)
     const Point left = good_for(used.largest_left, scene.project.units);
     line(3, left.x <= 0 || left.y <= 0 ? QString("nothing left to keep")
                                        : "left " + words(format_size(left.x, left.y, scene.project.units)));
+    paint_room_names(p, scene, place);
     for (int patch : used.patches) {
         const Circle& c = plan.cut->openings[plan.patches[patch].opening].label;
         const Point at = (plan.placed[patch].to_sheet() * plan.set_out.to_page)(c.centre);
@@ -311,6 +327,23 @@ int SheetsView::patch_at(QPointF pixel) const {
     return -1;
 }
 
+QString SheetsView::room_at(QPointF pixel) const {
+    const Plan* plan = state_.plan();
+    const Place* place = place_at(pixel);
+    if (!plan || !place) return {};
+    const Point on_sheet{(pixel.x() - place->origin.x()) / place->scale,
+                         (pixel.y() + scroll_ - place->origin.y()) / place->scale};
+    for (const KeptRoom& room : plan->room) {
+        if (room.sheet != plan->used_sheets[place->used].sheet || !contains(room.on_sheet, on_sheet))
+            continue;
+        const Box box = bounds(room.on_sheet);
+        const QString size = words(format_size(box.width(), box.height(), shown_project().units));
+        return room.page.empty() ? size + " to keep whole"
+                                 : QString("Room for a piece of %1, %2").arg(words(room.page), size);
+    }
+    return {};
+}
+
 void SheetsView::mouseReleaseEvent(QMouseEvent* event) {
     if (moved_) drop_patch(event->position());
     dragged_ = -1;
@@ -327,6 +360,7 @@ void SheetsView::mouseMoveEvent(QMouseEvent* event) {
         update();
         return;
     }
+    setToolTip(room_at(event->position()));
     const int patch = patch_at(event->position());
     int opening = patch >= 0 ? plan->patches[patch].opening : -1;
     const QRectF room = page_room();

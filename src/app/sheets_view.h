@@ -17,6 +17,8 @@ public:
 
     /// The patch at a pixel, or -1.
     int patch_at(QPointF pixel) const;
+    /// What room there is kept for, in words; empty where it is not.
+    QString room_at(QPointF pixel) const;
     /// Where a sheet is drawn: pixels from sheet millimetres.
     struct Place {
         int used = 0; ///< into Plan::used_sheets

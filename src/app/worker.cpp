@@ -190,12 +190,11 @@ void Worker::save(const Project& project, const QString& path) {
 
 void Worker::look_up_reserved(const QString& own_papers, const QString& page) {
     post([this, own_papers, page] {
-        std::map<std::string, double> found;
+        Reserved found;
         if (QFileInfo::exists(own_papers)) {
             const auto store = StashStore::open(own_papers);
-            const auto all = store
-                                 ? store->reserved_by_others(page.toStdString())
-                                 : Result<std::map<std::string, double>>(tl::make_unexpected(store.error()));
+            const auto all = store ? store->reserved_by_others(page.toStdString())
+                                   : Result<Reserved>(tl::make_unexpected(store.error()));
             if (!all) {
                 report([this, m = QString::fromStdString(all.error().message)] { emit failed(m); });
                 return;
@@ -206,11 +205,11 @@ void Worker::look_up_reserved(const QString& own_papers, const QString& page) {
     });
 }
 
-void Worker::reserve(const QString& own_papers, const QString& page, std::map<std::string, double> areas) {
-    post([this, own_papers, page, areas = std::move(areas)] {
+void Worker::reserve(const QString& own_papers, const QString& page, std::vector<WantedPiece> pieces) {
+    post([this, own_papers, page, pieces = std::move(pieces)] {
         if (!QFileInfo::exists(own_papers)) return;
         auto store = StashStore::open(own_papers);
-        const auto done = store ? store->reserve(page.toStdString(), areas)
+        const auto done = store ? store->reserve(page.toStdString(), pieces)
                                 : Result<void>(tl::make_unexpected(store.error()));
         if (!done) report([this, m = QString::fromStdString(done.error().message)] { emit failed(m); });
     });

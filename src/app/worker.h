@@ -8,6 +8,7 @@
 #include "core/project/planner.h"
 #include "io/guide/guide_pdf.h"
 #include "io/paint/textures.h"
+#include "io/stash_store.h"
 
 #include <QObject>
 #include <QThread>
@@ -46,7 +47,7 @@ public:
     /// What other pages have reserved of the user's own papers; nothing where there are none.
     void look_up_reserved(const QString& own_papers, const QString& page);
     /// This page reserves what it takes, where there are own papers.
-    void reserve(const QString& own_papers, const QString& page, std::map<std::string, double> areas);
+    void reserve(const QString& own_papers, const QString& page, std::vector<WantedPiece> pieces);
     /// A paper from its picture, to join the others; or the picture of a side of one.
     void read_paper_picture(const QString& path, bool crop);
     void read_photo_picture(const QString& path);
@@ -76,7 +77,7 @@ signals:
     void paper_picture_read(std::shared_ptr<const zesty::Stash> paper);
     void photo_picture_read(const zesty::SharedPicture& picture);
     void scrap_measured(const zesty::Polygon& outline);
-    void reserved(const std::map<std::string, double>& by_paper);
+    void reserved(const zesty::Reserved& by_others);
     void papers_kept(int count, const QString& path);
     void exported(const QStringList& files);
     void failed(const QString& message);

@@ -113,6 +113,9 @@ struct PapersArgs {
     // Places on the sheets
     std::vector<std::string> pin;
     std::string unpin;
+    // Room on them for later
+    std::vector<std::string> leave_room, keep_whole;
+    std::string forget_room;
     // Questions
     int proposals = 0;
     int take_proposal = 0;

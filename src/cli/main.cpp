@@ -206,6 +206,10 @@ void add_papers(CLI::App& app, PapersArgs& a) {
         "Colours");
     one("--pin", a.pin, "4 where it lies now, or 4:sheet:rotation:x,y", "Sheets");
     one("--unpin", a.unpin, "4,5 or all", "Sheets");
+    one("--leave-room", a.leave_room, "OTHER.zesty, whose pieces are to fit on what is left; or PAPERS.stash",
+        "Sheets");
+    one("--forget-room", a.forget_room, "The name of a page, or all", "Sheets");
+    one("--keep-whole", a.keep_whole, "barley:6x8in keeps such a rectangle, barley:none does not", "Sheets");
     c->add_option("--proposals", a.proposals, "Works out so many clearly different ones")
         ->check(CLI::Range(1, 5));
     c->add_option("--take-proposal", a.take_proposal, "Takes that one of them")->check(CLI::Range(1, 5));

@@ -2,6 +2,7 @@
 #include "cli/deadline.h"
 #include "cli/painting.h"
 #include "cli/papers_edit.h"
+#include "cli/room_edit.h"
 #include "cli/typed.h"
 #include "core/stash/side_names.h"
 #include "io/paint/page_painter.h"
@@ -138,6 +139,7 @@ int run(const PapersArgs& args) {
     if (args.seed) project->seed = *args.seed;
     Planner planner;
     if (const auto r = edit_papers(args, *project, planner); !r) return complain(r.error().message);
+    if (const auto r = edit_room(args, *project); !r) return complain(r.error().message);
     const auto answers = answer(args, planner, *project);
     if (!answers) return complain(answers.error().message);
     const auto plan = planner.shapes(*project);

@@ -2,11 +2,13 @@
 #include "cli/deadline.h"
 #include "cli/proposed.h"
 #include "cli/typed.h"
+#include "core/sentences.h"
 #include "io/plan_json.h"
 #include "io/project_file.h"
 
 #include <algorithm>
 #include <iostream>
+#include <map>
 #include <nlohmann/json.hpp>
 
 namespace zesty::cli {
@@ -62,6 +64,11 @@ int run(const PlanArgs& args) {
         std::cout << "  " << s.id << " (" << name_of(s.kind) << "): " << u.patches.size() << " patches, "
                   << static_cast<int>(100 * u.used_area / s.area + 0.5) << " % used\n";
     }
+    std::map<std::string, std::size_t> room;
+    for (const KeptRoom& r : plan.room) ++room[r.page];
+    for (const auto& [page, pieces] : room)
+        std::cout << "  room is left for " << count_of(pieces, "piece", "pieces")
+                  << (page.empty() ? " to keep whole" : " of " + page) << "\n";
     for (const ShortPatch& s : plan.short_patches)
         std::cout << "short: opening " << plan.patches[s.patch].opening + 1 << ": " << s.reason << "\n";
     for (const Finding& f : plan.findings)

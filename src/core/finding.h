@@ -73,8 +73,20 @@ struct Unpin {
     Spot opening;
     bool operator==(const Unpin&) const = default;
 };
-using Fix = std::variant<std::monostate, GivePaper, SetLip, SetMargin, SetReveal, SetGlueLip, MovePhoto,
-                         SetTreatment, SetSectionLip, SetSchool, ScaleCuts, GutFrame, Unpin>;
+/// The prints of the section need not run on.
+struct EndPrints {
+    Spot section;
+    bool operator==(const EndPrints&) const = default;
+};
+/// No room is kept for what the page wants of the paper.
+struct ForgetRoom {
+    std::string page;
+    std::string paper;
+    bool operator==(const ForgetRoom&) const = default;
+};
+using Fix =
+    std::variant<std::monostate, GivePaper, SetLip, SetMargin, SetReveal, SetGlueLip, MovePhoto, SetTreatment,
+                 SetSectionLip, SetSchool, ScaleCuts, GutFrame, Unpin, EndPrints, ForgetRoom>;
 
 struct Finding {
     std::string code; ///< stable, for programs: "short", "alike", "thin-bar", ...

@@ -97,6 +97,7 @@ json plan_json(const Project& project, const Plan& plan, double seconds) {
         {"neighbours", json::array()},
         {"patches", patches_json(plan)},
         {"sheets", json::array()},
+        {"room", json::array()},
         {"short", json::array()},
         {"findings", findings_json(plan)},
         {"seconds", seconds}};
@@ -122,6 +123,10 @@ json plan_json(const Project& project, const Plan& plan, double seconds) {
                                  {"outline", to_json(s.outline)},
                                  {"leftovers", to_json(u.leftovers)}});
     }
+    for (const KeptRoom& r : plan.room)
+        out["room"].push_back({{"page", r.page.empty() ? json(nullptr) : json(r.page)},
+                               {"sheet", plan.sheets[r.sheet].id},
+                               {"outline", to_json(r.on_sheet)}});
     for (const ShortPatch& s : plan.short_patches)
         out["short"].push_back({{"section", section_id(plan.sections[s.section])},
                                 {"patch", patch_id(plan.patches[s.patch])},

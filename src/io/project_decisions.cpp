@@ -1,4 +1,5 @@
 #include "io/project_json.h"
+#include "io/wanted_json.h"
 
 #include <algorithm>
 #include <cmath>
@@ -169,6 +170,12 @@ void read_matching(const json& j, Fields& fields, Project& p) {
                                              {"parallel", SlantRule::Parallel},
                                              {"facing", SlantRule::Facing}});
         p.slants.angle_deg = fields.number(j["slants"], "angle_deg", p.slants.angle_deg, -360, 360);
+    }
+    for (const json& w : fields.list(j, "wanted")) {
+        if (auto piece = wanted_from(w, {}))
+            p.wanted.push_back(std::move(*piece));
+        else
+            fields.complain("wanted");
     }
     for (const json& pin : fields.list(j, "pins")) {
         const auto shift = fields.numbers(pin, "shift_mm", 2, 10000);

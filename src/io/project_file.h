@@ -8,7 +8,7 @@
 
 namespace zesty {
 
-inline constexpr int project_version = 4;
+inline constexpr int project_version = 5;
 
 Result<QByteArray> project_bytes(const Project& project);
 /// `what` begins the sentence of an error.

@@ -2,6 +2,7 @@
 
 #include "io/project_file.h"
 #include "io/stash_json.h"
+#include "io/wanted_json.h"
 
 namespace zesty {
 
@@ -166,6 +167,7 @@ json project_json(const Project& p) {
              {"roles", json::object()},
              {"apart", p.apart},
              {"slants", {{"rule", key_of(p.slants.rule)}, {"angle_deg", p.slants.angle_deg}}},
+             {"wanted", json::array()},
              {"pins", json::array()},
              {"bars", json::array()},
              {"divisions", json::array()},
@@ -179,6 +181,7 @@ json project_json(const Project& p) {
         out["photos"].push_back(photo);
     }
     for (const auto& [paper, role] : p.roles) out["roles"][paper] = key_of(role);
+    for (const WantedPiece& w : p.wanted) out["wanted"].push_back(to_json(w));
     for (const auto& [opening, pin] : p.pins)
         out["pins"].push_back({{"opening", spot_json(opening)},
                                {"sheet", pin.sheet},

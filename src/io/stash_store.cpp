@@ -1,7 +1,9 @@
 #include "io/stash_store.h"
 
+#include "core/geometry/measure.h"
 #include "io/json_shapes.h"
 #include "io/stash_json.h"
+#include "io/wanted_json.h"
 
 #include <QFile>
 #include <algorithm>
@@ -14,7 +16,7 @@ using nlohmann::json;
 
 namespace {
 
-constexpr int version = 2;
+constexpr int version = 3;
 constexpr int program = 0x5A535448; ///< "ZSTH", what SQLite calls the application id
 constexpr int patience_ms = 3000;   ///< while another program writes
 
@@ -117,8 +119,9 @@ Result<StashStore> StashStore::open(const QString& path) {
     if (auto r = out.run("PRAGMA synchronous = FULL"); !r) return tl::make_unexpected(r.error());
     if (!there)
         if (auto r = out.prepare(); !r) return tl::make_unexpected(r.error());
-    if (there && pragma(db, "PRAGMA user_version") < 2)
-        if (auto r = out.add_reservations(); !r) return tl::make_unexpected(r.error());
+    if (there)
+        if (auto r = out.bring_up_to_date(pragma(db, "PRAGMA user_version")); !r)
+            return tl::make_unexpected(r.error());
     return out;
 }
 
@@ -132,7 +135,8 @@ Result<void> StashStore::prepare() {
         "BEGIN IMMEDIATE;"
         "CREATE TABLE papers(id TEXT PRIMARY KEY, place INTEGER, paper TEXT NOT NULL);"
         "CREATE TABLE pictures(name TEXT PRIMARY KEY, bytes BLOB NOT NULL);"
-        "CREATE TABLE reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, paper));"
+        "CREATE TABLE reserved(page TEXT, paper TEXT, area REAL, pieces TEXT NOT NULL DEFAULT '[]', "
+        "PRIMARY KEY(page, paper));"
         "PRAGMA application_id = " +
         std::to_string(program) + ";PRAGMA user_version = " + std::to_string(version) + ";COMMIT";
     return run(sql.c_str());
@@ -205,21 +209,33 @@ Result<void> StashStore::remove(const std::string& id) {
     return run("COMMIT");
 }
 
-/// Version 1 had no pages.
-Result<void> StashStore::add_reservations() {
-    return run(
-        "BEGIN IMMEDIATE;"
-        "CREATE TABLE IF NOT EXISTS reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, paper));"
-        "PRAGMA user_version = 2;"
-        "COMMIT");
+/// Version 1 had no pages, version 2 no pieces of them.
+Result<void> StashStore::bring_up_to_date(int format) {
+    if (format >= version) return {};
+    std::string sql = "BEGIN IMMEDIATE;";
+    if (format < 2)
+        sql += "CREATE TABLE IF NOT EXISTS reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, "
+               "paper));";
+    sql += "ALTER TABLE reserved ADD COLUMN pieces TEXT NOT NULL DEFAULT '[]';";
+    sql += "PRAGMA user_version = " + std::to_string(version) + ";COMMIT";
+    auto done = run(sql.c_str());
+    if (!done) (void)run("ROLLBACK");
+    return done;
 }
 
-Result<void> StashStore::reserve(const std::string& page, const std::map<std::string, double>& areas) {
+Result<void> StashStore::reserve(const std::string& page, const std::vector<WantedPiece>& pieces) {
+    std::map<std::string, std::pair<double, json>> by_paper;
+    for (const WantedPiece& w : pieces) {
+        auto& [area_taken, list] = by_paper.try_emplace(w.paper, 0.0, json::array()).first->second;
+        area_taken += area(w.outline);
+        list.push_back(to_json(w));
+    }
     if (auto r = run("BEGIN IMMEDIATE"); !r) return r;
     bool good = Statement(db_.get(), "DELETE FROM reserved WHERE page = ?").text(1, page).done();
-    for (const auto& [paper, area] : areas) {
-        Statement put(db_.get(), "INSERT INTO reserved SELECT ?1, id, ?3 FROM papers WHERE id = ?2");
-        good = good && put.text(1, page).text(2, paper).real(3, area).done();
+    for (const auto& [paper, taken] : by_paper) {
+        Statement put(db_.get(), "INSERT INTO reserved SELECT ?1, id, ?3, ?4 FROM papers WHERE id = ?2");
+        good =
+            good && put.text(1, page).text(2, paper).real(3, taken.first).text(4, taken.second.dump()).done();
     }
     if (!good) {
         const auto error = trouble("written");
@@ -229,11 +245,20 @@ Result<void> StashStore::reserve(const std::string& page, const std::map<std::st
     return run("COMMIT");
 }
 
-Result<std::map<std::string, double>> StashStore::reserved_by_others(const std::string& page) const {
-    std::map<std::string, double> out;
-    Statement all(db_.get(), "SELECT paper, SUM(area) FROM reserved WHERE page <> ? GROUP BY paper");
+Result<Reserved> StashStore::reserved_by_others(const std::string& page) const {
+    Reserved out;
+    Statement all(db_.get(), "SELECT paper, area, pieces FROM reserved WHERE page <> ? ORDER BY page, paper");
     all.text(1, page);
-    while (all.row()) out[all.bytes(0)] = all.real_at(1);
+    while (all.row()) {
+        out.areas[all.bytes(0)] += all.real_at(1);
+        const auto pieces = parse_json(all.bytes(2), what_);
+        if (!pieces) return tl::make_unexpected(pieces.error());
+        for (const json& one : *pieces) {
+            auto piece = wanted_from(one, what_);
+            if (!piece) return tl::make_unexpected(piece.error());
+            out.pieces.push_back(std::move(*piece));
+        }
+    }
     if (!all.ended_well()) return trouble("read");
     return out;
 }

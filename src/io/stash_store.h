@@ -6,7 +6,7 @@
 // whole or not at all. What is not such a database, or is one of a newer program, is refused and left alone.
 
 #include "core/result.h"
-#include "core/stash/stash.h"
+#include "core/stash/wanted.h"
 
 #include <QString>
 #include <map>
@@ -15,6 +15,11 @@
 struct sqlite3;
 
 namespace zesty {
+
+struct Reserved {
+    std::map<std::string, double> areas; ///< mm2 by paper
+    std::vector<WantedPiece> pieces;
+};
 
 class StashStore {
 public:
@@ -29,11 +34,11 @@ public:
     /// An error of kind NothingToDo when there is no such paper. Pictures that no paper names go too.
     Result<void> remove(const std::string& id);
 
-    /// What a page takes of papers, mm2 by id: kept until the page says otherwise. Papers that are not in the
-    /// database are left out.
-    Result<void> reserve(const std::string& page, const std::map<std::string, double>& areas);
-    /// What all other pages have reserved, mm2 by id.
-    Result<std::map<std::string, double>> reserved_by_others(const std::string& page) const;
+    /// What a page, by its file, takes of papers: kept until the page says otherwise. Pieces of papers that
+    /// are not in the database are left out.
+    Result<void> reserve(const std::string& page, const std::vector<WantedPiece>& pieces);
+    /// What all other pages have reserved.
+    Result<Reserved> reserved_by_others(const std::string& page) const;
 
     ~StashStore();
     StashStore(StashStore&&) noexcept;
@@ -43,7 +48,7 @@ private:
     explicit StashStore(std::string what);
     Result<void> run(const char* sql);
     Result<void> prepare();
-    Result<void> add_reservations();
+    Result<void> bring_up_to_date(int format);
     Result<void> write(const Stash& papers);
     tl::unexpected<Error> trouble(const char* doing) const;
 

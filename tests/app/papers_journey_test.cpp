@@ -375,7 +375,10 @@ TEST(Drawer, ShowsWhatOtherPagesHaveReserved) {
     bench.settle();
     const int brick = bench.document().project().stash->find("brick-dust");
     EXPECT_NEAR(bench.state().reserved("brick-dust"), bench.plan().papers[brick].used_area, 1e-6);
-    EXPECT_TRUE(bench.window().findChild<Drawer*>("drawer")->swatch(brick)->status().endsWith("kept"));
+    const PaperUse& use = bench.plan().papers[brick];
+    EXPECT_TRUE(bench.window().findChild<Drawer*>("drawer")->swatch(brick)->status().endsWith(
+        QString("%1 % left").arg(std::lround(100 * (1 - 2 * use.used_area / use.stock_area)))))
+        << "both this page and the other take it";
 }
 
 TEST(PaperPart, AScrapIsMeasuredFromItsScan) {

@@ -390,6 +390,37 @@ TEST(Cli, PapersAreGivenRuledProposedAndAskedAbout) {
     expect_one_line(zesty({"papers", out, "--why", "99"}), "--why");
 }
 
+TEST(Cli, RoomIsLeftForOtherPagesAndSizesStayWhole) {
+    QTemporaryDir dir;
+    const QString tram = dir.filePath("tram.zesty");
+    const QString out = dir.filePath("p.zesty");
+    ASSERT_NE(zesty({"papers", demo::project(), "--take-proposal", "1", "--out", tram}).code, 2);
+    ASSERT_NE(
+        zesty({"papers", tram, "--keep-whole", "barley:1x1in", "--leave-room", tram, "--out", out}).code, 2);
+    const json j = json::parse(zesty({"plan", out, "--json"}).out);
+    EXPECT_FALSE(j["room"].empty());
+    bool whole = false;
+    bool said = false;
+    for (const json& r : j["room"]) {
+        whole = whole || r["page"].is_null();
+        EXPECT_TRUE(r["page"].is_null() || r["page"] == "Kite Hill");
+    }
+    for (const json& f : j["findings"]) said = said || f["code"] == "no-room";
+    EXPECT_TRUE(whole);
+    EXPECT_TRUE(said) << "scraps do not hold two pages";
+    EXPECT_NE(zesty({"plan", out}).out.find("room is left for"), std::string::npos);
+    ASSERT_NE(zesty({"papers", out, "--keep-whole", "barley:none", "--forget-room", "Kite Hill"}).code, 2);
+    EXPECT_TRUE(json::parse(zesty({"plan", out, "--json"}).out)["room"].empty());
+    expect_one_line(zesty({"papers", out, "--forget-room", "Kite Hill"}), "--forget-room");
+    expect_one_line(zesty({"papers", out, "--keep-whole", "barley"}), "--keep-whole");
+    expect_one_line(zesty({"papers", out, "--keep-whole", "plum:1x1in"}), "--keep-whole");
+    expect_one_line(zesty({"papers", out, "--leave-room", dir.filePath("none.zesty")}), "--leave-room");
+    // From papers in which no page has reserved anything.
+    const QString stash = dir.filePath("papers.stash");
+    ASSERT_EQ(zesty({"stash", stash, "--import", demo::file("kite-hill-stash.json")}).code, 0);
+    expect_one_line(zesty({"papers", out, "--leave-room", stash}), "--leave-room");
+}
+
 TEST(Cli, PapersHaveBacksAndPhotosShowPictures) {
     QTemporaryDir dir;
     const QString stash = dir.filePath("papers.stash");

@@ -9,6 +9,7 @@
 #include "io/svg/svg_reader.h"
 #include "support/demo.h"
 #include "support/edits.h"
+#include "support/lattice.h"
 
 #include <QBuffer>
 #include <QFile>
@@ -159,6 +160,17 @@ TEST(ProjectFile, AFileOfFormatThreeOpensWithItsDecisions) {
     EXPECT_TRUE(*project_from(*project_bytes(*p), "x.zesty") == *p);
 }
 
+TEST(ProjectFile, AFileOfFormatFourOpensWithItsDecisions) {
+    const auto p = open_project(QString(ZESTY_DEMO_FOLDER) + "/../tests/samples/project-4.zesty");
+    ASSERT_TRUE(p) << p.error().message;
+    EXPECT_EQ(p->style.map, ToneMap::Zones);
+    EXPECT_EQ(p->style.zones.size(), 2u);
+    EXPECT_EQ(p->style.weights.thrift, 0.25);
+    EXPECT_EQ(p->slants, (Slants{SlantRule::Facing, 30}));
+    EXPECT_TRUE(p->wanted.empty());
+    EXPECT_TRUE(*project_from(*project_bytes(*p), "x.zesty") == *p);
+}
+
 TEST(ProjectFile, PicturesOfPhotosAndWishesComeBack) {
     Project p = *open_project(demo::project());
     QFile file(demo::file("photos/kite-day.png"));
@@ -180,6 +192,11 @@ TEST(ProjectFile, PicturesOfPhotosAndWishesComeBack) {
     keep_apart(p, "gull-print", "barley", true);
     p.slants = {SlantRule::Facing, -30};
     p.pins[Spot(3)] = {"barley#1", 12.5, {1, 2}};
+    p.wanted = {{"", "barley", Side::A, {testing::rectangle(0, 0, 1.0 / 3, 20), {}}},
+                {"Tram Terrace",
+                 "gull-print",
+                 Side::B,
+                 {testing::rectangle(0, 0, 9, 9), {testing::rectangle(2, 2, 3, 3)}}}};
     SectionChoice c;
     c.side = Side::B;
     c.paper = "barley";

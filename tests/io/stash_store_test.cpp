@@ -3,6 +3,7 @@
 #include "io/stash_csv.h"
 #include "io/stash_store.h"
 #include "support/demo.h"
+#include "support/lattice.h"
 
 #include <QFile>
 #include <QProcess>
@@ -38,6 +39,10 @@ void make_database(const QString& path, const char* sql) {
     sqlite3_close(db);
 }
 
+WantedPiece piece(const char* page, const char* paper, double width) {
+    return {page, paper, Side::B, {testing::rectangle(0, 0, width, 10), {}}};
+}
+
 } // namespace
 
 TEST(StashStore, GivesBackWhatWasPutInAndReplacesById) {
@@ -66,30 +71,48 @@ TEST(StashStore, GivesBackWhatWasPutInAndReplacesById) {
     EXPECT_FALSE(left.pictures.contains(picture));
 }
 
-TEST(StashStore, KnowsWhatPagesHaveReservedAndOpensItsFirstVersion) {
+TEST(StashStore, KnowsWhatPagesHaveReserved) {
     QTemporaryDir dir;
     const QString path = dir.filePath("x.stash");
     auto store = StashStore::open(path);
     ASSERT_TRUE(store);
     ASSERT_TRUE(store->put(demo_stash()));
-    ASSERT_TRUE(store->reserve("one", {{"barley", 100}, {"hillside", 50}, {"nowhere", 9}}));
-    ASSERT_TRUE(store->reserve("two", {{"barley", 30}}));
+    const WantedPiece large = piece("Tram Terrace", "barley", 10);
+    const WantedPiece small = piece("Seed Swap", "barley", 3);
+    const WantedPiece other = piece("Tram Terrace", "hillside", 5);
+    ASSERT_TRUE(store->reserve("one", {large, other, piece("Tram Terrace", "nowhere", 9)}));
+    ASSERT_TRUE(store->reserve("two", {small}));
     using Areas = std::map<std::string, double>;
-    EXPECT_EQ(*store->reserved_by_others("one"), (Areas{{"barley", 30}}));
-    EXPECT_EQ(*store->reserved_by_others("three"), (Areas{{"barley", 130}, {"hillside", 50}}));
-    ASSERT_TRUE(store->reserve("one", {{"barley", 10}}));
-    EXPECT_EQ(*store->reserved_by_others("three"), (Areas{{"barley", 40}}));
-    // As the first version left it: no such table.
-    sqlite3* db = nullptr;
-    ASSERT_EQ(sqlite3_open(path.toUtf8().constData(), &db), SQLITE_OK);
-    EXPECT_EQ(sqlite3_exec(db, "DROP TABLE reserved; PRAGMA user_version = 1", nullptr, nullptr, nullptr),
-              SQLITE_OK);
-    sqlite3_close(db);
-    auto again = StashStore::open(path);
-    ASSERT_TRUE(again) << again.error().message;
-    EXPECT_EQ(again->read()->papers.size(), demo_stash().papers.size());
-    EXPECT_TRUE(again->reserved_by_others("three")->empty());
-    EXPECT_TRUE(again->reserve("one", {{"barley", 7}}));
+    EXPECT_EQ(store->reserved_by_others("one")->areas, (Areas{{"barley", 30}}));
+    EXPECT_EQ(store->reserved_by_others("one")->pieces, std::vector{small});
+    EXPECT_EQ(store->reserved_by_others("three")->areas, (Areas{{"barley", 130}, {"hillside", 50}}));
+    EXPECT_EQ(store->reserved_by_others("three")->pieces, (std::vector{large, other, small}));
+    ASSERT_TRUE(store->reserve("one", {small}));
+    EXPECT_EQ(store->reserved_by_others("three")->areas, (Areas{{"barley", 60}}));
+}
+
+TEST(StashStore, OpensItsOlderVersions) {
+    for (const char* as_it_was :
+         {"DROP TABLE reserved; PRAGMA user_version = 1",
+          "DROP TABLE reserved; CREATE TABLE reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, "
+          "paper)); INSERT INTO reserved VALUES('two', 'barley', 25); PRAGMA user_version = 2"}) {
+        QTemporaryDir dir;
+        const QString path = dir.filePath("x.stash");
+        ASSERT_TRUE(StashStore::open(path)->put(demo_stash()));
+        sqlite3* db = nullptr;
+        ASSERT_EQ(sqlite3_open(path.toUtf8().constData(), &db), SQLITE_OK);
+        EXPECT_EQ(sqlite3_exec(db, as_it_was, nullptr, nullptr, nullptr), SQLITE_OK);
+        sqlite3_close(db);
+        auto again = StashStore::open(path);
+        ASSERT_TRUE(again) << again.error().message;
+        EXPECT_EQ(again->read()->papers.size(), demo_stash().papers.size());
+        EXPECT_TRUE(again->reserved_by_others("three")->pieces.empty());
+        EXPECT_EQ(again->reserved_by_others("three")->areas.contains("barley"),
+                  std::string(as_it_was).find("25") != std::string::npos);
+        const WantedPiece one = piece("Tram Terrace", "barley", 10);
+        EXPECT_TRUE(again->reserve("one", {one}));
+        EXPECT_EQ(StashStore::open(path)->reserved_by_others("three")->pieces, std::vector{one});
+    }
 }
 
 TEST(StashStore, RefusesWhatIsNotOneAndLeavesItAlone) {

@@ -1,5 +1,6 @@
 #include "support/edits.h"
 
+#include "core/project/later.h"
 #include "support/between.h"
 
 namespace zesty::testing {
@@ -115,7 +116,10 @@ void papers_edit(Project& p, std::mt19937& random, int openings) {
         return p.stash && !p.stash->papers.empty() ? p.stash->papers[random() % p.stash->papers.size()].id
                                                    : std::string("none");
     };
-    switch (below(random, 9)) {
+    switch (below(random, 10)) {
+    case 8:
+        keep_whole(p, some_paper(), {between(random, 10, 80), between(random, 10, 80)});
+        break;
     case 0:
         c.paper = some_paper();
         c.side = static_cast<Side>(below(random, 2));

@@ -37,6 +37,22 @@ void expect_laid_as_planned(const Project& project, const Plan& plan) {
     }
 }
 
+Paper stock_paper(const std::string& id, Rgb colour, double side, int count) {
+    return {id,
+            "Paper " + id,
+            colour,
+            "",
+            Pattern::Solid,
+            Direction::Free,
+            {{{rectangle(0, 0, side, side), {}}, count, false}}};
+}
+
+const Finding* finding_in(const Plan& plan, const std::string& code) {
+    const auto at = std::find_if(plan.findings.begin(), plan.findings.end(),
+                                 [&](const Finding& f) { return f.code == code; });
+    return at == plan.findings.end() ? nullptr : &*at;
+}
+
 Polygon opening_on_page(const Plan& plan, int opening) {
     return transformed(plan.cut->openings[opening].outline, plan.set_out.to_page);
 }

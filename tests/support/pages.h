@@ -14,6 +14,12 @@ Plan shapes_of(const Project& project);
 /// Every placed patch lies on its sheet as the plan says, apart from the others, mirrored where side B shows.
 void expect_laid_as_planned(const Project& project, const Plan& plan);
 
+/// Square solid sheets.
+Paper stock_paper(const std::string& id, Rgb colour, double side, int count);
+
+/// The first of that code; null when there is none. It lives as long as the plan.
+const Finding* finding_in(const Plan& plan, const std::string& code);
+
 Polygon opening_on_page(const Plan& plan, int opening);
 
 /// Openings of random blobs, concave ones too, and lattices, without what lies in them.

@@ -112,7 +112,8 @@ NestBand band_for(const Paper& paper, const PaperFace& face, Side side, double t
 } // namespace
 
 void Capacity::use(const Stash& stash, const std::vector<Sheet>& sheets, const std::vector<Patch>& patches,
-                   double gap, unsigned seed, std::vector<PatchPrint> prints) {
+                   double gap, unsigned seed, std::vector<PatchPrint> prints,
+                   const std::vector<WantedPiece>& wanted) {
     stash_ = &stash;
     sheets_ = &sheets;
     patches_ = &patches;
@@ -136,6 +137,18 @@ void Capacity::use(const Stash& stash, const std::vector<Sheet>& sheets, const s
         mix(h, gap);
         mix(h, static_cast<std::uint64_t>(seed));
         paper_hash_.push_back(h);
+    }
+    wanted_of_.assign(stash.papers.size(), {});
+    later_.assign(stash.papers.size(), {});
+    for (std::size_t w = 0; w < wanted.size(); ++w) {
+        const int paper = stash.find(wanted[w].paper);
+        if (paper < 0) continue;
+        const Side side = stash.papers[paper].has(wanted[w].side) ? wanted[w].side : Side::A;
+        const std::vector<double> turns = turns_of(stash.papers[paper].face(side), side, {});
+        wanted_of_[paper].push_back(static_cast<int>(w));
+        later_[paper].push_back({wanted[w].outline, turns.empty(), turns, {}});
+        mix(paper_hash_[paper], wanted[w].outline);
+        mix(paper_hash_[paper], w);
     }
     for (std::size_t i = 0; i < sheets.size(); ++i) {
         mix(paper_hash_[sheets[i].paper], sheets[i].outline);
@@ -258,9 +271,14 @@ const PaperNest& Capacity::lay(int paper, std::vector<LaidPatch> patches, int at
             nested.sheets.push_back(static_cast<int>(i));
     NestJob job = job_for(nested, paper);
     job.attempts = attempts;
-    job.refinements = attempts >= worth_refining ? refinements : 0;
+    if (attempts >= worth_refining) {
+        job.refinements = refinements;
+        job.later = later_[paper];
+        nested.wanted = wanted_of_[paper];
+    }
     ++layings_;
-    const NestResult found = nest(job, stop);
+    NestResult found = nest(job, stop);
+    nested.result.room = std::move(found.room);
     const auto pieces = pieces_of(nested.patches);
     for (NestPlacement p : found.placements)
         for (int k : pieces[p.piece]) {

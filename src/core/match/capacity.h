@@ -4,7 +4,7 @@
 #include "core/match/print_wish.h"
 #include "core/sections/patches.h"
 #include "core/sheets/nest.h"
-#include "core/stash/stash.h"
+#include "core/stash/wanted.h"
 
 #include <memory>
 #include <unordered_map>
@@ -46,6 +46,7 @@ struct PaperNest {
     std::vector<LaidPatch> patches; ///< the patches asked for, ascending
     std::vector<int> sheets;        ///< indices into all sheets; the job's sheet k is sheets[k]
     NestResult result;              ///< piece k is patches[k], mirrored first where side B shows
+    std::vector<int> wanted; ///< into what is wanted of all papers; piece k of result.room is wanted[k]
     double placed_area = 0;
     bool complete() const { return result.unplaced.empty(); }
 };
@@ -54,9 +55,11 @@ struct PaperNest {
 /// One thread at a time.
 class Capacity {
 public:
-    /// All must outlive this object's use; `patches` in page coordinates, `prints` by patch or empty.
+    /// All must outlive this object's use; `patches` in page coordinates, `prints` by patch or empty. Layings
+    /// that are for good keep room for what is wanted.
     void use(const Stash& stash, const std::vector<Sheet>& sheets, const std::vector<Patch>& patches,
-             double gap, unsigned seed, std::vector<PatchPrint> prints = {});
+             double gap, unsigned seed, std::vector<PatchPrint> prints = {},
+             const std::vector<WantedPiece>& wanted = {});
 
     /// Lays the patches on the paper's sheets, scraps first.
     const PaperNest& lay(int paper, std::vector<LaidPatch> patches, int attempts, const StopToken& stop);
@@ -82,6 +85,8 @@ private:
     double gap_ = 0;
     unsigned seed_ = 1;
     std::vector<PatchPrint> prints_;
+    std::vector<std::vector<int>> wanted_of_;   ///< by paper: into what is wanted
+    std::vector<std::vector<NestPiece>> later_; ///< by paper: the same as pieces
     std::vector<std::uint64_t> patch_hash_;
     std::vector<std::uint64_t> paper_hash_;
     std::vector<double> stock_area_;

@@ -267,6 +267,10 @@ double Cost::paper_share(int paper, const Share& share) const {
     const MatchPaper& p = job_.papers[paper];
     const double from_new = std::max(0.0, share.area / yield - p.scraps);
     double sum = job_.style.weights.thrift * weight_new_sheet * from_new / std::max(p.sheet, 1.0);
+    // What others want of it is better taken from another paper.
+    const double crowded_out =
+        std::min(p.wanted, std::max(0.0, share.area / yield + p.wanted / yield - p.stock));
+    sum += weight_spare * crowded_out / total_area_;
     if (p.role == PaperRole::UseUp)
         sum += weight_use_up *
                (1 - std::min(1.0, share.area / std::clamp(yield * p.stock, 1.0, most_used_up * total_area_)));

@@ -41,6 +41,7 @@ struct MatchPaper {
     double scraps = 0; ///< mm2
     double sheet = 1;  ///< mm2 of a whole sheet
     double stock = 0;  ///< mm2 in all
+    double wanted = 0; ///< mm2 of it that room is to be kept for
 };
 
 struct MatchJob {

@@ -43,6 +43,12 @@ struct Apply {
     void operator()(const ScaleCuts& s) const { scale_cuts(p, plan, s.by); }
     void operator()(const GutFrame&) const { p.page.gut = true; }
     void operator()(const Unpin& u) const { p.pins.erase(u.opening); }
+    void operator()(const EndPrints& e) const {
+        change_sections(p, {e.section}, [](SectionChoice& c) { c.print.run_on = false; });
+    }
+    void operator()(const ForgetRoom& f) const {
+        std::erase_if(p.wanted, [&](const WantedPiece& w) { return w.page == f.page && w.paper == f.paper; });
+    }
 };
 
 } // namespace

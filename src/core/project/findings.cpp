@@ -1,6 +1,7 @@
 #include "core/project/findings.h"
 
 #include "core/project/colour_findings.h"
+#include "core/project/later.h"
 #include "core/project/section_findings.h"
 #include "core/sentences.h"
 
@@ -217,6 +218,7 @@ void add_sheet_findings(const Project& project, Plan& plan, Capacity& capacity, 
     WaysOut ways(project, plan, capacity, stop);
     explain_alike(project, plan, ways);
     about_short(project, plan, ways, shapes, plan.findings);
+    about_room(project, plan, plan.findings);
     by_severity(plan.findings);
 }
 

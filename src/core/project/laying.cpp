@@ -61,13 +61,22 @@ Box largest_left(const Region& leftovers) {
     return best;
 }
 
-void take(const PaperNest& nest, Plan& plan) {
+void take(const PaperNest& nest, const Project& project, Plan& plan) {
     for (const NestPlacement& p : nest.result.placements) {
         const LaidPatch& laid = nest.patches[p.piece];
         plan.placed[laid.patch] = {nest.sheets[p.sheet], p.rotation_deg, p.shift, laid.side == Side::B};
     }
     for (std::size_t i = 0; i < plan.patches.size(); ++i)
         if (const int leader = plan.patches[i].rides_on; leader >= 0) plan.placed[i] = plan.placed[leader];
+    std::vector<int> missing = nest.wanted;
+    for (const NestPlacement& p : nest.result.room) {
+        const int which = nest.wanted[p.piece];
+        const WantedPiece& wanted = project.wanted[which];
+        plan.room.push_back(
+            {which, nest.sheets[p.sheet], transformed(wanted.outline, p.transform()), wanted.page});
+        std::erase(missing, which);
+    }
+    plan.without_room.insert(plan.without_room.end(), missing.begin(), missing.end());
 }
 
 void note_used_sheets(const Project& project, Plan& plan) {
@@ -109,7 +118,7 @@ bool lay_patches(const Project& project, Plan& plan, Capacity& capacity, bool pr
         const std::vector<LaidPatch> patches = patches_with(plan, static_cast<int>(paper));
         if (patches.empty()) continue;
         const PaperNest& nest = capacity.lay(static_cast<int>(paper), patches, attempts_for_a_plan, stop);
-        take(nest, plan);
+        take(nest, project, plan);
         plan.papers[paper].used_area = nest.placed_area;
         plan.papers[paper].short_patches = static_cast<int>(nest.result.unplaced.size());
         for (int u : nest.result.unplaced) {

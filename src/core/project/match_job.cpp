@@ -56,6 +56,8 @@ std::vector<MatchPaper> papers_of(const Project& project, const Plan& plan) {
         else
             p.sheet = std::max(p.sheet, s.area);
     }
+    for (const WantedPiece& w : project.wanted)
+        if (const int p = project.stash->find(w.paper); p >= 0) out[p].wanted += area(w.outline);
     for (std::size_t p = 0; p < out.size(); ++p)
         if (const auto role = project.roles.find(project.stash->papers[p].id); role != project.roles.end())
             out[p].role = role->second;

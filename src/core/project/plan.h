@@ -29,6 +29,14 @@ struct PlacedPatch {
     }
 };
 
+/// Where there is room for a wanted piece.
+struct KeptRoom {
+    int wanted = 0; ///< into Project::wanted
+    int sheet = 0;  ///< into Plan::sheets
+    Polygon on_sheet;
+    std::string page; ///< that wants it; empty for a size to keep whole
+};
+
 struct UsedSheet {
     int sheet = 0; ///< into Plan::sheets
     std::vector<int> patches;
@@ -86,6 +94,8 @@ struct Plan {
     std::vector<Side> side_of_section;
     std::vector<PlacedPatch> placed; ///< by patch
     std::vector<UsedSheet> used_sheets;
+    std::vector<KeptRoom> room;    ///< for wanted pieces of papers that this page uses
+    std::vector<int> without_room; ///< into Project::wanted: those of such papers that find none
     std::vector<ShortPatch> short_patches;
     std::vector<int> alike; ///< neighbours with the same side of the same paper
     std::vector<PaperUse> papers;

@@ -42,7 +42,7 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
 
 void Planner::use_capacity(const Project& project, const Plan& plan) {
     capacity_.use(stash_at_hand(project), plan.sheets, plan.patches, project.blade_gap, project.seed,
-                  patch_prints(project, plan));
+                  patch_prints(project, plan), project.wanted);
 }
 
 Result<Plan> Planner::ready_to_choose(const Project& project) {

@@ -43,8 +43,8 @@ bool operator==(const Project& a, const Project& b) {
            a.photos == b.photos && a.lip == b.lip && a.blade_gap == b.blade_gap && a.seed == b.seed &&
            a.groups == b.groups && a.sections == b.sections && a.backing == b.backing &&
            a.divisions == b.divisions && a.bars == b.bars && a.style == b.style && a.roles == b.roles &&
-           a.apart == b.apart && a.slants == b.slants && a.pins == b.pins && a.mat_width == b.mat_width &&
-           a.mat_height == b.mat_height &&
+           a.apart == b.apart && a.slants == b.slants && a.pins == b.pins && a.wanted == b.wanted &&
+           a.mat_width == b.mat_width && a.mat_height == b.mat_height &&
            std::equal(a.drawings.begin(), a.drawings.end(), b.drawings.begin(), b.drawings.end(),
                       same_file) &&
            same(a.stash, b.stash);

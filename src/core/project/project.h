@@ -10,7 +10,7 @@
 #include "core/setout/page.h"
 #include "core/setout/photo.h"
 #include "core/setout/placed_cut.h"
-#include "core/stash/stash.h"
+#include "core/stash/wanted.h"
 
 #include <map>
 #include <memory>
@@ -86,6 +86,8 @@ struct Project {
     /// Papers that must not lie beside each other; each pair ascending, pairs ascending.
     std::vector<std::pair<std::string, std::string>> apart;
     Slants slants;
+    /// What room is to be kept for on the sheets, by page and paper.
+    std::vector<WantedPiece> wanted;
     std::map<Spot, SheetPin> pins; ///< patches put on their sheets by hand, by opening
     /// Openings that share a section; each group ascending and of at least two, groups in order.
     std::vector<std::vector<Spot>> groups;

@@ -131,6 +131,14 @@ const std::vector<std::pair<Fix, std::string>>& WaysOut::other_ways(int section,
             out.emplace_back(SetSchool{plan_.sections[section].id, School::MachinePatches},
                              "Pieces that meet under the bars");
     }
+    if (project_.choice(plan_.sections[section].id).print.run_on) {
+        Project apart = project_;
+        change_sections(apart, {plan_.sections[section].id},
+                        [](SectionChoice& c) { c.print.run_on = false; });
+        if (fits_when(apart, paper, shapes))
+            out.emplace_back(EndPrints{plan_.sections[section].id},
+                             "Seams under the bars, prints not run on");
+    }
     // The largest of the sizes that fits, found by halving.
     std::size_t from = 0;
     std::size_t to = smaller.size();

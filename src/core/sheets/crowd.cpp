@@ -452,8 +452,7 @@ bool Crowd::take_off_the_crowded(double spare) {
     while (true) {
         int worst = -1;
         for (int i = 0; i < count_; ++i)
-            if (own[i] > 1e-4F &&
-                (worst < 0 || own[i] * job_.value[worst] > own[worst] * job_.value[i]))
+            if (own[i] > 1e-4F && (worst < 0 || own[i] * job_.value[worst] > own[worst] * job_.value[i]))
                 worst = i;
         if (worst < 0) break;
         spare -= job_.value[worst];

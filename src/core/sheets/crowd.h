@@ -40,7 +40,7 @@ struct CrowdJob {
         double area = 0;
     };
     std::vector<Claim> claims;
-    std::vector<double> value; ///< by piece: its area times its worth, mm2
+    std::vector<double> value;                  ///< by piece: its area times its worth, mm2
     std::vector<std::vector<TurnedClaim>> ways; ///< by piece: its only ways up; empty when any will do
     std::vector<std::vector<int>> allowed;      ///< by piece: sheets it may go on
     /// By piece: the directions of its long straight sides in degrees, all running the same way round.

@@ -252,7 +252,7 @@ private:
     double cell_;
     std::vector<PreparedPiece> pieces_; ///< those of the job, then later ones
     std::vector<int> later_;            ///< into pieces_, large ones first
-    std::vector<SheetRaster> empty_; ///< but for the pinned pieces
+    std::vector<SheetRaster> empty_;    ///< but for the pinned pieces
     std::vector<NestPlacement> pinned_;
     std::vector<int> sheet_order_;
 };

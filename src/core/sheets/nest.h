@@ -35,7 +35,8 @@ struct NestBand {
 struct NestPiece {
     Polygon outline;
     bool any_rotation = true;
-    std::vector<double> rotations_deg = {}; ///< the only ones allowed when any_rotation is false; not empty then
+    std::vector<double> rotations_deg =
+        {}; ///< the only ones allowed when any_rotation is false; not empty then
     /// Sheets it may go on, as indices; empty for all.
     std::vector<int> sheets = {};
     std::vector<Polygon> together = {}; ///< more outlines, which keep their place beside the first

@@ -14,7 +14,7 @@ namespace {
 
 constexpr double matters = 1000; ///< a piece to one of the same size that may be cut later
 constexpr int attempts_beside = 4;
-constexpr double coarse = 1;                        ///< mm, of the raster that looks for rectangles
+constexpr double coarse = 1;            ///< mm, of the raster that looks for rectangles
 constexpr std::array larger{1.25, 1.1}; ///< rectangles tried, as shares of the one there is
 constexpr int most_rounds_for_them = 2;
 constexpr double least_gain = 1.02;
@@ -101,9 +101,8 @@ NestResult with_larger_rectangle(const NestJob& job, NestResult result, int roun
     std::vector<Box> left = rectangles_left(job, result);
     for (const double by : larger) {
         if (stopped(stop)) break;
-        const auto most = std::max_element(left.begin(), left.end(), [](const Box& a, const Box& b) {
-            return area_of(a) < area_of(b);
-        });
+        const auto most = std::max_element(
+            left.begin(), left.end(), [](const Box& a, const Box& b) { return area_of(a) < area_of(b); });
         if (most == left.end() || most->empty()) break;
         const int on = static_cast<int>(most - left.begin());
         const NestPiece rectangle = enlarged(*most, bounds(job.sheets[on].outline), by, on);

@@ -346,14 +346,30 @@ private:
             const Point c = (t * plan_.set_out.to_page)(o.label.centre);
             number({c.x, c.y}, plan_.patches[p].opening, 3);
         }
+        room_for_later(used.sheet, to_paper * turn);
         painter_.restore();
         if (tiling.rows * tiling.columns > 1) crosses(part, tile, tiling);
         text({margin, height_ - margin - 50, width_ - 2 * margin - 54, 50}, 3,
-             "Solid: where to cut. Dotted: the opening it backs. Dashed: the edge of the sheet.\n\n"
+             "Solid: where to cut. Dotted: the opening it backs. Dashed: the edge of the sheet. "
+             "Dashes and dots: kept for later.\n\n"
              "Blades cut fingers: cut away from your hand, on a mat, along a metal ruler, and cap the blade. "
              "The "
              "maker's instructions for a machine or glue come before these numbers.",
              Qt::AlignLeft | Qt::AlignBottom, false, quiet);
+    }
+
+    /// What is not to be cut into, with the page that wants it.
+    void room_for_later(int sheet, const Transform& to_paper) {
+        for (const KeptRoom& kept : plan_.room) {
+            if (kept.sheet != sheet) continue;
+            const Polygon there = transformed(kept.on_sheet, to_paper);
+            pen(0.15, quiet, Qt::DashDotDotLine);
+            painter_.drawPath(to_path(there));
+            const Box box = bounds(there);
+            text({box.x0, box.y0, box.width(), box.height()}, 3,
+                 kept.page.empty() ? QString("keep whole") : "for " + QString::fromStdString(kept.page),
+                 Qt::AlignCenter, false, quiet);
+        }
     }
 
     /// Alignment marks on the sides where another part joins.

@@ -197,6 +197,10 @@ void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, con
         painter.fillPath(patch, textures.brush(sheet.paper, {}, pixels_per_mm(painter), side));
         painter.strokePath(patch, line);
     }
+    QPen later(QColor(0x6b, 0x66, 0x70), 1.5, Qt::DashLine);
+    later.setCosmetic(true);
+    for (const KeptRoom& room : plan.room)
+        if (room.sheet == used.sheet) painter.strokePath(to_path(room.on_sheet), later);
     QPen rim(QColor(38, 36, 43, 90));
     rim.setCosmetic(true);
     painter.strokePath(outline, rim);

@@ -21,7 +21,7 @@ struct PageLook {
 void paint_page(QPainter& painter, const Project& project, const Plan& plan, const Textures& textures,
                 const PageLook& look = {});
 
-/// A used sheet with its patches and what is left, in sheet coordinates.
+/// A used sheet with its patches, what is left, and dashed the room for later pieces, in sheet coordinates.
 void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, const Textures& textures);
 
 /// The page as a picture, `pixels` along its longer side.

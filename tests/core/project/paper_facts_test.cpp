@@ -12,15 +12,8 @@ namespace zesty {
 
 namespace {
 
-Paper stock_paper(const std::string& id, Rgb colour, double side, int count) {
-    return {id,
-            "Paper " + id,
-            colour,
-            "",
-            Pattern::Solid,
-            Direction::Free,
-            {{{testing::rectangle(0, 0, side, side), {}}, count, false}}};
-}
+using testing::finding_in;
+using testing::stock_paper;
 
 Project stocked_page(Stash stash) {
     std::mt19937 random(4);
@@ -35,12 +28,6 @@ double stock(const Plan& plan, SheetKind kind) {
     for (const Sheet& s : plan.sheets)
         if (s.kind == kind) sum += s.area;
     return sum;
-}
-
-const Finding* finding_in(const Plan& plan, const char* code) {
-    const auto at = std::find_if(plan.findings.begin(), plan.findings.end(),
-                                 [&](const Finding& f) { return f.code == code; });
-    return at == plan.findings.end() ? nullptr : &*at;
 }
 
 } // namespace

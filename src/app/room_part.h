@@ -1,0 +1,27 @@
+#pragma once
+// What is to be left on the sheets: a size of the picked paper to keep whole, and room for other pages.
+
+#include "app/length_edit.h"
+#include "app/panel_part.h"
+
+namespace zesty {
+
+class RoomPart : public PanelPart {
+    Q_OBJECT
+public:
+    RoomPart(Document& document, BenchState& state, Actions& actions, QWidget* parent);
+
+private:
+    void refresh() override;
+    void keep(Point size);
+    void show_whole();
+    void show_others();
+
+    LengthEdit* width_;
+    LengthEdit* height_;
+    QLabel* of_paper_;
+    QPushButton* leave_;
+    QLabel* others_;
+};
+
+} // namespace zesty

@@ -1,0 +1,12 @@
+#pragma once
+// What `zesty papers` is told about room on the sheets for later.
+
+#include "cli/commands.h"
+#include "core/project/project.h"
+
+namespace zesty::cli {
+
+/// Changes the project as told; nothing of it counts when there is an error, which names the option.
+Result<void> edit_room(const PapersArgs& args, Project& project);
+
+} // namespace zesty::cli

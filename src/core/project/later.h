@@ -1,0 +1,34 @@
+#pragma once
+// Paper left for later: what other pages are going to cut from it, and sizes to keep whole.
+
+#include "core/project/plan.h"
+#include "core/project/project.h"
+
+namespace zesty {
+
+/// What a page calls itself to others: its title, or else this name.
+std::string name_of_page(const Project& project, const std::string& otherwise);
+
+/// What a page takes of its papers, for other pages to leave it. Empty until its patches are on sheets.
+std::vector<WantedPiece> pieces_taken(const Project& project, const Plan& plan, const std::string& page);
+
+/// Room is to be kept for these pieces, in the place of whatever their pages wanted before.
+void leave_room(Project& project, const std::vector<WantedPiece>& pieces);
+void forget_page(Project& project, const std::string& page);
+/// Those of the pieces that are wanted of papers in this page's stash.
+std::vector<WantedPiece> of_this_stash(const Project& project, const std::vector<WantedPiece>& pieces);
+/// Whether room is kept for exactly these, sizes to keep whole aside.
+bool leaves_room(const Project& project, const std::vector<WantedPiece>& pieces);
+/// The pages that room is kept for, ascending.
+std::vector<std::string> pages_with_room(const Project& project);
+
+/// A rectangle of the paper is to stay whole, in the place of any other; one without width or height for
+/// none.
+void keep_whole(Project& project, const std::string& paper, Point size);
+/// Its size, (0, 0) for none.
+Point kept_whole(const Project& project, const std::string& paper);
+
+/// Adds what found no room.
+void about_room(const Project& project, const Plan& plan, std::vector<Finding>& out);
+
+} // namespace zesty

@@ -46,7 +46,7 @@ double total_left(const NestJob& job, const NestResult& r) {
 TEST(Room, IsKeptForWhatIsCutLaterAndCostsThePiecesNothing) {
     std::mt19937 random(3);
     std::size_t kept = 0;
-    for (int round = 0; round < testing::rounds(12); ++round) {
+    for (int round = 0; round < testing::rounds(6); ++round) {
         NestJob job = roomy_job(random, between(random, 0.15, 0.4));
         job.attempts = 4;
         job.refinements = round % 3;
@@ -63,7 +63,7 @@ TEST(Room, IsKeptForWhatIsCutLaterAndCostsThePiecesNothing) {
         EXPECT_LE(sheets_in_use(r).size(), sheets_in_use(alone).size());
         kept += r.room.size();
     }
-    EXPECT_GT(kept, static_cast<std::size_t>(testing::rounds(12)) * 4);
+    EXPECT_GT(kept, static_cast<std::size_t>(testing::rounds(6)) * 4);
 }
 
 TEST(Room, IsMadeByLayingTheOthersCloser) {
@@ -116,7 +116,7 @@ TEST(Room, IsLookedAtExactly) {
 TEST(Room, LargerRectanglesAreLookedForWherePiecesLieClose) {
     std::mt19937 random(3);
     int better = 0;
-    for (int round = 0; round < testing::rounds(8); ++round) {
+    for (int round = 0; round < testing::rounds(4); ++round) {
         NestJob job = roomy_job(random, between(random, 0.3, 0.36));
         job.attempts = 6;
         const NestResult before = nest(job);

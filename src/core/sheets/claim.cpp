@@ -18,19 +18,62 @@ constexpr int raster = 28;            ///< points across in which centres are lo
 constexpr double covered = 0.9;       ///< of the area by circles is enough
 constexpr double least_circle = 0.08; ///< of the largest
 
+/// The sides of a ring by their beginnings and ways, ready to be measured to all at once.
+struct SidesOfRing {
+    explicit SidesOfRing(const Ring& ring) {
+        for (std::size_t i = 0; i < ring.size(); ++i) {
+            const Point a = ring[i], way = ring[(i + 1) % ring.size()] - a;
+            ax.push_back(a.x);
+            ay.push_back(a.y);
+            wx.push_back(way.x);
+            wy.push_back(way.y);
+            per_square.push_back(1 / std::max(dot(way, way), 1e-12));
+        }
+    }
+    std::vector<double> ax, ay, wx, wy, per_square;
+};
+
+/// The square of the distance to the nearest side.
+ZESTY_WIDE double nearest_side(const double* ax, const double* ay, const double* wx, const double* wy,
+                               const double* per_square, int n, double x, double y) {
+    double least = std::numeric_limits<double>::infinity();
+    for (int i = 0; i < n; ++i) {
+        const double px = x - ax[i], py = y - ay[i];
+        const double along = std::min(std::max((px * wx[i] + py * wy[i]) * per_square[i], 0.0), 1.0);
+        const double qx = px - along * wx[i], qy = py - along * wy[i];
+        least = std::min(least, qx * qx + qy * qy);
+    }
+    return least;
+}
+
+/// Where the line at that height enters the ring and leaves it, from the left.
+void crossings_at(const Ring& ring, double y, std::vector<double>& out) {
+    out.clear();
+    for (std::size_t i = 0; i < ring.size(); ++i) {
+        const Point a = ring[i], b = ring[(i + 1) % ring.size()];
+        if ((a.y > y) != (b.y > y)) out.push_back(a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y));
+    }
+    std::sort(out.begin(), out.end());
+}
+
 /// Points inside with their distance to the outline.
 std::vector<InnerPoint> inner_points(const Ring& ring, const Box& box) {
     std::vector<InnerPoint> out;
+    const SidesOfRing sides(ring);
+    const auto n = static_cast<int>(ring.size());
+    std::vector<double> crossings;
     const double step = std::max(box.width(), box.height()) / raster;
-    for (double y = box.y0 + step / 2; y < box.y1; y += step)
+    for (double y = box.y0 + step / 2; y < box.y1; y += step) {
+        crossings_at(ring, y, crossings);
+        std::size_t passed = 0;
         for (double x = box.x0 + step / 2; x < box.x1; x += step) {
-            const Point p{x, y};
-            if (!contains(ring, p)) continue;
-            double free = std::numeric_limits<double>::infinity();
-            for (std::size_t i = 0; i < ring.size(); ++i)
-                free = std::min(free, distance_to_segment(p, ring[i], ring[(i + 1) % ring.size()]));
-            out.push_back({p, free});
+            while (passed < crossings.size() && crossings[passed] < x) ++passed;
+            if (passed % 2 == 0) continue;
+            out.push_back({{x, y},
+                           std::sqrt(nearest_side(sides.ax.data(), sides.ay.data(), sides.wx.data(),
+                                                  sides.wy.data(), sides.per_square.data(), n, x, y))});
         }
+    }
     return out;
 }
 
@@ -197,8 +240,8 @@ Claim::Claim(const Polygon& piece, double half_gap) {
     double diameter = 0;
     for (std::size_t i = 0; i < outline.size(); ++i)
         for (std::size_t k = i + 1; k < outline.size(); ++k)
-            diameter = std::max(diameter, distance(outline[i], outline[k]));
-    upright_.diameter = static_cast<float>(diameter);
+            diameter = std::max(diameter, dot(outline[i] - outline[k], outline[i] - outline[k]));
+    upright_.diameter = static_cast<float>(std::sqrt(diameter));
     const double whole = std::abs(signed_area(outline));
     upright_.weight = static_cast<float>(std::sqrt(std::sqrt(whole)));
     find_circles(std::move(inner), whole);

@@ -21,6 +21,7 @@ namespace {
 
 constexpr int rounds_to_close = 40;      ///< spent on a sheet that might be saved
 constexpr std::size_t much_to_lay = 120; ///< pieces
+constexpr std::size_t very_much_to_lay = 300;
 constexpr int most_refined = 1500;       ///< pieces; pairs of them are kept in memory
 
 /// One way up of a piece.
@@ -38,7 +39,7 @@ struct PreparedPiece {
 };
 
 /// Directions that lay a long side along the edge of a sheet, then the quarter turns.
-std::vector<double> rotations_of(const NestPiece& piece) {
+std::vector<double> rotations_of(const NestPiece& piece, std::size_t most_bases) {
     if (!piece.any_rotation) return piece.rotations_deg;
     struct Side {
         double length;
@@ -53,7 +54,7 @@ std::vector<double> rotations_of(const NestPiece& piece) {
     std::sort(sides.begin(), sides.end(), [](Side a, Side b) { return a.length > b.length; });
     std::vector<double> bases{0};
     for (const Side& s : sides) {
-        if (bases.size() >= 3 || s.length < sides[0].length / 3) break;
+        if (bases.size() >= most_bases || s.length < sides[0].length / 3) break;
         const double base = std::fmod(-s.angle + 720, 90.0);
         const bool fresh = std::all_of(bases.begin(), bases.end(), [&](double b) {
             const double off = std::fmod(std::abs(base - b), 90.0);
@@ -67,12 +68,12 @@ std::vector<double> rotations_of(const NestPiece& piece) {
     return out;
 }
 
-PreparedPiece prepare(const NestPiece& piece, double gap, double cell) {
+PreparedPiece prepare(const NestPiece& piece, double gap, double cell, std::size_t most_bases) {
     PreparedPiece out;
     const Region own_outlines = outlines_of(piece);
     out.area = area(own_outlines) * piece.worth;
     const Region around = with_gap(own_outlines, gap);
-    for (double rotation : rotations_of(piece)) {
+    for (double rotation : rotations_of(piece, most_bases)) {
         const Transform turn = Transform::turned_deg(rotation);
         const Region turned = transformed(own_outlines, turn);
         const Region wide = transformed(around, turn);
@@ -98,16 +99,24 @@ double cell_for(const NestJob& job) {
     return std::clamp(std::sqrt(total / 150'000), 0.4, 1.0);
 }
 
+/// How many directions pieces are laid along, by quarter turns each.
+std::size_t bases_for(const NestJob& job) {
+    if (job.refinements <= 0 || job.pieces.size() <= much_to_lay) return 3;
+    return job.pieces.size() <= very_much_to_lay ? 2 : 1;
+}
+
 class Engine {
 public:
     Engine(const NestJob& job, const StopToken& stop)
         : job_(job), stop_(stop), sheet_order_(sheets_by_rank(job)) {
         cell_ = job.cell > 0 ? job.cell : cell_for(job);
-        for (const NestPiece& p : job.pieces) pieces_.push_back(prepare(p, job.gap, cell_));
-        for (const NestPiece& p : job.later) {
-            later_.push_back(static_cast<int>(pieces_.size()));
-            pieces_.push_back(prepare(p, job.gap, cell_));
-        }
+        const std::size_t own = job.pieces.size();
+        pieces_.resize(own + job.later.size());
+        const std::size_t bases = bases_for(job);
+        on_two_threads(pieces_.size(), [&](std::size_t i) {
+            pieces_[i] = prepare(asked(static_cast<int>(i)), job.gap, cell_, bases);
+        });
+        for (std::size_t i = own; i < pieces_.size(); ++i) later_.push_back(static_cast<int>(i));
         std::stable_sort(later_.begin(), later_.end(),
                          [&](int a, int b) { return pieces_[a].area > pieces_[b].area; });
         for (const NestSheet& s : job.sheets) empty_.emplace_back(s.outline, cell_);

@@ -1,5 +1,6 @@
 #include "io/guide/guide_pdf.h"
 
+#include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/stash/side_names.h"
 #include "io/paint/mat_painter.h"
@@ -365,8 +366,10 @@ private:
             const Polygon there = transformed(kept.on_sheet, to_paper);
             pen(0.15, quiet, Qt::DashDotDotLine);
             painter_.drawPath(to_path(there));
-            const Box box = bounds(there);
-            text({box.x0, box.y0, box.width(), box.height()}, 3,
+            const auto middle = largest_circle(there, 0.5);
+            if (!middle) continue;
+            const double half = std::max(middle->radius, 8.0);
+            text({middle->centre.x - half, middle->centre.y - half, 2 * half, 2 * half}, 3,
                  kept.page.empty() ? QString("keep whole") : "for " + QString::fromStdString(kept.page),
                  Qt::AlignCenter, false, quiet);
         }

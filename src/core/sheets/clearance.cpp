@@ -49,6 +49,21 @@ Clearance::Clearance(const FloatBox& sheet, const std::vector<TurnedClaim>& obst
         if (!patch.far.empty()) lower(empty_, patch, patch);
     }
     field_ = empty_;
+    blocks_across_ = columns_ / block + 1;
+    most_.resize(static_cast<std::size_t>(blocks_across_) * (rows_ / block + 1));
+    note_most(0, 0, columns_, rows_);
+}
+
+/// Looks at the blocks again that have nodes there.
+void Clearance::note_most(int column, int row, int columns, int rows) {
+    for (int r = row / block; r <= (row + rows - 1) / block; ++r)
+        for (int c = column / block; c <= (column + columns - 1) / block; ++c) {
+            float most = -reach_;
+            for (int y = r * block; y < std::min((r + 1) * block, rows_); ++y)
+                for (int x = c * block; x < std::min((c + 1) * block, columns_); ++x)
+                    most = std::max(most, *node(x, y));
+            most_[static_cast<std::size_t>(r) * blocks_across_ + c] = most;
+        }
 }
 
 int Clearance::column_at(float x) const {
@@ -115,6 +130,7 @@ void Clearance::add(int piece, const TurnedClaim& claim, float x, float y) {
 
 void Clearance::add(Patch patch) {
     lower(field_, patch, patch);
+    note_most(patch.column, patch.row, patch.columns, patch.rows);
     patches_.push_back(std::move(patch));
 }
 
@@ -129,12 +145,14 @@ Clearance::Patch Clearance::remove(int piece) {
         std::copy_n(empty_.begin() + from, gone.columns, field_.begin() + from);
     }
     for (const Patch& p : patches_) lower(field_, p, gone);
+    note_most(gone.column, gone.row, gone.columns, gone.rows);
     return gone;
 }
 
 void Clearance::clear() {
     patches_.clear();
     field_ = empty_;
+    note_most(0, 0, columns_, rows_);
 }
 
 } // namespace zesty

@@ -6,6 +6,7 @@
 
 #include "core/sheets/claim.h"
 
+#include <algorithm>
 #include <cstddef>
 #include <vector>
 
@@ -51,6 +52,16 @@ public:
     const float* node(int column, int row) const {
         return &field_[static_cast<std::size_t>(row) * columns_ + column];
     }
+    static constexpr int block = 8; ///< nodes across
+    /// No node of the block has more; to be passed over where that is too little.
+    float most_in(int right, int down) const {
+        return most_[static_cast<std::size_t>(down) * blocks_across_ + right];
+    }
+    /// About how many nodes have more room than that: those of all blocks that have one.
+    std::size_t nodes_with(float room) const {
+        return static_cast<std::size_t>(
+            block * block * std::count_if(most_.begin(), most_.end(), [&](float m) { return m > room; }));
+    }
     /// The node at or before a coordinate, within the grid.
     int column_at(float x) const;
     int row_at(float y) const;
@@ -58,6 +69,7 @@ public:
     float y_of(int row) const { return y0_ + static_cast<float>(row) * cell_; }
 
 private:
+    void note_most(int column, int row, int columns, int rows);
     Patch patch_of(const FloatRing& ring, float x, float y, float nearer) const;
     void row_of_patch(const FloatRing& ring, float x, float y, float nearer, Patch& patch, int row) const;
     void lower(std::vector<float>& field, const Patch& patch, const Patch& within) const;
@@ -66,6 +78,8 @@ private:
     int columns_, rows_;
     std::vector<float> empty_; ///< of the sheet with nothing on it
     std::vector<float> field_;
+    int blocks_across_;
+    std::vector<float> most_; ///< by block of nodes
     std::vector<Patch> patches_;
 };
 

@@ -22,7 +22,7 @@ namespace {
 constexpr int rounds_to_close = 40;      ///< spent on a sheet that might be saved
 constexpr std::size_t much_to_lay = 120; ///< pieces
 constexpr std::size_t very_much_to_lay = 300;
-constexpr int most_refined = 1500;       ///< pieces; pairs of them are kept in memory
+constexpr int most_refined = 1500; ///< pieces; pairs of them are kept in memory
 
 /// One way up of a piece.
 struct Pose {

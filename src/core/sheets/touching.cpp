@@ -22,6 +22,7 @@ constexpr float too_deep = 0.4F;                       ///< to be moved apart, m
 constexpr float far_too_deep = 0.8F;                   ///< for a place found roughly
 constexpr float fine_step = 0.3F, finest_step = 0.02F; ///< of moving uphill, mm
 constexpr float hopeless = -0.3F;                      ///< as a score of the coarse net
+constexpr std::size_t more_than_enough = 64;           ///< nodes for each that is tried
 constexpr float lowest = -std::numeric_limits<float>::infinity();
 
 int rounded(float v) {
@@ -184,19 +185,41 @@ void Touching::try_nodes(const Clearance& clear, const Stencil& s, const std::ve
     }
 }
 
+/// Every stride-th node of a part of the sheet that has more room than that, block by block.
+std::vector<Touching::Node> Touching::free_nodes(const Clearance& clear, const FloatBox& where, float room,
+                                                 int stride, int right, int down) {
+    constexpr int block = Clearance::block;
+    const int column0 = clear.column_at(where.x0) + right, column1 = clear.column_at(where.x1);
+    const int row0 = clear.row_at(where.y0) + down, row1 = clear.row_at(where.y1);
+    // The first at or after a node that is a whole number of strides from where it begins.
+    const auto from = [&](int node, int begin) {
+        return node <= begin ? begin : begin + (node - begin + stride - 1) / stride * stride;
+    };
+    std::vector<Node> out;
+    for (int down_block = row0 / block; down_block <= row1 / block; ++down_block)
+        for (int right_block = column0 / block; right_block <= column1 / block; ++right_block) {
+            if (clear.most_in(right_block, down_block) <= room) continue;
+            const int last_row = std::min(row1, (down_block + 1) * block - 1);
+            const int last_column = std::min(column1, (right_block + 1) * block - 1);
+            const int first_column = from(right_block * block, column0);
+            for (int row = from(down_block * block, row0); row <= last_row; row += stride)
+                for (int column = first_column; column <= last_column; column += stride)
+                    if (*clear.node(column, row) > room) out.push_back({column, row});
+        }
+    return out;
+}
+
 std::vector<Touch> Touching::coarse(int piece, int sheet, const Clearance& clear, const FloatBox& where,
                                     const Effort& effort, std::mt19937& random) {
     const float wanted = step_for(static_cast<float>(job_.claims[piece].diameter()));
     const int stride = std::max(1, rounded(wanted / clear.cell()));
     const float step = static_cast<float>(stride) * clear.cell();
     const float room = std::min(points_.poles[piece].r[0], clear.reach()) - 0.6F * step;
-    const int first_column = clear.column_at(where.x0) + static_cast<int>(random() % stride);
-    const int first_row = clear.row_at(where.y0) + static_cast<int>(random() % stride);
-    std::vector<Node> nodes;
-    const int last_column = clear.column_at(where.x1), last_row = clear.row_at(where.y1);
-    for (int row = first_row; row <= last_row; row += stride)
-        for (int column = first_column; column <= last_column; column += stride)
-            if (*clear.node(column, row) > room) nodes.push_back({column, row});
+    // Where there is so much room that few of the nodes are tried, fewer are looked at.
+    const std::size_t all = clear.nodes_with(room) / (static_cast<std::size_t>(stride) * stride);
+    const int apart = all > more_than_enough * effort.nodes ? 2 * stride : stride;
+    std::vector<Node> nodes = free_nodes(clear, where, room, apart, static_cast<int>(random() % apart),
+                                         static_cast<int>(random() % apart));
     if (nodes.size() > effort.nodes) {
         const std::size_t offset = random() % nodes.size();
         for (std::size_t k = 0; k < effort.nodes; ++k)

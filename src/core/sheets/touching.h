@@ -66,6 +66,8 @@ private:
 
     const OutlinePoints::Points& turned(int piece, double deg);
     const Stencil& stencil(int piece, double deg, const Clearance& clear);
+    static std::vector<Node> free_nodes(const Clearance& clear, const FloatBox& where, float room, int stride,
+                                        int right, int down);
     std::vector<Touch> coarse(int piece, int sheet, const Clearance& clear, const FloatBox& where,
                               const Effort& effort, std::mt19937& random);
     static void try_nodes(const Clearance& clear, const Stencil& stencil, const std::vector<Node>& nodes,

@@ -91,6 +91,35 @@ TEST(Clearance, SaysHowFarEveryPointIsFromWhatIsTaken) {
     }
 }
 
+TEST(Clearance, KnowsTheMostOfEveryBlockOfNodesWhateverComesAndGoes) {
+    std::mt19937 random(9);
+    Clearance clear({0, 0, 70, 50}, {}, 0.25F, 0.7F, 5.6F);
+    const auto expect_most = [&] {
+        const auto across = (clear.columns() - 1) / Clearance::block + 1;
+        const auto down = (clear.rows() - 1) / Clearance::block + 1;
+        std::vector<float> most(static_cast<std::size_t>(across) * down, -100);
+        for (int row = 0; row < clear.rows(); ++row)
+            for (int column = 0; column < clear.columns(); ++column) {
+                float& m = most[static_cast<std::size_t>(row / Clearance::block) * across +
+                                column / Clearance::block];
+                m = std::max(m, *clear.node(column, row));
+            }
+        for (int d = 0; d < down; ++d)
+            for (int r = 0; r < across; ++r)
+                EXPECT_EQ(clear.most_in(r, d), most[static_cast<std::size_t>(d) * across + r]);
+    };
+    expect_most();
+    for (int k = 0; k < 12; ++k) {
+        const Claim claim(testing::some_piece(random), 0.25);
+        clear.add(k, claim.turned(between(random, 0, 360)), static_cast<float>(between(random, 0, 70)),
+                  static_cast<float>(between(random, 0, 50)));
+        if (k % 3 == 2) clear.remove(k - 1);
+        expect_most();
+    }
+    clear.clear();
+    expect_most();
+}
+
 TEST(Clearance, WhatIsTakenAwayAndAddedAgainLeavesNoTrace) {
     std::mt19937 random(8);
     Clearance clear({0, 0, 80, 80}, {}, 0, cell, reach);

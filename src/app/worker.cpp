@@ -193,7 +193,7 @@ void Worker::look_up_reserved(const QString& own_papers, const QString& page) {
         Reserved found;
         if (QFileInfo::exists(own_papers)) {
             const auto store = StashStore::open(own_papers);
-            const auto all = store ? store->reserved_by_others(page.toStdString())
+            const auto all = store ? store->reserved_by_others(page_key(page))
                                    : Result<Reserved>(tl::make_unexpected(store.error()));
             if (!all) {
                 report([this, m = QString::fromStdString(all.error().message)] { emit failed(m); });
@@ -209,8 +209,8 @@ void Worker::reserve(const QString& own_papers, const QString& page, std::vector
     post([this, own_papers, page, pieces = std::move(pieces)] {
         if (!QFileInfo::exists(own_papers)) return;
         auto store = StashStore::open(own_papers);
-        const auto done = store ? store->reserve(page.toStdString(), pieces)
-                                : Result<void>(tl::make_unexpected(store.error()));
+        const auto done =
+            store ? store->reserve(page_key(page), pieces) : Result<void>(tl::make_unexpected(store.error()));
         if (!done) report([this, m = QString::fromStdString(done.error().message)] { emit failed(m); });
     });
 }

@@ -81,7 +81,7 @@ int run(const SectionsArgs& args);
 /// Changes the database of papers, then lists those that are looked for.
 struct StashArgs {
     std::string stash;
-    std::string import, export_to, remove;
+    std::string import, export_to, remove, reserve, release;
     std::string add, name, colour, picture, pattern, direction, strip, repeat, kept_in, notes;
     std::string back_colour, back_picture, back_pattern, back_direction;
     std::vector<std::string> sheets;

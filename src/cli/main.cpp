@@ -243,6 +243,8 @@ void add_stash(CLI::App& app, StashArgs& a) {
     c->add_option("--add", a.add, "Adds a paper, replaces the one with this id, or adds sheets to it")
         ->group("Changing");
     c->add_option("--remove", a.remove, "Takes the paper with this id out")->group("Changing");
+    c->add_option("--reserve", a.reserve, "P.zesty: other pages are told what it takes")->group("Pages");
+    c->add_option("--release", a.release, "P.zesty: it takes nothing any more")->group("Pages");
     c->add_option("--name", a.name, "Of the paper added")->group("A paper");
     c->add_option("--colour", a.colour, "#rrggbb")->group("A paper");
     c->add_option("--picture", a.picture,

@@ -15,23 +15,11 @@ namespace {
 
 constexpr double most = 3000; ///< mm
 
-/// What another page takes, when it is planned as it is decided.
-Result<std::vector<WantedPiece>> taken_by(const std::string& file) {
-    const QString path = QString::fromStdString(file);
-    const auto other = open_project(path);
-    if (!other) return tl::make_unexpected(other.error());
-    const auto plan = Planner().plan(*other);
-    if (!plan) return fail(plan.error().kind, file + ": " + plan.error().message);
-    return pieces_taken(*other, *plan,
-                        name_of_page(*other, QFileInfo(path).completeBaseName().toStdString()));
-}
-
 /// What all pages but this one have reserved of the papers in a database.
 Result<std::vector<WantedPiece>> reserved_in(const std::string& file, const std::string& this_page) {
     const auto store = StashStore::open(QString::fromStdString(file));
     if (!store) return tl::make_unexpected(store.error());
-    auto reserved = store->reserved_by_others(
-        QFileInfo(QString::fromStdString(this_page)).absoluteFilePath().toStdString());
+    auto reserved = store->reserved_by_others(page_key(QString::fromStdString(this_page)));
     if (!reserved) return tl::make_unexpected(reserved.error());
     return std::move(reserved->pieces);
 }
@@ -68,6 +56,16 @@ Result<void> keep(Project& project, const std::string& text) {
 }
 
 } // namespace
+
+Result<std::vector<WantedPiece>> taken_by(const std::string& file) {
+    const QString path = QString::fromStdString(file);
+    const auto other = open_project(path);
+    if (!other) return tl::make_unexpected(other.error());
+    const auto plan = Planner().plan(*other);
+    if (!plan) return fail(plan.error().kind, file + ": " + plan.error().message);
+    return pieces_taken(*other, *plan,
+                        name_of_page(*other, QFileInfo(path).completeBaseName().toStdString()));
+}
 
 Result<void> edit_room(const PapersArgs& args, Project& project) {
     if (args.forget_room == "all") {

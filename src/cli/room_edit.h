@@ -9,4 +9,7 @@ namespace zesty::cli {
 /// Changes the project as told; nothing of it counts when there is an error, which names the option.
 Result<void> edit_room(const PapersArgs& args, Project& project);
 
+/// What a page takes, when it is planned as it is decided.
+Result<std::vector<WantedPiece>> taken_by(const std::string& file);
+
 } // namespace zesty::cli

@@ -1,8 +1,10 @@
 // zesty stash: the database of papers, filled, searched and written out.
 
 #include "cli/commands.h"
+#include "cli/room_edit.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
+#include "core/sentences.h"
 #include "core/stash/look_of_paper.h"
 #include "core/stash/search.h"
 #include "io/json_shapes.h"
@@ -154,7 +156,7 @@ Result<StashQuery> typed_query(const StashArgs& a) {
     return query;
 }
 
-void list(const Stash& stash, const std::vector<int>& papers, bool as_json) {
+void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& papers, bool as_json) {
     Stash shown;
     for (int i : papers) shown.papers.push_back(stash.papers[i]);
     if (as_json) {
@@ -169,6 +171,10 @@ void list(const Stash& stash, const std::vector<int>& papers, bool as_json) {
         int sheets = 0;
         for (const SheetStock& s : p.sheets) sheets += s.count;
         std::cout << ", " << sheets << (sheets == 1 ? " sheet" : " sheets");
+        const auto pieces = std::count_if(reserved.pieces.begin(), reserved.pieces.end(),
+                                          [&](const WantedPiece& w) { return w.paper == p.id; });
+        if (pieces > 0)
+            std::cout << ", " << count_of(static_cast<std::size_t>(pieces), "piece", "pieces") << " reserved";
         if (!p.kept_in.empty()) std::cout << ", kept in " << p.kept_in;
         std::cout << "\n";
     }
@@ -203,13 +209,19 @@ Result<void> change(const StashArgs& a, StashStore& store) {
         if (auto r = add(a, store); !r) return r;
     if (!a.remove.empty())
         if (auto r = store.remove(a.remove); !r) return r;
-    return {};
+    if (!a.release.empty())
+        if (auto r = store.reserve(page_key(QString::fromStdString(a.release)), {}); !r) return r;
+    if (a.reserve.empty()) return {};
+    const auto pieces = taken_by(a.reserve);
+    if (!pieces) return tl::make_unexpected(pieces.error());
+    return store.reserve(page_key(QString::fromStdString(a.reserve)), *pieces);
 }
 
 } // namespace
 
 int run(const StashArgs& args) {
-    const bool changes = !args.import.empty() || !args.add.empty() || !args.remove.empty();
+    const bool changes = !args.import.empty() || !args.add.empty() || !args.remove.empty() ||
+                         !args.reserve.empty() || !args.release.empty();
     const QString path = QString::fromStdString(args.stash);
     if (!changes && !QFileInfo::exists(path)) return complain(args.stash + ": there is no such file");
     // What is typed wrongly is found before anything is written.
@@ -223,7 +235,9 @@ int run(const StashArgs& args) {
     if (!args.export_to.empty()) {
         if (const auto r = write_papers(*stash, args.export_to); !r) return complain(r.error().message);
     }
-    list(*stash, found_in(*stash, *query), args.json);
+    const auto reserved = store->reserved_by_others({});
+    if (!reserved) return complain(reserved.error().message);
+    list(*stash, *reserved, found_in(*stash, *query), args.json);
     return done;
 }
 

@@ -6,6 +6,7 @@
 #include "io/wanted_json.h"
 
 #include <QFile>
+#include <QFileInfo>
 #include <algorithm>
 #include <set>
 #include <sqlite3.h>
@@ -72,6 +73,10 @@ std::set<std::string> pictures_of(const Paper& paper) {
 }
 
 } // namespace
+
+std::string page_key(const QString& file) {
+    return file.isEmpty() ? std::string() : QFileInfo(file).absoluteFilePath().toStdString();
+}
 
 void StashStore::Close::operator()(sqlite3* db) const {
     sqlite3_close(db);

@@ -21,6 +21,9 @@ struct Reserved {
     std::vector<WantedPiece> pieces;
 };
 
+/// How a page is known to the database: the whole path of its file, empty for a page that has none.
+std::string page_key(const QString& file);
+
 class StashStore {
 public:
     /// Opens the database, or makes it when there is no such file.

@@ -419,6 +419,14 @@ TEST(Cli, RoomIsLeftForOtherPagesAndSizesStayWhole) {
     const QString stash = dir.filePath("papers.stash");
     ASSERT_EQ(zesty({"stash", stash, "--import", demo::file("kite-hill-stash.json")}).code, 0);
     expect_one_line(zesty({"papers", out, "--leave-room", stash}), "--leave-room");
+    const Ran reserved = zesty({"stash", stash, "--reserve", tram});
+    ASSERT_EQ(reserved.code, 0) << reserved.err;
+    EXPECT_NE(reserved.out.find("pieces reserved"), std::string::npos) << reserved.out;
+    EXPECT_NE(zesty({"papers", out, "--leave-room", stash}).code, 2);
+    EXPECT_FALSE(json::parse(zesty({"plan", out, "--json"}).out)["room"].empty());
+    expect_one_line(zesty({"papers", tram, "--leave-room", stash}), "--leave-room");
+    EXPECT_EQ(zesty({"stash", stash, "--release", tram}).out.find("reserved"), std::string::npos);
+    expect_one_line(zesty({"stash", stash, "--reserve", dir.filePath("none.zesty")}), "none.zesty");
 }
 
 TEST(Cli, PapersHaveBacksAndPhotosShowPictures) {

@@ -106,7 +106,7 @@ Region with_gap(const Region& outlines, double gap) {
     return grown && !grown->empty() ? *grown : outlines;
 }
 
-void block(SheetRaster& sheet, const NestPiece& piece, const NestPlacement& at, double gap) {
+void block_placed(SheetRaster& sheet, const NestPiece& piece, const NestPlacement& at, double gap) {
     const Region there = transformed(with_gap(outlines_of(piece), gap), at.transform());
     const Box box = bounds(there);
     const double cell = sheet.cell();

@@ -41,7 +41,7 @@ Region outlines_of(const NestPiece& piece);
 /// Grown by the gap.
 Region with_gap(const Region& outlines, double gap);
 /// Takes the place of a piece and its gap out of a sheet.
-void block(SheetRaster& sheet, const NestPiece& piece, const NestPlacement& at, double gap);
+void block_placed(SheetRaster& sheet, const NestPiece& piece, const NestPlacement& at, double gap);
 
 std::set<int> sheets_in_use(const NestResult& result);
 void sort_by_piece(std::vector<NestPlacement>& placements);

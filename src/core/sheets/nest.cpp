@@ -121,7 +121,7 @@ public:
                          [&](int a, int b) { return pieces_[a].area > pieces_[b].area; });
         for (const NestSheet& s : job.sheets) empty_.emplace_back(s.outline, cell_);
         pinned_ = lay_pinned(job);
-        for (const NestPlacement& p : pinned_) block(empty_[p.sheet], job.pieces[p.piece], p, job.gap);
+        for (const NestPlacement& p : pinned_) block_placed(empty_[p.sheet], job.pieces[p.piece], p, job.gap);
     }
 
     struct Attempt {

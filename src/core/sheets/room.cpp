@@ -123,9 +123,9 @@ std::vector<Box> rectangles_left(const NestJob& job, const NestResult& result) {
     for (const int s : sheets_in_use(result)) {
         SheetRaster sheet(job.sheets[s].outline, coarse);
         for (const NestPlacement& p : result.placements)
-            if (p.sheet == s) block(sheet, job.pieces[p.piece], p, job.gap);
+            if (p.sheet == s) block_placed(sheet, job.pieces[p.piece], p, job.gap);
         for (const NestPlacement& p : result.room)
-            if (p.sheet == s) block(sheet, job.later[p.piece], p, job.gap);
+            if (p.sheet == s) block_placed(sheet, job.later[p.piece], p, job.gap);
         out[s] = box_of(sheet, largest_free(sheet));
     }
     return out;

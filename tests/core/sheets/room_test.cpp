@@ -17,7 +17,7 @@ using testing::between;
 using testing::rectangle;
 using testing::some_piece;
 
-NestPiece box(double w, double h) {
+NestPiece loose_box(double w, double h) {
     return {{rectangle(0, 0, w, h), {}}, true, {}, {}};
 }
 
@@ -70,8 +70,8 @@ TEST(Room, IsMadeByLayingTheOthersCloser) {
     // Four squares go side by side along the edge, and then nothing large is left.
     NestJob job;
     job.sheets.push_back({{rectangle(0, 0, 202, 101), {}}, 0});
-    for (int k = 0; k < 4; ++k) job.pieces.push_back(box(48, 48));
-    job.later.push_back(box(95, 95));
+    for (int k = 0; k < 4; ++k) job.pieces.push_back(loose_box(48, 48));
+    job.later.push_back(loose_box(95, 95));
     job.attempts = 1;
     EXPECT_TRUE(nest(job).room.empty());
     job.refinements = 4;
@@ -86,8 +86,8 @@ TEST(Room, OpensNoSheetForThePieces) {
     NestJob job;
     job.sheets.push_back({{rectangle(0, 0, 100, 50), {}}, 0});
     job.sheets.push_back({{rectangle(0, 0, 300, 300), {}}, 3});
-    for (int k = 0; k < 2; ++k) job.pieces.push_back(box(48, 48));
-    job.later.push_back(box(90, 45));
+    for (int k = 0; k < 2; ++k) job.pieces.push_back(loose_box(48, 48));
+    job.later.push_back(loose_box(90, 45));
     job.later.back().sheets = {0};
     job.refinements = 4;
     const NestResult r = nest(job);
@@ -99,8 +99,8 @@ TEST(Room, OpensNoSheetForThePieces) {
 TEST(Room, IsLookedAtExactly) {
     NestJob job;
     job.sheets.push_back({{rectangle(0, 0, 100, 50), {}}, 0});
-    job.pieces.push_back(box(40, 40));
-    job.later.push_back(box(40, 40));
+    job.pieces.push_back(loose_box(40, 40));
+    job.later.push_back(loose_box(40, 40));
     NestResult r{{{0, 0, 0, {1, 1}}}, {}, {{0, 0, 0, {50, 1}}}};
     EXPECT_EQ(verify(job, r), "");
     r.room[0].shift = {41, 1};

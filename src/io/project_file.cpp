@@ -67,8 +67,8 @@ Result<void> check_format(const json& j, const std::string& what) {
     if (format.rfind("zesty-project/", 0) != 0)
         return fail(ErrorKind::BadInput, what + ": this is not a project file");
     const std::string number = format.substr(14);
-    for (int version = 1; version <= project_version; ++version)
-        if (number == std::to_string(version)) return {};
+    for (int known = 1; known <= project_version; ++known)
+        if (number == std::to_string(known)) return {};
     if (!number.empty() &&
         std::all_of(number.begin(), number.end(), [](char c) { return c >= '0' && c <= '9'; }))
         return fail(ErrorKind::NewerFormat, what + ": written by a newer version of this program (format " +

@@ -5,6 +5,7 @@
 #include "app/papers_panel.h"
 #include "app/sections_panel.h"
 #include "app/set_out_panel.h"
+#include "app/sheets_panel.h"
 #include "app/theme.h"
 #include "io/stash_store.h"
 
@@ -129,6 +130,8 @@ int main(int argc, char** argv) {
     window.worker().look_up_reserved(settings.own_papers(), {});
     settle(window);
     window.actions()[Act::LeaveRoom]->trigger();
+    shoot(window, argv[2], "leftovers");
+    window.findChild<SheetsPanel*>()->choose(SheetsPanel::Cutting);
     shoot(window, argv[2], "sheets");
     window.actions()[Act::Keys]->trigger();
     if (argc > 4) shoot(window, argv[2], "keys");

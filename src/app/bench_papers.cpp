@@ -6,6 +6,7 @@
 #include "app/paper_part.h"
 #include "app/papers_panel.h"
 #include "app/propose_part.h"
+#include "app/sheets_panel.h"
 #include "app/wording.h"
 #include "core/project/apply_fix.h"
 #include "core/project/hand_edits.h"
@@ -61,7 +62,10 @@ void BenchWindow::connect_paper_actions() {
     on(Act::FindPaper, [this] { drawer_->look_for(); });
     on(Act::Pin, [this] { pin_selection(true); });
     on(Act::Unpin, [this] { pin_selection(false); });
-    on(Act::LeaveRoom, [this] { leave_room_for_others(); });
+    on(Act::LeaveRoom, [this] {
+        leave_room_for_others();
+        sheets_panel_->choose(SheetsPanel::Leftovers);
+    });
 }
 
 void BenchWindow::connect_papers() {

@@ -304,7 +304,7 @@ void BenchWindow::connect_worker() {
         say("Saved.", false);
     });
     connect(&worker_, &Worker::exported, this, [this](const QStringList& files) {
-        sheets_panel_->show_written(files);
+        sheets_panel_->cutting_part().show_written(files);
         say("Guide and cutting files are written.", false);
     });
 }

@@ -2,6 +2,7 @@
 
 #include "app/wording.h"
 #include "core/project/later.h"
+#include "core/sheets/leftover.h"
 
 #include <QHBoxLayout>
 #include <set>
@@ -26,6 +27,7 @@ QString names_of(const std::vector<WantedPiece>& pieces) {
 
 RoomPart::RoomPart(Document& document, BenchState& state, Actions& actions, QWidget* parent)
     : PanelPart(document, state, actions, parent) {
+    left_ = line("leftovers");
     auto* r = row("Whole");
     const auto edit = [&](const char* name, bool wide) {
         auto* e = new LengthEdit(name, 0, most_whole, this);
@@ -68,8 +70,35 @@ void RoomPart::keep(Point size) {
 }
 
 void RoomPart::refresh() {
+    show_left();
     show_whole();
     show_others();
+}
+
+void RoomPart::show_left() {
+    const Plan* plan = state_.plan();
+    double sheet_area = 0;
+    double used = 0;
+    std::size_t kept = 0;
+    Box largest;
+    for (const UsedSheet& u : plan ? plan->used_sheets : std::vector<UsedSheet>{}) {
+        sheet_area += plan->sheets[u.sheet].area;
+        used += u.used_area;
+        kept += u.leftovers.size();
+        if (u.largest_left.width() * u.largest_left.height() > largest.width() * largest.height())
+            largest = u.largest_left;
+    }
+    if (sheet_area <= 0) {
+        left_->setText("No sheet is cut yet.");
+        return;
+    }
+    const Units units = document_.project().units;
+    const Point good = good_for(largest, units);
+    left_->setText(
+        QString("%1 % of the sheets is used; %2 left to keep%3.")
+            .arg(std::lround(100 * used / sheet_area))
+            .arg(counted(kept, "piece is", "pieces are"))
+            .arg(largest.empty() ? QString() : ", good for " + words(format_size(good.x, good.y, units))));
 }
 
 void RoomPart::show_whole() {

@@ -14,9 +14,11 @@ public:
 private:
     void refresh() override;
     void keep(Point size);
+    void show_left();
     void show_whole();
     void show_others();
 
+    QLabel* left_;
     LengthEdit* width_;
     LengthEdit* height_;
     QLabel* of_paper_;

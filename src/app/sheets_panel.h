@@ -1,26 +1,20 @@
 #pragma once
-// What is cut from what, and the files for printer and machine.
+// Sheets: how they are cut, and what of them is left.
 
-#include "app/panel.h"
-#include "app/settings.h"
+#include "app/cutting_part.h"
 
 namespace zesty {
 
-class SheetsPanel : public Panel {
+class SheetsPanel : public PanelOfParts {
     Q_OBJECT
 public:
+    enum Part { Cutting, Leftovers };
     SheetsPanel(Document& document, BenchState& state, Actions& actions, Settings& settings,
                 QWidget* parent = nullptr);
-    void show_written(const QStringList& files);
+    CuttingPart& cutting_part() { return *cutting_; }
 
 private:
-    void refresh() override;
-
-    Settings& settings_;
-    QLabel* summary_;
-    QLabel* leftovers_;
-    Segments* paper_;
-    QLabel* written_;
+    CuttingPart* cutting_;
 };
 
 } // namespace zesty

@@ -17,9 +17,6 @@
 namespace zesty {
 
 namespace {
-constexpr double spacing = 12;
-constexpr double text_height = 76;
-constexpr double pad = 10;
 constexpr double page_width = 250;
 constexpr double least_drag = 5; ///< px; less is a click
 constexpr double turn_step = 5;  ///< degrees
@@ -46,150 +43,23 @@ const Project& SheetsView::shown_project() const {
 }
 
 QRectF SheetsView::page_room() const {
-    return {width() - page_width - spacing, spacing, page_width, page_width};
+    return {width() - page_width - card_spacing, card_spacing, page_width, page_width};
 }
 
-namespace {
-
-/// How large a sheet may be drawn in a room of that size.
-double scale_in(const Box& sheet, double width, double height) {
-    return std::min({width / std::max(sheet.width(), 1.0), height / std::max(sheet.height(), 1.0), 4.0});
-}
-
-} // namespace
-
-/// Cards in a grid, each sheet as large as its card allows: a scrap must be as readable as a full sheet. The
-/// number of columns is the one that draws the sheets largest; very many scroll.
 void SheetsView::arrange() {
-    places_.clear();
     const Plan* plan = state_.plan();
-    if (!plan || plan->used_sheets.empty()) return;
-    const int n = static_cast<int>(plan->used_sheets.size());
-    const double room_w = std::max(200.0, width() - page_width - 3 * spacing);
-    const double room_h = std::max(200.0, height() - spacing);
-    std::vector<Box> boxes;
-    for (const UsedSheet& u : plan->used_sheets) boxes.push_back(bounds(plan->sheets[u.sheet].outline));
-    const auto cell = [&](int columns) {
-        const int rows = (n + columns - 1) / columns;
-        return QSizeF(room_w / columns - spacing, std::max(170.0, room_h / rows - spacing));
-    };
-    int best = 1;
-    double most = -1e9;
-    for (int columns = 1; columns <= 6; ++columns) {
-        const QSizeF c = cell(columns);
-        if (c.width() < 120) break;
-        // Fewer rows than need scrolling count for more than any size.
-        const int rows = (n + columns - 1) / columns;
-        double sum = -1000 * std::max(0.0, rows * (c.height() + spacing) - room_h);
-        for (const Box& b : boxes)
-            sum += std::log(scale_in(b, c.width() - 2 * pad, c.height() - 2 * pad - text_height));
-        if (sum > most) {
-            most = sum;
-            best = columns;
-        }
-    }
-    const QSizeF c = cell(best);
-    for (int i = 0; i < n; ++i) {
-        const QRectF card(spacing + (i % best) * (c.width() + spacing),
-                          spacing + (i / best) * (c.height() + spacing), c.width(), c.height());
-        const QRectF room = card.adjusted(pad, pad, -pad, -pad - text_height);
-        const Box& b = boxes[i];
-        const double scale = scale_in(b, room.width(), room.height());
-        places_.push_back(
-            {i, card, scale,
-             QPointF(room.center().x() - b.centre().x * scale, room.center().y() - b.centre().y * scale)});
-    }
-    content_height_ = places_.back().card.bottom() + spacing;
+    places_ = plan ? cards_for(*plan, std::max(200.0, width() - page_width - 3 * card_spacing),
+                               std::max(200.0, height() - card_spacing))
+                   : std::vector<SheetCard>{};
+    content_height_ = places_.empty() ? 0 : places_.back().card.bottom() + card_spacing;
     scroll_ = std::clamp(scroll_, 0.0, std::max(0.0, content_height_ - height()));
 }
-
-namespace {
-
-struct Scene {
-    Project project;
-    std::shared_ptr<const Plan> plan;
-    std::shared_ptr<const Textures> textures;
-    std::vector<SheetsView::Place> places; ///< already scrolled
-    QRectF visible;
-    QRectF page;
-};
-
-/// What room is kept for, where the words fit in it.
-void paint_room_names(QPainter& p, const Scene& scene, const SheetsView::Place& place) {
-    const int sheet = scene.plan->used_sheets[place.used].sheet;
-    for (const KeptRoom& room : scene.plan->room) {
-        if (room.sheet != sheet) continue;
-        const Box box = bounds(room.on_sheet);
-        const QRectF there(place.origin.x() + box.x0 * place.scale, place.origin.y() + box.y0 * place.scale,
-                           box.width() * place.scale, box.height() * place.scale);
-        const QString name = room.page.empty() ? QString("whole") : words(room.page);
-        const QRectF text = p.boundingRect(there, Qt::AlignCenter | Qt::TextWordWrap, name);
-        if (text.width() <= there.width() - 4 && text.height() <= there.height())
-            p.drawText(there, Qt::AlignCenter | Qt::TextWordWrap, name);
-    }
-}
-
-void paint_card(QPainter& p, const Scene& scene, const SheetsView::Place& place) {
-    const Plan& plan = *scene.plan;
-    const UsedSheet& used = plan.used_sheets[place.used];
-    const Sheet& sheet = plan.sheets[used.sheet];
-    p.setPen(QPen(theme::line, 1));
-    p.setBrush(theme::card);
-    p.drawRoundedRect(place.card, theme::radius, theme::radius);
-    p.save();
-    p.translate(place.origin);
-    p.scale(place.scale, place.scale);
-    paint_sheet(p, plan, used, *scene.textures);
-    p.restore();
-    const QRectF text(place.card.x() + pad, place.card.bottom() - text_height - 2,
-                      place.card.width() - 2 * pad, 18);
-    const auto line = [&](int row, const QString& words) {
-        p.drawText(text.translated(0, 18 * row), Qt::AlignLeft | Qt::AlignVCenter,
-                   p.fontMetrics().elidedText(words, Qt::ElideRight, static_cast<int>(text.width())));
-    };
-    p.setPen(theme::ink);
-    p.setFont(theme::font(theme::Text::Small, true));
-    line(0, words(scene.project.stash->papers[sheet.paper].name));
-    p.setFont(theme::font(theme::Text::Small));
-    p.setPen(theme::quiet);
-    const Box box = bounds(sheet.outline);
-    line(1, words(format_size(box.width(), box.height(), scene.project.units)));
-    const QString uses =
-        QString("%1, %2 % used").arg(name_of(sheet.kind)).arg(std::lround(100 * used.used_area / sheet.area));
-    line(2, uses);
-    const Point left = good_for(used.largest_left, scene.project.units);
-    line(3, left.x <= 0 || left.y <= 0 ? QString("nothing left to keep")
-                                       : "left " + words(format_size(left.x, left.y, scene.project.units)));
-    paint_room_names(p, scene, place);
-    for (int patch : used.patches) {
-        const Circle& c = plan.cut->openings[plan.patches[patch].opening].label;
-        const Point at = (plan.placed[patch].to_sheet() * plan.set_out.to_page)(c.centre);
-        paint_number(p, QPointF(place.origin.x() + at.x * place.scale, place.origin.y() + at.y * place.scale),
-                     QString::number(plan.patches[patch].opening + 1),
-                     2 * c.radius * plan.set_out.scale * place.scale, false);
-    }
-}
-
-void paint_scene(QPainter& p, const Scene& scene) {
-    for (const SheetsView::Place& place : scene.places)
-        if (place.card.intersects(scene.visible)) paint_card(p, scene, place);
-    const Page& page = scene.project.page;
-    const double scale = scene.page.width() / std::max(page.width, page.height);
-    p.setPen(Qt::NoPen);
-    p.setBrush(QColor(38, 36, 43, 26));
-    p.drawRect(QRectF(scene.page.topLeft() + QPointF(2, 3), QSizeF(page.width * scale, page.height * scale)));
-    p.translate(scene.page.topLeft());
-    p.scale(scale, scale);
-    paint_page(p, scene.project, *scene.plan, *scene.textures);
-}
-
-} // namespace
 
 void SheetsView::ask_for_base() {
     const auto plan = state_.shared_plan();
     if (!std::exchange(stale_, false) || !plan || !plan->cut) return;
-    Scene scene{shown_project(), plan, state_.shared_textures(), places_, rect(), page_room()};
-    for (Place& place : scene.places) {
+    SheetScene scene{shown_project(), plan, state_.shared_textures(), places_, rect(), page_room()};
+    for (SheetCard& place : scene.cards) {
         place.card.translate(0, -scroll_);
         place.origin.ry() -= scroll_;
     }
@@ -208,7 +78,8 @@ void SheetsView::paintEvent(QPaintEvent*) {
     if (plan->used_sheets.empty()) {
         p.setPen(theme::quiet);
         p.setFont(theme::font(theme::Text::Body));
-        p.drawText(QRectF(spacing, spacing, width() - page_width - 3 * spacing, height() - 2 * spacing),
+        p.drawText(QRectF(card_spacing, card_spacing, width() - page_width - 3 * card_spacing,
+                          height() - 2 * card_spacing),
                    Qt::AlignCenter | Qt::TextWordWrap,
                    plan->sheets_done
                        ? "No patch has a paper yet.\nGo to Papers (Ctrl+3) and give some, or press P there."
@@ -222,7 +93,7 @@ void SheetsView::paintEvent(QPaintEvent*) {
     if (state_.hovered() >= 0) lit.insert(state_.hovered());
     p.setBrush(Qt::NoBrush);
     p.setPen(QPen(theme::zest, 2.5));
-    for (const Place& place : places_)
+    for (const SheetCard& place : places_)
         for (int patch : plan->used_sheets[place.used].patches) {
             if (!lit.contains(plan->patches[patch].opening)) continue;
             const QTransform t(place.scale, 0, 0, place.scale, place.origin.x(), place.origin.y() - scroll_);
@@ -251,7 +122,7 @@ void SheetsView::paintEvent(QPaintEvent*) {
 /// Pins, and the patch that is being dragged.
 void SheetsView::paint_hands(QPainter& p, const Plan& plan) const {
     const Project& project = shown_project();
-    for (const Place& place : places_)
+    for (const SheetCard& place : places_)
         for (int patch : plan.used_sheets[place.used].patches) {
             const int opening = plan.patches[patch].opening;
             const QTransform t(place.scale, 0, 0, place.scale, place.origin.x(), place.origin.y() - scroll_);
@@ -271,15 +142,15 @@ void SheetsView::paint_hands(QPainter& p, const Plan& plan) const {
         }
 }
 
-const SheetsView::Place* SheetsView::place_at(QPointF pixel) const {
-    for (const Place& place : places_)
+const SheetCard* SheetsView::place_at(QPointF pixel) const {
+    for (const SheetCard& place : places_)
         if (place.card.translated(0, -scroll_).contains(pixel)) return &place;
     return nullptr;
 }
 
-const SheetsView::Place* SheetsView::place_of(int patch) const {
+const SheetCard* SheetsView::place_of(int patch) const {
     const Plan* plan = state_.plan();
-    for (const Place& place : places_)
+    for (const SheetCard& place : places_)
         if (plan->used_sheets[place.used].sheet == plan->placed[patch].sheet) return &place;
     return nullptr;
 }
@@ -292,10 +163,10 @@ void SheetsView::pin(int patch, const SheetPin& to, const QString& intention) {
 /// Where the patch is let go it stays; the others are laid around it.
 void SheetsView::drop_patch(QPointF pixel) {
     const Plan* plan = state_.plan();
-    const Place* from = plan && dragged_ >= 0 ? place_of(dragged_) : nullptr;
-    const Place* to = place_at(pixel);
+    const SheetCard* from = plan && dragged_ >= 0 ? place_of(dragged_) : nullptr;
+    const SheetCard* to = place_at(pixel);
     if (!from || !to || state_.offer()) return;
-    const auto on = [&](const Place& place, QPointF at) {
+    const auto on = [&](const SheetCard& place, QPointF at) {
         return Point{(at.x() - place.origin.x()) / place.scale,
                      (at.y() + scroll_ - place.origin.y()) / place.scale};
     };
@@ -316,7 +187,7 @@ void SheetsView::move_selected(Point by, double turn_deg) {
 int SheetsView::patch_at(QPointF pixel) const {
     const Plan* plan = state_.plan();
     if (!plan || !plan->cut) return -1;
-    for (const Place& place : places_) {
+    for (const SheetCard& place : places_) {
         if (!place.card.translated(0, -scroll_).contains(pixel)) continue;
         const Point on_sheet{(pixel.x() - place.origin.x()) / place.scale,
                              (pixel.y() + scroll_ - place.origin.y()) / place.scale};
@@ -329,7 +200,7 @@ int SheetsView::patch_at(QPointF pixel) const {
 
 QString SheetsView::room_at(QPointF pixel) const {
     const Plan* plan = state_.plan();
-    const Place* place = place_at(pixel);
+    const SheetCard* place = place_at(pixel);
     if (!plan || !place) return {};
     const Point on_sheet{(pixel.x() - place->origin.x()) / place->scale,
                          (pixel.y() + scroll_ - place->origin.y()) / place->scale};

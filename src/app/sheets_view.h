@@ -5,6 +5,7 @@
 #include "app/background_picture.h"
 #include "app/bench_state.h"
 #include "app/document.h"
+#include "app/sheet_cards.h"
 
 #include <QWidget>
 
@@ -19,14 +20,7 @@ public:
     int patch_at(QPointF pixel) const;
     /// What room there is kept for, in words; empty where it is not.
     QString room_at(QPointF pixel) const;
-    /// Where a sheet is drawn: pixels from sheet millimetres.
-    struct Place {
-        int used = 0; ///< into Plan::used_sheets
-        QRectF card;
-        double scale = 1;
-        QPointF origin;
-    };
-    const std::vector<Place>& places() const { return places_; }
+    const std::vector<SheetCard>& places() const { return places_; }
     bool up_to_date() const {
         return base_.up_to_date() && !(isVisible() && stale_ && state_.plan() && state_.plan()->cut);
     }
@@ -49,15 +43,15 @@ private:
     void scroll_by(double pixels);
     QRectF page_room() const;
     const Project& shown_project() const;
-    const Place* place_at(QPointF pixel) const;
-    const Place* place_of(int patch) const;
+    const SheetCard* place_at(QPointF pixel) const;
+    const SheetCard* place_of(int patch) const;
     void drop_patch(QPointF pixel);
     void move_selected(Point by, double turn_deg);
     void pin(int patch, const SheetPin& to, const QString& intention);
 
     Document& document_;
     BenchState& state_;
-    std::vector<Place> places_;
+    std::vector<SheetCard> places_;
     double scroll_ = 0;
     double content_height_ = 0;
     BackgroundPicture base_;

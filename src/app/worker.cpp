@@ -72,6 +72,10 @@ void Worker::report(std::function<void()> on_window_thread) {
     QMetaObject::invokeMethod(this, std::move(on_window_thread), Qt::QueuedConnection);
 }
 
+void Worker::report_failure(const Error& error) {
+    report([this, message = QString::fromStdString(error.message)] { emit failed(message); });
+}
+
 std::shared_ptr<const Textures> Worker::textures_for(const Project& project) {
     if (!textures_ || !textures_->made_of(project)) textures_ = std::make_shared<const Textures>(project);
     return textures_;
@@ -148,13 +152,13 @@ void Worker::open(const QString& path) {
             if (project)
                 report([this, p = *project, path] { emit opened_project(p, path); });
             else
-                report([this, m = QString::fromStdString(project.error().message)] { emit failed(m); });
+                report_failure(project.error());
             return;
         }
         if (auto file = drawing_to_cut(path))
             report([this, f = *file, path] { emit opened_drawing(f, path); });
         else
-            report([this, m = QString::fromStdString(file.error().message)] { emit failed(m); });
+            report_failure(file.error());
     });
 }
 
@@ -163,7 +167,7 @@ void Worker::open_to_add(const QString& path, double square) {
         if (auto file = drawing_to_cut(path, square))
             report([this, f = *file, path] { emit opened_to_add(f, path); });
         else
-            report([this, m = QString::fromStdString(file.error().message)] { emit failed(m); });
+            report_failure(file.error());
     });
 }
 
@@ -175,7 +179,7 @@ void Worker::open_stash(const QString& path) {
                 emit opened_stash(s, path);
             });
         else
-            report([this, m = QString::fromStdString(stash.error().message)] { emit failed(m); });
+            report_failure(stash.error());
     });
 }
 
@@ -184,7 +188,7 @@ void Worker::save(const Project& project, const QString& path) {
         if (const auto r = save_project(project, path); r)
             report([this, project, path] { emit saved(project, path); });
         else
-            report([this, m = QString::fromStdString(r.error().message)] { emit failed(m); });
+            report_failure(r.error());
     });
 }
 
@@ -196,7 +200,7 @@ void Worker::look_up_reserved(const QString& own_papers, const QString& page) {
             const auto all = store ? store->reserved_by_others(page_key(page))
                                    : Result<Reserved>(tl::make_unexpected(store.error()));
             if (!all) {
-                report([this, m = QString::fromStdString(all.error().message)] { emit failed(m); });
+                report_failure(all.error());
                 return;
             }
             found = *all;
@@ -211,7 +215,7 @@ void Worker::reserve(const QString& own_papers, const QString& page, std::vector
         auto store = StashStore::open(own_papers);
         const auto done =
             store ? store->reserve(page_key(page), pieces) : Result<void>(tl::make_unexpected(store.error()));
-        if (!done) report([this, m = QString::fromStdString(done.error().message)] { emit failed(m); });
+        if (!done) report_failure(done.error());
     });
 }
 
@@ -222,7 +226,7 @@ void Worker::read_paper_picture(const QString& path, bool crop) {
             report(
                 [this, s = std::make_shared<const Stash>(std::move(*stash))] { emit paper_picture_read(s); });
         else
-            report([this, m = QString::fromStdString(stash.error().message)] { emit failed(m); });
+            report_failure(stash.error());
     });
 }
 
@@ -232,7 +236,7 @@ void Worker::read_photo_picture(const QString& path) {
         if (picture)
             report([this, p = *picture] { emit photo_picture_read(p); });
         else
-            report([this, m = QString::fromStdString(picture.error().message)] { emit failed(m); });
+            report_failure(picture.error());
     });
 }
 
@@ -244,7 +248,7 @@ void Worker::measure_scrap(const QString& path) {
         if (outline)
             report([this, o = *outline] { emit scrap_measured(o); });
         else
-            report([this, m = QString::fromStdString(outline.error().message)] { emit failed(m); });
+            report_failure(outline.error());
     });
 }
 
@@ -256,7 +260,7 @@ void Worker::keep_papers(std::shared_ptr<const Stash> stash, const QString& path
         if (kept)
             report([this, n = static_cast<int>(stash->papers.size()), path] { emit papers_kept(n, path); });
         else
-            report([this, m = QString::fromStdString(kept.error().message)] { emit failed(m); });
+            report_failure(kept.error());
     });
 }
 
@@ -265,7 +269,7 @@ void Worker::export_to(const Project& project, std::shared_ptr<const Plan> plan,
     post([this, project, plan, paper, folder] {
         const auto files = export_all(project, *plan, paper, folder);
         if (!files) {
-            report([this, m = QString::fromStdString(files.error().message)] { emit failed(m); });
+            report_failure(files.error());
             return;
         }
         QStringList names;

@@ -85,6 +85,7 @@ signals:
 private:
     void post(std::function<void()> job);
     void report(std::function<void()> on_window_thread);
+    void report_failure(const Error& error);
     std::shared_ptr<const Textures> textures_for(const Project& project);
     void run_plan(const Project& project, quint64 number, bool first_look);
     void run_proposal(const Project& project, quint64 number);

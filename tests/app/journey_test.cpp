@@ -2,6 +2,7 @@
 
 #include "app/bench.h"
 #include "app/second_look.h"
+#include "app/sheets_panel.h"
 #include "app/sheets_view.h"
 #include "io/project_file.h"
 #include "support/demo.h"
@@ -313,7 +314,7 @@ TEST(Journey, PointingAtASheetLightsTheOpeningAndTheOtherWayRound) {
     auto* sheets = bench.window().findChild<SheetsView*>("sheets");
     const Plan& plan = bench.plan();
     int checked = 0;
-    for (const SheetsView::Place& place : sheets->places())
+    for (const SheetCard& place : sheets->places())
         for (int patch : plan.used_sheets[place.used].patches) {
             const Circle& c = plan.cut->openings[plan.patches[patch].opening].label;
             const Point at = (plan.placed[patch].to_sheet() * plan.set_out.to_page)(c.centre);
@@ -331,9 +332,11 @@ TEST(Journey, NothingIsCutOffAtTheSmallestSize) {
     Bench bench;
     bench.open(demo::project());
     bench.window().resize(1100, 700);
-    for (int i = 0; i < waypoints; ++i) {
-        bench.state().go_to(static_cast<Waypoint>(i));
-        QApplication::processEvents();
+    auto* sheets = bench.window().findChild<SheetsPanel*>();
+    for (int i = 0; i <= waypoints; ++i) {
+        if (i == waypoints) sheets->choose(SheetsPanel::Leftovers);
+        bench.state().go_to(static_cast<Waypoint>(std::min(i, waypoints - 1)));
+        bench.settle();
         for (QPushButton* b : bench.window().findChildren<QPushButton*>()) {
             if (!b->isVisible() || b->text().isEmpty()) continue;
             EXPECT_GE(b->width() + 1, b->sizeHint().width())

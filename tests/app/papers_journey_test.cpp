@@ -38,7 +38,7 @@ void click(QWidget* w) {
 }
 
 QPoint pixel_on_sheets(const SheetsView& sheets, const Plan& plan, int patch) {
-    for (const SheetsView::Place& place : sheets.places())
+    for (const SheetCard& place : sheets.places())
         if (plan.used_sheets[place.used].sheet == plan.placed[patch].sheet) {
             const Point at = plan.placed[patch].to_sheet()(plan.middle_of(plan.patches[patch].opening));
             return {static_cast<int>(place.origin.x() + at.x * place.scale),

@@ -2,6 +2,7 @@
 
 #include "app/length_edit.h"
 #include "app/papers_panel.h"
+#include "app/sheets_panel.h"
 #include "app/sheets_view.h"
 #include "bench.h"
 #include "core/geometry/boolean.h"
@@ -74,12 +75,14 @@ TEST(RoomJourney, WhatAnotherPageHasReservedIsLeftRoomByOneKeyAndUndone) {
     auto* sheets = bench.window().findChild<SheetsView*>("sheets");
     QStringList said;
     for (const KeptRoom& room : bench.plan().room)
-        for (const SheetsView::Place& place : sheets->places()) {
+        for (const SheetCard& place : sheets->places()) {
             if (bench.plan().used_sheets[place.used].sheet != room.sheet) continue;
             const Point c = largest_circle(room.on_sheet, 0.5)->centre;
             said << sheets->room_at(
                 {place.origin.x() + c.x * place.scale, place.origin.y() + c.y * place.scale});
         }
+    EXPECT_EQ(bench.window().findChild<SheetsPanel*>()->chosen(), SheetsPanel::Leftovers)
+        << "where it is said";
     ASSERT_FALSE(said.isEmpty());
     for (const QString& words : said)
         EXPECT_TRUE(words.startsWith("Room for a piece of Tram Terrace")) << qPrintable(words);
@@ -103,6 +106,7 @@ TEST(RoomJourney, ASizeOfThePickedPaperIsKeptWholeByTypingIt) {
     bench.key(Qt::Key_4, Qt::ControlModifier);
     const int barley = bench.document().project().stash->find("barley");
     bench.state().pick(barley);
+    bench.window().findChild<SheetsPanel*>()->choose(SheetsPanel::Leftovers);
     bench.settle();
     type(field(bench, "Width to keep whole"), "1 1/2");
     bench.settle();

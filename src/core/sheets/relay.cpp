@@ -166,8 +166,9 @@ std::vector<int> Relayer::neighbours(int sheet, std::mt19937& random) const {
 void Relayer::relay(std::mt19937& random, const StopToken& stop) {
     const int sheet = static_cast<int>(random() % job_.sheets.size());
     std::vector<int> pool = waiting_for(sheet);
+    if (pool.empty()) return;
     const std::vector<int> lifted = neighbours(sheet, random);
-    if (pool.empty() || lifted.empty()) return;
+    if (lifted.empty()) return;
     draw();
     FloatBox where = around(crowd_.spots()[lifted.front()], 0);
     std::vector<Lifted> before;

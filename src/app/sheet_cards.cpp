@@ -87,7 +87,7 @@ std::vector<SheetCard> cards_for(const Plan& plan, double width, double height) 
     for (const UsedSheet& u : plan.used_sheets) boxes.push_back(bounds(plan.sheets[u.sheet].outline));
     const auto cell = [&](int columns) {
         const int rows = (n + columns - 1) / columns;
-        return QSizeF(width / columns - card_spacing, std::max(170.0, height / rows - card_spacing));
+        return QSizeF(width / columns - between_cards, std::max(170.0, height / rows - between_cards));
     };
     int best = 1;
     double most = -1e9;
@@ -96,7 +96,7 @@ std::vector<SheetCard> cards_for(const Plan& plan, double width, double height) 
         if (c.width() < 120) break;
         // Fewer rows than need scrolling count for more than any size.
         const int rows = (n + columns - 1) / columns;
-        double sum = -1000 * std::max(0.0, rows * (c.height() + card_spacing) - height);
+        double sum = -1000 * std::max(0.0, rows * (c.height() + between_cards) - height);
         for (const Box& b : boxes)
             sum += std::log(scale_in(b, c.width() - 2 * pad, c.height() - 2 * pad - text_height));
         if (sum > most) {
@@ -106,8 +106,8 @@ std::vector<SheetCard> cards_for(const Plan& plan, double width, double height) 
     }
     const QSizeF c = cell(best);
     for (int i = 0; i < n; ++i) {
-        const QRectF card(card_spacing + (i % best) * (c.width() + card_spacing),
-                          card_spacing + (i / best) * (c.height() + card_spacing), c.width(), c.height());
+        const QRectF card(between_cards + (i % best) * (c.width() + between_cards),
+                          between_cards + (i / best) * (c.height() + between_cards), c.width(), c.height());
         const QRectF room = card.adjusted(pad, pad, -pad, -pad - text_height);
         const Box& b = boxes[i];
         const double scale = scale_in(b, room.width(), room.height());

@@ -9,7 +9,7 @@
 
 namespace zesty {
 
-inline constexpr double card_spacing = 12; ///< px
+inline constexpr double between_cards = 12; ///< px
 
 /// Where a sheet is drawn: pixels from sheet millimetres.
 struct SheetCard {

@@ -43,15 +43,15 @@ const Project& SheetsView::shown_project() const {
 }
 
 QRectF SheetsView::page_room() const {
-    return {width() - page_width - card_spacing, card_spacing, page_width, page_width};
+    return {width() - page_width - between_cards, between_cards, page_width, page_width};
 }
 
 void SheetsView::arrange() {
     const Plan* plan = state_.plan();
-    places_ = plan ? cards_for(*plan, std::max(200.0, width() - page_width - 3 * card_spacing),
-                               std::max(200.0, height() - card_spacing))
+    places_ = plan ? cards_for(*plan, std::max(200.0, width() - page_width - 3 * between_cards),
+                               std::max(200.0, height() - between_cards))
                    : std::vector<SheetCard>{};
-    content_height_ = places_.empty() ? 0 : places_.back().card.bottom() + card_spacing;
+    content_height_ = places_.empty() ? 0 : places_.back().card.bottom() + between_cards;
     scroll_ = std::clamp(scroll_, 0.0, std::max(0.0, content_height_ - height()));
 }
 
@@ -78,8 +78,8 @@ void SheetsView::paintEvent(QPaintEvent*) {
     if (plan->used_sheets.empty()) {
         p.setPen(theme::quiet);
         p.setFont(theme::font(theme::Text::Body));
-        p.drawText(QRectF(card_spacing, card_spacing, width() - page_width - 3 * card_spacing,
-                          height() - 2 * card_spacing),
+        p.drawText(QRectF(between_cards, between_cards, width() - page_width - 3 * between_cards,
+                          height() - 2 * between_cards),
                    Qt::AlignCenter | Qt::TextWordWrap,
                    plan->sheets_done
                        ? "No patch has a paper yet.\nGo to Papers (Ctrl+3) and give some, or press P there."

@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <set>
 
 namespace zesty {
 
@@ -112,9 +113,13 @@ std::vector<std::string> why_page(const Project& project, const Plan& plan) {
                                        [](const auto& a, const auto& b) { return a.second < b.second; });
     const auto thrice = static_cast<std::size_t>(
         std::count_if(uses.begin(), uses.end(), [](const auto& u) { return u.second >= 3; }));
-    out.push_back(count_of(uses.size(), "paper", "papers") + ", " + std::to_string(thrice) +
-                  " in three places or more");
-    out.push_back("most of all " + project.stash->papers[most->first.first].name);
+    std::set<int> papers;
+    for (const auto& use : uses) papers.insert(use.first.first);
+    out.push_back(count_of(papers.size(), "paper", "papers") +
+                  (uses.size() > papers.size() ? ", " + std::to_string(uses.size()) + " sides" : "") + ", " +
+                  std::to_string(thrice) + " in three places or more");
+    out.push_back("most of all " +
+                  brief_name_and_side(project.stash->papers[most->first.first], most->first.second));
     return out;
 }
 

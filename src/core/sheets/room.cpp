@@ -12,8 +12,8 @@ namespace zesty {
 
 namespace {
 
-constexpr double matters = 1000; ///< a piece to one of the same size that may be cut later
-constexpr int attempts_beside = 4;
+constexpr double matters = 1000;        ///< a piece to one of the same size that may be cut later
+constexpr int attempts_beside = 1;      ///< the order of what is pinned changes nothing
 constexpr double coarse = 1;            ///< mm, of the raster that looks for rectangles
 constexpr std::array larger{1.25, 1.1}; ///< rectangles tried, as shares of the one there is
 constexpr int most_rounds_for_them = 2;

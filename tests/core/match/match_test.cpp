@@ -136,8 +136,7 @@ TEST(Match, ScatterSpreadsAPaperAndDriftGoesFromLightToDark) {
     Planner planner;
     const Plan shapes = *planner.shapes(p);
     /// How well lightness goes with the distance from the light end: -1 to 1.
-    const auto follows = [&](double light_deg) {
-        const auto a = planner.propose(p, false);
+    const auto follows = [&](const Result<Assignment>& a, double light_deg) {
         EXPECT_TRUE(a);
         const double ux = std::cos(light_deg * M_PI / 180), uy = std::sin(light_deg * M_PI / 180);
         double n = 0, sx = 0, sy = 0, sxx = 0, syy = 0, sxy = 0;
@@ -150,8 +149,7 @@ TEST(Match, ScatterSpreadsAPaperAndDriftGoesFromLightToDark) {
         return (n * sxy - sx * sy) / std::sqrt((n * sxx - sx * sx) * (n * syy - sy * sy));
     };
     /// Mean distance from a section to the nearest one in the same paper.
-    const auto apart = [&] {
-        const auto a = planner.propose(p, false);
+    const auto apart = [&](const Result<Assignment>& a) {
         double sum = 0;
         for (std::size_t s = 0; s < a->paper.size(); ++s) {
             double least = 300;
@@ -163,14 +161,16 @@ TEST(Match, ScatterSpreadsAPaperAndDriftGoesFromLightToDark) {
         }
         return sum / static_cast<double>(a->paper.size());
     };
-    EXPECT_LT(std::abs(follows(-90)), 0.4) << "scattered";
-    const double scattered = apart();
+    const auto scattered = planner.propose(p, false);
+    EXPECT_LT(std::abs(follows(scattered, -90)), 0.4) << "scattered";
     p.style.drift = 1;
-    EXPECT_GT(follows(-90), 0.7) << "light at the top";
-    EXPECT_GT(scattered, 1.15 * apart());
+    const auto downwards = planner.propose(p, false);
+    EXPECT_GT(follows(downwards, -90), 0.7) << "light at the top";
+    EXPECT_GT(apart(scattered), 1.15 * apart(downwards));
     p.style.light_deg = 0;
-    EXPECT_GT(follows(0), 0.7) << "light at the right";
-    EXPECT_TRUE(planner.propose(p, false)->alike.empty()) << "neighbours still differ";
+    const auto sideways = planner.propose(p, false);
+    EXPECT_GT(follows(sideways, 0), 0.7) << "light at the right";
+    EXPECT_TRUE(sideways->alike.empty()) << "neighbours still differ";
 }
 
 namespace {

@@ -5,6 +5,7 @@
 #include "core/project/tones.h"
 #include "support/lattice.h"
 #include "support/pages.h"
+#include "support/rounds.h"
 
 #include <gtest/gtest.h>
 
@@ -102,7 +103,9 @@ TEST(HiddenStock, AFrameThatIsNotGuttedGivesNothing) {
 
 TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
     std::set<std::string> kinds;
-    for (double side = 44; side < 70; side += 1.9) {
+    const int sizes = std::max(4, testing::rounds(14));
+    for (int k = 0; k < sizes; ++k) {
+        const double side = 44 + 26.0 * k / sizes;
         Stash s;
         s.papers = {stock_paper("a", {200, 60, 50}, side, 3), stock_paper("b", {60, 60, 200}, 40, 1)};
         Project p = stocked_page(s);
@@ -130,6 +133,7 @@ TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
             }
         }
     }
+    if (sizes < 14) return; // too few for every kind to be among them
     EXPECT_TRUE(kinds.contains("Cut ")) << "a smaller cut is a way out of some";
     EXPECT_TRUE(kinds.contains("Lip ")) << "and a narrower lip of others";
     EXPECT_TRUE(kinds.contains("Leav"));

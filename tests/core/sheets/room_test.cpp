@@ -127,7 +127,8 @@ TEST(Room, LargerRectanglesAreLookedForWherePiecesLieClose) {
         EXPECT_GE(total_left(job, after), total_left(job, before));
         better += total_left(job, after) > total_left(job, before);
     }
-    EXPECT_GT(better, 0);
+    // Not every layout can be bettered.
+    EXPECT_GE(better, testing::rounds(4) / 4);
 }
 
 TEST(Room, IsTheSameForTheSameSeed) {

@@ -12,6 +12,8 @@
 #include <QApplication>
 #include <QDeadlineTimer>
 #include <QDir>
+#include <QFile>
+#include <QFileInfo>
 #include <QPushButton>
 #include <QTemporaryDir>
 #include <cstdio>
@@ -44,7 +46,9 @@ void reserve_for_another_page(const QString& own_papers, const Stash& stash) {
     };
     const Ring window = ring_of(Box{0, 0, 22, 30});
     const Ring roof{{8, 0}, {62, 0}, {70, 14}, {0, 14}};
-    (void)papers->reserve("tram-terrace.zesty",
+    const QString page = QFileInfo(own_papers).dir().filePath("tram-terrace.zesty");
+    if (QFile file(page); !file.open(QIODevice::WriteOnly)) return;
+    (void)papers->reserve(page_key(page),
                           {piece("thistle-dot", window), piece("thistle-dot", window),
                            piece("barley", window), piece("hedge-stripe", roof), piece("hillside", window),
                            piece("hillside", window), piece("brick-dust", roof)});

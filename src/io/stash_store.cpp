@@ -252,9 +252,11 @@ Result<void> StashStore::reserve(const std::string& page, const std::vector<Want
 
 Result<Reserved> StashStore::reserved_by_others(const std::string& page) const {
     Reserved out;
-    Statement all(db_.get(), "SELECT paper, area, pieces FROM reserved WHERE page <> ? ORDER BY page, paper");
+    Statement all(db_.get(),
+                  "SELECT paper, area, pieces, page FROM reserved WHERE page <> ? ORDER BY page, paper");
     all.text(1, page);
     while (all.row()) {
+        if (!QFile::exists(QString::fromStdString(all.bytes(3)))) continue;
         out.areas[all.bytes(0)] += all.real_at(1);
         const auto pieces = parse_json(all.bytes(2), what_);
         if (!pieces) return tl::make_unexpected(pieces.error());

@@ -40,7 +40,7 @@ public:
     /// What a page, by its file, takes of papers: kept until the page says otherwise. Pieces of papers that
     /// are not in the database are left out.
     Result<void> reserve(const std::string& page, const std::vector<WantedPiece>& pieces);
-    /// What all other pages have reserved.
+    /// What all other pages have reserved, as long as their files are there.
     Result<Reserved> reserved_by_others(const std::string& page) const;
 
     ~StashStore();

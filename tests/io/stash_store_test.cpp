@@ -39,6 +39,12 @@ void make_database(const QString& path, const char* sql) {
     sqlite3_close(db);
 }
 
+/// A file that stands for a page; its key.
+std::string page_in(const QTemporaryDir& dir, const char* name) {
+    write(dir.filePath(name), "page");
+    return page_key(dir.filePath(name));
+}
+
 WantedPiece piece(const char* page, const char* paper, double width) {
     return {page, paper, Side::B, {testing::rectangle(0, 0, width, 10), {}}};
 }
@@ -77,31 +83,36 @@ TEST(StashStore, KnowsWhatPagesHaveReserved) {
     auto store = StashStore::open(path);
     ASSERT_TRUE(store);
     ASSERT_TRUE(store->put(demo_stash()));
+    const std::string one = page_in(dir, "one.zesty"), two = page_in(dir, "two.zesty");
     const WantedPiece large = piece("Tram Terrace", "barley", 10);
     const WantedPiece small = piece("Seed Swap", "barley", 3);
     const WantedPiece other = piece("Tram Terrace", "hillside", 5);
-    ASSERT_TRUE(store->reserve("one", {large, other, piece("Tram Terrace", "nowhere", 9)}));
-    ASSERT_TRUE(store->reserve("two", {small}));
+    ASSERT_TRUE(store->reserve(one, {large, other, piece("Tram Terrace", "nowhere", 9)}));
+    ASSERT_TRUE(store->reserve(two, {small}));
     using Areas = std::map<std::string, double>;
-    EXPECT_EQ(store->reserved_by_others("one")->areas, (Areas{{"barley", 30}}));
-    EXPECT_EQ(store->reserved_by_others("one")->pieces, std::vector{small});
+    EXPECT_EQ(store->reserved_by_others(one)->areas, (Areas{{"barley", 30}}));
+    EXPECT_EQ(store->reserved_by_others(one)->pieces, std::vector{small});
     EXPECT_EQ(store->reserved_by_others("three")->areas, (Areas{{"barley", 130}, {"hillside", 50}}));
     EXPECT_EQ(store->reserved_by_others("three")->pieces, (std::vector{large, other, small}));
-    ASSERT_TRUE(store->reserve("one", {small}));
+    ASSERT_TRUE(store->reserve(one, {small}));
     EXPECT_EQ(store->reserved_by_others("three")->areas, (Areas{{"barley", 60}}));
+    ASSERT_TRUE(QFile::remove(QString::fromStdString(one)));
+    EXPECT_EQ(store->reserved_by_others("three")->areas, (Areas{{"barley", 30}})) << "a page that is gone";
 }
 
 TEST(StashStore, OpensItsOlderVersions) {
     for (const char* as_it_was :
          {"DROP TABLE reserved; PRAGMA user_version = 1",
           "DROP TABLE reserved; CREATE TABLE reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, "
-          "paper)); INSERT INTO reserved VALUES('two', 'barley', 25); PRAGMA user_version = 2"}) {
+          "paper)); INSERT INTO reserved VALUES('PAGE', 'barley', 25); PRAGMA user_version = 2"}) {
         QTemporaryDir dir;
+        const std::string two = page_in(dir, "two.zesty");
         const QString path = dir.filePath("x.stash");
         ASSERT_TRUE(StashStore::open(path)->put(demo_stash()));
         sqlite3* db = nullptr;
         ASSERT_EQ(sqlite3_open(path.toUtf8().constData(), &db), SQLITE_OK);
-        EXPECT_EQ(sqlite3_exec(db, as_it_was, nullptr, nullptr, nullptr), SQLITE_OK);
+        const QString sql = QString(as_it_was).replace("PAGE", QString::fromStdString(two));
+        EXPECT_EQ(sqlite3_exec(db, qPrintable(sql), nullptr, nullptr, nullptr), SQLITE_OK);
         sqlite3_close(db);
         auto again = StashStore::open(path);
         ASSERT_TRUE(again) << again.error().message;
@@ -110,7 +121,7 @@ TEST(StashStore, OpensItsOlderVersions) {
         EXPECT_EQ(again->reserved_by_others("three")->areas.contains("barley"),
                   std::string(as_it_was).find("25") != std::string::npos);
         const WantedPiece one = piece("Tram Terrace", "barley", 10);
-        EXPECT_TRUE(again->reserve("one", {one}));
+        EXPECT_TRUE(again->reserve(two, {one}));
         EXPECT_EQ(StashStore::open(path)->reserved_by_others("three")->pieces, std::vector{one});
     }
 }

@@ -38,7 +38,10 @@ Result<WantedPiece> wanted_from(const json& j, const std::string& where) {
     WantedPiece out;
     out.page = text("page");
     out.paper = text("paper");
-    out.side = text("side") == "B" ? Side::B : Side::A;
+    const std::string side = text("side");
+    if (!side.empty() && side != "A" && side != "B")
+        return fail(ErrorKind::BadInput, where + ": a wanted piece is of no side");
+    out.side = side == "B" ? Side::B : Side::A;
     if (out.paper.empty()) return fail(ErrorKind::BadInput, where + ": a wanted piece is of no paper");
     auto outline = polygon_from(j.contains("outline") ? j["outline"] : json(), where + ": a wanted piece");
     if (!outline) return tl::make_unexpected(outline.error());

@@ -4,7 +4,9 @@
 #include "app/document.h"
 #include "app/length_edit.h"
 #include "app/settings.h"
+#include "app/sheet_cards.h"
 #include "app/wording.h"
+#include "core/geometry/measure.h"
 #include "core/project/planner.h"
 #include "io/project_file.h"
 #include "support/demo.h"
@@ -129,6 +131,40 @@ TEST(Wording, AnswersSayWhatThePlanSays) {
     EXPECT_TRUE(about_opening(p, *plan, 999).isEmpty());
     EXPECT_EQ(papers_answer(Plan{}), "");
     EXPECT_EQ(set_out_answer(Project{}, Plan{}), "no drawing yet");
+}
+
+TEST(SheetCards, StandApartInTheirRoomAndHoldTheirSheets) {
+    for (const int sheets : {1, 2, 5, 9, 30}) {
+        Plan plan;
+        std::mt19937 random(static_cast<unsigned>(sheets));
+        for (int k = 0; k < sheets; ++k) {
+            Sheet sheet;
+            sheet.outline = {ring_of(Box{0, 0, 40.0 + static_cast<double>(random() % 270),
+                                         50.0 + static_cast<double>(random() % 250)}),
+                             {}};
+            plan.sheets.push_back(sheet);
+            UsedSheet used;
+            used.sheet = k;
+            plan.used_sheets.push_back(used);
+        }
+        const double width = 640, height = 500;
+        const auto cards = cards_for(plan, width, height);
+        ASSERT_EQ(cards.size(), static_cast<std::size_t>(sheets));
+        for (std::size_t i = 0; i < cards.size(); ++i) {
+            const SheetCard& c = cards[i];
+            EXPECT_GE(c.card.left(), 0);
+            EXPECT_LE(c.card.right(), width + between_cards);
+            if (sheets <= 5) {
+                EXPECT_LE(c.card.bottom(), height + between_cards) << "few need no scrolling";
+            }
+            const Box sheet = bounds(plan.sheets[i].outline);
+            EXPECT_TRUE(c.card.contains(
+                QRectF(c.origin.x(), c.origin.y(), sheet.width() * c.scale, sheet.height() * c.scale)));
+            EXPECT_GT(c.scale * std::max(sheet.width(), sheet.height()), 60) << "large enough to see";
+            for (std::size_t k = 0; k < i; ++k) EXPECT_FALSE(c.card.intersects(cards[k].card));
+        }
+    }
+    EXPECT_TRUE(cards_for(Plan{}, 640, 500).empty());
 }
 
 } // namespace zesty

@@ -1,6 +1,7 @@
 // The guide and the cutting files, read back by programs that know nothing of us.
 
 #include "core/geometry/measure.h"
+#include "core/project/later.h"
 #include "core/project/planner.h"
 #include "io/guide/export_all.h"
 #include "io/guide/sheet_svg.h"
@@ -10,6 +11,7 @@
 #include "io/project_file.h"
 #include "io/svg/svg_reader.h"
 #include "support/demo.h"
+#include "support/lattice.h"
 
 #include <QFile>
 #include <QProcess>
@@ -290,6 +292,31 @@ TEST(Export, WritesEverythingAndSaysSo) {
                   .error()
                   .kind,
               ErrorKind::Unwritable);
+}
+
+TEST(Guide, ShowsWhatIsKeptForLaterWithTheNameOfThePage) {
+    Project project = demo_plan().project;
+    keep_whole(project, "barley", {20, 20});
+    leave_room(project, {{"Tram Terrace", "brick-dust", Side::A, {testing::rectangle(0, 0, 40, 30), {}}}});
+    const auto plan = Planner().plan(project);
+    ASSERT_TRUE(plan);
+    ASSERT_EQ(plan->room.size(), 2u);
+    QTemporaryDir dir;
+    const QString pdf = dir.filePath("guide.pdf");
+    QFile f(pdf);
+    ASSERT_TRUE(f.open(QIODevice::WriteOnly));
+    f.write(guide_pdf(project, *plan, PrintPaper::A4));
+    f.close();
+    const auto text_of = [&](int page) {
+        return QString(
+            run("pdftotext", {"-f", QString::number(page), "-l", QString::number(page), pdf, "-"}));
+    };
+    const int tram = page_with(pdf, "Terrace");
+    ASSERT_GT(tram, 0);
+    EXPECT_TRUE(text_of(tram).contains("brick-dust#1")) << qPrintable(text_of(tram));
+    const int whole = page_with(pdf, "keep whole");
+    ASSERT_GT(whole, 0);
+    EXPECT_TRUE(text_of(whole).contains("barley#")) << qPrintable(text_of(whole));
 }
 
 } // namespace zesty

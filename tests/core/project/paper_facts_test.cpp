@@ -3,6 +3,7 @@
 #include "core/project/match_job.h"
 #include "core/project/planner.h"
 #include "core/project/tones.h"
+#include "core/project/why.h"
 #include "support/lattice.h"
 #include "support/pages.h"
 #include "support/rounds.h"
@@ -137,6 +138,22 @@ TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
     EXPECT_TRUE(kinds.contains("Cut ")) << "a smaller cut is a way out of some";
     EXPECT_TRUE(kinds.contains("Lip ")) << "and a narrower lip of others";
     EXPECT_TRUE(kinds.contains("Leav"));
+}
+
+TEST(WhyPage, CountsPapersAndTheirSidesApart) {
+    Stash s;
+    s.papers = {stock_paper("a", {200, 60, 50}, 304.8, 1), stock_paper("b", {60, 60, 200}, 304.8, 1)};
+    s.papers[0].back = PaperFace{{240, 240, 120}, ""};
+    Project p = stocked_page(s);
+    const auto said = [&](const char* words) {
+        const auto reasons = why_page(p, *Planner().plan(p));
+        return std::find(reasons.begin(), reasons.end(), words) != reasons.end();
+    };
+    for (int o = 0; o < 12; ++o) p.sections[Spot(o)].paper = o % 4 ? "a" : "b";
+    EXPECT_TRUE(said("2 papers, 2 in three places or more"));
+    EXPECT_TRUE(said("most of all Paper a A"));
+    for (int o = 1; o < 12; o += 4) p.sections[Spot(o)].side = Side::B;
+    EXPECT_TRUE(said("2 papers, 3 sides, 3 in three places or more"));
 }
 
 TEST(ColourFindings, SayWhichColourOfThePhotoIsMissingOrSwallowed) {

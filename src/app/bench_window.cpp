@@ -371,10 +371,10 @@ void BenchWindow::refresh_head() {
     const Project& p = document_.project();
     const QString name = p.title.empty() ? "A new page" : words(p.title);
     title_->setText(
-        QString("<b style='font-size:15px'>%1</b>%2 &nbsp;&nbsp;<span style='color:#6B6670'>%3 page</span>")
+        QString("<b style='font-size:15px'>%1</b>%2 &nbsp;&nbsp;<span style='color:#6B6670'>%3</span>")
             .arg(name.toHtmlEscaped(), document_.changed() ? " *" : "",
-                 (p.page.spread ? "spread of " : "") +
-                     words(format_size(p.page.width, p.page.height, p.units))));
+                 (p.page.spread ? QString("spread of %1 pages") : QString("%1 page"))
+                     .arg(words(format_size(p.page.width, p.page.height, p.units)))));
     setWindowTitle(name + (document_.changed() ? "*" : "") + " - Zesty Panel");
     QUndoStack& h = document_.history();
     actions_[Act::Undo]->setEnabled(h.canUndo());

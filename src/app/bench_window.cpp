@@ -351,6 +351,8 @@ void BenchWindow::show_waypoint() {
     const int i = static_cast<int>(state_.waypoint());
     show_middle();
     for (int k = 0; k < waypoints; ++k) panels_[k]->setVisible(k == i);
+    for (PanelPart* part : panels_[i]->findChildren<PanelPart*>())
+        if (part->isVisible()) lay_out_now(part);
     middle_->currentWidget()->setFocus();
     refresh_actions();
 }

@@ -25,7 +25,13 @@ void PanelOfParts::choose(int part) {
     chosen_ = part;
     names_->show_choice(part);
     for (std::size_t i = 0; i < parts_.size(); ++i) parts_[i]->setVisible(static_cast<int>(i) == part);
+    lay_out_now(parts_[static_cast<std::size_t>(part)]);
     emit part_chosen(part);
+}
+
+void lay_out_now(QWidget* widget) {
+    for (QWidget* w = widget; w; w = w->isWindow() ? nullptr : w->parentWidget())
+        if (w->layout()) w->layout()->activate();
 }
 
 } // namespace zesty

@@ -15,6 +15,10 @@ public:
     }
 };
 
+/// Gives the widget and all it lies in the room they want at once, not some events later: what has just been
+/// brought up is not to be seen squeezed.
+void lay_out_now(QWidget* widget);
+
 /// The question, the choice of parts, and the part chosen.
 class PanelOfParts : public QWidget {
     Q_OBJECT

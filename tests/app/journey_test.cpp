@@ -336,7 +336,7 @@ TEST(Journey, NothingIsCutOffAtTheSmallestSize) {
     for (int i = 0; i <= waypoints; ++i) {
         if (i == waypoints) sheets->choose(SheetsPanel::Leftovers);
         bench.state().go_to(static_cast<Waypoint>(std::min(i, waypoints - 1)));
-        bench.settle();
+        QApplication::processEvents();
         for (QPushButton* b : bench.window().findChildren<QPushButton*>()) {
             if (!b->isVisible() || b->text().isEmpty()) continue;
             EXPECT_GE(b->width() + 1, b->sizeHint().width())

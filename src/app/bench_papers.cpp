@@ -160,13 +160,12 @@ void BenchWindow::leave_room_for_others() {
     const Project& project = document_.project();
     const std::vector<WantedPiece> wanted = of_this_stash(project, state_.wanted_elsewhere());
     const bool leave = !wanted.empty() && !leaves_room(project, wanted);
-    const auto pages = pages_with_room(project);
-    if (!leave && pages.empty()) {
+    if (!leave && pages_with_room(project).empty()) {
         say("No other page that was saved with these papers wants a piece of them.", false);
         return;
     }
     document_.change(leave ? "Leave room for other pages" : "Leave no room for other pages", [&](Project& p) {
-        for (const std::string& page : pages) forget_page(p, page);
+        forget_pages(p);
         if (leave) leave_room(p, wanted);
     });
 }

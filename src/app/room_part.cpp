@@ -36,10 +36,11 @@ RoomPart::RoomPart(Document& document, BenchState& state, Actions& actions, QWid
             const auto& stash = document_.project().stash;
             if (!stash || state_.picked() < 0) return;
             Point size = kept_whole(document_.project(), stash->papers[state_.picked()].id);
-            (wide ? size.x : size.y) = mm;
+            double& own = wide ? size.x : size.y;
+            double& other = wide ? size.y : size.x;
+            own = mm;
             // One length alone is the side of a square.
-            if (mm > 0)
-                (wide ? size.y : size.x) = (wide ? size.y : size.x) > 0 ? (wide ? size.y : size.x) : mm;
+            if (other <= 0) other = mm;
             keep(size);
         });
         return e;
@@ -77,20 +78,20 @@ void RoomPart::refresh() {
 
 void RoomPart::show_left() {
     const Plan* plan = state_.plan();
+    if (!plan || plan->used_sheets.empty()) {
+        left_->setText("No sheet is cut yet.");
+        return;
+    }
     double sheet_area = 0;
     double used = 0;
     std::size_t kept = 0;
     Box largest;
-    for (const UsedSheet& u : plan ? plan->used_sheets : std::vector<UsedSheet>{}) {
+    for (const UsedSheet& u : plan->used_sheets) {
         sheet_area += plan->sheets[u.sheet].area;
         used += u.used_area;
         kept += u.leftovers.size();
         if (u.largest_left.width() * u.largest_left.height() > largest.width() * largest.height())
             largest = u.largest_left;
-    }
-    if (sheet_area <= 0) {
-        left_->setText("No sheet is cut yet.");
-        return;
     }
     const Units units = document_.project().units;
     const Point good = good_for(largest, units);
@@ -134,9 +135,7 @@ void RoomPart::show_others() {
         others_->setText("No other page that was saved with these papers wants a piece of them.");
         return;
     }
-    std::vector<WantedPiece> kept_for;
-    for (const WantedPiece& w : project.wanted)
-        if (!w.page.empty()) kept_for.push_back(w);
+    const std::vector<WantedPiece> kept_for = room_for_pages(project);
     const Plan* plan = state_.plan();
     const std::size_t missing = plan ? plan->without_room.size() : 0;
     others_->setText(QString("Room is left for %1 of %2%3.")

@@ -155,6 +155,11 @@ const SheetCard* SheetsView::place_of(int patch) const {
     return nullptr;
 }
 
+Point SheetsView::on_sheet(const SheetCard& place, QPointF pixel) const {
+    return {(pixel.x() - place.origin.x()) / place.scale,
+            (pixel.y() + scroll_ - place.origin.y()) / place.scale};
+}
+
 void SheetsView::pin(int patch, const SheetPin& to, const QString& intention) {
     const Spot opening = state_.plan()->spots[state_.plan()->patches[patch].opening];
     document_.change(intention, [&](Project& p) { p.pins[opening] = to; });
@@ -166,11 +171,7 @@ void SheetsView::drop_patch(QPointF pixel) {
     const SheetCard* from = plan && dragged_ >= 0 ? place_of(dragged_) : nullptr;
     const SheetCard* to = place_at(pixel);
     if (!from || !to || state_.offer()) return;
-    const auto on = [&](const SheetCard& place, QPointF at) {
-        return Point{(at.x() - place.origin.x()) / place.scale,
-                     (at.y() + scroll_ - place.origin.y()) / place.scale};
-    };
-    const Point by = on(*to, pixel) - on(*from, drag_from_);
+    const Point by = on_sheet(*to, pixel) - on_sheet(*from, drag_from_);
     if (const auto where = pinned(*plan, dragged_, plan->used_sheets[to->used].sheet, by))
         pin(dragged_, *where, "Move a patch on its sheet");
 }
@@ -186,15 +187,11 @@ void SheetsView::move_selected(Point by, double turn_deg) {
 
 int SheetsView::patch_at(QPointF pixel) const {
     const Plan* plan = state_.plan();
-    if (!plan || !plan->cut) return -1;
-    for (const SheetCard& place : places_) {
-        if (!place.card.translated(0, -scroll_).contains(pixel)) continue;
-        const Point on_sheet{(pixel.x() - place.origin.x()) / place.scale,
-                             (pixel.y() + scroll_ - place.origin.y()) / place.scale};
-        for (int patch : plan->used_sheets[place.used].patches)
-            if (contains(plan->patches[patch].outline, inverse(plan->placed[patch].to_sheet())(on_sheet)))
-                return patch;
-    }
+    const SheetCard* place = place_at(pixel);
+    if (!plan || !plan->cut || !place) return -1;
+    const Point at = on_sheet(*place, pixel);
+    for (int patch : plan->used_sheets[place->used].patches)
+        if (contains(plan->patches[patch].outline, inverse(plan->placed[patch].to_sheet())(at))) return patch;
     return -1;
 }
 
@@ -202,11 +199,9 @@ QString SheetsView::room_at(QPointF pixel) const {
     const Plan* plan = state_.plan();
     const SheetCard* place = place_at(pixel);
     if (!plan || !place) return {};
-    const Point on_sheet{(pixel.x() - place->origin.x()) / place->scale,
-                         (pixel.y() + scroll_ - place->origin.y()) / place->scale};
+    const Point at = on_sheet(*place, pixel);
     for (const KeptRoom& room : plan->room) {
-        if (room.sheet != plan->used_sheets[place->used].sheet || !contains(room.on_sheet, on_sheet))
-            continue;
+        if (room.sheet != plan->used_sheets[place->used].sheet || !contains(room.on_sheet, at)) continue;
         const Box box = bounds(room.on_sheet);
         const QString size = words(format_size(box.width(), box.height(), shown_project().units));
         return room.page.empty() ? size + " to keep whole"

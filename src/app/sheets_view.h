@@ -45,6 +45,7 @@ private:
     const Project& shown_project() const;
     const SheetCard* place_at(QPointF pixel) const;
     const SheetCard* place_of(int patch) const;
+    Point on_sheet(const SheetCard& place, QPointF pixel) const; ///< mm on the sheet drawn there
     void drop_patch(QPointF pixel);
     void move_selected(Point by, double turn_deg);
     void pin(int patch, const SheetPin& to, const QString& intention);

@@ -69,7 +69,7 @@ Result<std::vector<WantedPiece>> taken_by(const std::string& file) {
 
 Result<void> edit_room(const PapersArgs& args, Project& project) {
     if (args.forget_room == "all") {
-        std::erase_if(project.wanted, [](const WantedPiece& w) { return !w.page.empty(); });
+        forget_pages(project);
     } else if (!args.forget_room.empty()) {
         const auto pages = pages_with_room(project);
         if (std::find(pages.begin(), pages.end(), args.forget_room) == pages.end())

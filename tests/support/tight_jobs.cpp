@@ -3,6 +3,8 @@
 #include "core/geometry/measure.h"
 #include "support/lattice.h"
 
+#include <gtest/gtest.h>
+
 namespace zesty::testing {
 
 Polygon some_piece(std::mt19937& random) {
@@ -41,6 +43,15 @@ double area_placed(const NestJob& job, const NestResult& result) {
     double sum = 0;
     for (const NestPlacement& p : result.placements) sum += area(job.pieces[p.piece].outline);
     return sum;
+}
+
+void expect_same(const std::vector<NestPlacement>& a, const std::vector<NestPlacement>& b) {
+    ASSERT_EQ(a.size(), b.size());
+    for (std::size_t i = 0; i < a.size(); ++i) {
+        EXPECT_EQ(a[i].piece, b[i].piece);
+        EXPECT_EQ(a[i].shift, b[i].shift);
+        EXPECT_EQ(a[i].rotation_deg, b[i].rotation_deg);
+    }
 }
 
 } // namespace zesty::testing

@@ -17,4 +17,7 @@ NestJob tight_job(unsigned seed, bool turned_freely);
 /// Of the pieces that found a place, mm2.
 double area_placed(const NestJob& job, const NestResult& result);
 
+/// The same pieces in the same places.
+void expect_same(const std::vector<NestPlacement>& a, const std::vector<NestPlacement>& b);
+
 } // namespace zesty::testing

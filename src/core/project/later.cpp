@@ -17,8 +17,8 @@ WantedBy wanted_by(const WantedPiece& w) {
     return {w.page, w.paper};
 }
 
-void in_order(Project& project) {
-    std::stable_sort(project.wanted.begin(), project.wanted.end(),
+void in_order(std::vector<WantedPiece>& pieces) {
+    std::stable_sort(pieces.begin(), pieces.end(),
                      [](const WantedPiece& a, const WantedPiece& b) { return wanted_by(a) < wanted_by(b); });
 }
 
@@ -83,7 +83,7 @@ void forget_page(Project& project, const std::string& page) {
 void leave_room(Project& project, const std::vector<WantedPiece>& pieces) {
     for (const WantedPiece& w : pieces) forget_page(project, w.page);
     project.wanted.insert(project.wanted.end(), pieces.begin(), pieces.end());
-    in_order(project);
+    in_order(project.wanted);
 }
 
 std::vector<WantedPiece> of_this_stash(const Project& project, const std::vector<WantedPiece>& pieces) {
@@ -93,11 +93,21 @@ std::vector<WantedPiece> of_this_stash(const Project& project, const std::vector
     return out;
 }
 
+void forget_pages(Project& project) {
+    std::erase_if(project.wanted, [](const WantedPiece& w) { return !w.page.empty(); });
+}
+
+std::vector<WantedPiece> room_for_pages(const Project& project) {
+    std::vector<WantedPiece> out;
+    for (const WantedPiece& w : project.wanted)
+        if (!w.page.empty()) out.push_back(w);
+    return out;
+}
+
 bool leaves_room(const Project& project, const std::vector<WantedPiece>& pieces) {
-    Project then = project;
-    for (const std::string& page : pages_with_room(project)) forget_page(then, page);
-    leave_room(then, pieces);
-    return then.wanted == project.wanted;
+    std::vector<WantedPiece> wanted = pieces;
+    in_order(wanted);
+    return room_for_pages(project) == wanted;
 }
 
 std::vector<std::string> pages_with_room(const Project& project) {
@@ -111,7 +121,7 @@ void keep_whole(Project& project, const std::string& paper, Point size) {
     std::erase_if(project.wanted, [&](const WantedPiece& w) { return w.page.empty() && w.paper == paper; });
     if (size.x > 0 && size.y > 0)
         project.wanted.push_back({{}, paper, Side::A, {ring_of(Box{0, 0, size.x, size.y}), {}}});
-    in_order(project);
+    in_order(project.wanted);
 }
 
 Point kept_whole(const Project& project, const std::string& paper) {

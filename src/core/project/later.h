@@ -15,6 +15,9 @@ std::vector<WantedPiece> pieces_taken(const Project& project, const Plan& plan, 
 /// Room is to be kept for these pieces, in the place of whatever their pages wanted before.
 void leave_room(Project& project, const std::vector<WantedPiece>& pieces);
 void forget_page(Project& project, const std::string& page);
+void forget_pages(Project& project); ///< sizes to keep whole stay
+/// The pieces of other pages that room is kept for.
+std::vector<WantedPiece> room_for_pages(const Project& project);
 /// Those of the pieces that are wanted of papers in this page's stash.
 std::vector<WantedPiece> of_this_stash(const Project& project, const std::vector<WantedPiece>& pieces);
 /// Whether room is kept for exactly these, sizes to keep whole aside.

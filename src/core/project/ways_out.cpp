@@ -1,5 +1,6 @@
 #include "core/project/ways_out.h"
 
+#include "core/project/apply_fix.h"
 #include "core/project/laying.h"
 #include "core/project/print_plan.h"
 
@@ -108,45 +109,32 @@ const std::vector<std::pair<Fix, std::string>>& WaysOut::other_ways(int section,
     const auto [at, fresh] = known_.try_emplace(paper);
     auto& out = at->second;
     if (!fresh) return out;
+    const Spot id = plan_.sections[section].id;
+    const auto works = [&](const Fix& fix) {
+        Project changed = project_;
+        apply_fix(changed, plan_, fix);
+        return fits_when(changed, paper, shapes);
+    };
+    const auto offer = [&](const Fix& fix, const std::string& label) {
+        if (works(fix)) out.emplace_back(fix, label);
+    };
     const Page& page = project_.page;
     if (page.framed() && !page.gut && page.frame == FrameKind::Whole &&
-        page.frame_paper == project_.stash->papers[paper].id) {
-        Project gutted = project_;
-        gutted.page.gut = true;
-        if (fits_when(gutted, paper, shapes)) out.emplace_back(GutFrame{}, "Gut the frame first");
-    }
-    const double lip = plan_.sections[section].lip;
-    if (lip - less_lip >= narrowest_lip) {
-        const SetSectionLip fix{sections_on(paper), lip - less_lip};
-        Project narrower = project_;
-        change_sections(narrower, fix.sections, [&](SectionChoice& c) { c.lip = fix.lip; });
-        if (fits_when(narrower, paper, shapes))
-            out.emplace_back(fix, "Lip of " + format_length(fix.lip, project_.units) + " there");
-    }
-    if (plan_.sections[section].school == School::OneSheet) {
-        Project pieces = project_;
-        change_sections(pieces, {plan_.sections[section].id},
-                        [](SectionChoice& c) { c.school = School::MachinePatches; });
-        if (fits_when(pieces, paper, shapes))
-            out.emplace_back(SetSchool{plan_.sections[section].id, School::MachinePatches},
-                             "Pieces that meet under the bars");
-    }
-    if (project_.choice(plan_.sections[section].id).print.run_on) {
-        Project apart = project_;
-        change_sections(apart, {plan_.sections[section].id},
-                        [](SectionChoice& c) { c.print.run_on = false; });
-        if (fits_when(apart, paper, shapes))
-            out.emplace_back(EndPrints{plan_.sections[section].id},
-                             "Seams under the bars, prints not run on");
-    }
+        page.frame_paper == project_.stash->papers[paper].id)
+        offer(GutFrame{}, "Gut the frame first");
+    const double lip = plan_.sections[section].lip - less_lip;
+    if (lip >= narrowest_lip)
+        offer(SetSectionLip{sections_on(paper), lip},
+              "Lip of " + format_length(lip, project_.units) + " there");
+    if (plan_.sections[section].school == School::OneSheet)
+        offer(SetSchool{id, School::MachinePatches}, "Pieces that meet under the bars");
+    if (project_.choice(id).print.run_on) offer(EndPrints{id}, "Seams under the bars, prints not run on");
     // The largest of the sizes that fits, found by halving.
     std::size_t from = 0;
     std::size_t to = smaller.size();
     while (from < to) {
         const std::size_t middle = (from + to) / 2;
-        Project less = project_;
-        scale_cuts(less, plan_, smaller[middle]);
-        if (fits_when(less, paper, shapes))
+        if (works(ScaleCuts{smaller[middle]}))
             to = middle;
         else
             from = middle + 1;

@@ -128,12 +128,10 @@ CrowdJob::CrowdJob(const NestJob& job, const NestResult& start)
     for (const NestPlacement& at : start.placements) {
         const NestPiece& p = job.pieces[at.piece];
         if (!p.held()) continue;
-        Region all{p.outline};
-        all.insert(all.end(), p.together.begin(), p.together.end());
+        const Region there = transformed(outlines_of(p), at.transform());
         // Pieces are measured against obstacles by their bodies, so these keep the whole gap.
-        const auto wide = grow(transformed(all, at.transform()), job.gap + Claim::slack);
-        for (const Polygon& w : wide ? *wide : transformed(all, at.transform()))
-            sheets[at.sheet].obstacles.push_back(obstacle(w.outer));
+        const auto wide = grow(there, job.gap + Claim::slack);
+        for (const Polygon& w : wide ? *wide : there) sheets[at.sheet].obstacles.push_back(obstacle(w.outer));
     }
 }
 

@@ -132,7 +132,7 @@ std::vector<Box> rectangles_left(const NestJob& job, const NestResult& result) {
 }
 
 NestResult with_room(const NestJob& job, NestResult result, int rounds, bool dense, const StopToken& stop) {
-    if (!job.later.empty()) {
+    if (result.room.size() < job.later.size()) {
         std::vector<NestPlacement> room = beside(job, result, stop);
         if (area_of(job.later, room) > area_of(job.later, result.room)) result.room = std::move(room);
     }

@@ -4,6 +4,7 @@
 #include "core/sheets/nest.h"
 #include "support/lattice.h"
 #include "support/rounds.h"
+#include "support/tight_jobs.h"
 
 #include <gtest/gtest.h>
 
@@ -94,11 +95,7 @@ TEST(Nest, TheSameSeedGivesTheSameAnswerAndMoreAttemptsNeverAWorseOne) {
     const NestResult a = nest(job);
     const NestResult b = nest(job);
     EXPECT_GE(placed_area(job, a), once);
-    ASSERT_EQ(a.placements.size(), b.placements.size());
-    for (std::size_t i = 0; i < a.placements.size(); ++i) {
-        EXPECT_EQ(a.placements[i].shift, b.placements[i].shift);
-        EXPECT_EQ(a.placements[i].rotation_deg, b.placements[i].rotation_deg);
-    }
+    testing::expect_same(a.placements, b.placements);
 }
 
 TEST(Nest, OfLayoutsThatHoldAllTheOneThatLeavesMoreWholeIsTaken) {

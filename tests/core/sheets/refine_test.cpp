@@ -118,11 +118,7 @@ TEST(Refine, TheSameSeedGivesTheSameAnswerAndStoppingKeepsWhatThereIs) {
     job.refinements = 3;
     const NestResult a = nest(job);
     const NestResult b = nest(job);
-    ASSERT_EQ(a.placements.size(), b.placements.size());
-    for (std::size_t i = 0; i < a.placements.size(); ++i) {
-        EXPECT_EQ(a.placements[i].piece, b.placements[i].piece);
-        EXPECT_EQ(a.placements[i].shift, b.placements[i].shift);
-    }
+    testing::expect_same(a.placements, b.placements);
     const NestResult first = nest(tight_job(4, true));
     const NestResult stopped_at_once = refined(job, first, 3, [] { return true; }, {});
     EXPECT_EQ(stopped_at_once.placements.size(), first.placements.size());

@@ -138,11 +138,7 @@ TEST(Room, IsTheSameForTheSameSeed) {
     job.refinements = 2;
     const NestResult a = nest(job);
     const NestResult b = nest(job);
-    ASSERT_EQ(a.room.size(), b.room.size());
-    for (std::size_t i = 0; i < a.room.size(); ++i) {
-        EXPECT_EQ(a.room[i].piece, b.room[i].piece);
-        EXPECT_EQ(a.room[i].shift, b.room[i].shift);
-    }
+    testing::expect_same(a.room, b.room);
 }
 
 } // namespace zesty

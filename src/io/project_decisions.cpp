@@ -147,7 +147,7 @@ void read_style(const json& j, Fields& fields, MatchStyle& style) {
     for (const auto& [key, value] :
          {std::pair{"differ", &w.differ}, std::pair{"spread", &w.spread}, std::pair{"print", &w.print},
           std::pair{"behind", &w.behind}, std::pair{"photo", &w.photo}, std::pair{"thrift", &w.thrift}})
-        *value = fields.number(weights, key, 1, 0, 2);
+        *value = fields.number(weights, key, 1, 0, greatest_weight);
 }
 
 void read_matching(const json& j, Fields& fields, Project& p) {

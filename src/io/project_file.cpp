@@ -132,8 +132,17 @@ Result<Project> project_from(const QByteArray& data, const std::string& what) {
 }
 
 Result<void> save_project(const Project& project, const QString& path) {
+    const std::string what = path.toStdString();
     const auto bytes = project_bytes(project);
-    if (!bytes) return fail(bytes.error().kind, path.toStdString() + ": " + bytes.error().message);
+    if (!bytes) return fail(bytes.error().kind, what + ": " + bytes.error().message);
+    // Saved means it opens: nothing is replaced before what would be written has been read again.
+    const auto again = project_from(*bytes, what);
+    if (!again)
+        return fail(ErrorKind::Unwritable, "not saved, because the page could not be opened again; " +
+                                               again.error().message);
+    if (!(*again == project))
+        return fail(ErrorKind::Unwritable,
+                    what + ": not saved, because the page would open differently from how it is now");
     return write_file(path, *bytes);
 }
 

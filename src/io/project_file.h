@@ -14,7 +14,8 @@ Result<QByteArray> project_bytes(const Project& project);
 /// `what` begins the sentence of an error.
 Result<Project> project_from(const QByteArray& data, const std::string& what);
 
-/// Atomic: a failed save leaves the old file as it was.
+/// Reads what it is going to write and compares it with the project; then replaces the file in one step. A
+/// save that fails, for whatever reason, leaves the old file as it was.
 Result<void> save_project(const Project& project, const QString& path);
 Result<Project> open_project(const QString& path);
 

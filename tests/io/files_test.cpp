@@ -123,6 +123,48 @@ TEST(ProjectFile, WhateverIsDecidedComesBack) {
     }
 }
 
+TEST(ProjectFile, APageThatTookAProposalOpensAgain) {
+    auto project = open_project(demo::project());
+    ASSERT_TRUE(project);
+    // Heavier every time: what a proposal was made with is what the next ones start from.
+    project->style.weights = {2, 2, 2, 2, 2, 2};
+    QTemporaryDir folder;
+    const QString path = folder.filePath("taken.zesty");
+    for (int round = 0; round < 2; ++round) {
+        Planner planner;
+        const auto offered = planner.proposals(*project, false, 5);
+        ASSERT_TRUE(offered);
+        ASSERT_GT(offered->size(), 1u);
+        for (const OfferedPage& page : *offered) {
+            const auto saved = save_project(page.project, path);
+            ASSERT_TRUE(saved) << name_of(page.idea) << ": " << saved.error().message;
+            const auto back = open_project(path);
+            ASSERT_TRUE(back) << name_of(page.idea) << ": " << back.error().message;
+            EXPECT_TRUE(*back == page.project) << name_of(page.idea);
+        }
+        project = offered->back().project;
+    }
+}
+
+TEST(ProjectFile, WhatCouldNotBeOpenedAgainIsNotSavedOverTheOldFile) {
+    QTemporaryDir folder;
+    const QString path = folder.filePath("kite.zesty");
+    ASSERT_TRUE(QFile::copy(demo::project(), path));
+    const auto before = read_file(path);
+    auto project = open_project(path);
+    ASSERT_TRUE(project);
+    project->lip = 1e6;
+    const auto refused = save_project(*project, path);
+    ASSERT_FALSE(refused);
+    EXPECT_EQ(refused.error().kind, ErrorKind::Unwritable);
+    EXPECT_EQ(*read_file(path), *before);
+    project = open_project(path);
+    // Read without complaint, but not as it was.
+    project->backing.punches = {30, 20};
+    EXPECT_FALSE(save_project(*project, path));
+    EXPECT_EQ(*read_file(path), *before);
+}
+
 TEST(ProjectFile, AFileOfFormatOneOpensWithItsDecisions) {
     const auto p = open_project(QString(ZESTY_DEMO_FOLDER) + "/../tests/samples/project-1.zesty");
     ASSERT_TRUE(p) << p.error().message;
@@ -245,7 +287,7 @@ TEST(ProjectFile, NewerAndBrokenFilesAreRefusedClearly) {
         R"("colours":{"drift":2})",
         R"("colours":{"map":"rainbow"})",
         R"("colours":{"zones":["red"]})",
-        R"("colours":{"weights":{"spread":3}})",
+        R"("colours":{"weights":{"spread":9}})",
         R"("roles":{"barley":"king"})",
         R"("apart":[["a"]])",
         R"("slants":{"rule":"steep"})",

@@ -25,12 +25,15 @@ std::vector<Variant> variants(const MatchJob& job) {
     const bool drifts = job.style.drift > 0.5;
     other.drift = std::clamp(job.style.drift + (drifts ? -another_school : another_school), 0.0, 1.0);
     out.push_back({drifts ? Idea::MoreScatter : Idea::MoreDrift, other, job.seed});
+    const auto more = [](double weight, double times) {
+        return std::clamp(times * weight, 2.0, greatest_weight);
+    };
     MatchStyle thrifty = job.style;
-    thrifty.weights.thrift = std::max(2.0, 4 * job.style.weights.thrift);
+    thrifty.weights.thrift = more(job.style.weights.thrift, 4);
     out.push_back({Idea::ScrapsFirst, thrifty, job.seed + 1});
     MatchStyle bold = job.style;
-    bold.weights.differ = std::max(2.0, 2 * job.style.weights.differ);
-    bold.weights.behind = std::max(2.0, 2 * job.style.weights.behind);
+    bold.weights.differ = more(job.style.weights.differ, 2);
+    bold.weights.behind = more(job.style.weights.behind, 2);
     out.push_back({Idea::BolderContrast, bold, job.seed + 2});
     for (unsigned k = 3; k < 6; ++k) out.push_back({Idea::AnotherTake, job.style, job.seed + k});
     return out;

@@ -14,7 +14,10 @@ enum class ToneMap {
     Background ///< the picture of the base paper
 };
 
-/// How much each aim counts: 1 as usual, 0 not at all, up to 2.
+/// Weights go from 0 to this. A person sets them up to 2; proposals that are made for one aim go beyond.
+inline constexpr double greatest_weight = 8;
+
+/// How much each aim counts: 1 as usual, 0 not at all.
 struct MatchWeights {
     double differ = 1; ///< neighbours look different
     double spread = 1; ///< every paper all over the page, and no colour too much in one spot

@@ -1,6 +1,7 @@
 // The budgets of the program, measured: ./run bench
 
 #include "core/geometry/measure.h"
+#include "core/project/edits.h"
 #include "core/project/planner.h"
 #include "core/setout/photo_fit.h"
 #include "io/paint/page_painter.h"
@@ -106,7 +107,7 @@ BENCHMARK(plan_from_scratch_without_nesting)->Unit(benchmark::kMillisecond);
 void recompute_by_school(benchmark::State& state) {
     std::mt19937 random(2);
     Project p = project_of(testing::random_lattice(random, 11, 11, 2.5));
-    p.backing.school = static_cast<School>(state.range(0));
+    p.backing.method = static_cast<BackingMethod>(state.range(0));
     p.backing.lips = static_cast<LipMode>(state.range(1));
     Planner planner;
     double margin = 10;
@@ -114,14 +115,14 @@ void recompute_by_school(benchmark::State& state) {
         p.cuts.front().place.length = margin += 0.01;
         benchmark::DoNotOptimize(planner.shapes(p));
     }
-    state.SetLabel(std::string(key_of(p.backing.school)) + (state.range(1) ? ", overlapping" : ""));
+    state.SetLabel(std::string(key_of(p.backing.method)) + (state.range(1) ? ", overlapping" : ""));
 }
 BENCHMARK(recompute_by_school)
-    ->Args({static_cast<int>(School::GlueAndTrim), 0})
-    ->Args({static_cast<int>(School::EnlargedCopy), 0})
-    ->Args({static_cast<int>(School::Punches), 0})
-    ->Args({static_cast<int>(School::OneSheet), 0})
-    ->Args({static_cast<int>(School::MachinePatches), 1})
+    ->Args({static_cast<int>(BackingMethod::GlueAndTrim), 0})
+    ->Args({static_cast<int>(BackingMethod::EnlargedCopy), 0})
+    ->Args({static_cast<int>(BackingMethod::Punches), 0})
+    ->Args({static_cast<int>(BackingMethod::OneSheet), 0})
+    ->Args({static_cast<int>(BackingMethod::MachinePatches), 1})
     ->Unit(benchmark::kMillisecond);
 
 void ladder_of_121_openings(benchmark::State& state) {

@@ -7,6 +7,7 @@
 #include "app/set_out_panel.h"
 #include "app/sheets_panel.h"
 #include "app/theme.h"
+#include "core/project/edits.h"
 #include "io/stash_store.h"
 
 #include <QApplication>
@@ -42,7 +43,7 @@ void reserve_for_another_page(const QString& own_papers, const Stash& stash) {
     auto papers = StashStore::open(own_papers);
     if (!papers || !papers->put(stash)) return;
     const auto piece = [](const char* paper, const Ring& outline) {
-        return WantedPiece{"Tram Terrace", paper, Side::A, {outline, {}}};
+        return ReservedPiece{"Tram Terrace", paper, Side::A, {outline, {}}};
     };
     const Ring window = ring_of(Box{0, 0, 22, 30});
     const Ring roof{{8, 0}, {62, 0}, {70, 14}, {0, 14}};
@@ -94,7 +95,7 @@ int main(int argc, char** argv) {
     for (QPushButton* b : set_out->findChildren<QPushButton*>())
         if (b->text() == "Lay the page") b->click();
     shoot(window, argv[2], "mat");
-    window.state().show_mats(nullptr);
+    window.state().show_cutting_mats(nullptr);
     set_out->choose(SetOutPanel::Cuts);
     window.state().go_to(Waypoint::Sections);
     window.state().select({18});
@@ -133,7 +134,7 @@ int main(int argc, char** argv) {
     reserve_for_another_page(settings.own_papers(), *window.document().project().stash);
     window.worker().look_up_reserved(settings.own_papers(), {});
     settle(window);
-    window.actions()[Act::LeaveRoom]->trigger();
+    window.actions()[Act::Reserve]->trigger();
     shoot(window, argv[2], "leftovers");
     window.findChild<SheetsPanel*>()->choose(SheetsPanel::Cutting);
     shoot(window, argv[2], "sheets");

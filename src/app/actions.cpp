@@ -59,7 +59,7 @@ const std::vector<ActionRow>& action_table() {
         {Act::Clear, "Papers", "Put the proposal back, or select nothing", "Esc"},
         {Act::Pin, "Sheets", "Pin the patch where it lies", "K"},
         {Act::Unpin, "Sheets", "Let the patch lie anywhere", "Shift+K"},
-        {Act::LeaveRoom, "Sheets", "Leave room for other pages, or no longer", "L"},
+        {Act::Reserve, "Sheets", "Leave room for other pages, or no longer", "L"},
         {Act::Export, "Sheets", "Write guide and cutting files", "Ctrl+E"},
     };
     return table;

@@ -63,7 +63,7 @@ enum class Act {
     Clear,
     Pin,
     Unpin,
-    LeaveRoom,
+    Reserve,
     Export,
 };
 

@@ -26,7 +26,7 @@ constexpr std::array aims{
     Aim{"Neighbours differ", "Papers side by side look different", &MatchWeights::differ},
     Aim{"Spread out", "Every paper all over the page, no colour too much in one spot", &MatchWeights::spread},
     Aim{"Print fits opening", "Large prints in large openings, and stripes side by side the same way",
-        &MatchWeights::print},
+        &MatchWeights::pattern},
     Aim{"Stands out", "Papers stand out from the cut and the base", &MatchWeights::behind},
     Aim{"Clear of photo", "Papers beside a photo keep clear of its colours", &MatchWeights::photo},
     Aim{"Scraps first", "Scraps before sheets, few new sheets", &MatchWeights::thrift}};
@@ -61,7 +61,7 @@ void AimsPart::build_weights() {
         connect(slider, &QSlider::valueChanged, this, [this, i](int v) {
             document_.change(
                 QString("How much counts: %1").arg(aims[i].name),
-                [&](Project& p) { p.style.weights.*aims[i].weight = v / 100.0; }, slide_number_);
+                [&](Project& p) { p.match.style.weights.*aims[i].weight = v / 100.0; }, slide_number_);
         });
         grid->addWidget(name, static_cast<int>(i), 0);
         grid->addWidget(slider, static_cast<int>(i), 1);
@@ -77,7 +77,8 @@ void AimsPart::build_slants() {
     rule_->setAccessibleName("How stripes slant on the page");
     rule_->addItems({"as they fit", "all at one slant", "facing in mirrored cuts"});
     connect(rule_, &QComboBox::currentIndexChanged, this, [this](int i) {
-        document_.change("How stripes slant", [&](Project& p) { p.slants.rule = static_cast<SlantRule>(i); });
+        document_.change("How stripes slant",
+                         [&](Project& p) { p.match.slants.rule = static_cast<SlantRule>(i); });
     });
     r->addWidget(rule_, 1);
     angle_ = new QLineEdit(this);
@@ -87,7 +88,7 @@ void AimsPart::build_slants() {
     angle_->setValidator(new QDoubleValidator(-360, 360, 1, angle_));
     connect(angle_, &QLineEdit::editingFinished, this, [this] {
         document_.change("Slant of stripes",
-                         [&](Project& p) { p.slants.angle_deg = angle_->text().toDouble(); });
+                         [&](Project& p) { p.match.slants.angle_deg = angle_->text().toDouble(); });
     });
     r->addWidget(angle_);
 }
@@ -106,7 +107,7 @@ void AimsPart::build_hidden_stock() {
         return box;
     };
     base_ = chooser("Base of", "Paper of the base",
-                    [](Project& p, const std::string& id) { p.page.base_paper = id; });
+                    [](Project& p, const std::string& id) { p.set_out.page.base_paper = id; });
     cut_ = chooser("Cut of", "Paper the cut in hand is made of", [this](Project& p, const std::string& id) {
         if (PlacedCut* cut = state_.in_hand(p)) cut->paper = id;
     });
@@ -119,9 +120,9 @@ void AimsPart::build_hidden_stock() {
         return check;
     };
     gut_ = box("Use the middle of the frame", "Cut the middle out of the frame and use it",
-               [](Project& p, bool on) { p.page.gut = on; });
+               [](Project& p, bool on) { p.set_out.page.gut = on; });
     under_photos_ = box("Use the base under photos", "Cut what photos hide out of the base and use it",
-                        [](Project& p, bool on) { p.page.under_photos = on; });
+                        [](Project& p, bool on) { p.set_out.page.under_photos = on; });
 }
 
 void AimsPart::refresh() {
@@ -129,17 +130,19 @@ void AimsPart::refresh() {
     for (std::size_t i = 0; i < aims.size(); ++i) {
         if (weights_[i]->isSliderDown()) continue;
         const QSignalBlocker quiet(weights_[i]);
-        weights_[i]->setValue(static_cast<int>(std::lround(100 * (project.style.weights.*aims[i].weight))));
+        weights_[i]->setValue(
+            static_cast<int>(std::lround(100 * (project.match.style.weights.*aims[i].weight))));
     }
     {
         const QSignalBlocker quiet(rule_);
-        rule_->setCurrentIndex(static_cast<int>(project.slants.rule));
+        rule_->setCurrentIndex(static_cast<int>(project.match.slants.rule));
     }
-    if (!angle_->hasFocus()) angle_->setText(QString::number(project.slants.angle_deg));
-    angle_->setEnabled(project.slants.rule != SlantRule::AsTheyFit);
+    if (!angle_->hasFocus()) angle_->setText(QString::number(project.match.slants.angle_deg));
+    angle_->setEnabled(project.match.slants.rule != SlantRule::AsTheyFit);
     const int cut = state_.cut_in_hand(project);
-    for (const auto& [box, now] : {std::pair{base_, project.page.base_paper},
-                                   std::pair{cut_, cut < 0 ? std::string() : project.cuts[cut].paper}}) {
+    for (const auto& [box, now] :
+         {std::pair{base_, project.set_out.page.base_paper},
+          std::pair{cut_, cut < 0 ? std::string() : project.set_out.cuts[cut].paper}}) {
         box->clear();
         box->addItem("a paper not in the drawer", QString());
         if (project.stash)
@@ -147,10 +150,10 @@ void AimsPart::refresh() {
         box->setCurrentIndex(std::max(0, box->findData(words(now))));
     }
     cut_->setEnabled(cut >= 0);
-    gut_->setChecked(project.page.gut);
-    gut_->setEnabled(project.page.framed() && project.page.frame == FrameKind::Whole);
-    under_photos_->setChecked(project.page.under_photos);
-    under_photos_->setEnabled(!project.page.base_paper.empty());
+    gut_->setChecked(project.set_out.page.gut);
+    gut_->setEnabled(project.set_out.page.framed() && project.set_out.page.frame == FrameKind::Whole);
+    under_photos_->setChecked(project.set_out.page.under_photos);
+    under_photos_->setEnabled(!project.set_out.page.base_paper.empty());
 }
 
 } // namespace zesty

@@ -9,6 +9,7 @@
 #include "app/sections_panel.h"
 #include "app/set_out_panel.h"
 #include "app/wording.h"
+#include "core/project/edits.h"
 #include "core/sections/grouping.h"
 
 #include <algorithm>
@@ -58,7 +59,7 @@ void BenchWindow::connect_actions() {
         document_.change(photo ? "Tilt the photo" : "Turn the cut", [&](Project& p) {
             // Photos are tilted a little, cuts are turned.
             if (const int i = state_.photo_in_hand(p); i >= 0)
-                p.photos[i].turn_deg = std::remainder(p.photos[i].turn_deg + by / 6, 360.0);
+                p.set_out.photos[i].turn_deg = std::remainder(p.set_out.photos[i].turn_deg + by / 6, 360.0);
             else if (PlacedCut* c = state_.in_hand(p))
                 c->place.turn_deg = std::remainder(c->place.turn_deg + by, 360.0);
         });
@@ -77,14 +78,15 @@ void BenchWindow::connect_actions() {
     });
     on(Act::SelectAll, [this] {
         std::set<int> all;
-        if (const Plan* plan = state_.plan(); plan && plan->cut)
-            for (std::size_t o = 0; o < plan->cut->openings.size(); ++o) all.insert(static_cast<int>(o));
+        if (const Plan* plan = state_.plan(); plan && plan->sections.cut)
+            for (std::size_t o = 0; o < plan->sections.cut->openings.size(); ++o)
+                all.insert(static_cast<int>(o));
         state_.select(std::move(all));
     });
     on(Act::SelectTwins, [this] {
         std::set<int> more = state_.selected();
-        if (const Plan* plan = state_.plan(); plan && plan->cut)
-            for (const auto& twins : plan->cut->twins)
+        if (const Plan* plan = state_.plan(); plan && plan->sections.cut)
+            for (const auto& twins : plan->sections.cut->twins)
                 if (std::any_of(twins.begin(), twins.end(),
                                 [&](int o) { return state_.selected().contains(o); }))
                     more.insert(twins.begin(), twins.end());
@@ -101,7 +103,7 @@ void BenchWindow::connect_actions() {
         if (keys_->isVisible())
             keys_->hide();
         else if (state_.mats())
-            state_.show_mats(nullptr);
+            state_.show_cutting_mats(nullptr);
         else if (worker_.proposing())
             worker_.stop_proposing();
         else if (state_.offer())
@@ -111,14 +113,14 @@ void BenchWindow::connect_actions() {
     });
     on(Act::Export, [this] {
         const auto plan = state_.own_plan();
-        if (!plan || !plan->sheets_done || plan->used_sheets.empty()) {
+        if (!plan || !plan->sheets.done || plan->sheets.used.empty()) {
             say("There is nothing to write yet: give at least one opening a paper.", true);
             return;
         }
         const QString folder = questions_.export_folder(this, settings_.last_folder());
         if (!folder.isEmpty())
             worker_.export_to(document_.project(), plan,
-                              settings_.letter_paper() ? PrintPaper::Letter : PrintPaper::A4, folder);
+                              settings_.letter_paper() ? PrinterPaper::Letter : PrinterPaper::A4, folder);
     });
 }
 
@@ -139,7 +141,7 @@ void BenchWindow::connect_set_out_actions() {
         document_.change(photo >= 0 ? "Take the photo off the page" : "Take the cut off the page",
                          [&](Project& p) {
                              if (photo >= 0)
-                                 p.photos.erase(p.photos.begin() + photo);
+                                 p.set_out.photos.erase(p.set_out.photos.begin() + photo);
                              else if (const PlacedCut* c = state_.in_hand(p))
                                  remove_cut(p, c->id);
                          });
@@ -170,17 +172,18 @@ void BenchWindow::shift_in_pile(int by) {
     document_.change(by > 0 ? "One up in the pile" : "One down in the pile", [&](Project& p) {
         if (const int i = state_.photo_in_hand(p); i >= 0) {
             const int other = i + by;
-            if (p.photos[i].on_top != (by > 0) && (other < 0 || other >= static_cast<int>(p.photos.size()) ||
-                                                   p.photos[other].on_top != p.photos[i].on_top))
-                p.photos[i].on_top = by > 0;
-            else if (other >= 0 && other < static_cast<int>(p.photos.size()))
-                std::swap(p.photos[i], p.photos[other]);
+            if (p.set_out.photos[i].on_top != (by > 0) &&
+                (other < 0 || other >= static_cast<int>(p.set_out.photos.size()) ||
+                 p.set_out.photos[other].on_top != p.set_out.photos[i].on_top))
+                p.set_out.photos[i].on_top = by > 0;
+            else if (other >= 0 && other < static_cast<int>(p.set_out.photos.size()))
+                std::swap(p.set_out.photos[i], p.set_out.photos[other]);
             return;
         }
         const int i = state_.cut_in_hand(p);
         const int other = i + by;
-        if (i >= 0 && other >= 0 && other < static_cast<int>(p.cuts.size()))
-            std::swap(p.cuts[i], p.cuts[other]);
+        if (i >= 0 && other >= 0 && other < static_cast<int>(p.set_out.cuts.size()))
+            std::swap(p.set_out.cuts[i], p.set_out.cuts[other]);
     });
 }
 
@@ -188,10 +191,10 @@ void BenchWindow::connect_section_actions() {
     const auto on = [this](Act act, auto slot) { connect(actions_[act], &QAction::triggered, this, slot); };
     on(Act::SelectRow, [this] {
         const Plan* plan = state_.plan();
-        if (!plan || !plan->cut) return;
+        if (!plan || !plan->sections.cut) return;
         std::set<int> all = state_.selected();
         for (int o : state_.selected())
-            for (int same : row_of(*plan->cut, plan->set_out.to_page, o)) all.insert(same);
+            for (int same : row_of(*plan->sections.cut, plan->set_out.whole.to_page, o)) all.insert(same);
         state_.select(std::move(all));
     });
     on(Act::Divide, [this] { sections_panel_->divide_part().divide_selection(); });
@@ -204,7 +207,7 @@ void BenchWindow::connect_section_actions() {
 std::vector<Spot> BenchWindow::sections_with(const std::vector<int>& openings) const {
     const Plan& plan = *state_.plan();
     std::vector<Spot> out;
-    for (int o : openings) out.push_back(plan.sections[plan.section_of_opening[o]].id);
+    for (int o : openings) out.push_back(plan.sections.all[plan.sections.of_opening[o]].id);
     return out;
 }
 

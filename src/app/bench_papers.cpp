@@ -9,6 +9,7 @@
 #include "app/sheets_panel.h"
 #include "app/wording.h"
 #include "core/project/apply_fix.h"
+#include "core/project/edits.h"
 #include "core/project/hand_edits.h"
 #include "core/project/later.h"
 
@@ -62,8 +63,8 @@ void BenchWindow::connect_paper_actions() {
     on(Act::FindPaper, [this] { drawer_->look_for(); });
     on(Act::Pin, [this] { pin_selection(true); });
     on(Act::Unpin, [this] { pin_selection(false); });
-    on(Act::LeaveRoom, [this] {
-        leave_room_for_others();
+    on(Act::Reserve, [this] {
+        reserve_for_others();
         sheets_panel_->choose(SheetsPanel::Leftovers);
     });
 }
@@ -74,7 +75,7 @@ void BenchWindow::connect_papers() {
     connect(&papers_panel_->opening_part(), &OpeningPart::lock_changed, this, [this](bool locked) {
         document_.change(locked ? "Keep the paper" : "Let the paper be proposed anew", [&](Project& p) {
             if (!state_.plan()) return;
-            change_sections(p, sections_with(selection()), [&](SectionChoice& c) { c.locked = locked; });
+            change_sections(p, sections_with(selection()), [&](PaperChoice& c) { c.locked = locked; });
         });
     });
     connect(&worker_, &Worker::reserved, &state_, &BenchState::show_reserved);
@@ -99,7 +100,8 @@ void BenchWindow::connect_papers() {
             say("You have no papers of your own yet: Keep puts these among them.", false);
     });
     connect(paper, &PaperPart::keep_own, this, [this] {
-        if (document_.project().stash) worker_.keep_papers(document_.project().stash, settings_.own_papers());
+        if (document_.project().stash)
+            worker_.keep_papers(document_.project().stash.pointer(), settings_.own_papers());
     });
     connect(&worker_, &Worker::paper_picture_read, this,
             [paper](const std::shared_ptr<const Stash>& read) { paper->take_picture(*read); });
@@ -109,10 +111,10 @@ void BenchWindow::connect_papers() {
         say(counted(static_cast<std::size_t>(count), "paper is", "papers are") + " among your own now.",
             false);
     });
-    connect(&worker_, &Worker::photo_picture_read, this, [this](const SharedPicture& picture) {
+    connect(&worker_, &Worker::photo_picture_read, this, [this](const Shared<BroughtPicture>& picture) {
         document_.change("Picture of the photo", [&](Project& p) {
             if (const int i = state_.photo_in_hand(p); i >= 0)
-                p.photos[static_cast<std::size_t>(i)].picture = picture;
+                p.set_out.photos[static_cast<std::size_t>(i)].picture = picture;
         });
     });
 }
@@ -120,12 +122,7 @@ void BenchWindow::connect_papers() {
 void BenchWindow::give(const QString& paper_id, Side side, std::vector<int> openings) {
     if (openings.empty() || !state_.plan()) return;
     document_.change(paper_id.isEmpty() ? "Take the paper away" : "Give a paper", [&](Project& p) {
-        change_sections(p, sections_with(openings), [&](SectionChoice& c) {
-            if (!paper_id.isEmpty() && !takes_paper(c.treatment)) c.treatment = Treatment::Paper;
-            c.paper = paper_id.toStdString();
-            c.side = side;
-            c.locked = !paper_id.isEmpty();
-        });
+        give_paper(p, sections_with(openings), paper_id.toStdString(), side);
     });
 }
 
@@ -136,8 +133,8 @@ void BenchWindow::take_for_selection() {
     const std::vector<Spot> sections = sections_with(selection());
     Project next = document_.project();
     for (const Spot s : sections) {
-        const SectionChoice& there = offer->project.choice(s);
-        change_sections(next, {s}, [&](SectionChoice& c) {
+        const PaperChoice& there = offer->project.match.choice(s);
+        change_sections(next, {s}, [&](PaperChoice& c) {
             c.paper = there.paper;
             c.side = there.side;
             c.locked = !there.paper.empty();
@@ -149,38 +146,40 @@ void BenchWindow::take_for_selection() {
 /// A page that is saved says what it takes, so that other pages know.
 void BenchWindow::reserve_papers(const Project& project, const QString& path) {
     const auto plan = state_.own_plan();
-    if (!plan || !plan->sheets_done || !project.stash || plan->papers.size() != project.stash->papers.size())
+    if (!plan || !plan->sheets.done || !project.stash ||
+        plan->papers.uses.size() != project.stash->papers.size())
         return;
     const std::string name = name_of_page(project, QFileInfo(path).completeBaseName().toStdString());
     worker_.reserve(settings_.own_papers(), path, pieces_taken(project, *plan, name));
 }
 
 /// What they have reserved now; where that is kept already, or is nothing any more, no room.
-void BenchWindow::leave_room_for_others() {
+void BenchWindow::reserve_for_others() {
     const Project& project = document_.project();
-    const std::vector<WantedPiece> wanted = of_this_stash(project, state_.wanted_elsewhere());
-    const bool leave = !wanted.empty() && !leaves_room(project, wanted);
-    if (!leave && pages_with_room(project).empty()) {
+    const std::vector<ReservedPiece> wanted = of_this_stash(project, state_.wanted_elsewhere());
+    const bool leave = !wanted.empty() && !reserves_just(project, wanted);
+    if (!leave && pages_reserved_for(project).empty()) {
         say("No other page that was saved with these papers wants a piece of them.", false);
         return;
     }
     document_.change(leave ? "Leave room for other pages" : "Leave no room for other pages", [&](Project& p) {
-        forget_pages(p);
-        if (leave) leave_room(p, wanted);
+        stop_reserving_for_pages(p);
+        if (leave) reserve_for(p, wanted);
     });
 }
 
 void BenchWindow::pin_selection(bool on) {
     const Plan* plan = state_.plan();
-    if (!plan || !plan->sheets_done) return;
+    if (!plan || !plan->sheets.done) return;
     document_.change(on ? "Pin the patch" : "Let the patch lie anywhere", [&](Project& p) {
         for (int o : state_.selected()) {
             const int patch = plan->patch_of(o);
             if (patch < 0) continue;
             if (!on)
-                p.pins.erase(plan->spots[o]);
-            else if (plan->placed[patch].sheet >= 0)
-                p.pins[plan->spots[o]] = *pinned(*plan, patch, plan->placed[patch].sheet);
+                p.sheets.pins.erase(plan->sections.spots[o]);
+            else if (plan->sheets.placed[patch].sheet >= 0)
+                p.sheets.pins[plan->sections.spots[o]] =
+                    *pinned(*plan, patch, plan->sheets.placed[patch].sheet);
         }
     });
 }

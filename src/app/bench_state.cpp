@@ -13,10 +13,10 @@ void BenchState::go_to(Waypoint waypoint) {
 void BenchState::show_plan(std::shared_ptr<const Plan> plan, std::shared_ptr<const Textures> textures) {
     plan_ = std::move(plan);
     textures_ = std::move(textures);
-    const int openings = plan_->cut ? static_cast<int>(plan_->cut->openings.size()) : 0;
+    const int openings = plan_->sections.cut ? static_cast<int>(plan_->sections.cut->openings.size()) : 0;
     if (!selected_.empty() && *selected_.rbegin() >= openings) select({});
     if (hovered_ >= openings) hovered_ = -1;
-    if (picked_ >= static_cast<int>(plan_->papers.size())) pick(-1);
+    if (picked_ >= static_cast<int>(plan_->papers.uses.size())) pick(-1);
     emit plan_changed();
 }
 
@@ -33,23 +33,24 @@ void BenchState::hover(int opening) {
 }
 
 int BenchState::cut_in_hand(const Project& project) const {
-    for (std::size_t i = 0; i < project.cuts.size(); ++i)
-        if (project.cuts[i].id == in_hand_) return static_cast<int>(i);
-    return static_cast<int>(project.cuts.size()) - 1;
+    for (std::size_t i = 0; i < project.set_out.cuts.size(); ++i)
+        if (project.set_out.cuts[i].id == in_hand_) return static_cast<int>(i);
+    return static_cast<int>(project.set_out.cuts.size()) - 1;
 }
 
 PlacedCut* BenchState::in_hand(Project& project) const {
     const int i = cut_in_hand(project);
-    return i < 0 ? nullptr : &project.cuts[i];
+    return i < 0 ? nullptr : &project.set_out.cuts[i];
 }
 
 const SetOut* BenchState::set_out_in_hand(const Project& project) const {
     const int i = cut_in_hand(project);
-    return plan() && i >= 0 && i < static_cast<int>(plan()->each_cut.size()) ? &plan()->each_cut[i] : nullptr;
+    return plan() && i >= 0 && i < static_cast<int>(plan()->set_out.each.size()) ? &plan()->set_out.each[i]
+                                                                                 : nullptr;
 }
 
 int BenchState::photo_in_hand(const Project& project) const {
-    return photo_in_hand_ < static_cast<int>(project.photos.size()) ? photo_in_hand_ : -1;
+    return photo_in_hand_ < static_cast<int>(project.set_out.photos.size()) ? photo_in_hand_ : -1;
 }
 
 void BenchState::take_in_hand(int cut_id) {
@@ -66,13 +67,13 @@ void BenchState::take_photo(int photo) {
 }
 
 void BenchState::take_next(const Project& project) {
-    const int cuts = static_cast<int>(project.cuts.size());
-    const int photos = static_cast<int>(project.photos.size());
+    const int cuts = static_cast<int>(project.set_out.cuts.size());
+    const int photos = static_cast<int>(project.set_out.photos.size());
     if (cuts + photos == 0) return;
     const int photo = photo_in_hand(project);
     const int next = ((photo >= 0 ? cuts + photo : cut_in_hand(project)) + 1) % (cuts + photos);
     if (next < cuts)
-        take_in_hand(project.cuts[next].id);
+        take_in_hand(project.set_out.cuts[next].id);
     else
         take_photo(next - cuts);
 }
@@ -88,10 +89,10 @@ void BenchState::set_tool(Tool tool) {
     emit tool_changed();
 }
 
-void BenchState::show_mats(std::shared_ptr<const ShownMats> mats) {
+void BenchState::show_cutting_mats(std::shared_ptr<const ShownCuttingMats> mats) {
     if (!mats && !mats_) return;
     mats_ = std::move(mats);
-    emit mats_changed();
+    emit cutting_mats_changed();
 }
 
 void BenchState::pick(int paper) {

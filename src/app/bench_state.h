@@ -3,7 +3,7 @@
 // signals and never to each other.
 
 #include "app/worker.h"
-#include "core/setout/mats.h"
+#include "core/setout/cutting_mats.h"
 
 #include <QObject>
 #include <QStringList>
@@ -25,12 +25,12 @@ struct Offer {
 };
 
 /// Cuts as they lie on the cutting mat, on show instead of the page.
-struct ShownMats {
+struct ShownCuttingMats {
     QString title;
     std::shared_ptr<const CutFile> cut;
     std::vector<InsertLabel> labels;
-    std::vector<std::vector<OnMat>> mats;
-    MatSize size;
+    std::vector<std::vector<OnCuttingMat>> mats;
+    CuttingMat size;
 };
 
 class BenchState : public QObject {
@@ -78,14 +78,16 @@ public:
         return at == reserved_.areas.end() ? 0 : at->second;
     }
     /// The pieces that these are for.
-    const std::vector<WantedPiece>& wanted_elsewhere() const { return reserved_.pieces; }
+    const std::vector<ReservedPiece>& wanted_elsewhere() const { return reserved_.pieces; }
     /// The side of a paper that shows in the drawer, and that is given.
     Side side_up(int paper) const { return turned_.contains(paper) ? Side::B : Side::A; }
     /// A distance measured on the page, if one is on show.
     const std::optional<std::pair<Point, Point>>& measured() const { return measured_; }
-    const std::shared_ptr<const ShownMats>& mats() const { return mats_; } ///< null while the page is on show
+    const std::shared_ptr<const ShownCuttingMats>& mats() const {
+        return mats_;
+    } ///< null while the page is on show
     /// What a drag on the page means besides its usual meaning.
-    enum class Tool { None, Measure, DivideByLine, KeepFree, MovePrint };
+    enum class Tool { None, Measure, DivideByLine, Protect, MovePattern };
     Tool tool() const { return tool_; }
 
     void go_to(Waypoint waypoint);
@@ -99,7 +101,7 @@ public:
     void take_next(const Project& project);
     void measure(std::optional<std::pair<Point, Point>> between);
     void set_tool(Tool tool);
-    void show_mats(std::shared_ptr<const ShownMats> mats);
+    void show_cutting_mats(std::shared_ptr<const ShownCuttingMats> mats);
     void set_offers(std::vector<Offer> offers); ///< the first is on show, all side by side
     void show_offer(int offer);
     void show_side_by_side(bool all);
@@ -121,7 +123,7 @@ signals:
     void measured_changed();
     void offer_changed();
     void compared_changed();
-    void mats_changed();
+    void cutting_mats_changed();
     void tool_changed();
 
 private:
@@ -142,7 +144,7 @@ private:
     Reserved reserved_;
     std::optional<std::pair<Point, Point>> measured_;
     Tool tool_ = Tool::None;
-    std::shared_ptr<const ShownMats> mats_;
+    std::shared_ptr<const ShownCuttingMats> mats_;
 };
 
 } // namespace zesty

@@ -1,8 +1,8 @@
 #include "app/bench_window.h"
 
+#include "app/cutting_mat_view.h"
 #include "app/drawer.h"
 #include "app/keys_sheet.h"
-#include "app/mat_view.h"
 #include "app/page_view.h"
 #include "app/papers_panel.h"
 #include "app/proposals_view.h"
@@ -16,6 +16,7 @@
 #include "app/theme.h"
 #include "app/wording.h"
 #include "core/geometry/lengths.h"
+#include "core/project/edits.h"
 
 #include <QCloseEvent>
 #include <QDragEnterEvent>
@@ -87,7 +88,7 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
     sheets_ = new SheetsView(document_, state_, middle_);
     middle_->addWidget(page_);
     middle_->addWidget(sheets_);
-    middle_->addWidget(new MatView(state_, middle_));
+    middle_->addWidget(new CuttingMatView(state_, middle_));
     proposals_ = new ProposalsView(state_, middle_);
     middle_->addWidget(proposals_);
     drawer_ = new Drawer(document_, state_, whole);
@@ -110,13 +111,13 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
     connect_actions();
     connect_worker();
     connect(&state_, &BenchState::waypoint_changed, this, [this] {
-        state_.show_mats(nullptr);
+        state_.show_cutting_mats(nullptr);
         show_waypoint();
     });
-    connect(&state_, &BenchState::mats_changed, this, &BenchWindow::show_waypoint);
+    connect(&state_, &BenchState::cutting_mats_changed, this, &BenchWindow::show_waypoint);
     connect(&state_, &BenchState::offer_changed, this, &BenchWindow::show_middle);
-    connect(&state_, &BenchState::in_hand_changed, this, [this] { state_.show_mats(nullptr); });
-    connect(&document_, &Document::project_changed, this, [this] { state_.show_mats(nullptr); });
+    connect(&state_, &BenchState::in_hand_changed, this, [this] { state_.show_cutting_mats(nullptr); });
+    connect(&document_, &Document::project_changed, this, [this] { state_.show_cutting_mats(nullptr); });
     for (auto signal : {&BenchState::selection_changed, &BenchState::picked_changed,
                         &BenchState::offer_changed, &BenchState::plan_changed, &BenchState::in_hand_changed})
         connect(&state_, signal, this, &BenchWindow::refresh_actions);
@@ -262,13 +263,13 @@ void BenchWindow::connect_worker() {
         fit_next_ = true;
         state_.select({});
         settings_.add_recent(path);
-        const bool fresh = document_.project().cuts.empty();
+        const bool fresh = document_.project().set_out.cuts.empty();
         document_.change("Open a drawing", [&](Project& p) {
             set_only_cut(p, file);
             if (fresh || p.title.empty()) p.title = QFileInfo(path).completeBaseName().toStdString();
         });
         state_.go_to(Waypoint::SetOut);
-        ask_size_of(*file, document_.project().cuts.back().id);
+        ask_size_of(*file, document_.project().set_out.cuts.back().id);
     });
     connect(&worker_, &Worker::opened_to_add, this, [this](const auto& file, const QString& path) {
         settings_.add_recent(path);
@@ -277,7 +278,7 @@ void BenchWindow::connect_worker() {
             id = add_cut(p, file);
             // What has been measured is set out at the size it has.
             if (file->drawing.size_real)
-                p.cuts.back().place = {SizeRule::Width, file->drawing.width, 0, false, {}};
+                p.set_out.cuts.back().place = {SizeRule::Width, file->drawing.width, 0, false, {}};
         });
         state_.take_in_hand(id);
         ask_size_of(*file, id);
@@ -327,10 +328,10 @@ void BenchWindow::replan() {
 
 void BenchWindow::follow_aims() {
     Project only_aims = planned_;
-    only_aims.style = document_.project().style;
-    only_aims.roles = document_.project().roles;
-    only_aims.apart = document_.project().apart;
-    only_aims.slants = document_.project().slants;
+    only_aims.match.style = document_.project().match.style;
+    only_aims.match.roles = document_.project().match.roles;
+    only_aims.match.apart = document_.project().match.apart;
+    only_aims.match.slants = document_.project().match.slants;
     const bool aims = only_aims == document_.project() && !(planned_ == document_.project());
     const bool watched = state_.offer() || worker_.proposing() || aims_timer_->isActive();
     if (aims && watched)
@@ -343,7 +344,7 @@ void BenchWindow::follow_aims() {
 bool BenchWindow::settled() const {
     const auto plan = state_.own_plan();
     return worker_.idle() && !worker_.proposing() && !aims_timer_->isActive() && plan &&
-           (plan->sheets_done || !plan->cut) && page_->up_to_date() && sheets_->up_to_date() &&
+           (plan->sheets.done || !plan->sections.cut) && page_->up_to_date() && sheets_->up_to_date() &&
            proposals_->up_to_date();
 }
 
@@ -375,8 +376,8 @@ void BenchWindow::refresh_head() {
     title_->setText(
         QString("<b style='font-size:15px'>%1</b>%2 &nbsp;&nbsp;<span style='color:#6B6670'>%3</span>")
             .arg(name.toHtmlEscaped(), document_.changed() ? " *" : "",
-                 (p.page.spread ? QString("spread of %1 pages") : QString("%1 page"))
-                     .arg(words(format_size(p.page.width, p.page.height, p.units)))));
+                 (p.set_out.page.spread ? QString("spread of %1 pages") : QString("%1 page"))
+                     .arg(words(format_size(p.set_out.page.width, p.set_out.page.height, p.units)))));
     setWindowTitle(name + (document_.changed() ? "*" : "") + " - Zesty Panel");
     QUndoStack& h = document_.history();
     actions_[Act::Undo]->setEnabled(h.canUndo());
@@ -389,7 +390,7 @@ void BenchWindow::refresh_head() {
 
 void BenchWindow::refresh_actions() {
     const Plan* plan = state_.plan();
-    const bool cut = plan && plan->cut;
+    const bool cut = plan && plan->sections.cut;
     const bool some = cut && !state_.selected().empty();
     const bool offer = state_.offer() != nullptr;
     for (Act a : {Act::TurnLeft, Act::TurnRight, Act::Mirror, Act::Centre, Act::SelectAll})
@@ -404,7 +405,7 @@ void BenchWindow::refresh_actions() {
         actions_[a]->setEnabled(some && !offer);
     actions_[Act::Group]->setEnabled(some && state_.selected().size() > 1 && !offer);
     actions_[Act::Give]->setEnabled(some && state_.picked() >= 0 && !offer);
-    actions_[Act::Propose]->setEnabled(cut && !plan->papers.empty());
+    actions_[Act::Propose]->setEnabled(cut && !plan->papers.uses.empty());
     for (Act a : {Act::TakeProposal, Act::SideBySide, Act::NextProposal}) actions_[a]->setEnabled(offer);
     actions_[Act::TakeForSelection]->setEnabled(offer && some);
     actions_[Act::TurnPaper]->setEnabled(state_.picked() >= 0);

@@ -87,7 +87,7 @@ private:
     void connect_papers();
     void connect_paper_actions();
     void take_for_selection();
-    void leave_room_for_others();
+    void reserve_for_others();
     void reserve_papers(const Project& project, const QString& path);
     void pin_selection(bool on);
     void treat(Treatment treatment);

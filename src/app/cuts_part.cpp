@@ -66,7 +66,8 @@ void CutsPart::answer_size(double longer_side) {
         PlacedCut* c = state_.in_hand(p);
         if (!c || c->id != asks_about_) return;
         c->place.rule = now->size.x >= now->size.y ? SizeRule::Width : SizeRule::Height;
-        c->place = resized(c->place, *now, p.page, longer_side / std::max({now->size.x, now->size.y, 1e-9}));
+        c->place =
+            resized(c->place, *now, p.set_out.page, longer_side / std::max({now->size.x, now->size.y, 1e-9}));
     });
     asks_about_ = -1;
     refresh_question();
@@ -75,13 +76,14 @@ void CutsPart::answer_size(double longer_side) {
 void CutsPart::refresh_question() {
     const Project& p = document_.project();
     const int i = state_.cut_in_hand(p);
-    const bool asks = i >= 0 && p.cuts[static_cast<std::size_t>(i)].id == asks_about_;
+    const bool asks = i >= 0 && p.set_out.cuts[static_cast<std::size_t>(i)].id == asks_about_;
     question_->setVisible(asks);
     if (!asks) return;
-    const PlacedCut& cut = p.cuts[static_cast<std::size_t>(i)];
-    question_says_->setText("How large is <b>" +
-                            words(p.drawings[static_cast<std::size_t>(cut.drawing)]->name).toHtmlEscaped() +
-                            "</b>? Its file does not say.");
+    const PlacedCut& cut = p.set_out.cuts[static_cast<std::size_t>(i)];
+    question_says_->setText(
+        "How large is <b>" +
+        words(p.set_out.drawings[static_cast<std::size_t>(cut.drawing)]->name).toHtmlEscaped() +
+        "</b>? Its file does not say.");
     if (const SetOut* now = state_.set_out_in_hand(p); now)
         size_answer_->show_length(std::max(now->size.x, now->size.y), p.units);
 }
@@ -184,7 +186,7 @@ void CutsPart::choose_rule(int index) {
         PlacedCut* c = state_.in_hand(p);
         if (!c) return;
         c->place.rule = static_cast<SizeRule>(index);
-        c->place = resized(c->place, *in_hand, p.page, 1);
+        c->place = resized(c->place, *in_hand, p.set_out.page, 1);
     });
 }
 
@@ -195,7 +197,8 @@ void CutsPart::slide(int value) {
     document_.change(
         "Size the cut",
         [&](Project& p) {
-            if (PlacedCut* c = state_.in_hand(p)) c->place = resized(c->place, *in_hand, p.page, factor);
+            if (PlacedCut* c = state_.in_hand(p))
+                c->place = resized(c->place, *in_hand, p.set_out.page, factor);
         },
         slide_number_);
 }
@@ -203,15 +206,15 @@ void CutsPart::slide(int value) {
 void CutsPart::refresh() {
     const Project& p = document_.project();
     const int i = state_.cut_in_hand(p);
-    which_->setText(
-        i < 0
-            ? QString("No cut yet")
-            : QString("Cut %1 of %2: %3")
-                  .arg(i + 1)
-                  .arg(p.cuts.size())
-                  .arg(words(p.drawings[static_cast<std::size_t>(p.cuts[static_cast<std::size_t>(i)].drawing)]
-                                 ->name)));
-    const CutPlacement place = i < 0 ? CutPlacement{} : p.cuts[static_cast<std::size_t>(i)].place;
+    which_->setText(i < 0 ? QString("No cut yet")
+                          : QString("Cut %1 of %2: %3")
+                                .arg(i + 1)
+                                .arg(p.set_out.cuts.size())
+                                .arg(words(p.set_out
+                                               .drawings[static_cast<std::size_t>(
+                                                   p.set_out.cuts[static_cast<std::size_t>(i)].drawing)]
+                                               ->name)));
+    const CutPlacement place = i < 0 ? CutPlacement{} : p.set_out.cuts[static_cast<std::size_t>(i)].place;
     rule_->show_choice(static_cast<int>(place.rule));
     length_->show_length(place.length, p.units);
     turn_->setText(QString::number(place.turn_deg, 'g', 5) + " deg");

@@ -19,11 +19,12 @@ CuttingPart::CuttingPart(Document& document, BenchState& state, Actions& actions
     auto* gap = new LengthEdit("Gap between patches on a sheet", 0, 50, this);
     gap->setToolTip("Kept free between patches: half a millimetre for a machine, two or more for scissors");
     connect(gap, &LengthEdit::length_entered, this, [this](double mm) {
-        document_.change("Gap between patches", [&](Project& p) { p.blade_gap = mm; });
+        document_.change("Gap between patches", [&](Project& p) { p.sheets.blade_gap = mm; });
     });
-    connect(&document, &Document::project_changed, gap,
-            [this, gap] { gap->show_length(document_.project().blade_gap, document_.project().units); });
-    gap->show_length(document_.project().blade_gap, document_.project().units);
+    connect(&document, &Document::project_changed, gap, [this, gap] {
+        gap->show_length(document_.project().sheets.blade_gap, document_.project().units);
+    });
+    gap->show_length(document_.project().sheets.blade_gap, document_.project().units);
     r->addWidget(gap);
     auto* between = new QLabel("between patches", this);
     between->setProperty("quiet", true);
@@ -60,7 +61,7 @@ void CuttingPart::show_written(const QStringList& files) {
 
 void CuttingPart::refresh() {
     const Plan* plan = state_.plan();
-    summary_->setText(plan && plan->cut ? sheets_answer(*plan) : QString("Nothing to cut yet"));
+    summary_->setText(plan && plan->sections.cut ? sheets_answer(*plan) : QString("Nothing to cut yet"));
 }
 
 } // namespace zesty

@@ -1,6 +1,7 @@
 #include "app/divide_part.h"
 
 #include "app/wording.h"
+#include "core/project/edits.h"
 
 #include <QHBoxLayout>
 #include <QSpinBox>
@@ -66,7 +67,7 @@ void DividePart::divide_selection() {
 }
 
 void DividePart::divide_base() {
-    const bool divided = document_.project().divisions.contains(base_spot);
+    const bool divided = document_.project().sections.divisions.contains(base_spot);
     document_.change(divided ? "Make the base whole" : "Divide the base", [&](Project& p) {
         if (divided)
             undivide(p, {base_spot});
@@ -79,7 +80,7 @@ void DividePart::refresh() {
     kind_->show_choice(kind_chosen_);
     count_->setEnabled(kind_chosen_ != static_cast<int>(Division::Kind::Line));
     rows_->setEnabled(kind_chosen_ == static_cast<int>(Division::Kind::Grid));
-    const auto& divisions = document_.project().divisions;
+    const auto& divisions = document_.project().sections.divisions;
     base_->setText(divisions.contains(base_spot) ? "Base whole again" : "Divide the base");
     QString text = state_.selected().empty() ? "Select the openings to divide. " : QString();
     if (kind_chosen_ == 0) text += "Or drag a line across an opening. ";

@@ -55,8 +55,8 @@ const Paper* Swatch::paper() const {
 
 QString Swatch::status() const {
     const Plan* plan = state_.plan();
-    if (!plan || paper_ >= static_cast<int>(plan->papers.size())) return {};
-    const PaperUse& use = plan->papers[paper_];
+    if (!plan || paper_ >= static_cast<int>(plan->papers.uses.size())) return {};
+    const PaperUse& use = plan->papers.uses[paper_];
     if (use.short_patches > 0) return counted(use.short_patches, "patch short", "patches short");
     // What other pages have reserved is as good as gone.
     const double other = state_.reserved(paper()->id);
@@ -67,7 +67,7 @@ QString Swatch::status() const {
                            : QString("%1 here, %2 % left").arg(use.sections).arg(left);
     std::size_t sheets = 0;
     std::size_t scraps = 0;
-    for (const Sheet& s : plan->sheets)
+    for (const Sheet& s : plan->papers.sheets)
         if (s.paper == paper_) (s.kind <= SheetKind::Offcut ? scraps : sheets) += 1;
     QStringList parts;
     if (sheets > 0) parts << counted(sheets, "sheet", "sheets");
@@ -98,7 +98,7 @@ void Swatch::paint_side(QPainter& p, Side side) const {
 void Swatch::paintEvent(QPaintEvent*) {
     const Plan* plan = state_.plan();
     const Paper* paper = this->paper();
-    if (!plan || !paper || paper_ >= static_cast<int>(plan->papers.size())) return;
+    if (!plan || !paper || paper_ >= static_cast<int>(plan->papers.uses.size())) return;
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.setRenderHint(QPainter::SmoothPixmapTransform);
@@ -112,7 +112,7 @@ void Swatch::paintEvent(QPaintEvent*) {
 
     // The gauge: a sheet of which the used part has been cut away, with a slanted cut.
     const QRectF r = picture_of_swatch;
-    const PaperUse& use = plan->papers[paper_];
+    const PaperUse& use = plan->papers.uses[paper_];
     const double left = std::clamp(1 - use.used_area / std::max(use.stock_area, 1.0), 0.0, 1.0);
     p.setPen(QPen(theme::line, 1, Qt::DashLine));
     p.setBrush(theme::bench);
@@ -259,14 +259,15 @@ std::vector<int> Drawer::papers_to_show() const {
     if (!stash) return {};
     std::vector<int> out = found_in(*stash, filter_->query());
     const Plan* plan = state_.plan();
-    if (plan && plan->papers.size() == stash->papers.size())
-        std::stable_partition(out.begin(), out.end(), [&](int p) { return plan->papers[p].sections > 0; });
+    if (plan && plan->papers.uses.size() == stash->papers.size())
+        std::stable_partition(out.begin(), out.end(),
+                              [&](int p) { return plan->papers.uses[p].sections > 0; });
     return out;
 }
 
 void Drawer::rebuild(const std::vector<int>& papers) {
     order_ = papers;
-    shown_ = document_.project().stash;
+    shown_ = document_.project().stash.pointer();
     swatches_.clear();
     row_ = new QWidget;
     auto* row = new QHBoxLayout(row_);
@@ -302,7 +303,7 @@ void Drawer::refresh() {
             QString("<b>Drawer</b>&nbsp;&nbsp; %1%2, %3")
                 .arg(papers.size() < stash->papers.size() ? QString("%1 of ").arg(papers.size()) : QString(),
                      counted(stash->papers.size(), "paper", "papers"),
-                     counted(plan->sheets.size(), "sheet and scrap", "sheets and scraps")));
+                     counted(plan->papers.sheets.size(), "sheet and scrap", "sheets and scraps")));
     }
     for (Swatch* s : swatches_) s->update();
 }

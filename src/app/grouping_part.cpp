@@ -2,6 +2,7 @@
 
 #include "app/theme.h"
 #include "app/wording.h"
+#include "core/project/edits.h"
 #include "core/sections/grouping.h"
 
 #include <QComboBox>
@@ -56,7 +57,7 @@ void GroupingPart::build_section() {
     own_lip_->setFixedWidth(84);
     connect(own_lip_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Lip of the section", [&](Project& p) {
-            const auto own = std::abs(mm - p.lip) < 0.01 ? std::nullopt : std::optional(mm);
+            const auto own = std::abs(mm - p.sections.lip) < 0.01 ? std::nullopt : std::optional(mm);
             change_sections(p, selected_sections(), [&](SectionChoice& c) { c.lip = own; });
         });
     });
@@ -108,7 +109,7 @@ void GroupingPart::build_grouping() {
     lip_->setObjectName("lip");
     lip_->setFixedWidth(84);
     connect(lip_, &LengthEdit::length_entered, this,
-            [this](double mm) { document_.change("Lip wanted", [&](Project& p) { p.lip = mm; }); });
+            [this](double mm) { document_.change("Lip wanted", [&](Project& p) { p.sections.lip = mm; }); });
     r->addWidget(lip_);
     auto* wanted = new QLabel("wanted everywhere", this);
     wanted->setProperty("quiet", true);
@@ -120,7 +121,7 @@ std::vector<Spot> GroupingPart::selected_sections() const {
     std::set<Spot> out;
     if (!state_.plan()) return {};
     for (Spot o : state_.plan()->spots_of({state_.selected().begin(), state_.selected().end()}))
-        out.insert(section_of(document_.project(), o));
+        out.insert(document_.project().sections.section_of(o));
     return {out.begin(), out.end()};
 }
 
@@ -132,11 +133,12 @@ void GroupingPart::treat(Treatment treatment) {
 
 void GroupingPart::group_by_rule() {
     const Plan* plan = state_.plan();
-    if (!plan || !plan->cut) return;
+    if (!plan || !plan->sections.cut) return;
     const GroupRule rule{static_cast<GroupRule::Kind>(rule_->currentIndex()), count_->value(),
-                         document_.project().page.whole().centre()};
-    const auto groups = groups_by(rule, *plan->cut, plan->set_out.to_page, plan->cut_of_opening,
-                                  {state_.selected().begin(), state_.selected().end()});
+                         document_.project().set_out.page.whole().centre()};
+    const auto groups =
+        groups_by(rule, *plan->sections.cut, plan->set_out.whole.to_page, plan->sections.cut_of_opening,
+                  {state_.selected().begin(), state_.selected().end()});
     document_.change("Group by " + rule_->currentText(), [&](Project& p) {
         for (const auto& g : groups) group(p, plan->spots_of(g));
     });
@@ -145,9 +147,9 @@ void GroupingPart::group_by_rule() {
 void GroupingPart::refresh() {
     const Project& project = document_.project();
     const Plan* plan = state_.plan();
-    lip_->show_length(project.lip, project.units);
+    lip_->show_length(project.sections.lip, project.units);
     const auto sections = selected_sections();
-    const bool any = plan && plan->cut && !sections.empty();
+    const bool any = plan && plan->sections.cut && !sections.empty();
     for (QWidget* w : std::initializer_list<QWidget*>{treatment_[0], treatment_[1], own_lip_, order_})
         w->setEnabled(any);
     name_->setEnabled(any && sections.size() == 1);
@@ -157,10 +159,10 @@ void GroupingPart::refresh() {
         treatment_[0]->show_choice(-1);
         treatment_[1]->show_choice(-1);
         name_->clear();
-        own_lip_->show_length(project.lip, project.units);
+        own_lip_->show_length(project.sections.lip, project.units);
         order_->setValue(0);
     } else {
-        const SectionChoice& c = project.choice(sections[0]);
+        const SectionChoice& c = project.sections.choice(sections[0]);
         const std::size_t openings = state_.selected().size();
         selection_->setText(openings == 1 ? QString("Opening %1").arg(*state_.selected().begin() + 1)
                                           : QString("%1 openings, %2")
@@ -169,16 +171,17 @@ void GroupingPart::refresh() {
         numbers_->setText(openings == 1
                               ? about_opening(project, *plan, *state_.selected().begin()).section(": ", 1)
                               : QString("Make them one section to give them one paper."));
-        const bool mixed = std::any_of(sections.begin(), sections.end(),
-                                       [&](Spot s) { return project.choice(s).treatment != c.treatment; });
+        const bool mixed = std::any_of(sections.begin(), sections.end(), [&](Spot s) {
+            return project.sections.choice(s).treatment != c.treatment;
+        });
         const int t = mixed ? -1 : static_cast<int>(c.treatment);
         treatment_[0]->show_choice(t < in_first_row ? t : -1);
         treatment_[1]->show_choice(t >= in_first_row ? t - in_first_row : -1);
         if (!name_->hasFocus()) name_->setText(words(c.name));
-        own_lip_->show_length(c.lip.value_or(project.lip), project.units);
+        own_lip_->show_length(c.lip.value_or(project.sections.lip), project.units);
         if (!order_->hasFocus()) order_->setValue(c.order);
     }
-    if (!plan || !plan->cut || plan->patches.empty()) {
+    if (!plan || !plan->sections.cut || plan->sections.patches.empty()) {
         summary_->setText("No patches yet.");
         return;
     }

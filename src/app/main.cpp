@@ -32,7 +32,7 @@ int main(int argc, char** argv) {
     window.show();
     if (qEnvironmentVariableIsSet("ZESTY_TIME_START"))
         QObject::connect(&window.state(), &zesty::BenchState::plan_changed, &window, [&] {
-            if (!window.state().plan()->cut) return;
+            if (!window.state().plan()->sections.cut) return;
             std::printf("first page after %lld ms\n", static_cast<long long>(clock.elapsed()));
             std::fflush(stdout);
         });

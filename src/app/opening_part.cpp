@@ -2,6 +2,7 @@
 
 #include "app/theme.h"
 #include "app/wording.h"
+#include "core/project/edits.h"
 #include "core/stash/side_names.h"
 
 #include <QDoubleValidator>
@@ -41,7 +42,7 @@ OpeningPart::OpeningPart(Document& document, BenchState& state, Actions& actions
     others_->setObjectName("others");
     column_->addWidget(others_);
     build_rules();
-    build_print();
+    build_pattern();
     connect(&state, &BenchState::plan_changed, this, &OpeningPart::refresh_if_shown);
     connect(&state, &BenchState::offer_changed, this, &OpeningPart::refresh_if_shown);
     connect(&state, &BenchState::selection_changed, this, &OpeningPart::refresh_if_shown);
@@ -59,7 +60,7 @@ void OpeningPart::build_rules() {
         return b;
     };
     never_ = rule("Never here", "This paper must never be here", [this] {
-        change("Never this paper here", [](SectionChoice& c) {
+        change("Never this paper here", [](PaperChoice& c) {
             if (c.paper.empty()) return;
             c.never.push_back(c.paper);
             std::sort(c.never.begin(), c.never.end());
@@ -70,13 +71,13 @@ void OpeningPart::build_rules() {
     const auto follow = [this](const QString& intention, bool facing) {
         const Plan* plan = state_.plan();
         if (!plan || state_.selected().size() < 2) return;
-        const Spot leader = plan->sections[selected_section()].id;
-        change(intention, [&](SectionChoice& c) {
+        const Spot leader = plan->sections.all[selected_section()].id;
+        change(intention, [&](PaperChoice& c) {
             c.same_as = leader;
             c.facing = facing;
         });
         document_.change(intention, [&](Project& p) {
-            change_sections(p, {leader}, [](SectionChoice& c) {
+            change_sections(p, {leader}, [](PaperChoice& c) {
                 c.same_as.reset();
                 c.facing = false;
             });
@@ -87,7 +88,7 @@ void OpeningPart::build_rules() {
     facing_ = rule("Facing", "The same paper, stripes slanting the other way",
                    [follow] { follow("Facing papers", true); });
     own_ = rule("No rules", "A paper of their own, and any paper again", [this] {
-        change("No rules", [](SectionChoice& c) {
+        change("No rules", [](PaperChoice& c) {
             c.same_as.reset();
             c.facing = false;
             c.never.clear();
@@ -96,7 +97,7 @@ void OpeningPart::build_rules() {
     r->addStretch(1);
 }
 
-void OpeningPart::build_print() {
+void OpeningPart::build_pattern() {
     auto* r = row(QString());
     auto* slant = new QLabel("Slant", this);
     slant->setProperty("quiet", true);
@@ -111,7 +112,7 @@ void OpeningPart::build_print() {
     connect(slant_, &QLineEdit::editingFinished, this, [this] {
         const std::optional<double> deg =
             slant_->text().isEmpty() ? std::nullopt : std::optional(slant_->text().toDouble());
-        change("Slant of the print", [&](SectionChoice& c) { c.print.slant_deg = deg; });
+        change("Slant of the print", [&](PaperChoice& c) { c.pattern.slant_deg = deg; });
     });
     r->addWidget(slant_);
     run_on_ = new QPushButton("Run on", this);
@@ -120,7 +121,7 @@ void OpeningPart::build_print() {
     run_on_->setToolTip("The print runs on from patch to patch of the section");
     connect(run_on_, &QPushButton::clicked, this, [this](bool on) {
         change(on ? "Let the print run on" : "No need to run on",
-               [&](SectionChoice& c) { c.print.run_on = on; });
+               [&](PaperChoice& c) { c.pattern.run_on = on; });
     });
     r->addWidget(run_on_);
     move_ = new QPushButton("Move", this);
@@ -130,28 +131,29 @@ void OpeningPart::build_print() {
     move_->setToolTip(
         "Drag the print in an opening, or push it with the arrow keys: the patch is cut where it "
         "looks like that");
-    connect(move_, &QPushButton::clicked, this,
-            [this](bool on) { state_.set_tool(on ? BenchState::Tool::MovePrint : BenchState::Tool::None); });
+    connect(move_, &QPushButton::clicked, this, [this](bool on) {
+        state_.set_tool(on ? BenchState::Tool::MovePattern : BenchState::Tool::None);
+    });
     r->addWidget(move_);
     plain_ = new QPushButton("Plain", this);
     plain_->setToolTip("No wishes about the print any more");
     connect(plain_, &QPushButton::clicked, this,
-            [this] { change("No wishes about the print", [](SectionChoice& c) { c.print = {}; }); });
+            [this] { change("No wishes about the print", [](PaperChoice& c) { c.pattern = {}; }); });
     r->addWidget(plain_);
     r->addStretch(1);
 }
 
 int OpeningPart::selected_section() const {
     const Plan* plan = state_.plan();
-    if (!plan || !plan->cut || state_.selected().empty()) return -1;
-    return plan->section_of_opening[*state_.selected().begin()];
+    if (!plan || !plan->sections.cut || state_.selected().empty()) return -1;
+    return plan->sections.of_opening[*state_.selected().begin()];
 }
 
 template <class Change> void OpeningPart::change(const QString& intention, Change apply) {
     const Plan* plan = state_.plan();
-    if (!plan || !plan->cut || state_.selected().empty() || state_.offer()) return;
+    if (!plan || !plan->sections.cut || state_.selected().empty() || state_.offer()) return;
     std::vector<Spot> sections;
-    for (int o : state_.selected()) sections.push_back(plan->sections[plan->section_of_opening[o]].id);
+    for (int o : state_.selected()) sections.push_back(plan->sections.all[plan->sections.of_opening[o]].id);
     document_.change(intention, [&](Project& p) { change_sections(p, sections, apply); });
 }
 
@@ -227,7 +229,7 @@ void OpeningPart::refresh() {
     const bool free = any && !state_.offer();
     lock_->setEnabled(false);
     lock_->setChecked(false);
-    move_->setChecked(state_.tool() == BenchState::Tool::MovePrint);
+    move_->setChecked(state_.tool() == BenchState::Tool::MovePattern);
     for (QWidget* w : std::initializer_list<QWidget*>{never_, own_, slant_, run_on_, move_, plain_})
         w->setEnabled(free);
     for (QWidget* w : {same_, facing_}) w->setEnabled(free && state_.selected().size() > 1);
@@ -235,18 +237,18 @@ void OpeningPart::refresh() {
         ++*asked_;
         show_others(nullptr);
         selection_->setText("Nothing selected");
-        has_->setText(plan && plan->papers.empty()
+        has_->setText(plan && plan->papers.uses.empty()
                           ? "Open a stash in the drawer: without paper there is nothing to choose."
                           : "Select openings to give them a paper, or drag one from the drawer.");
         return;
     }
     const int opening = *state_.selected().begin();
-    const Section& s = plan->sections[section];
+    const Section& s = plan->sections.all[section];
     const Project& project = state_.offer() ? state_.offer()->project : document_.project();
-    const SectionChoice& choice = document_.project().choice(s.id);
+    const PaperChoice& choice = document_.project().match.choice(s.id);
     selection_->setText(state_.selected().size() == 1 ? QString("Opening %1").arg(opening + 1)
                                                       : QString("%1 openings").arg(state_.selected().size()));
-    const int paper = plan->paper_of_section[section];
+    const int paper = plan->papers.of_section[section];
     QString has = !takes_paper(s.treatment)
                       ? (s.treatment == Treatment::Open ? "Left open: the base shows."
                                                         : "A print goes behind it, no paper.")
@@ -259,15 +261,15 @@ void OpeningPart::refresh() {
     has_->setText(has);
     never_->setEnabled(free && paper >= 0);
     lock_->setEnabled(paper >= 0 && !state_.offer());
-    lock_->setChecked(s.locked);
+    lock_->setChecked(choice.locked);
     if (!slant_->hasFocus())
-        slant_->setText(choice.print.slant_deg ? QString::number(*choice.print.slant_deg) : QString());
-    run_on_->setChecked(choice.print.run_on);
-    plain_->setEnabled(free && choice.print != PrintWish{});
-    if (state_.offer() || !takes_paper(s.treatment) || plan->papers.empty()) {
+        slant_->setText(choice.pattern.slant_deg ? QString::number(*choice.pattern.slant_deg) : QString());
+    run_on_->setChecked(choice.pattern.run_on);
+    plain_->setEnabled(free && choice.pattern != PatternWish{});
+    if (state_.offer() || !takes_paper(s.treatment) || plan->papers.uses.empty()) {
         ++*asked_;
         show_others(nullptr);
-    } else if (plan->sheets_done) {
+    } else if (plan->sheets.done) {
         ask_why(section);
     }
 }

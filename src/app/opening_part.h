@@ -21,7 +21,7 @@ signals:
 private:
     void refresh() override;
     void build_rules();
-    void build_print();
+    void build_pattern();
     void ask_why(int section);
     void show_others(const WhyPaper* why);
     int selected_section() const;

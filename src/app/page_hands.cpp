@@ -3,6 +3,7 @@
 #include "app/page_view.h"
 #include "core/geometry/measure.h"
 #include "core/project/drawn_line.h"
+#include "core/project/edits.h"
 #include "core/project/hand_edits.h"
 #include "core/sections/grouping.h"
 #include "core/setout/photos.h"
@@ -31,7 +32,7 @@ void PageView::wheelEvent(QWheelEvent* event) {
 
 bool PageView::over_corner(QPointF pixel) const {
     const Plan* plan = state_.plan();
-    if (state_.waypoint() != Waypoint::SetOut || !plan || !plan->cut) return false;
+    if (state_.waypoint() != Waypoint::SetOut || !plan || !plan->sections.cut) return false;
     const SetOut* in_hand = state_.set_out_in_hand(document_.project());
     if (!in_hand) return false;
     const Box& b = in_hand->cut_box;
@@ -45,16 +46,16 @@ bool PageView::take_cut_at(QPointF pixel) {
     const Plan* plan = state_.plan();
     const Project& project = document_.project();
     const auto over = [&](std::size_t i) {
-        return i < plan->each_cut.size() && map_.rect(plan->each_cut[i].cut_box).contains(pixel);
+        return i < plan->set_out.each.size() && map_.rect(plan->set_out.each[i].cut_box).contains(pixel);
     };
     const int now = state_.cut_in_hand(project);
     if (now >= 0 && over(static_cast<std::size_t>(now))) {
-        state_.take_in_hand(project.cuts[static_cast<std::size_t>(now)].id);
+        state_.take_in_hand(project.set_out.cuts[static_cast<std::size_t>(now)].id);
         return true;
     }
-    for (std::size_t i = project.cuts.size(); i-- > 0;)
+    for (std::size_t i = project.set_out.cuts.size(); i-- > 0;)
         if (over(i)) {
-            state_.take_in_hand(project.cuts[i].id);
+            state_.take_in_hand(project.set_out.cuts[i].id);
             return true;
         }
     return false;
@@ -62,7 +63,7 @@ bool PageView::take_cut_at(QPointF pixel) {
 
 void PageView::mousePressEvent(QMouseEvent* event) {
     const Plan* plan = state_.plan();
-    if (!plan || (!plan->cut && state_.waypoint() != Waypoint::SetOut)) return;
+    if (!plan || (!plan->sections.cut && state_.waypoint() != Waypoint::SetOut)) return;
     drag_from_ = event->position();
     drag_origin_ = map_.origin;
     if (event->button() == Qt::MiddleButton) {
@@ -79,7 +80,7 @@ void PageView::mousePressEvent(QMouseEvent* event) {
         return;
     }
     const int opening = opening_at(event->position());
-    if (state_.waypoint() == Waypoint::Papers && state_.tool() == BenchState::Tool::MovePrint &&
+    if (state_.waypoint() == Waypoint::Papers && state_.tool() == BenchState::Tool::MovePattern &&
         opening >= 0 && !state_.offer()) {
         if (!state_.selected().contains(opening)) state_.select({opening});
         drag_ = Drag::Print;
@@ -106,8 +107,8 @@ void PageView::mousePressEvent(QMouseEvent* event) {
 bool PageView::take_photo_at(QPointF pixel) {
     const Project& project = document_.project();
     const Point at = map_.back(pixel);
-    for (std::size_t i = project.photos.size(); i-- > 0;)
-        if (contains(outline_of(project.photos[i]).outer, at)) {
+    for (std::size_t i = project.set_out.photos.size(); i-- > 0;)
+        if (contains(outline_of(project.set_out.photos[i]).outer, at)) {
             state_.take_photo(static_cast<int>(i));
             return true;
         }
@@ -118,13 +119,13 @@ void PageView::press_at_set_out(QPointF pixel) {
     drag_number_ = document_.new_drag();
     drag_project_ = document_.project();
     if (state_.tool() == BenchState::Tool::Measure) {
-        if (!state_.plan()->cut) return;
+        if (!state_.plan()->sections.cut) return;
         drag_ = Drag::Measure;
         return;
     }
     const bool corner = state_.photo_in_hand(document_.project()) < 0 && over_corner(pixel);
     if (!corner && take_photo_at(pixel)) {
-        drag_ = state_.tool() == BenchState::Tool::KeepFree ? Drag::KeepFree : Drag::Photo;
+        drag_ = state_.tool() == BenchState::Tool::Protect ? Drag::Protect : Drag::Photo;
         return;
     }
     if (!corner && !take_cut_at(pixel)) return;
@@ -155,16 +156,16 @@ void PageView::drag_to(QPointF pixel) {
         return;
     }
     if (drag_ == Drag::Print) {
-        move_print(map_.back(drag_from_), map_.back(pixel), drag_number_);
+        move_pattern(map_.back(drag_from_), map_.back(pixel), drag_number_);
         return;
     }
     if (drag_ == Drag::Measure) {
         const Plan& plan = *state_.plan();
-        state_.measure(snapped(*plan.cut, plan.set_out.to_page, map_.back(drag_from_), map_.back(pixel),
-                               snap_reach / map_.scale));
+        state_.measure(snapped(*plan.sections.cut, plan.set_out.whole.to_page, map_.back(drag_from_),
+                               map_.back(pixel), snap_reach / map_.scale));
         return;
     }
-    if (drag_ == Drag::KeepFree) {
+    if (drag_ == Drag::Protect) {
         mark_part(pixel);
         return;
     }
@@ -172,7 +173,7 @@ void PageView::drag_to(QPointF pixel) {
     if (drag_ == Drag::Photo) {
         const int photo = state_.photo_in_hand(next);
         if (photo < 0) return;
-        Photo& moving = next.photos[static_cast<std::size_t>(photo)];
+        Photo& moving = next.set_out.photos[static_cast<std::size_t>(photo)];
         moving.centre = moving.centre + Point{moved.x() / map_.scale, moved.y() / map_.scale};
         document_.edit("Move the photo", std::move(next), drag_number_);
         return;
@@ -192,28 +193,28 @@ void PageView::drag_to(QPointF pixel) {
 }
 
 void PageView::compare_to(QPointF pixel) {
-    state_.compare_at(map_.back(pixel).x / shown_project().page.full_width());
+    state_.compare_at(map_.back(pixel).x / shown_project().set_out.page.full_width());
 }
 
 /// Moves the print from where it was when the drag began: a decision, so that the patch is cut there.
-void PageView::move_print(Point from, Point to, int drag) {
+void PageView::move_pattern(Point from, Point to, int drag) {
     if (!drag_plan_ || drag_opening_ < 0) return;
     const Project& project = document_.project();
-    const auto wish = moved_print(project, *drag_plan_, drag_opening_, from, to);
+    const auto wish = moved_pattern(project, *drag_plan_, drag_opening_, from, to);
     if (!wish) return;
-    const Spot section = drag_plan_->sections[drag_plan_->section_of_opening[drag_opening_]].id;
+    const Spot section = drag_plan_->sections.all[drag_plan_->sections.of_opening[drag_opening_]].id;
     document_.change(
         "Move the print",
-        [&](Project& p) { change_sections(p, {section}, [&](SectionChoice& c) { c.print = *wish; }); }, drag);
+        [&](Project& p) { change_sections(p, {section}, [&](PaperChoice& c) { c.pattern = *wish; }); }, drag);
 }
 
 void PageView::mark_part(QPointF pixel) {
     Project next = drag_project_;
     const int i = state_.photo_in_hand(next);
     if (i < 0 || (pixel - drag_from_).manhattanLength() < least_gesture) return;
-    Photo& photo = next.photos[static_cast<std::size_t>(i)];
+    Photo& photo = next.set_out.photos[static_cast<std::size_t>(i)];
     if (const auto part = part_between(photo, map_.back(drag_from_), map_.back(pixel)))
-        photo.keep_free.push_back(*part);
+        photo.protected_parts.push_back(*part);
     document_.edit("Keep a part free", std::move(next), drag_number_);
 }
 
@@ -223,9 +224,9 @@ void PageView::finish_marking(QPointF pixel) {
     document_.change("Keep the part free no more", [&](Project& p) {
         const int i = state_.photo_in_hand(p);
         if (i < 0) return;
-        Photo& photo = p.photos[static_cast<std::size_t>(i)];
-        if (const int part = kept_part_at(photo, map_.back(pixel)); part >= 0)
-            photo.keep_free.erase(photo.keep_free.begin() + part);
+        Photo& photo = p.set_out.photos[static_cast<std::size_t>(i)];
+        if (const int part = protected_part_at(photo, map_.back(pixel)); part >= 0)
+            photo.protected_parts.erase(photo.protected_parts.begin() + part);
     });
 }
 
@@ -236,15 +237,15 @@ void PageView::mouseMoveEvent(QMouseEvent* event) {
     }
     const bool at_line =
         state_.compared_at() && std::abs(event->position().x() - compared_px()) < compare_reach;
-    setCursor(at_line                                        ? Qt::SplitHCursor
-              : over_corner(event->position())               ? Qt::SizeFDiagCursor
-              : state_.tool() == BenchState::Tool::MovePrint ? Qt::OpenHandCursor
-                                                             : Qt::ArrowCursor);
+    setCursor(at_line                                          ? Qt::SplitHCursor
+              : over_corner(event->position())                 ? Qt::SizeFDiagCursor
+              : state_.tool() == BenchState::Tool::MovePattern ? Qt::OpenHandCursor
+                                                               : Qt::ArrowCursor);
     state_.hover(opening_at(event->position()));
 }
 
 void PageView::mouseReleaseEvent(QMouseEvent* event) {
-    if (drag_ == Drag::KeepFree) finish_marking(event->position());
+    if (drag_ == Drag::Protect) finish_marking(event->position());
     if (drag_ == Drag::Lasso || drag_ == Drag::Line) finish_gesture(gesture_adds_);
     drag_ = Drag::None;
     gesture_.clear();
@@ -253,7 +254,7 @@ void PageView::mouseReleaseEvent(QMouseEvent* event) {
 
 void PageView::finish_gesture(bool add) {
     const Plan* plan = state_.plan();
-    if (!plan || !plan->cut || gesture_.size() < 2) return;
+    if (!plan || !plan->sections.cut || gesture_.size() < 2) return;
     QRectF reach(gesture_.front(), QSizeF(0, 0));
     for (QPointF p : gesture_) reach = reach.united(QRectF(p, QSizeF(0.1, 0.1)));
     if (std::max(reach.width(), reach.height()) < least_gesture) return;
@@ -266,7 +267,8 @@ void PageView::finish_gesture(bool add) {
     Ring outline;
     for (QPointF p : gesture_) outline.push_back(map_.back(p));
     std::set<int> selected = add ? state_.selected() : std::set<int>{};
-    for (int o : inside_outline(*plan->cut, plan->set_out.to_page, outline)) selected.insert(o);
+    for (int o : inside_outline(*plan->sections.cut, plan->set_out.whole.to_page, outline))
+        selected.insert(o);
     state_.select(std::move(selected));
 }
 
@@ -284,8 +286,10 @@ void PageView::leaveEvent(QEvent*) {
 /// The nearest opening in the direction of the arrow, what lies straight ahead preferred.
 void PageView::step_selection(int key, bool add) {
     const Plan* plan = state_.plan();
-    if (!plan || !plan->cut || plan->cut->openings.empty()) return;
-    const auto at = [&](int o) { return plan->set_out.to_page(plan->cut->openings[o].label.centre); };
+    if (!plan || !plan->sections.cut || plan->sections.cut->openings.empty()) return;
+    const auto at = [&](int o) {
+        return plan->set_out.whole.to_page(plan->sections.cut->openings[o].label.centre);
+    };
     if (state_.selected().empty()) {
         state_.select({0});
         return;
@@ -297,7 +301,7 @@ void PageView::step_selection(int key, bool add) {
                                              : Point{0, 1};
     int best = -1;
     double least = 0;
-    for (std::size_t o = 0; o < plan->cut->openings.size(); ++o) {
+    for (std::size_t o = 0; o < plan->sections.cut->openings.size(); ++o) {
         const Point d = at(static_cast<int>(o)) - at(from);
         const double ahead = dot(d, way);
         if (ahead < 0.5) continue;
@@ -324,8 +328,8 @@ void PageView::keyPressEvent(QKeyEvent* event) {
     }
     if (state_.waypoint() == Waypoint::SetOut)
         nudge(event);
-    else if (state_.tool() == BenchState::Tool::MovePrint && state_.selected().size() == 1)
-        push_print(event);
+    else if (state_.tool() == BenchState::Tool::MovePattern && state_.selected().size() == 1)
+        push_pattern(event);
     else
         step_selection(key, event->modifiers() & Qt::ShiftModifier);
 }
@@ -339,12 +343,13 @@ Point PageView::step_of(int key) const {
                                   : Point{0, unit};
 }
 
-void PageView::push_print(QKeyEvent* event) {
+void PageView::push_pattern(QKeyEvent* event) {
     drag_plan_ = state_.own_plan();
     drag_opening_ = *state_.selected().begin();
-    if (!drag_plan_ || !drag_plan_->sheets_done) return;
+    if (!drag_plan_ || !drag_plan_->sheets.done) return;
     const Point middle = drag_plan_->middle_of(drag_opening_);
-    move_print(middle, middle + step_of(event->key()) * (event->modifiers() & Qt::ShiftModifier ? 4 : 1), 0);
+    move_pattern(middle, middle + step_of(event->key()) * (event->modifiers() & Qt::ShiftModifier ? 4 : 1),
+                 0);
 }
 
 void PageView::nudge(QKeyEvent* event) {
@@ -352,9 +357,9 @@ void PageView::nudge(QKeyEvent* event) {
     const bool shift = event->modifiers() & Qt::ShiftModifier;
     const Point way = step_of(key);
     const int photo = state_.photo_in_hand(document_.project());
-    if (photo >= 0 && state_.tool() == BenchState::Tool::KeepFree) {
+    if (photo >= 0 && state_.tool() == BenchState::Tool::Protect) {
         document_.change("Keep another part free", [&](Project& p) {
-            Photo& one = p.photos[static_cast<std::size_t>(photo)];
+            Photo& one = p.set_out.photos[static_cast<std::size_t>(photo)];
             one = with_part_moved(one, shift ? Point{} : way, shift ? way : Point{});
         });
         return;
@@ -362,7 +367,7 @@ void PageView::nudge(QKeyEvent* event) {
     document_.change(photo >= 0 ? "Move the photo" : "Move the cut", [&](Project& p) {
         PlacedCut* cut = state_.in_hand(p);
         if (photo < 0 && !cut) return;
-        Point& at = photo >= 0 ? p.photos[static_cast<std::size_t>(photo)].centre : cut->place.shift;
+        Point& at = photo >= 0 ? p.set_out.photos[static_cast<std::size_t>(photo)].centre : cut->place.shift;
         at = at + way * (shift ? 4 : 1);
     });
 }

@@ -14,7 +14,7 @@ namespace zesty {
 namespace {
 
 QPainterPath outline_of(const PageMap& map, const Plan& plan, int opening) {
-    const Polygon p = transformed(plan.cut->openings[opening].outline, plan.set_out.to_page);
+    const Polygon p = transformed(plan.sections.cut->openings[opening].outline, plan.set_out.whole.to_page);
     return QTransform(map.scale, 0, 0, map.scale, map.origin.x(), map.origin.y()).map(to_path(p));
 }
 
@@ -52,10 +52,10 @@ void dimension(QPainter& painter, const PageMap& map, Point a, Point b, const QS
 }
 
 void callipers(QPainter& painter, const PageMap& map, const Plan& plan) {
-    if (plan.cut->bars.empty()) return;
-    const Bar& bar = plan.cut->bars.front();
-    const QPointF a = map(plan.set_out.to_page(bar.from));
-    const QPointF b = map(plan.set_out.to_page(bar.to));
+    if (plan.sections.cut->bars.empty()) return;
+    const Bar& bar = plan.sections.cut->bars.front();
+    const QPointF a = map(plan.set_out.whole.to_page(bar.from));
+    const QPointF b = map(plan.set_out.whole.to_page(bar.to));
     const QPointF mid = (a + b) / 2;
     QPointF d = b - a;
     const double l = std::hypot(d.x(), d.y());
@@ -70,7 +70,7 @@ void callipers(QPainter& painter, const PageMap& map, const Plan& plan) {
     const QPointF at = mid + QPointF(46, away);
     painter.setPen(QPen(theme::berry, 1));
     painter.drawLine(mid + QPointF(4, away * 0.15), at);
-    label(painter, at, "thinnest bar " + words(format_mm(plan.set_out.thinnest_bar)),
+    label(painter, at, "thinnest bar " + words(format_mm(plan.set_out.whole.thinnest_bar)),
           QColor(255, 254, 251, 240), theme::berry);
 }
 
@@ -130,25 +130,25 @@ void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, con
                                  n);
         }
     };
-    along(project.page.full_width(), true);
-    along(project.page.height, false);
+    along(project.set_out.page.full_width(), true);
+    along(project.set_out.page.height, false);
     painter.fillRect(QRectF(view.x(), view.y(), thickness, thickness), theme::paper);
     painter.setPen(theme::quiet);
     painter.drawText(QRectF(view.x(), view.y(), thickness, thickness), Qt::AlignCenter, inches ? "in" : "cm");
 }
 
 void paint_set_out(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan, int cut) {
-    if (cut < 0 || cut >= static_cast<int>(plan.each_cut.size())) return;
+    if (cut < 0 || cut >= static_cast<int>(plan.set_out.each.size())) return;
     painter.setBrush(Qt::NoBrush);
-    for (std::size_t i = 0; i < plan.each_cut.size(); ++i) {
+    for (std::size_t i = 0; i < plan.set_out.each.size(); ++i) {
         painter.setPen(static_cast<int>(i) == cut ? QPen(theme::zest, 1, Qt::DashLine)
                                                   : QPen(theme::quiet, 1, Qt::DotLine));
-        painter.drawRect(map.rect(plan.each_cut[i].cut_box));
+        painter.drawRect(map.rect(plan.set_out.each[i].cut_box));
     }
-    const Box& b = plan.each_cut[cut].cut_box;
+    const Box& b = plan.set_out.each[cut].cut_box;
     const auto length = [&](double mm) { return words(format_length(mm, project.units)); };
-    const double w = project.page.full_width();
-    const double h = project.page.height;
+    const double w = project.set_out.page.full_width();
+    const double h = project.set_out.page.height;
     const Point c = b.centre();
     if (b.x0 > 1) dimension(painter, map, {0, c.y}, {b.x0, c.y}, length(b.x0), {0, -14});
     if (b.x1 < w - 1) dimension(painter, map, {b.x1, c.y}, {w, c.y}, length(w - b.x1), {0, -14});
@@ -159,15 +159,15 @@ void paint_set_out(QPainter& painter, const PageMap& map, const Project& project
     for (const Point corner : {Point{b.x0, b.y0}, Point{b.x1, b.y0}, Point{b.x0, b.y1}, Point{b.x1, b.y1}})
         painter.drawRect(QRectF(map(corner) - QPointF(4, 4), QSizeF(8, 8)));
     callipers(painter, map, plan);
-    for (const InsertLabel& l : plan.inserts)
-        if (l.room * plan.set_out.scale * map.scale > 3)
-            paint_number(painter, map(plan.set_out.to_page(l.in_piece)), words(l.label),
-                         2 * l.room * plan.set_out.scale * map.scale, true);
+    for (const InsertLabel& l : plan.sections.inserts)
+        if (l.room * plan.set_out.whole.scale * map.scale > 3)
+            paint_number(painter, map(plan.set_out.whole.to_page(l.in_piece)), words(l.label),
+                         2 * l.room * plan.set_out.whole.scale * map.scale, true);
 }
 
 void paint_photo_sizes(QPainter& painter, const PageMap& map, const Project& project, int in_hand) {
-    for (std::size_t i = 0; i < project.photos.size(); ++i) {
-        const Photo& p = project.photos[i];
+    for (std::size_t i = 0; i < project.set_out.photos.size(); ++i) {
+        const Photo& p = project.set_out.photos[i];
         QPolygonF outline;
         for (Point q : outline_of(p).outer) outline << map(q);
         painter.setBrush(Qt::NoBrush);
@@ -175,7 +175,7 @@ void paint_photo_sizes(QPainter& painter, const PageMap& map, const Project& pro
             painter.setPen(QPen(theme::zest, 2));
             painter.drawPolygon(outline);
         }
-        for (const Box& face : p.keep_free) {
+        for (const Box& face : p.protected_parts) {
             QPolygonF free;
             for (Point q : outline_of(p, face).outer) free << map(q);
             painter.setPen(QPen(theme::leaf, 1.5, Qt::DashLine));
@@ -197,9 +197,9 @@ namespace {
 
 /// Which tint each section has: neighbours never the same while there are tints enough.
 std::vector<int> tints_of(const Plan& plan) {
-    std::vector<std::set<int>> beside(plan.sections.size());
-    std::vector<int> tint(plan.sections.size(), -1);
-    for (const Neighbours& n : plan.neighbours) {
+    std::vector<std::set<int>> beside(plan.sections.all.size());
+    std::vector<int> tint(plan.sections.all.size(), -1);
+    for (const Neighbours& n : plan.sections.neighbours) {
         beside[static_cast<std::size_t>(n.a)].insert(n.b);
         beside[static_cast<std::size_t>(n.b)].insert(n.a);
     }
@@ -217,30 +217,31 @@ std::vector<int> tints_of(const Plan& plan) {
 
 void paint_sections(QPainter& painter, const PageMap& map, const Plan& plan) {
     const std::vector<int> tints = tints_of(plan);
-    for (std::size_t o = 0; o < plan.cut->openings.size(); ++o) {
-        const int s = plan.section_of_opening[o];
-        if (!takes_paper(plan.sections[s].treatment) || plan.covered[o] >= hidden_share) continue;
+    for (std::size_t o = 0; o < plan.sections.cut->openings.size(); ++o) {
+        const int s = plan.sections.of_opening[o];
+        if (!takes_paper(plan.sections.all[s].treatment) || plan.sections.covered[o] >= hidden_share)
+            continue;
         painter.fillPath(outline_of(map, plan, static_cast<int>(o)),
                          theme::section_tint(tints[static_cast<std::size_t>(s)]));
     }
-    for (std::size_t o = 0; o < plan.cut->openings.size(); ++o) {
-        const int s = plan.section_of_opening[o];
-        const Circle& c = plan.cut->openings[o].label;
-        const double room = 2 * c.radius * plan.set_out.scale * map.scale;
-        QString text = words(plan.sections[s].label);
-        if (room > 44 && plan.covered[o] >= hidden_share)
+    for (std::size_t o = 0; o < plan.sections.cut->openings.size(); ++o) {
+        const int s = plan.sections.of_opening[o];
+        const Circle& c = plan.sections.cut->openings[o].label;
+        const double room = 2 * c.radius * plan.set_out.whole.scale * map.scale;
+        QString text = words(plan.sections.all[s].label);
+        if (room > 44 && plan.sections.covered[o] >= hidden_share)
             text += " covered";
-        else if (room > 44 && plan.sections[s].treatment != Treatment::Paper)
-            text += QString(" ") + key_of(plan.sections[s].treatment);
-        paint_number(painter, map(plan.set_out.to_page(c.centre)), text, room,
-                     plan.sections[s].openings.size() > 1);
+        else if (room > 44 && plan.sections.all[s].treatment != Treatment::Paper)
+            text += QString(" ") + key_of(plan.sections.all[s].treatment);
+        paint_number(painter, map(plan.set_out.whole.to_page(c.centre)), text, room,
+                     plan.sections.all[s].openings.size() > 1);
     }
 }
 
 void paint_papers(QPainter& painter, const PageMap& map, const Plan& plan) {
-    for (int i : plan.alike) {
+    for (int i : plan.papers.alike) {
         // A row of stitches across the bar that two alike neighbours share.
-        const Neighbours& n = plan.neighbours[i];
+        const Neighbours& n = plan.sections.neighbours[i];
         const QPointF a = map(n.from);
         const QPointF b = map(n.to);
         QPointF d = b - a;
@@ -257,18 +258,20 @@ void paint_papers(QPainter& painter, const PageMap& map, const Plan& plan) {
             painter.drawLine(at - d * reach, at + d * reach);
         }
     }
-    for (std::size_t o = 0; o < plan.cut->openings.size(); ++o) {
-        const Circle& c = plan.cut->openings[o].label;
-        const double room = 2 * c.radius * plan.set_out.scale * map.scale;
+    for (std::size_t o = 0; o < plan.sections.cut->openings.size(); ++o) {
+        const Circle& c = plan.sections.cut->openings[o].label;
+        const double room = 2 * c.radius * plan.set_out.whole.scale * map.scale;
         const int patch = plan.patch_of(static_cast<int>(o));
-        if (patch < 0 || (room < 18 && plan.paper_of_section[plan.patches[patch].section] >= 0)) continue;
-        paint_number(painter, map(plan.set_out.to_page(c.centre)), QString::number(o + 1), room * 0.7, false);
+        if (patch < 0 || (room < 18 && plan.papers.of_section[plan.sections.patches[patch].section] >= 0))
+            continue;
+        paint_number(painter, map(plan.set_out.whole.to_page(c.centre)), QString::number(o + 1), room * 0.7,
+                     false);
     }
 }
 
 void paint_selection(QPainter& painter, const PageMap& map, const Plan& plan, const BenchState& state) {
     painter.setBrush(Qt::NoBrush);
-    const int n = static_cast<int>(plan.cut->openings.size());
+    const int n = static_cast<int>(plan.sections.cut->openings.size());
     for (int o : state.selected()) {
         if (o >= n) continue;
         const QPainterPath path = outline_of(map, plan, o);

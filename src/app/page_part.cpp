@@ -44,8 +44,8 @@ void PagePart::build_page() {
     connect(sizes_, &QComboBox::activated, this, [this](int i) {
         if (i >= named_pages) return;
         document_.change("Choose the page", [&](Project& p) {
-            p.page.width = pages[i].width;
-            p.page.height = pages[i].height;
+            p.set_out.page.width = pages[i].width;
+            p.set_out.page.height = pages[i].height;
         });
     });
     r->addWidget(sizes_, 1);
@@ -53,7 +53,7 @@ void PagePart::build_page() {
     const auto length = [&](const char* name, double least, auto change) {
         auto* edit = new LengthEdit(name, least, 3000, this);
         connect(edit, &LengthEdit::length_entered, this, [this, name, change](double mm) {
-            document_.change(name, [&](Project& p) { change(p.page, mm); });
+            document_.change(name, [&](Project& p) { change(p.set_out.page, mm); });
         });
         return edit;
     };
@@ -66,7 +66,7 @@ void PagePart::build_page() {
     spread_ = new QCheckBox("Spread of two, gap", this);
     connect(spread_, &QCheckBox::clicked, this, [this](bool on) {
         document_.change(on ? "Make it a spread" : "Make it one page",
-                         [&](Project& p) { p.page.spread = on; });
+                         [&](Project& p) { p.set_out.page.spread = on; });
     });
     gap_ = length("Gap of the spread", 0, [](Page& p, double mm) { p.gap = mm; });
     gap_->setFixedWidth(84);
@@ -79,7 +79,7 @@ LengthEdit* PagePart::side(const QString& name, double Sides::*which) {
     auto* edit = new LengthEdit(name, 0, 1000, this);
     edit->setMinimumWidth(54);
     connect(edit, &LengthEdit::length_entered, this, [this, name, which](double mm) {
-        document_.change(name, [&](Project& p) { p.page.reveal.*which = mm; });
+        document_.change(name, [&](Project& p) { p.set_out.page.reveal.*which = mm; });
     });
     return edit;
 }
@@ -89,12 +89,13 @@ void PagePart::build_frame() {
     reveal_ = new LengthEdit("Reveal of the frame", 0, 1000, this);
     reveal_->setFixedWidth(84);
     connect(reveal_, &LengthEdit::length_entered, this, [this](double mm) {
-        document_.change("Reveal of the frame", [&](Project& p) { p.page.reveal = Sides::even(mm); });
+        document_.change("Reveal of the frame", [&](Project& p) { p.set_out.page.reveal = Sides::even(mm); });
     });
     r->addWidget(reveal_);
     kind_ = new Segments("Frame", {"Whole", "Strips"}, this);
     connect(kind_, &Segments::chosen, this, [this](int i) {
-        document_.change("Kind of frame", [&](Project& p) { p.page.frame = static_cast<FrameKind>(i); });
+        document_.change("Kind of frame",
+                         [&](Project& p) { p.set_out.page.frame = static_cast<FrameKind>(i); });
     });
     r->addWidget(kind_, 1);
     r = row("L T R B");
@@ -107,7 +108,7 @@ void PagePart::build_frame() {
     glue_lip_ = new LengthEdit("Glue lip of the frame", 0, 1000, this);
     glue_lip_->setFixedWidth(84);
     connect(glue_lip_, &LengthEdit::length_entered, this, [this](double mm) {
-        document_.change("Glue lip of the frame", [&](Project& p) { p.page.glue_lip = mm; });
+        document_.change("Glue lip of the frame", [&](Project& p) { p.set_out.page.glue_lip = mm; });
     });
     r->addWidget(glue_lip_);
     paper_ = new QComboBox(this);
@@ -115,7 +116,7 @@ void PagePart::build_frame() {
     paper_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     connect(paper_, &QComboBox::activated, this, [this](int i) {
         document_.change("Paper of the frame", [&](Project& p) {
-            p.page.frame_paper =
+            p.set_out.page.frame_paper =
                 i == 0 || !p.stash ? "" : p.stash->papers[static_cast<std::size_t>(i) - 1].id;
         });
     });
@@ -127,26 +128,26 @@ void PagePart::refresh() {
     const Project& p = document_.project();
     int named = named_pages;
     for (int i = 0; i < named_pages; ++i)
-        if (std::abs(p.page.width - pages[i].width) < 0.05 &&
-            std::abs(p.page.height - pages[i].height) < 0.05)
+        if (std::abs(p.set_out.page.width - pages[i].width) < 0.05 &&
+            std::abs(p.set_out.page.height - pages[i].height) < 0.05)
             named = i;
     sizes_->setCurrentIndex(named);
-    width_->show_length(p.page.width, p.units);
-    height_->show_length(p.page.height, p.units);
-    spread_->setChecked(p.page.spread);
-    gap_->show_length(p.page.gap, p.units);
-    gap_->setEnabled(p.page.spread);
-    reveal_->show_length(p.page.reveal.most(), p.units);
-    const Sides& s = p.page.reveal;
+    width_->show_length(p.set_out.page.width, p.units);
+    height_->show_length(p.set_out.page.height, p.units);
+    spread_->setChecked(p.set_out.page.spread);
+    gap_->show_length(p.set_out.page.gap, p.units);
+    gap_->setEnabled(p.set_out.page.spread);
+    reveal_->show_length(p.set_out.page.reveal.most(), p.units);
+    const Sides& s = p.set_out.page.reveal;
     const double each[] = {s.left, s.top, s.right, s.bottom};
     for (int i = 0; i < 4; ++i) sides_[i]->show_length(each[i], p.units);
-    kind_->show_choice(static_cast<int>(p.page.frame));
-    glue_lip_->show_length(p.page.glue_lip, p.units);
+    kind_->show_choice(static_cast<int>(p.set_out.page.frame));
+    glue_lip_->show_length(p.set_out.page.glue_lip, p.units);
     paper_->clear();
     paper_->addItem("paper from elsewhere");
     if (p.stash)
         for (const Paper& paper : p.stash->papers) paper_->addItem(words(paper.name));
-    paper_->setCurrentIndex(p.stash ? p.stash->find(p.page.frame_paper) + 1 : 0);
+    paper_->setCurrentIndex(p.stash ? p.stash->find(p.set_out.page.frame_paper) + 1 : 0);
     if (state_.plan()) to_cut_->setText(about_base(p, *state_.plan()));
 }
 

@@ -52,7 +52,7 @@ const Project& PageView::shown_project() const {
 
 bool PageView::something_to_show() const {
     const Plan* plan = state_.plan();
-    return plan && (plan->cut || !shown_project().photos.empty());
+    return plan && (plan->sections.cut || !shown_project().set_out.photos.empty());
 }
 
 QRectF PageView::room() const {
@@ -60,7 +60,7 @@ QRectF PageView::room() const {
 }
 
 void PageView::fit() {
-    const Page& page = document_.project().page;
+    const Page& page = document_.project().set_out.page;
     const QRectF r = room().adjusted(16, 14, -18, -12);
     map_.scale = std::max(0.05, std::min(r.width() / page.full_width(), r.height() / page.height));
     map_.origin = {r.x() + (r.width() - page.full_width() * map_.scale) / 2,
@@ -109,7 +109,8 @@ void PageView::ask_for_base() {
                    own = state_.compared_with() ? state_.compared_with()->project : document_.project(),
                    own_plan = state_.compared_with() ? state_.compared_with()->plan : state_.own_plan(),
                    compared = state_.compared_at()](QPainter& painter) {
-                      const QRectF sheet = map.rect({0, 0, project.page.full_width(), project.page.height});
+                      const QRectF sheet =
+                          map.rect({0, 0, project.set_out.page.full_width(), project.set_out.page.height});
                       for (int k = 3; k > 0; --k) {
                           painter.setPen(Qt::NoPen);
                           painter.setBrush(QColor(38, 36, 43, 14));
@@ -117,14 +118,14 @@ void PageView::ask_for_base() {
                       }
                       painter.translate(map.origin);
                       painter.scale(map.scale, map.scale);
-                      const double width = project.page.full_width();
+                      const double width = project.set_out.page.full_width();
                       const double line = compared.value_or(1) * width;
                       painter.save();
-                      painter.setClipRect(QRectF(0, 0, line, project.page.height));
+                      painter.setClipRect(QRectF(0, 0, line, project.set_out.page.height));
                       paint_page(painter, project, *plan, *textures, look);
                       painter.restore();
                       if (!compared || !own_plan) return;
-                      painter.setClipRect(QRectF(line, 0, width - line, project.page.height));
+                      painter.setClipRect(QRectF(line, 0, width - line, project.set_out.page.height));
                       paint_page(painter, own, *own_plan, *textures, look);
                   });
     asked_map_ = map_;
@@ -181,15 +182,16 @@ void PageView::paintEvent(QPaintEvent*) {
         if (state_.measured()) paint_measured(painter, map_, shown_project(), *state_.measured());
         break;
     case Waypoint::Sections:
-        if (plan->cut) paint_sections(painter, map_, *plan);
+        if (plan->sections.cut) paint_sections(painter, map_, *plan);
         break;
     case Waypoint::Papers:
-        if (plan->cut) paint_papers(painter, map_, *plan);
+        if (plan->sections.cut) paint_papers(painter, map_, *plan);
         break;
     case Waypoint::Sheets:
         break;
     }
-    if (state_.waypoint() != Waypoint::SetOut && plan->cut) paint_selection(painter, map_, *plan, state_);
+    if (state_.waypoint() != Waypoint::SetOut && plan->sections.cut)
+        paint_selection(painter, map_, *plan, state_);
     paint_gesture(painter);
     paint_compared(painter);
     paint_rulers(painter, QRectF(rect()).adjusted(0, 0, 0, -line_below), map_, shown_project(), ruler);
@@ -205,10 +207,10 @@ void PageView::paintEvent(QPaintEvent*) {
         line = state_.waypoint() == Waypoint::SetOut
                    ? (state_.tool() == BenchState::Tool::Measure
                           ? "Drag from one place to another to measure between them."
-                      : state_.tool() == BenchState::Tool::KeepFree
+                      : state_.tool() == BenchState::Tool::Protect
                           ? "Drag over the part of a photo that must stay free; click on one to take it away."
                           : "Drag a cut or photo to move it, pull a corner to size the cut.")
-               : state_.tool() == BenchState::Tool::MovePrint
+               : state_.tool() == BenchState::Tool::MovePattern
                    ? "Drag the print in an opening to where you want it; the arrow keys push it."
                    : "Point at an opening for its numbers; click it, or draw round several.";
     painter.drawText(below.adjusted(ruler + 4, 0, -60, 0), Qt::AlignLeft | Qt::AlignVCenter, line);
@@ -222,7 +224,7 @@ void PageView::paintEvent(QPaintEvent*) {
 }
 
 double PageView::compared_px() const {
-    return map_(Point{state_.compared_at().value_or(1) * shown_project().page.full_width(), 0}).x();
+    return map_(Point{state_.compared_at().value_or(1) * shown_project().set_out.page.full_width(), 0}).x();
 }
 
 /// The line between what is proposed and what is decided, with a handle to drag.
@@ -230,7 +232,7 @@ void PageView::paint_compared(QPainter& painter) const {
     if (!state_.compared_at()) return;
     const double x = compared_px();
     const double top = map_(Point{0, 0}).y();
-    const double bottom = map_(Point{0, shown_project().page.height}).y();
+    const double bottom = map_(Point{0, shown_project().set_out.page.height}).y();
     painter.setPen(QPen(theme::zest, 2));
     painter.drawLine(QPointF(x, top), QPointF(x, bottom));
     painter.setBrush(theme::card);

@@ -53,7 +53,7 @@ protected:
     void dropEvent(QDropEvent* event) override;
 
 private:
-    enum class Drag { None, Pan, Move, Size, Photo, KeepFree, Measure, Lasso, Line, Print, Compare };
+    enum class Drag { None, Pan, Move, Size, Photo, Protect, Measure, Lasso, Line, Print, Compare };
     const Project& shown_project() const;
     bool something_to_show() const;
     QRectF room() const;
@@ -68,7 +68,7 @@ private:
     void paint_gesture(QPainter& painter) const;
     void finish_gesture(bool add);
     void drag_to(QPointF pixel);
-    void move_print(Point from, Point to, int drag);
+    void move_pattern(Point from, Point to, int drag);
     void compare_to(QPointF pixel);
     double compared_px() const; ///< where the line between proposal and page is
     void paint_compared(QPainter& painter) const;
@@ -76,7 +76,7 @@ private:
     void finish_marking(QPointF pixel);
     /// Moves what is in hand at Set out by an arrow key.
     void nudge(QKeyEvent* event);
-    void push_print(QKeyEvent* event);
+    void push_pattern(QKeyEvent* event);
     Point step_of(int key) const;
     /// The nearest opening in the direction of an arrow key.
     void step_selection(int key, bool add);

@@ -136,9 +136,9 @@ void PaperPart::build_facts() {
         if (!p) return;
         document_.change("What the paper is for", [&](Project& project) {
             if (i == 0)
-                project.roles.erase(p->id);
+                project.match.roles.erase(p->id);
             else
-                project.roles[p->id] = static_cast<PaperRole>(i - 1);
+                project.match.roles[p->id] = static_cast<PaperRole>(i - 1);
         });
     });
     r->addWidget(role_, 1);
@@ -151,8 +151,8 @@ void PaperPart::build_facts() {
         if (!p || other.empty()) return;
         document_.change("Which papers stay apart", [&](Project& project) {
             const std::pair<std::string, std::string> pair = std::minmax(p->id, other);
-            const bool now = std::count(project.apart.begin(), project.apart.end(), pair) > 0;
-            keep_apart(project, p->id, other, !now);
+            const bool now = std::count(project.match.apart.begin(), project.match.apart.end(), pair) > 0;
+            keep_apart(project.match, p->id, other, !now);
         });
     });
     r->addWidget(apart_, 1);
@@ -308,14 +308,14 @@ void PaperPart::refresh() {
     direction_->setCurrentIndex(static_cast<int>(face.direction));
     repeat_->show_length(face.repeat, project.units);
     strip_->show_length(p->strip, project.units);
-    const auto role = project.roles.find(p->id);
-    role_->setCurrentIndex(role == project.roles.end() ? 0 : 1 + static_cast<int>(role->second));
+    const auto role = project.match.roles.find(p->id);
+    role_->setCurrentIndex(role == project.match.roles.end() ? 0 : 1 + static_cast<int>(role->second));
     apart_->clear();
     std::size_t ruled = 0;
     for (const Paper& other : project.stash->papers) {
         if (other.id == p->id) continue;
         const std::pair<std::string, std::string> pair = std::minmax(p->id, other.id);
-        const bool now = std::count(project.apart.begin(), project.apart.end(), pair) > 0;
+        const bool now = std::count(project.match.apart.begin(), project.match.apart.end(), pair) > 0;
         ruled += now;
         apart_->addItem((now ? QString("apart: ") : QString()) + words(other.name), words(other.id));
     }

@@ -26,7 +26,7 @@ PapersPanel::PapersPanel(Document& document, BenchState& state, Actions& actions
         if (state.offer() && chosen() != Aims) choose(Propose);
     });
     connect(this, &PanelOfParts::part_chosen, this, [&state](int part) {
-        if (part != Opening && state.tool() == BenchState::Tool::MovePrint)
+        if (part != Opening && state.tool() == BenchState::Tool::MovePattern)
             state.set_tool(BenchState::Tool::None);
     });
 }

@@ -29,7 +29,8 @@ PhotosPart::PhotosPart(Document& document, BenchState& state, Actions& actions, 
 
 template <class Change> void PhotosPart::change(const QString& intention, Change apply) {
     document_.change(intention, [&](Project& p) {
-        if (const int i = state_.photo_in_hand(p); i >= 0) apply(p.photos[static_cast<std::size_t>(i)]);
+        if (const int i = state_.photo_in_hand(p); i >= 0)
+            apply(p.set_out.photos[static_cast<std::size_t>(i)]);
     });
 }
 
@@ -37,7 +38,7 @@ void PhotosPart::build_photo() {
     auto* r = row("Add");
     sizes_ = new QComboBox(this);
     sizes_->setAccessibleName("Size of a new photo");
-    for (const PrintSize& s : usual_prints())
+    for (const PhotoSize& s : usual_photo_sizes())
         sizes_->addItem(words(format_size(s.width, s.height, Units::Inches)));
     sizes_->setCurrentText("4 x 6 in");
     r->addWidget(sizes_, 1);
@@ -130,11 +131,11 @@ void PhotosPart::build_fit() {
         const Plan* plan = state_.plan();
         if (!growth_ || !plan || fit_opening_ < 0) return;
         document_.change("Size the cut for the photo", [&](Project& p) {
-            const int cut = plan->cut_of_opening[static_cast<std::size_t>(fit_opening_)];
+            const int cut = plan->sections.cut_of_opening[static_cast<std::size_t>(fit_opening_)];
             if (cut < 0) return;
-            const SetOut& now = plan->each_cut[static_cast<std::size_t>(cut)];
-            PlacedCut& c = p.cuts[static_cast<std::size_t>(cut)];
-            c.place = resized(c.place, now, p.page, growth_->factor);
+            const SetOut& now = plan->set_out.each[static_cast<std::size_t>(cut)];
+            PlacedCut& c = p.set_out.cuts[static_cast<std::size_t>(cut)];
+            c.place = resized(c.place, now, p.set_out.page, growth_->factor);
         });
     });
     r->addWidget(size_cut_);
@@ -146,7 +147,7 @@ void PhotosPart::build_fit() {
         "keys move it on the page, with Shift they change its size");
     connect(face_, &QPushButton::clicked, this, [this] {
         change("Keep a face free", [&](Photo& p) {
-            p.keep_free.push_back({-p.width / 6, -p.height / 4, p.width / 6, p.height / 12});
+            p.protected_parts.push_back({-p.width / 6, -p.height / 4, p.width / 6, p.height / 12});
         });
     });
     r->addWidget(face_);
@@ -155,16 +156,16 @@ void PhotosPart::build_fit() {
     mark_->setProperty("segment", true);
     mark_->setToolTip("Drag over the part of a photo that must stay free; click on one to take it away");
     connect(mark_, &QPushButton::toggled, this,
-            [this](bool on) { state_.set_tool(on ? BenchState::Tool::KeepFree : BenchState::Tool::None); });
+            [this](bool on) { state_.set_tool(on ? BenchState::Tool::Protect : BenchState::Tool::None); });
     connect(&state_, &BenchState::tool_changed, this, [this] {
         const QSignalBlocker quiet(mark_);
-        mark_->setChecked(state_.tool() == BenchState::Tool::KeepFree);
+        mark_->setChecked(state_.tool() == BenchState::Tool::Protect);
     });
     r->addWidget(mark_);
     nothing_kept_ = new QPushButton("None", this);
     nothing_kept_->setToolTip("Nothing of this photo has to stay free");
     connect(nothing_kept_, &QPushButton::clicked, this,
-            [this] { change("Keep nothing free", [](Photo& p) { p.keep_free.clear(); }); });
+            [this] { change("Keep nothing free", [](Photo& p) { p.protected_parts.clear(); }); });
     r->addWidget(nothing_kept_);
     r->addStretch(1);
     prints_ = line("prints");
@@ -172,7 +173,7 @@ void PhotosPart::build_fit() {
 
 int PhotosPart::opening_under(const Photo& photo) const {
     const Plan* plan = state_.plan();
-    if (!plan || !plan->cut) return -1;
+    if (!plan || !plan->sections.cut) return -1;
     if (state_.selected().size() == 1) return *state_.selected().begin();
     return plan->opening_at(photo.centre);
 }
@@ -181,13 +182,13 @@ void PhotosPart::ask_for_fit() {
     const Project& p = document_.project();
     const int i = state_.photo_in_hand(p);
     const Plan* plan = state_.plan();
-    fit_opening_ = i < 0 ? -1 : opening_under(p.photos[static_cast<std::size_t>(i)]);
+    fit_opening_ = i < 0 ? -1 : opening_under(p.set_out.photos[static_cast<std::size_t>(i)]);
     std::optional<FitQuestion> question;
     if (fit_opening_ >= 0) {
-        const Photo& photo = p.photos[static_cast<std::size_t>(i)];
+        const Photo& photo = p.set_out.photos[static_cast<std::size_t>(i)];
         question = {fit_opening_,
-                    transformed(plan->cut->openings[static_cast<std::size_t>(fit_opening_)].outline,
-                                plan->set_out.to_page),
+                    transformed(plan->sections.cut->openings[static_cast<std::size_t>(fit_opening_)].outline,
+                                plan->set_out.whole.to_page),
                     photo.width, photo.height, p.units};
     }
     // Dragging a photo about over one opening asks nothing new.
@@ -227,24 +228,25 @@ void PhotosPart::ask_for_fit() {
 }
 
 void PhotosPart::add_photo() {
-    const PrintSize size = usual_prints()[static_cast<std::size_t>(std::max(0, sizes_->currentIndex()))];
+    const PhotoSize size = usual_photo_sizes()[static_cast<std::size_t>(std::max(0, sizes_->currentIndex()))];
     document_.change("Put a photo on the page", [&](Project& p) {
         Photo photo;
         photo.width = size.width;
         photo.height = size.height;
-        photo.centre = p.page.leaves().front().centre();
-        p.photos.push_back(photo);
+        photo.centre = p.set_out.page.leaves().front().centre();
+        p.set_out.photos.push_back(photo);
     });
-    state_.take_photo(static_cast<int>(document_.project().photos.size()) - 1);
+    state_.take_photo(static_cast<int>(document_.project().set_out.photos.size()) - 1);
 }
 
 void PhotosPart::add_grid() {
     Photo like;
-    const PrintSize size = usual_prints()[static_cast<std::size_t>(std::max(0, sizes_->currentIndex()))];
+    const PhotoSize size = usual_photo_sizes()[static_cast<std::size_t>(std::max(0, sizes_->currentIndex()))];
     like.width = size.width;
     like.height = size.height;
     Project next = document_.project();
-    const auto put = put_grid(next, like, columns_->value(), rows_->value(), grid_gap, free_->value());
+    const auto put =
+        put_grid(next.set_out, next.units, like, columns_->value(), rows_->value(), grid_gap, free_->value());
     grid_says_->setVisible(!put);
     if (!put) {
         grid_says_->setText("No grid: " + words(put.error().message) + ".");
@@ -260,7 +262,7 @@ void PhotosPart::fit_photo() {
         p.height *= fit_found_->factor;
         p.centre = fit_found_->centre;
         p.turn_deg = fit_found_->turn_deg;
-        for (Box& b : p.keep_free) {
+        for (Box& b : p.protected_parts) {
             const double f = fit_found_->factor;
             b = {b.x0 * f, b.y0 * f, b.x1 * f, b.y1 * f};
         }
@@ -274,13 +276,13 @@ void PhotosPart::refresh() {
                                                       mark_, nothing_kept_})
         w->setEnabled(i >= 0);
     if (i < 0) {
-        which_->setText(p.photos.empty() ? "No photo yet" : "No photo in hand");
+        which_->setText(p.set_out.photos.empty() ? "No photo yet" : "No photo in hand");
         turn_->clear();
         name_->clear();
         lies_->show_choice(-1);
     } else {
-        const Photo& photo = p.photos[static_cast<std::size_t>(i)];
-        which_->setText(QString("Photo %1 of %2").arg(i + 1).arg(p.photos.size()));
+        const Photo& photo = p.set_out.photos[static_cast<std::size_t>(i)];
+        which_->setText(QString("Photo %1 of %2").arg(i + 1).arg(p.set_out.photos.size()));
         width_->show_length(photo.width, p.units);
         height_->show_length(photo.round ? photo.width : photo.height, p.units);
         height_->setEnabled(!photo.round);
@@ -288,11 +290,11 @@ void PhotosPart::refresh() {
         if (!name_->hasFocus()) name_->setText(words(photo.name));
         turn_->setText(QString::number(photo.turn_deg, 'g', 4) + " deg");
         lies_->show_choice(photo.on_top ? 1 : 0);
-        nothing_kept_->setEnabled(!photo.keep_free.empty());
+        nothing_kept_->setEnabled(!photo.protected_parts.empty());
     }
     QStringList list;
     if (state_.plan())
-        for (const PrintCount& c : state_.plan()->prints)
+        for (const PhotoCount& c : state_.plan()->set_out.photo_sizes)
             list << QString("%1 of %2")
                         .arg(c.count)
                         .arg(words(c.round ? format_length(c.width, p.units) + " round"

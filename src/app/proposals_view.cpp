@@ -75,7 +75,8 @@ int ProposalsView::columns() const {
     int best = 1;
     double most = 0;
     for (int c = 1; c <= n; ++c) {
-        const double side = laid_out(card(0, c), state_.offers().front().project.page).picture.width();
+        const double side =
+            laid_out(card(0, c), state_.offers().front().project.set_out.page).picture.width();
         if (side <= most) continue;
         most = side;
         best = c;
@@ -97,7 +98,8 @@ void ProposalsView::ask_for_base() {
     std::vector<Scene> scenes;
     for (std::size_t i = 0; i < state_.offers().size(); ++i) {
         const Offer& o = state_.offers()[i];
-        scenes.push_back({laid_out(card(static_cast<int>(i)), o.project.page).picture, o.project, o.plan});
+        scenes.push_back(
+            {laid_out(card(static_cast<int>(i)), o.project.set_out.page).picture, o.project, o.plan});
     }
     base_.request(size(), devicePixelRatioF(), theme::bench,
                   [scenes = std::move(scenes), textures = state_.shared_textures()](QPainter& painter) {
@@ -107,8 +109,8 @@ void ProposalsView::ask_for_base() {
                           painter.setBrush(QColor(38, 36, 43, 30));
                           painter.drawRect(s.picture.translated(1, 2));
                           painter.translate(s.picture.topLeft());
-                          painter.scale(s.picture.width() / s.project.page.full_width(),
-                                        s.picture.height() / s.project.page.height);
+                          painter.scale(s.picture.width() / s.project.set_out.page.full_width(),
+                                        s.picture.height() / s.project.set_out.page.height);
                           paint_page(painter, s.project, *s.plan, *textures);
                           painter.restore();
                       }
@@ -130,18 +132,18 @@ void ProposalsView::paintEvent(QPaintEvent*) {
     }
     // The pictures lie on the cards; their ground is left out.
     for (std::size_t i = 0; i < offers.size() && !base_.image().isNull(); ++i) {
-        const QRectF picture = laid_out(card(static_cast<int>(i)), offers[i].project.page).picture;
+        const QRectF picture = laid_out(card(static_cast<int>(i)), offers[i].project.set_out.page).picture;
         const double k = base_.image().devicePixelRatio();
         p.drawImage(picture, base_.image(),
                     QRectF(picture.x() * k, picture.y() * k, picture.width() * k, picture.height() * k));
     }
     for (std::size_t i = 0; i < offers.size(); ++i) {
-        const Arrangement at = laid_out(card(static_cast<int>(i)), offers[i].project.page);
+        const Arrangement at = laid_out(card(static_cast<int>(i)), offers[i].project.set_out.page);
         p.setPen(theme::ink);
         p.setFont(theme::font(theme::Text::Body, true));
         p.drawText(at.title, Qt::AlignLeft | Qt::AlignVCenter,
                    QString("%1  %2").arg(i + 1).arg(offers[i].idea));
-        p.setPen(offers[i].plan->short_patches.empty() ? theme::quiet : theme::berry);
+        p.setPen(offers[i].plan->sheets.short_patches.empty() ? theme::quiet : theme::berry);
         p.setFont(theme::font(theme::Text::Small));
         const bool beside = at.words.x() > at.picture.right();
         p.drawText(at.words, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,

@@ -61,7 +61,7 @@ void ProposePart::build_style() {
     connect(drift_, &QSlider::sliderReleased, this, [this] { slide_number_ = 0; });
     connect(drift_, &QSlider::valueChanged, this, [this](int v) {
         document_.change(
-            "How colours are spread", [&](Project& p) { p.style.drift = v / 100.0; }, slide_number_);
+            "How colours are spread", [&](Project& p) { p.match.style.drift = v / 100.0; }, slide_number_);
     });
     r->addWidget(drift_, 1);
     r->addWidget(new QLabel("drift", this));
@@ -72,9 +72,9 @@ void ProposePart::build_style() {
     map_->addItems({"light to dark", "zones of colour", "the base paper"});
     connect(map_, &QComboBox::currentIndexChanged, this, [this](int i) {
         document_.change("What tones follow", [&](Project& p) {
-            p.style.map = static_cast<ToneMap>(i);
-            if (p.style.map == ToneMap::Zones && p.style.zones.empty())
-                p.style.zones = {{0xF0, 0xDC, 0xA8}, {0x5B, 0x8A, 0xA8}};
+            p.match.style.map = static_cast<ToneMap>(i);
+            if (p.match.style.map == ToneMap::Zones && p.match.style.zones.empty())
+                p.match.style.zones = {{0xF0, 0xDC, 0xA8}, {0x5B, 0x8A, 0xA8}};
         });
     });
     r->addWidget(map_, 1);
@@ -86,7 +86,7 @@ void ProposePart::build_style() {
     for (const auto& [name, deg] : light_ends) light_->addItem(name, deg);
     connect(light_, &QComboBox::currentIndexChanged, this, [this](int i) {
         document_.change("Where the light end is",
-                         [&](Project& p) { p.style.light_deg = light_->itemData(i).toDouble(); });
+                         [&](Project& p) { p.match.style.light_deg = light_->itemData(i).toDouble(); });
     });
     r->addWidget(light_, 1);
 }
@@ -102,7 +102,7 @@ void ProposePart::build_zones() {
 
 /// One button for each band; a click changes its colour.
 void ProposePart::show_zones() {
-    const MatchStyle& style = document_.project().style;
+    const MatchStyle& style = document_.project().match.style;
     zones_->setVisible(style.map == ToneMap::Zones);
     if (style.map != ToneMap::Zones) return;
     qDeleteAll(zones_->findChildren<QWidget*>(QString(), Qt::FindDirectChildrenOnly));
@@ -113,12 +113,13 @@ void ProposePart::show_zones() {
         b->setStyleSheet(
             QString("background: %1; min-height: 16px;").arg(words(format_colour(style.zones[z]))));
         connect(b, &QPushButton::clicked, this, [this, z] {
-            const QColor now = QColor(words(format_colour(document_.project().style.zones[z])));
+            const QColor now = QColor(words(format_colour(document_.project().match.style.zones[z])));
             const QColor c = QColorDialog::getColor(now, this, "Colour of the zone");
             if (!c.isValid()) return;
             document_.change("Colour of a zone", [&](Project& p) {
-                p.style.zones[z] = {static_cast<std::uint8_t>(c.red()), static_cast<std::uint8_t>(c.green()),
-                                    static_cast<std::uint8_t>(c.blue())};
+                p.match.style.zones[z] = {static_cast<std::uint8_t>(c.red()),
+                                          static_cast<std::uint8_t>(c.green()),
+                                          static_cast<std::uint8_t>(c.blue())};
             });
         });
         zones_->layout()->addWidget(b);
@@ -129,8 +130,9 @@ void ProposePart::show_zones() {
         b->setToolTip(name);
         b->setFixedWidth(32);
         b->setEnabled(enabled);
-        connect(b, &QPushButton::clicked, this,
-                [this, name, change] { document_.change(name, [&](Project& p) { change(p.style.zones); }); });
+        connect(b, &QPushButton::clicked, this, [this, name, change] {
+            document_.change(name, [&](Project& p) { change(p.match.style.zones); });
+        });
         zones_->layout()->addWidget(b);
     };
     step("-", "One zone less", style.zones.size() > 1, [](std::vector<Rgb>& z) { z.pop_back(); });
@@ -231,7 +233,7 @@ void ProposePart::show_offer() {
 
 void ProposePart::refresh() {
     const Plan* plan = state_.plan();
-    const MatchStyle& style = document_.project().style;
+    const MatchStyle& style = document_.project().match.style;
     if (!drift_->isSliderDown()) {
         const QSignalBlocker quiet(drift_);
         drift_->setValue(static_cast<int>(std::lround(100 * style.drift)));
@@ -249,12 +251,12 @@ void ProposePart::refresh() {
     show_zones();
     show_offer();
     hint_->setVisible(!state_.offer());
-    if (!plan || !plan->cut)
+    if (!plan || !plan->sections.cut)
         hint_->setText("Open a drawing and a stash first.");
-    else if (plan->papers.empty())
+    else if (plan->papers.uses.empty())
         hint_->setText("Open a stash in the drawer: without paper there is nothing to choose.");
     else if (style.drift > 0 && style.map == ToneMap::Background &&
-             document_.project().page.base_paper.empty())
+             document_.project().set_out.page.base_paper.empty())
         hint_->setText("Tones follow the picture of the base paper: choose one under Aims.");
     else
         hint_->setText("Several proposals are worked out, each proved to fit. What you gave by hand stays; "

@@ -14,9 +14,9 @@ namespace {
 constexpr double most_whole = 3000; ///< mm
 
 /// "Tram Terrace", "Tram Terrace and Seed Swap", "3 other pages".
-QString names_of(const std::vector<WantedPiece>& pieces) {
+QString names_of(const std::vector<ReservedPiece>& pieces) {
     std::set<std::string> pages;
-    for (const WantedPiece& w : pieces) pages.insert(w.page);
+    for (const ReservedPiece& w : pieces) pages.insert(w.page);
     if (pages.size() > 2) return counted(pages.size(), "other page", "other pages");
     QStringList names;
     for (const std::string& p : pages) names << words(p);
@@ -35,7 +35,7 @@ RoomPart::RoomPart(Document& document, BenchState& state, Actions& actions, QWid
         connect(e, &LengthEdit::length_entered, this, [this, wide](double mm) {
             const auto& stash = document_.project().stash;
             if (!stash || state_.picked() < 0) return;
-            Point size = kept_whole(document_.project(), stash->papers[state_.picked()].id);
+            Point size = reserved_size(document_.project(), stash->papers[state_.picked()].id);
             double& own = wide ? size.x : size.y;
             double& other = wide ? size.y : size.x;
             own = mm;
@@ -55,7 +55,7 @@ RoomPart::RoomPart(Document& document, BenchState& state, Actions& actions, QWid
     r->addStretch(1);
     of_paper_ = line("keep-whole");
     r = row("Others");
-    leave_ = button(Act::LeaveRoom, "Leave them room");
+    leave_ = button(Act::Reserve, "Leave them room");
     r->addWidget(leave_);
     r->addStretch(1);
     others_ = line("others");
@@ -67,7 +67,7 @@ RoomPart::RoomPart(Document& document, BenchState& state, Actions& actions, QWid
 void RoomPart::keep(Point size) {
     const std::string id = document_.project().stash->papers[state_.picked()].id;
     document_.change(size.x > 0 && size.y > 0 ? "Keep a size whole" : "Keep no size whole",
-                     [&](Project& p) { keep_whole(p, id, size); });
+                     [&](Project& p) { reserve_size(p, id, size); });
 }
 
 void RoomPart::refresh() {
@@ -78,7 +78,7 @@ void RoomPart::refresh() {
 
 void RoomPart::show_left() {
     const Plan* plan = state_.plan();
-    if (!plan || plan->used_sheets.empty()) {
+    if (!plan || plan->sheets.used.empty()) {
         left_->setText("No sheet is cut yet.");
         return;
     }
@@ -86,8 +86,8 @@ void RoomPart::show_left() {
     double used = 0;
     std::size_t kept = 0;
     Box largest;
-    for (const UsedSheet& u : plan->used_sheets) {
-        sheet_area += plan->sheets[u.sheet].area;
+    for (const UsedSheet& u : plan->sheets.used) {
+        sheet_area += plan->papers.sheets[u.sheet].area;
         used += u.used_area;
         kept += u.leftovers.size();
         if (u.largest_left.width() * u.largest_left.height() > largest.width() * largest.height())
@@ -112,7 +112,7 @@ void RoomPart::show_whole() {
         return;
     }
     const Paper& info = project.stash->papers[paper];
-    const Point size = kept_whole(project, info.id);
+    const Point size = reserved_size(project, info.id);
     width_->show_length(size.x, project.units);
     height_->show_length(size.y, project.units);
     of_paper_->setText(size.x > 0 ? "of " + words(info.name) + " stays uncut where that can be."
@@ -121,9 +121,9 @@ void RoomPart::show_whole() {
 
 void RoomPart::show_others() {
     const Project& project = document_.project();
-    const std::vector<WantedPiece> wanted = of_this_stash(project, state_.wanted_elsewhere());
-    const bool any = !pages_with_room(project).empty();
-    const bool up_to_date = leaves_room(project, wanted);
+    const std::vector<ReservedPiece> wanted = of_this_stash(project, state_.wanted_elsewhere());
+    const bool any = !pages_reserved_for(project).empty();
+    const bool up_to_date = reserves_just(project, wanted);
     leave_->setEnabled(any || !wanted.empty());
     leave_->setText(any && (up_to_date || wanted.empty()) ? "No room for them" : "Leave them room");
     if (!wanted.empty() && !up_to_date) {
@@ -135,9 +135,9 @@ void RoomPart::show_others() {
         others_->setText("No other page that was saved with these papers wants a piece of them.");
         return;
     }
-    const std::vector<WantedPiece> kept_for = room_for_pages(project);
+    const std::vector<ReservedPiece> kept_for = reserved_for_pages(project);
     const Plan* plan = state_.plan();
-    const std::size_t missing = plan ? plan->without_room.size() : 0;
+    const std::size_t missing = plan ? plan->sheets.without_room.size() : 0;
     others_->setText(QString("Room is left for %1 of %2%3.")
                          .arg(counted(kept_for.size(), "piece", "pieces"), names_of(kept_for),
                               missing > 0 ? QString("; the second look says what finds none") : QString()));

@@ -159,7 +159,7 @@ void SecondLook::refresh() {
     const Plan* plan = state_.plan();
     // A first look has no sheets yet: the cards stay until the whole plan is there, so that they do not
     // flicker.
-    if (!plan || (plan->cut && !plan->sheets_done && any_shown_)) return;
+    if (!plan || (plan->sections.cut && !plan->sheets.done && any_shown_)) return;
     if (any_shown_ &&
         std::equal(shown_.begin(), shown_.end(), plan->findings.begin(), plan->findings.end(), same))
         return;
@@ -177,7 +177,8 @@ void SecondLook::refresh() {
             [this](const Fix& fix, const QString& label) { emit apply(fix, label); }, list));
     }
     if (plan->findings.empty()) {
-        auto* fine = new QLabel(plan->cut ? "Nothing to point out." : "Findings will appear here.", list);
+        auto* fine =
+            new QLabel(plan->sections.cut ? "Nothing to point out." : "Findings will appear here.", list);
         fine->setProperty("quiet", true);
         column->addWidget(fine);
     }

@@ -2,7 +2,7 @@
 
 #include "app/divide_part.h"
 #include "app/grouping_part.h"
-#include "app/schools_part.h"
+#include "app/methods_part.h"
 
 namespace zesty {
 
@@ -12,7 +12,7 @@ SectionsPanel::SectionsPanel(Document& document, BenchState& state, Actions& act
     divide_ = new DividePart(document, state, actions, this);
     add(new GroupingPart(document, state, actions, this));
     add(divide_);
-    add(new SchoolsPart(document, state, actions, worker, this));
+    add(new MethodsPart(document, state, actions, worker, this));
     connect(this, &PanelOfParts::part_chosen, this, [&state](int part) {
         state.set_tool(part == Divide ? BenchState::Tool::DivideByLine : BenchState::Tool::None);
     });

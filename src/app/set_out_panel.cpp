@@ -6,6 +6,7 @@
 #include "app/sizes_part.h"
 #include "app/wording.h"
 #include "core/cutfile/layers.h"
+#include "core/project/edits.h"
 
 #include <QMenu>
 #include <QPointer>
@@ -33,7 +34,7 @@ SetOutPanel::SetOutPanel(Document& document, BenchState& state, Actions& actions
     connect(this, &PanelOfParts::part_chosen, this, [this](int part) {
         state_.set_tool(part == Sizes ? BenchState::Tool::Measure : BenchState::Tool::None);
         if (part != Sizes) state_.measure(std::nullopt);
-        state_.show_mats(nullptr);
+        state_.show_cutting_mats(nullptr);
     });
     connect(&state, &BenchState::in_hand_changed, this, [this] {
         // What is taken in hand on the page brings its part up.
@@ -56,7 +57,8 @@ void SetOutPanel::fill_pieces(QMenu* menu) {
     const Project& p = document_.project();
     const int i = state_.cut_in_hand(p);
     if (i < 0) return;
-    const auto& drawing = p.drawings[static_cast<std::size_t>(p.cuts[static_cast<std::size_t>(i)].drawing)];
+    const auto& drawing =
+        p.set_out.drawings[static_cast<std::size_t>(p.set_out.cuts[static_cast<std::size_t>(i)].drawing)];
     QStringList layers;
     for (const std::string& l : layers_of(drawing->drawing)) layers << words(l);
     menu->addAction("Counting the pieces")->setEnabled(false);
@@ -73,7 +75,7 @@ void SetOutPanel::show_pieces(QMenu* menu, int pieces, const QStringList& layers
     const Project& p = document_.project();
     const int i = state_.cut_in_hand(p);
     if (i < 0) return;
-    const PlacedCut& cut = p.cuts[static_cast<std::size_t>(i)];
+    const PlacedCut& cut = p.set_out.cuts[static_cast<std::size_t>(i)];
     const auto change = [this](const QString& intention, auto apply) {
         document_.change(intention, [&](Project& project) {
             if (PlacedCut* c = state_.in_hand(project)) apply(project, *c);

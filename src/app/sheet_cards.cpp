@@ -24,8 +24,8 @@ double scale_in(const Box& sheet, double width, double height) {
 
 /// What room is kept for, where the words fit in it.
 void paint_room_names(QPainter& p, const SheetScene& scene, const SheetCard& place) {
-    const int sheet = scene.plan->used_sheets[place.used].sheet;
-    for (const KeptRoom& room : scene.plan->room) {
+    const int sheet = scene.plan->sheets.used[place.used].sheet;
+    for (const ReservedRoom& room : scene.plan->sheets.room) {
         if (room.sheet != sheet) continue;
         const Box box = bounds(room.on_sheet);
         const QRectF there(place.origin.x() + box.x0 * place.scale, place.origin.y() + box.y0 * place.scale,
@@ -39,8 +39,8 @@ void paint_room_names(QPainter& p, const SheetScene& scene, const SheetCard& pla
 
 void paint_card(QPainter& p, const SheetScene& scene, const SheetCard& place) {
     const Plan& plan = *scene.plan;
-    const UsedSheet& used = plan.used_sheets[place.used];
-    const Sheet& sheet = plan.sheets[used.sheet];
+    const UsedSheet& used = plan.sheets.used[place.used];
+    const Sheet& sheet = plan.papers.sheets[used.sheet];
     p.setPen(QPen(theme::line, 1));
     p.setBrush(theme::card);
     p.drawRoundedRect(place.card, theme::radius, theme::radius);
@@ -70,21 +70,21 @@ void paint_card(QPainter& p, const SheetScene& scene, const SheetCard& place) {
                                        : "left " + words(format_size(left.x, left.y, scene.project.units)));
     paint_room_names(p, scene, place);
     for (int patch : used.patches) {
-        const Circle& c = plan.cut->openings[plan.patches[patch].opening].label;
-        const Point at = (plan.placed[patch].to_sheet() * plan.set_out.to_page)(c.centre);
+        const Circle& c = plan.sections.cut->openings[plan.sections.patches[patch].opening].label;
+        const Point at = (plan.sheets.placed[patch].to_sheet() * plan.set_out.whole.to_page)(c.centre);
         paint_number(p, QPointF(place.origin.x() + at.x * place.scale, place.origin.y() + at.y * place.scale),
-                     QString::number(plan.patches[patch].opening + 1),
-                     2 * c.radius * plan.set_out.scale * place.scale, false);
+                     QString::number(plan.sections.patches[patch].opening + 1),
+                     2 * c.radius * plan.set_out.whole.scale * place.scale, false);
     }
 }
 
 } // namespace
 
 std::vector<SheetCard> cards_for(const Plan& plan, double width, double height) {
-    const int n = static_cast<int>(plan.used_sheets.size());
+    const int n = static_cast<int>(plan.sheets.used.size());
     std::vector<SheetCard> out;
     std::vector<Box> boxes;
-    for (const UsedSheet& u : plan.used_sheets) boxes.push_back(bounds(plan.sheets[u.sheet].outline));
+    for (const UsedSheet& u : plan.sheets.used) boxes.push_back(bounds(plan.papers.sheets[u.sheet].outline));
     const auto cell = [&](int columns) {
         const int rows = (n + columns - 1) / columns;
         return QSizeF(width / columns - between_cards, std::max(170.0, height / rows - between_cards));
@@ -121,7 +121,7 @@ std::vector<SheetCard> cards_for(const Plan& plan, double width, double height) 
 void paint_scene(QPainter& p, const SheetScene& scene) {
     for (const SheetCard& place : scene.cards)
         if (place.card.intersects(scene.visible)) paint_card(p, scene, place);
-    const Page& page = scene.project.page;
+    const Page& page = scene.project.set_out.page;
     const double scale = scene.page.width() / std::max(page.full_width(), page.height);
     p.setPen(Qt::NoPen);
     p.setBrush(QColor(38, 36, 43, 26));

@@ -57,7 +57,7 @@ void SheetsView::arrange() {
 
 void SheetsView::ask_for_base() {
     const auto plan = state_.shared_plan();
-    if (!std::exchange(stale_, false) || !plan || !plan->cut) return;
+    if (!std::exchange(stale_, false) || !plan || !plan->sections.cut) return;
     SheetScene scene{shown_project(), plan, state_.shared_textures(), places_, rect(), page_room()};
     for (SheetCard& place : scene.cards) {
         place.card.translate(0, -scroll_);
@@ -73,32 +73,33 @@ void SheetsView::paintEvent(QPaintEvent*) {
     p.fillRect(rect(), theme::bench);
     p.drawImage(QPointF(0, 0), base_.image());
     const Plan* plan = state_.plan();
-    if (!plan || !plan->cut) return;
+    if (!plan || !plan->sections.cut) return;
     p.setRenderHint(QPainter::Antialiasing);
-    if (plan->used_sheets.empty()) {
+    if (plan->sheets.used.empty()) {
         p.setPen(theme::quiet);
         p.setFont(theme::font(theme::Text::Body));
         p.drawText(QRectF(between_cards, between_cards, width() - page_width - 3 * between_cards,
                           height() - 2 * between_cards),
                    Qt::AlignCenter | Qt::TextWordWrap,
-                   plan->sheets_done
+                   plan->sheets.done
                        ? "No patch has a paper yet.\nGo to Papers (Ctrl+3) and give some, or press P there."
                        : "Laying the patches on the sheets...");
     }
     const QRectF room = page_room();
     const Project& project = shown_project();
-    const double scale = room.width() / std::max(project.page.full_width(), project.page.height);
+    const double scale =
+        room.width() / std::max(project.set_out.page.full_width(), project.set_out.page.height);
     paint_selection(p, PageMap{scale, room.topLeft()}, *plan, state_);
     std::set<int> lit = state_.selected();
     if (state_.hovered() >= 0) lit.insert(state_.hovered());
     p.setBrush(Qt::NoBrush);
     p.setPen(QPen(theme::zest, 2.5));
     for (const SheetCard& place : places_)
-        for (int patch : plan->used_sheets[place.used].patches) {
-            if (!lit.contains(plan->patches[patch].opening)) continue;
+        for (int patch : plan->sheets.used[place.used].patches) {
+            if (!lit.contains(plan->sections.patches[patch].opening)) continue;
             const QTransform t(place.scale, 0, 0, place.scale, place.origin.x(), place.origin.y() - scroll_);
-            p.drawPath(
-                t.map(to_path(transformed(plan->patches[patch].outline, plan->placed[patch].to_sheet()))));
+            p.drawPath(t.map(to_path(
+                transformed(plan->sections.patches[patch].outline, plan->sheets.placed[patch].to_sheet()))));
         }
     paint_hands(p, *plan);
     p.setPen(theme::quiet);
@@ -111,7 +112,7 @@ void SheetsView::paintEvent(QPaintEvent*) {
         line = "Point at a patch to see where it goes. Drag it to where you want it cut: it is pinned there "
                "and the "
                "others are laid around it. Shift and arrow keys push it, comma and full stop turn it.";
-    p.drawText(QRectF(room.x(), room.y() + project.page.height * scale + 10, room.width(), 120),
+    p.drawText(QRectF(room.x(), room.y() + project.set_out.page.height * scale + 10, room.width(), 120),
                Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, line);
     if (hasFocus() && reached_by_key_) {
         p.setPen(QPen(theme::zest, 2));
@@ -123,19 +124,19 @@ void SheetsView::paintEvent(QPaintEvent*) {
 void SheetsView::paint_hands(QPainter& p, const Plan& plan) const {
     const Project& project = shown_project();
     for (const SheetCard& place : places_)
-        for (int patch : plan.used_sheets[place.used].patches) {
-            const int opening = plan.patches[patch].opening;
+        for (int patch : plan.sheets.used[place.used].patches) {
+            const int opening = plan.sections.patches[patch].opening;
             const QTransform t(place.scale, 0, 0, place.scale, place.origin.x(), place.origin.y() - scroll_);
-            if (project.pins.contains(plan.spots[opening])) {
-                const Point c = plan.placed[patch].to_sheet()(plan.middle_of(opening));
+            if (project.sheets.pins.contains(plan.sections.spots[opening])) {
+                const Point c = plan.sheets.placed[patch].to_sheet()(plan.middle_of(opening));
                 const QPointF at = t.map(QPointF(c.x, c.y)) + QPointF(0, -14);
                 p.setPen(QPen(theme::card, 1.5));
                 p.setBrush(theme::berry);
                 p.drawEllipse(at, 5, 5);
             }
             if (patch != dragged_ || !moved_) continue;
-            const QPainterPath shape =
-                t.map(to_path(transformed(plan.patches[patch].outline, plan.placed[patch].to_sheet())));
+            const QPainterPath shape = t.map(to_path(
+                transformed(plan.sections.patches[patch].outline, plan.sheets.placed[patch].to_sheet())));
             p.setPen(QPen(theme::zest, 2, Qt::DashLine));
             p.setBrush(QColor(232, 106, 23, 50));
             p.drawPath(shape.translated(drag_now_ - drag_from_));
@@ -151,7 +152,7 @@ const SheetCard* SheetsView::place_at(QPointF pixel) const {
 const SheetCard* SheetsView::place_of(int patch) const {
     const Plan* plan = state_.plan();
     for (const SheetCard& place : places_)
-        if (plan->used_sheets[place.used].sheet == plan->placed[patch].sheet) return &place;
+        if (plan->sheets.used[place.used].sheet == plan->sheets.placed[patch].sheet) return &place;
     return nullptr;
 }
 
@@ -161,8 +162,8 @@ Point SheetsView::on_sheet(const SheetCard& place, QPointF pixel) const {
 }
 
 void SheetsView::pin(int patch, const SheetPin& to, const QString& intention) {
-    const Spot opening = state_.plan()->spots[state_.plan()->patches[patch].opening];
-    document_.change(intention, [&](Project& p) { p.pins[opening] = to; });
+    const Spot opening = state_.plan()->sections.spots[state_.plan()->sections.patches[patch].opening];
+    document_.change(intention, [&](Project& p) { p.sheets.pins[opening] = to; });
 }
 
 /// Where the patch is let go it stays; the others are laid around it.
@@ -172,7 +173,7 @@ void SheetsView::drop_patch(QPointF pixel) {
     const SheetCard* to = place_at(pixel);
     if (!from || !to || state_.offer()) return;
     const Point by = on_sheet(*to, pixel) - on_sheet(*from, drag_from_);
-    if (const auto where = pinned(*plan, dragged_, plan->used_sheets[to->used].sheet, by))
+    if (const auto where = pinned(*plan, dragged_, plan->sheets.used[to->used].sheet, by))
         pin(dragged_, *where, "Move a patch on its sheet");
 }
 
@@ -180,18 +181,20 @@ void SheetsView::move_selected(Point by, double turn_deg) {
     const Plan* plan = state_.plan();
     if (!plan || state_.selected().empty() || state_.offer()) return;
     const int patch = plan->patch_of(*state_.selected().begin());
-    if (patch < 0 || plan->placed[patch].sheet < 0) return;
-    if (const auto where = pinned(*plan, patch, plan->placed[patch].sheet, by, turn_deg))
+    if (patch < 0 || plan->sheets.placed[patch].sheet < 0) return;
+    if (const auto where = pinned(*plan, patch, plan->sheets.placed[patch].sheet, by, turn_deg))
         pin(patch, *where, turn_deg != 0 ? "Turn a patch on its sheet" : "Move a patch on its sheet");
 }
 
 int SheetsView::patch_at(QPointF pixel) const {
     const Plan* plan = state_.plan();
     const SheetCard* place = place_at(pixel);
-    if (!plan || !plan->cut || !place) return -1;
+    if (!plan || !plan->sections.cut || !place) return -1;
     const Point at = on_sheet(*place, pixel);
-    for (int patch : plan->used_sheets[place->used].patches)
-        if (contains(plan->patches[patch].outline, inverse(plan->placed[patch].to_sheet())(at))) return patch;
+    for (int patch : plan->sheets.used[place->used].patches)
+        if (contains(plan->sections.patches[patch].outline,
+                     inverse(plan->sheets.placed[patch].to_sheet())(at)))
+            return patch;
     return -1;
 }
 
@@ -200,8 +203,8 @@ QString SheetsView::room_at(QPointF pixel) const {
     const SheetCard* place = place_at(pixel);
     if (!plan || !place) return {};
     const Point at = on_sheet(*place, pixel);
-    for (const KeptRoom& room : plan->room) {
-        if (room.sheet != plan->used_sheets[place->used].sheet || !contains(room.on_sheet, at)) continue;
+    for (const ReservedRoom& room : plan->sheets.room) {
+        if (room.sheet != plan->sheets.used[place->used].sheet || !contains(room.on_sheet, at)) continue;
         const Box box = bounds(room.on_sheet);
         const QString size = words(format_size(box.width(), box.height(), shown_project().units));
         return room.page.empty() ? size + " to keep whole"
@@ -219,7 +222,7 @@ void SheetsView::mouseReleaseEvent(QMouseEvent* event) {
 
 void SheetsView::mouseMoveEvent(QMouseEvent* event) {
     const Plan* plan = state_.plan();
-    if (!plan || !plan->cut) return;
+    if (!plan || !plan->sections.cut) return;
     if (dragged_ >= 0 && (event->buttons() & Qt::LeftButton)) {
         drag_now_ = event->position();
         moved_ = moved_ || (drag_now_ - drag_from_).manhattanLength() >= least_drag;
@@ -228,15 +231,16 @@ void SheetsView::mouseMoveEvent(QMouseEvent* event) {
     }
     setToolTip(room_at(event->position()));
     const int patch = patch_at(event->position());
-    int opening = patch >= 0 ? plan->patches[patch].opening : -1;
+    int opening = patch >= 0 ? plan->sections.patches[patch].opening : -1;
     const QRectF room = page_room();
     if (opening < 0 && room.contains(event->position())) {
         const Project& project = shown_project();
-        const PageMap map{room.width() / std::max(project.page.full_width(), project.page.height),
+        const PageMap map{room.width() /
+                              std::max(project.set_out.page.full_width(), project.set_out.page.height),
                           room.topLeft()};
-        const Point p = inverse(plan->set_out.to_page)(map.back(event->position()));
-        for (std::size_t o = 0; o < plan->cut->openings.size(); ++o)
-            if (contains(plan->cut->openings[o].outline, p)) opening = static_cast<int>(o);
+        const Point p = inverse(plan->set_out.whole.to_page)(map.back(event->position()));
+        for (std::size_t o = 0; o < plan->sections.cut->openings.size(); ++o)
+            if (contains(plan->sections.cut->openings[o].outline, p)) opening = static_cast<int>(o);
     }
     state_.hover(opening);
 }
@@ -287,11 +291,11 @@ void SheetsView::keyPressEvent(QKeyEvent* event) {
         move_selected({}, key == Qt::Key_Comma ? -turn_step : turn_step);
     } else if (key == Qt::Key_PageDown || key == Qt::Key_PageUp) {
         scroll_by(key == Qt::Key_PageDown ? height() * 0.8 : -height() * 0.8);
-    } else if (plan && !plan->patches.empty() && (key == Qt::Key_Left || key == Qt::Key_Right)) {
+    } else if (plan && !plan->sections.patches.empty() && (key == Qt::Key_Left || key == Qt::Key_Right)) {
         // From patch to patch in the order of the cards.
         std::vector<int> order;
-        for (const UsedSheet& u : plan->used_sheets)
-            for (int p : u.patches) order.push_back(plan->patches[p].opening);
+        for (const UsedSheet& u : plan->sheets.used)
+            for (int p : u.patches) order.push_back(plan->sections.patches[p].opening);
         if (order.empty()) return;
         const int n = static_cast<int>(order.size());
         const auto now = state_.selected().empty()

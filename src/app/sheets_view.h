@@ -22,7 +22,7 @@ public:
     QString room_at(QPointF pixel) const;
     const std::vector<SheetCard>& places() const { return places_; }
     bool up_to_date() const {
-        return base_.up_to_date() && !(isVisible() && stale_ && state_.plan() && state_.plan()->cut);
+        return base_.up_to_date() && !(isVisible() && stale_ && state_.plan() && state_.plan()->sections.cut);
     }
 
 protected:

@@ -2,7 +2,7 @@
 
 #include "app/theme.h"
 #include "app/wording.h"
-#include "core/project/mat_plan.h"
+#include "core/project/cutting_mat_plan.h"
 #include "core/setout/sizing.h"
 
 #include <QHBoxLayout>
@@ -13,7 +13,7 @@ namespace zesty {
 namespace {
 constexpr int rungs = 13;
 constexpr double smallest_share = 1.0 / 6; ///< of the page
-constexpr int most_on_mat = 60;
+constexpr int most_on_cutting_mat = 60;
 } // namespace
 
 SizesPart::SizesPart(Document& document, BenchState& state, Actions& actions, Worker& worker, QWidget* parent)
@@ -28,7 +28,7 @@ SizesPart::SizesPart(Document& document, BenchState& state, Actions& actions, Wo
     reading_ = line("reading");
     build_bars();
     build_measure();
-    build_mat();
+    build_cutting_mat();
     connect(&state, &BenchState::plan_changed, this, &SizesPart::refresh_if_shown);
     connect(&state, &BenchState::in_hand_changed, this, &SizesPart::refresh_if_shown);
     connect(&state, &BenchState::measured_changed, this, &SizesPart::refresh_if_shown);
@@ -38,7 +38,7 @@ void SizesPart::grow(const QString& intention, double factor) {
     const SetOut* now = state_.set_out_in_hand(document_.project());
     if (!now) return;
     document_.change(intention, [&](Project& p) {
-        if (PlacedCut* c = state_.in_hand(p)) c->place = resized(c->place, *now, p.page, factor);
+        if (PlacedCut* c = state_.in_hand(p)) c->place = resized(c->place, *now, p.set_out.page, factor);
     });
 }
 
@@ -71,19 +71,19 @@ void SizesPart::build_measure() {
     r->addWidget(wanted_);
 }
 
-void SizesPart::set_mat(double Project::*side, const char* intention, double mm) {
-    document_.change(intention, [&](Project& p) { p.*side = mm; });
+void SizesPart::set_cutting_mat(double CuttingMat::*side, const char* intention, double mm) {
+    document_.change(intention, [&](Project& p) { p.set_out.cutting_mat.*side = mm; });
 }
 
-void SizesPart::build_mat() {
+void SizesPart::build_cutting_mat() {
     auto* r = row("Mat");
     mat_width_ = new LengthEdit("Width of the cutting mat", 10, 3000, this);
     mat_height_ = new LengthEdit("Height of the cutting mat", 10, 3000, this);
     for (LengthEdit* edit : {mat_width_, mat_height_}) edit->setFixedWidth(80);
     connect(mat_width_, &LengthEdit::length_entered, this,
-            [this](double mm) { set_mat(&Project::mat_width, "Width of the cutting mat", mm); });
+            [this](double mm) { set_cutting_mat(&CuttingMat::width, "Width of the cutting mat", mm); });
     connect(mat_height_, &LengthEdit::length_entered, this,
-            [this](double mm) { set_mat(&Project::mat_height, "Height of the cutting mat", mm); });
+            [this](double mm) { set_cutting_mat(&CuttingMat::height, "Height of the cutting mat", mm); });
     r->addWidget(mat_width_);
     r->addWidget(new QLabel("x", this));
     r->addWidget(mat_height_);
@@ -91,18 +91,18 @@ void SizesPart::build_mat() {
     r = row(QString());
     auto* count = new QPushButton("Count", this);
     count->setToolTip("Nests as many of the cut, at its size now, as fit on the mat");
-    connect(count, &QPushButton::clicked, this, &SizesPart::count_on_mat);
+    connect(count, &QPushButton::clicked, this, &SizesPart::count_on_cutting_mat);
     r->addWidget(count);
     auto* lay = new QPushButton("Lay the page", this);
     lay->setToolTip("Lays everything that is cut for this page on mats and shows them");
     lay->setAccessibleName("Lay the page's cuts on mats");
-    connect(lay, &QPushButton::clicked, this, &SizesPart::lay_on_mats);
+    connect(lay, &QPushButton::clicked, this, &SizesPart::lay_on_cutting_mats);
     r->addWidget(lay);
     r->addStretch(1);
     fits_ = line("mat");
 }
 
-void SizesPart::count_on_mat() {
+void SizesPart::count_on_cutting_mat() {
     const Project project = document_.project();
     const int cut = state_.cut_in_hand(project);
     const SetOut* now = state_.set_out_in_hand(project);
@@ -110,35 +110,40 @@ void SizesPart::count_on_mat() {
     fits_->setText("Counting.");
     const double size = std::max(now->size.x, now->size.y);
     worker_.think(this, [this, project, cut, size](Planner& planner) {
-        const MatSize mat{project.mat_width, project.mat_height};
+        const CuttingMat& mat = project.set_out.cutting_mat;
         const auto alone = planner.cut_alone(project, cut);
-        const auto counts = alone ? fit_on_mat(**alone, {size, size * 0.75, size / 2}, mat, most_on_mat, {})
-                                  : std::vector<MatCount>{};
-        std::shared_ptr<ShownMats> shown;
+        const auto counts =
+            alone ? fit_on_cutting_mat(**alone, {size, size * 0.75, size / 2}, mat, most_on_cutting_mat, {})
+                  : std::vector<CuttingMatCount>{};
+        std::shared_ptr<ShownCuttingMats> shown;
         if (!counts.empty() && counts.front().count > 0)
-            shown = std::make_shared<ShownMats>(ShownMats{QString("%1 on the mat").arg(counts.front().count),
-                                                          *alone, insert_labels(**alone),
-                                                          counts.front().layout.mats, mat});
+            shown = std::make_shared<ShownCuttingMats>(
+                ShownCuttingMats{QString("%1 on the mat").arg(counts.front().count), *alone,
+                                 insert_labels(**alone), counts.front().layout.mats, mat});
         return [this, counts, shown, units = project.units] {
             QStringList parts;
-            for (const MatCount& c : counts)
+            for (const CuttingMatCount& c : counts)
                 parts << QString("%1 at %2").arg(c.count).arg(words(format_length(c.size, units)));
             fits_->setText("Fit on the mat: " + parts.join(", ") + ".");
-            state_.show_mats(shown);
+            state_.show_cutting_mats(shown);
         };
     });
 }
 
-void SizesPart::lay_on_mats() {
+void SizesPart::lay_on_cutting_mats() {
     const Project project = document_.project();
     const auto plan = state_.own_plan();
-    if (!plan || !plan->cut) return;
+    if (!plan || !plan->sections.cut) return;
     fits_->setText("Laying the cuts on mats.");
     worker_.think(this, [this, project, plan](Planner&) {
-        auto shown = std::make_shared<ShownMats>(
-            ShownMats{{}, plan->cut, plan->inserts, {}, {project.mat_width, project.mat_height}});
+        auto shown = std::make_shared<ShownCuttingMats>(
+            ShownCuttingMats{{},
+                             plan->sections.cut,
+                             plan->sections.inserts,
+                             {},
+                             {project.set_out.cutting_mat.width, project.set_out.cutting_mat.height}});
         std::size_t too_large = 0;
-        for (const CutsOnMats& one : mats_of(project, *plan)) {
+        for (const CutsOnCuttingMats& one : mats_of(project, *plan)) {
             shown->mats.insert(shown->mats.end(), one.layout.mats.begin(), one.layout.mats.end());
             too_large += one.layout.too_large.size();
         }
@@ -149,7 +154,7 @@ void SizesPart::lay_on_mats() {
                            (too_large == 0 ? QString()
                                            : " " + counted(too_large, "piece is", "pieces are") +
                                                  " larger than the mat."));
-            if (!shown->mats.empty()) state_.show_mats(shown);
+            if (!shown->mats.empty()) state_.show_cutting_mats(shown);
         };
     });
 }
@@ -180,20 +185,20 @@ void SizesPart::ask_for_ladder() {
         return;
     }
     // Only what the ladder depends on makes it anew: not where the cut lies or how large it is now.
-    std::vector<PlacedCut> cuts = p.cuts;
+    std::vector<PlacedCut> cuts = p.set_out.cuts;
     for (PlacedCut& c : cuts) c.place = {};
-    if (cuts == ladder_for_ && ladder_cut_ == cut && ladder_lip_ == p.lip && ladder_rules_ == p.backing &&
-        ladder_sections_ == p.sections && ladder_units_ == p.units)
+    if (cuts == ladder_for_ && ladder_cut_ == cut && ladder_lip_ == p.sections.lip &&
+        ladder_rules_ == p.sections.backing && ladder_sections_ == p.sections && ladder_units_ == p.units)
         return;
     ladder_for_ = std::move(cuts);
     ladder_cut_ = cut;
-    ladder_lip_ = p.lip;
-    ladder_rules_ = p.backing;
+    ladder_lip_ = p.sections.lip;
+    ladder_rules_ = p.sections.backing;
     ladder_sections_ = p.sections;
     ladder_units_ = p.units;
     const quint64 number = ++asked_;
     worker_.think(this, [this, p, cut, number](Planner& planner) {
-        const double most = std::max(p.page.width, p.page.height);
+        const double most = std::max(p.set_out.page.width, p.set_out.page.height);
         auto made = planner.ladder(p, cut, most * smallest_share, most, rungs);
         return [this, number, units = p.units, made = made ? std::move(*made) : std::vector<Rung>{}] {
             if (number == asked_) chart_->show_rungs(made, units);
@@ -203,8 +208,8 @@ void SizesPart::ask_for_ladder() {
 
 void SizesPart::refresh() {
     const Project& p = document_.project();
-    mat_width_->show_length(p.mat_width, p.units);
-    mat_height_->show_length(p.mat_height, p.units);
+    mat_width_->show_length(p.set_out.cutting_mat.width, p.units);
+    mat_height_->show_length(p.set_out.cutting_mat.height, p.units);
     const SetOut* now = state_.set_out_in_hand(p);
     bars_->setEnabled(now && std::isfinite(now->thinnest_bar));
     int holds = -1;

@@ -17,12 +17,12 @@ public:
 private:
     void build_bars();
     void build_measure();
-    void build_mat();
+    void build_cutting_mat();
     void refresh() override;
     void ask_for_ladder();
-    void count_on_mat();
-    void lay_on_mats();
-    void set_mat(double Project::*side, const char* intention, double mm);
+    void count_on_cutting_mat();
+    void lay_on_cutting_mats();
+    void set_cutting_mat(double CuttingMat::*side, const char* intention, double mm);
     void tell();
     void grow(const QString& intention, double factor);
 
@@ -38,7 +38,7 @@ private:
     std::vector<PlacedCut> ladder_for_;
     double ladder_lip_ = -1;
     BackingRules ladder_rules_;
-    std::map<Spot, SectionChoice> ladder_sections_;
+    SectionDecisions ladder_sections_;
     int ladder_cut_ = -1;
     Units ladder_units_ = Units::Inches;
     quint64 asked_ = 0;

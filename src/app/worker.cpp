@@ -23,7 +23,7 @@ namespace {
 constexpr int proposals_made = 4;
 
 /// A drawing that cannot be cut is refused here, not after it has taken a place on the bench.
-Result<std::shared_ptr<const DrawingFile>> drawing_to_cut(const QString& path, double square = 0) {
+Result<Shared<DrawingFile>> drawing_to_cut(const QString& path, double square = 0) {
     auto file = drawing_file(path, {square});
     if (!file) return file;
     const auto cut = read_cut((*file)->drawing);
@@ -156,7 +156,7 @@ void Worker::open(const QString& path) {
             return;
         }
         if (auto file = drawing_to_cut(path))
-            report([this, f = *file, path] { emit opened_drawing(f, path); });
+            report([this, f = file->pointer(), path] { emit opened_drawing(f, path); });
         else
             report_failure(file.error());
     });
@@ -165,7 +165,7 @@ void Worker::open(const QString& path) {
 void Worker::open_to_add(const QString& path, double square) {
     post([this, path, square] {
         if (auto file = drawing_to_cut(path, square))
-            report([this, f = *file, path] { emit opened_to_add(f, path); });
+            report([this, f = file->pointer(), path] { emit opened_to_add(f, path); });
         else
             report_failure(file.error());
     });
@@ -209,7 +209,7 @@ void Worker::look_up_reserved(const QString& own_papers, const QString& page) {
     });
 }
 
-void Worker::reserve(const QString& own_papers, const QString& page, std::vector<WantedPiece> pieces) {
+void Worker::reserve(const QString& own_papers, const QString& page, std::vector<ReservedPiece> pieces) {
     post([this, own_papers, page, pieces = std::move(pieces)] {
         if (!QFileInfo::exists(own_papers)) return;
         auto store = StashStore::open(own_papers);
@@ -264,7 +264,7 @@ void Worker::keep_papers(std::shared_ptr<const Stash> stash, const QString& path
     });
 }
 
-void Worker::export_to(const Project& project, std::shared_ptr<const Plan> plan, PrintPaper paper,
+void Worker::export_to(const Project& project, std::shared_ptr<const Plan> plan, PrinterPaper paper,
                        const QString& folder) {
     post([this, project, plan, paper, folder] {
         const auto files = export_all(project, *plan, paper, folder);

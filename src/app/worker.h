@@ -47,7 +47,7 @@ public:
     /// What other pages have reserved of the user's own papers; nothing where there are none.
     void look_up_reserved(const QString& own_papers, const QString& page);
     /// This page reserves what it takes, where there are own papers.
-    void reserve(const QString& own_papers, const QString& page, std::vector<WantedPiece> pieces);
+    void reserve(const QString& own_papers, const QString& page, std::vector<ReservedPiece> pieces);
     /// A paper from its picture, to join the others; or the picture of a side of one.
     void read_paper_picture(const QString& path, bool crop);
     void read_photo_picture(const QString& path);
@@ -55,7 +55,7 @@ public:
     void measure_scrap(const QString& path);
     /// Writes the papers into a database, where those with the same id are replaced.
     void keep_papers(std::shared_ptr<const Stash> stash, const QString& path);
-    void export_to(const Project& project, std::shared_ptr<const Plan> plan, PrintPaper paper,
+    void export_to(const Project& project, std::shared_ptr<const Plan> plan, PrinterPaper paper,
                    const QString& folder);
     /// Runs `job` on the other thread and what it returns on the window's, unless `asker` is gone by then.
     /// The planner is for such questions alone: it remembers drawings, and leaves the caches of plans as they
@@ -75,7 +75,7 @@ signals:
     void opened_stash(std::shared_ptr<const zesty::Stash> stash, const QString& path);
     void saved(const zesty::Project& project, const QString& path);
     void paper_picture_read(std::shared_ptr<const zesty::Stash> paper);
-    void photo_picture_read(const zesty::SharedPicture& picture);
+    void photo_picture_read(const zesty::Shared<zesty::BroughtPicture>& picture);
     void scrap_measured(const zesty::Polygon& outline);
     void reserved(const zesty::Reserved& by_others);
     void papers_kept(int count, const QString& path);

@@ -55,12 +55,12 @@ struct SetOutArgs {
     std::vector<std::string> photos;
     std::string photo_picture;
     int photo = 0; ///< which one the options are for, from 1; 0 for the last
-    std::string photo_at, grid, grid_gap, keep_free;
+    std::string photo_at, grid, grid_gap, protected_parts;
     std::optional<double> photo_turn;
     int leave_free = 0;
     bool photo_round = false, photo_behind = false, photo_on_top = false, remove_photo = false;
     // Size
-    std::string size_for, fit_photo, mat, mat_picture, sizes;
+    std::string size_for, fit_photo, mat, cutting_mat_picture, sizes;
     bool ladder = false;
     bool json = false;
 };
@@ -72,7 +72,7 @@ struct SectionsArgs {
     std::string out;
     std::string by, centre, lasso_box, foam, clearance, punches, lips;
     int count = 3;
-    std::vector<std::string> group, ungroup, name, treat, school, lip, divide, undivide, order, bars;
+    std::vector<std::string> group, ungroup, name, treat, method, lip, divide, undivide, order, bars;
     bool punch_on_top = false, punch_behind = false, compare = false, advise = false;
     bool json = false;
 };
@@ -105,7 +105,7 @@ struct PapersArgs {
     bool gut = false, no_gut = false, under_photos = false, not_under_photos = false;
     // Prints
     std::vector<std::string> slant, tone, motif;
-    std::string slants, run_on, plain_print;
+    std::string slants, run_on, reset_pattern;
     // Colours
     std::optional<double> drift;
     std::string light, map, zones;
@@ -114,8 +114,8 @@ struct PapersArgs {
     std::vector<std::string> pin;
     std::string unpin;
     // Room on them for later
-    std::vector<std::string> leave_room, keep_whole;
-    std::string forget_room;
+    std::vector<std::string> reserve_for, reserve_size;
+    std::string stop_reserving;
     // Questions
     int proposals = 0;
     int take_proposal = 0;

@@ -12,11 +12,11 @@ int run(const Export& args) {
     if (!p) return complain(p.error().message);
     const Painting painting;
     const auto files =
-        export_all(p->project, p->plan, args.paper == "a4" ? PrintPaper::A4 : PrintPaper::Letter,
+        export_all(p->project, p->plan, args.paper == "a4" ? PrinterPaper::A4 : PrinterPaper::Letter,
                    QString::fromStdString(args.out));
     if (!files) return complain(files.error().message);
     for (const QString& f : *files) std::cout << f.toStdString() << "\n";
-    return p->plan.short_patches.empty() ? done : problems;
+    return p->plan.sheets.short_patches.empty() ? done : problems;
 }
 
 } // namespace zesty::cli

@@ -98,7 +98,7 @@ void add_photo_options(CLI::App& c, SetOutArgs& a) {
         ->group("Photos");
     c.add_option("--photo-at", a.photo_at, "Its middle: x,y from the top left")->group("Photos");
     c.add_option("--photo-turn", a.photo_turn, "Its tilt in degrees")->group("Photos");
-    c.add_option("--keep-free", a.keep_free, "A face: x,y,width,height from the photo's top left")
+    c.add_option("--protect", a.protected_parts, "A face: x,y,width,height from the photo's top left")
         ->group("Photos");
     c.add_flag("--remove-photo", a.remove_photo, "Takes the photo off the page")->group("Photos");
 }
@@ -114,8 +114,10 @@ void add_set_out(CLI::App& app, SetOutArgs& a) {
     c->add_option("--size-for", a.size_for, "bar=2mm, bar=foam, length=60mm:2.5in or photo=7:4x6[:overlap]")
         ->group("Size");
     c->add_option("--fit-photo", a.fit_photo, "The largest print in an opening: 7:4x6[:tuck]")->group("Size");
-    c->add_option("--mat", a.mat, "The cutting mat; says how many of the cut fit on it")->group("Size");
-    c->add_option("--mat-picture", a.mat_picture, "Draws the first size, as many as fit, into this PNG")
+    c->add_option("--cutting-mat", a.mat, "The cutting mat; says how many of the cut fit on it")
+        ->group("Size");
+    c->add_option("--cutting-mat-picture", a.cutting_mat_picture,
+                  "Draws the first size, as many as fit, into this PNG")
         ->group("Size");
     c->add_option("--sizes", a.sizes, "Sizes to try on the mat, longer side")->group("Size");
     c->add_flag("--ladder", a.ladder, "What other sizes would do")->group("Size");
@@ -143,7 +145,7 @@ void add_sections(CLI::App& app, SectionsArgs& a) {
     c->add_option("--treat", a.treat,
                   "4,5:shaker; paper, open, inlay, translucent, shaker, photo, words, cut-from")
         ->group("Backing");
-    c->add_option("--school", a.school,
+    c->add_option("--method", a.method,
                   "machine, trace, glue, enlarged, inlay, punches, one-sheet, cut-from; 4:punches for one "
                   "section, 4:page to undo that")
         ->group("Backing");
@@ -159,8 +161,8 @@ void add_sections(CLI::App& app, SectionsArgs& a) {
     c->add_option("--punches", a.punches, "Diameters at hand: 1,1.5,2in")->group("Backing");
     c->add_flag("--punch-on-top", a.punch_on_top, "Punched circles on the openings")->group("Backing");
     c->add_flag("--punch-behind", a.punch_behind, "Punched circles behind the openings")->group("Backing");
-    c->add_flag("--compare", a.compare, "Paper, time and lips of every school");
-    c->add_flag("--advise", a.advise, "Which school suits which section, and why");
+    c->add_flag("--compare", a.compare, "Paper, time and lips of every method");
+    c->add_flag("--advise", a.advise, "Which method suits which section, and why");
     c->add_flag("--json", a.json, "Print zesty-sections/1");
 }
 
@@ -173,8 +175,8 @@ void add_papers(CLI::App& app, PapersArgs& a) {
     };
     one("--give", a.give, "4,5:hedge-stripe, or 4:hedge-stripe:B for its other side", "Sections");
     one("--take-away", a.take, "Takes the papers away: 4,5", "Sections");
-    one("--keep", a.keep, "Proposals leave these papers alone: 4,5", "Sections");
-    one("--loose", a.loose, "Proposals may change these again", "Sections");
+    one("--lock", a.keep, "Proposals leave these papers alone: 4,5", "Sections");
+    one("--unlock", a.loose, "Proposals may change these again", "Sections");
     one("--never", a.never, "Papers a section must not get: 4:barley,brick-dust", "Sections");
     one("--allow", a.allow, "And may again", "Sections");
     one("--same-as", a.same_as, "7:4 gives 7 whatever paper 4 gets", "Sections");
@@ -195,7 +197,7 @@ void add_papers(CLI::App& app, PapersArgs& a) {
     one("--motif", a.motif, "4:40x60mm brings that point of the print to the middle of the opening",
         "Prints");
     one("--run-on", a.run_on, "The print runs on from patch to patch: 4,7", "Prints");
-    one("--plain-print", a.plain_print, "No wishes about the print any more: 4", "Prints");
+    one("--reset-pattern", a.reset_pattern, "No wishes about the print any more: 4", "Prints");
     c->add_option("--drift", a.drift, "0 scatters papers over the page, 1 lets light drift into dark")
         ->check(CLI::Range(0.0, 1.0))
         ->group("Colours");
@@ -206,10 +208,11 @@ void add_papers(CLI::App& app, PapersArgs& a) {
         "Colours");
     one("--pin", a.pin, "4 where it lies now, or 4:sheet:rotation:x,y", "Sheets");
     one("--unpin", a.unpin, "4,5 or all", "Sheets");
-    one("--leave-room", a.leave_room, "OTHER.zesty, whose pieces are to fit on what is left; or PAPERS.stash",
+    one("--reserve", a.reserve_for, "OTHER.zesty, whose pieces are to fit on what is left; or PAPERS.stash",
         "Sheets");
-    one("--forget-room", a.forget_room, "The name of a page, or all", "Sheets");
-    one("--keep-whole", a.keep_whole, "barley:6x8in keeps such a rectangle, barley:none does not", "Sheets");
+    one("--stop-reserving", a.stop_reserving, "The name of a page, or all", "Sheets");
+    one("--reserve-size", a.reserve_size, "barley:6x8in keeps such a rectangle, barley:none does not",
+        "Sheets");
     c->add_option("--proposals", a.proposals, "Works out so many clearly different ones")
         ->check(CLI::Range(1, 5));
     c->add_option("--take-proposal", a.take_proposal, "Takes that one of them")->check(CLI::Range(1, 5));

@@ -2,6 +2,7 @@
 #include "cli/typed.h"
 #include "core/cutfile/cut_file.h"
 #include "core/geometry/lengths.h"
+#include "core/project/edits.h"
 #include "io/drawing_import.h"
 #include "io/project_file.h"
 #include "io/stash_json.h"
@@ -17,7 +18,7 @@ int run(const New& args) {
     double reveal = 0;
     const auto page = typed_page(args.page);
     if (!page) return complain(page.error().message);
-    p.page = *page;
+    p.set_out.page = *page;
     struct Wanted {
         const char* option;
         const std::string& text;
@@ -29,7 +30,7 @@ int run(const New& args) {
     for (const Wanted& w :
          {Wanted{"--margin", args.margin, &place.length, -3000},
           Wanted{"--width", args.width, &place.length, 1}, Wanted{"--height", args.height, &place.length, 1},
-          Wanted{"--reveal", args.reveal, &reveal, 0}, Wanted{"--lip", args.lip, &p.lip, 0}}) {
+          Wanted{"--reveal", args.reveal, &reveal, 0}, Wanted{"--lip", args.lip, &p.sections.lip, 0}}) {
         if (w.text.empty()) continue;
         const auto length = parse_length(w.text);
         if (!length) return complain(std::string(w.option) + ": " + length.error().message);
@@ -37,8 +38,9 @@ int run(const New& args) {
             return complain(std::string(w.option) + ": " + w.text + " is out of range");
         *w.value = *length;
     }
-    if (p.lip > 50) return complain("--lip: " + args.lip + " is more than 50 mm");
-    if (place.rule == SizeRule::Margin && 2 * place.length > std::min(p.page.width, p.page.height) - 1)
+    if (p.sections.lip > 50) return complain("--lip: " + args.lip + " is more than 50 mm");
+    if (place.rule == SizeRule::Margin &&
+        2 * place.length > std::min(p.set_out.page.width, p.set_out.page.height) - 1)
         return complain("--margin: a border of " + format_length(place.length, Units::Inches) +
                         " leaves nothing of the page");
     place.turn_deg = std::remainder(args.turn_deg, 360.0);
@@ -53,9 +55,9 @@ int run(const New& args) {
     // What has been measured is set out at the size it has.
     if ((*drawing)->drawing.size_real && args.margin.empty() && args.width.empty() && args.height.empty())
         place = {SizeRule::Width, cut->box.width(), place.turn_deg, place.mirrored, {}};
-    p.page.reveal = Sides::even(reveal);
+    p.set_out.page.reveal = Sides::even(reveal);
     set_only_cut(p, *drawing);
-    p.cuts.front().place = place;
+    p.set_out.cuts.front().place = place;
     p.title = QFileInfo(cut_path).completeBaseName().toStdString();
     if (!args.stash.empty()) {
         auto stash = read_stash(QString::fromStdString(args.stash));
@@ -67,7 +69,7 @@ int run(const New& args) {
     if (!(*drawing)->drawing.size_known && args.width.empty() && args.height.empty() && args.margin.empty())
         std::cout << "the drawing does not say how large it is; give --width or --height if you know\n";
     std::cout << args.out << ": " << cut->openings.size() << " openings on a page of "
-              << format_size(p.page.width, p.page.height, Units::Inches) << "\n";
+              << format_size(p.set_out.page.width, p.set_out.page.height, Units::Inches) << "\n";
     return done;
 }
 

@@ -2,7 +2,7 @@
 #include "cli/deadline.h"
 #include "cli/painting.h"
 #include "cli/papers_edit.h"
-#include "cli/room_edit.h"
+#include "cli/reserve_edit.h"
 #include "cli/typed.h"
 #include "core/stash/side_names.h"
 #include "io/paint/page_painter.h"
@@ -56,9 +56,9 @@ Result<Answers> answer(const PapersArgs& args, Planner& planner, Project& projec
     if (args.why.empty()) return out;
     const auto plan = planner.shapes(project);
     if (!plan) return tl::make_unexpected(plan.error());
-    const auto numbers = typed_numbers("--why", args.why, static_cast<int>(plan->spots.size()));
+    const auto numbers = typed_numbers("--why", args.why, static_cast<int>(plan->sections.spots.size()));
     if (!numbers) return tl::make_unexpected(numbers.error());
-    auto why = planner.why(project, plan->section_of_opening[numbers->front()]);
+    auto why = planner.why(project, plan->sections.of_opening[numbers->front()]);
     if (!why) return tl::make_unexpected(why.error());
     out.why = std::move(*why);
     return out;
@@ -70,24 +70,26 @@ json face_json(const Project& project, const Face& face) {
 
 json answers_json(const Project& project, const Plan& plan, const Answers& answers) {
     json out{{"format", "zesty-papers/1"}, {"sections", json::array()}};
-    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
-        const int paper = plan.paper_of_section[s];
-        json one{{"label", plan.sections[s].label}, {"paper", nullptr}, {"kept", plan.sections[s].locked}};
-        if (paper >= 0) one.update(face_json(project, {paper, plan.side_of_section[s]}));
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
+        const int paper = plan.papers.of_section[s];
+        json one{{"label", plan.sections.all[s].label},
+                 {"paper", nullptr},
+                 {"locked", project.match.choice(plan.sections.all[s].id).locked}};
+        if (paper >= 0) one.update(face_json(project, {paper, plan.papers.side_of_section[s]}));
         out["sections"].push_back(one);
     }
     for (const OfferedPage& p : answers.proposals) {
         json papers = json::array();
-        for (std::size_t s = 0; s < p.plan->sections.size(); ++s) {
-            const int paper = p.plan->paper_of_section[s];
+        for (std::size_t s = 0; s < p.plan->sections.all.size(); ++s) {
+            const int paper = p.plan->papers.of_section[s];
             papers.push_back(paper < 0 ? json(nullptr)
-                                       : face_json(p.project, {paper, p.plan->side_of_section[s]}));
+                                       : face_json(p.project, {paper, p.plan->papers.side_of_section[s]}));
         }
         out["proposals"].push_back({{"idea", name_of(p.idea)},
                                     {"reasons", p.reasons},
-                                    {"short", p.plan->short_patches.size()},
-                                    {"alike", p.plan->alike.size()},
-                                    {"sheets", p.plan->used_sheets.size()},
+                                    {"short", p.plan->sheets.short_patches.size()},
+                                    {"alike", p.plan->papers.alike.size()},
+                                    {"sheets", p.plan->sheets.used.size()},
                                     {"papers", papers}});
     }
     if (!answers.why) return out;
@@ -102,9 +104,9 @@ json answers_json(const Project& project, const Plan& plan, const Answers& answe
 }
 
 void print(const Project& project, const Plan& plan, const Answers& answers) {
-    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
-        const Section& section = plan.sections[s];
-        const int paper = plan.paper_of_section[s];
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
+        const Section& section = plan.sections.all[s];
+        const int paper = plan.papers.of_section[s];
         std::cout << section.label << ": ";
         if (paper < 0) {
             std::cout << (takes_paper(section.treatment) ? "no paper yet" : name_of(section.treatment))
@@ -112,7 +114,8 @@ void print(const Project& project, const Plan& plan, const Answers& answers) {
             continue;
         }
         const Paper& info = project.stash->papers[paper];
-        std::cout << name_and_side(info, plan.side_of_section[s]) << (section.locked ? ", kept" : "") << "\n";
+        std::cout << name_and_side(info, plan.papers.side_of_section[s])
+                  << (project.match.choice(section.id).locked ? ", locked" : "") << "\n";
     }
     int number = 0;
     for (const OfferedPage& p : answers.proposals) {
@@ -139,7 +142,7 @@ int run(const PapersArgs& args) {
     if (args.seed) project->seed = *args.seed;
     Planner planner;
     if (const auto r = edit_papers(args, *project, planner); !r) return complain(r.error().message);
-    if (const auto r = edit_room(args, *project); !r) return complain(r.error().message);
+    if (const auto r = edit_reserved(args, *project); !r) return complain(r.error().message);
     const auto answers = answer(args, planner, *project);
     if (!answers) return complain(answers.error().message);
     const auto plan = planner.shapes(*project);

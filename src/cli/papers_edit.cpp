@@ -1,6 +1,7 @@
 #include "cli/papers_edit.h"
 
 #include "cli/typed.h"
+#include "core/project/edits.h"
 
 #include <algorithm>
 #include <cstdlib>
@@ -29,7 +30,7 @@ public:
         auto plan = planner_.shapes(p_);
         if (!plan) return tl::make_unexpected(plan.error());
         plan_ = std::move(*plan);
-        if (!plan_.cut) return fail(ErrorKind::NothingToDo, "the page has no cut yet");
+        if (!plan_.sections.cut) return fail(ErrorKind::NothingToDo, "the page has no cut yet");
         for (auto step : {&PapersEdit::sections, &PapersEdit::followers, &PapersEdit::whole_papers,
                           &PapersEdit::prints, &PapersEdit::colours, &PapersEdit::pins})
             if (auto r = (this->*step)(); !r) return r;
@@ -38,10 +39,10 @@ public:
 
 private:
     Result<std::vector<Spot>> typed_sections(const std::string& option, const std::string& text) const {
-        const auto numbers = typed_numbers(option, text, static_cast<int>(plan_.spots.size()));
+        const auto numbers = typed_numbers(option, text, static_cast<int>(plan_.sections.spots.size()));
         if (!numbers) return tl::make_unexpected(numbers.error());
         std::vector<Spot> out;
-        for (int o : *numbers) out.push_back(plan_.sections[plan_.section_of_opening[o]].id);
+        for (int o : *numbers) out.push_back(plan_.sections.all[plan_.sections.of_opening[o]].id);
         return out;
     }
 
@@ -70,19 +71,17 @@ private:
         const Side side = parts.size() == 3 && parts[2] == "B" ? Side::B : Side::A;
         if (!p_.stash->papers[*paper].has(side))
             return fail(ErrorKind::BadInput, "--give: \"" + parts[1] + "\" has no side B");
-        return each("--give", parts[0], [&](SectionChoice& c) {
-            if (!takes_paper(c.treatment)) c.treatment = Treatment::Paper;
-            c.paper = parts[1];
-            c.side = side;
-            c.locked = true;
-        });
+        const auto spots = typed_sections("--give", parts[0]);
+        if (!spots) return tl::make_unexpected(spots.error());
+        give_paper(p_, *spots, parts[1], side);
+        return {};
     }
 
     Result<void> rule_out(const char* option, const std::string& text, bool out) {
         const For f = typed_for(text);
         for (const std::string& id : split(f.what, ',')) {
             if (const auto paper = typed_paper(option, id); !paper) return tl::make_unexpected(paper.error());
-            const auto r = each(option, f.which, [&](SectionChoice& c) {
+            const auto r = each(option, f.which, [&](PaperChoice& c) {
                 std::erase(c.never, id);
                 if (out) c.never.push_back(id);
                 std::sort(c.never.begin(), c.never.end());
@@ -100,16 +99,16 @@ private:
         for (const std::string& text : a_.allow)
             if (auto r = rule_out("--allow", text, false); !r) return r;
         if (auto r = each("--take-away", a_.take,
-                          [](SectionChoice& c) {
+                          [](PaperChoice& c) {
                               c.paper.clear();
                               c.side = Side::A;
                               c.locked = false;
                           });
             !r)
             return r;
-        if (auto r = each("--keep", a_.keep, [](SectionChoice& c) { c.locked = !c.paper.empty(); }); !r)
+        if (auto r = each("--lock", a_.keep, [](PaperChoice& c) { c.locked = !c.paper.empty(); }); !r)
             return r;
-        return each("--loose", a_.loose, [](SectionChoice& c) { c.locked = false; });
+        return each("--unlock", a_.loose, [](PaperChoice& c) { c.locked = false; });
     }
 
     Result<void> followers() {
@@ -119,13 +118,13 @@ private:
                 const For f = typed_for(text);
                 const auto leader = typed_sections(option, f.what);
                 if (!leader) return tl::make_unexpected(leader.error());
-                const auto r = each(option, f.which, [&, facing = facing](SectionChoice& c) {
+                const auto r = each(option, f.which, [&, facing = facing](PaperChoice& c) {
                     c.same_as = leader->front();
                     c.facing = facing;
                 });
                 if (!r) return r;
             }
-        return each("--own", a_.own, [](SectionChoice& c) {
+        return each("--own", a_.own, [](PaperChoice& c) {
             c.same_as.reset();
             c.facing = false;
         });
@@ -142,7 +141,7 @@ private:
                 for (const std::string& id : pair)
                     if (const auto paper = typed_paper(option, id); !paper)
                         return tl::make_unexpected(paper.error());
-                keep_apart(p_, pair[0], pair[1], apart);
+                keep_apart(p_.match, pair[0], pair[1], apart);
             }
         for (const std::string& text : a_.role)
             if (auto r = role(text); !r) return r;
@@ -150,12 +149,12 @@ private:
             if (a_.base_paper != "none")
                 if (const auto paper = typed_paper("--base-paper", a_.base_paper); !paper)
                     return tl::make_unexpected(paper.error());
-            p_.page.base_paper = a_.base_paper == "none" ? "" : a_.base_paper;
+            p_.set_out.page.base_paper = a_.base_paper == "none" ? "" : a_.base_paper;
         }
         if (!a_.cut_paper.empty())
             if (auto r = cut_paper(); !r) return r;
-        if (a_.gut || a_.no_gut) p_.page.gut = a_.gut;
-        if (a_.under_photos || a_.not_under_photos) p_.page.under_photos = a_.under_photos;
+        if (a_.gut || a_.no_gut) p_.set_out.page.gut = a_.gut;
+        if (a_.under_photos || a_.not_under_photos) p_.set_out.page.under_photos = a_.under_photos;
         return {};
     }
 
@@ -166,12 +165,12 @@ private:
         if (const auto paper = typed_paper("--role", parts[0]); !paper)
             return tl::make_unexpected(paper.error());
         if (parts[1] == "none") {
-            p_.roles.erase(parts[0]);
+            p_.match.roles.erase(parts[0]);
             return {};
         }
         for (const PaperRole r : {PaperRole::UseUp, PaperRole::Spare, PaperRole::Tie})
             if (parts[1] == key_of(r)) {
-                p_.roles[parts[0]] = r;
+                p_.match.roles[parts[0]] = r;
                 return {};
             }
         return fail(ErrorKind::BadInput, "--role: '" + parts[1] + "' is none of use-up, spare, tie, none");
@@ -179,13 +178,13 @@ private:
 
     Result<void> cut_paper() {
         const For f = typed_for(a_.cut_paper);
-        const auto cuts =
-            typed_numbers("--cut-paper", f.which.empty() ? "1" : f.which, static_cast<int>(p_.cuts.size()));
+        const auto cuts = typed_numbers("--cut-paper", f.which.empty() ? "1" : f.which,
+                                        static_cast<int>(p_.set_out.cuts.size()));
         if (!cuts) return tl::make_unexpected(cuts.error());
         if (f.what != "none")
             if (const auto paper = typed_paper("--cut-paper", f.what); !paper)
                 return tl::make_unexpected(paper.error());
-        for (int c : *cuts) p_.cuts[c].paper = f.what == "none" ? "" : f.what;
+        for (int c : *cuts) p_.set_out.cuts[c].paper = f.what == "none" ? "" : f.what;
         return {};
     }
 
@@ -196,37 +195,37 @@ private:
             if (!free && parts[0] != "parallel" && parts[0] != "facing")
                 return fail(ErrorKind::BadInput,
                             "--slants: '" + a_.slants + "' is not like parallel:35, facing:35 or free");
-            p_.slants.rule = free                     ? SlantRule::AsTheyFit
-                             : parts[0] == "parallel" ? SlantRule::Parallel
-                                                      : SlantRule::Facing;
+            p_.match.slants.rule = free                     ? SlantRule::AsTheyFit
+                                   : parts[0] == "parallel" ? SlantRule::Parallel
+                                                            : SlantRule::Facing;
             if (parts.size() > 1) {
                 const auto deg = typed_number("--slants", parts[1], -360, 360);
                 if (!deg) return tl::make_unexpected(deg.error());
-                p_.slants.angle_deg = *deg;
+                p_.match.slants.angle_deg = *deg;
             }
         }
         for (const std::string& text : a_.slant)
-            if (auto r =
-                    print_number("--slant", text, -360, 360, [](PrintWish& w, double n) { w.slant_deg = n; });
+            if (auto r = print_number("--slant", text, -360, 360,
+                                      [](PatternWish& w, double n) { w.slant_deg = n; });
                 !r)
                 return r;
         for (const std::string& text : a_.tone)
-            if (auto r = print_number("--tone", text, 0, 1, [](PrintWish& w, double n) { w.tone = n; }); !r)
+            if (auto r = print_number("--tone", text, 0, 1, [](PatternWish& w, double n) { w.tone = n; }); !r)
                 return r;
         for (const std::string& text : a_.motif) {
             const For f = typed_for(text);
             const auto at = typed_size("--motif", f.what, 0, 3000);
             if (!at) return tl::make_unexpected(at.error());
             if (auto r = each("--motif", f.which,
-                              [&](SectionChoice& c) {
-                                  c.print.motif = MotifAnchor{*at, {}};
+                              [&](PaperChoice& c) {
+                                  c.pattern.motif = MotifAnchor{*at, {}};
                               });
                 !r)
                 return r;
         }
-        if (auto r = each("--run-on", a_.run_on, [](SectionChoice& c) { c.print.run_on = true; }); !r)
+        if (auto r = each("--run-on", a_.run_on, [](PaperChoice& c) { c.pattern.run_on = true; }); !r)
             return r;
-        return each("--plain-print", a_.plain_print, [](SectionChoice& c) { c.print = {}; });
+        return each("--reset-pattern", a_.reset_pattern, [](PaperChoice& c) { c.pattern = {}; });
     }
 
     template <class Set>
@@ -235,21 +234,21 @@ private:
         const For f = typed_for(text);
         const auto n = typed_number(option, f.what, least, most);
         if (!n) return tl::make_unexpected(n.error());
-        return each(option, f.which, [&](SectionChoice& c) { set(c.print, *n); });
+        return each(option, f.which, [&](PaperChoice& c) { set(c.pattern, *n); });
     }
 
     Result<void> colours() {
-        if (a_.drift) p_.style.drift = *a_.drift;
+        if (a_.drift) p_.match.style.drift = *a_.drift;
         if (!a_.light.empty()) {
             const auto deg = typed_light(a_.light);
             if (!deg) return tl::make_unexpected(deg.error());
-            p_.style.light_deg = *deg;
+            p_.match.style.light_deg = *deg;
         }
         if (!a_.map.empty()) {
             bool known = false;
             for (const ToneMap m : {ToneMap::Gradient, ToneMap::Zones, ToneMap::Background})
                 if (a_.map == key_of(m)) {
-                    p_.style.map = m;
+                    p_.match.style.map = m;
                     known = true;
                 }
             if (!known)
@@ -264,13 +263,13 @@ private:
                     return fail(ErrorKind::BadInput, "--zones: '" + text + "' does not look like #rrggbb");
                 zones.push_back(*colour);
             }
-            p_.style.zones = std::move(zones);
+            p_.match.style.zones = std::move(zones);
         }
         for (const std::string& text : a_.weight) {
             const auto parts = split(text, ':');
-            MatchWeights& w = p_.style.weights;
+            MatchWeights& w = p_.match.style.weights;
             const std::map<std::string, double*> all{{"differ", &w.differ}, {"spread", &w.spread},
-                                                     {"print", &w.print},   {"behind", &w.behind},
+                                                     {"print", &w.pattern}, {"behind", &w.behind},
                                                      {"photo", &w.photo},   {"thrift", &w.thrift}};
             const auto which = all.find(parts[0]);
             if (which == all.end() || parts.size() != 2)
@@ -285,11 +284,12 @@ private:
     }
 
     Result<void> pins() {
-        if (a_.unpin == "all") p_.pins.clear();
+        if (a_.unpin == "all") p_.sheets.pins.clear();
         if (!a_.unpin.empty() && a_.unpin != "all") {
-            const auto numbers = typed_numbers("--unpin", a_.unpin, static_cast<int>(plan_.spots.size()));
+            const auto numbers =
+                typed_numbers("--unpin", a_.unpin, static_cast<int>(plan_.sections.spots.size()));
             if (!numbers) return tl::make_unexpected(numbers.error());
-            for (int o : *numbers) p_.pins.erase(plan_.spots[o]);
+            for (int o : *numbers) p_.sheets.pins.erase(plan_.sections.spots[o]);
         }
         if (a_.pin.empty()) return {};
         const auto laid = planner_.plan(p_);
@@ -301,16 +301,17 @@ private:
 
     Result<void> pin(const std::string& text, const Plan& laid) {
         const auto parts = split(text, ':');
-        const auto numbers = typed_numbers("--pin", parts[0], static_cast<int>(laid.spots.size()));
+        const auto numbers = typed_numbers("--pin", parts[0], static_cast<int>(laid.sections.spots.size()));
         if (!numbers) return tl::make_unexpected(numbers.error());
         for (int o : *numbers) {
             const int patch = laid.patch_of(o);
             if (parts.size() == 1) {
-                if (patch < 0 || laid.placed[patch].sheet < 0)
+                if (patch < 0 || laid.sheets.placed[patch].sheet < 0)
                     return fail(ErrorKind::BadInput,
                                 "--pin: " + std::to_string(o + 1) + " has no place to be pinned to");
-                const PlacedPatch& at = laid.placed[patch];
-                p_.pins[laid.spots[o]] = {laid.sheets[at.sheet].id, at.rotation_deg, at.shift};
+                const PlacedPatch& at = laid.sheets.placed[patch];
+                p_.sheets.pins[laid.sections.spots[o]] = {laid.papers.sheets[at.sheet].id, at.rotation_deg,
+                                                          at.shift};
                 continue;
             }
             if (parts.size() != 4)
@@ -319,10 +320,10 @@ private:
             if (!turn) return tl::make_unexpected(turn.error());
             const auto shift = typed_point("--pin", parts[3], "give x,y on the sheet", 10000);
             if (!shift) return tl::make_unexpected(shift.error());
-            if (std::none_of(laid.sheets.begin(), laid.sheets.end(),
+            if (std::none_of(laid.papers.sheets.begin(), laid.papers.sheets.end(),
                              [&](const Sheet& s) { return s.id == parts[1]; }))
                 return fail(ErrorKind::BadInput, "--pin: there is no sheet \"" + parts[1] + "\"");
-            p_.pins[laid.spots[o]] = {parts[1], *turn, *shift};
+            p_.sheets.pins[laid.sections.spots[o]] = {parts[1], *turn, *shift};
         }
         return {};
     }

@@ -17,7 +17,8 @@ Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, d
                         const std::function<void(Project&)>& with) {
     auto project = open_project(QString::fromStdString(path));
     if (!project) return tl::make_unexpected(project.error());
-    if (project->cuts.empty()) return fail(ErrorKind::NothingToDo, path + ": the project has no drawing yet");
+    if (project->set_out.cuts.empty())
+        return fail(ErrorKind::NothingToDo, path + ": the project has no drawing yet");
     if (seed) project->seed = *seed;
     if (with) with(*project);
     const Deadline deadline(seconds);
@@ -44,33 +45,36 @@ int run(const PlanArgs& args) {
         light = *deg;
     }
     const auto p = planned(args.project, args.seed, args.seconds, [&](Project& project) {
-        if (args.drift) project.style.drift = *args.drift;
-        if (light) project.style.light_deg = *light;
+        if (args.drift) project.match.style.drift = *args.drift;
+        if (light) project.match.style.light_deg = *light;
     });
     if (!p) return complain(p.error().message);
     const Plan& plan = p->plan;
-    const bool trouble = plan.has_problems() || !plan.short_patches.empty();
+    const bool trouble = plan.has_problems() || !plan.sheets.short_patches.empty();
     if (args.json) {
         std::cout << plan_json(p->project, plan, p->seconds).dump() << "\n";
         return trouble ? problems : done;
     }
     const Units units = p->project.units;
-    std::cout << p->project.title << ": cut " << format_size(plan.set_out.size.x, plan.set_out.size.y, units)
-              << ", thinnest bar " << format_length(plan.set_out.thinnest_bar, units) << "\n"
-              << plan.sections.size() << " sections, " << plan.patches.size() << " patches, "
-              << plan.short_patches.size() << " short, " << plan.alike.size() << " neighbours alike\n";
-    for (const UsedSheet& u : plan.used_sheets) {
-        const Sheet& s = plan.sheets[u.sheet];
+    std::cout << p->project.title << ": cut "
+              << format_size(plan.set_out.whole.size.x, plan.set_out.whole.size.y, units) << ", thinnest bar "
+              << format_length(plan.set_out.whole.thinnest_bar, units) << "\n"
+              << plan.sections.all.size() << " sections, " << plan.sections.patches.size() << " patches, "
+              << plan.sheets.short_patches.size() << " short, " << plan.papers.alike.size()
+              << " neighbours alike\n";
+    for (const UsedSheet& u : plan.sheets.used) {
+        const Sheet& s = plan.papers.sheets[u.sheet];
         std::cout << "  " << s.id << " (" << name_of(s.kind) << "): " << u.patches.size() << " patches, "
                   << static_cast<int>(100 * u.used_area / s.area + 0.5) << " % used\n";
     }
     std::map<std::string, std::size_t> room;
-    for (const KeptRoom& r : plan.room) ++room[r.page];
+    for (const ReservedRoom& r : plan.sheets.room) ++room[r.page];
     for (const auto& [page, pieces] : room)
         std::cout << "  room is left for " << count_of(pieces, "piece", "pieces")
                   << (page.empty() ? " to keep whole" : " of " + page) << "\n";
-    for (const ShortPatch& s : plan.short_patches)
-        std::cout << "short: opening " << plan.patches[s.patch].opening + 1 << ": " << s.reason << "\n";
+    for (const ShortPatch& s : plan.sheets.short_patches)
+        std::cout << "short: opening " << plan.sections.patches[s.patch].opening + 1 << ": " << s.reason
+                  << "\n";
     for (const Finding& f : plan.findings)
         if (f.code != "short") std::cout << f.title << ": " << f.message << "\n";
     return trouble ? problems : done;

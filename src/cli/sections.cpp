@@ -1,5 +1,6 @@
 #include "cli/commands.h"
 #include "cli/typed.h"
+#include "core/project/edits.h"
 #include "core/project/planner.h"
 #include "core/sections/grouping.h"
 #include "io/project_file.h"
@@ -31,14 +32,14 @@ private:
         auto plan = planner_.shapes(p_);
         if (!plan) return tl::make_unexpected(plan.error());
         plan_ = std::move(*plan);
-        if (!plan_.cut) return fail(ErrorKind::NothingToDo, "the page has no cut yet");
+        if (!plan_.sections.cut) return fail(ErrorKind::NothingToDo, "the page has no cut yet");
         return {};
     }
 
     /// "3,5-7" as spots; "base" is the bare base.
     Result<std::vector<Spot>> typed_spots(const std::string& option, const std::string& text) const {
         if (text == "base") return std::vector<Spot>{base_spot};
-        const auto numbers = typed_numbers(option, text, static_cast<int>(plan_.spots.size()));
+        const auto numbers = typed_numbers(option, text, static_cast<int>(plan_.sections.spots.size()));
         if (!numbers) return tl::make_unexpected(numbers.error());
         return plan_.spots_of(*numbers);
     }
@@ -53,7 +54,7 @@ private:
         for (const std::string& text : a_.divide) {
             // 7:bands:4, 7:line:30, 7:grid:3x2, base:rays:8:15
             const auto parts = split(text, ':');
-            const auto kind = parts.size() > 1 ? division_named(parts[1]) : std::nullopt;
+            const auto kind = parts.size() > 1 ? named<Division::Kind>(parts[1]) : std::nullopt;
             if (!kind)
                 return fail(ErrorKind::BadInput, "--divide: '" + text +
                                                      "' is not like 7:bands:4, 7:line:30, "
@@ -99,17 +100,18 @@ private:
             zesty::ungroup(p_, *spots);
         }
         if (!a_.by.empty()) {
-            const auto kind = grouping_named(a_.by);
+            const auto kind = named<GroupRule::Kind>(a_.by);
             if (!kind)
                 return fail(ErrorKind::BadInput,
                             "--by: '" + a_.by + "' is none of twins, sizes, bands, rings, rows, cuts");
-            GroupRule rule{*kind, a_.count, p_.page.whole().centre()};
+            GroupRule rule{*kind, a_.count, p_.set_out.page.whole().centre()};
             if (!a_.centre.empty()) {
                 const auto at = typed_point("--centre", a_.centre, "give x,y on the page", 3000);
                 if (!at) return tl::make_unexpected(at.error());
                 rule.centre = *at;
             }
-            for (const auto& g : groups_by(rule, *plan_.cut, plan_.set_out.to_page, plan_.cut_of_opening, {}))
+            for (const auto& g : groups_by(rule, *plan_.sections.cut, plan_.set_out.whole.to_page,
+                                           plan_.sections.cut_of_opening, {}))
                 zesty::group(p_, plan_.spots_of(g));
         }
         if (!a_.lasso_box.empty()) {
@@ -118,7 +120,8 @@ private:
             if (b->size() != 4)
                 return fail(ErrorKind::BadInput, "--group-in: give x,y,x,y of two corners on the page");
             const Ring ring{{(*b)[0], (*b)[1]}, {(*b)[2], (*b)[1]}, {(*b)[2], (*b)[3]}, {(*b)[0], (*b)[3]}};
-            zesty::group(p_, plan_.spots_of(inside_outline(*plan_.cut, plan_.set_out.to_page, ring)));
+            zesty::group(
+                p_, plan_.spots_of(inside_outline(*plan_.sections.cut, plan_.set_out.whole.to_page, ring)));
         }
         for (const std::string& text : a_.group) {
             const auto spots = typed_spots("--group", text);
@@ -143,7 +146,7 @@ private:
     }
 
     static Result<Treatment> read_treatment(const std::string& what) {
-        if (const auto t = treatment_named(what)) return *t;
+        if (const auto t = named<Treatment>(what)) return *t;
         return fail(ErrorKind::BadInput, "--treat: '" + what +
                                              "' is none of paper, open, inlay, translucent, shaker, photo, "
                                              "words, cut-from");
@@ -156,16 +159,16 @@ private:
     }
 
     /// Nothing for "page": what the whole page has.
-    static Result<std::optional<School>> read_school(const std::string& what) {
-        if (what == "page") return std::optional<School>{};
-        const auto school = read_page_school(what);
-        if (!school) return tl::make_unexpected(school.error());
-        return std::optional(*school);
+    static Result<std::optional<BackingMethod>> read_method(const std::string& what) {
+        if (what == "page") return std::optional<BackingMethod>{};
+        const auto method = read_page_method(what);
+        if (!method) return tl::make_unexpected(method.error());
+        return std::optional(*method);
     }
 
-    static Result<School> read_page_school(const std::string& what) {
-        if (const auto school = school_named(what)) return *school;
-        return fail(ErrorKind::BadInput, "--school: '" + what +
+    static Result<BackingMethod> read_page_method(const std::string& what) {
+        if (const auto method = named<BackingMethod>(what)) return *method;
+        return fail(ErrorKind::BadInput, "--method: '" + what +
                                              "' is none of machine, trace, glue, enlarged, inlay, punches, "
                                              "one-sheet, cut-from");
     }
@@ -189,19 +192,19 @@ private:
             return r;
         if (auto r = each("--order", a_.order, read_order, [](SectionChoice& c, int n) { c.order = n; }); !r)
             return r;
-        return lips_and_schools();
+        return lips_and_methods();
     }
 
     /// These are for the whole page when no section is named.
-    Result<void> lips_and_schools() {
-        for (const std::string& text : a_.school) {
+    Result<void> lips_and_methods() {
+        for (const std::string& text : a_.method) {
             const For typed = typed_for(text);
             if (typed.which.empty()) {
-                const auto school = read_page_school(typed.what);
-                if (!school) return tl::make_unexpected(school.error());
-                p_.backing.school = *school;
-            } else if (auto r = each("--school", {text}, read_school,
-                                     [](SectionChoice& c, std::optional<School> s) { c.school = s; });
+                const auto method = read_page_method(typed.what);
+                if (!method) return tl::make_unexpected(method.error());
+                p_.sections.backing.method = *method;
+            } else if (auto r = each("--method", {text}, read_method,
+                                     [](SectionChoice& c, std::optional<BackingMethod> s) { c.method = s; });
                        !r) {
                 return r;
             }
@@ -211,7 +214,7 @@ private:
             if (typed.which.empty()) {
                 const auto lip = read_lip(typed.what);
                 if (!lip) return tl::make_unexpected(lip.error());
-                p_.lip = *lip;
+                p_.sections.lip = *lip;
             } else if (auto r =
                            each("--lip", {text}, read_lip, [](SectionChoice& c, double lip) { c.lip = lip; });
                        !r) {
@@ -225,23 +228,24 @@ private:
     Result<void> bars() {
         for (const std::string& text : a_.bars) {
             const For typed = typed_for(text);
-            const auto lips = typed.what == "page" ? p_.backing.lips : lips_named(typed.what);
+            const auto lips = typed.what == "page" ? p_.sections.backing.lips : named<LipMode>(typed.what);
             if (!lips)
                 return fail(ErrorKind::BadInput, "--bars: '" + text + "' is not like 3,7:overlap or 3:meet");
-            const auto openings = typed_numbers("--bars", typed.which, static_cast<int>(plan_.spots.size()));
+            const auto openings =
+                typed_numbers("--bars", typed.which, static_cast<int>(plan_.sections.spots.size()));
             if (!openings) return tl::make_unexpected(openings.error());
             const auto named = plan_.bars_among(*openings);
             if (named.empty())
                 return fail(ErrorKind::NothingToDo, "--bars: there is no bar between " + typed.which);
-            set_bars(p_, named, *lips);
+            set_bars(p_.sections, named, *lips);
         }
         return {};
     }
 
     Result<void> rules() {
-        BackingRules& rules = p_.backing;
+        BackingRules& rules = p_.sections.backing;
         if (!a_.lips.empty()) {
-            const auto lips = lips_named(a_.lips);
+            const auto lips = named<LipMode>(a_.lips);
             if (!lips)
                 return fail(ErrorKind::BadInput, "--lips: '" + a_.lips + "' is neither meet nor overlap");
             rules.lips = *lips;
@@ -276,30 +280,30 @@ std::string numbers(const std::vector<int>& openings) {
 }
 
 void print_sections(const Project& p, const Plan& plan, bool advise) {
-    for (const Section& s : plan.sections) {
+    for (const Section& s : plan.sections.all) {
         double lip = std::numeric_limits<double>::infinity();
-        for (const Patch& patch : plan.patches)
-            if (&plan.sections[patch.section] == &s) lip = std::min(lip, patch.lip);
+        for (const Patch& patch : plan.sections.patches)
+            if (&plan.sections.all[patch.section] == &s) lip = std::min(lip, patch.lip);
         std::cout << "section " << s.label << (s.name.empty() ? "" : " (" + s.name + ")") << ": openings "
                   << numbers(s.openings) << ", " << name_of(s.treatment);
-        if (takes_paper(s.treatment)) std::cout << ", " << name_of(s.school);
+        if (takes_paper(s.treatment)) std::cout << ", " << name_of(s.method);
         if (std::isfinite(lip)) std::cout << ", smallest lip " << format_mm(lip);
         std::cout << "\n";
         if (!advise || !takes_paper(s.treatment)) continue;
         const int o = s.openings.front();
-        const auto advice =
-            advised_school(transformed(plan.cut->openings[o].outline, plan.set_out.to_page),
-                           plan.cut->narrowest_bar(o) * plan.set_out.scale, p.backing, p.units);
-        std::cout << "  " << name_of(advice.school) << " would suit: " << advice.reason << "\n";
+        const auto advice = advised_method(
+            transformed(plan.sections.cut->openings[o].outline, plan.set_out.whole.to_page),
+            plan.sections.cut->narrowest_bar(o) * plan.set_out.whole.scale, p.sections.backing, p.units);
+        std::cout << "  " << name_of(advice.method) << " would suit: " << advice.reason << "\n";
     }
     for (const Finding& f : plan.findings)
         std::cout << f.code << ": " << f.title << ". " << f.message << "\n";
 }
 
-json table_json(const std::vector<SchoolFigures>& table) {
+json table_json(const std::vector<MethodFigures>& table) {
     json out = json::array();
-    for (const SchoolFigures& f : table)
-        out.push_back({{"school", key_of(f.school)},
+    for (const MethodFigures& f : table)
+        out.push_back({{"method", key_of(f.method)},
                        {"paper_mm2", f.paper_area},
                        {"minutes", f.minutes},
                        {"smallest_lip_mm", std::isfinite(f.smallest_lip) ? json(f.smallest_lip) : json()},
@@ -308,9 +312,9 @@ json table_json(const std::vector<SchoolFigures>& table) {
     return out;
 }
 
-void print_table(const std::vector<SchoolFigures>& table) {
-    for (const SchoolFigures& f : table) {
-        std::cout << name_of(f.school) << ": " << std::lround(f.paper_area / 100) << " sq cm of paper, "
+void print_table(const std::vector<MethodFigures>& table) {
+    for (const MethodFigures& f : table) {
+        std::cout << name_of(f.method) << ": " << std::lround(f.paper_area / 100) << " sq cm of paper, "
                   << std::lround(f.minutes) << " min";
         if (std::isfinite(f.smallest_lip))
             std::cout << ", smallest lip " << format_mm(f.smallest_lip) << ", " << f.narrow_lips
@@ -330,9 +334,9 @@ int run(const SectionsArgs& args) {
     if (const auto r = SectionsEdit(args, *project, planner).run(); !r) return complain(r.error().message);
     const auto plan = planner.shapes(*project);
     if (!plan) return complain(args.project + ": " + plan.error().message);
-    std::vector<SchoolFigures> table;
+    std::vector<MethodFigures> table;
     if (args.compare) {
-        auto compared = planner.compare_schools(*project);
+        auto compared = planner.compare_methods(*project);
         if (!compared) return complain(compared.error().message);
         table = std::move(*compared);
     }
@@ -340,16 +344,16 @@ int run(const SectionsArgs& args) {
         return complain(r.error().message);
     if (args.json) {
         json out{{"format", "zesty-sections/1"}, {"sections", json::array()}};
-        for (const Section& s : plan->sections) {
+        for (const Section& s : plan->sections.all) {
             json openings = json::array();
             for (int o : s.openings) openings.push_back(o + 1);
             out["sections"].push_back({{"label", s.label},
                                        {"name", s.name},
                                        {"openings", openings},
                                        {"treatment", key_of(s.treatment)},
-                                       {"school", key_of(s.school)}});
+                                       {"method", key_of(s.method)}});
         }
-        if (args.compare) out["schools"] = table_json(table);
+        if (args.compare) out["methods"] = table_json(table);
         std::cout << out.dump(1) << "\n";
     } else {
         print_sections(*project, *plan, args.advise);

@@ -2,6 +2,7 @@
 #include "cli/set_out_answers.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
+#include "core/project/edits.h"
 #include "core/project/planner.h"
 #include "core/setout/photo_fit.h"
 #include "core/setout/sizing.h"
@@ -36,7 +37,8 @@ public:
 
     /// Index of the cut that is meant; -1 without cuts.
     int cut() const {
-        return (a_.cut > 0 ? a_.cut - 1 : static_cast<int>(p_.cuts.size()) - 1) + (a_.cut > 0 ? shadows_ : 0);
+        return (a_.cut > 0 ? a_.cut - 1 : static_cast<int>(p_.set_out.cuts.size()) - 1) +
+               (a_.cut > 0 ? shadows_ : 0);
     }
 
 private:
@@ -44,38 +46,38 @@ private:
         if (!a_.page.empty()) {
             const auto page = typed_page(a_.page);
             if (!page) return tl::make_unexpected(page.error());
-            p_.page.width = page->width;
-            p_.page.height = page->height;
+            p_.set_out.page.width = page->width;
+            p_.set_out.page.height = page->height;
         }
-        if (a_.spread) p_.page.spread = true;
-        if (a_.single) p_.page.spread = false;
-        if (a_.strips) p_.page.frame = FrameKind::Strips;
-        if (a_.whole_frame) p_.page.frame = FrameKind::Whole;
+        if (a_.spread) p_.set_out.page.spread = true;
+        if (a_.single) p_.set_out.page.spread = false;
+        if (a_.strips) p_.set_out.page.frame = FrameKind::Strips;
+        if (a_.whole_frame) p_.set_out.page.frame = FrameKind::Whole;
         const auto gap = typed_length("--gap", a_.gap, 0, 1000);
         const auto lip = typed_length("--glue-lip", a_.glue_lip, 0, 1000);
         if (!gap) return tl::make_unexpected(gap.error());
         if (!lip) return tl::make_unexpected(lip.error());
-        if (*gap) p_.page.gap = **gap;
-        if (*lip) p_.page.glue_lip = **lip;
+        if (*gap) p_.set_out.page.gap = **gap;
+        if (*lip) p_.set_out.page.glue_lip = **lip;
         if (!a_.reveal.empty()) {
             const auto r = typed_lengths("--reveal", a_.reveal, 0, 1000);
             if (!r) return tl::make_unexpected(r.error());
             if (r->size() != 1 && r->size() != 4)
                 return fail(ErrorKind::BadInput, "--reveal: give one length, or left,top,right,bottom");
-            p_.page.reveal =
+            p_.set_out.page.reveal =
                 r->size() == 1 ? Sides::even(r->front()) : Sides{(*r)[0], (*r)[1], (*r)[2], (*r)[3]};
         }
         if (!a_.mat.empty()) {
-            const auto mat = typed_size("--mat", a_.mat, 10, 3000);
+            const auto mat = typed_size("--cutting-mat", a_.mat, 10, 3000);
             if (!mat) return tl::make_unexpected(mat.error());
-            p_.mat_width = mat->x;
-            p_.mat_height = mat->y;
+            p_.set_out.cutting_mat.width = mat->x;
+            p_.set_out.cutting_mat.height = mat->y;
         }
         if (a_.frame_paper.empty()) return {};
         if (a_.frame_paper != "none" && (!p_.stash || p_.stash->find(a_.frame_paper) < 0))
             return fail(ErrorKind::BadInput,
                         "--frame-paper: there is no paper '" + a_.frame_paper + "' in the stash");
-        p_.page.frame_paper = a_.frame_paper == "none" ? "" : a_.frame_paper;
+        p_.set_out.page.frame_paper = a_.frame_paper == "none" ? "" : a_.frame_paper;
         return {};
     }
 
@@ -89,18 +91,18 @@ private:
             if (!read) return fail(read.error().kind, a_.add + ": " + read.error().message);
             add_cut(p_, *drawing);
             if ((*drawing)->drawing.size_real)
-                p_.cuts.back().place = {SizeRule::Width, read->box.width(), 0, false, {}};
+                p_.set_out.cuts.back().place = {SizeRule::Width, read->box.width(), 0, false, {}};
         }
-        if (a_.cut > static_cast<int>(p_.cuts.size()))
+        if (a_.cut > static_cast<int>(p_.set_out.cuts.size()))
             return fail(ErrorKind::BadInput,
-                        "--cut: there are only " + std::to_string(p_.cuts.size()) + " cuts");
+                        "--cut: there are only " + std::to_string(p_.set_out.cuts.size()) + " cuts");
         if (cut() < 0)
             return wants_cut() ? fail(ErrorKind::NothingToDo, "the page has no cut yet") : Result<void>{};
-        const int id = p_.cuts[cut()].id;
+        const int id = p_.set_out.cuts[cut()].id;
         if (a_.copy || a_.facing) {
             const auto now = planner_.shapes(p_);
             if (!now) return tl::make_unexpected(now.error());
-            copy_cut(p_, id, a_.facing, now->each_cut[cut()].cut_box.width() + mm_per_inch / 4);
+            copy_cut(p_, id, a_.facing, now->set_out.each[cut()].cut_box.width() + mm_per_inch / 4);
         }
         if (a_.split && !split_layers(p_, id))
             return fail(ErrorKind::NothingToDo, "--split: the drawing has one layer only");
@@ -123,7 +125,7 @@ private:
 
     Result<void> cut_parts() {
         if (cut() < 0 || a_.remove) return {};
-        PlacedCut& c = p_.cuts[cut()];
+        PlacedCut& c = p_.set_out.cuts[cut()];
         if (!a_.layers.empty())
             c.layers = a_.layers == "all" ? std::vector<std::string>{} : split(a_.layers, ',');
         if (a_.all_pieces) c.left_out.clear();
@@ -146,14 +148,14 @@ private:
 
     Result<void> reorder() {
         const auto i = static_cast<std::size_t>(cut());
-        if (a_.raise && i + 1 < p_.cuts.size()) std::swap(p_.cuts[i], p_.cuts[i + 1]);
-        if (a_.lower && i > 0) std::swap(p_.cuts[i], p_.cuts[i - 1]);
+        if (a_.raise && i + 1 < p_.set_out.cuts.size()) std::swap(p_.set_out.cuts[i], p_.set_out.cuts[i + 1]);
+        if (a_.lower && i > 0) std::swap(p_.set_out.cuts[i], p_.set_out.cuts[i - 1]);
         return {};
     }
 
     Result<void> cut_place() {
         if (cut() < 0 || a_.remove) return {};
-        CutPlacement& place = p_.cuts[cut()].place;
+        CutPlacement& place = p_.set_out.cuts[cut()].place;
         struct Rule {
             const char* option;
             const std::string& text;
@@ -175,8 +177,8 @@ private:
         if (a_.at.empty()) return {};
         const auto at = typed_point("--at", a_.at, "give x,y from the top left of the page", 10000);
         if (!at) return tl::make_unexpected(at.error());
-        const Point middle =
-            place.rule == SizeRule::Frame ? base_of(p_.page).centre() : p_.page.whole().centre();
+        const Point middle = place.rule == SizeRule::Frame ? base_of(p_.set_out.page).centre()
+                                                           : p_.set_out.page.whole().centre();
         place.shift = *at - middle;
         return {};
     }
@@ -192,7 +194,7 @@ private:
         photo.height = size->y;
         photo.round = a_.photo_round;
         photo.on_top = !a_.photo_behind;
-        photo.centre = p_.page.whole().centre();
+        photo.centre = p_.set_out.page.whole().centre();
         return photo;
     }
 
@@ -201,7 +203,7 @@ private:
             const auto photo = typed_photo("--photo", text);
             if (!photo) return tl::make_unexpected(photo.error());
             if (a_.grid.empty()) {
-                p_.photos.push_back(*photo);
+                p_.set_out.photos.push_back(*photo);
                 continue;
             }
             const auto gap = typed_length("--grid-gap", a_.grid_gap, 0, 1000);
@@ -214,8 +216,8 @@ private:
             if (!gap) return tl::make_unexpected(gap.error());
             if (!columns) return tl::make_unexpected(columns.error());
             if (!rows) return tl::make_unexpected(rows.error());
-            if (auto r = put_grid(p_, *photo, columns->front() + 1, rows->front() + 1, gap->value_or(0),
-                                  a_.leave_free);
+            if (auto r = put_grid(p_.set_out, p_.units, *photo, columns->front() + 1, rows->front() + 1,
+                                  gap->value_or(0), a_.leave_free);
                 !r)
                 return fail(r.error().kind, "--grid: " + r.error().message);
         }
@@ -235,16 +237,16 @@ private:
     }
 
     Result<void> photo_place() {
-        const bool wanted = !a_.photo_at.empty() || a_.photo_turn || !a_.keep_free.empty() ||
+        const bool wanted = !a_.photo_at.empty() || a_.photo_turn || !a_.protected_parts.empty() ||
                             a_.remove_photo || a_.photo > 0 || a_.photo_on_top || !a_.photo_picture.empty();
         if (!wanted) return {};
-        const int i = a_.photo > 0 ? a_.photo - 1 : static_cast<int>(p_.photos.size()) - 1;
-        if (i < 0 || i >= static_cast<int>(p_.photos.size()))
-            return fail(ErrorKind::BadInput,
-                        "--which-photo: there are only " + std::to_string(p_.photos.size()) + " photos");
-        Photo& photo = p_.photos[i];
+        const int i = a_.photo > 0 ? a_.photo - 1 : static_cast<int>(p_.set_out.photos.size()) - 1;
+        if (i < 0 || i >= static_cast<int>(p_.set_out.photos.size()))
+            return fail(ErrorKind::BadInput, "--which-photo: there are only " +
+                                                 std::to_string(p_.set_out.photos.size()) + " photos");
+        Photo& photo = p_.set_out.photos[i];
         if (a_.remove_photo) {
-            p_.photos.erase(p_.photos.begin() + i);
+            p_.set_out.photos.erase(p_.set_out.photos.begin() + i);
             return {};
         }
         if (auto r = photo_picture(photo); !r) return r;
@@ -257,13 +259,13 @@ private:
             if (!at) return tl::make_unexpected(at.error());
             photo.centre = *at;
         }
-        if (a_.keep_free.empty()) return {};
-        const auto box = typed_lengths("--keep-free", a_.keep_free, 0, 3000);
+        if (a_.protected_parts.empty()) return {};
+        const auto box = typed_lengths("--protect", a_.protected_parts, 0, 3000);
         if (!box) return tl::make_unexpected(box.error());
         if (box->size() != 4)
-            return fail(ErrorKind::BadInput, "--keep-free: give x,y,width,height from the photo's top left");
+            return fail(ErrorKind::BadInput, "--protect: give x,y,width,height from the photo's top left");
         const Point corner{(*box)[0] - photo.width / 2, (*box)[1] - photo.height / 2};
-        photo.keep_free.push_back({corner.x, corner.y, corner.x + (*box)[2], corner.y + (*box)[3]});
+        photo.protected_parts.push_back({corner.x, corner.y, corner.x + (*box)[2], corner.y + (*box)[3]});
         return {};
     }
 
@@ -271,11 +273,11 @@ private:
         if (a_.size_for.empty()) return {};
         const auto plan = planner_.shapes(p_);
         if (!plan) return tl::make_unexpected(plan.error());
-        const SetOut& now = plan->each_cut[cut()];
+        const SetOut& now = plan->set_out.each[cut()];
         const auto factor = wanted_factor(*plan, now);
         if (!factor) return tl::make_unexpected(factor.error());
-        CutPlacement& place = p_.cuts[cut()].place;
-        place = resized(place, now, p_.page, *factor);
+        CutPlacement& place = p_.set_out.cuts[cut()].place;
+        place = resized(place, now, p_.set_out.page, *factor);
         return {};
     }
 
@@ -312,7 +314,7 @@ private:
     }
 
     static Result<double> photo_factor(const Plan& plan, const std::vector<std::string>& parts) {
-        const auto print = typed_print("--size-for photo", parts, plan, 5);
+        const auto print = typed_photo_size("--size-for photo", parts, plan, 5);
         if (!print) return tl::make_unexpected(print.error());
         // The print just fills the opening from behind, its edges tucked behind the bars.
         const auto fit = cut_growth_for_covering(print->outline, print->size.x, print->size.y,
@@ -340,8 +342,8 @@ int run(const SetOutArgs& args) {
     const auto plan = planner.shapes(*project);
     if (!plan) return complain(args.project + ": " + plan.error().message);
     const int cut = edit.cut();
-    const bool asks_mat = !args.mat.empty() || !args.mat_picture.empty();
-    if ((args.ladder || asks_mat) && cut < 0) return complain("the page has no cut yet");
+    const bool asks_cutting_mat = !args.mat.empty() || !args.cutting_mat_picture.empty();
+    if ((args.ladder || asks_cutting_mat) && cut < 0) return complain("the page has no cut yet");
     // Everything is worked out before anything is said.
     json answers{{"format", "zesty-set-out/1"}};
     std::ostringstream said;
@@ -353,8 +355,8 @@ int run(const SetOutArgs& args) {
     if (!args.fit_photo.empty())
         if (const auto j = fitted_photo(args, *project, *plan, said); !answer("photo", j))
             return complain(j.error().message);
-    if (asks_mat)
-        if (const auto j = counted_on_mat(args, *project, planner, cut, said); !answer("mat", j))
+    if (asks_cutting_mat)
+        if (const auto j = counted_on_cutting_mat(args, *project, planner, cut, said); !answer("mat", j))
             return complain(j.error().message);
     if (args.ladder)
         if (const auto j = ladder_json(*project, planner, cut, said); !answer("ladder", j))

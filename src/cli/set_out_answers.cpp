@@ -3,10 +3,10 @@
 #include "cli/painting.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
-#include "core/setout/mats.h"
+#include "core/setout/cutting_mats.h"
 #include "core/setout/photo_fit.h"
 #include "core/setout/sizing.h"
-#include "io/paint/mat_painter.h"
+#include "io/paint/cutting_mat_painter.h"
 #include "io/read_file.h"
 
 #include <QBuffer>
@@ -21,9 +21,9 @@ namespace {
 constexpr int mat_pixels = 1800; ///< along the longer side of a picture
 
 void print_cuts(const Project& p, const Plan& plan, std::ostream& out) {
-    for (std::size_t i = 0; i < p.cuts.size(); ++i) {
-        const SetOut& s = plan.each_cut[i];
-        out << "cut " << i + 1 << ": " << p.drawings[p.cuts[i].drawing]->name << ", "
+    for (std::size_t i = 0; i < p.set_out.cuts.size(); ++i) {
+        const SetOut& s = plan.set_out.each[i];
+        out << "cut " << i + 1 << ": " << p.set_out.drawings[p.set_out.cuts[i].drawing]->name << ", "
             << format_size(s.size.x, s.size.y, p.units);
         if (std::isfinite(s.thinnest_bar)) out << ", thinnest bar " << format_mm(s.thinnest_bar);
         if (s.smallest >= 0)
@@ -34,15 +34,15 @@ void print_cuts(const Project& p, const Plan& plan, std::ostream& out) {
 }
 
 /// A picture of the mat with as many of the cut as were counted.
-Result<void> draw_mat(const CutFile& cut, const MatCount& count, const MatSize& size,
-                      const std::string& path) {
+Result<void> draw_cutting_mat(const CutFile& cut, const CuttingMatCount& count, const CuttingMat& size,
+                              const std::string& path) {
     if (count.layout.mats.empty())
-        return fail(ErrorKind::NothingToDo, "--mat-picture: not even one of the cut fits on the mat");
+        return fail(ErrorKind::NothingToDo, "--cutting-mat-picture: not even one of the cut fits on the mat");
     const Painting painting;
     QByteArray png;
     QBuffer buffer(&png);
     buffer.open(QIODevice::WriteOnly);
-    if (!mat_picture(cut, insert_labels(cut), count.layout.mats.front(), size, mat_pixels)
+    if (!cutting_mat_picture(cut, insert_labels(cut), count.layout.mats.front(), size, mat_pixels)
              .save(&buffer, "PNG"))
         return fail(ErrorKind::Unwritable, path + ": the picture cannot be made");
     return write_file(QString::fromStdString(path), png);
@@ -50,28 +50,31 @@ Result<void> draw_mat(const CutFile& cut, const MatCount& count, const MatSize& 
 
 } // namespace
 
-Result<PrintForOpening> typed_print(const std::string& option, const std::vector<std::string>& parts,
-                                    const Plan& plan, double least_side) {
-    const auto opening = typed_numbers(option, parts[0], static_cast<int>(plan.cut->openings.size()));
+Result<PhotoForOpening> typed_photo_size(const std::string& option, const std::vector<std::string>& parts,
+                                         const Plan& plan, double least_side) {
+    const auto opening =
+        typed_numbers(option, parts[0], static_cast<int>(plan.sections.cut->openings.size()));
     const auto size = typed_size(option, parts[1], least_side, 1000);
     const auto tuck = typed_length(option, parts.size() > 2 ? parts[2] : "", 0, 50);
     if (!opening) return tl::make_unexpected(opening.error());
     if (!size) return tl::make_unexpected(size.error());
     if (!tuck) return tl::make_unexpected(tuck.error());
     const int o = opening->front();
-    return PrintForOpening{o, transformed(plan.cut->openings[o].outline, plan.set_out.to_page), *size, *tuck};
+    return PhotoForOpening{o, transformed(plan.sections.cut->openings[o].outline, plan.set_out.whole.to_page),
+                           *size, *tuck};
 }
 
 void print_page(const Project& p, const Plan& plan, std::ostream& out) {
-    out << "page " << format_size(p.page.width, p.page.height, p.units)
-        << (p.page.spread ? ", a spread of two" : "") << "\n";
-    for (const std::string& s : plan.frame.to_cut) out << s << "\n";
+    out << "page " << format_size(p.set_out.page.width, p.set_out.page.height, p.units)
+        << (p.set_out.page.spread ? ", a spread of two" : "") << "\n";
+    for (const std::string& s : plan.set_out.frame.to_cut) out << s << "\n";
     print_cuts(p, plan, out);
-    for (std::size_t i = 0; i < p.photos.size(); ++i)
-        out << "photo " << i + 1 << ": " << (p.photos[i].name.empty() ? "" : p.photos[i].name + ", ")
-            << size_in_words(p.photos[i], p.units) << (p.photos[i].on_top ? ", on top" : ", behind the cuts")
-            << "\n";
-    for (const PrintCount& c : plan.prints)
+    for (std::size_t i = 0; i < p.set_out.photos.size(); ++i)
+        out << "photo " << i + 1 << ": "
+            << (p.set_out.photos[i].name.empty() ? "" : p.set_out.photos[i].name + ", ")
+            << size_in_words(p.set_out.photos[i], p.units)
+            << (p.set_out.photos[i].on_top ? ", on top" : ", behind the cuts") << "\n";
+    for (const PhotoCount& c : plan.set_out.photo_sizes)
         out << "order " << c.count << " x "
             << (c.round ? format_length(c.width, p.units) + " round"
                         : format_size(c.width, c.height, p.units))
@@ -81,9 +84,9 @@ void print_page(const Project& p, const Plan& plan, std::ostream& out) {
 
 Result<json> fitted_photo(const SetOutArgs& a, const Project& p, const Plan& plan, std::ostream& out) {
     const auto parts = split(a.fit_photo, ':');
-    if (!plan.cut || parts.size() < 2)
+    if (!plan.sections.cut || parts.size() < 2)
         return fail(ErrorKind::BadInput, "--fit-photo: '" + a.fit_photo + "' is not like 7:4x6");
-    const auto print = typed_print("--fit-photo", parts, plan, 1);
+    const auto print = typed_photo_size("--fit-photo", parts, plan, 1);
     if (!print) return tl::make_unexpected(print.error());
     const Point size = print->size;
     const double tuck = print->tuck.value_or(0);
@@ -105,8 +108,8 @@ Result<json> fitted_photo(const SetOutArgs& a, const Project& p, const Plan& pla
     return json{{"largest_inside", one(*fit)}, {"smallest_covering", one(*cover)}};
 }
 
-Result<json> counted_on_mat(const SetOutArgs& a, const Project& p, Planner& planner, int cut,
-                            std::ostream& out) {
+Result<json> counted_on_cutting_mat(const SetOutArgs& a, const Project& p, Planner& planner, int cut,
+                                    std::ostream& out) {
     const auto alone = planner.cut_alone(p, cut);
     if (!alone) return tl::make_unexpected(alone.error());
     std::vector<double> sizes;
@@ -117,12 +120,12 @@ Result<json> counted_on_mat(const SetOutArgs& a, const Project& p, Planner& plan
     } else {
         const auto plan = planner.shapes(p);
         if (!plan) return tl::make_unexpected(plan.error());
-        sizes.push_back(std::max(plan->each_cut[cut].size.x, plan->each_cut[cut].size.y));
+        sizes.push_back(std::max(plan->set_out.each[cut].size.x, plan->set_out.each[cut].size.y));
     }
-    const MatSize mat{p.mat_width, p.mat_height};
+    const CuttingMat& mat = p.set_out.cutting_mat;
     json answer = json::array();
-    const std::vector<MatCount> counts = fit_on_mat(**alone, sizes, mat, 60, {});
-    for (const MatCount& c : counts) {
+    const std::vector<CuttingMatCount> counts = fit_on_cutting_mat(**alone, sizes, mat, 60, {});
+    for (const CuttingMatCount& c : counts) {
         answer.push_back({{"size_mm", c.size}, {"count", c.count}});
         out << c.count << " of " << format_length(c.size, p.units) << " fit on the mat\n";
     }
@@ -131,14 +134,14 @@ Result<json> counted_on_mat(const SetOutArgs& a, const Project& p, Planner& plan
         answer.push_back({{"together", together}});
         out << (together ? "one of each fits on one mat\n" : "one of each does not fit on one mat\n");
     }
-    if (!a.mat_picture.empty())
-        if (const auto r = draw_mat(**alone, counts.front(), mat, a.mat_picture); !r)
+    if (!a.cutting_mat_picture.empty())
+        if (const auto r = draw_cutting_mat(**alone, counts.front(), mat, a.cutting_mat_picture); !r)
             return tl::make_unexpected(r.error());
     return answer;
 }
 
 Result<json> ladder_json(const Project& p, Planner& planner, int cut, std::ostream& out) {
-    const double most = std::max(p.page.full_width(), p.page.height);
+    const double most = std::max(p.set_out.page.full_width(), p.set_out.page.height);
     const auto rungs = planner.ladder(p, cut, most / 6, most, 11);
     if (!rungs) return tl::make_unexpected(rungs.error());
     json answer = json::array();
@@ -163,9 +166,9 @@ Result<json> ladder_json(const Project& p, Planner& planner, int cut, std::ostre
 }
 
 void add_page(const Plan& plan, json& out) {
-    out["to_cut"] = plan.frame.to_cut;
+    out["to_cut"] = plan.set_out.frame.to_cut;
     out["cuts"] = json::array();
-    for (const SetOut& s : plan.each_cut)
+    for (const SetOut& s : plan.set_out.each)
         out["cuts"].push_back(
             {{"size_mm", {s.size.x, s.size.y}},
              {"box", {s.cut_box.x0, s.cut_box.y0, s.cut_box.x1, s.cut_box.y1}},

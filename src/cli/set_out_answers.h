@@ -10,21 +10,21 @@
 namespace zesty::cli {
 
 /// A print and the opening it is for: "7:4x6" or "7:4x6:1/8", split at the colons.
-struct PrintForOpening {
+struct PhotoForOpening {
     int opening = 0;
     Polygon outline; ///< of the opening, on the page
     Point size;
     std::optional<double> tuck;
 };
-Result<PrintForOpening> typed_print(const std::string& option, const std::vector<std::string>& parts,
-                                    const Plan& plan, double least_side);
+Result<PhotoForOpening> typed_photo_size(const std::string& option, const std::vector<std::string>& parts,
+                                         const Plan& plan, double least_side);
 
 void print_page(const Project& p, const Plan& plan, std::ostream& out);
 void add_page(const Plan& plan, nlohmann::json& out);
 Result<nlohmann::json> fitted_photo(const SetOutArgs& a, const Project& p, const Plan& plan,
                                     std::ostream& out);
-Result<nlohmann::json> counted_on_mat(const SetOutArgs& a, const Project& p, Planner& planner, int cut,
-                                      std::ostream& out);
+Result<nlohmann::json> counted_on_cutting_mat(const SetOutArgs& a, const Project& p, Planner& planner,
+                                              int cut, std::ostream& out);
 Result<nlohmann::json> ladder_json(const Project& p, Planner& planner, int cut, std::ostream& out);
 
 } // namespace zesty::cli

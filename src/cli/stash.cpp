@@ -1,7 +1,7 @@
 // zesty stash: the database of papers, filled, searched and written out.
 
 #include "cli/commands.h"
-#include "cli/room_edit.h"
+#include "cli/reserve_edit.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
 #include "core/sentences.h"
@@ -142,7 +142,7 @@ Result<StashQuery> typed_query(const StashArgs& a) {
             return fail(ErrorKind::BadInput, "--like: '" + a.like + "' does not look like #rrggbb");
     }
     if (!a.kind.empty()) {
-        query.pattern = pattern_named(a.kind);
+        query.pattern = named<Pattern>(a.kind);
         if (!query.pattern)
             return fail(ErrorKind::BadInput,
                         "--kind: '" + a.kind + "' is none of solid, small, large, stripe, ombre, picture");
@@ -172,7 +172,7 @@ void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& 
         for (const SheetStock& s : p.sheets) sheets += s.count;
         std::cout << ", " << sheets << (sheets == 1 ? " sheet" : " sheets");
         const auto pieces = std::count_if(reserved.pieces.begin(), reserved.pieces.end(),
-                                          [&](const WantedPiece& w) { return w.paper == p.id; });
+                                          [&](const ReservedPiece& w) { return w.paper == p.id; });
         if (pieces > 0)
             std::cout << ", " << count_of(static_cast<std::size_t>(pieces), "piece", "pieces") << " reserved";
         if (!p.kept_in.empty()) std::cout << ", kept in " << p.kept_in;

@@ -56,10 +56,10 @@ struct SetSectionLip {
     double lip;
     bool operator==(const SetSectionLip&) const = default;
 };
-struct SetSchool {
+struct SetMethod {
     Spot section;
-    School school;
-    bool operator==(const SetSchool&) const = default;
+    BackingMethod method;
+    bool operator==(const SetMethod&) const = default;
 };
 /// Every cut this much smaller or larger.
 struct ScaleCuts {
@@ -74,19 +74,19 @@ struct Unpin {
     bool operator==(const Unpin&) const = default;
 };
 /// The prints of the section need not run on.
-struct EndPrints {
+struct EndRunOn {
     Spot section;
-    bool operator==(const EndPrints&) const = default;
+    bool operator==(const EndRunOn&) const = default;
 };
 /// No room is kept for what the page wants of the paper.
-struct ForgetRoom {
+struct StopReserving {
     std::string page;
     std::string paper;
-    bool operator==(const ForgetRoom&) const = default;
+    bool operator==(const StopReserving&) const = default;
 };
 using Fix =
     std::variant<std::monostate, GivePaper, SetLip, SetMargin, SetReveal, SetGlueLip, MovePhoto, SetTreatment,
-                 SetSectionLip, SetSchool, ScaleCuts, GutFrame, Unpin, EndPrints, ForgetRoom>;
+                 SetSectionLip, SetMethod, ScaleCuts, GutFrame, Unpin, EndRunOn, StopReserving>;
 
 struct Finding {
     std::string code; ///< stable, for programs: "short", "alike", "thin-bar", ...

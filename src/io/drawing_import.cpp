@@ -27,7 +27,7 @@ Kind kind_of(const QByteArray& data) {
     return Kind::Svg;
 }
 
-using File = std::shared_ptr<const DrawingFile>;
+using File = Shared<DrawingFile>;
 
 Result<File> as_svg(Result<Drawing> drawing, const std::string& name) {
     if (!drawing) return tl::make_unexpected(drawing.error());

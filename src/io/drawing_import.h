@@ -13,10 +13,9 @@ namespace zesty {
 /// What is not SVG becomes SVG, so that a project holds one kind of drawing. Of a bundle the best drawing is
 /// taken: SVG before DXF before pictures, and of several the one with the most openings. What the content is
 /// decides, not the file's ending.
-Result<std::shared_ptr<const DrawingFile>> import_drawing(const QByteArray& data, const std::string& name,
-                                                          const TraceOptions& options = {});
+Result<Shared<DrawingFile>> import_drawing(const QByteArray& data, const std::string& name,
+                                           const TraceOptions& options = {});
 /// As above from a file; errors name it.
-Result<std::shared_ptr<const DrawingFile>> drawing_file(const QString& path,
-                                                        const TraceOptions& options = {});
+Result<Shared<DrawingFile>> drawing_file(const QString& path, const TraceOptions& options = {});
 
 } // namespace zesty

@@ -48,15 +48,15 @@ Result<QImage> read_picture(const QByteArray& data, QSize fit) {
     return image;
 }
 
-Result<SharedPicture> brought_picture(const std::string& name, const std::string& bytes) {
+Result<Shared<BroughtPicture>> brought_picture(const std::string& name, const std::string& bytes) {
     const auto image =
         read_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())), {96, 96});
     if (!image) return fail(image.error().kind, name + ": " + image.error().message);
-    return SharedPicture{
+    return Shared<BroughtPicture>{
         std::make_shared<const BroughtPicture>(BroughtPicture{name, bytes, palette_of(pixels_from(*image))})};
 }
 
-Result<SharedPicture> brought_from(const QString& path) {
+Result<Shared<BroughtPicture>> brought_from(const QString& path) {
     const auto bytes = read_file(path, 64LL << 20);
     if (!bytes) return tl::make_unexpected(bytes.error());
     return brought_picture(QFileInfo(path).fileName().toStdString(), bytes->toStdString());

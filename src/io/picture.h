@@ -3,6 +3,7 @@
 
 #include "core/result.h"
 #include "core/setout/brought_picture.h"
+#include "core/shared.h"
 #include "core/stash/pixels.h"
 
 #include <QByteArray>
@@ -17,10 +18,10 @@ namespace zesty {
 Result<QImage> read_picture(const QByteArray& data, QSize fit = {});
 
 /// A photo as somebody brought it, its colours read.
-Result<SharedPicture> brought_picture(const std::string& name, const std::string& bytes);
+Result<Shared<BroughtPicture>> brought_picture(const std::string& name, const std::string& bytes);
 
 /// The same from a file, of up to 64 MB.
-Result<SharedPicture> brought_from(const QString& path);
+Result<Shared<BroughtPicture>> brought_from(const QString& path);
 
 /// The pixels as the core looks at them; a millimetre each until somebody knows better.
 Pixels pixels_from(const QImage& image);

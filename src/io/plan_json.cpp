@@ -2,6 +2,7 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/sections/hidden.h"
 #include "io/json_shapes.h"
 
 #include <algorithm>
@@ -25,28 +26,28 @@ std::string patch_id(const Patch& p) {
 
 json sections_json(const Project& project, const Plan& plan) {
     json out = json::array();
-    for (std::size_t i = 0; i < plan.sections.size(); ++i) {
-        const Section& s = plan.sections[i];
+    for (std::size_t i = 0; i < plan.sections.all.size(); ++i) {
+        const Section& s = plan.sections.all[i];
         json openings = json::array();
         for (int o : s.openings) openings.push_back(opening_id(o));
-        const int paper = plan.paper_of_section[i];
+        const int paper = plan.papers.of_section[i];
         out.push_back({{"id", section_id(s)},
                        {"name", s.name.empty() ? s.label : s.name},
                        {"openings", openings},
                        {"treatment", key_of(s.treatment)},
                        {"paper", paper < 0 ? json(nullptr) : json(project.stash->papers[paper].id)},
-                       {"side", paper < 0 ? json(nullptr) : json(name_of(plan.side_of_section[i]))}});
+                       {"side", paper < 0 ? json(nullptr) : json(name_of(plan.papers.side_of_section[i]))}});
     }
     return out;
 }
 
 json patches_json(const Plan& plan) {
     json out = json::array();
-    for (std::size_t i = 0; i < plan.patches.size(); ++i) {
-        const Patch& p = plan.patches[i];
-        const PlacedPatch& at = plan.placed[i];
+    for (std::size_t i = 0; i < plan.sections.patches.size(); ++i) {
+        const Patch& p = plan.sections.patches[i];
+        const PlacedPatch& at = plan.sheets.placed[i];
         json patch{{"id", patch_id(p)},
-                   {"section", section_id(plan.sections[p.section])},
+                   {"section", section_id(plan.sections.all[p.section])},
                    {"opening", opening_id(p.opening)},
                    {"outline", to_json(p.outline)},
                    {"lip_mm", p.trimmed ? 0 : rounded(p.lip)},
@@ -55,7 +56,7 @@ json patches_json(const Plan& plan) {
             patch.update(
                 {{"sheet", nullptr}, {"rotation_deg", 0}, {"dx", 0}, {"dy", 0}, {"on_sheet", nullptr}});
         } else {
-            patch.update({{"sheet", plan.sheets[at.sheet].id},
+            patch.update({{"sheet", plan.papers.sheets[at.sheet].id},
                           {"rotation_deg", at.rotation_deg},
                           {"dx", at.shift.x},
                           {"dy", at.shift.y},
@@ -86,50 +87,51 @@ Region on_page(const Polygon& polygon, const Box& page) {
 } // namespace
 
 json plan_json(const Project& project, const Plan& plan, double seconds) {
-    const Transform& t = plan.set_out.to_page;
-    json out{
-        {"format", "zesty-plan/1"},
-        {"units", "mm"},
-        {"page", {{"width", rounded(project.page.full_width())}, {"height", rounded(project.page.height)}}},
-        {"material", json::array()},
-        {"openings", json::array()},
-        {"sections", sections_json(project, plan)},
-        {"neighbours", json::array()},
-        {"patches", patches_json(plan)},
-        {"sheets", json::array()},
-        {"room", json::array()},
-        {"short", json::array()},
-        {"findings", findings_json(plan)},
-        {"seconds", seconds}};
-    const Box page = project.page.whole();
-    for (const Piece& p : plan.cut->pieces)
+    const Transform& t = plan.set_out.whole.to_page;
+    json out{{"format", "zesty-plan/1"},
+             {"units", "mm"},
+             {"page",
+              {{"width", rounded(project.set_out.page.full_width())},
+               {"height", rounded(project.set_out.page.height)}}},
+             {"material", json::array()},
+             {"openings", json::array()},
+             {"sections", sections_json(project, plan)},
+             {"neighbours", json::array()},
+             {"patches", patches_json(plan)},
+             {"sheets", json::array()},
+             {"room", json::array()},
+             {"short", json::array()},
+             {"findings", findings_json(plan)},
+             {"seconds", seconds}};
+    const Box page = project.set_out.page.whole();
+    for (const Piece& p : plan.sections.cut->pieces)
         for (const Polygon& part : on_page(transformed(p.outline, t), page))
             out["material"].push_back(to_json(part));
-    for (std::size_t i = 0; i < plan.cut->openings.size(); ++i) {
-        const Region seen = on_page(transformed(plan.cut->openings[i].outline, t), page);
+    for (std::size_t i = 0; i < plan.sections.cut->openings.size(); ++i) {
+        const Region seen = on_page(transformed(plan.sections.cut->openings[i].outline, t), page);
         out["openings"].push_back(
             {{"id", opening_id(static_cast<int>(i))},
              {"outline",
-              to_json(seen.empty() ? transformed(plan.cut->openings[i].outline, t) : largest(seen))},
-             {"hidden", seen.empty() || plan.covered[i] >= hidden_share}});
+              to_json(seen.empty() ? transformed(plan.sections.cut->openings[i].outline, t) : largest(seen))},
+             {"hidden", seen.empty() || plan.sections.covered[i] >= hidden_share}});
     }
-    for (const Neighbours& n : plan.neighbours)
-        out["neighbours"].push_back({section_id(plan.sections[n.a]), section_id(plan.sections[n.b])});
-    for (const UsedSheet& u : plan.used_sheets) {
-        const Sheet& s = plan.sheets[u.sheet];
+    for (const Neighbours& n : plan.sections.neighbours)
+        out["neighbours"].push_back({section_id(plan.sections.all[n.a]), section_id(plan.sections.all[n.b])});
+    for (const UsedSheet& u : plan.sheets.used) {
+        const Sheet& s = plan.papers.sheets[u.sheet];
         out["sheets"].push_back({{"id", s.id},
                                  {"paper", project.stash->papers[s.paper].id},
                                  {"source", name_of(s.kind)},
                                  {"outline", to_json(s.outline)},
                                  {"leftovers", to_json(u.leftovers)}});
     }
-    for (const KeptRoom& r : plan.room)
+    for (const ReservedRoom& r : plan.sheets.room)
         out["room"].push_back({{"page", r.page.empty() ? json(nullptr) : json(r.page)},
-                               {"sheet", plan.sheets[r.sheet].id},
+                               {"sheet", plan.papers.sheets[r.sheet].id},
                                {"outline", to_json(r.on_sheet)}});
-    for (const ShortPatch& s : plan.short_patches)
-        out["short"].push_back({{"section", section_id(plan.sections[s.section])},
-                                {"patch", patch_id(plan.patches[s.patch])},
+    for (const ShortPatch& s : plan.sheets.short_patches)
+        out["short"].push_back({{"section", section_id(plan.sections.all[s.section])},
+                                {"patch", patch_id(plan.sections.patches[s.patch])},
                                 {"reason", s.reason}});
     return out;
 }

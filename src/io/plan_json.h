@@ -2,6 +2,8 @@
 // zesty-plan/1, zesty-nest/1 and zesty-nest-result/1, see docs/file-formats.md.
 
 #include "core/project/plan.h"
+#include "core/project/project.h"
+#include "core/sheets/nest.h"
 
 #include <nlohmann/json_fwd.hpp>
 

@@ -60,32 +60,15 @@ Result<Entries> unzip(const QByteArray& data, const std::string& what) {
     return out;
 }
 
-Result<void> check_format(const json& j, const std::string& what) {
-    const std::string format = j.is_object() && j.contains("format") && j["format"].is_string()
-                                   ? j["format"].get<std::string>()
-                                   : "";
-    if (format.rfind("zesty-project/", 0) != 0)
-        return fail(ErrorKind::BadInput, what + ": this is not a project file");
-    const std::string number = format.substr(14);
-    for (int known = 1; known <= project_version; ++known)
-        if (number == std::to_string(known)) return {};
-    if (!number.empty() &&
-        std::all_of(number.begin(), number.end(), [](char c) { return c >= '0' && c <= '9'; }))
-        return fail(ErrorKind::NewerFormat, what + ": written by a newer version of this program (format " +
-                                                number + "); this one reads up to format " +
-                                                std::to_string(project_version));
-    return fail(ErrorKind::BadInput, what + ": this is not a project file");
-}
-
 } // namespace
 
 Result<QByteArray> project_bytes(const Project& project) {
     Entries entries{{"project.json", project_json(project).dump(1)}};
     const auto names = drawing_entries(project);
-    for (std::size_t i = 0; i < names.size(); ++i) entries[names[i]] = project.drawings[i]->bytes;
+    for (std::size_t i = 0; i < names.size(); ++i) entries[names[i]] = project.set_out.drawings[i]->bytes;
     const auto pictures = photo_entries(project);
     for (std::size_t i = 0; i < pictures.size(); ++i)
-        if (!pictures[i].empty()) entries[pictures[i]] = project.photos[i].picture->bytes;
+        if (!pictures[i].empty()) entries[pictures[i]] = project.set_out.photos[i].picture->bytes;
     if (project.stash)
         for (const auto& [name, bytes] : project.stash->pictures) entries["papers/" + name] = bytes;
     return zip(entries);
@@ -96,11 +79,10 @@ Result<Project> project_from(const QByteArray& data, const std::string& what) {
     if (!entries) return tl::make_unexpected(entries.error());
     const auto j = parse_json(entries->at("project.json"), what + ": project.json");
     if (!j) return tl::make_unexpected(j.error());
-    if (auto r = check_format(*j, what); !r) return tl::make_unexpected(r.error());
     auto decisions = decisions_from(*j, what);
     if (!decisions) return tl::make_unexpected(decisions.error());
     Project p = std::move(decisions->project);
-    for (std::size_t i = 0; i < p.photos.size(); ++i) {
+    for (std::size_t i = 0; i < p.set_out.photos.size(); ++i) {
         const std::string& entry = decisions->photo_pictures[i];
         if (entry.empty()) continue;
         const auto found = entries->find(entry);
@@ -108,14 +90,14 @@ Result<Project> project_from(const QByteArray& data, const std::string& what) {
             return fail(ErrorKind::BadInput, what + ": the picture of a photo is missing");
         auto picture = brought_picture(entry.substr(entry.rfind('/') + 1), found->second);
         if (!picture) return fail(picture.error().kind, what + ": " + picture.error().message);
-        p.photos[i].picture = std::move(*picture);
+        p.set_out.photos[i].picture = std::move(*picture);
     }
     for (const std::string& drawing : decisions->drawings) {
         const auto found = entries->find(drawing);
         if (found == entries->end()) return fail(ErrorKind::BadInput, what + ": its drawing is missing");
         auto read = read_svg(QByteArray::fromStdString(found->second));
         if (!read) return fail(read.error().kind, what + ": " + read.error().message);
-        p.drawings.push_back(std::make_shared<const DrawingFile>(
+        p.set_out.drawings.push_back(std::make_shared<const DrawingFile>(
             DrawingFile{drawing.substr(drawing.rfind('/') + 1), found->second, std::move(*read)}));
     }
     if (j->contains("stash")) {
@@ -138,8 +120,8 @@ Result<void> save_project(const Project& project, const QString& path) {
     // Saved means it opens: nothing is replaced before what would be written has been read again.
     const auto again = project_from(*bytes, what);
     if (!again)
-        return fail(ErrorKind::Unwritable, "not saved, because the page could not be opened again; " +
-                                               again.error().message);
+        return fail(ErrorKind::Unwritable,
+                    "not saved, because the page could not be opened again; " + again.error().message);
     if (!(*again == project))
         return fail(ErrorKind::Unwritable,
                     what + ": not saved, because the page would open differently from how it is now");

@@ -2,13 +2,12 @@
 // .zesty: a ZIP with project.json, the drawing and the paper pictures; see docs/file-formats.md.
 
 #include "core/project/project.h"
+#include "io/fields/upgrade.h"
 
 #include <QByteArray>
 #include <QString>
 
 namespace zesty {
-
-inline constexpr int project_version = 5;
 
 Result<QByteArray> project_bytes(const Project& project);
 /// `what` begins the sentence of an error.

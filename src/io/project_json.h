@@ -1,5 +1,6 @@
 #pragma once
-// The document inside a project file, written and read. The file around it is in project_file.h.
+// The document inside a project file, written and read from the descriptions in fields/. The file around it
+// is in project_file.h.
 
 #include "core/project/project.h"
 #include "core/result.h"
@@ -21,7 +22,11 @@ struct ReadDecisions {
     std::vector<std::string> photo_pictures; ///< by photo
 };
 
-/// `what` names the file in errors, which say which member is not what it should be.
+/// Of any format up to the newest; a newer one is refused. `what` names the file in errors, which say which
+/// member is not what it should be.
 Result<ReadDecisions> decisions_from(const nlohmann::json& j, const std::string& what);
+
+/// Every number within the limits it is stored with: what an edit made can be saved and opened.
+void bring_within_limits(Project& project);
 
 } // namespace zesty

@@ -2,8 +2,8 @@
 
 #include "core/geometry/measure.h"
 #include "io/json_shapes.h"
+#include "io/reserved_json.h"
 #include "io/stash_json.h"
-#include "io/wanted_json.h"
 
 #include <QFile>
 #include <QFileInfo>
@@ -228,9 +228,9 @@ Result<void> StashStore::bring_up_to_date(int format) {
     return done;
 }
 
-Result<void> StashStore::reserve(const std::string& page, const std::vector<WantedPiece>& pieces) {
+Result<void> StashStore::reserve(const std::string& page, const std::vector<ReservedPiece>& pieces) {
     std::map<std::string, std::pair<double, json>> by_paper;
-    for (const WantedPiece& w : pieces) {
+    for (const ReservedPiece& w : pieces) {
         auto& [area_taken, list] = by_paper.try_emplace(w.paper, 0.0, json::array()).first->second;
         area_taken += area(w.outline);
         list.push_back(to_json(w));
@@ -261,7 +261,7 @@ Result<Reserved> StashStore::reserved_by_others(const std::string& page) const {
         const auto pieces = parse_json(all.bytes(2), what_);
         if (!pieces) return tl::make_unexpected(pieces.error());
         for (const json& one : *pieces) {
-            auto piece = wanted_from(one, what_);
+            auto piece = reserved_from(one, what_);
             if (!piece) return tl::make_unexpected(piece.error());
             out.pieces.push_back(std::move(*piece));
         }

@@ -6,7 +6,7 @@
 // whole or not at all. What is not such a database, or is one of a newer program, is refused and left alone.
 
 #include "core/result.h"
-#include "core/stash/wanted.h"
+#include "core/stash/reserved_piece.h"
 
 #include <QString>
 #include <map>
@@ -18,7 +18,7 @@ namespace zesty {
 
 struct Reserved {
     std::map<std::string, double> areas; ///< mm2 by paper
-    std::vector<WantedPiece> pieces;
+    std::vector<ReservedPiece> pieces;
 };
 
 /// How a page is known to the database: the whole path of its file, empty for a page that has none.
@@ -39,7 +39,7 @@ public:
 
     /// What a page, by its file, takes of papers: kept until the page says otherwise. Pieces of papers that
     /// are not in the database are left out.
-    Result<void> reserve(const std::string& page, const std::vector<WantedPiece>& pieces);
+    Result<void> reserve(const std::string& page, const std::vector<ReservedPiece>& pieces);
     /// What all other pages have reserved, as long as their files are there.
     Result<Reserved> reserved_by_others(const std::string& page) const;
 

@@ -56,7 +56,7 @@ void Bench::key(Qt::Key k, Qt::KeyboardModifiers modifiers) {
 }
 
 QPoint Bench::pixel_of(int opening) {
-    const Point c = plan().set_out.to_page(plan().cut->openings[opening].label.centre);
+    const Point c = plan().set_out.whole.to_page(plan().sections.cut->openings[opening].label.centre);
     return page().map()(c).toPoint();
 }
 

@@ -32,11 +32,11 @@ void from_a_drawing_to_a_saved_page_and_back(double& longest) {
     bench.open_answer = demo::drawing();
     bench.key(Qt::Key_O, Qt::ControlModifier);
     bench.settle();
-    ASSERT_TRUE(bench.state().plan()->cut);
+    ASSERT_TRUE(bench.state().plan()->sections.cut);
     bench.stash_answer = demo::stash();
     bench.key(Qt::Key_O, Qt::ControlModifier | Qt::ShiftModifier);
     bench.settle();
-    EXPECT_EQ(bench.plan().papers.size(), 8u);
+    EXPECT_EQ(bench.plan().papers.uses.size(), 8u);
     const std::vector<Project> start{bench.document().project()};
 
     // Size it: by the field, and by pulling the slider, which is one step however often it moves.
@@ -46,8 +46,8 @@ void from_a_drawing_to_a_saved_page_and_back(double& longest) {
     QTest::keyClicks(length, "3/4 in");
     bench.key(length, Qt::Key_Return);
     bench.settle();
-    EXPECT_NEAR(bench.document().project().cuts.front().place.length, 19.05, 1e-9);
-    EXPECT_NEAR(bench.plan().set_out.cut_box.y0, 19.05, 1e-6);
+    EXPECT_NEAR(bench.document().project().set_out.cuts.front().place.length, 19.05, 1e-9);
+    EXPECT_NEAR(bench.plan().set_out.whole.cut_box.y0, 19.05, 1e-6);
     const int before = history.count();
     auto* slider = bench.window().findChild<QSlider*>("size");
     emit slider->sliderPressed();
@@ -58,8 +58,9 @@ void from_a_drawing_to_a_saved_page_and_back(double& longest) {
     emit slider->sliderReleased();
     bench.settle();
     EXPECT_EQ(history.count(), before + 1);
-    EXPECT_NEAR(std::max(bench.plan().set_out.cut_box.width(), bench.plan().set_out.cut_box.height()), 205,
-                1.5);
+    EXPECT_NEAR(
+        std::max(bench.plan().set_out.whole.cut_box.width(), bench.plan().set_out.whole.cut_box.height()),
+        205, 1.5);
 
     // Group two openings.
     bench.key(Qt::Key_2, Qt::ControlModifier);
@@ -68,23 +69,23 @@ void from_a_drawing_to_a_saved_page_and_back(double& longest) {
     EXPECT_EQ(bench.state().selected(), (std::set<int>{21, 22}));
     bench.key(Qt::Key_G);
     bench.settle();
-    EXPECT_EQ(bench.plan().sections.size(), 30u);
+    EXPECT_EQ(bench.plan().sections.all.size(), 30u);
 
     // Assign by dragging from the drawer, and by keyboard.
     bench.key(Qt::Key_3, Qt::ControlModifier);
     bench.state().select({});
     bench.drop_paper("barley", 3);
     bench.settle();
-    EXPECT_EQ(bench.document().project().choice(3).paper, "barley");
-    EXPECT_TRUE(bench.document().project().choice(3).locked);
+    EXPECT_EQ(bench.document().project().match.choice(3).paper, "barley");
+    EXPECT_TRUE(bench.document().project().match.choice(3).locked);
     bench.click(21);
     auto* drawer = bench.window().findChild<Drawer*>("drawer");
     drawer->swatch(5)->setFocus();
     bench.key(drawer->swatch(5), Qt::Key_Return);
     bench.settle();
-    EXPECT_EQ(bench.document().project().choice(21).paper, "brick-dust");
+    EXPECT_EQ(bench.document().project().match.choice(21).paper, "brick-dust");
     EXPECT_NE(drawer->swatch(5)->status().indexOf("1 here"), -1);
-    EXPECT_GT(bench.plan().papers[5].used_area, 0);
+    EXPECT_GT(bench.plan().papers.uses[5].used_area, 0);
 
     // Propose and stop: nothing changes.
     const Project untouched = bench.document().project();
@@ -102,8 +103,8 @@ void from_a_drawing_to_a_saved_page_and_back(double& longest) {
     EXPECT_TRUE(bench.document().project() == untouched) << "nothing is decided until it is taken";
     bench.key(Qt::Key_Return, Qt::ControlModifier);
     bench.settle();
-    EXPECT_EQ(bench.document().project().choice(3).paper, "barley") << "given by hand stays";
-    EXPECT_TRUE(bench.plan().short_patches.empty());
+    EXPECT_EQ(bench.document().project().match.choice(3).paper, "barley") << "given by hand stays";
+    EXPECT_TRUE(bench.plan().sheets.short_patches.empty());
 
     // Undo everything, redo everything.
     const Project done = bench.document().project();
@@ -188,7 +189,7 @@ TEST(Journey, TheDemoByKeyboardAlone) {
 TEST(Journey, AFindingGoesToItsPlaceAndItsButtonSettlesIt) {
     Bench bench;
     bench.open(demo::project());
-    ASSERT_EQ(bench.plan().short_patches.size(), 1u);
+    ASSERT_EQ(bench.plan().sheets.short_patches.size(), 1u);
     auto* card = bench.window().findChild<QWidget*>("finding-short");
     ASSERT_NE(card, nullptr);
     QTest::mouseClick(card, Qt::LeftButton, {}, QPoint(20, 8));
@@ -197,18 +198,18 @@ TEST(Journey, AFindingGoesToItsPlaceAndItsButtonSettlesIt) {
     ASSERT_NE(fix, nullptr);
     QTest::mouseClick(fix, Qt::LeftButton);
     bench.settle();
-    EXPECT_TRUE(bench.plan().short_patches.empty());
+    EXPECT_TRUE(bench.plan().sheets.short_patches.empty());
     EXPECT_TRUE(bench.document().history().canUndo());
     bench.key(Qt::Key_Z, Qt::ControlModifier);
     bench.settle();
-    EXPECT_EQ(bench.plan().short_patches.size(), 1u);
+    EXPECT_EQ(bench.plan().sheets.short_patches.size(), 1u);
 }
 
 TEST(Journey, TheCutIsMovedAndSizedOnThePage) {
     Bench bench;
     bench.open(demo::project());
     PageView& page = bench.page();
-    const Box before = bench.plan().set_out.cut_box;
+    const Box before = bench.plan().set_out.whole.cut_box;
     const QPoint middle = page.map()(before.centre()).toPoint();
     QTest::mousePress(&page, Qt::LeftButton, {}, middle);
     for (int i = 1; i <= 5; ++i) {
@@ -220,11 +221,11 @@ TEST(Journey, TheCutIsMovedAndSizedOnThePage) {
     QTest::mouseRelease(&page, Qt::LeftButton, {}, middle + QPoint(20, -10));
     bench.settle();
     EXPECT_EQ(bench.document().history().count(), 1);
-    EXPECT_NEAR(bench.plan().set_out.cut_box.x0 - before.x0, 20 / page.map().scale, 0.5);
-    EXPECT_NEAR(bench.plan().set_out.cut_box.y0 - before.y0, -10 / page.map().scale, 0.5);
+    EXPECT_NEAR(bench.plan().set_out.whole.cut_box.x0 - before.x0, 20 / page.map().scale, 0.5);
+    EXPECT_NEAR(bench.plan().set_out.whole.cut_box.y0 - before.y0, -10 / page.map().scale, 0.5);
     bench.key(&page, Qt::Key_C);
     bench.settle();
-    EXPECT_NEAR(bench.plan().set_out.cut_box.x0, before.x0, 1e-6);
+    EXPECT_NEAR(bench.plan().set_out.whole.cut_box.x0, before.x0, 1e-6);
     const QPoint corner = page.map()(Point{before.x1, before.y1}).toPoint();
     QTest::mousePress(&page, Qt::LeftButton, {}, corner);
     const QPoint inwards = corner + (page.map()(before.centre()).toPoint() - corner) / 2;
@@ -233,15 +234,15 @@ TEST(Journey, TheCutIsMovedAndSizedOnThePage) {
     QApplication::sendEvent(&page, &move);
     QTest::mouseRelease(&page, Qt::LeftButton, {}, inwards);
     bench.settle();
-    EXPECT_NEAR(bench.plan().set_out.cut_box.width(), before.width() / 2, 2);
+    EXPECT_NEAR(bench.plan().set_out.whole.cut_box.width(), before.width() / 2, 2);
     bench.key(&page, Qt::Key_Left);
     bench.settle();
-    EXPECT_NEAR(bench.document().project().cuts.front().place.shift.x, -25.4 / 16, 1e-9);
+    EXPECT_NEAR(bench.document().project().set_out.cuts.front().place.shift.x, -25.4 / 16, 1e-9);
     bench.key(&page, Qt::Key_BracketRight);
     bench.key(&page, Qt::Key_M);
     bench.settle();
-    EXPECT_EQ(bench.document().project().cuts.front().place.turn_deg, 15);
-    EXPECT_TRUE(bench.document().project().cuts.front().place.mirrored);
+    EXPECT_EQ(bench.document().project().set_out.cuts.front().place.turn_deg, 15);
+    EXPECT_TRUE(bench.document().project().set_out.cuts.front().place.mirrored);
 }
 
 TEST(Journey, ZoomAndPanKeepThePlaceUnderThePointer) {
@@ -293,7 +294,7 @@ TEST(Journey, ADroppedDrawingIsOpenedAndUnsavedChangesAreAskedAbout) {
     QDropEvent drop(QPointF(200, 300), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
     QApplication::sendEvent(&bench.window(), &drop);
     bench.settle();
-    EXPECT_EQ(bench.plan().cut->openings.size(), 31u);
+    EXPECT_EQ(bench.plan().sections.cut->openings.size(), 31u);
     EXPECT_TRUE(bench.document().changed());
     bench.discard_answer = false;
     bench.open(demo::project());
@@ -315,14 +316,14 @@ TEST(Journey, PointingAtASheetLightsTheOpeningAndTheOtherWayRound) {
     const Plan& plan = bench.plan();
     int checked = 0;
     for (const SheetCard& place : sheets->places())
-        for (int patch : plan.used_sheets[place.used].patches) {
-            const Circle& c = plan.cut->openings[plan.patches[patch].opening].label;
-            const Point at = (plan.placed[patch].to_sheet() * plan.set_out.to_page)(c.centre);
+        for (int patch : plan.sheets.used[place.used].patches) {
+            const Circle& c = plan.sections.cut->openings[plan.sections.patches[patch].opening].label;
+            const Point at = (plan.sheets.placed[patch].to_sheet() * plan.set_out.whole.to_page)(c.centre);
             const QPointF pixel(place.origin.x() + at.x * place.scale, place.origin.y() + at.y * place.scale);
             QMouseEvent move(QEvent::MouseMove, pixel, sheets->mapToGlobal(pixel), Qt::NoButton, Qt::NoButton,
                              Qt::NoModifier);
             QApplication::sendEvent(sheets, &move);
-            EXPECT_EQ(bench.state().hovered(), plan.patches[patch].opening);
+            EXPECT_EQ(bench.state().hovered(), plan.sections.patches[patch].opening);
             ++checked;
         }
     EXPECT_GT(checked, 20);

@@ -39,8 +39,9 @@ void click(QWidget* w) {
 
 QPoint pixel_on_sheets(const SheetsView& sheets, const Plan& plan, int patch) {
     for (const SheetCard& place : sheets.places())
-        if (plan.used_sheets[place.used].sheet == plan.placed[patch].sheet) {
-            const Point at = plan.placed[patch].to_sheet()(plan.middle_of(plan.patches[patch].opening));
+        if (plan.sheets.used[place.used].sheet == plan.sheets.placed[patch].sheet) {
+            const Point at =
+                plan.sheets.placed[patch].to_sheet()(plan.middle_of(plan.sections.patches[patch].opening));
             return {static_cast<int>(place.origin.x() + at.x * place.scale),
                     static_cast<int>(place.origin.y() + at.y * place.scale)};
         }
@@ -70,7 +71,7 @@ TEST(PapersJourney, ByMouse) {
     compare->setValue(500);
     bench.settle();
     ASSERT_TRUE(bench.state().compared_at());
-    const double width = bench.document().project().page.full_width();
+    const double width = bench.document().project().set_out.page.full_width();
     const QPoint line = bench.page().map()(Point{width / 2, 20}).toPoint();
     QTest::mousePress(&bench.page(), Qt::LeftButton, {}, line);
     QTest::mouseMove(&bench.page(), line + QPoint(60, 0));
@@ -82,9 +83,9 @@ TEST(PapersJourney, ByMouse) {
     bench.click(10);
     bench.window().actions()[Act::TakeForSelection]->trigger();
     bench.settle();
-    EXPECT_EQ(bench.document().project().choice(Spot(10)).paper, offered.choice(Spot(10)).paper);
-    EXPECT_TRUE(bench.document().project().choice(Spot(10)).locked);
-    EXPECT_EQ(bench.document().project().choice(Spot(12)), before.choice(Spot(12)));
+    EXPECT_EQ(bench.document().project().match.choice(Spot(10)).paper, offered.match.choice(Spot(10)).paper);
+    EXPECT_TRUE(bench.document().project().match.choice(Spot(10)).locked);
+    EXPECT_EQ(bench.document().project().sections.choice(Spot(12)), before.sections.choice(Spot(12)));
     EXPECT_FALSE(bench.state().offer());
     // Corrected by hand: another paper from the list, which says why.
     bench.state().select({});
@@ -94,7 +95,7 @@ TEST(PapersJourney, ByMouse) {
     ASSERT_GE(others.size(), 3);
     click(others[1]);
     bench.settle();
-    const SectionChoice by_hand = bench.document().project().choice(Spot(16));
+    const PaperChoice by_hand = bench.document().project().match.choice(Spot(16));
     EXPECT_TRUE(by_hand.locked);
     // Proposed again around it, taken, packed.
     bench.state().select({});
@@ -104,12 +105,12 @@ TEST(PapersJourney, ByMouse) {
     ASSERT_TRUE(bench.state().offer());
     click(named(bench.window(), "take"));
     bench.settle();
-    EXPECT_EQ(bench.document().project().choice(Spot(16)), by_hand);
-    EXPECT_EQ(bench.document().project().choice(Spot(10)).paper, offered.choice(Spot(10)).paper);
+    EXPECT_EQ(bench.document().project().match.choice(Spot(16)), by_hand);
+    EXPECT_EQ(bench.document().project().match.choice(Spot(10)).paper, offered.match.choice(Spot(10)).paper);
     bench.window().actions()[Act::ToSheets]->trigger();
     bench.settle();
-    EXPECT_TRUE(bench.plan().sheets_done);
-    EXPECT_GT(bench.plan().used_sheets.size(), 3u);
+    EXPECT_TRUE(bench.plan().sheets.done);
+    EXPECT_GT(bench.plan().sheets.used.size(), 3u);
     EXPECT_LT(testing::TimedApplication::the().longest_ms(), 100) << "the window never waits";
 }
 
@@ -142,31 +143,31 @@ TEST(PapersJourney, ByKeysAlone) {
     EXPECT_EQ(bench.state().side_up(barley), Side::B);
     bench.key(Qt::Key_Return);
     bench.settle();
-    EXPECT_EQ(bench.document().project().choice(Spot(opening)).paper, "barley");
-    EXPECT_EQ(bench.document().project().choice(Spot(opening)).side, Side::B);
+    EXPECT_EQ(bench.document().project().match.choice(Spot(opening)).paper, "barley");
+    EXPECT_EQ(bench.document().project().match.choice(Spot(opening)).side, Side::B);
     bench.page().setFocus();
     bench.key(Qt::Key_P);
     bench.settle();
     bench.key(Qt::Key_Return, Qt::ControlModifier);
     bench.settle();
-    EXPECT_EQ(bench.document().project().choice(Spot(opening)).side, Side::B) << "given by hand stays";
+    EXPECT_EQ(bench.document().project().match.choice(Spot(opening)).side, Side::B) << "given by hand stays";
     // On the sheets: pushed, turned, pinned, let go.
     bench.key(Qt::Key_4, Qt::ControlModifier);
     bench.settle();
     auto* sheets = bench.window().findChild<SheetsView*>("sheets");
     bench.state().select({opening});
-    const PlacedPatch was = bench.plan().placed[bench.plan().patch_of(opening)];
+    const PlacedPatch was = bench.plan().sheets.placed[bench.plan().patch_of(opening)];
     bench.key(sheets, Qt::Key_K);
     bench.settle();
-    ASSERT_TRUE(bench.document().project().pins.contains(Spot(opening)));
-    EXPECT_EQ(bench.plan().placed[bench.plan().patch_of(opening)].shift, was.shift);
+    ASSERT_TRUE(bench.document().project().sheets.pins.contains(Spot(opening)));
+    EXPECT_EQ(bench.plan().sheets.placed[bench.plan().patch_of(opening)].shift, was.shift);
     bench.key(sheets, Qt::Key_Down, Qt::ShiftModifier);
     bench.settle();
-    EXPECT_NEAR(bench.document().project().pins.at(Spot(opening)).shift.y, was.shift.y + mm_per_inch / 16,
-                1e-9);
+    EXPECT_NEAR(bench.document().project().sheets.pins.at(Spot(opening)).shift.y,
+                was.shift.y + mm_per_inch / 16, 1e-9);
     bench.key(sheets, Qt::Key_K, Qt::ShiftModifier);
     bench.settle();
-    EXPECT_TRUE(bench.document().project().pins.empty());
+    EXPECT_TRUE(bench.document().project().sheets.pins.empty());
 }
 
 TEST(SheetsView, APatchThatIsDraggedIsPinnedWhereItIsLetGo) {
@@ -176,22 +177,22 @@ TEST(SheetsView, APatchThatIsDraggedIsPinnedWhereItIsLetGo) {
     bench.settle();
     auto* sheets = bench.window().findChild<SheetsView*>("sheets");
     const int patch = bench.plan().patch_of(18);
-    const PlacedPatch was = bench.plan().placed[patch];
+    const PlacedPatch was = bench.plan().sheets.placed[patch];
     const QPoint from = pixel_on_sheets(*sheets, bench.plan(), patch);
     ASSERT_EQ(sheets->patch_at(from), patch);
     double scale = 1;
     for (const auto& p : sheets->places())
-        if (bench.plan().used_sheets[p.used].sheet == was.sheet) scale = p.scale;
+        if (bench.plan().sheets.used[p.used].sheet == was.sheet) scale = p.scale;
     QTest::mousePress(sheets, Qt::LeftButton, {}, from);
     QTest::mouseMove(sheets, from + QPoint(10, 8));
     QTest::mouseRelease(sheets, Qt::LeftButton, {}, from + QPoint(10, 8));
     bench.settle();
-    ASSERT_TRUE(bench.document().project().pins.contains(Spot(18)));
-    const Point moved = bench.document().project().pins.at(Spot(18)).shift - was.shift;
+    ASSERT_TRUE(bench.document().project().sheets.pins.contains(Spot(18)));
+    const Point moved = bench.document().project().sheets.pins.at(Spot(18)).shift - was.shift;
     EXPECT_NEAR(moved.x, 10 / scale, 1.0 / scale);
     EXPECT_NEAR(moved.y, 8 / scale, 1.0 / scale);
     bench.key(Qt::Key_Z, Qt::ControlModifier);
-    EXPECT_TRUE(bench.document().project().pins.empty());
+    EXPECT_TRUE(bench.document().project().sheets.pins.empty());
 }
 
 TEST(PageView, ThePrintIsDraggedToWhereItIsWanted) {
@@ -201,9 +202,9 @@ TEST(PageView, ThePrintIsDraggedToWhereItIsWanted) {
     bench.click(18);
     bench.settle();
     click(named(bench.window(), "move-print"));
-    EXPECT_EQ(bench.state().tool(), BenchState::Tool::MovePrint);
+    EXPECT_EQ(bench.state().tool(), BenchState::Tool::MovePattern);
     const int patch = bench.plan().patch_of(18);
-    const Point was = bench.plan().placed[patch].to_sheet()(bench.plan().middle_of(18));
+    const Point was = bench.plan().sheets.placed[patch].to_sheet()(bench.plan().middle_of(18));
     const QPoint from = bench.pixel_of(18);
     QTest::mousePress(&bench.page(), Qt::LeftButton, {}, from);
     QTest::mouseMove(&bench.page(), from + QPoint(4, 3));
@@ -211,12 +212,12 @@ TEST(PageView, ThePrintIsDraggedToWhereItIsWanted) {
     QTest::mouseRelease(&bench.page(), Qt::LeftButton, {}, from + QPoint(6, 4));
     bench.settle();
     EXPECT_EQ(bench.document().history().count(), 1) << "a drag is one step";
-    const auto& wish = bench.document().project().choice(Spot(18)).print;
+    const auto& wish = bench.document().project().match.choice(Spot(18)).pattern;
     ASSERT_TRUE(wish.motif);
     EXPECT_NEAR(wish.motif->off_middle.x, 6 / bench.page().map().scale, 1.5 / bench.page().map().scale);
-    if (bench.plan().placed[patch].sheet >= 0) {
+    if (bench.plan().sheets.placed[patch].sheet >= 0) {
         const Point now =
-            bench.plan().placed[patch].to_sheet()(bench.plan().middle_of(18) + wish.motif->off_middle);
+            bench.plan().sheets.placed[patch].to_sheet()(bench.plan().middle_of(18) + wish.motif->off_middle);
         EXPECT_LT(distance(now, wish.motif->on_paper), 1e-6);
         EXPECT_LT(distance(wish.motif->on_paper, was), 1.5 / bench.page().map().scale);
     }
@@ -249,7 +250,7 @@ TEST(Drawer, FiltersAndPutsWhatThisPageUsesFirst) {
     EXPECT_TRUE(drawer->swatch(stash.find("barley"))) << "its side B is one";
     kind->setCurrentIndex(0);
     bench.document().change("Without", [](Project& p) {
-        for (auto& [spot, c] : p.sections) c.paper = c.paper == "hillside" ? "hillside" : "";
+        for (auto& [spot, c] : p.match.choices) c.paper = c.paper == "hillside" ? "hillside" : "";
     });
     bench.page().setFocus();
     bench.settle();
@@ -272,10 +273,10 @@ TEST(AimsPart, ProposalsOnShowFollowTheAims) {
     EXPECT_FALSE(bench.state().offer()) << "those were for other aims";
     bench.settle();
     ASSERT_TRUE(bench.state().offer()) << "worked out anew without being asked";
-    EXPECT_EQ(bench.state().offer()->project.style.weights.thrift, 2);
+    EXPECT_EQ(bench.state().offer()->project.match.style.weights.thrift, 2);
     EXPECT_TRUE(thrift->isVisible());
     // Another decision ends it.
-    bench.document().change("Lip", [](Project& p) { p.lip = 2; });
+    bench.document().change("Lip", [](Project& p) { p.sections.lip = 2; });
     bench.settle();
     EXPECT_FALSE(bench.state().offer());
     // Two proposals compared with each other.
@@ -314,13 +315,13 @@ TEST(PaperPart, FactsStockAndRolesAreDecisionsThatCanBeUndone) {
     EXPECT_EQ(paper().pattern, Pattern::Large);
     auto* role = bench.window().findChild<QComboBox*>("paper-role");
     emit role->activated(3);
-    EXPECT_EQ(bench.document().project().roles.at("barley"), PaperRole::Tie);
+    EXPECT_EQ(bench.document().project().match.roles.at("barley"), PaperRole::Tie);
     bench.settle();
     auto* count = bench.window().findChild<QWidget*>("stock")->findChild<QSpinBox*>();
     count->setValue(4);
     EXPECT_EQ(paper().sheets[0].count, 4);
     bench.settle();
-    EXPECT_EQ(std::count_if(bench.plan().sheets.begin(), bench.plan().sheets.end(),
+    EXPECT_EQ(std::count_if(bench.plan().papers.sheets.begin(), bench.plan().papers.sheets.end(),
                             [&](const Sheet& s) { return s.paper == barley; }),
               5);
     // A new paper from its picture, and the picture of another side.
@@ -374,8 +375,8 @@ TEST(Drawer, ShowsWhatOtherPagesHaveReserved) {
     bench.key(Qt::Key_S, Qt::ControlModifier | Qt::ShiftModifier);
     bench.settle();
     const int brick = bench.document().project().stash->find("brick-dust");
-    EXPECT_NEAR(bench.state().reserved("brick-dust"), bench.plan().papers[brick].used_area, 1e-6);
-    const PaperUse& use = bench.plan().papers[brick];
+    EXPECT_NEAR(bench.state().reserved("brick-dust"), bench.plan().papers.uses[brick].used_area, 1e-6);
+    const PaperUse& use = bench.plan().papers.uses[brick];
     EXPECT_TRUE(bench.window().findChild<Drawer*>("drawer")->swatch(brick)->status().endsWith(
         QString("%1 % left").arg(std::lround(100 * (1 - 2 * use.used_area / use.stock_area)))))
         << "both this page and the other take it";

@@ -35,15 +35,15 @@ TEST(Document, StepsOfOneDragAreOneStepAndADragBackIsNone) {
     Document d;
     for (double w = 1; w < 5; ++w)
         d.change(
-            "Size", [&](Project& p) { p.lip = w; }, 7);
+            "Size", [&](Project& p) { p.sections.lip = w; }, 7);
     EXPECT_EQ(d.history().count(), 1);
     d.change(
-        "Other drag", [](Project& p) { p.lip = 9; }, 8);
+        "Other drag", [](Project& p) { p.sections.lip = 9; }, 8);
     EXPECT_EQ(d.history().count(), 2);
     d.change("Nothing", [](Project&) {});
     EXPECT_EQ(d.history().count(), 2);
     d.history().undo();
-    EXPECT_EQ(d.project().lip, 4);
+    EXPECT_EQ(d.project().sections.lip, 4);
     d.history().undo();
     EXPECT_TRUE(d.project() == Project{});
     EXPECT_FALSE(d.changed());
@@ -143,10 +143,10 @@ TEST(SheetCards, StandApartInTheirRoomAndHoldTheirSheets) {
             sheet.outline = {ring_of(Box{0, 0, 40.0 + static_cast<double>(random() % 270),
                                          50.0 + static_cast<double>(random() % 250)}),
                              {}};
-            plan.sheets.push_back(sheet);
+            plan.papers.sheets.push_back(sheet);
             UsedSheet used;
             used.sheet = k;
-            plan.used_sheets.push_back(used);
+            plan.sheets.used.push_back(used);
         }
         const double width = 640, height = 500;
         const auto cards = cards_for(plan, width, height);
@@ -158,7 +158,7 @@ TEST(SheetCards, StandApartInTheirRoomAndHoldTheirSheets) {
             if (sheets <= 5) {
                 EXPECT_LE(c.card.bottom(), height + between_cards) << "few need no scrolling";
             }
-            const Box sheet = bounds(plan.sheets[i].outline);
+            const Box sheet = bounds(plan.papers.sheets[i].outline);
             EXPECT_TRUE(c.card.contains(
                 QRectF(c.origin.x(), c.origin.y(), sheet.width() * c.scale, sheet.height() * c.scale)));
             EXPECT_GT(c.scale * std::max(sheet.width(), sheet.height()), 60) << "large enough to see";

@@ -50,7 +50,7 @@ TEST(RoomJourney, WhatAnotherPageHasReservedIsLeftRoomByOneKeyAndUndone) {
     bench.settle();
     bench.key(Qt::Key_4, Qt::ControlModifier);
     bench.key(Qt::Key_L);
-    EXPECT_TRUE(bench.document().project().wanted.empty());
+    EXPECT_TRUE(bench.document().project().sheets.reserved.empty());
     EXPECT_TRUE(bench.message().contains("No other page")) << "nothing has been reserved yet";
 
     bench.document().change("Title", [](Project& p) { p.title = "Tram Terrace"; });
@@ -66,17 +66,17 @@ TEST(RoomJourney, WhatAnotherPageHasReservedIsLeftRoomByOneKeyAndUndone) {
     const Project before = bench.document().project();
     bench.key(Qt::Key_L);
     bench.settle();
-    EXPECT_EQ(pages_with_room(bench.document().project()), std::vector<std::string>{"Tram Terrace"});
-    EXPECT_TRUE(leaves_room(bench.document().project(), taken));
-    EXPECT_EQ(bench.plan().room.size() + bench.plan().without_room.size(), taken.size());
-    EXPECT_FALSE(bench.plan().room.empty());
+    EXPECT_EQ(pages_reserved_for(bench.document().project()), std::vector<std::string>{"Tram Terrace"});
+    EXPECT_TRUE(reserves_just(bench.document().project(), taken));
+    EXPECT_EQ(bench.plan().sheets.room.size() + bench.plan().sheets.without_room.size(), taken.size());
+    EXPECT_FALSE(bench.plan().sheets.room.empty());
 
     // Pointing at room says what it is for.
     auto* sheets = bench.window().findChild<SheetsView*>("sheets");
     QStringList said;
-    for (const KeptRoom& room : bench.plan().room)
+    for (const ReservedRoom& room : bench.plan().sheets.room)
         for (const SheetCard& place : sheets->places()) {
-            if (bench.plan().used_sheets[place.used].sheet != room.sheet) continue;
+            if (bench.plan().sheets.used[place.used].sheet != room.sheet) continue;
             const Point c = largest_circle(room.on_sheet, 0.5)->centre;
             said << sheets->room_at(
                 {place.origin.x() + c.x * place.scale, place.origin.y() + c.y * place.scale});
@@ -89,15 +89,15 @@ TEST(RoomJourney, WhatAnotherPageHasReservedIsLeftRoomByOneKeyAndUndone) {
 
     save_as(bench, "kite.zesty");
     bench.open(bench.folder("kite.zesty"));
-    EXPECT_TRUE(leaves_room(bench.document().project(), taken)) << "saved and opened again";
+    EXPECT_TRUE(reserves_just(bench.document().project(), taken)) << "saved and opened again";
     bench.key(Qt::Key_4, Qt::ControlModifier);
     bench.key(Qt::Key_L);
     bench.settle();
     EXPECT_TRUE(bench.document().project() == before) << "the same key takes it back";
-    EXPECT_TRUE(bench.plan().room.empty());
+    EXPECT_TRUE(bench.plan().sheets.room.empty());
     bench.key(Qt::Key_Z, Qt::ControlModifier);
     bench.settle();
-    EXPECT_TRUE(leaves_room(bench.document().project(), taken));
+    EXPECT_TRUE(reserves_just(bench.document().project(), taken));
 }
 
 TEST(RoomJourney, ASizeOfThePickedPaperIsKeptWholeByTypingIt) {
@@ -110,11 +110,12 @@ TEST(RoomJourney, ASizeOfThePickedPaperIsKeptWholeByTypingIt) {
     bench.settle();
     type(field(bench, "Width to keep whole"), "1 1/2");
     bench.settle();
-    EXPECT_EQ(kept_whole(bench.document().project(), "barley"), (Point{1.5 * mm_per_inch, 1.5 * mm_per_inch}))
+    EXPECT_EQ(reserved_size(bench.document().project(), "barley"),
+              (Point{1.5 * mm_per_inch, 1.5 * mm_per_inch}))
         << "one length is a square";
     type(field(bench, "Height to keep whole"), "1");
     bench.settle();
-    EXPECT_EQ(kept_whole(bench.document().project(), "barley"), (Point{1.5 * mm_per_inch, mm_per_inch}));
+    EXPECT_EQ(reserved_size(bench.document().project(), "barley"), (Point{1.5 * mm_per_inch, mm_per_inch}));
     bench.state().pick(bench.document().project().stash->find("gull-print"));
     bench.settle();
     EXPECT_EQ(field(bench, "Width to keep whole")->text(), "0 in");
@@ -123,7 +124,7 @@ TEST(RoomJourney, ASizeOfThePickedPaperIsKeptWholeByTypingIt) {
     EXPECT_EQ(field(bench, "Width to keep whole")->text(), "1 1/2 in");
     type(field(bench, "Width to keep whole"), "0");
     bench.settle();
-    EXPECT_TRUE(bench.document().project().wanted.empty());
+    EXPECT_TRUE(bench.document().project().sheets.reserved.empty());
 }
 
 } // namespace zesty

@@ -80,39 +80,39 @@ TEST(SetOutJourney, AFrameIsSaidInTheNumbersOfATrimmer) {
     EXPECT_TRUE(told(bench, "one-sided"));
     // The finding offers the even frame.
     press(bench, "Even frame of 1/4 in");
-    EXPECT_EQ(bench.document().project().page.reveal, Sides::even(6.35));
+    EXPECT_EQ(bench.document().project().set_out.page.reveal, Sides::even(6.35));
     press(bench, "Strips");
-    EXPECT_EQ(bench.document().project().page.frame, FrameKind::Strips);
-    EXPECT_FALSE(bench.plan().frame.strips.empty());
+    EXPECT_EQ(bench.document().project().set_out.page.frame, FrameKind::Strips);
+    EXPECT_FALSE(bench.plan().set_out.frame.strips.empty());
     while (bench.document().history().canUndo()) bench.key(Qt::Key_Z, Qt::ControlModifier);
     bench.settle();
-    EXPECT_EQ(bench.document().project().page.frame, FrameKind::Whole);
+    EXPECT_EQ(bench.document().project().set_out.page.frame, FrameKind::Whole);
 }
 
 TEST(SetOutJourney, CutsAreCopiedAddedTakenInHandAndTakenOff) {
     Bench bench;
     bench.open(demo::project());
     const Project start = bench.document().project();
-    const std::size_t openings = bench.plan().cut->openings.size();
+    const std::size_t openings = bench.plan().sections.cut->openings.size();
     bench.key(Qt::Key_F, Qt::ControlModifier);
     bench.settle();
-    ASSERT_EQ(bench.document().project().cuts.size(), 2u);
-    EXPECT_TRUE(bench.document().project().cuts[1].place.mirrored);
-    EXPECT_EQ(bench.plan().cut->openings.size(), 2 * openings);
+    ASSERT_EQ(bench.document().project().set_out.cuts.size(), 2u);
+    EXPECT_TRUE(bench.document().project().set_out.cuts[1].place.mirrored);
+    EXPECT_EQ(bench.plan().sections.cut->openings.size(), 2 * openings);
     EXPECT_EQ(bench.state().cut_in_hand(bench.document().project()), 1);
     bench.key(Qt::Key_PageDown);
     bench.settle();
-    EXPECT_TRUE(bench.document().project().cuts[0].place.mirrored) << "it lies below now";
+    EXPECT_TRUE(bench.document().project().set_out.cuts[0].place.mirrored) << "it lies below now";
     bench.open_answer = demo::drawing();
     bench.key(Qt::Key_D, Qt::ControlModifier | Qt::ShiftModifier);
     bench.settle();
-    EXPECT_EQ(bench.document().project().cuts.size(), 3u);
-    EXPECT_EQ(bench.document().project().drawings.size(), 1u) << "the same drawing is kept once";
+    EXPECT_EQ(bench.document().project().set_out.cuts.size(), 3u);
+    EXPECT_EQ(bench.document().project().set_out.drawings.size(), 1u) << "the same drawing is kept once";
     bench.key(Qt::Key_N);
     EXPECT_EQ(bench.state().cut_in_hand(bench.document().project()), 0);
     bench.key(Qt::Key_Delete, Qt::ShiftModifier);
     bench.settle();
-    EXPECT_EQ(bench.document().project().cuts.size(), 2u);
+    EXPECT_EQ(bench.document().project().set_out.cuts.size(), 2u);
     while (bench.document().history().canUndo()) bench.key(Qt::Key_Z, Qt::ControlModifier);
     bench.settle();
     EXPECT_TRUE(bench.document().project() == start);
@@ -123,27 +123,28 @@ TEST(SetOutJourney, APhotoIsPutDraggedFittedAndHidesWork) {
     bench.open(demo::project());
     bench.key(Qt::Key_P, Qt::ControlModifier);
     bench.settle();
-    ASSERT_EQ(bench.document().project().photos.size(), 1u);
+    ASSERT_EQ(bench.document().project().set_out.photos.size(), 1u);
     EXPECT_EQ(bench.state().photo_in_hand(bench.document().project()), 0);
-    const Point before = bench.document().project().photos[0].centre;
+    const Point before = bench.document().project().set_out.photos[0].centre;
     const int steps = bench.document().history().count();
     drag(bench, at(bench, before), at(bench, before + Point{60, 30}));
-    const Point after = bench.document().project().photos[0].centre;
+    const Point after = bench.document().project().set_out.photos[0].centre;
     EXPECT_NEAR(after.x - before.x, 60, 1.5);
     EXPECT_NEAR(after.y - before.y, 30, 1.5);
     EXPECT_EQ(bench.document().history().count(), steps + 1) << "a drag is one step";
-    EXPECT_FALSE(bench.plan().hidden.openings.empty());
+    EXPECT_FALSE(bench.plan().sections.hidden.openings.empty());
     EXPECT_TRUE(told(bench, "hidden"));
     // Over opening 11 it is fitted to it: as large as the opening has room for.
-    const Point middle = bench.plan().set_out.to_page(bench.plan().cut->openings[10].label.centre);
+    const Point middle =
+        bench.plan().set_out.whole.to_page(bench.plan().sections.cut->openings[10].label.centre);
     drag(bench, at(bench, after), at(bench, middle));
     press(bench, "Fit the photo");
-    const Photo fitted = bench.document().project().photos[0];
+    const Photo fitted = bench.document().project().set_out.photos[0];
     EXPECT_LT(fitted.width, 60);
     EXPECT_NEAR(fitted.height / fitted.width, 1.5, 1e-6);
     bench.key(Qt::Key_Delete, Qt::ShiftModifier);
     bench.settle();
-    EXPECT_TRUE(bench.document().project().photos.empty());
+    EXPECT_TRUE(bench.document().project().set_out.photos.empty());
 }
 
 TEST(SetOutJourney, SizesComeFromTheLadderABarOrAMeasuredLength) {
@@ -157,22 +158,22 @@ TEST(SetOutJourney, SizesComeFromTheLadderABarOrAMeasuredLength) {
     bench.key(ladder, Qt::Key_Return);
     bench.settle();
     const double taken = ladder->about()->size;
-    EXPECT_NEAR(std::max(bench.plan().set_out.size.x, bench.plan().set_out.size.y), taken, 1e-6);
+    EXPECT_NEAR(std::max(bench.plan().set_out.whole.size.x, bench.plan().set_out.whole.size.y), taken, 1e-6);
     press(bench, "Foam");
-    EXPECT_NEAR(bench.plan().set_out.thinnest_bar, 25.4 / 8, 1e-6);
+    EXPECT_NEAR(bench.plan().set_out.whole.thinnest_bar, 25.4 / 8, 1e-6);
     bench.key(Qt::Key_Z, Qt::ControlModifier);
     bench.settle();
     // The box of opening 1 is measured across and made 1 1/2 in wide.
     const auto box = [&] {
-        const Opening& o = bench.plan().cut->openings[10];
+        const Opening& o = bench.plan().sections.cut->openings[10];
         Box b;
-        for (Point p : o.outline.outer) b.add(bench.plan().set_out.to_page(p));
+        for (Point p : o.outline.outer) b.add(bench.plan().set_out.whole.to_page(p));
         return b;
     };
     Point left{1e9, 0};
     Point right{-1e9, 0};
-    for (Point p : bench.plan().cut->openings[10].outline.outer) {
-        const Point q = bench.plan().set_out.to_page(p);
+    for (Point p : bench.plan().sections.cut->openings[10].outline.outer) {
+        const Point q = bench.plan().set_out.whole.to_page(p);
         if (q.x < left.x) left = q;
         if (q.x > right.x) right = q;
     }
@@ -208,43 +209,45 @@ TEST(SectionsJourney, OpeningsAreDrawnRoundGroupedTreatedAndDivided) {
         QTest::mouseMove(&bench.page(), at(bench, p));
     QTest::mouseRelease(&bench.page(), Qt::LeftButton, {}, at(bench, {5, 150}));
     EXPECT_GT(bench.state().selected().size(), 8u);
-    EXPECT_LT(bench.state().selected().size(), bench.plan().cut->openings.size());
+    EXPECT_LT(bench.state().selected().size(), bench.plan().sections.cut->openings.size());
     bench.state().select({10});
     press(bench, "Shaker");
-    EXPECT_EQ(bench.document().project().choice(10).treatment, Treatment::Shaker);
+    EXPECT_EQ(bench.document().project().sections.choice(10).treatment, Treatment::Shaker);
     EXPECT_TRUE(told(bench, "shaker") || told(bench, "shaker-walls"));
     press(bench, "Photo");
     EXPECT_TRUE(told(bench, "print"));
     bench.key(Qt::Key_B);
     bench.settle();
-    EXPECT_EQ(bench.document().project().choice(10).treatment, Treatment::Paper);
+    EXPECT_EQ(bench.document().project().sections.choice(10).treatment, Treatment::Paper);
     // By bands of the page.
     bench.state().select({});
     bench.window().findChild<QComboBox*>();
     for (QComboBox* c : bench.window().findChildren<QComboBox*>())
         if (c->accessibleName() == "Group by") c->setCurrentIndex(2);
     press(bench, "Group");
-    EXPECT_LE(bench.plan().sections.size(), 5u);
+    EXPECT_LE(bench.plan().sections.all.size(), 5u);
     bench.key(Qt::Key_Z, Qt::ControlModifier);
     bench.settle();
     // Divide one opening by a line drawn across it.
     press(bench, "Divide");
     press(bench, "Line");
-    const std::size_t before = bench.plan().sections.size();
+    const std::size_t before = bench.plan().sections.all.size();
     Box b;
-    for (Point p : bench.plan().cut->openings[10].outline.outer) b.add(bench.plan().set_out.to_page(p));
-    const Point middle = bench.plan().set_out.to_page(bench.plan().cut->openings[10].label.centre);
+    for (Point p : bench.plan().sections.cut->openings[10].outline.outer)
+        b.add(bench.plan().set_out.whole.to_page(p));
+    const Point middle =
+        bench.plan().set_out.whole.to_page(bench.plan().sections.cut->openings[10].label.centre);
     drag(bench, at(bench, middle - Point{12, 3}), at(bench, middle + Point{12, 3}));
-    EXPECT_EQ(bench.plan().sections.size(), before + 1);
-    EXPECT_EQ(bench.plan().spots[10].part, 1);
+    EXPECT_EQ(bench.plan().sections.all.size(), before + 1);
+    EXPECT_EQ(bench.plan().sections.spots[10].part, 1);
     bench.state().select({10});
     bench.key(Qt::Key_D, Qt::ShiftModifier);
     bench.settle();
-    EXPECT_EQ(bench.plan().sections.size(), before);
+    EXPECT_EQ(bench.plan().sections.all.size(), before);
     press(bench, "Divide the base");
-    EXPECT_TRUE(bench.document().project().divisions.contains(base_spot));
+    EXPECT_TRUE(bench.document().project().sections.divisions.contains(base_spot));
     press(bench, "Base whole again");
-    EXPECT_TRUE(bench.document().project().divisions.empty());
+    EXPECT_TRUE(bench.document().project().sections.divisions.empty());
 }
 
 TEST(SectionsJourney, WaysAreComparedAndChosen) {
@@ -257,45 +260,45 @@ TEST(SectionsJourney, WaysAreComparedAndChosen) {
     int figures = 0;
     for (QLabel* l : bench.window().findChildren<QLabel*>())
         figures += l->isVisible() && l->text().endsWith("sq in");
-    EXPECT_EQ(figures, schools);
+    EXPECT_EQ(figures, count_of_values<BackingMethod>);
     for (QRadioButton* r : bench.window().findChildren<QRadioButton*>())
         if (r->text() == "Glue and trim")
             QTest::mouseClick(r, Qt::LeftButton, {}, QPoint(8, r->height() / 2));
     bench.settle();
-    EXPECT_EQ(bench.document().project().backing.school, School::GlueAndTrim);
-    for (const Patch& p : bench.plan().patches) EXPECT_FALSE(p.blank.outer.empty());
+    EXPECT_EQ(bench.document().project().sections.backing.method, BackingMethod::GlueAndTrim);
+    for (const Patch& p : bench.plan().sections.patches) EXPECT_FALSE(p.blank.outer.empty());
     press(bench, "Take it");
-    EXPECT_TRUE(bench.document().project().choice(10).school);
+    EXPECT_TRUE(bench.document().project().sections.choice(10).method);
     press(bench, "Like the page");
-    EXPECT_FALSE(bench.document().project().choice(10).school);
+    EXPECT_FALSE(bench.document().project().sections.choice(10).method);
     press(bench, "Overlap");
-    EXPECT_EQ(bench.document().project().backing.lips, LipMode::Overlap);
+    EXPECT_EQ(bench.document().project().sections.backing.lips, LipMode::Overlap);
 }
 
 TEST(SetOutJourney, PhotosComeBeforeTheCutAndInGrids) {
     Bench bench;
     press(bench, "Photos");
     press(bench, "Put on the page");
-    ASSERT_EQ(bench.document().project().photos.size(), 1u);
+    ASSERT_EQ(bench.document().project().set_out.photos.size(), 1u);
     // The page is there although no drawing is.
-    const Point before = bench.document().project().photos[0].centre;
+    const Point before = bench.document().project().set_out.photos[0].centre;
     drag(bench, at(bench, before), at(bench, before - Point{40, 20}));
-    EXPECT_NEAR(bench.document().project().photos[0].centre.x, before.x - 40, 1.5);
+    EXPECT_NEAR(bench.document().project().set_out.photos[0].centre.x, before.x - 40, 1.5);
     bench.key(Qt::Key_BracketRight);
     type(bench, "Tilt in degrees", "-4");
-    EXPECT_EQ(bench.document().project().photos[0].turn_deg, -4);
+    EXPECT_EQ(bench.document().project().set_out.photos[0].turn_deg, -4);
     press(bench, "Behind the cuts");
-    EXPECT_FALSE(bench.document().project().photos[0].on_top);
+    EXPECT_FALSE(bench.document().project().set_out.photos[0].on_top);
     press(bench, "A face");
-    EXPECT_EQ(bench.document().project().photos[0].keep_free.size(), 1u);
+    EXPECT_EQ(bench.document().project().set_out.photos[0].protected_parts.size(), 1u);
     press(bench, "Take off");
-    EXPECT_TRUE(bench.document().project().photos.empty());
+    EXPECT_TRUE(bench.document().project().set_out.photos.empty());
     for (QComboBox* c : bench.window().findChildren<QComboBox*>())
         if (c->accessibleName() == "Size of a new photo") c->setCurrentText("3 x 4 in");
     press(bench, "Put");
-    EXPECT_EQ(bench.document().project().photos.size(), 3u);
-    ASSERT_EQ(bench.plan().free_cells.size(), 1u);
-    EXPECT_NEAR(bench.plan().free_cells[0].width(), 76.2, 1e-6);
+    EXPECT_EQ(bench.document().project().set_out.photos.size(), 3u);
+    ASSERT_EQ(bench.plan().set_out.free_cells.size(), 1u);
+    EXPECT_NEAR(bench.plan().set_out.free_cells[0].width(), 76.2, 1e-6);
     EXPECT_TRUE(bench.window().findChild<QLabel*>("prints")->text().startsWith("Prints: 3 of 3 x 4 in"));
     EXPECT_TRUE(told(bench, "free-cell"));
 }
@@ -318,20 +321,21 @@ TEST(SetOutJourney, PiecesShadowsAndScansGoThroughTheirMenusAndKeys) {
             }
         ADD_FAILURE() << text.toStdString();
     };
-    const std::size_t pieces = bench.plan().cut->pieces.size();
+    const std::size_t pieces = bench.plan().sections.cut->pieces.size();
     choose("Piece 2");
-    EXPECT_EQ(bench.plan().cut->pieces.size(), pieces - 1);
+    EXPECT_EQ(bench.plan().sections.cut->pieces.size(), pieces - 1);
     choose("Piece 2");
-    EXPECT_EQ(bench.plan().cut->pieces.size(), pieces);
+    EXPECT_EQ(bench.plan().sections.cut->pieces.size(), pieces);
     choose("Only piece 1");
-    EXPECT_EQ(bench.plan().cut->pieces.size(), 1u);
+    EXPECT_EQ(bench.plan().sections.cut->pieces.size(), 1u);
     bench.key(Qt::Key_Z, Qt::ControlModifier);
     choose("Put a shadow of 2 mm below it");
-    EXPECT_EQ(bench.document().project().cuts.size(), 2u);
-    EXPECT_NEAR(bench.plan().each_cut[0].cut_box.width(), bench.plan().each_cut[1].cut_box.width() + 4, 0.1);
+    EXPECT_EQ(bench.document().project().set_out.cuts.size(), 2u);
+    EXPECT_NEAR(bench.plan().set_out.each[0].cut_box.width(),
+                bench.plan().set_out.each[1].cut_box.width() + 4, 0.1);
     bench.key(Qt::Key_Z, Qt::ControlModifier);
     choose("Cut the pieces from papers");
-    EXPECT_EQ(bench.plan().cut->openings.size(), 31u + pieces);
+    EXPECT_EQ(bench.plan().sections.cut->openings.size(), 31u + pieces);
     bench.key(Qt::Key_Z, Qt::ControlModifier);
     bench.settle();
     // A scan in which no square stands alone is refused, and the page stays as it was.
@@ -355,22 +359,23 @@ TEST(SetOutJourney, PiecesShadowsAndScansGoThroughTheirMenusAndKeys) {
     scan.save(bench.folder("scan.png"));
     bench.key(Qt::Key_T, Qt::ControlModifier | Qt::ShiftModifier);
     bench.settle();
-    ASSERT_EQ(bench.document().project().cuts.size(), 2u);
-    EXPECT_NEAR(bench.plan().each_cut[1].cut_box.width(), 25.4 * 200 / 40, 2);
+    ASSERT_EQ(bench.document().project().set_out.cuts.size(), 2u);
+    EXPECT_NEAR(bench.plan().set_out.each[1].cut_box.width(), 25.4 * 200 / 40, 2);
 }
 
 TEST(SectionsJourney, OneSheetTakesThePaperThatIsGivenToAnyOfItsOpenings) {
     Bench bench;
     bench.open(demo::project());
-    bench.document().change("One sheet", [](Project& p) { p.backing.school = School::OneSheet; });
+    bench.document().change("One sheet",
+                            [](Project& p) { p.sections.backing.method = BackingMethod::OneSheet; });
     bench.settle();
     bench.key(Qt::Key_3, Qt::ControlModifier);
     bench.drop_paper("barley", 12);
     bench.settle();
     const Plan& plan = bench.plan();
-    const int section = plan.section_of_opening[12];
-    EXPECT_EQ(plan.section_of_opening[3], section) << "one section for the cut";
-    EXPECT_EQ(plan.sections[section].paper, "barley");
+    const int section = plan.sections.of_opening[12];
+    EXPECT_EQ(plan.sections.of_opening[3], section) << "one section for the cut";
+    EXPECT_EQ(bench.document().project().match.choice(plan.sections.all[section].id).paper, "barley");
 }
 
 TEST(SectionsJourney, NamesOrderAndLipsOfSectionsAreDecided) {
@@ -379,22 +384,23 @@ TEST(SectionsJourney, NamesOrderAndLipsOfSectionsAreDecided) {
     bench.key(Qt::Key_2, Qt::ControlModifier);
     bench.click(10);
     type(bench, "Name of the section", "sky");
-    EXPECT_EQ(bench.document().project().choice(10).name, "sky");
+    EXPECT_EQ(bench.document().project().sections.choice(10).name, "sky");
     type(bench, "Lip of these sections", "1.2 mm");
-    EXPECT_NEAR(*bench.document().project().choice(10).lip, 1.2, 1e-9);
-    EXPECT_NEAR(bench.plan().patches[static_cast<std::size_t>(bench.plan().patch_of(10))].lip, 1.2, 0.05);
+    EXPECT_NEAR(*bench.document().project().sections.choice(10).lip, 1.2, 1e-9);
+    EXPECT_NEAR(bench.plan().sections.patches[static_cast<std::size_t>(bench.plan().patch_of(10))].lip, 1.2,
+                0.05);
     for (QSpinBox* b : bench.window().findChildren<QSpinBox*>())
         if (b->accessibleName() == "When it is glued") {
             b->setValue(1);
             emit b->editingFinished();
         }
     bench.settle();
-    EXPECT_EQ(bench.document().project().choice(10).order, 1);
-    EXPECT_EQ(bench.plan().patches[static_cast<std::size_t>(bench.plan().patch_of(10))].order, 1);
+    EXPECT_EQ(bench.document().project().sections.choice(10).order, 1);
+    EXPECT_EQ(bench.plan().sections.patches[static_cast<std::size_t>(bench.plan().patch_of(10))].order, 1);
     bench.page().setFocus();
     bench.state().select({13});
     bench.key(Qt::Key_R);
-    const auto row = row_of(*bench.plan().cut, bench.plan().set_out.to_page, 13);
+    const auto row = row_of(*bench.plan().sections.cut, bench.plan().set_out.whole.to_page, 13);
     EXPECT_GT(row.size(), 1u);
     EXPECT_EQ(bench.state().selected(), (std::set<int>{row.begin(), row.end()}));
     bench.state().select({10});
@@ -404,7 +410,7 @@ TEST(SectionsJourney, NamesOrderAndLipsOfSectionsAreDecided) {
     }
     while (bench.document().history().canUndo()) bench.key(Qt::Key_Z, Qt::ControlModifier);
     bench.settle();
-    EXPECT_TRUE(bench.document().project().choice(10).name.empty());
+    EXPECT_TRUE(bench.document().project().sections.choice(10).name.empty());
 }
 
 TEST(SetOutJourney, ADrawingWithoutASizeIsAskedForIt) {
@@ -420,10 +426,10 @@ TEST(SetOutJourney, ADrawingWithoutASizeIsAskedForIt) {
     ASSERT_TRUE(question->isVisible());
     type(bench, "How long the cut is on its longer side", "5 in");
     EXPECT_FALSE(question->isVisible());
-    EXPECT_NEAR(bench.plan().set_out.size.y, 127, 1e-6);
+    EXPECT_NEAR(bench.plan().set_out.whole.size.y, 127, 1e-6);
     bench.key(Qt::Key_Z, Qt::ControlModifier);
     bench.settle();
-    EXPECT_NEAR(bench.plan().set_out.size.y, 11 * 25.4, 1e-6) << "one step to undo";
+    EXPECT_NEAR(bench.plan().set_out.whole.size.y, 11 * 25.4, 1e-6) << "one step to undo";
     // One that says its size is not asked; a second one without is, and may be left as it is.
     bench.open(demo::drawing());
     EXPECT_FALSE(question->isVisible());
@@ -442,27 +448,27 @@ TEST(SetOutJourney, PartsOfAPhotoAreMarkedByMouseAndKeys) {
     bench.open(demo::project());
     bench.key(Qt::Key_P, Qt::ControlModifier);
     bench.settle();
-    const auto photo = [&] { return bench.document().project().photos.at(0); };
+    const auto photo = [&] { return bench.document().project().set_out.photos.at(0); };
     const Point middle = photo().centre;
     press(bench, "Mark");
     drag(bench, at(bench, middle + Point{-20, -40}), at(bench, middle + Point{10, 0}));
-    ASSERT_EQ(photo().keep_free.size(), 1u);
-    EXPECT_NEAR(photo().keep_free[0].x0, -20, 1.5);
-    EXPECT_NEAR(photo().keep_free[0].width(), 30, 1.5);
+    ASSERT_EQ(photo().protected_parts.size(), 1u);
+    EXPECT_NEAR(photo().protected_parts[0].x0, -20, 1.5);
+    EXPECT_NEAR(photo().protected_parts[0].width(), 30, 1.5);
     EXPECT_EQ(photo().centre, middle) << "marking does not move it";
-    const Box before = photo().keep_free[0];
+    const Box before = photo().protected_parts[0];
     bench.key(&bench.page(), Qt::Key_Right);
     bench.key(&bench.page(), Qt::Key_Down, Qt::ShiftModifier);
-    EXPECT_NEAR(photo().keep_free[0].x0, before.x0 + mm_per_inch / 16, 1e-9);
-    EXPECT_NEAR(photo().keep_free[0].height(), before.height() + mm_per_inch / 16, 1e-9);
+    EXPECT_NEAR(photo().protected_parts[0].x0, before.x0 + mm_per_inch / 16, 1e-9);
+    EXPECT_NEAR(photo().protected_parts[0].height(), before.height() + mm_per_inch / 16, 1e-9);
     bench.settle();
     QTest::mouseClick(&bench.page(), Qt::LeftButton, {}, at(bench, middle + Point{-5, -20}));
     bench.settle();
-    EXPECT_TRUE(photo().keep_free.empty());
+    EXPECT_TRUE(photo().protected_parts.empty());
     press(bench, "A face");
-    EXPECT_EQ(photo().keep_free.size(), 1u);
+    EXPECT_EQ(photo().protected_parts.size(), 1u);
     press(bench, "None");
-    EXPECT_TRUE(photo().keep_free.empty());
+    EXPECT_TRUE(photo().protected_parts.empty());
     press(bench, "Mark");
     drag(bench, at(bench, middle), at(bench, middle + Point{10, 0}));
     EXPECT_NEAR(photo().centre.x, middle.x + 10, 1.5) << "moved again";
@@ -475,8 +481,9 @@ TEST(SectionsJourney, SingleBarsDoOtherwiseThanThePage) {
     press(bench, "Ways");
     auto* says = bench.window().findChild<QLabel*>("bars");
     EXPECT_TRUE(says->text().startsWith("Select openings"));
-    const Bar bar = *std::find_if(bench.plan().cut->bars.begin(), bench.plan().cut->bars.end(),
-                                  [](const Bar& b) { return b.b != Bar::edge && b.width > 1; });
+    const Bar bar =
+        *std::find_if(bench.plan().sections.cut->bars.begin(), bench.plan().sections.cut->bars.end(),
+                      [](const Bar& b) { return b.b != Bar::edge && b.width > 1; });
     bench.click(bar.a);
     bench.click(bar.b, Qt::ShiftModifier);
     bench.settle();
@@ -486,10 +493,10 @@ TEST(SectionsJourney, SingleBarsDoOtherwiseThanThePage) {
             b->parentWidget()->accessibleName() == "The bars chosen")
             QTest::mouseClick(b, Qt::LeftButton);
     bench.settle();
-    ASSERT_EQ(bench.document().project().bars.size(), 1u);
-    EXPECT_EQ(bench.document().project().bars.begin()->second, LipMode::Overlap);
+    ASSERT_EQ(bench.document().project().sections.bars.size(), 1u);
+    EXPECT_EQ(bench.document().project().sections.bars.begin()->second, LipMode::Overlap);
     press(bench, "As the page");
-    EXPECT_TRUE(bench.document().project().bars.empty());
+    EXPECT_TRUE(bench.document().project().sections.bars.empty());
 }
 
 } // namespace zesty

@@ -76,24 +76,24 @@ TEST(SetOutPanel, ButtonsAndFieldsDecideThePageAndTheCut) {
         }
     bench.settle();
     EXPECT_TRUE(label(bench.window(), "base").startsWith("Trim 1/4 in"));
-    EXPECT_NEAR(bench.document().project().page.width, 215.9, 1e-9);
-    EXPECT_NEAR(bench.document().project().page.height, 279.4, 1e-9);
+    EXPECT_NEAR(bench.document().project().set_out.page.width, 215.9, 1e-9);
+    EXPECT_NEAR(bench.document().project().set_out.page.height, 279.4, 1e-9);
     panel->choose(SetOutPanel::Cuts);
     QTest::mouseClick(button(bench.window(), "Width"), Qt::LeftButton);
     bench.settle();
-    const CutPlacement& cut = bench.document().project().cuts.front().place;
+    const CutPlacement& cut = bench.document().project().set_out.cuts.front().place;
     EXPECT_EQ(cut.rule, SizeRule::Width);
-    EXPECT_NEAR(cut.length, bench.plan().set_out.cut_box.width(), 1e-9)
+    EXPECT_NEAR(cut.length, bench.plan().set_out.whole.cut_box.width(), 1e-9)
         << "changing the rule changes no size";
     QTest::mouseClick(button(bench.window(), "+15"), Qt::LeftButton);
     QTest::mouseClick(button(bench.window(), "-15"), Qt::LeftButton);
     QTest::mouseClick(button(bench.window(), "-15"), Qt::LeftButton);
     bench.settle();
-    EXPECT_DOUBLE_EQ(bench.document().project().cuts.front().place.turn_deg, -15);
+    EXPECT_DOUBLE_EQ(bench.document().project().set_out.cuts.front().place.turn_deg, -15);
     for (QCheckBox* box : bench.window().findChildren<QCheckBox*>())
         if (box->isVisible()) QTest::mouseClick(box, Qt::LeftButton, {}, QPoint(8, box->height() / 2));
     bench.settle();
-    EXPECT_TRUE(bench.document().project().cuts.front().place.mirrored);
+    EXPECT_TRUE(bench.document().project().set_out.cuts.front().place.mirrored);
     bench.key(Qt::Key_U, Qt::ControlModifier);
     bench.settle();
     EXPECT_TRUE(label(bench.window(), "facts").contains(" cm"));
@@ -117,15 +117,15 @@ TEST(SectionsPanel, NamesLipsAndTreatmentsGoToTheSelectedSections) {
     name->setFocus();
     QTest::keyClicks(name, "heart of the kite");
     bench.key(name, Qt::Key_Return);
-    EXPECT_EQ(bench.document().project().choice(13).name, "heart of the kite");
+    EXPECT_EQ(bench.document().project().sections.choice(13).name, "heart of the kite");
     QLineEdit* lip = field("Lip of these sections");
     lip->setFocus();
     lip->selectAll();
     QTest::keyClicks(lip, "1 mm");
     bench.key(lip, Qt::Key_Return);
     bench.settle();
-    EXPECT_NEAR(*bench.document().project().choice(13).lip, 1, 1e-9);
-    EXPECT_NEAR(bench.plan().patches[bench.plan().patch_of(13)].lip, 1, 0.05);
+    EXPECT_NEAR(*bench.document().project().sections.choice(13).lip, 1, 1e-9);
+    EXPECT_NEAR(bench.plan().sections.patches[bench.plan().patch_of(13)].lip, 1, 0.05);
     QTest::mouseClick(button(bench.window(), "Open"), Qt::LeftButton);
     bench.settle();
     EXPECT_EQ(bench.plan().patch_of(13), -1);
@@ -146,7 +146,7 @@ TEST(PapersPanel, OffersOtherPapersAndKeepsWhatIsGiven) {
     QPushButton* keep = button(bench.window(), "Keep");
     EXPECT_FALSE(keep->isChecked());
     QTest::mouseClick(keep, Qt::LeftButton);
-    EXPECT_TRUE(bench.document().project().choice(17).locked);
+    EXPECT_TRUE(bench.document().project().match.choice(17).locked);
     bench.settle();
     const QList<QPushButton*> others =
         bench.window().findChild<QWidget*>("others")->findChildren<QPushButton*>();
@@ -155,13 +155,14 @@ TEST(PapersPanel, OffersOtherPapersAndKeepsWhatIsGiven) {
     EXPECT_EQ(others[0]->accessibleName(), "Give Hedge Stripe B: better still");
     QTest::mouseClick(others[0], Qt::LeftButton);
     bench.settle();
-    EXPECT_EQ(bench.document().project().choice(17).paper, "hedge-stripe");
-    EXPECT_EQ(bench.document().project().choice(17).side, Side::B);
-    EXPECT_TRUE(bench.plan().placed[bench.plan().patch_of(17)].mirrored) << "side B is cut turned over";
+    EXPECT_EQ(bench.document().project().match.choice(17).paper, "hedge-stripe");
+    EXPECT_EQ(bench.document().project().match.choice(17).side, Side::B);
+    EXPECT_TRUE(bench.plan().sheets.placed[bench.plan().patch_of(17)].mirrored)
+        << "side B is cut turned over";
     bench.page().setFocus();
     bench.key(Qt::Key_Delete);
     bench.settle();
-    EXPECT_EQ(bench.document().project().choice(17).paper, "");
+    EXPECT_EQ(bench.document().project().match.choice(17).paper, "");
     EXPECT_EQ(bench.window().findChild<RouteBar*>()->answer(Waypoint::Papers), "1 patch short");
 }
 
@@ -182,16 +183,16 @@ TEST(PapersPanel, ColoursScatterOrDriftAsTheSliderSays) {
     EXPECT_FALSE(light->isEnabled()) << "scattered papers have no light end";
     drift->setFocus();
     bench.key(drift, Qt::Key_End);
-    EXPECT_DOUBLE_EQ(bench.document().project().style.drift, 1);
+    EXPECT_DOUBLE_EQ(bench.document().project().match.style.drift, 1);
     bench.settle();
     EXPECT_TRUE(light->isEnabled());
     light->setFocus();
     bench.key(light, Qt::Key_Down);
     bench.settle();
-    EXPECT_DOUBLE_EQ(bench.document().project().style.light_deg, -45);
+    EXPECT_DOUBLE_EQ(bench.document().project().match.style.light_deg, -45);
     while (bench.document().history().canUndo()) bench.key(Qt::Key_Z, Qt::ControlModifier);
     bench.settle();
-    EXPECT_EQ(bench.document().project().style, MatchStyle{});
+    EXPECT_EQ(bench.document().project().match.style, MatchStyle{});
     EXPECT_EQ(drift->value(), 0);
 }
 
@@ -217,11 +218,11 @@ TEST(PapersPanel, AnEditWhileProposingStopsTheProposal) {
     Bench bench;
     bench.open(demo::project());
     bench.key(Qt::Key_P);
-    bench.document().change("Lip", [](Project& p) { p.lip = 2; });
+    bench.document().change("Lip", [](Project& p) { p.sections.lip = 2; });
     bench.settle();
     EXPECT_FALSE(bench.state().offer());
     EXPECT_FALSE(bench.window().worker().proposing());
-    EXPECT_NEAR(bench.plan().patches[0].lip_wanted, 2, 1e-9);
+    EXPECT_NEAR(bench.plan().sections.patches[0].lip_wanted, 2, 1e-9);
 }
 
 TEST(PageView, PaintsPapersWhereTheyAreGiven) {
@@ -247,8 +248,8 @@ TEST(PageView, ADropOnASelectedOpeningGoesToTheWholeSelection) {
     bench.click(5, Qt::ControlModifier);
     bench.drop_paper("hillside", 5);
     bench.settle();
-    EXPECT_EQ(bench.document().project().choice(0).paper, "hillside");
-    EXPECT_EQ(bench.document().project().choice(5).paper, "hillside");
+    EXPECT_EQ(bench.document().project().match.choice(0).paper, "hillside");
+    EXPECT_EQ(bench.document().project().match.choice(5).paper, "hillside");
     EXPECT_EQ(bench.document().history().count(), 1) << "one step";
     bench.click(5, Qt::ControlModifier);
     EXPECT_EQ(bench.state().selected(), std::set<int>{0}) << "a second click takes it out";
@@ -271,14 +272,14 @@ TEST(SheetsView, ScrollsWhenThereAreManySheetsAndSelectsByClick) {
     auto* sheets = bench.window().findChild<SheetsView*>("sheets");
     const auto place = sheets->places().front();
     const Plan& plan = bench.plan();
-    const int patch = plan.used_sheets[place.used].patches.front();
-    const Point at = (plan.placed[patch].to_sheet() *
-                      plan.set_out.to_page)(plan.cut->openings[plan.patches[patch].opening].label.centre);
+    const int patch = plan.sheets.used[place.used].patches.front();
+    const Point at = (plan.sheets.placed[patch].to_sheet() * plan.set_out.whole.to_page)(
+        plan.sections.cut->openings[plan.sections.patches[patch].opening].label.centre);
     const QPoint pixel(static_cast<int>(place.origin.x() + at.x * place.scale),
                        static_cast<int>(place.origin.y() + at.y * place.scale));
     EXPECT_EQ(sheets->patch_at(pixel), patch);
     QTest::mouseClick(sheets, Qt::LeftButton, {}, pixel);
-    EXPECT_EQ(bench.state().selected(), std::set<int>{plan.patches[patch].opening});
+    EXPECT_EQ(bench.state().selected(), std::set<int>{plan.sections.patches[patch].opening});
     bench.window().resize(1000, 640);
     bench.settle();
     const int before = sheets->patch_at(pixel);
@@ -330,9 +331,10 @@ TEST(Worker, OnlyTheNewestPlanCounts) {
     bench.open(demo::project());
     std::vector<double> shown;
     QObject::connect(&bench.state(), &BenchState::plan_changed, &bench.state(), [&] {
-        if (bench.plan().sheets_done) shown.push_back(bench.plan().patches[0].lip_wanted);
+        if (bench.plan().sheets.done) shown.push_back(bench.plan().sections.patches[0].lip_wanted);
     });
-    for (int i = 0; i < 12; ++i) bench.document().change("Lip", [&](Project& p) { p.lip = 1 + 0.1 * i; });
+    for (int i = 0; i < 12; ++i)
+        bench.document().change("Lip", [&](Project& p) { p.sections.lip = 1 + 0.1 * i; });
     bench.settle();
     ASSERT_FALSE(shown.empty());
     EXPECT_LE(shown.size(), 3u);
@@ -342,10 +344,10 @@ TEST(Worker, OnlyTheNewestPlanCounts) {
 TEST(Worker, SavingWhileEditingKeepsTheNewerEditUnsaved) {
     Bench bench;
     bench.open(demo::project());
-    bench.document().change("Lip", [](Project& p) { p.lip = 2; });
+    bench.document().change("Lip", [](Project& p) { p.sections.lip = 2; });
     bench.save_answer = bench.folder("a.zesty");
     bench.window().actions()[Act::SaveAs]->trigger();
-    bench.document().change("Lip", [](Project& p) { p.lip = 3; });
+    bench.document().change("Lip", [](Project& p) { p.sections.lip = 3; });
     bench.settle();
     EXPECT_TRUE(bench.document().changed());
     EXPECT_TRUE(read_file(bench.folder("a.zesty")).has_value());

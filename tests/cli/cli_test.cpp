@@ -178,7 +178,7 @@ TEST(Cli, SetOutChangesTheProjectAndSaysWhatComesOfIt) {
     EXPECT_GT(photo["smallest_covering"]["width_mm"].get<double>(),
               photo["largest_inside"]["width_mm"].get<double>());
     const json mat =
-        json::parse(zesty({"set-out", p, "--mat", "12x12in", "--sizes", "4,6", "--json"}).out)["mat"];
+        json::parse(zesty({"set-out", p, "--cutting-mat", "12x12in", "--sizes", "4,6", "--json"}).out)["mat"];
     EXPECT_GE(mat[0]["count"].get<int>(), mat[1]["count"].get<int>());
     EXPECT_EQ(zesty({"set-out", p, "--cut", "2", "--remove", "--only", "1"}).code == 2, false);
     // A shadow lies below; what else is said is still for the cut.
@@ -211,12 +211,12 @@ TEST(Cli, SectionsAreGroupedDividedTreatedAndCompared) {
     EXPECT_LT(sections({"--by", "sizes", "--count", "3"}).size(), all);
     EXPECT_EQ(sections({"--ungroup", "1-31"}).size(), all);
     const json treated =
-        sections({"--treat", "1:shaker", "--school", "2:glue", "--name", "3:sky", "--order", "3:1"});
+        sections({"--treat", "1:shaker", "--method", "2:glue", "--name", "3:sky", "--order", "3:1"});
     EXPECT_EQ(treated[0]["treatment"], "shaker");
-    EXPECT_EQ(treated[1]["school"], "glue");
+    EXPECT_EQ(treated[1]["method"], "glue");
     EXPECT_EQ(treated[2]["name"], "sky");
     const Ran compared = zesty({"sections", p, "--compare", "--json"});
-    EXPECT_EQ(json::parse(compared.out)["schools"].size(), 8u);
+    EXPECT_EQ(json::parse(compared.out)["methods"].size(), 8u);
     const Ran told = zesty({"sections", p, "--advise", "--lips", "overlap"});
     EXPECT_NE(told.out.find("would suit"), std::string::npos);
     expect_one_line(zesty({"sections", p, "--treat", "1:velvet"}), "velvet");
@@ -276,15 +276,17 @@ TEST(Cli, SingleBarsAndTheMatAreDecidedAndDrawn) {
     expect_one_line(zesty({"sections", project, "--bars", "3:sideways"}), "--bars");
     expect_one_line(zesty({"sections", project, "--bars", "1,26:meet"}), "no bar between");
     const QString picture = dir.filePath("mat.png");
-    const Ran mat = zesty({"set-out", project, "--mat", "12x24in", "--mat-picture", picture, "--json"});
+    const Ran mat =
+        zesty({"set-out", project, "--cutting-mat", "12x24in", "--cutting-mat-picture", picture, "--json"});
     ASSERT_LT(mat.code, 2) << mat.err;
     EXPECT_GE(json::parse(mat.out)["mat"][0]["count"].get<int>(), 2);
     const QImage image(picture);
     EXPECT_NEAR(1.0 * image.height() / image.width(), 2, 0.01);
     // What is wrong is found before anything is said.
     expect_one_line(zesty({"set-out", project, "--fit-photo", "7:wide"}), "--fit-photo");
-    expect_one_line(zesty({"set-out", project, "--mat", "large"}), "--mat");
-    expect_one_line(zesty({"set-out", project, "--mat", "1x1in", "--mat-picture", picture}), "not even one");
+    expect_one_line(zesty({"set-out", project, "--cutting-mat", "large"}), "--cutting-mat");
+    expect_one_line(zesty({"set-out", project, "--cutting-mat", "1x1in", "--cutting-mat-picture", picture}),
+                    "not even one");
 }
 
 TEST(Cli, AStashIsFilledSearchedAndWrittenOut) {
@@ -366,7 +368,7 @@ TEST(Cli, PapersAreGivenRuledProposedAndAskedAbout) {
     }
     EXPECT_EQ(eighteenth["paper"], "barley");
     EXPECT_EQ(eighteenth["side"], "B");
-    EXPECT_EQ(eighteenth["kept"], true);
+    EXPECT_EQ(eighteenth["locked"], true);
     EXPECT_EQ(third["paper"], seventh["paper"]);
     EXPECT_NE(third["paper"], "barley");
     EXPECT_FALSE(QImage(dir.filePath("pictures/proposal-1.png")).isNull());
@@ -395,8 +397,8 @@ TEST(Cli, RoomIsLeftForOtherPagesAndSizesStayWhole) {
     const QString tram = dir.filePath("tram.zesty");
     const QString out = dir.filePath("p.zesty");
     ASSERT_NE(zesty({"papers", demo::project(), "--take-proposal", "1", "--out", tram}).code, 2);
-    ASSERT_NE(
-        zesty({"papers", tram, "--keep-whole", "barley:1x1in", "--leave-room", tram, "--out", out}).code, 2);
+    ASSERT_NE(zesty({"papers", tram, "--reserve-size", "barley:1x1in", "--reserve", tram, "--out", out}).code,
+              2);
     const json j = json::parse(zesty({"plan", out, "--json"}).out);
     EXPECT_FALSE(j["room"].empty());
     bool whole = false;
@@ -409,22 +411,23 @@ TEST(Cli, RoomIsLeftForOtherPagesAndSizesStayWhole) {
     EXPECT_TRUE(whole);
     EXPECT_TRUE(said) << "scraps do not hold two pages";
     EXPECT_NE(zesty({"plan", out}).out.find("room is left for"), std::string::npos);
-    ASSERT_NE(zesty({"papers", out, "--keep-whole", "barley:none", "--forget-room", "Kite Hill"}).code, 2);
+    ASSERT_NE(zesty({"papers", out, "--reserve-size", "barley:none", "--stop-reserving", "Kite Hill"}).code,
+              2);
     EXPECT_TRUE(json::parse(zesty({"plan", out, "--json"}).out)["room"].empty());
-    expect_one_line(zesty({"papers", out, "--forget-room", "Kite Hill"}), "--forget-room");
-    expect_one_line(zesty({"papers", out, "--keep-whole", "barley"}), "--keep-whole");
-    expect_one_line(zesty({"papers", out, "--keep-whole", "plum:1x1in"}), "--keep-whole");
-    expect_one_line(zesty({"papers", out, "--leave-room", dir.filePath("none.zesty")}), "--leave-room");
+    expect_one_line(zesty({"papers", out, "--stop-reserving", "Kite Hill"}), "--stop-reserving");
+    expect_one_line(zesty({"papers", out, "--reserve-size", "barley"}), "--reserve-size");
+    expect_one_line(zesty({"papers", out, "--reserve-size", "plum:1x1in"}), "--reserve-size");
+    expect_one_line(zesty({"papers", out, "--reserve", dir.filePath("none.zesty")}), "--reserve");
     // From papers in which no page has reserved anything.
     const QString stash = dir.filePath("papers.stash");
     ASSERT_EQ(zesty({"stash", stash, "--import", demo::file("kite-hill-stash.json")}).code, 0);
-    expect_one_line(zesty({"papers", out, "--leave-room", stash}), "--leave-room");
+    expect_one_line(zesty({"papers", out, "--reserve", stash}), "--reserve");
     const Ran reserved = zesty({"stash", stash, "--reserve", tram});
     ASSERT_EQ(reserved.code, 0) << reserved.err;
     EXPECT_NE(reserved.out.find("pieces reserved"), std::string::npos) << reserved.out;
-    EXPECT_NE(zesty({"papers", out, "--leave-room", stash}).code, 2);
+    EXPECT_NE(zesty({"papers", out, "--reserve", stash}).code, 2);
     EXPECT_FALSE(json::parse(zesty({"plan", out, "--json"}).out)["room"].empty());
-    expect_one_line(zesty({"papers", tram, "--leave-room", stash}), "--leave-room");
+    expect_one_line(zesty({"papers", tram, "--reserve", stash}), "--reserve");
     EXPECT_EQ(zesty({"stash", stash, "--release", tram}).out.find("reserved"), std::string::npos);
     expect_one_line(zesty({"stash", stash, "--reserve", dir.filePath("none.zesty")}), "none.zesty");
 }

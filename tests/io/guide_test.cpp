@@ -5,8 +5,8 @@
 #include "core/project/planner.h"
 #include "io/guide/export_all.h"
 #include "io/guide/sheet_svg.h"
+#include "io/paint/cutting_mat_painter.h"
 #include "io/paint/fonts.h"
-#include "io/paint/mat_painter.h"
 #include "io/paint/page_painter.h"
 #include "io/project_file.h"
 #include "io/svg/svg_reader.h"
@@ -86,7 +86,7 @@ int page_with(const QString& pdf, const char* words) {
 TEST(Guide, CheckSquaresMeasureTrueOnEveryPageOfBothPapers) {
     QTemporaryDir dir;
     for (const auto& [paper, width, height] :
-         {std::tuple(PrintPaper::A4, 210.0, 297.0), std::tuple(PrintPaper::Letter, 215.9, 279.4)}) {
+         {std::tuple(PrinterPaper::A4, 210.0, 297.0), std::tuple(PrinterPaper::Letter, 215.9, 279.4)}) {
         const QString path = dir.filePath("guide.pdf");
         QFile file(path);
         ASSERT_TRUE(file.open(QIODevice::WriteOnly));
@@ -119,18 +119,19 @@ TEST(Guide, PatchesAreAtTrueScaleAndMirroredOnesAreMirrored) {
     const QString path = dir.filePath("guide.pdf");
     QFile file(path);
     ASSERT_TRUE(file.open(QIODevice::WriteOnly));
-    file.write(guide_pdf(demo_plan().project, plan, PrintPaper::A4));
+    file.write(guide_pdf(demo_plan().project, plan, PrinterPaper::A4));
     file.close();
     // The painter puts the sheet's corner 14 mm from the left and 28 mm from the top.
-    const UsedSheet& used = plan.used_sheets.front();
-    const Box sheet = bounds(plan.sheets[used.sheet].outline);
+    const UsedSheet& used = plan.sheets.used.front();
+    const Box sheet = bounds(plan.papers.sheets[used.sheet].outline);
     ASSERT_LT(sheet.width(), 170);
     const int page = page_with(path, "Seen from the good side");
     ASSERT_GT(page, 1);
     const QImage image = page_of(path, page, 400, dir);
     const double px = 400 / 25.4;
     const int patch = used.patches.front();
-    const Polygon outline = transformed(plan.patches[patch].outline, plan.placed[patch].to_sheet());
+    const Polygon outline =
+        transformed(plan.sections.patches[patch].outline, plan.sheets.placed[patch].to_sheet());
     const Box box = bounds(outline);
     // Where a horizontal line cuts the patch, left and right.
     int checked = 0;
@@ -165,13 +166,13 @@ TEST(Guide, SaysWhatToPrepareAndWhichLoosePieceBelongsWhere) {
     const QString path = dir.filePath("guide.pdf");
     QFile file(path);
     ASSERT_TRUE(file.open(QIODevice::WriteOnly));
-    file.write(guide_pdf(demo_plan().project, demo_plan().plan, PrintPaper::Letter));
+    file.write(guide_pdf(demo_plan().project, demo_plan().plan, PrinterPaper::Letter));
     file.close();
-    ASSERT_FALSE(demo_plan().plan.frame.to_cut.empty());
+    ASSERT_FALSE(demo_plan().plan.set_out.frame.to_cut.empty());
     const int prepare = page_with(path, "Gut the frame paper before gluing");
     EXPECT_EQ(prepare, page_with(path, "to prepare"));
     EXPECT_GT(prepare, 1);
-    const auto& inserts = demo_plan().plan.inserts;
+    const auto& inserts = demo_plan().plan.sections.inserts;
     ASSERT_FALSE(inserts.empty());
     const QString line =
         QString("%1: opening %2").arg(QString::fromStdString(inserts[0].label)).arg(inserts[0].opening + 1);
@@ -180,31 +181,31 @@ TEST(Guide, SaysWhatToPrepareAndWhichLoosePieceBelongsWhere) {
 
 TEST(Guide, TheMatCarriesTheLabelsOfLoosePieces) {
     const auto& [project, plan] = demo_plan();
-    ASSERT_FALSE(plan.inserts.empty());
+    ASSERT_FALSE(plan.sections.inserts.empty());
     QTemporaryDir dir;
     const QString pdf = dir.filePath("guide.pdf");
     QFile f(pdf);
     ASSERT_TRUE(f.open(QIODevice::WriteOnly));
-    f.write(guide_pdf(project, plan, PrintPaper::A4));
+    f.write(guide_pdf(project, plan, PrinterPaper::A4));
     f.close();
     const int page = page_with(pdf, "the cutting mat");
     ASSERT_GT(page, 0);
     const QString text =
         run("pdftotext", {"-f", QString::number(page), "-l", QString::number(page), pdf, "-"});
-    for (const InsertLabel& l : plan.inserts)
+    for (const InsertLabel& l : plan.sections.inserts)
         EXPECT_TRUE(text.contains(QString::fromStdString(l.label))) << l.label;
     // The picture shows every label where its piece is: there it differs from a picture without labels.
     const auto mats = mats_of(project, plan);
     ASSERT_EQ(mats.size(), 1u);
     const auto& pieces = mats[0].layout.mats.at(0);
-    const MatSize size{project.mat_width, project.mat_height};
-    const QImage with = mat_picture(*plan.cut, plan.inserts, pieces, size, 1200);
-    const QImage without = mat_picture(*plan.cut, {}, pieces, size, 1200);
-    for (const OnMat& p : pieces) {
-        const auto label = std::find_if(plan.inserts.begin(), plan.inserts.end(),
+    const CuttingMat size{project.set_out.cutting_mat.width, project.set_out.cutting_mat.height};
+    const QImage with = cutting_mat_picture(*plan.sections.cut, plan.sections.inserts, pieces, size, 1200);
+    const QImage without = cutting_mat_picture(*plan.sections.cut, {}, pieces, size, 1200);
+    for (const OnCuttingMat& p : pieces) {
+        const auto label = std::find_if(plan.sections.inserts.begin(), plan.sections.inserts.end(),
                                         [&](const InsertLabel& l) { return l.piece == p.piece; });
-        if (label == plan.inserts.end()) continue;
-        const Point at = p.to_mat(label->in_piece) * (1200 / size.width);
+        if (label == plan.sections.inserts.end()) continue;
+        const Point at = p.to_cutting_mat(label->in_piece) * (1200 / size.width);
         EXPECT_NE(with.pixel(QPointF(at.x, at.y).toPoint()), without.pixel(QPointF(at.x, at.y).toPoint()));
     }
 }
@@ -222,7 +223,7 @@ TEST(Guide, TilesCoverTheSheetAndLeaveOutEmptyOnes) {
 }
 
 TEST(SheetSvg, PatchesAreTrueToAHundredthOfAMillimetre) {
-    for (const UsedSheet& used : demo_plan().plan.used_sheets) {
+    for (const UsedSheet& used : demo_plan().plan.sheets.used) {
         const Plan& plan = demo_plan().plan;
         const QByteArray svg = sheet_svg(plan, used, "Paper");
         QTemporaryDir dir;
@@ -232,7 +233,7 @@ TEST(SheetSvg, PatchesAreTrueToAHundredthOfAMillimetre) {
         file.write(svg);
         file.close();
         // An independent reader agrees on the size.
-        const Box box = bounds(plan.sheets[used.sheet].outline);
+        const Box box = bounds(plan.papers.sheets[used.sheet].outline);
         const QByteArray png = run("rsvg-convert", {"--dpi-x", "254", "--dpi-y", "254", path});
         const QImage image = QImage::fromData(png);
         EXPECT_NEAR(image.width(), box.width() * 10, 1.5);
@@ -244,8 +245,9 @@ TEST(SheetSvg, PatchesAreTrueToAHundredthOfAMillimetre) {
         for (const Shape& s : drawing->shapes)
             for (const Contour& c : s.contours) rings.push_back(c.points);
         for (int p : used.patches) {
-            const Polygon want = transformed(plan.patches[p].outline,
-                                             Transform::moved(-box.x0, -box.y0) * plan.placed[p].to_sheet());
+            const Polygon want =
+                transformed(plan.sections.patches[p].outline,
+                            Transform::moved(-box.x0, -box.y0) * plan.sheets.placed[p].to_sheet());
             double best = 1e9;
             for (const Ring& r : rings) {
                 if (r.size() != want.outer.size()) continue;
@@ -265,10 +267,10 @@ TEST(PagePicture, ShowsThePapersInTheirOpenings) {
     EXPECT_EQ(image.size(), QSize(1200, 1200));
     const double scale = 1200 / 304.8;
     int seen = 0;
-    for (std::size_t o = 0; o < d.plan.cut->openings.size(); ++o) {
-        const int paper = d.plan.paper_of_section[d.plan.section_of_opening[o]];
+    for (std::size_t o = 0; o < d.plan.sections.cut->openings.size(); ++o) {
+        const int paper = d.plan.papers.of_section[d.plan.sections.of_opening[o]];
         if (paper < 0 || d.project.stash->papers[paper].pattern != Pattern::Solid) continue;
-        const Point c = d.plan.set_out.to_page(d.plan.cut->openings[o].label.centre);
+        const Point c = d.plan.set_out.whole.to_page(d.plan.sections.cut->openings[o].label.centre);
         const QColor got = image.pixelColor(static_cast<int>(c.x * scale), static_cast<int>(c.y * scale));
         const Rgb want = d.project.stash->papers[paper].colour;
         EXPECT_LT(std::abs(got.red() - want.r) + std::abs(got.green() - want.g) +
@@ -282,13 +284,13 @@ TEST(PagePicture, ShowsThePapersInTheirOpenings) {
 TEST(Export, WritesEverythingAndSaysSo) {
     QTemporaryDir dir;
     const auto files =
-        export_all(demo_plan().project, demo_plan().plan, PrintPaper::A4, dir.filePath("made/here"));
+        export_all(demo_plan().project, demo_plan().plan, PrinterPaper::A4, dir.filePath("made/here"));
     ASSERT_TRUE(files) << files.error().message;
-    EXPECT_EQ(files->size(), 3 + demo_plan().plan.used_sheets.size()) << "guide, page, mat and the sheets";
+    EXPECT_EQ(files->size(), 3 + demo_plan().plan.sheets.used.size()) << "guide, page, mat and the sheets";
     for (const QString& f : *files) EXPECT_GT(QFile(f).size(), 500) << f.toStdString();
     QFile blocked(dir.filePath("file"));
     ASSERT_TRUE(blocked.open(QIODevice::WriteOnly));
-    EXPECT_EQ(export_all(demo_plan().project, demo_plan().plan, PrintPaper::A4, dir.filePath("file/in"))
+    EXPECT_EQ(export_all(demo_plan().project, demo_plan().plan, PrinterPaper::A4, dir.filePath("file/in"))
                   .error()
                   .kind,
               ErrorKind::Unwritable);
@@ -296,16 +298,16 @@ TEST(Export, WritesEverythingAndSaysSo) {
 
 TEST(Guide, ShowsWhatIsKeptForLaterWithTheNameOfThePage) {
     Project project = demo_plan().project;
-    keep_whole(project, "barley", {20, 20});
-    leave_room(project, {{"Tram Terrace", "brick-dust", Side::A, {testing::rectangle(0, 0, 40, 30), {}}}});
+    reserve_size(project, "barley", {20, 20});
+    reserve_for(project, {{"Tram Terrace", "brick-dust", Side::A, {testing::rectangle(0, 0, 40, 30), {}}}});
     const auto plan = Planner().plan(project);
     ASSERT_TRUE(plan);
-    ASSERT_EQ(plan->room.size(), 2u);
+    ASSERT_EQ(plan->sheets.room.size(), 2u);
     QTemporaryDir dir;
     const QString pdf = dir.filePath("guide.pdf");
     QFile f(pdf);
     ASSERT_TRUE(f.open(QIODevice::WriteOnly));
-    f.write(guide_pdf(project, *plan, PrintPaper::A4));
+    f.write(guide_pdf(project, *plan, PrinterPaper::A4));
     f.close();
     const auto text_of = [&](int page) {
         return QString(

@@ -107,7 +107,7 @@ void expect_same_cut(const CutFile& a, const CutFile& b, double tolerance) {
     EXPECT_NEAR(a.box.width(), b.box.width(), tolerance * a.box.width());
 }
 
-CutFile cut_of(const Result<std::shared_ptr<const DrawingFile>>& file) {
+CutFile cut_of(const Result<Shared<DrawingFile>>& file) {
     EXPECT_TRUE(file) << (file ? "" : file.error().message);
     auto cut = file ? read_cut((*file)->drawing) : Result<CutFile>(CutFile{});
     EXPECT_TRUE(cut);

@@ -1,6 +1,7 @@
 // Layers out of SVG files, and pages on which cuts, photos and papers lie over each other.
 
 #include "core/cutfile/layers.h"
+#include "core/project/edits.h"
 #include "core/project/planner.h"
 #include "io/drawing_import.h"
 #include "io/paint/page_painter.h"
@@ -13,7 +14,7 @@ namespace zesty {
 
 namespace {
 
-std::shared_ptr<const DrawingFile> svg_data(const std::string& body) {
+Shared<DrawingFile> svg_data(const std::string& body) {
     const std::string text =
         "<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'>" + body +
         "</svg>";
@@ -22,7 +23,7 @@ std::shared_ptr<const DrawingFile> svg_data(const std::string& body) {
     return file ? *file : nullptr;
 }
 
-std::vector<std::string> keys(const std::shared_ptr<const DrawingFile>& file) {
+std::vector<std::string> keys(const Shared<DrawingFile>& file) {
     return layers_of(file->drawing);
 }
 
@@ -30,8 +31,8 @@ std::vector<std::string> keys(const std::shared_ptr<const DrawingFile>& file) {
 Project framed() {
     Project p;
     set_only_cut(p, svg_data("<path fill-rule='evenodd' d='M0 0H100V100H0Z M20 20H80V80H20Z'/>"));
-    p.page.width = p.page.height = 200;
-    p.cuts.front().place = {SizeRule::Width, 100, 0, false, {}};
+    p.set_out.page.width = p.set_out.page.height = 200;
+    p.set_out.cuts.front().place = {SizeRule::Width, 100, 0, false, {}};
     return p;
 }
 
@@ -73,16 +74,16 @@ TEST(LayersOfSvg, SurviveSavingAndStayInRegister) {
     Project p;
     set_only_cut(p, svg_data("<rect width='100' height='100' fill='#aa3300'/><rect x='10' y='70' width='20' "
                              "height='20' fill='#0033aa'/>"));
-    p.cuts.front().place = {SizeRule::Width, 150, 90, false, {4, 5}};
+    p.set_out.cuts.front().place = {SizeRule::Width, 150, 90, false, {4, 5}};
     ASSERT_TRUE(split_layers(p, 0));
     const auto again = project_from(*project_bytes(p), "x.zesty");
     ASSERT_TRUE(again);
     EXPECT_TRUE(*again == p);
     Planner planner;
     const Plan plan = *planner.shapes(*again);
-    ASSERT_EQ(plan.each_cut.size(), 2u);
-    const Box whole = plan.each_cut[0].cut_box;
-    const Box tile = plan.each_cut[1].cut_box;
+    ASSERT_EQ(plan.set_out.each.size(), 2u);
+    const Box whole = plan.set_out.each[0].cut_box;
+    const Box tile = plan.set_out.each[1].cut_box;
     // A quarter turn brings what lies left and low to the top left.
     EXPECT_NEAR(tile.x0 - whole.x0, 15, 1e-6);
     EXPECT_NEAR(tile.y0 - whole.y0, 15, 1e-6);
@@ -92,20 +93,20 @@ TEST(LayersOfSvg, SurviveSavingAndStayInRegister) {
 TEST(PagePicture, PhotosLieOnTopOrBehindAsDecided) {
     Project p = framed();
     EXPECT_TRUE(paper_white(at(p, 60, 100))) << "the bar";
-    p.photos.push_back({"", 60, 60, false, {70, 100}, 0, true, {}});
+    p.set_out.photos.push_back({"", 60, 60, false, {70, 100}, 0, true, {}});
     EXPECT_FALSE(paper_white(at(p, 60, 100))) << "the photo covers the bar";
     const QColor photo = at(p, 85, 100);
-    p.photos[0].on_top = false;
+    p.set_out.photos[0].on_top = false;
     EXPECT_TRUE(paper_white(at(p, 60, 100))) << "it slides behind";
-    p.choose(0, {"", Treatment::Photo, "", false, std::nullopt});
+    p.sections.choose(0, {"", Treatment::Photo});
     EXPECT_EQ(at(p, 85, 100), photo) << "through the opening one sees it";
-    p.cuts[0].above_photos = false;
+    p.set_out.cuts[0].above_photos = false;
     EXPECT_FALSE(paper_white(at(p, 60, 100))) << "the cut lies below photos";
 }
 
 TEST(PagePicture, ShadowsAreDarkAndLieBelow) {
     Project p = framed();
-    p.choose(0, {"", Treatment::Open, "", false, std::nullopt});
+    p.sections.choose(0, {"", Treatment::Open});
     const QColor base = at(p, 100, 100);
     add_shadow(p, 0, 3);
     EXPECT_TRUE(paper_white(at(p, 60, 100)));
@@ -128,8 +129,8 @@ TEST(PagePicture, DividedOpeningsShowEachPartInItsPaper) {
                             {{{testing::rectangle(0, 0, 150, 150), {}}, 1, false}}});
     p.stash = std::make_shared<const Stash>(s);
     divide(p, {0}, {Division::Kind::Bands, 2, 2, 0, {0.5, 0.5}});
-    p.choose(Spot(0, 0, 1), {"", Treatment::Paper, "p0", true, std::nullopt});
-    p.choose(Spot(0, 0, 2), {"", Treatment::Paper, "p1", true, std::nullopt});
+    p.match.choose(Spot(0, 0, 1), {"p0", Side::A, true});
+    p.match.choose(Spot(0, 0, 2), {"p1", Side::A, true});
     EXPECT_EQ(at(p, 100, 85), QColor(200, 30, 30));
     EXPECT_EQ(at(p, 100, 115), QColor(30, 30, 200));
     // The upper part runs on below the lower one, which lies on it up to the seam.
@@ -139,8 +140,8 @@ TEST(PagePicture, DividedOpeningsShowEachPartInItsPaper) {
 TEST(PagePicture, PiecesCutFromPaperLieOnTheirOutline) {
     Project p;
     set_only_cut(p, svg_data("<rect width='100' height='100'/>"));
-    p.page.width = p.page.height = 200;
-    p.cuts.front().place = {SizeRule::Width, 100, 0, false, {}};
+    p.set_out.page.width = p.set_out.page.height = 200;
+    p.set_out.cuts.front().place = {SizeRule::Width, 100, 0, false, {}};
     Stash s;
     s.papers.push_back({"p0",
                         "P",
@@ -150,8 +151,9 @@ TEST(PagePicture, PiecesCutFromPaperLieOnTheirOutline) {
                         Direction::Free,
                         {{{testing::rectangle(0, 0, 150, 150), {}}, 1, false}}});
     p.stash = std::make_shared<const Stash>(s);
-    p.cuts.front().pieces_from_paper = true;
-    p.choose(Spot(0, first_piece_spot), {"", Treatment::CutFrom, "p0", true, std::nullopt});
+    p.set_out.cuts.front().pieces_from_paper = true;
+    p.sections.choose(Spot(0, first_piece_spot), {"", Treatment::CutFrom});
+    p.match.choose(Spot(0, first_piece_spot), {"p0", Side::A, true});
     EXPECT_EQ(at(p, 100, 100), QColor(20, 120, 60));
     EXPECT_NE(at(p, 30, 100), QColor(20, 120, 60));
 }

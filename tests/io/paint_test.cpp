@@ -108,15 +108,15 @@ TEST(PagePainter, FrameBaseAndCutLieWhereTheyShould) {
     EXPECT_EQ(at(3, 150), look.frame);
     EXPECT_EQ(at(10, 10), look.base);
     EXPECT_EQ(at(300, 150), look.frame);
-    const Bar& bar = plan.cut->bars.back();
-    const Point on_bar = plan.set_out.to_page((bar.from + bar.to) * 0.5);
+    const Bar& bar = plan.sections.cut->bars.back();
+    const Point on_bar = plan.set_out.whole.to_page((bar.from + bar.to) * 0.5);
     EXPECT_EQ(at(on_bar.x, on_bar.y), look.cut);
 }
 
 TEST(PagePainter, AnEmptyPageIsStillAPage) {
     Project p;
-    p.page.width = 100;
-    p.page.height = 50;
+    p.set_out.page.width = 100;
+    p.set_out.page.height = 50;
     Planner planner;
     const QImage image = page_picture(p, *planner.plan(p), 200);
     EXPECT_EQ(image.size(), QSize(200, 100));

@@ -45,7 +45,7 @@ std::string page_in(const QTemporaryDir& dir, const char* name) {
     return page_key(dir.filePath(name));
 }
 
-WantedPiece piece(const char* page, const char* paper, double width) {
+ReservedPiece piece(const char* page, const char* paper, double width) {
     return {page, paper, Side::B, {testing::rectangle(0, 0, width, 10), {}}};
 }
 
@@ -84,9 +84,9 @@ TEST(StashStore, KnowsWhatPagesHaveReserved) {
     ASSERT_TRUE(store);
     ASSERT_TRUE(store->put(demo_stash()));
     const std::string one = page_in(dir, "one.zesty"), two = page_in(dir, "two.zesty");
-    const WantedPiece large = piece("Tram Terrace", "barley", 10);
-    const WantedPiece small = piece("Seed Swap", "barley", 3);
-    const WantedPiece other = piece("Tram Terrace", "hillside", 5);
+    const ReservedPiece large = piece("Tram Terrace", "barley", 10);
+    const ReservedPiece small = piece("Seed Swap", "barley", 3);
+    const ReservedPiece other = piece("Tram Terrace", "hillside", 5);
     ASSERT_TRUE(store->reserve(one, {large, other, piece("Tram Terrace", "nowhere", 9)}));
     ASSERT_TRUE(store->reserve(two, {small}));
     using Areas = std::map<std::string, double>;
@@ -120,7 +120,7 @@ TEST(StashStore, OpensItsOlderVersions) {
         EXPECT_TRUE(again->reserved_by_others("three")->pieces.empty());
         EXPECT_EQ(again->reserved_by_others("three")->areas.contains("barley"),
                   std::string(as_it_was).find("25") != std::string::npos);
-        const WantedPiece one = piece("Tram Terrace", "barley", 10);
+        const ReservedPiece one = piece("Tram Terrace", "barley", 10);
         EXPECT_TRUE(again->reserve(two, {one}));
         EXPECT_EQ(StashStore::open(path)->reserved_by_others("three")->pieces, std::vector{one});
     }

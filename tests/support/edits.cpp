@@ -1,5 +1,6 @@
 #include "support/edits.h"
 
+#include "core/project/edits.h"
 #include "core/project/later.h"
 #include "support/between.h"
 
@@ -12,11 +13,11 @@ int below(std::mt19937& random, int n) {
 }
 
 PlacedCut& some_cut(Project& p, std::mt19937& random) {
-    return p.cuts[random() % p.cuts.size()];
+    return p.set_out.cuts[random() % p.set_out.cuts.size()];
 }
 
 Spot some_opening(const Project& p, std::mt19937& random, int openings) {
-    return {p.cuts[random() % p.cuts.size()].id, below(random, openings)};
+    return {p.set_out.cuts[random() % p.set_out.cuts.size()].id, below(random, openings)};
 }
 
 void set_out_edit(Project& p, std::mt19937& random) {
@@ -34,61 +35,61 @@ void set_out_edit(Project& p, std::mt19937& random) {
         some_cut(p, random).place.shift = {between(random, -90, 90), between(random, -90, 90)};
         break;
     case 4:
-        p.page.reveal = below(random, 2) ? Sides::even(between(random, 0, 20)) : Sides{};
+        p.set_out.page.reveal = below(random, 2) ? Sides::even(between(random, 0, 20)) : Sides{};
         break;
     case 5:
-        p.page.spread ^= true;
+        p.set_out.page.spread ^= true;
         break;
     case 6:
-        if (p.cuts.size() < 3) copy_cut(p, some_cut(p, random).id, below(random, 2) != 0, 40);
+        if (p.set_out.cuts.size() < 3) copy_cut(p, some_cut(p, random).id, below(random, 2) != 0, 40);
         break;
     case 7:
-        if (p.cuts.size() > 1) remove_cut(p, some_cut(p, random).id);
+        if (p.set_out.cuts.size() > 1) remove_cut(p, some_cut(p, random).id);
         break;
     default:
-        if (p.photos.size() < 3)
-            p.photos.push_back({"",
-                                between(random, 40, 150),
-                                between(random, 40, 150),
-                                below(random, 4) == 0,
-                                {between(random, 0, 300), between(random, 0, 300)},
-                                between(random, -20, 20),
-                                below(random, 2) != 0,
-                                {}});
+        if (p.set_out.photos.size() < 3)
+            p.set_out.photos.push_back({"",
+                                        between(random, 40, 150),
+                                        between(random, 40, 150),
+                                        below(random, 4) == 0,
+                                        {between(random, 0, 300), between(random, 0, 300)},
+                                        between(random, -20, 20),
+                                        below(random, 2) != 0,
+                                        {}});
         else
-            p.photos.clear();
+            p.set_out.photos.clear();
     }
 }
 
 void sections_edit(Project& p, std::mt19937& random, int openings) {
     const Spot spot = some_opening(p, random, openings);
-    SectionChoice c = p.choice(section_of(p, spot));
+    SectionChoice c = p.sections.choice(p.sections.section_of(spot));
     switch (below(random, 10)) {
     case 8:
-        p.backing.lips = static_cast<LipMode>(below(random, 2));
+        p.sections.backing.lips = static_cast<LipMode>(below(random, 2));
         break;
     case 9: {
         const Spot other{spot.cut, below(random, openings)};
         if (other.opening != spot.opening)
-            set_bars(p, {std::minmax(spot, other)}, static_cast<LipMode>(below(random, 2)));
-        p.mat_width = between(random, 100, 300);
-        p.style = {between(random, 0, 1), between(random, -180, 180)};
+            set_bars(p.sections, {std::minmax(spot, other)}, static_cast<LipMode>(below(random, 2)));
+        p.set_out.cutting_mat.width = between(random, 100, 300);
+        p.match.style = {between(random, 0, 1), between(random, -180, 180)};
         break;
     }
     case 0:
-        c.treatment = static_cast<Treatment>(below(random, treatments));
-        p.choose(section_of(p, spot), c);
+        c.treatment = static_cast<Treatment>(below(random, count_of_values<Treatment>));
+        p.sections.choose(p.sections.section_of(spot), c);
         break;
     case 1:
         c.lip = between(random, 0.5, 6);
-        p.choose(section_of(p, spot), c);
+        p.sections.choose(p.sections.section_of(spot), c);
         break;
     case 2:
-        c.school = static_cast<School>(below(random, schools));
-        p.choose(section_of(p, spot), c);
+        c.method = static_cast<BackingMethod>(below(random, count_of_values<BackingMethod>));
+        p.sections.choose(p.sections.section_of(spot), c);
         break;
     case 3:
-        p.backing.school = static_cast<School>(below(random, schools));
+        p.sections.backing.method = static_cast<BackingMethod>(below(random, count_of_values<BackingMethod>));
         break;
     case 4:
         group(p, {spot, some_opening(p, random, openings), some_opening(p, random, openings)});
@@ -111,14 +112,14 @@ void sections_edit(Project& p, std::mt19937& random, int openings) {
 
 void papers_edit(Project& p, std::mt19937& random, int openings) {
     const Spot spot = some_opening(p, random, openings);
-    SectionChoice c = p.choice(section_of(p, spot));
+    PaperChoice c = p.match.choice(p.sections.section_of(spot));
     const auto some_paper = [&] {
         return p.stash && !p.stash->papers.empty() ? p.stash->papers[random() % p.stash->papers.size()].id
                                                    : std::string("none");
     };
     switch (below(random, 10)) {
     case 8:
-        keep_whole(p, some_paper(), {between(random, 10, 80), between(random, 10, 80)});
+        reserve_size(p, some_paper(), {between(random, 10, 80), between(random, 10, 80)});
         break;
     case 0:
         c.paper = some_paper();
@@ -129,32 +130,32 @@ void papers_edit(Project& p, std::mt19937& random, int openings) {
         c.facing = below(random, 2) != 0;
         break;
     case 2:
-        c.print = {between(random, -90, 90), between(random, 0, 1), std::nullopt, below(random, 2) != 0};
+        c.pattern = {between(random, -90, 90), between(random, 0, 1), std::nullopt, below(random, 2) != 0};
         break;
     case 3:
-        c.print.motif = MotifAnchor{{between(random, 0, 90), between(random, 0, 90)}, {}};
+        c.pattern.motif = MotifAnchor{{between(random, 0, 90), between(random, 0, 90)}, {}};
         break;
     case 4:
-        keep_apart(p, some_paper(), some_paper(), below(random, 2) != 0);
-        p.roles[some_paper()] = static_cast<PaperRole>(below(random, 3));
+        keep_apart(p.match, some_paper(), some_paper(), below(random, 2) != 0);
+        p.match.roles[some_paper()] = static_cast<PaperRole>(below(random, 3));
         break;
     case 5:
-        p.slants = {static_cast<SlantRule>(below(random, 3)), between(random, -90, 90)};
-        p.style.map = static_cast<ToneMap>(below(random, 3));
+        p.match.slants = {static_cast<SlantRule>(below(random, 3)), between(random, -90, 90)};
+        p.match.style.map = static_cast<ToneMap>(below(random, 3));
         break;
     case 6:
-        p.pins[spot] = {some_paper() + "#1", between(random, -90, 90), {between(random, 0, 200), 40}};
+        p.sheets.pins[spot] = {some_paper() + "#1", between(random, -90, 90), {between(random, 0, 200), 40}};
         break;
     case 7:
-        p.pins.clear();
-        c.print = {};
+        p.sheets.pins.clear();
+        c.pattern = {};
         break;
     default:
         some_cut(p, random).paper = below(random, 2) ? some_paper() : "";
-        p.page.base_paper = below(random, 2) ? some_paper() : "";
-        p.page.under_photos ^= true;
+        p.set_out.page.base_paper = below(random, 2) ? some_paper() : "";
+        p.set_out.page.under_photos ^= true;
     }
-    p.choose(section_of(p, spot), c);
+    p.match.choose(p.sections.section_of(spot), c);
 }
 
 } // namespace

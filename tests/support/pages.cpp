@@ -1,5 +1,6 @@
 #include "support/pages.h"
 
+#include "core/project/edits.h"
 #include "support/lattice.h"
 
 #include <gtest/gtest.h>
@@ -20,16 +21,17 @@ Plan shapes_of(const Project& project) {
 }
 
 void expect_laid_as_planned(const Project& project, const Plan& plan) {
-    for (const UsedSheet& u : plan.used_sheets) {
+    for (const UsedSheet& u : plan.sheets.used) {
         NestJob job;
-        job.gap = project.blade_gap;
+        job.gap = project.sheets.blade_gap;
         NestResult r;
-        job.sheets.push_back({plan.sheets[u.sheet].outline, 0});
+        job.sheets.push_back({plan.papers.sheets[u.sheet].outline, 0});
         for (int patch : u.patches) {
-            const PlacedPatch& at = plan.placed[patch];
-            EXPECT_EQ(at.mirrored, plan.side_of_section[plan.patches[patch].section] == Side::B);
-            const Polygon outline =
-                transformed(plan.patches[patch].outline, at.mirrored ? Transform::mirrored_x() : Transform{});
+            const PlacedPatch& at = plan.sheets.placed[patch];
+            EXPECT_EQ(at.mirrored,
+                      plan.papers.side_of_section[plan.sections.patches[patch].section] == Side::B);
+            const Polygon outline = transformed(plan.sections.patches[patch].outline,
+                                                at.mirrored ? Transform::mirrored_x() : Transform{});
             r.placements.push_back({static_cast<int>(job.pieces.size()), 0, at.rotation_deg, at.shift});
             job.pieces.push_back({outline, true, {}, {}});
         }
@@ -54,7 +56,7 @@ const Finding* finding_in(const Plan& plan, const std::string& code) {
 }
 
 Polygon opening_on_page(const Plan& plan, int opening) {
-    return transformed(plan.cut->openings[opening].outline, plan.set_out.to_page);
+    return transformed(plan.sections.cut->openings[opening].outline, plan.set_out.whole.to_page);
 }
 
 std::vector<Polygon> random_openings(unsigned seed, std::size_t count, double least_area) {

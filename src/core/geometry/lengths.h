@@ -1,6 +1,7 @@
 #pragma once
 // Lengths as people write them. Inside, everything is millimetres.
 
+#include "core/names.h"
 #include "core/result.h"
 
 #include <string>
@@ -9,6 +10,7 @@
 namespace zesty {
 
 enum class Units { Inches, Centimetres };
+template <> inline constexpr std::array words_of<Units>{"in", "cm"};
 
 inline constexpr double mm_per_inch = 25.4;
 

@@ -1,7 +1,7 @@
 #include "core/match/capacity.h"
 
 #include "core/geometry/measure.h"
-#include "core/match/print_turn.h"
+#include "core/match/pattern_turn.h"
 #include "core/sheets/laid.h"
 
 #include <algorithm>
@@ -44,7 +44,7 @@ void mix(std::uint64_t& h, double v) {
     mix(h, std::bit_cast<std::uint64_t>(v));
 }
 
-void mix(std::uint64_t& h, const PatchPrint& p) {
+void mix(std::uint64_t& h, const PatchPattern& p) {
     mix(h, p.slant_deg.value_or(1e9));
     mix(h, static_cast<std::uint64_t>(p.stripes_only));
     mix(h, p.tone.value_or(1e9));
@@ -70,7 +70,7 @@ void mix(std::uint64_t& h, const PaperFace& face) {
 }
 
 /// The turns on the sheet that a side allows; none for any.
-std::vector<double> turns_of(const PaperFace& face, Side side, const PatchPrint& print) {
+std::vector<double> turns_of(const PaperFace& face, Side side, const PatchPattern& print) {
     if (print.slant_deg && (!print.stripes_only || face.pattern == Pattern::Stripe)) {
         const double turn = turn_for_slant(face, side, *print.slant_deg);
         if (face.direction == Direction::Fixed) return {turn};
@@ -112,8 +112,8 @@ NestBand band_for(const Paper& paper, const PaperFace& face, Side side, double t
 } // namespace
 
 void Capacity::use(const Stash& stash, const std::vector<Sheet>& sheets, const std::vector<Patch>& patches,
-                   double gap, unsigned seed, std::vector<PatchPrint> prints,
-                   const std::vector<WantedPiece>& wanted) {
+                   double gap, unsigned seed, std::vector<PatchPattern> prints,
+                   const std::vector<ReservedPiece>& wanted) {
     stash_ = &stash;
     sheets_ = &sheets;
     patches_ = &patches;
@@ -125,7 +125,7 @@ void Capacity::use(const Stash& stash, const std::vector<Sheet>& sheets, const s
     for (std::size_t p = 0; p < patches.size(); ++p) {
         std::uint64_t h = seed_hash;
         mix(h, patches[p].on_sheet());
-        if (prints_[p] != PatchPrint{}) mix(h, prints_[p]);
+        if (prints_[p] != PatchPattern{}) mix(h, prints_[p]);
         patch_hash_.push_back(h);
     }
     paper_hash_.clear();
@@ -174,7 +174,7 @@ std::vector<std::vector<int>> Capacity::pieces_of(const std::vector<LaidPatch>& 
     std::vector<std::vector<int>> out;
     std::map<std::pair<int, Side>, std::size_t> groups;
     for (std::size_t k = 0; k < patches.size(); ++k) {
-        const PatchPrint& print = prints_[patches[k].patch];
+        const PatchPattern& print = prints_[patches[k].patch];
         if (print.run_on >= 0 && !print.pin) {
             const auto [at, fresh] = groups.try_emplace({print.run_on, patches[k].side}, out.size());
             if (!fresh) {
@@ -188,7 +188,7 @@ std::vector<std::vector<int>> Capacity::pieces_of(const std::vector<LaidPatch>& 
 }
 
 /// Everywhere on the sheets where the feature of the print comes to lie where it is wanted.
-std::vector<NestPin> Capacity::motif_pins(int paper, const LaidPatch& patch, const PatchPrint::Motif& motif,
+std::vector<NestPin> Capacity::motif_pins(int paper, const LaidPatch& patch, const PatchPattern::Motif& motif,
                                           const std::vector<double>& turns,
                                           const std::vector<int>& sheets) const {
     const Paper& info = stash_->papers[paper];
@@ -223,7 +223,7 @@ std::vector<NestPin> Capacity::motif_pins(int paper, const LaidPatch& patch, con
 NestPiece Capacity::piece_for(int paper, const LaidPatch& patch, const std::vector<int>& sheets) const {
     const Paper& info = stash_->papers[paper];
     const PaperFace face = info.face(patch.side);
-    const PatchPrint& print = prints_[patch.patch];
+    const PatchPattern& print = prints_[patch.patch];
     const std::vector<double> turns = turns_of(face, patch.side, print);
     NestPiece out{
         transformed((*patches_)[patch.patch].on_sheet(), turned_over(patch.side)), turns.empty(), turns, {}};
@@ -301,7 +301,7 @@ bool Capacity::fits_alone(int patch, int paper, Side side) {
     if (side == Side::B) mix(h, std::uint64_t{1});
     const auto known = alone_.find(h);
     if (known != alone_.end()) return known->second;
-    const PatchPrint& print = prints_[patch];
+    const PatchPattern& print = prints_[patch];
     const bool anywhere = !print.pin && !print.motif && !print.tone;
     const Box box = bounds((*patches_)[patch].on_sheet());
     // However it is turned it stays within a circle, and so within this square.

@@ -1,10 +1,10 @@
 #pragma once
 // Does it fit on the paper there is? Answered by really laying the patches on the sheets, never by area.
 
-#include "core/match/print_wish.h"
+#include "core/match/pattern_wish.h"
 #include "core/sections/patches.h"
 #include "core/sheets/nest.h"
-#include "core/stash/wanted.h"
+#include "core/stash/reserved_piece.h"
 
 #include <memory>
 #include <unordered_map>
@@ -20,10 +20,10 @@ struct LaidPatch {
 };
 
 /// What a patch asks of the print and of its place, in page coordinates.
-struct PatchPrint {
-    std::optional<double> slant_deg; ///< as in PrintWish
+struct PatchPattern {
+    std::optional<double> slant_deg; ///< as in PatternWish
     bool stripes_only = false;       ///< the slant is for striped papers alone
-    std::optional<double> tone;      ///< as in PrintWish; only an ombre listens
+    std::optional<double> tone;      ///< as in PatternWish; only an ombre listens
     struct Motif {
         Point on_paper;
         Point on_page;
@@ -38,7 +38,7 @@ struct PatchPrint {
         bool operator==(const Pin&) const = default;
     };
     std::optional<Pin> pin; ///< goes before everything else; only where the sheet is of the patch's paper
-    bool operator==(const PatchPrint&) const = default;
+    bool operator==(const PatchPattern&) const = default;
 };
 
 /// What a nesting of one paper's patches gave.
@@ -58,8 +58,8 @@ public:
     /// All must outlive this object's use; `patches` in page coordinates, `prints` by patch or empty. Layings
     /// that are for good keep room for what is wanted.
     void use(const Stash& stash, const std::vector<Sheet>& sheets, const std::vector<Patch>& patches,
-             double gap, unsigned seed, std::vector<PatchPrint> prints = {},
-             const std::vector<WantedPiece>& wanted = {});
+             double gap, unsigned seed, std::vector<PatchPattern> prints = {},
+             const std::vector<ReservedPiece>& wanted = {});
 
     /// Lays the patches on the paper's sheets, scraps first.
     const PaperNest& lay(int paper, std::vector<LaidPatch> patches, int attempts, const StopToken& stop);
@@ -75,7 +75,7 @@ public:
 private:
     std::uint64_t key(int paper, const std::vector<LaidPatch>& patches) const;
     NestPiece piece_for(int paper, const LaidPatch& patch, const std::vector<int>& sheets) const;
-    std::vector<NestPin> motif_pins(int paper, const LaidPatch& patch, const PatchPrint::Motif& motif,
+    std::vector<NestPin> motif_pins(int paper, const LaidPatch& patch, const PatchPattern::Motif& motif,
                                     const std::vector<double>& turns, const std::vector<int>& sheets) const;
     std::vector<std::vector<int>> pieces_of(const std::vector<LaidPatch>& patches) const;
 
@@ -84,7 +84,7 @@ private:
     const std::vector<Patch>* patches_ = nullptr;
     double gap_ = 0;
     unsigned seed_ = 1;
-    std::vector<PatchPrint> prints_;
+    std::vector<PatchPattern> prints_;
     std::vector<std::vector<int>> wanted_of_;   ///< by paper: into what is wanted
     std::vector<std::vector<NestPiece>> later_; ///< by paper: the same as pieces
     std::vector<std::uint64_t> patch_hash_;

@@ -1,6 +1,6 @@
 #include "core/match/cost.h"
 
-#include "core/match/print_turn.h"
+#include "core/match/pattern_turn.h"
 
 #include <algorithm>
 #include <cmath>
@@ -14,7 +14,7 @@ constexpr double weight_apart = 4000;
 constexpr double weight_alike = 100;
 constexpr double weight_similar = 20;
 constexpr double weight_share = 40;
-constexpr double weight_print = 6;
+constexpr double weight_pattern = 6;
 constexpr double weight_across = 5;
 constexpr double weight_lonely = 2;
 constexpr double weight_even = 0.3;
@@ -170,7 +170,7 @@ std::vector<CostTerm> Cost::own_terms(int section, int face) const {
         add(CostTerm::Kind::Tone, weight_tone * job_.style.drift * off);
     }
     if (const double room = room_for(looks_[face]); s.radius < room)
-        add(CostTerm::Kind::Print, w.print * weight_print * (1 - s.radius / room));
+        add(CostTerm::Kind::Print, w.pattern * weight_pattern * (1 - s.radius / room));
     double behind = 0;
     for (const Lab& other : s.behind)
         behind = std::max(behind, 1 - difference(lab_[face], other) / stands_out_from);
@@ -203,7 +203,7 @@ std::optional<double> Cost::run_of(int section, int face) const {
 /// Stripes side by side are to run the same way.
 double Cost::across(int section, int face, int other, int other_face) const {
     if (!striped_[face] || !striped_[other_face]) return 0;
-    const double weight = job_.style.weights.print * weight_across;
+    const double weight = job_.style.weights.pattern * weight_across;
     const auto a = run_of(section, face);
     const auto b = run_of(other, other_face);
     if (!a || !b) return weight * maybe_across;

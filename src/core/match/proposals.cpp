@@ -9,7 +9,7 @@ namespace {
 
 constexpr double clearly = 0.25;
 constexpr double slightly = 0.1;
-constexpr double another_school = 0.6;
+constexpr double another_spread = 0.6;
 constexpr double effort_for_more = 0.3; ///< the first is what was asked for
 
 struct Variant {
@@ -23,10 +23,10 @@ std::vector<Variant> variants(const MatchJob& job) {
     if (!job.start.empty()) out.push_back({Idea::FromHere, job.style, job.seed});
     MatchStyle other = job.style;
     const bool drifts = job.style.drift > 0.5;
-    other.drift = std::clamp(job.style.drift + (drifts ? -another_school : another_school), 0.0, 1.0);
+    other.drift = std::clamp(job.style.drift + (drifts ? -another_spread : another_spread), 0.0, 1.0);
     out.push_back({drifts ? Idea::MoreScatter : Idea::MoreDrift, other, job.seed});
     const auto more = [](double weight, double times) {
-        return std::clamp(times * weight, 2.0, greatest_weight);
+        return std::clamp(times * weight, 2.0, weight_limits.most);
     };
     MatchStyle thrifty = job.style;
     thrifty.weights.thrift = more(job.style.weights.thrift, 4);

@@ -1,6 +1,8 @@
 #pragma once
 // How colours are spread over the page: the two schools, everything between them, and what counts how much.
 
+#include "core/limits.h"
+#include "core/names.h"
 #include "core/stash/colour.h"
 
 #include <vector>
@@ -13,18 +15,20 @@ enum class ToneMap {
     Zones,     ///< bands from the light end on, each with a colour of its own
     Background ///< the picture of the base paper
 };
+template <> inline constexpr std::array words_of<ToneMap>{"gradient", "zones", "background"};
 
 /// Weights go from 0 to this. A person sets them up to 2; proposals that are made for one aim go beyond.
-inline constexpr double greatest_weight = 8;
+inline constexpr Limits weight_limits{0, 8};
+inline constexpr Limits drift_limits{0, 1};
 
 /// How much each aim counts: 1 as usual, 0 not at all.
 struct MatchWeights {
-    double differ = 1; ///< neighbours look different
-    double spread = 1; ///< every paper all over the page, and no colour too much in one spot
-    double print = 1;  ///< large prints in large openings; stripes side by side run the same way
-    double behind = 1; ///< papers stand out from the cut and from the base
-    double photo = 1;  ///< papers beside a photo keep clear of its colours
-    double thrift = 1; ///< scraps first, few new sheets
+    double differ = 1;  ///< neighbours look different
+    double spread = 1;  ///< every paper all over the page, and no colour too much in one spot
+    double pattern = 1; ///< large prints in large openings; stripes side by side run the same way
+    double behind = 1;  ///< papers stand out from the cut and from the base
+    double photo = 1;   ///< papers beside a photo keep clear of its colours
+    double thrift = 1;  ///< scraps first, few new sheets
     bool operator==(const MatchWeights&) const = default;
 };
 
@@ -45,9 +49,6 @@ enum class PaperRole {
     Spare, ///< as little of it as goes
     Tie    ///< holds the others together: in three places at least
 };
-
-/// "gradient", "zones", "background"; "use-up", "spare", "tie".
-const char* key_of(ToneMap map);
-const char* key_of(PaperRole role);
+template <> inline constexpr std::array words_of<PaperRole>{"use-up", "spare", "tie"};
 
 } // namespace zesty

@@ -26,10 +26,10 @@ struct Used {
 /// Sections by the side of paper they have.
 std::map<std::pair<int, Side>, Used> used_faces(const Project& project, const Plan& plan) {
     std::map<std::pair<int, Side>, Used> out;
-    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
-        const int paper = plan.paper_of_section[s];
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
+        const int paper = plan.papers.of_section[s];
         if (paper < 0) continue;
-        const Side side = plan.side_of_section[s];
+        const Side side = plan.papers.side_of_section[s];
         const auto [at, fresh] = out.try_emplace({paper, side});
         if (fresh) at->second.lab = to_lab(project.stash->papers[paper].face(side).colour);
         at->second.sections.push_back(static_cast<int>(s));
@@ -76,7 +76,7 @@ void about_swallowed(const Project& project, const Plan& plan, const MatchJob& j
             std::vector<int> openings;
             for (int s : used.sections)
                 if (job.sections[s].beside_photo > very_near_photo)
-                    openings.push_back(plan.sections[s].openings.front());
+                    openings.push_back(plan.sections.all[s].openings.front());
             if (openings.empty()) continue;
             Finding f;
             f.code = "photo-swallowed";
@@ -94,12 +94,12 @@ void about_swallowed(const Project& project, const Plan& plan, const MatchJob& j
 }
 
 void about_roles(const Project& project, const Plan& plan, std::vector<Finding>& out) {
-    for (const auto& [id, role] : project.roles) {
+    for (const auto& [id, role] : project.match.roles) {
         const int paper = project.stash->find(id);
         if (paper < 0 || role != PaperRole::Tie) continue;
         const auto uses = static_cast<std::size_t>(
-            std::count(plan.paper_of_section.begin(), plan.paper_of_section.end(), paper));
-        if (uses >= 3 || plan.sections.size() < 3) continue;
+            std::count(plan.papers.of_section.begin(), plan.papers.of_section.end(), paper));
+        if (uses >= 3 || plan.sections.all.size() < 3) continue;
         out.push_back(
             {"tie",
              Severity::Advice,
@@ -114,18 +114,18 @@ void about_roles(const Project& project, const Plan& plan, std::vector<Finding>&
 
 /// Where on the page a paper that is used once would balance it: the side away from its place.
 void about_lonely(const Project& project, const Plan& plan, const Faces& faces, std::vector<Finding>& out) {
-    if (project.style.drift > 0.5 || faces.size() < 2) return;
+    if (project.match.style.drift > 0.5 || faces.size() < 2) return;
     Box box;
     std::size_t backed = 0;
-    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
-        box.add(plan.middle_of(plan.sections[s].openings.front()));
-        backed += plan.paper_of_section[s] >= 0;
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
+        box.add(plan.middle_of(plan.sections.all[s].openings.front()));
+        backed += plan.papers.of_section[s] >= 0;
     }
     if (backed < 3 * faces.size()) return;
     static constexpr std::array sides{"right", "bottom", "left", "top"};
     for (const auto& [face, used] : faces) {
         if (used.sections.size() != 1) continue;
-        const int opening = plan.sections[used.sections[0]].openings.front();
+        const int opening = plan.sections.all[used.sections[0]].openings.front();
         const Point away = box.centre() - plan.middle_of(opening);
         const std::size_t side =
             std::abs(away.x) > std::abs(away.y) ? (away.x > 0 ? 0 : 2) : (away.y > 0 ? 1 : 3);
@@ -144,16 +144,16 @@ void about_lonely(const Project& project, const Plan& plan, const Faces& faces, 
 } // namespace
 
 void add_colour_findings(const Project& project, const Plan& plan, std::vector<Finding>& out) {
-    if (!project.stash || project.stash->papers.empty() || plan.sections.empty()) return;
+    if (!project.stash || project.stash->papers.empty() || plan.sections.all.empty()) return;
     const Faces faces = used_faces(project, plan);
     about_roles(project, plan, out);
     if (faces.empty()) return;
     about_lonely(project, plan, faces, out);
-    const bool pictures = std::any_of(project.photos.begin(), project.photos.end(),
+    const bool pictures = std::any_of(project.set_out.photos.begin(), project.set_out.photos.end(),
                                       [](const Photo& p) { return static_cast<bool>(p.picture); });
     if (!pictures) return;
     const MatchJob job = match_job(project, plan, true);
-    for (const Photo& photo : project.photos) {
+    for (const Photo& photo : project.set_out.photos) {
         if (!photo.picture) continue;
         about_missing(photo, faces, out);
         about_swallowed(project, plan, job, photo, faces, out);

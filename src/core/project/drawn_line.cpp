@@ -19,24 +19,24 @@ int points_inside(const Polygon& opening, Point from, Point to) {
 } // namespace
 
 std::optional<DrawnDivision> division_by_line(const Plan& plan, Point from, Point to) {
-    if (!plan.cut || distance(from, to) < 1) return {};
+    if (!plan.sections.cut || distance(from, to) < 1) return {};
     int best = -1;
     int most = 0;
-    for (std::size_t o = 0; o < plan.cut->openings.size(); ++o) {
-        if (plan.cut_of_opening[o] < 0 || plan.spots[o].part != 0 ||
-            plan.spots[o].opening >= first_piece_spot)
+    for (std::size_t o = 0; o < plan.sections.cut->openings.size(); ++o) {
+        if (plan.sections.cut_of_opening[o] < 0 || plan.sections.spots[o].part != 0 ||
+            plan.sections.spots[o].opening >= first_piece_spot)
             continue;
-        const int inside =
-            points_inside(transformed(plan.cut->openings[o].outline, plan.set_out.to_page), from, to);
+        const int inside = points_inside(
+            transformed(plan.sections.cut->openings[o].outline, plan.set_out.whole.to_page), from, to);
         if (inside > most) {
             most = inside;
             best = static_cast<int>(o);
         }
     }
     if (best < 0) return {};
-    const Transform to_drawing = inverse(plan.each_cut[plan.cut_of_opening[best]].to_page);
-    const Box box =
-        bounds(transformed(plan.cut->openings[best].outline.outer, to_drawing * plan.set_out.to_page));
+    const Transform to_drawing = inverse(plan.set_out.each[plan.sections.cut_of_opening[best]].to_page);
+    const Box box = bounds(transformed(plan.sections.cut->openings[best].outline.outer,
+                                       to_drawing * plan.set_out.whole.to_page));
     const Point a = to_drawing(from);
     const Point b = to_drawing(to);
     const Point middle = (a + b) * 0.5;
@@ -45,7 +45,7 @@ std::optional<DrawnDivision> division_by_line(const Plan& plan, Point from, Poin
     d.turn_deg = std::remainder(std::atan2(b.y - a.y, b.x - a.x) * 180 / M_PI, 360.0);
     d.at = {(middle.x - box.x0) / std::max(box.width(), 1e-9),
             (middle.y - box.y0) / std::max(box.height(), 1e-9)};
-    return DrawnDivision{plan.spots[best], d};
+    return DrawnDivision{plan.sections.spots[best], d};
 }
 
 } // namespace zesty

@@ -18,16 +18,16 @@ void by_severity(std::vector<Finding>& findings) {
 }
 
 void about_the_drawing(const Plan& plan, std::vector<Finding>& out) {
-    for (const std::string& w : plan.cut->warnings)
+    for (const std::string& w : plan.sections.cut->warnings)
         out.push_back({"drawing", Severity::Note, "About the drawing", w, std::nullopt, {}, {}, {}});
 }
 
 void about_lips(const Project& project, const Plan& plan, std::vector<Finding>& out) {
     std::vector<int> narrow;
     const Patch* worst = nullptr;
-    for (const Patch& p : plan.patches) {
-        const bool lipless = p.school == School::Inlay || p.school == School::CutFrom || p.border > 0 ||
-                             plan.cut_of_opening[p.opening] < 0;
+    for (const Patch& p : plan.sections.patches) {
+        const bool lipless = p.method == BackingMethod::Inlay || p.method == BackingMethod::CutFrom ||
+                             p.border > 0 || plan.sections.cut_of_opening[p.opening] < 0;
         if (p.lip >= p.lip_wanted - 0.1 || lipless) continue;
         narrow.push_back(p.opening);
         if (!worst || p.lip < worst->lip) worst = &p;
@@ -38,7 +38,8 @@ void about_lips(const Project& project, const Plan& plan, std::vector<Finding>& 
     f.severity = worst->lip < 0.8 ? Severity::Advice : Severity::Note;
     f.title = "Smallest lip " + format_mm(worst->lip) + ", opening " + std::to_string(worst->opening + 1);
     f.message = count_of(narrow.size(), "patch gets", "patches get") + " less than the " +
-                format_length(project.lip, project.units) + " wanted, because the bars are no wider" +
+                format_length(project.sections.lip, project.units) +
+                " wanted, because the bars are no wider" +
                 (worst->lip < 0.8 ? "; glue there with a fine tip or an adhesive sheet." : ".");
     f.where = plan.middle_of(worst->opening);
     f.openings = narrow;
@@ -48,10 +49,10 @@ void about_lips(const Project& project, const Plan& plan, std::vector<Finding>& 
 void about_choices(const Project& project, const Plan& plan, std::vector<Finding>& out) {
     std::vector<int> bare;
     std::vector<int> gone;
-    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
-        const Section& section = plan.sections[s];
-        if (!takes_paper(section.treatment) || plan.paper_of_section[s] >= 0) continue;
-        (section.paper.empty() ? bare : gone).push_back(section.openings.front());
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
+        const Section& section = plan.sections.all[s];
+        if (!takes_paper(section.treatment) || plan.papers.of_section[s] >= 0) continue;
+        (project.match.choice(section.id).paper.empty() ? bare : gone).push_back(section.openings.front());
     }
     if (!gone.empty())
         out.push_back({"lost-paper",
@@ -84,38 +85,38 @@ void about_choices(const Project& project, const Plan& plan, std::vector<Finding
 }
 
 void about_alike(const Project& project, const Plan& plan, std::vector<Finding>& out) {
-    for (int i : plan.alike) {
-        const Neighbours& n = plan.neighbours[i];
-        const Paper& paper = project.stash->papers[plan.paper_of_section[n.a]];
-        out.push_back(
-            {"alike",
-             Severity::Advice,
-             plan.sections[n.a].label + " and " + plan.sections[n.b].label + " are both " + paper.name,
-             n.width > 0 ? "They share a bar of " + format_length(n.width, project.units) + "."
-                         : "They meet without a bar between them.",
-             (n.from + n.to) * 0.5,
-             {plan.sections[n.a].openings.front(), plan.sections[n.b].openings.front()},
-             {},
-             {}});
+    for (int i : plan.papers.alike) {
+        const Neighbours& n = plan.sections.neighbours[i];
+        const Paper& paper = project.stash->papers[plan.papers.of_section[n.a]];
+        out.push_back({"alike",
+                       Severity::Advice,
+                       plan.sections.all[n.a].label + " and " + plan.sections.all[n.b].label + " are both " +
+                           paper.name,
+                       n.width > 0 ? "They share a bar of " + format_length(n.width, project.units) + "."
+                                   : "They meet without a bar between them.",
+                       (n.from + n.to) * 0.5,
+                       {plan.sections.all[n.a].openings.front(), plan.sections.all[n.b].openings.front()},
+                       {},
+                       {}});
     }
 }
 
 void offer(Finding& f, const Project& project, const Plan& plan, int section, const WaysOut::Answer& way) {
     const Paper& paper = project.stash->papers[way.paper];
-    f.fix = GivePaper{plan.sections[section].id, paper.id, way.side};
-    f.fix_label = paper.name + (way.side == Side::B ? " B" : "") + " in " + plan.sections[section].label;
+    f.fix = GivePaper{plan.sections.all[section].id, paper.id, way.side};
+    f.fix_label = paper.name + (way.side == Side::B ? " B" : "") + " in " + plan.sections.all[section].label;
 }
 
 bool is_pinned(const Project& project, const Plan& plan, int opening) {
-    return project.pins.contains(plan.spots[opening]);
+    return project.sheets.pins.contains(plan.sections.spots[opening]);
 }
 
 void about_short(const Project& project, const Plan& plan, WaysOut& ways, const Shapes& shapes,
                  std::vector<Finding>& out) {
-    for (const ShortPatch& s : plan.short_patches) {
-        const int paper = plan.paper_of_section[s.section];
+    for (const ShortPatch& s : plan.sheets.short_patches) {
+        const int paper = plan.papers.of_section[s.section];
         if (paper < 0) continue;
-        const Patch& patch = plan.patches[s.patch];
+        const Patch& patch = plan.sections.patches[s.patch];
         Finding f{"short",
                   Severity::Problem,
                   std::to_string(patch.opening + 1) + " does not fit on " + project.stash->papers[paper].name,
@@ -127,7 +128,7 @@ void about_short(const Project& project, const Plan& plan, WaysOut& ways, const 
         const auto answer = ways.another_paper(s.section, true);
         std::vector<std::pair<Fix, std::string>> fixes;
         if (is_pinned(project, plan, patch.opening))
-            fixes.emplace_back(Unpin{plan.spots[patch.opening]}, "Take its pin out");
+            fixes.emplace_back(Unpin{plan.sections.spots[patch.opening]}, "Take its pin out");
         if (answer.paper >= 0) {
             offer(f, project, plan, s.section, answer);
             fixes.emplace_back(f.fix, f.fix_label);
@@ -136,8 +137,8 @@ void about_short(const Project& project, const Plan& plan, WaysOut& ways, const 
         }
         const auto& others = ways.other_ways(s.section, shapes);
         fixes.insert(fixes.end(), others.begin(), others.end());
-        fixes.emplace_back(SetTreatment{plan.sections[s.section].id, Treatment::Open},
-                           "Leave " + plan.sections[s.section].label + " open");
+        fixes.emplace_back(SetTreatment{plan.sections.all[s.section].id, Treatment::Open},
+                           "Leave " + plan.sections.all[s.section].label + " open");
         f.fix = fixes.front().first;
         f.fix_label = fixes.front().second;
         f.more_fixes.assign(fixes.begin() + 1, fixes.end());
@@ -146,16 +147,16 @@ void about_short(const Project& project, const Plan& plan, WaysOut& ways, const 
 }
 
 bool touch(const Plan& plan, int a, int b) {
-    return std::any_of(plan.neighbours.begin(), plan.neighbours.end(),
+    return std::any_of(plan.sections.neighbours.begin(), plan.sections.neighbours.end(),
                        [&](const Neighbours& n) { return (n.a == a && n.b == b) || (n.a == b && n.b == a); });
 }
 
 /// How many sections with paper, up to four, all lie beside each other, these two among them.
 std::size_t meeting(const Plan& plan, int a, int b) {
     std::vector<int> both;
-    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
         const int i = static_cast<int>(s);
-        if (i != a && i != b && plan.paper_of_section[s] >= 0 && touch(plan, i, a) && touch(plan, i, b))
+        if (i != a && i != b && plan.papers.of_section[s] >= 0 && touch(plan, i, a) && touch(plan, i, b))
             both.push_back(i);
     }
     for (int c : both)
@@ -169,7 +170,7 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
     std::size_t next = 0;
     for (Finding& f : plan.findings) {
         if (f.code != "alike") continue;
-        const Neighbours& n = plan.neighbours[plan.alike[next++]];
+        const Neighbours& n = plan.sections.neighbours[plan.papers.alike[next++]];
         const auto a = ways.another_paper(n.a, false);
         if (a.paper >= 0) {
             offer(f, project, plan, n.a, a);
@@ -180,9 +181,9 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
             offer(f, project, plan, n.b, b);
             continue;
         }
-        if (const std::size_t all = meeting(plan, n.a, n.b); all > plan.papers.size()) {
+        if (const std::size_t all = meeting(plan, n.a, n.b); all > plan.papers.uses.size()) {
             f.message += " " + std::to_string(all) + " sections meet here and there are only " +
-                         std::to_string(plan.papers.size()) + " papers: two of them must be alike.";
+                         std::to_string(plan.papers.uses.size()) + " papers: two of them must be alike.";
             continue;
         }
         if (!a.searched || !b.searched) continue;
@@ -195,10 +196,10 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
 } // namespace
 
 std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
-    std::vector<Finding> out = plan.set_out.findings;
-    out.insert(out.end(), plan.frame.findings.begin(), plan.frame.findings.end());
-    out.insert(out.end(), plan.photo_findings.begin(), plan.photo_findings.end());
-    if (!plan.cut) {
+    std::vector<Finding> out = plan.set_out.whole.findings;
+    out.insert(out.end(), plan.set_out.frame.findings.begin(), plan.set_out.frame.findings.end());
+    out.insert(out.end(), plan.set_out.photo_findings.begin(), plan.set_out.photo_findings.end());
+    if (!plan.sections.cut) {
         by_severity(out);
         return out;
     }
@@ -214,7 +215,7 @@ std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
 
 void add_sheet_findings(const Project& project, Plan& plan, Capacity& capacity, const StopToken& stop,
                         const Shapes& shapes) {
-    if (!plan.cut) return;
+    if (!plan.sections.cut) return;
     WaysOut ways(project, plan, capacity, stop);
     explain_alike(project, plan, ways);
     about_short(project, plan, ways, shapes, plan.findings);

@@ -1,6 +1,7 @@
 #pragma once
 // What a plan has to say about itself.
 
+#include "core/match/capacity.h"
 #include "core/project/ways_out.h"
 
 namespace zesty {

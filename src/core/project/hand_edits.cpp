@@ -1,29 +1,30 @@
 #include "core/project/hand_edits.h"
 
 #include "core/geometry/measure.h"
-#include "core/match/print_turn.h"
+#include "core/match/pattern_turn.h"
 
 #include <cmath>
 
 namespace zesty {
 
-std::optional<PrintWish> moved_print(const Project& project, const Plan& plan, int opening, Point from,
-                                     Point to) {
+std::optional<PatternWish> moved_pattern(const Project& project, const Plan& plan, int opening, Point from,
+                                         Point to) {
     const int patch = plan.patch_of(opening);
     if (patch < 0) return std::nullopt;
-    const PrintWish& now = project.choice(plan.sections[plan.patches[patch].section].id).print;
-    if (plan.placed[patch].sheet < 0) {
+    const PatternWish& now =
+        project.match.choice(plan.sections.all[plan.sections.patches[patch].section].id).pattern;
+    if (plan.sheets.placed[patch].sheet < 0) {
         // What was wanted before found no place; it can still be wanted elsewhere.
         if (!now.motif) return std::nullopt;
-        PrintWish elsewhere = now;
+        PatternWish elsewhere = now;
         elsewhere.motif->off_middle = elsewhere.motif->off_middle + (to - from);
         return elsewhere;
     }
-    const PlacedPatch& at = plan.placed[patch];
-    const int section = plan.patches[patch].section;
-    const Paper& paper = project.stash->papers[plan.paper_of_section[section]];
-    const PaperFace face = paper.face(plan.side_of_section[section]);
-    PrintWish out = now;
+    const PlacedPatch& at = plan.sheets.placed[patch];
+    const int section = plan.sections.patches[patch].section;
+    const Paper& paper = project.stash->papers[plan.papers.of_section[section]];
+    const PaperFace face = paper.face(plan.papers.side_of_section[section]);
+    PatternWish out = now;
     Point feature = at.to_sheet()(from);
     if (at.mirrored) feature.x = picture_box(paper).width() - feature.x;
     out.motif = MotifAnchor{feature, to - plan.middle_of(opening)};
@@ -33,12 +34,13 @@ std::optional<PrintWish> moved_print(const Project& project, const Plan& plan, i
 }
 
 std::optional<SheetPin> pinned(const Plan& plan, int patch, int sheet, Point by, double turn_deg) {
-    const PlacedPatch& at = plan.placed[patch];
-    if (at.sheet < 0 || plan.sheets[at.sheet].paper != plan.sheets[sheet].paper) return std::nullopt;
-    SheetPin out{plan.sheets[sheet].id, at.rotation_deg, at.shift + by};
+    const PlacedPatch& at = plan.sheets.placed[patch];
+    if (at.sheet < 0 || plan.papers.sheets[at.sheet].paper != plan.papers.sheets[sheet].paper)
+        return std::nullopt;
+    SheetPin out{plan.papers.sheets[sheet].id, at.rotation_deg, at.shift + by};
     if (turn_deg == 0) return out;
     // About the middle of the patch, not of the page.
-    const Point middle = bounds(transformed(plan.patches[patch].on_sheet(), at.to_sheet())).centre();
+    const Point middle = bounds(transformed(plan.sections.patches[patch].on_sheet(), at.to_sheet())).centre();
     const Point off = at.shift - middle;
     out.rotation_deg = std::remainder(at.rotation_deg + turn_deg, 360.0);
     out.shift = middle + Transform::turned_deg(turn_deg)(off) + by;

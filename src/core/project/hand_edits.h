@@ -8,8 +8,8 @@ namespace zesty {
 
 /// The print in an opening moved so that what lies under `from` comes to lie under `to`, turned as it is now;
 /// points on the page. Nothing for an opening whose patch has no place on a sheet, unless a wish is why.
-std::optional<PrintWish> moved_print(const Project& project, const Plan& plan, int opening, Point from,
-                                     Point to);
+std::optional<PatternWish> moved_pattern(const Project& project, const Plan& plan, int opening, Point from,
+                                         Point to);
 
 /// A patch pinned to a sheet (into Plan::sheets) after it was moved by `by` mm on it and turned about its
 /// middle; by nothing, where it lies now. Nothing when it has no place yet, or the sheet is of another paper.

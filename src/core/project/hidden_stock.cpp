@@ -17,7 +17,7 @@ public:
     HiddenStock(const Project& project, Plan& plan) : project_(project), plan_(plan) {}
 
     void take_frame() {
-        const Page& page = project_.page;
+        const Page& page = project_.set_out.page;
         if (!page.framed() || page.frame_paper.empty()) return;
         for (std::size_t leaf = 0; leaf < page.leaves().size(); ++leaf) {
             Sheet* best =
@@ -34,7 +34,7 @@ public:
     }
 
     void take_base() {
-        const Page& page = project_.page;
+        const Page& page = project_.set_out.page;
         if (page.base_paper.empty()) return;
         for (const Box& leaf : page.leaves()) {
             const Box base = page.base_of(leaf);
@@ -48,10 +48,10 @@ public:
     }
 
     void take_cuts() {
-        for (std::size_t c = 0; c < project_.cuts.size(); ++c) {
-            const std::string& paper = project_.cuts[c].paper;
+        for (std::size_t c = 0; c < project_.set_out.cuts.size(); ++c) {
+            const std::string& paper = project_.set_out.cuts[c].paper;
             if (paper.empty()) continue;
-            const Box box = plan_.each_cut[c].cut_box;
+            const Box box = plan_.set_out.each[c].cut_box;
             const auto from = cut_from(paper, box);
             if (!from) {
                 miss("cut-paper", "No sheet for the cut", "the cut's paper", box.width(), box.height());
@@ -82,7 +82,7 @@ private:
     template <class Fits> Sheet* smallest(const std::string& id, Fits fits) {
         const int paper = project_.stash ? project_.stash->find(id) : -1;
         Sheet* best = nullptr;
-        for (Sheet& s : plan_.sheets)
+        for (Sheet& s : plan_.papers.sheets)
             if (paper >= 0 && s.paper == paper && s.kind > SheetKind::Gutted && s.area > 0 && fits(s) &&
                 (!best || s.area < best->area))
                 best = &s;
@@ -103,22 +103,22 @@ private:
 
     /// The largest piece that is left when a corner has been cut off.
     void cut_off(Sheet& sheet, const Box& corner) {
-        const auto rest = subtract({sheet.outline}, {{ring_of(corner.grown(project_.blade_gap)), {}}});
+        const auto rest = subtract({sheet.outline}, {{ring_of(corner.grown(project_.sheets.blade_gap)), {}}});
         const bool some = rest && !rest->empty() && area(largest(*rest)) > worth_offering;
         sheet.kind = SheetKind::Offcut;
         keep(sheet, some ? largest(*rest) : Polygon{});
     }
 
     void offer(const Polygon& outline, SheetKind kind, int paper, const std::string& id) {
-        const auto inside = grow({outline}, -project_.blade_gap / 2);
+        const auto inside = grow({outline}, -project_.sheets.blade_gap / 2);
         if (!inside) return;
         for (const Polygon& p : *inside)
-            if (area(p) > worth_offering) plan_.sheets.push_back({id, paper, p, area(p), kind});
+            if (area(p) > worth_offering) plan_.papers.sheets.push_back({id, paper, p, area(p), kind});
     }
 
     void offer_under_photos(const Box& base, const CutFrom& from) {
         Region hidden;
-        for (const Photo& photo : project_.photos) {
+        for (const Photo& photo : project_.set_out.photos) {
             const auto inner = grow({outline_of(photo)}, -rim_under_photo);
             if (inner) hidden.insert(hidden.end(), inner->begin(), inner->end());
         }
@@ -135,27 +135,27 @@ private:
     }
 
     void offer_drop_outs(int cut, const CutFrom& from) {
-        const Transform onto = from.to_sheet * plan_.set_out.to_page;
-        for (std::size_t o = 0; o < plan_.cut->openings.size(); ++o) {
-            const Spot name = plan_.spots[o];
-            if (plan_.cut_of_opening[o] != cut || name.part != 0 || name.opening >= first_piece_spot)
+        const Transform onto = from.to_sheet * plan_.set_out.whole.to_page;
+        for (std::size_t o = 0; o < plan_.sections.cut->openings.size(); ++o) {
+            const Spot name = plan_.sections.spots[o];
+            if (plan_.sections.cut_of_opening[o] != cut || name.part != 0 || name.opening >= first_piece_spot)
                 continue;
-            offer(transformed(plan_.cut->openings[o].outline, onto), SheetKind::DropOut, from.paper,
+            offer(transformed(plan_.sections.cut->openings[o].outline, onto), SheetKind::DropOut, from.paper,
                   from.sheet + "/out" + std::to_string(name.opening + 1));
         }
     }
 
     void miss(const char* code, const char* title, const std::string& whose, double width, double height) {
-        plan_.frame.findings.push_back({code,
-                                        Severity::Problem,
-                                        title,
-                                        "No sheet of " + whose + " is " +
-                                            format_size(width, height, project_.units) +
-                                            ", which is what it takes.",
-                                        Point{project_.page.width / 2, 0},
-                                        {},
-                                        {},
-                                        {}});
+        plan_.set_out.frame.findings.push_back({code,
+                                                Severity::Problem,
+                                                title,
+                                                "No sheet of " + whose + " is " +
+                                                    format_size(width, height, project_.units) +
+                                                    ", which is what it takes.",
+                                                Point{project_.set_out.page.width / 2, 0},
+                                                {},
+                                                {},
+                                                {}});
     }
 
     const Project& project_;
@@ -168,7 +168,7 @@ void take_hidden_stock(const Project& project, Plan& plan) {
     HiddenStock hidden(project, plan);
     hidden.take_frame();
     hidden.take_base();
-    if (plan.cut && !project.cuts.empty()) hidden.take_cuts();
+    if (plan.sections.cut && !project.set_out.cuts.empty()) hidden.take_cuts();
 }
 
 } // namespace zesty

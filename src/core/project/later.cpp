@@ -13,13 +13,14 @@ namespace {
 
 using WantedBy = std::pair<std::string, std::string>; ///< page and paper
 
-WantedBy wanted_by(const WantedPiece& w) {
+WantedBy wanted_by(const ReservedPiece& w) {
     return {w.page, w.paper};
 }
 
-void in_order(std::vector<WantedPiece>& pieces) {
-    std::stable_sort(pieces.begin(), pieces.end(),
-                     [](const WantedPiece& a, const WantedPiece& b) { return wanted_by(a) < wanted_by(b); });
+void in_order(std::vector<ReservedPiece>& pieces) {
+    std::stable_sort(pieces.begin(), pieces.end(), [](const ReservedPiece& a, const ReservedPiece& b) {
+        return wanted_by(a) < wanted_by(b);
+    });
 }
 
 std::string size_text(const Project& project, const Polygon& outline) {
@@ -30,9 +31,9 @@ std::string size_text(const Project& project, const Polygon& outline) {
 /// The largest of some wanted pieces.
 const Polygon& largest_of(const Project& project, const std::vector<int>& wanted) {
     const int most = *std::max_element(wanted.begin(), wanted.end(), [&](int a, int b) {
-        return area(project.wanted[a].outline) < area(project.wanted[b].outline);
+        return area(project.sheets.reserved[a].outline) < area(project.sheets.reserved[b].outline);
     });
-    return project.wanted[most].outline;
+    return project.sheets.reserved[most].outline;
 }
 
 Finding without_room(const Project& project, const WantedBy& by, const std::vector<int>& missing,
@@ -50,7 +51,7 @@ Finding without_room(const Project& project, const WantedBy& by, const std::vect
                     : std::to_string(missing.size()) + " of the " + count_of(all, "piece", "pieces") +
                           " wanted there find no place beside this page's patches, the largest of " + size +
                           ".";
-    f.fix = ForgetRoom{page, id};
+    f.fix = StopReserving{page, id};
     f.fix_label = "Do without that room";
     return f;
 }
@@ -61,71 +62,72 @@ std::string name_of_page(const Project& project, const std::string& otherwise) {
     return project.title.empty() ? otherwise : project.title;
 }
 
-std::vector<WantedPiece> pieces_taken(const Project& project, const Plan& plan, const std::string& page) {
-    std::vector<WantedPiece> out;
+std::vector<ReservedPiece> pieces_taken(const Project& project, const Plan& plan, const std::string& page) {
+    std::vector<ReservedPiece> out;
     const Stash& stash = stash_at_hand(project);
-    for (std::size_t p = 0; p < plan.placed.size(); ++p) {
-        const PlacedPatch& at = plan.placed[p];
-        if (at.sheet < 0 || plan.patches[p].rides_on >= 0) continue;
-        const Polygon lies = transformed(plan.patches[p].on_sheet(), at.to_sheet());
+    for (std::size_t p = 0; p < plan.sheets.placed.size(); ++p) {
+        const PlacedPatch& at = plan.sheets.placed[p];
+        if (at.sheet < 0 || plan.sections.patches[p].rides_on >= 0) continue;
+        const Polygon lies = transformed(plan.sections.patches[p].on_sheet(), at.to_sheet());
         const Box box = bounds(lies);
-        out.push_back({page, stash.papers[plan.sheets[at.sheet].paper].id,
-                       plan.side_of_section[plan.patches[p].section],
+        out.push_back({page, stash.papers[plan.papers.sheets[at.sheet].paper].id,
+                       plan.papers.side_of_section[plan.sections.patches[p].section],
                        transformed(lies, Transform::moved(-box.x0, -box.y0))});
     }
     return out;
 }
 
-void forget_page(Project& project, const std::string& page) {
-    std::erase_if(project.wanted, [&](const WantedPiece& w) { return w.page == page; });
+void stop_reserving(Project& project, const std::string& page) {
+    std::erase_if(project.sheets.reserved, [&](const ReservedPiece& w) { return w.page == page; });
 }
 
-void leave_room(Project& project, const std::vector<WantedPiece>& pieces) {
-    for (const WantedPiece& w : pieces) forget_page(project, w.page);
-    project.wanted.insert(project.wanted.end(), pieces.begin(), pieces.end());
-    in_order(project.wanted);
+void reserve_for(Project& project, const std::vector<ReservedPiece>& pieces) {
+    for (const ReservedPiece& w : pieces) stop_reserving(project, w.page);
+    project.sheets.reserved.insert(project.sheets.reserved.end(), pieces.begin(), pieces.end());
+    in_order(project.sheets.reserved);
 }
 
-std::vector<WantedPiece> of_this_stash(const Project& project, const std::vector<WantedPiece>& pieces) {
-    std::vector<WantedPiece> out;
-    for (const WantedPiece& w : pieces)
+std::vector<ReservedPiece> of_this_stash(const Project& project, const std::vector<ReservedPiece>& pieces) {
+    std::vector<ReservedPiece> out;
+    for (const ReservedPiece& w : pieces)
         if (stash_at_hand(project).find(w.paper) >= 0) out.push_back(w);
     return out;
 }
 
-void forget_pages(Project& project) {
-    std::erase_if(project.wanted, [](const WantedPiece& w) { return !w.page.empty(); });
+void stop_reserving_for_pages(Project& project) {
+    std::erase_if(project.sheets.reserved, [](const ReservedPiece& w) { return !w.page.empty(); });
 }
 
-std::vector<WantedPiece> room_for_pages(const Project& project) {
-    std::vector<WantedPiece> out;
-    for (const WantedPiece& w : project.wanted)
+std::vector<ReservedPiece> reserved_for_pages(const Project& project) {
+    std::vector<ReservedPiece> out;
+    for (const ReservedPiece& w : project.sheets.reserved)
         if (!w.page.empty()) out.push_back(w);
     return out;
 }
 
-bool leaves_room(const Project& project, const std::vector<WantedPiece>& pieces) {
-    std::vector<WantedPiece> wanted = pieces;
+bool reserves_just(const Project& project, const std::vector<ReservedPiece>& pieces) {
+    std::vector<ReservedPiece> wanted = pieces;
     in_order(wanted);
-    return room_for_pages(project) == wanted;
+    return reserved_for_pages(project) == wanted;
 }
 
-std::vector<std::string> pages_with_room(const Project& project) {
+std::vector<std::string> pages_reserved_for(const Project& project) {
     std::set<std::string> out;
-    for (const WantedPiece& w : project.wanted)
+    for (const ReservedPiece& w : project.sheets.reserved)
         if (!w.page.empty()) out.insert(w.page);
     return {out.begin(), out.end()};
 }
 
-void keep_whole(Project& project, const std::string& paper, Point size) {
-    std::erase_if(project.wanted, [&](const WantedPiece& w) { return w.page.empty() && w.paper == paper; });
+void reserve_size(Project& project, const std::string& paper, Point size) {
+    std::erase_if(project.sheets.reserved,
+                  [&](const ReservedPiece& w) { return w.page.empty() && w.paper == paper; });
     if (size.x > 0 && size.y > 0)
-        project.wanted.push_back({{}, paper, Side::A, {ring_of(Box{0, 0, size.x, size.y}), {}}});
-    in_order(project.wanted);
+        project.sheets.reserved.push_back({{}, paper, Side::A, {ring_of(Box{0, 0, size.x, size.y}), {}}});
+    in_order(project.sheets.reserved);
 }
 
-Point kept_whole(const Project& project, const std::string& paper) {
-    for (const WantedPiece& w : project.wanted)
+Point reserved_size(const Project& project, const std::string& paper) {
+    for (const ReservedPiece& w : project.sheets.reserved)
         if (w.page.empty() && w.paper == paper) {
             const Box box = bounds(w.outline);
             return {box.width(), box.height()};
@@ -136,8 +138,8 @@ Point kept_whole(const Project& project, const std::string& paper) {
 void about_room(const Project& project, const Plan& plan, std::vector<Finding>& out) {
     std::map<WantedBy, std::vector<int>> missing;
     std::map<WantedBy, std::size_t> all;
-    for (const WantedPiece& w : project.wanted) ++all[wanted_by(w)];
-    for (const int w : plan.without_room) missing[wanted_by(project.wanted[w])].push_back(w);
+    for (const ReservedPiece& w : project.sheets.reserved) ++all[wanted_by(w)];
+    for (const int w : plan.sheets.without_room) missing[wanted_by(project.sheets.reserved[w])].push_back(w);
     for (const auto& [by, which] : missing) out.push_back(without_room(project, by, which, all[by]));
 }
 

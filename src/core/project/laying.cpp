@@ -14,7 +14,7 @@ constexpr int attempts_for_a_plan = 10;
 constexpr double worth_keeping = 400; ///< mm2 of a leftover
 
 std::string size_of(const Project& project, const Plan& plan, int patch) {
-    const Box b = bounds(plan.patches[patch].on_sheet());
+    const Box b = bounds(plan.sections.patches[patch].on_sheet());
     return format_size(b.width(), b.height(), project.units);
 }
 
@@ -26,7 +26,7 @@ std::string why_short(const Project& project, const Plan& plan, const Paper& pap
 }
 
 std::string why_bare(const Project& project, const Plan& plan, int patch, bool proposed) {
-    if (plan.papers.empty()) return "there is no paper in the stash";
+    if (plan.papers.uses.empty()) return "there is no paper in the stash";
     if (!proposed) return "no paper has been chosen for its section";
     return "no paper has room left for its section, of which this patch takes " +
            size_of(project, plan, patch);
@@ -36,13 +36,14 @@ std::string why_bare(const Project& project, const Plan& plan, int patch, bool p
 Region leftovers_of(const Plan& plan, const UsedSheet& used, double gap) {
     Region cut_out;
     for (int p : used.patches) {
-        if (plan.patches[p].rides_on >= 0) continue;
-        const auto grown = grow({transformed(plan.patches[p].on_sheet(), plan.placed[p].to_sheet())}, gap);
+        if (plan.sections.patches[p].rides_on >= 0) continue;
+        const auto grown =
+            grow({transformed(plan.sections.patches[p].on_sheet(), plan.sheets.placed[p].to_sheet())}, gap);
         if (grown) cut_out.insert(cut_out.end(), grown->begin(), grown->end());
     }
     const auto joined = unite(cut_out);
     if (!joined) return {};
-    auto rest = subtract({plan.sheets[used.sheet].outline}, *joined);
+    auto rest = subtract({plan.papers.sheets[used.sheet].outline}, *joined);
     if (!rest) return {};
     std::erase_if(*rest, [](const Polygon& p) { return area(p) < worth_keeping; });
     std::sort(rest->begin(), rest->end(),
@@ -64,34 +65,36 @@ Box largest_left(const Region& leftovers) {
 void take(const PaperNest& nest, const Project& project, Plan& plan) {
     for (const NestPlacement& p : nest.result.placements) {
         const LaidPatch& laid = nest.patches[p.piece];
-        plan.placed[laid.patch] = {nest.sheets[p.sheet], p.rotation_deg, p.shift, laid.side == Side::B};
+        plan.sheets.placed[laid.patch] = {nest.sheets[p.sheet], p.rotation_deg, p.shift,
+                                          laid.side == Side::B};
     }
-    for (std::size_t i = 0; i < plan.patches.size(); ++i)
-        if (const int leader = plan.patches[i].rides_on; leader >= 0) plan.placed[i] = plan.placed[leader];
+    for (std::size_t i = 0; i < plan.sections.patches.size(); ++i)
+        if (const int leader = plan.sections.patches[i].rides_on; leader >= 0)
+            plan.sheets.placed[i] = plan.sheets.placed[leader];
     std::vector<int> missing = nest.wanted;
     for (const NestPlacement& p : nest.result.room) {
         const int which = nest.wanted[p.piece];
-        const WantedPiece& wanted = project.wanted[which];
-        plan.room.push_back(
+        const ReservedPiece& wanted = project.sheets.reserved[which];
+        plan.sheets.room.push_back(
             {which, nest.sheets[p.sheet], transformed(wanted.outline, p.transform()), wanted.page});
         std::erase(missing, which);
     }
-    plan.without_room.insert(plan.without_room.end(), missing.begin(), missing.end());
+    plan.sheets.without_room.insert(plan.sheets.without_room.end(), missing.begin(), missing.end());
 }
 
 void note_used_sheets(const Project& project, Plan& plan) {
-    for (std::size_t s = 0; s < plan.sheets.size(); ++s) {
+    for (std::size_t s = 0; s < plan.papers.sheets.size(); ++s) {
         UsedSheet used;
         used.sheet = static_cast<int>(s);
-        for (std::size_t p = 0; p < plan.placed.size(); ++p)
-            if (plan.placed[p].sheet == used.sheet) {
+        for (std::size_t p = 0; p < plan.sheets.placed.size(); ++p)
+            if (plan.sheets.placed[p].sheet == used.sheet) {
                 used.patches.push_back(static_cast<int>(p));
-                used.used_area += plan.patches[p].paper_area();
+                used.used_area += plan.sections.patches[p].paper_area();
             }
         if (used.patches.empty()) continue;
-        used.leftovers = leftovers_of(plan, used, project.blade_gap / 2);
+        used.leftovers = leftovers_of(plan, used, project.sheets.blade_gap / 2);
         used.largest_left = largest_left(used.leftovers);
-        plan.used_sheets.push_back(std::move(used));
+        plan.sheets.used.push_back(std::move(used));
     }
 }
 
@@ -99,10 +102,10 @@ void note_used_sheets(const Project& project, Plan& plan) {
 
 std::vector<LaidPatch> patches_with(const Plan& plan, int paper) {
     std::vector<LaidPatch> out;
-    for (std::size_t p = 0; p < plan.patches.size(); ++p) {
-        const int section = plan.patches[p].section;
-        if (plan.paper_of_section[section] == paper && plan.patches[p].rides_on < 0)
-            out.emplace_back(static_cast<int>(p), plan.side_of_section[section]);
+    for (std::size_t p = 0; p < plan.sections.patches.size(); ++p) {
+        const int section = plan.sections.patches[p].section;
+        if (plan.papers.of_section[section] == paper && plan.sections.patches[p].rides_on < 0)
+            out.emplace_back(static_cast<int>(p), plan.papers.side_of_section[section]);
     }
     return out;
 }
@@ -119,23 +122,25 @@ bool lay_patches(const Project& project, Plan& plan, Capacity& capacity, bool pr
         if (patches.empty()) continue;
         const PaperNest& nest = capacity.lay(static_cast<int>(paper), patches, attempts_for_a_plan, stop);
         take(nest, project, plan);
-        plan.papers[paper].used_area = nest.placed_area;
-        plan.papers[paper].short_patches = static_cast<int>(nest.result.unplaced.size());
+        plan.papers.uses[paper].used_area = nest.placed_area;
+        plan.papers.uses[paper].short_patches = static_cast<int>(nest.result.unplaced.size());
         for (int u : nest.result.unplaced) {
             const auto [patch, side] = nest.patches[u];
             const bool alone = capacity.fits_alone(patch, static_cast<int>(paper), side);
-            plan.short_patches.push_back({plan.patches[patch].section, patch,
-                                          why_short(project, plan, stash.papers[paper], patch, alone)});
-            for (std::size_t rider = 0; rider < plan.patches.size(); ++rider)
-                if (plan.patches[rider].rides_on == patch)
-                    plan.short_patches.push_back({plan.patches[rider].section, static_cast<int>(rider),
-                                                  "the sheet that carries it has no place"});
+            plan.sheets.short_patches.push_back(
+                {plan.sections.patches[patch].section, patch,
+                 why_short(project, plan, stash.papers[paper], patch, alone)});
+            for (std::size_t rider = 0; rider < plan.sections.patches.size(); ++rider)
+                if (plan.sections.patches[rider].rides_on == patch)
+                    plan.sheets.short_patches.push_back({plan.sections.patches[rider].section,
+                                                         static_cast<int>(rider),
+                                                         "the sheet that carries it has no place"});
         }
     }
-    for (std::size_t p = 0; p < plan.patches.size(); ++p)
-        if (plan.paper_of_section[plan.patches[p].section] < 0)
-            plan.short_patches.push_back({plan.patches[p].section, static_cast<int>(p),
-                                          why_bare(project, plan, static_cast<int>(p), proposed)});
+    for (std::size_t p = 0; p < plan.sections.patches.size(); ++p)
+        if (plan.papers.of_section[plan.sections.patches[p].section] < 0)
+            plan.sheets.short_patches.push_back({plan.sections.patches[p].section, static_cast<int>(p),
+                                                 why_bare(project, plan, static_cast<int>(p), proposed)});
     note_used_sheets(project, plan);
     return true;
 }

@@ -1,6 +1,7 @@
 #pragma once
 // Patches laid on their sheets, and what that says.
 
+#include "core/match/capacity.h"
 #include "core/project/plan.h"
 #include "core/project/project.h"
 

@@ -1,7 +1,7 @@
 #include "core/project/match_job.h"
 
 #include "core/geometry/measure.h"
-#include "core/project/print_plan.h"
+#include "core/project/pattern_plan.h"
 #include "core/project/tones.h"
 
 #include <algorithm>
@@ -36,7 +36,7 @@ Lab colour_of(const Project& project, const std::string& paper, Rgb otherwise) {
 void look_at_photos(const Project& project, MatchJob& job) {
     Point sum;
     double area = 0;
-    for (const Photo& p : project.photos) {
+    for (const Photo& p : project.set_out.photos) {
         const double own = p.width * (p.round ? p.width : p.height);
         sum = sum + p.centre * own;
         area += own;
@@ -48,7 +48,7 @@ void look_at_photos(const Project& project, MatchJob& job) {
 
 std::vector<MatchPaper> papers_of(const Project& project, const Plan& plan) {
     std::vector<MatchPaper> out(project.stash->papers.size());
-    for (const Sheet& s : plan.sheets) {
+    for (const Sheet& s : plan.papers.sheets) {
         MatchPaper& p = out[s.paper];
         p.stock += s.area;
         if (s.kind <= SheetKind::Offcut)
@@ -56,29 +56,30 @@ std::vector<MatchPaper> papers_of(const Project& project, const Plan& plan) {
         else
             p.sheet = std::max(p.sheet, s.area);
     }
-    for (const WantedPiece& w : project.wanted)
+    for (const ReservedPiece& w : project.sheets.reserved)
         if (const int p = project.stash->find(w.paper); p >= 0) out[p].wanted += area(w.outline);
     for (std::size_t p = 0; p < out.size(); ++p)
-        if (const auto role = project.roles.find(project.stash->papers[p].id); role != project.roles.end())
+        if (const auto role = project.match.roles.find(project.stash->papers[p].id);
+            role != project.match.roles.end())
             out[p].role = role->second;
     return out;
 }
 
 /// The section by its name in decisions, or -1.
 int section_named(const Plan& plan, const Spot& id) {
-    for (std::size_t s = 0; s < plan.sections.size(); ++s)
-        if (plan.sections[s].id == id) return static_cast<int>(s);
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s)
+        if (plan.sections.all[s].id == id) return static_cast<int>(s);
     return -1;
 }
 
 void take_rules(const Project& project, const Plan& plan, MatchJob& job) {
-    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
-        const SectionChoice& c = project.choice(plan.sections[s].id);
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
+        const PaperChoice& c = project.match.choice(plan.sections.all[s].id);
         for (const std::string& id : c.never)
             if (const int p = project.stash->find(id); p >= 0) job.sections[s].never.push_back(p);
-        if (c.same_as) job.sections[s].same_as = section_named(plan, section_of(project, *c.same_as));
+        if (c.same_as) job.sections[s].same_as = section_named(plan, project.sections.section_of(*c.same_as));
     }
-    for (const auto& [a, b] : project.apart) {
+    for (const auto& [a, b] : project.match.apart) {
         const int p = project.stash->find(a);
         const int q = project.stash->find(b);
         if (p >= 0 && q >= 0) job.apart.emplace_back(p, q);
@@ -88,42 +89,42 @@ void take_rules(const Project& project, const Plan& plan, MatchJob& job) {
 } // namespace
 
 MatchJob match_job(const Project& project, const Plan& plan, bool keep_chosen) {
-    MatchJob job{*project.stash, std::vector<MatchSection>(plan.sections.size()), plan.neighbours,
-                 project.seed, project.style};
+    MatchJob job{*project.stash, std::vector<MatchSection>(plan.sections.all.size()),
+                 plan.sections.neighbours, project.seed, project.match.style};
     const Tones tones(project, plan);
     job.papers = papers_of(project, plan);
     look_at_photos(project, job);
     std::vector<Polygon> photos;
-    for (const Photo& p : project.photos) photos.push_back(outline_of(p));
+    for (const Photo& p : project.set_out.photos) photos.push_back(outline_of(p));
     const std::vector<std::optional<double>> slants = section_slants(project, plan);
-    for (std::size_t s = 0; s < plan.sections.size(); ++s) {
-        const Section& section = plan.sections[s];
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
+        const Section& section = plan.sections.all[s];
         MatchSection& m = job.sections[s];
         m.slant_deg = slants[s];
         m.backed = takes_paper(section.treatment);
-        if (section.locked || keep_chosen)
-            m.given = face_of(*project.stash, plan.paper_of_section[s], plan.side_of_section[s]);
+        if (project.match.choice(section.id).locked || keep_chosen)
+            m.given = face_of(*project.stash, plan.papers.of_section[s], plan.papers.side_of_section[s]);
         m.radius = std::numeric_limits<double>::infinity();
         for (int o : section.openings) {
             const Point middle = plan.middle_of(o);
-            const double radius = plan.cut->openings[o].label.radius * plan.set_out.scale;
+            const double radius = plan.sections.cut->openings[o].label.radius * plan.set_out.whole.scale;
             m.radius = std::min(m.radius, radius);
             m.at = m.at + middle * (1.0 / static_cast<double>(section.openings.size()));
             m.beside_photo = std::max(m.beside_photo, beside_photo(photos, middle, radius));
         }
-        const int cut = plan.cut_of_opening[section.openings.front()];
-        if (cut >= 0) m.behind.push_back(colour_of(project, project.cuts[cut].paper, white_cut));
-        if (!project.page.base_paper.empty())
-            m.behind.push_back(colour_of(project, project.page.base_paper, white_cut));
+        const int cut = plan.sections.cut_of_opening[section.openings.front()];
+        if (cut >= 0) m.behind.push_back(colour_of(project, project.set_out.cuts[cut].paper, white_cut));
+        if (!project.set_out.page.base_paper.empty())
+            m.behind.push_back(colour_of(project, project.set_out.page.base_paper, white_cut));
         m.tone = tones.tone_at(m.at);
         m.wanted = tones.colour_at(m.at);
     }
     take_rules(project, plan, job);
-    for (std::size_t p = 0; p < plan.patches.size(); ++p) {
-        if (plan.patches[p].rides_on >= 0) continue;
-        MatchSection& m = job.sections[plan.patches[p].section];
+    for (std::size_t p = 0; p < plan.sections.patches.size(); ++p) {
+        if (plan.sections.patches[p].rides_on >= 0) continue;
+        MatchSection& m = job.sections[plan.sections.patches[p].section];
         m.patches.push_back(static_cast<int>(p));
-        m.area += plan.patches[p].paper_area();
+        m.area += plan.sections.patches[p].paper_area();
     }
     return job;
 }

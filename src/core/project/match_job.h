@@ -1,6 +1,7 @@
 #pragma once
 // What match is asked, from what has been decided and planned.
 
+#include "core/match/match.h"
 #include "core/project/plan.h"
 #include "core/project/project.h"
 

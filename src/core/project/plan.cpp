@@ -9,25 +9,25 @@
 namespace zesty {
 
 int Plan::patch_of(int opening) const {
-    for (std::size_t p = 0; p < patches.size(); ++p)
-        if (patches[p].opening == opening) return static_cast<int>(p);
+    for (std::size_t p = 0; p < sections.patches.size(); ++p)
+        if (sections.patches[p].opening == opening) return static_cast<int>(p);
     return -1;
 }
 
 int Plan::opening_at(Point on_page) const {
-    if (!cut) return -1;
-    const Point p = inverse(set_out.to_page)(on_page);
+    if (!sections.cut) return -1;
+    const Point p = inverse(set_out.whole.to_page)(on_page);
     int best = -1;
-    for (std::size_t o = 0; o < cut->openings.size(); ++o) {
-        const Opening& opening = cut->openings[o];
+    for (std::size_t o = 0; o < sections.cut->openings.size(); ++o) {
+        const Opening& opening = sections.cut->openings[o];
         if (!opening.box.contains(p) || !contains(opening.outline.outer, p)) continue;
-        if (best < 0 || opening.area < cut->openings[best].area) best = static_cast<int>(o);
+        if (best < 0 || opening.area < sections.cut->openings[best].area) best = static_cast<int>(o);
     }
     return best;
 }
 
 Point Plan::middle_of(int opening) const {
-    return set_out.to_page(cut->openings[opening].label.centre);
+    return set_out.whole.to_page(sections.cut->openings[opening].label.centre);
 }
 
 bool Plan::has_problems() const {
@@ -37,31 +37,31 @@ bool Plan::has_problems() const {
 
 double Plan::patch_area() const {
     double sum = 0;
-    for (const Patch& p : patches) sum += p.paper_area();
+    for (const Patch& p : sections.patches) sum += p.paper_area();
     return sum;
 }
 
 double Plan::backing_minutes() const {
     double sum = 0;
-    for (const Patch& p : patches) sum += zesty::backing_minutes(p);
+    for (const Patch& p : sections.patches) sum += zesty::backing_minutes(p);
     return sum;
 }
 
 std::vector<Spot> Plan::spots_of(const std::vector<int>& openings) const {
     std::vector<Spot> out;
     for (int o : openings)
-        if (o >= 0 && o < static_cast<int>(spots.size())) out.push_back(spots[o]);
+        if (o >= 0 && o < static_cast<int>(sections.spots.size())) out.push_back(sections.spots[o]);
     return out;
 }
 
 std::vector<BarName> Plan::bars_among(const std::vector<int>& openings) const {
     std::set<BarName> out;
-    if (!cut) return {};
+    if (!sections.cut) return {};
     const auto chosen = [&](int o) {
         return std::find(openings.begin(), openings.end(), o) != openings.end();
     };
-    const auto whole = [&](int o) { return Spot(spots[o].cut, spots[o].opening); };
-    for (const Bar& b : cut->bars) {
+    const auto whole = [&](int o) { return Spot(sections.spots[o].cut, sections.spots[o].opening); };
+    for (const Bar& b : sections.cut->bars) {
         if (b.b == Bar::edge || whole(b.a) == whole(b.b)) continue;
         if (openings.size() == 1 ? chosen(b.a) || chosen(b.b) : chosen(b.a) && chosen(b.b))
             out.insert(std::minmax(whole(b.a), whole(b.b)));

@@ -2,10 +2,18 @@
 // The pipeline: Project to Plan, stage by stage. Each stage is recomputed only when something it depends on
 // has changed since the last call. One planner serves one thread at a time.
 
+#include "core/project/ladder.h"
+#include "core/project/memo.h"
 #include "core/project/plan.h"
+#include "core/project/project.h"
 #include "core/project/why.h"
+#include "core/sections/advice.h"
+#include "core/sections/backing.h"
+#include "core/sections/hidden.h"
+#include "core/setout/compose.h"
+#include "core/setout/cut_parts.h"
 
-#include <tuple>
+#include <memory>
 
 namespace zesty {
 
@@ -43,53 +51,53 @@ public:
     /// What other sizes would do to one cut (index into Project::cuts), openings treated as they are now.
     Result<std::vector<Rung>> ladder(const Project& project, int cut, double least, double greatest,
                                      int count, const StopToken& stop = {});
-    /// The whole page backed by each of the schools, exceptions put aside; in the order of School.
-    Result<std::vector<SchoolFigures>> compare_schools(const Project& project, const StopToken& stop = {});
+    /// The whole page backed by each of the methods, exceptions put aside; in the order of BackingMethod.
+    Result<std::vector<MethodFigures>> compare_methods(const Project& project, const StopToken& stop = {});
     /// How many pieces the layers of one cut have, those left out among them.
     Result<int> piece_count(const Project& project, int cut);
     /// What of the drawing one cut uses, in the drawing's coordinates.
     Result<std::shared_ptr<const CutFile>> cut_alone(const Project& project, int cut);
 
 private:
+    struct ComposedBy {
+        std::vector<std::shared_ptr<const CutPart>> parts;
+        Page page;
+        Units units = Units::Inches;
+        std::vector<PlacedCut> cuts;
+        bool operator==(const ComposedBy&) const = default;
+    };
+    struct SpreadBy {
+        std::shared_ptr<const CutFile> cut;
+        std::map<Spot, Division> divisions;
+        std::vector<PlacedCut> cuts;
+        Page page;
+        bool operator==(const SpreadBy&) const = default;
+    };
+    struct Spread {
+        Spots spots;
+        std::vector<InsertLabel> inserts;
+    };
+    struct BackedBy {
+        std::shared_ptr<const CutFile> cut;
+        Transform to_page;
+        Box page;
+        std::vector<BackingWish> wishes;
+        BackingRules rules;
+        SharedBars bars;
+        bool operator==(const BackedBy&) const = default;
+    };
+
+    Result<const Composition*> composed(const Project& project);
+    Result<const Spread*> spread(const Project& project, const Composition& composed);
+    Result<void> back(const Project& project, const Composition& composed, const Spots& spots, Plan& plan);
     void use_capacity(const Project& project, const Plan& plan);
     Result<Plan> ready_to_choose(const Project& project);
-    Result<std::shared_ptr<const CutPart>> part_of(const Project& project, const PlacedCut& cut);
-    Result<void> set_out_again(const Project& project);
-    Result<void> spread_again(const Project& project);
-    Result<void> back_again(const Project& project, Plan& plan);
 
-    /// Drawings read and the parts of them that are used; only what the project uses is kept.
-    struct Read {
-        std::shared_ptr<const DrawingFile> drawing;
-        std::shared_ptr<const CutFile> cut;
-        std::map<std::vector<std::string>, std::shared_ptr<const CutFile>> layers;
-        /// By layers, pieces left out, whether the whole gives the size, and growth.
-        std::map<std::tuple<std::vector<std::string>, std::vector<int>, bool, double>,
-                 std::shared_ptr<const CutPart>>
-            parts;
-    };
-    std::vector<Read> read_;
-    // The page set out and what for.
-    Composition composed_;
-    Page composed_page_;
-    Units composed_units_ = Units::Inches;
-    std::vector<PlacedCut> composed_cuts_;
-    std::vector<std::shared_ptr<const CutPart>> composed_parts_;
-    // Everything that can be backed, and what for.
-    Spots spots_;
-    std::vector<InsertLabel> inserts_;
-    std::shared_ptr<const CutFile> spots_cut_;
-    std::map<Spot, Division> spots_divisions_;
-    std::vector<PlacedCut> spots_cuts_;
-    Page spots_page_;
-    // Patches and what they were made for.
-    Backing backing_;
-    Transform backing_for_;
-    Box backing_page_;
-    std::vector<BackingWish> backing_wishes_;
-    BackingRules backing_rules_;
-    SharedBars backing_bars_;
-    std::shared_ptr<const CutFile> backing_cut_;
+    // The stages in their order, each with the last answer it gave.
+    CutParts parts_;
+    Memo<ComposedBy, Composition> composed_;
+    Memo<SpreadBy, Spread> spread_;
+    Memo<BackedBy, Backing> backing_;
     Capacity capacity_;
     std::unique_ptr<Planner> trials_; ///< for ways out of a shortage, so that they leave what is known alone
 };

@@ -3,8 +3,8 @@
 #include "core/project/findings.h"
 #include "core/project/laying.h"
 #include "core/project/match_job.h"
+#include "core/project/pattern_plan.h"
 #include "core/project/planner.h"
-#include "core/project/print_plan.h"
 #include "core/project/stash_at_hand.h"
 
 #include <algorithm>
@@ -16,8 +16,9 @@ namespace {
 /// By section, as match numbers them.
 std::vector<int> chosen_faces(const Project& project, const Plan& plan) {
     std::vector<int> out;
-    for (std::size_t s = 0; s < plan.sections.size(); ++s)
-        out.push_back(face_of(stash_at_hand(project), plan.paper_of_section[s], plan.side_of_section[s]));
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s)
+        out.push_back(
+            face_of(stash_at_hand(project), plan.papers.of_section[s], plan.papers.side_of_section[s]));
     return out;
 }
 
@@ -31,7 +32,7 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
     use_capacity(project, plan);
     if (!lay_patches(project, plan, capacity_, proposed, stop, progress))
         return fail(ErrorKind::Stopped, "stopped");
-    plan.sheets_done = true;
+    plan.sheets.done = true;
     add_sheet_findings(project, plan, capacity_, stop, [this](const Project& changed) {
         if (!trials_) trials_ = std::make_unique<Planner>();
         return trials_->shapes(changed);
@@ -41,14 +42,14 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
 }
 
 void Planner::use_capacity(const Project& project, const Plan& plan) {
-    capacity_.use(stash_at_hand(project), plan.sheets, plan.patches, project.blade_gap, project.seed,
-                  patch_prints(project, plan), project.wanted);
+    capacity_.use(stash_at_hand(project), plan.papers.sheets, plan.sections.patches, project.sheets.blade_gap,
+                  project.seed, patch_patterns(project, plan), project.sheets.reserved);
 }
 
 Result<Plan> Planner::ready_to_choose(const Project& project) {
     auto made = shapes(project);
     if (!made) return made;
-    if (made->patches.empty())
+    if (made->sections.patches.empty())
         return fail(ErrorKind::NothingToDo, "there is no section to choose a paper for");
     if (stash_at_hand(project).papers.empty())
         return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
@@ -69,7 +70,7 @@ Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool
     if (!shape) return tl::make_unexpected(shape.error());
     use_capacity(project, *shape);
     MatchJob job = match_job(project, *shape, keep_chosen);
-    if (std::any_of(shape->paper_of_section.begin(), shape->paper_of_section.end(),
+    if (std::any_of(shape->papers.of_section.begin(), shape->papers.of_section.end(),
                     [](int p) { return p >= 0; }))
         job.start = chosen_faces(project, *shape);
     const auto found = zesty::proposals(job, capacity_, count, stop, [&](double f, const char* what) {
@@ -79,7 +80,7 @@ Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool
     for (const Proposal& p : found) {
         OfferedPage one{with_papers(project, *shape, p.assignment), {}, p.idea, {}};
         // Tones are those of the style it was made with: what is on show is what comes of taking it.
-        one.project.style = p.style;
+        one.project.match.style = p.style;
         auto whole = plan(one.project, stop, {}, true);
         if (!whole) {
             if (out.empty()) return tl::make_unexpected(whole.error());
@@ -96,9 +97,9 @@ Result<WhyPaper> Planner::why(const Project& project, int section, const StopTok
     auto made = shapes(project);
     if (!made) return tl::make_unexpected(made.error());
     const Plan& plan = *made;
-    if (section < 0 || section >= static_cast<int>(plan.sections.size()))
+    if (section < 0 || section >= static_cast<int>(plan.sections.all.size()))
         return fail(ErrorKind::BadInput, "there is no such section");
-    if (!takes_paper(plan.sections[section].treatment))
+    if (!takes_paper(plan.sections.all[section].treatment))
         return fail(ErrorKind::NothingToDo, "this section gets no paper");
     if (stash_at_hand(project).papers.empty())
         return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
@@ -112,14 +113,14 @@ Result<WhyPaper> Planner::why(const Project& project, int section, const StopTok
 Project with_papers(const Project& project, const Plan& plan, const Assignment& assignment) {
     Project out = project;
     const std::vector<Face> faces = faces_of(*project.stash);
-    for (std::size_t s = 0; s < plan.sections.size() && s < assignment.paper.size(); ++s) {
-        const Section& section = plan.sections[s];
-        if (!takes_paper(section.treatment) || section.locked) continue;
-        SectionChoice c = out.choice(section.id);
+    for (std::size_t s = 0; s < plan.sections.all.size() && s < assignment.paper.size(); ++s) {
+        const Section& section = plan.sections.all[s];
+        if (!takes_paper(section.treatment) || out.match.choice(section.id).locked) continue;
+        PaperChoice c = out.match.choice(section.id);
         const int face = assignment.paper[s];
         c.paper = face < 0 ? "" : project.stash->papers[faces[face].paper].id;
         c.side = face < 0 ? Side::A : faces[face].side;
-        out.choose(section.id, c);
+        out.match.choose(section.id, std::move(c));
     }
     return out;
 }

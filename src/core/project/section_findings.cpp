@@ -25,7 +25,7 @@ Finding about(const Plan& plan, const char* code, Severity severity, std::string
 }
 
 void about_shakers(const Project& project, const Plan& plan, std::vector<Finding>& out) {
-    for (const Shaker& s : plan.shakers) {
+    for (const Shaker& s : plan.sections.shakers) {
         const std::string number = std::to_string(s.opening + 1);
         if (s.walls_fit) {
             out.push_back(about(
@@ -41,7 +41,8 @@ void about_shakers(const Project& project, const Plan& plan, std::vector<Finding
                   "The walls want " + format_length(s.foam_width, project.units) +
                       " on the bars; the narrowest has room for " + format_mm(std::max(s.room, 0.0)) + ".",
                   {s.opening});
-        f.fix = SetTreatment{plan.sections[plan.section_of_opening[s.opening]].id, Treatment::Translucent};
+        f.fix =
+            SetTreatment{plan.sections.all[plan.sections.of_opening[s.opening]].id, Treatment::Translucent};
         f.fix_label = "Flat acetate instead";
         out.push_back(std::move(f));
     }
@@ -49,8 +50,8 @@ void about_shakers(const Project& project, const Plan& plan, std::vector<Finding
 
 void about_translucent(const Plan& plan, std::vector<Finding>& out) {
     std::vector<int> narrow;
-    for (const Patch& p : plan.patches)
-        if (plan.sections[p.section].treatment == Treatment::Translucent && p.lip < glue_shows_below)
+    for (const Patch& p : plan.sections.patches)
+        if (plan.sections.all[p.section].treatment == Treatment::Translucent && p.lip < glue_shows_below)
             narrow.push_back(p.opening);
     if (narrow.empty()) return;
     out.push_back(about(plan, "glue-shows", Severity::Advice, "Glue may show behind " + numbers(narrow),
@@ -60,11 +61,11 @@ void about_translucent(const Plan& plan, std::vector<Finding>& out) {
                         narrow));
 }
 
-void about_prints(const Project& project, const Plan& plan, std::vector<Finding>& out) {
-    for (const SectionPrint& p : plan.section_prints)
+void about_photos(const Project& project, const Plan& plan, std::vector<Finding>& out) {
+    for (const SectionPhoto& p : plan.sections.photo_sizes)
         out.push_back(about(plan, "print", Severity::Note,
                             std::string(p.usual ? "Order a print of " : "Trim a print to ") +
-                                format_size(p.print.width, p.print.height, project.units) + " for " +
+                                format_size(p.size.width, p.size.height, project.units) + " for " +
                                 std::to_string(p.opening + 1),
                             p.usual ? (std::abs(p.turn_deg) < 0.5
                                            ? "It covers the opening with its lip, upright."
@@ -75,7 +76,7 @@ void about_prints(const Project& project, const Plan& plan, std::vector<Finding>
 }
 
 void about_writing(const Project& project, const Plan& plan, std::vector<Finding>& out) {
-    for (const WritingRoom& w : plan.writing)
+    for (const WritingRoom& w : plan.sections.writing)
         out.push_back(about(plan, "words", w.lines > 0 ? Severity::Note : Severity::Advice,
                             w.lines > 0 ? "Room for " + std::to_string(w.lines) +
                                               (w.lines == 1 ? " line" : " lines") + " in " +
@@ -87,17 +88,17 @@ void about_writing(const Project& project, const Plan& plan, std::vector<Finding
                             {w.opening}));
 }
 
-void about_schools(const Project& project, const Plan& plan, std::vector<Finding>& out) {
+void about_methods(const Project& project, const Plan& plan, std::vector<Finding>& out) {
     std::vector<int> not_enlarged;
     std::vector<int> not_punched;
-    for (const Patch& p : plan.patches) {
+    for (const Patch& p : plan.sections.patches) {
         if (!p.fell_back) continue;
-        (p.school == School::EnlargedCopy ? not_enlarged : not_punched).push_back(p.opening);
+        (p.method == BackingMethod::EnlargedCopy ? not_enlarged : not_punched).push_back(p.opening);
     }
-    if (plan.enlargement > 0) {
-        const long percent = std::lround(plan.enlargement * 1000);
+    if (plan.sections.enlargement > 0) {
+        const long percent = std::lround(plan.sections.enlargement * 1000);
         const std::string factor = std::to_string(percent / 10) + "." + std::to_string(percent % 10) + " %";
-        const int first = static_cast<int>(plan.patches.front().opening);
+        const int first = static_cast<int>(plan.sections.patches.front().opening);
         out.push_back(about(plan, "enlarged", not_enlarged.empty() ? Severity::Note : Severity::Advice,
                             "Cut the copy at " + factor,
                             not_enlarged.empty() ? "Every drop-out then backs its opening."
@@ -112,19 +113,20 @@ void about_schools(const Project& project, const Plan& plan, std::vector<Finding
     }
     if (!not_punched.empty())
         out.push_back(about(plan, "no-punch", Severity::Note, "No punch for " + numbers(not_punched),
-                            project.backing.punch_on_top
+                            project.sections.backing.punch_on_top
                                 ? "None at hand is small enough to lie on them; they get machine patches."
                                 : "None at hand covers them and stays behind the bars; they get machine "
                                   "patches.",
                             not_punched));
-    if (!plan.without_patch.empty())
-        out.push_back(about(plan, "too-narrow", Severity::Note, "No inlay in " + numbers(plan.without_patch),
+    if (!plan.sections.without_patch.empty())
+        out.push_back(about(plan, "too-narrow", Severity::Note,
+                            "No inlay in " + numbers(plan.sections.without_patch),
                             "It would be under " + format_mm(least_inlay) + " wide and is left out.",
-                            plan.without_patch));
+                            plan.sections.without_patch));
 }
 
 void about_hidden(const Project& project, const Plan& plan, std::vector<Finding>& out) {
-    const HiddenWork& h = plan.hidden;
+    const HiddenWork& h = plan.sections.hidden;
     if (h.openings.empty()) return;
     out.push_back(about(plan, "hidden", Severity::Note,
                         std::to_string(h.openings.size()) +
@@ -140,8 +142,8 @@ void about_hidden(const Project& project, const Plan& plan, std::vector<Finding>
 void add_section_findings(const Project& project, const Plan& plan, std::vector<Finding>& out) {
     about_shakers(project, plan, out);
     about_translucent(plan, out);
-    about_schools(project, plan, out);
-    about_prints(project, plan, out);
+    about_methods(project, plan, out);
+    about_photos(project, plan, out);
     about_writing(project, plan, out);
     about_hidden(project, plan, out);
 }

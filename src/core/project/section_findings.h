@@ -1,5 +1,5 @@
 #pragma once
-// What treatments, schools and covered openings give cause to say.
+// What treatments, methods and covered openings give cause to say.
 
 #include "core/project/plan.h"
 #include "core/project/project.h"

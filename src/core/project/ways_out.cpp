@@ -2,7 +2,7 @@
 
 #include "core/project/apply_fix.h"
 #include "core/project/laying.h"
-#include "core/project/print_plan.h"
+#include "core/project/pattern_plan.h"
 
 #include <algorithm>
 #include <array>
@@ -20,34 +20,35 @@ constexpr std::array smaller{0.98, 0.95, 0.92, 0.88, 0.84, 0.8};
 } // namespace
 
 void scale_cuts(Project& project, const Plan& plan, double by) {
-    for (std::size_t c = 0; c < project.cuts.size() && c < plan.each_cut.size(); ++c) {
-        CutPlacement& place = project.cuts[c].place;
+    for (std::size_t c = 0; c < project.set_out.cuts.size() && c < plan.set_out.each.size(); ++c) {
+        CutPlacement& place = project.set_out.cuts[c].place;
         place.rule = place.rule == SizeRule::Height ? SizeRule::Height : SizeRule::Width;
-        const Box& box = plan.each_cut[c].cut_box;
+        const Box& box = plan.set_out.each[c].cut_box;
         place.length = by * (place.rule == SizeRule::Height ? box.height() : box.width());
     }
 }
 
 bool WaysOut::clashes(int section, const Face& face) const {
     const auto has = [&](int s) {
-        return plan_.paper_of_section[s] == face.paper && plan_.side_of_section[s] == face.side;
+        return plan_.papers.of_section[s] == face.paper && plan_.papers.side_of_section[s] == face.side;
     };
-    return std::any_of(plan_.neighbours.begin(), plan_.neighbours.end(), [&](const Neighbours& n) {
-        return (n.a == section && has(n.b)) || (n.b == section && has(n.a));
-    });
+    return std::any_of(
+        plan_.sections.neighbours.begin(), plan_.sections.neighbours.end(),
+        [&](const Neighbours& n) { return (n.a == section && has(n.b)) || (n.b == section && has(n.a)); });
 }
 
 bool WaysOut::fits(int section, const Face& face) {
     std::vector<LaidPatch> patches;
     double area = 0;
-    for (std::size_t i = 0; i < plan_.patches.size(); ++i) {
-        const int s = plan_.patches[i].section;
-        if ((s != section && plan_.paper_of_section[s] != face.paper) || plan_.patches[i].rides_on >= 0)
+    for (std::size_t i = 0; i < plan_.sections.patches.size(); ++i) {
+        const int s = plan_.sections.patches[i].section;
+        if ((s != section && plan_.papers.of_section[s] != face.paper) ||
+            plan_.sections.patches[i].rides_on >= 0)
             continue;
         const auto patch = static_cast<int>(i);
         if (s == section && !capacity_.fits_alone(patch, face.paper, face.side)) return false;
-        patches.emplace_back(patch, s == section ? face.side : plan_.side_of_section[s]);
-        area += plan_.patches[i].paper_area();
+        patches.emplace_back(patch, s == section ? face.side : plan_.papers.side_of_section[s]);
+        area += plan_.sections.patches[i].paper_area();
     }
     if (area > capacity_.stock_area(face.paper)) return false;
     ++tried_;
@@ -56,11 +57,12 @@ bool WaysOut::fits(int section, const Face& face) {
 
 WaysOut::Answer WaysOut::another_paper(int section, bool may_clash) {
     Answer answer;
-    const auto& never = project_.choice(plan_.sections[section].id).never;
+    const auto& never = project_.match.choice(plan_.sections.all[section].id).never;
     for (const bool clash_round : {false, true}) {
         if (clash_round && !may_clash) break;
         for (const Face& face : faces_of(*project_.stash)) {
-            if (face.paper == plan_.paper_of_section[section] && face.side == plan_.side_of_section[section])
+            if (face.paper == plan_.papers.of_section[section] &&
+                face.side == plan_.papers.side_of_section[section])
                 continue;
             if (std::find(never.begin(), never.end(), project_.stash->papers[face.paper].id) != never.end())
                 continue;
@@ -86,8 +88,8 @@ WaysOut::Answer WaysOut::another_paper(int section, bool may_clash) {
 
 std::vector<Spot> WaysOut::sections_on(int paper) const {
     std::vector<Spot> out;
-    for (std::size_t s = 0; s < plan_.sections.size(); ++s)
-        if (plan_.paper_of_section[s] == paper) out.push_back(plan_.sections[s].id);
+    for (std::size_t s = 0; s < plan_.sections.all.size(); ++s)
+        if (plan_.papers.of_section[s] == paper) out.push_back(plan_.sections.all[s].id);
     return out;
 }
 
@@ -96,20 +98,20 @@ bool WaysOut::fits_when(const Project& changed, int paper, const Shapes& shapes)
     const auto then = shapes(changed);
     if (!then) return false;
     Capacity room;
-    room.use(*changed.stash, then->sheets, then->patches, changed.blade_gap, changed.seed,
-             patch_prints(changed, *then));
+    room.use(*changed.stash, then->papers.sheets, then->sections.patches, changed.sheets.blade_gap,
+             changed.seed, patch_patterns(changed, *then));
     const std::vector<LaidPatch> patches = patches_with(*then, paper);
     double area = 0;
-    for (const LaidPatch& p : patches) area += then->patches[p.patch].paper_area();
+    for (const LaidPatch& p : patches) area += then->sections.patches[p.patch].paper_area();
     return area <= room.stock_area(paper) && room.lay(paper, patches, 4, stop_).complete();
 }
 
 const std::vector<std::pair<Fix, std::string>>& WaysOut::other_ways(int section, const Shapes& shapes) {
-    const int paper = plan_.paper_of_section[section];
+    const int paper = plan_.papers.of_section[section];
     const auto [at, fresh] = known_.try_emplace(paper);
     auto& out = at->second;
     if (!fresh) return out;
-    const Spot id = plan_.sections[section].id;
+    const Spot id = plan_.sections.all[section].id;
     const auto works = [&](const Fix& fix) {
         Project changed = project_;
         apply_fix(changed, plan_, fix);
@@ -118,17 +120,18 @@ const std::vector<std::pair<Fix, std::string>>& WaysOut::other_ways(int section,
     const auto offer = [&](const Fix& fix, const std::string& label) {
         if (works(fix)) out.emplace_back(fix, label);
     };
-    const Page& page = project_.page;
+    const Page& page = project_.set_out.page;
     if (page.framed() && !page.gut && page.frame == FrameKind::Whole &&
         page.frame_paper == project_.stash->papers[paper].id)
         offer(GutFrame{}, "Gut the frame first");
-    const double lip = plan_.sections[section].lip - less_lip;
+    const double lip = plan_.sections.all[section].lip - less_lip;
     if (lip >= narrowest_lip)
         offer(SetSectionLip{sections_on(paper), lip},
               "Lip of " + format_length(lip, project_.units) + " there");
-    if (plan_.sections[section].school == School::OneSheet)
-        offer(SetSchool{id, School::MachinePatches}, "Pieces that meet under the bars");
-    if (project_.choice(id).print.run_on) offer(EndPrints{id}, "Seams under the bars, prints not run on");
+    if (plan_.sections.all[section].method == BackingMethod::OneSheet)
+        offer(SetMethod{id, BackingMethod::MachinePatches}, "Pieces that meet under the bars");
+    if (project_.match.choice(id).pattern.run_on)
+        offer(EndRunOn{id}, "Seams under the bars, prints not run on");
     // The largest of the sizes that fits, found by halving.
     std::size_t from = 0;
     std::size_t to = smaller.size();

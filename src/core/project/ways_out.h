@@ -1,6 +1,7 @@
 #pragma once
 // What to do about patches that do not fit: every way out is tried on the sheets before it is offered.
 
+#include "core/match/match.h"
 #include "core/project/plan.h"
 #include "core/project/project.h"
 

@@ -18,7 +18,7 @@ struct Objection {
 };
 
 Objection words_for(const Plan& plan, const CostTerm& term) {
-    const std::string other = term.other >= 0 ? plan.sections[term.other].label : std::string();
+    const std::string other = term.other >= 0 ? plan.sections.all[term.other].label : std::string();
     switch (term.kind) {
     case CostTerm::Kind::Alike:
         return {"beside " + other + ", which has it too", "beside it in " + other};
@@ -50,20 +50,20 @@ std::vector<std::string> in_favour(const Project& project, const Plan& plan, con
                            [&](const CostTerm& t) { return t.kind == kind && t.amount > 1; });
     };
     std::vector<std::string> out;
-    if (plan.sections[section].locked) out.emplace_back("given by hand");
+    if (project.match.choice(plan.sections.all[section].id).locked) out.emplace_back("given by hand");
     if (!against(CostTerm::Kind::Alike) && !against(CostTerm::Kind::Similar))
         out.emplace_back("differs from every neighbour");
-    const Face face{plan.paper_of_section[section], plan.side_of_section[section]};
+    const Face face{plan.papers.of_section[section], plan.papers.side_of_section[section]};
     const Pattern pattern = project.stash->papers[face.paper].face(face.side).pattern;
     if (pattern != Pattern::Solid && !against(CostTerm::Kind::Print))
         out.emplace_back("its print is seen at this size");
-    if (project.style.drift > 0.3 && !against(CostTerm::Kind::Tone))
+    if (project.match.style.drift > 0.3 && !against(CostTerm::Kind::Tone))
         out.emplace_back("has the tone of this place");
     const auto uses = static_cast<std::size_t>(
-        std::count(plan.paper_of_section.begin(), plan.paper_of_section.end(), face.paper));
+        std::count(plan.papers.of_section.begin(), plan.papers.of_section.end(), face.paper));
     if (uses >= 3) out.push_back("comes back in " + count_of(uses, "place", "places"));
-    if (const auto role = project.roles.find(project.stash->papers[face.paper].id);
-        role != project.roles.end() && role->second != PaperRole::Spare)
+    if (const auto role = project.match.roles.find(project.stash->papers[face.paper].id);
+        role != project.match.roles.end() && role->second != PaperRole::Spare)
         out.emplace_back(role->second == PaperRole::UseUp ? "is to be used up" : "ties the page together");
     return out;
 }
@@ -73,9 +73,9 @@ std::vector<std::string> in_favour(const Project& project, const Plan& plan, con
 WhyPaper why_paper(const Project& project, const Plan& plan, const MatchJob& job, const Choices& choices,
                    int section) {
     WhyPaper out;
-    const int paper = plan.paper_of_section[section];
+    const int paper = plan.papers.of_section[section];
     if (paper >= 0) {
-        out.paper = name_and_side(project.stash->papers[paper], plan.side_of_section[section]);
+        out.paper = name_and_side(project.stash->papers[paper], plan.papers.side_of_section[section]);
         out.reasons = in_favour(project, plan, choices, section);
         for (const CostTerm& t : choices.terms)
             if (t.amount > 1) out.reasons.push_back("but " + words_for(plan, t).full);
@@ -97,17 +97,20 @@ WhyPaper why_paper(const Project& project, const Plan& plan, const MatchJob& job
 std::vector<std::string> why_page(const Project& project, const Plan& plan) {
     std::vector<std::string> out;
     std::size_t scraps = 0;
-    for (const UsedSheet& u : plan.used_sheets) scraps += plan.sheets[u.sheet].kind <= SheetKind::Offcut;
+    for (const UsedSheet& u : plan.sheets.used)
+        scraps += plan.papers.sheets[u.sheet].kind <= SheetKind::Offcut;
     out.push_back(
-        count_of(plan.used_sheets.size(), "sheet", "sheets") +
+        count_of(plan.sheets.used.size(), "sheet", "sheets") +
         (scraps ? ", " + std::to_string(scraps) + (scraps == 1 ? " a scrap" : " of them scraps") : ""));
-    if (!plan.short_patches.empty())
-        out.push_back(count_of(plan.short_patches.size(), "patch short", "patches short"));
-    out.push_back(plan.alike.empty() ? "no neighbours alike"
-                                     : count_of(plan.alike.size(), "pair alike", "pairs alike"));
+    if (!plan.sheets.short_patches.empty())
+        out.push_back(count_of(plan.sheets.short_patches.size(), "patch short", "patches short"));
+    out.push_back(plan.papers.alike.empty()
+                      ? "no neighbours alike"
+                      : count_of(plan.papers.alike.size(), "pair alike", "pairs alike"));
     std::map<std::pair<int, Side>, std::size_t> uses;
-    for (std::size_t s = 0; s < plan.sections.size(); ++s)
-        if (plan.paper_of_section[s] >= 0) ++uses[{plan.paper_of_section[s], plan.side_of_section[s]}];
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s)
+        if (plan.papers.of_section[s] >= 0)
+            ++uses[{plan.papers.of_section[s], plan.papers.side_of_section[s]}];
     if (uses.empty()) return out;
     const auto most = std::max_element(uses.begin(), uses.end(),
                                        [](const auto& a, const auto& b) { return a.second < b.second; });

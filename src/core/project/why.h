@@ -2,6 +2,7 @@
 // Why a section has its paper, and what else it could have, in words.
 
 #include "core/match/alternatives.h"
+#include "core/match/match.h"
 #include "core/match/proposals.h"
 #include "core/project/plan.h"
 #include "core/project/project.h"

@@ -2,7 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/sections/effort.h"
-#include "core/sections/school_shapes.h"
+#include "core/sections/method_shapes.h"
 
 #include <algorithm>
 #include <limits>
@@ -20,39 +20,43 @@ constexpr std::size_t few_corners = 8;
 
 } // namespace
 
-SchoolAdvice advised_school(const Polygon& opening, double narrowest_bar, const BackingRules& rules,
+MethodAdvice advised_method(const Polygon& opening, double narrowest_bar, const BackingRules& rules,
                             Units units) {
     const auto inside = largest_circle(opening, 0.1);
     const double across = inside ? 2 * inside->radius : 0;
     const double around = perimeter(opening.outer);
     const double roundness = around > 0 ? 4 * M_PI * area({opening.outer, {}}) / (around * around) : 0;
     if (narrowest_bar < bar_for_glue)
-        return {School::OneSheet, "Its narrowest bar is " + format_mm(narrowest_bar) +
-                                      ": no lip holds there, an adhesive sheet under one paper does."};
+        return {BackingMethod::OneSheet, "Its narrowest bar is " + format_mm(narrowest_bar) +
+                                             ": no lip holds there, an adhesive sheet under one paper does."};
     if (roundness > round_enough) {
         const Polygon room{opening.outer, {}};
         const auto grown = grow({room}, std::min(narrowest_bar, 12.0));
         if (grown && !grown->empty())
             if (const auto p = punch_behind(opening, grown->front(), rules.punches))
-                return {School::Punches, "It is round: the punch of " + format_length(p->diameter, units) +
-                                             " covers it with a lip of " + format_mm(p->lip) + "."};
+                return {BackingMethod::Punches, "It is round: the punch of " +
+                                                    format_length(p->diameter, units) +
+                                                    " covers it with a lip of " + format_mm(p->lip) + "."};
     }
     if (across < small_across)
-        return {School::MachinePatches, "It is " + format_mm(across) +
-                                            " across: a blade cuts so small a patch better than scissors."};
+        return {BackingMethod::MachinePatches,
+                "It is " + format_mm(across) +
+                    " across: a blade cuts so small a patch better than scissors."};
     const bool simple = simplified(opening, across * 0.02).outer.size() <= few_corners;
     if (simple && across > large_across)
-        return {School::TraceAndTrim, "It is large and simple, " + format_length(across, units) +
-                                          " across: traced and cut by hand it wastes least."};
+        return {BackingMethod::TraceAndTrim, "It is large and simple, " + format_length(across, units) +
+                                                 " across: traced and cut by hand it wastes least."};
     if (simple)
-        return {School::MachinePatches, "It is simple but only " + format_length(across, units) +
-                                            " across: a machine patch saves the tracing, scissors would do."};
-    return {School::MachinePatches, "Its outline has many turns: a blade follows them, scissors hardly."};
+        return {BackingMethod::MachinePatches,
+                "It is simple but only " + format_length(across, units) +
+                    " across: a machine patch saves the tracing, scissors would do."};
+    return {BackingMethod::MachinePatches,
+            "Its outline has many turns: a blade follows them, scissors hardly."};
 }
 
-SchoolFigures figures_of(School school, const Backing& backing) {
-    SchoolFigures out;
-    out.school = school;
+MethodFigures figures_of(BackingMethod method, const Backing& backing) {
+    MethodFigures out;
+    out.method = method;
     out.enlargement = backing.enlargement;
     out.failed = static_cast<int>(backing.without_patch.size());
     out.smallest_lip = std::numeric_limits<double>::infinity();
@@ -60,8 +64,9 @@ SchoolFigures figures_of(School school, const Backing& backing) {
         out.paper_area += p.paper_area();
         out.minutes += backing_minutes(p);
         out.failed += p.fell_back;
-        const bool lipless = !p.fell_back && (p.school == School::Inlay || p.school == School::CutFrom ||
-                                              (p.school == School::Punches && p.border > 0));
+        const bool lipless =
+            !p.fell_back && (p.method == BackingMethod::Inlay || p.method == BackingMethod::CutFrom ||
+                             (p.method == BackingMethod::Punches && p.border > 0));
         if (lipless || p.trimmed) continue;
         out.smallest_lip = std::min(out.smallest_lip, p.lip);
         out.narrow_lips += p.lip < narrow_lip;

@@ -1,22 +1,22 @@
 #pragma once
-// Which school suits which opening, and what a school costs for the whole page.
+// Which method suits which opening, and what a method costs for the whole page.
 
 #include "core/sections/backing.h"
 
 namespace zesty {
 
-struct SchoolAdvice {
-    School school = School::MachinePatches;
+struct MethodAdvice {
+    BackingMethod method = BackingMethod::MachinePatches;
     std::string reason; ///< one sentence with the numbers it rests on
 };
 
 /// `opening` on the page, with its narrowest bar there.
-SchoolAdvice advised_school(const Polygon& opening, double narrowest_bar, const BackingRules& rules,
+MethodAdvice advised_method(const Polygon& opening, double narrowest_bar, const BackingRules& rules,
                             Units units);
 
 /// What backing the whole page one way comes to.
-struct SchoolFigures {
-    School school = School::MachinePatches;
+struct MethodFigures {
+    BackingMethod method = BackingMethod::MachinePatches;
     double paper_area = 0;   ///< mm2 taken off the sheets
     double minutes = 0;      ///< of hands and blade
     double smallest_lip = 0; ///< where there are lips; infinity where there are none
@@ -25,6 +25,6 @@ struct SchoolFigures {
     double enlargement = 0;  ///< of the enlarged copy
 };
 
-SchoolFigures figures_of(School school, const Backing& backing);
+MethodFigures figures_of(BackingMethod method, const Backing& backing);
 
 } // namespace zesty

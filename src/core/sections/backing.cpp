@@ -1,8 +1,8 @@
 #include "core/sections/backing.h"
 
 #include "core/geometry/measure.h"
+#include "core/sections/method_shapes.h"
 #include "core/sections/overlap.h"
-#include "core/sections/school_shapes.h"
 
 #include <algorithm>
 #include <limits>
@@ -13,7 +13,7 @@ namespace zesty {
 namespace {
 
 constexpr double from_the_rim = 0.3;
-constexpr double widest_lip = 12; ///< how far a patch of any school may reach
+constexpr double widest_lip = 12; ///< how far a patch of any method may reach
 
 class Backer {
 public:
@@ -33,10 +33,10 @@ public:
             if (patch->outline.outer.empty()) continue; // off the page
             patch->opening = o;
             patch->lip_wanted = wishes_[o].lip;
-            patch->school = wishes_[o].school;
+            patch->method = wishes_[o].method;
             out_.patches.push_back(std::move(*patch));
         }
-        if (auto r = by_school(); !r) return tl::make_unexpected(r.error());
+        if (auto r = by_method(); !r) return tl::make_unexpected(r.error());
         put_in_order();
         return std::move(out_);
     }
@@ -73,7 +73,8 @@ private:
         if (!made) return tl::make_unexpected(made.error());
         for (Patch& p : *made) base_.emplace(p.opening, std::move(p));
         const bool wider = std::any_of(wishes_.begin(), wishes_.end(), [](const BackingWish& w) {
-            return w.backed && (w.school == School::EnlargedCopy || w.school == School::Punches);
+            return w.backed &&
+                   (w.method == BackingMethod::EnlargedCopy || w.method == BackingMethod::Punches);
         });
         if (!wider) return {};
         auto room = by_whole(widest_lip);
@@ -86,7 +87,7 @@ private:
         return transformed(spots_.cut->openings[opening].outline, to_page_);
     }
 
-    /// The patch before its school has its say.
+    /// The patch before its method has its say.
     Result<Patch> raw(int o) const {
         Patch patch;
         if (spots_.whole[o] < 0) {
@@ -141,7 +142,7 @@ private:
         return patch;
     }
 
-    Result<void> by_school() {
+    Result<void> by_method() {
         find_enlargement();
         std::map<int, int> leaders; // piece -> patch
         std::vector<Patch> kept;
@@ -151,7 +152,7 @@ private:
             if (!shaped) return tl::make_unexpected(shaped.error());
             if (!*shaped) out_.without_patch.push_back(p.opening);
             if (!*shaped || p.outline.outer.empty()) continue;
-            if (p.school == School::OneSheet && whole) {
+            if (p.method == BackingMethod::OneSheet && whole) {
                 const int piece = spots_.cut->openings[p.opening].piece;
                 const auto [at, first] = leaders.try_emplace(piece, static_cast<int>(kept.size()));
                 if (!first) p.rides_on = at->second;
@@ -167,30 +168,30 @@ private:
     /// False when the opening is too narrow for it. What lies off the page comes back without an outline.
     Result<bool> shape(Patch& p, bool whole) {
         const Polygon opening = on_page(p.opening);
-        switch (p.school) {
-        case School::Inlay:
+        switch (p.method) {
+        case BackingMethod::Inlay:
             if (auto inlay = inlay_shape(opening, rules_.inlay_clearance)) {
                 p.outline = std::move(*inlay);
                 p.lip = 0;
                 break;
             }
             return false;
-        case School::CutFrom:
+        case BackingMethod::CutFrom:
             p.outline = opening;
             p.lip = 0;
             break;
-        case School::GlueAndTrim:
+        case BackingMethod::GlueAndTrim:
             p.blank = rough_rectangle(p.outline);
             break;
-        case School::Punches:
+        case BackingMethod::Punches:
             punch(p, opening, whole);
             break;
-        case School::EnlargedCopy:
+        case BackingMethod::EnlargedCopy:
             enlarge(p, opening, whole);
             break;
-        case School::MachinePatches:
-        case School::TraceAndTrim:
-        case School::OneSheet:
+        case BackingMethod::MachinePatches:
+        case BackingMethod::TraceAndTrim:
+        case BackingMethod::OneSheet:
             break;
         }
         p.area = area(p.outline);
@@ -217,7 +218,7 @@ private:
     void find_enlargement() {
         std::vector<Enlargeable> ranges;
         for (const Patch& p : out_.patches) {
-            if (p.school != School::EnlargedCopy || spots_.whole[p.opening] < 0 ||
+            if (p.method != BackingMethod::EnlargedCopy || spots_.whole[p.opening] < 0 ||
                 spots_.is_part(p.opening) || p.trimmed)
                 continue;
             const auto room = room_.find(spots_.whole[p.opening]);

@@ -1,5 +1,5 @@
 #pragma once
-// Patches for a whole page: each section by its treatment and school, bars shared as decided, parts of
+// Patches for a whole page: each section by its treatment and method, bars shared as decided, parts of
 // divided openings one tucked under the next.
 
 #include "core/sections/patches.h"
@@ -11,7 +11,7 @@ namespace zesty {
 struct BackingWish {
     bool backed = false;
     double lip = 0;
-    School school = School::MachinePatches;
+    BackingMethod method = BackingMethod::MachinePatches;
     int order = 0; ///< glued before higher ones; 0 for any
     bool operator==(const BackingWish&) const = default;
 };

@@ -9,7 +9,6 @@ namespace zesty {
 
 namespace {
 
-constexpr std::array<const char*, 5> division_keys{"line", "bands", "rays", "rings", "grid"};
 constexpr int ring_corners = 180;
 
 Ring strip(double y0, double y1, double x0, double x1) {
@@ -29,14 +28,12 @@ Ring wedge(Point c, double from, double to, double reach) {
 
 } // namespace
 
-const char* key_of(Division::Kind kind) {
-    return division_keys[static_cast<std::size_t>(kind)];
-}
-
-std::optional<Division::Kind> division_named(const std::string& key) {
-    for (std::size_t i = 0; i < division_keys.size(); ++i)
-        if (key == division_keys[i]) return static_cast<Division::Kind>(i);
-    return {};
+Division within_limits(Division d) {
+    d.count = std::clamp(d.count, 1, most_parts);
+    d.rows = std::clamp(d.rows, 1, d.kind == Division::Kind::Grid ? most_parts / d.count : most_parts);
+    d.turn_deg = brought_round(d.turn_deg);
+    d.at = {division_place_limits.nearest(d.at.x), division_place_limits.nearest(d.at.y)};
+    return d;
 }
 
 std::vector<Region> cells(const Division& d, const Box& box) {

@@ -2,6 +2,8 @@
 // How an opening, or the bare base, is divided without bars.
 
 #include "core/geometry/boolean.h"
+#include "core/limits.h"
+#include "core/names.h"
 
 #include <optional>
 #include <string>
@@ -19,10 +21,13 @@ struct Division {
     bool operator==(const Division&) const = default;
 };
 
-inline constexpr int most_parts = 60;
+template <> inline constexpr std::array words_of<Division::Kind>{"line", "bands", "rays", "rings", "grid"};
 
-const char* key_of(Division::Kind kind); ///< "line", "bands", ...
-std::optional<Division::Kind> division_named(const std::string& key);
+inline constexpr int most_parts = 60;
+inline constexpr Limits division_place_limits{-100, 100}; ///< of Division::at
+/// Numbers brought inside what a division may have: no more than most_parts cells, the turn within half a
+/// turn.
+Division within_limits(Division division);
 
 /// The part of the plane of each part, in order; together they hold the box with room to spare, and they meet
 /// without gaps. Bands, rays and rings divide the box evenly.

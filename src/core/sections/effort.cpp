@@ -25,22 +25,22 @@ double backing_minutes(const Patch& patch) {
     const double around = perimeter(patch.outline.outer);
     const double glue = around / glue_speed;
     const double machine = cutting_minutes(around, 1);
-    switch (patch.fell_back ? School::MachinePatches : patch.school) {
-    case School::TraceAndTrim:
+    switch (patch.fell_back ? BackingMethod::MachinePatches : patch.method) {
+    case BackingMethod::TraceAndTrim:
         return pick_and_place + around / pencil_speed + around / scissors_speed + glue;
-    case School::GlueAndTrim:
+    case BackingMethod::GlueAndTrim:
         return pick_and_place + glue + around / scissors_speed;
-    case School::Punches:
+    case BackingMethod::Punches:
         return pick_and_place + punching + glue;
-    case School::Inlay:
+    case BackingMethod::Inlay:
         return pick_and_place + machine + foam_setting;
-    case School::OneSheet:
+    case BackingMethod::OneSheet:
         // One pass over the back of the whole cut, counted with the patch that carries the sheet.
         return patch.rides_on >= 0 ? 0
                                    : 2 * pick_and_place + perimeter(patch.on_sheet().outer) / scissors_speed;
-    case School::MachinePatches:
-    case School::EnlargedCopy:
-    case School::CutFrom:
+    case BackingMethod::MachinePatches:
+    case BackingMethod::EnlargedCopy:
+    case BackingMethod::CutFrom:
         break;
     }
     return pick_and_place + machine + glue;

@@ -9,7 +9,7 @@ namespace zesty {
 /// A blade at 20 mm a second that is lifted and set down once for every contour.
 double cutting_minutes(double length_mm, std::size_t contours);
 
-/// From sheet to glued down, for one patch made the way of its school. What the machine cuts costs no hands
+/// From sheet to glued down, for one patch made the way of its method. What the machine cuts costs no hands
 /// but its own time.
 double backing_minutes(const Patch& patch);
 

@@ -70,19 +70,19 @@ std::vector<Shaker> shakers_of(const Spots& spots, const std::vector<Treatment>&
     return out;
 }
 
-SectionPrint print_for(const Polygon& opening, double lip) {
-    SectionPrint out;
-    for (const PrintSize& p : usual_prints()) {
+SectionPhoto photo_size_for(const Polygon& opening, double lip) {
+    SectionPhoto out;
+    for (const PhotoSize& p : usual_photo_sizes()) {
         const auto fit = smallest_covering(opening, p.width, p.height, lip);
         if (!fit || fit->factor > 1) continue;
-        out.print = p;
+        out.size = p;
         out.centre = fit->centre;
         out.turn_deg = fit->turn_deg;
         return out;
     }
     const Box b = bounds(opening.outer).grown(lip);
     out.usual = false;
-    out.print = {b.width(), b.height()};
+    out.size = {b.width(), b.height()};
     out.centre = b.centre();
     return out;
 }

@@ -26,15 +26,15 @@ std::vector<Shaker> shakers_of(const Spots& spots, const std::vector<Treatment>&
                                const Transform& to_page);
 
 /// The print to order for an opening that shows a photo.
-struct SectionPrint {
+struct SectionPhoto {
     int opening = 0;
-    PrintSize print;   ///< as ordered
+    PhotoSize size;    ///< as ordered
     bool usual = true; ///< false when no usual size covers: this is the size to trim to
     Point centre;
     double turn_deg = 0;
 };
 /// The smallest usual print that covers the opening and the lip all round, however it has to be turned.
-SectionPrint print_for(const Polygon& opening, double lip);
+SectionPhoto photo_size_for(const Polygon& opening, double lip);
 
 /// Level lines of writing that an opening has room for.
 struct WritingRoom {

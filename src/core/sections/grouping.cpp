@@ -13,8 +13,6 @@ namespace zesty {
 
 namespace {
 
-constexpr std::array<const char*, 6> grouping_keys{"twins", "sizes", "bands", "rings", "rows", "cuts"};
-
 Point middle(const CutFile& cut, const Transform& to_page, int opening) {
     return to_page(cut.openings[opening].label.centre);
 }
@@ -81,16 +79,6 @@ std::vector<int> by_twins(const CutFile& cut, const std::vector<int>& among) {
 }
 
 } // namespace
-
-const char* key_of(GroupRule::Kind kind) {
-    return grouping_keys[static_cast<std::size_t>(kind)];
-}
-
-std::optional<GroupRule::Kind> grouping_named(const std::string& key) {
-    for (std::size_t i = 0; i < grouping_keys.size(); ++i)
-        if (key == grouping_keys[i]) return static_cast<GroupRule::Kind>(i);
-    return {};
-}
 
 std::vector<std::vector<int>> groups_by(const GroupRule& rule, const CutFile& cut, const Transform& to_page,
                                         const std::vector<int>& cut_of_opening, std::vector<int> among) {

@@ -2,6 +2,7 @@
 // Ways of finding the openings that belong together.
 
 #include "core/cutfile/cut_file.h"
+#include "core/names.h"
 
 #include <optional>
 #include <string>
@@ -22,8 +23,8 @@ struct GroupRule {
     Point centre; ///< on the page
 };
 
-const char* key_of(GroupRule::Kind kind); ///< "twins", "sizes", ...
-std::optional<GroupRule::Kind> grouping_named(const std::string& key);
+template <>
+inline constexpr std::array words_of<GroupRule::Kind>{"twins", "sizes", "bands", "rings", "rows", "cuts"};
 
 /// Openings of `cut`, sorted into groups of at least two; `among` limits them, empty for all.
 /// `cut_of_opening` is needed for Kind::Cuts.

@@ -12,19 +12,19 @@ namespace {
 struct Cover {
     Polygon outline; ///< on the page
     Box box;
-    int cut = -1; ///< of Project::cuts; -1 for a photo
+    int cut = -1; ///< of SetOutDecisions::cuts; -1 for a photo
     bool on_top = true;
 };
 
-std::vector<Cover> covers_of(const Project& project, const Composition& composed, const Spots& spots,
+std::vector<Cover> covers_of(const SetOutDecisions& page, const Composition& composed, const Spots& spots,
                              const std::vector<char>& open) {
     std::vector<Cover> out;
-    for (const Photo& p : project.photos) {
+    for (const Photo& p : page.photos) {
         Cover c{outline_of(p), {}, -1, p.on_top};
         c.box = bounds(c.outline);
         out.push_back(std::move(c));
     }
-    if (project.cuts.size() < 2) return out;
+    if (page.cuts.size() < 2) return out;
     const Transform& t = composed.whole.to_page;
     for (const Piece& p : composed.cut->pieces) {
         Cover c{transformed(p.outline, t), {}, p.layer, true};
@@ -41,25 +41,25 @@ std::vector<Cover> covers_of(const Project& project, const Composition& composed
     return out;
 }
 
-bool lies_over(const Project& project, const Cover& cover, int cut) {
+bool lies_over(const SetOutDecisions& page, const Cover& cover, int cut) {
     if (cover.cut >= 0) return cover.cut > cut;
     if (cover.on_top || cut < 0) return cover.on_top;
-    return !project.cuts[cut].above_photos;
+    return !page.cuts[cut].above_photos;
 }
 
 } // namespace
 
-Result<std::vector<double>> covered_shares(const Project& project, const Composition& composed,
+Result<std::vector<double>> covered_shares(const SetOutDecisions& page, const Composition& composed,
                                            const Spots& spots, const std::vector<char>& open) {
     std::vector<double> out(spots.whole.size(), 0);
-    if (project.photos.empty() && project.cuts.size() < 2) return out;
-    const std::vector<Cover> covers = covers_of(project, composed, spots, open);
+    if (page.photos.empty() && page.cuts.size() < 2) return out;
+    const std::vector<Cover> covers = covers_of(page, composed, spots, open);
     for (std::size_t o = 0; o < out.size(); ++o) {
         const Polygon opening = transformed(spots.cut->openings[o].outline, composed.whole.to_page);
         const Box box = bounds(opening);
         Region over;
         for (const Cover& c : covers)
-            if (c.box.meets(box) && lies_over(project, c, spots.cut_of_opening[o])) over.push_back(c.outline);
+            if (c.box.meets(box) && lies_over(page, c, spots.cut_of_opening[o])) over.push_back(c.outline);
         if (over.empty()) continue;
         const auto joined = unite(over);
         if (!joined) return tl::make_unexpected(joined.error());

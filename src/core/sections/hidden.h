@@ -7,7 +7,7 @@ namespace zesty {
 
 /// By opening of `spots.cut`: the share of it, from 0 to 1, that is covered by photos and by cuts that lie
 /// above its own. Photos that slide behind a cut do not cover it. `open`: openings that stay see-through.
-Result<std::vector<double>> covered_shares(const Project& project, const Composition& composed,
+Result<std::vector<double>> covered_shares(const SetOutDecisions& page, const Composition& composed,
                                            const Spots& spots, const std::vector<char>& open);
 
 /// From this share on an opening counts as hidden.

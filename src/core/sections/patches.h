@@ -24,8 +24,8 @@ struct Patch {
     double lip_wanted = 0;
     double lip = 0;       ///< the smallest real lip: distance between the contours of opening and patch
     bool trimmed = false; ///< ends at the edge of the page, where there is no lip
-    School school = School::MachinePatches;
-    bool fell_back = false; ///< the school wanted does not work here: a machine patch instead
+    BackingMethod method = BackingMethod::MachinePatches;
+    bool fell_back = false; ///< the method wanted does not work here: a machine patch instead
     double punch = 0;       ///< diameter, for punches
     double border = 0;      ///< what a punch on top leaves free around it at its narrowest
     Polygon blank;          ///< what is cut off the sheet first, where that is more than the patch

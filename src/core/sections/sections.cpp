@@ -6,15 +6,15 @@ namespace zesty {
 
 namespace {
 
-/// The school that makes the patches of a section: some treatments leave no choice.
-School school_in_force(const SectionChoice& c, const Project& project) {
-    if (c.treatment == Treatment::Inlay) return School::Inlay;
-    if (c.treatment == Treatment::CutFrom) return School::CutFrom;
-    const School wanted = c.school.value_or(project.backing.school);
+/// The method that makes the patches of a section: some treatments leave no choice.
+BackingMethod method_in_force(const SectionChoice& c, const SectionDecisions& decided) {
+    if (c.treatment == Treatment::Inlay) return BackingMethod::Inlay;
+    if (c.treatment == Treatment::CutFrom) return BackingMethod::CutFrom;
+    const BackingMethod wanted = c.method.value_or(decided.backing.method);
     const bool covered = c.treatment == Treatment::Shaker || c.treatment == Treatment::Translucent;
-    const bool covers =
-        wanted == School::MachinePatches || wanted == School::TraceAndTrim || wanted == School::GlueAndTrim;
-    return covered && !covers ? School::MachinePatches : wanted;
+    const bool covers = wanted == BackingMethod::MachinePatches || wanted == BackingMethod::TraceAndTrim ||
+                        wanted == BackingMethod::GlueAndTrim;
+    return covered && !covers ? BackingMethod::MachinePatches : wanted;
 }
 
 /// Pieces that are cut from paper have no bars to lie behind.
@@ -29,15 +29,15 @@ bool is_piece(Spot s) {
 
 } // namespace
 
-std::vector<Section> sections_of(const std::vector<Spot>& spots, const Project& project) {
+std::vector<Section> sections_of(const std::vector<Spot>& spots, const SectionDecisions& decided) {
     std::vector<Section> out;
     std::map<Spot, std::size_t> index;
     std::map<int, Spot> shared; // by cut: the section of its one sheet
     for (std::size_t o = 0; o < spots.size(); ++o) {
-        Spot id = section_of(project, spots[o]);
-        const SectionChoice c = is_piece(id) ? as_piece(project.choice(id)) : project.choice(id);
-        const School school = school_in_force(c, project);
-        if (school == School::OneSheet && takes_paper(c.treatment) && id.part == 0)
+        Spot id = decided.section_of(spots[o]);
+        const SectionChoice c = is_piece(id) ? as_piece(decided.choice(id)) : decided.choice(id);
+        const BackingMethod method = method_in_force(c, decided);
+        if (method == BackingMethod::OneSheet && takes_paper(c.treatment) && id.part == 0)
             id = shared.try_emplace(id.cut, id).first->second;
         const auto [at, fresh] = index.try_emplace(id, out.size());
         if (fresh)
@@ -46,10 +46,8 @@ std::vector<Section> sections_of(const std::vector<Spot>& spots, const Project& 
                            c.name,
                            {},
                            c.treatment,
-                           c.paper,
-                           c.locked,
-                           c.lip.value_or(project.lip),
-                           school,
+                           c.lip.value_or(decided.lip),
+                           method,
                            c.order});
         out[at->second].openings.push_back(static_cast<int>(o));
     }

@@ -2,7 +2,7 @@
 // Openings sorted into sections.
 
 #include "core/cutfile/cut_file.h"
-#include "core/project/project.h"
+#include "core/sections/decisions.h"
 #include "core/sections/spots.h"
 
 namespace zesty {
@@ -13,16 +13,14 @@ struct Section {
     std::string name;  ///< given by hand, or empty
     std::vector<int> openings;
     Treatment treatment = Treatment::Paper;
-    std::string paper; ///< chosen paper id, or empty
-    bool locked = false;
-    double lip = 0;                         ///< wanted
-    School school = School::MachinePatches; ///< in force, the treatment's own where it has one
+    double lip = 0;                                       ///< wanted
+    BackingMethod method = BackingMethod::MachinePatches; ///< in force, the treatment's own where it has one
     int order = 0;
 };
 
 /// In order of their lowest openings; `spots` names every opening. Decisions about openings that are not
-/// there are ignored. What shares one sheet (School::OneSheet) is one section for each cut.
-std::vector<Section> sections_of(const std::vector<Spot>& spots, const Project& project);
+/// there are ignored. What shares one sheet (BackingMethod::OneSheet) is one section for each cut.
+std::vector<Section> sections_of(const std::vector<Spot>& spots, const SectionDecisions& decided);
 
 /// Index of the section of each opening.
 std::vector<int> section_by_opening(const std::vector<Section>& sections, std::size_t openings);

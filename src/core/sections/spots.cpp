@@ -27,8 +27,8 @@ Opening opening_of(Polygon outline, int piece) {
 
 class Spreader {
 public:
-    Spreader(const Composition& composed, const Project& project)
-        : composed_(composed), project_(project), cut_(*composed.cut) {
+    Spreader(const Composition& composed, const SetOutDecisions& page, const SectionDecisions& decided)
+        : composed_(composed), page_(page), decided_(decided), cut_(*composed.cut) {
         cut_.openings.clear();
         cut_.bars.clear();
         cut_.twins.clear();
@@ -61,8 +61,8 @@ private:
         const Opening& opening = composed_.cut->openings[o];
         const Spot name = composed_.spots[o];
         const int cut = composed_.cut_of_opening[o];
-        const auto division = project_.divisions.find(name);
-        if (division == project_.divisions.end()) {
+        const auto division = decided_.divisions.find(name);
+        if (division == decided_.divisions.end()) {
             add(opening, name, cut, o, 0);
             return {};
         }
@@ -151,22 +151,22 @@ private:
     void add_pieces() {
         for (std::size_t p = 0; p < cut_.pieces.size(); ++p) {
             const int layer = cut_.pieces[p].layer;
-            if (!project_.cuts[layer].pieces_from_paper) continue;
+            if (!page_.cuts[layer].pieces_from_paper) continue;
             Polygon outline = cut_.pieces[p].outline;
             add(opening_of(std::move(outline), static_cast<int>(p)),
-                {project_.cuts[layer].id, first_piece_spot + composed_.piece_numbers[p], 0}, layer, -1, 0);
+                {page_.cuts[layer].id, first_piece_spot + composed_.piece_numbers[p], 0}, layer, -1, 0);
         }
     }
 
     Result<void> add_base() {
-        const auto division = project_.divisions.find(base_spot);
-        if (division == project_.divisions.end()) return {};
+        const auto division = decided_.divisions.find(base_spot);
+        if (division == decided_.divisions.end()) return {};
         const Transform back = inverse(composed_.whole.to_page);
-        out_.base_cells = zesty::cells(division->second, base_of(project_.page));
+        out_.base_cells = zesty::cells(division->second, base_of(page_.page));
         std::vector<int> added;
         int number = 0;
-        for (const Box& leaf : project_.page.leaves()) {
-            const Box b = project_.page.base_of(leaf);
+        for (const Box& leaf : page_.page.leaves()) {
+            const Box b = page_.page.base_of(leaf);
             if (b.empty()) continue;
             const auto parts = divide({ring_of(b), {}}, out_.base_cells);
             if (!parts) return tl::make_unexpected(parts.error());
@@ -191,25 +191,28 @@ private:
     };
 
     const Composition& composed_;
-    const Project& project_;
+    const SetOutDecisions& page_;
+    const SectionDecisions& decided_;
     CutFile cut_;
     Spots out_;
     std::vector<Later> later_;
 };
 
-bool nothing_to_spread(const Composition& composed, const Project& project) {
-    const bool pieces = std::any_of(project.cuts.begin(), project.cuts.end(),
+bool nothing_to_spread(const Composition& composed, const SetOutDecisions& page,
+                       const SectionDecisions& decided) {
+    const bool pieces = std::any_of(page.cuts.begin(), page.cuts.end(),
                                     [](const PlacedCut& c) { return c.pieces_from_paper; });
-    const bool base = project.divisions.contains(base_spot);
+    const bool base = decided.divisions.contains(base_spot);
     return !pieces && !base && std::none_of(composed.spots.begin(), composed.spots.end(), [&](Spot s) {
-        return project.divisions.contains(s);
+        return decided.divisions.contains(s);
     });
 }
 
 } // namespace
 
-Result<Spots> spots_of(const Composition& composed, const Project& project) {
-    if (!nothing_to_spread(composed, project)) return Spreader(composed, project).run();
+Result<Spots> spots_of(const Composition& composed, const SetOutDecisions& page,
+                       const SectionDecisions& decided) {
+    if (!nothing_to_spread(composed, page, decided)) return Spreader(composed, page, decided).run();
     return undivided(composed.cut, composed.spots, composed.cut_of_opening);
 }
 

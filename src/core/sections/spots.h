@@ -2,7 +2,7 @@
 // Everything on the page that can be backed, one by one: whole openings, parts of divided ones, pieces that
 // are cut from papers of their own, and parts of the bare base.
 
-#include "core/project/project.h"
+#include "core/sections/decisions.h"
 #include "core/setout/compose.h"
 
 namespace zesty {
@@ -20,7 +20,7 @@ struct Spots {
     /// is divided.
     std::shared_ptr<const CutFile> cut;
     std::vector<Spot> names;         ///< by opening
-    std::vector<int> cut_of_opening; ///< into Project::cuts; -1 for the base
+    std::vector<int> cut_of_opening; ///< into SetOutDecisions::cuts; -1 for the base
     std::vector<int> whole;          ///< by opening: its opening in the composition; -1 for pieces and base
     std::vector<std::vector<Region>> cells; ///< by whole opening: its division in the cut's coordinates
     std::vector<std::size_t> cell;          ///< by opening: which of the cells of its whole
@@ -31,7 +31,8 @@ struct Spots {
     bool is_base(int opening) const { return cut_of_opening[opening] < 0; }
 };
 
-Result<Spots> spots_of(const Composition& composed, const Project& project);
+Result<Spots> spots_of(const Composition& composed, const SetOutDecisions& page,
+                       const SectionDecisions& decided);
 /// Whole openings only; names and cuts by opening.
 Spots undivided(std::shared_ptr<const CutFile> cut, std::vector<Spot> names, std::vector<int> cut_of_opening);
 

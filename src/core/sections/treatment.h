@@ -1,9 +1,7 @@
 #pragma once
 // What goes behind an opening, and how the paper for it is made.
 
-#include <optional>
-#include <string>
-#include <vector>
+#include "core/names.h"
 
 namespace zesty {
 
@@ -17,10 +15,12 @@ enum class Treatment {
     Words,       ///< plain paper for a title or writing
     CutFrom,     ///< the part itself is cut from its paper, without a lip
 };
-inline constexpr int treatments = 8;
+template <>
+inline constexpr std::array words_of<Treatment>{"paper",  "open",  "inlay", "translucent",
+                                                "shaker", "photo", "words", "cut-from"};
 
 /// The ways of making what is glued behind an opening. Practitioners differ, and all of them are right.
-enum class School {
+enum class BackingMethod {
     MachinePatches,
     TraceAndTrim,
     GlueAndTrim,
@@ -30,27 +30,22 @@ enum class School {
     OneSheet,
     CutFrom
 };
-inline constexpr int schools = 8;
+template <>
+inline constexpr std::array words_of<BackingMethod>{"machine", "trace",   "glue",      "enlarged",
+                                                    "inlay",   "punches", "one-sheet", "cut-from"};
 
 /// What patches do on a bar that they share.
 enum class LipMode {
     Meet,   ///< in the middle of it
     Overlap ///< one glued over the other, never more than two
 };
+template <> inline constexpr std::array words_of<LipMode>{"meet", "overlap"};
 
 /// Whether the section takes paper from the stash.
 bool takes_paper(Treatment treatment);
 
-/// One word each, for files and the command line: "paper", "cut-from", "machine", "trace", ...
-const char* key_of(Treatment treatment);
-const char* key_of(School school);
-const char* key_of(LipMode lips);
-std::optional<Treatment> treatment_named(const std::string& key);
-std::optional<School> school_named(const std::string& key);
-std::optional<LipMode> lips_named(const std::string& key);
-
 /// In few words, for people: "machine patches", "trace and trim".
 const char* name_of(Treatment treatment);
-const char* name_of(School school);
+const char* name_of(BackingMethod method);
 
 } // namespace zesty

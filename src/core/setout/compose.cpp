@@ -59,17 +59,18 @@ SetOut taken_together(const std::vector<SetOut>& each, const Page& page) {
 
 } // namespace
 
-Composition compose(const Project& project, const std::vector<std::shared_ptr<const CutPart>>& parts) {
+Composition compose(const SetOutDecisions& decided, Units units,
+                    const std::vector<std::shared_ptr<const CutPart>>& parts) {
     Composition out;
     if (parts.empty()) {
-        out.whole.base = base_of(project.page);
+        out.whole.base = base_of(decided.page);
         return out;
     }
     int offset = 0;
     for (std::size_t c = 0; c < parts.size(); ++c) {
-        const PlacedCut& placed = project.cuts[c];
-        out.each.push_back(set_out(parts[c]->cut, project.page, placed.place, project.units, offset,
-                                   parts[c]->sized_by.get()));
+        const PlacedCut& placed = decided.cuts[c];
+        out.each.push_back(
+            set_out(parts[c]->cut, decided.page, placed.place, units, offset, parts[c]->sized_by.get()));
         speak_of_the_page(out.each.back(), offset, placed.id);
         for (int o : parts[c]->openings) {
             out.spots.emplace_back(placed.id, o);
@@ -88,7 +89,7 @@ Composition compose(const Project& project, const std::vector<std::shared_ptr<co
     offset = 0;
     for (std::size_t c = 0; c < parts.size(); ++c) {
         append(*all, transformed(parts[c]->cut, out.each[c].to_page), static_cast<int>(c));
-        for (int o : parts[c]->openings) copies[{project.cuts[c].drawing, o}].push_back(offset++);
+        for (int o : parts[c]->openings) copies[{decided.cuts[c].drawing, o}].push_back(offset++);
     }
     std::vector<std::vector<int>> alike = all->twins;
     for (const auto& [key, openings] : copies) alike.push_back(openings);
@@ -96,7 +97,7 @@ Composition compose(const Project& project, const std::vector<std::shared_ptr<co
     // One drawing's warnings are said once.
     std::sort(all->warnings.begin(), all->warnings.end());
     all->warnings.erase(std::unique(all->warnings.begin(), all->warnings.end()), all->warnings.end());
-    out.whole = taken_together(out.each, project.page);
+    out.whole = taken_together(out.each, decided.page);
     out.cut = std::move(all);
     return out;
 }

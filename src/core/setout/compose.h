@@ -12,13 +12,14 @@ struct Composition {
     /// does nothing.
     std::shared_ptr<const CutFile> cut;
     std::vector<Spot> spots;         ///< by opening: its name in decisions
-    std::vector<int> cut_of_opening; ///< by opening: index into Project::cuts
+    std::vector<int> cut_of_opening; ///< by opening: index into SetOutDecisions::cuts
     std::vector<int> piece_numbers;  ///< by piece: its index in its drawing
     SetOut whole;
-    std::vector<SetOut> each; ///< by Project::cuts; opening numbers in them are those of `cut`
+    std::vector<SetOut> each; ///< by SetOutDecisions::cuts; opening numbers in them are those of `cut`
 };
 
-/// `parts`: by Project::cuts, what is used of their drawings.
-Composition compose(const Project& project, const std::vector<std::shared_ptr<const CutPart>>& parts);
+/// `parts`: by SetOutDecisions::cuts, what is used of their drawings.
+Composition compose(const SetOutDecisions& page, Units units,
+                    const std::vector<std::shared_ptr<const CutPart>>& parts);
 
 } // namespace zesty

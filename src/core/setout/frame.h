@@ -4,7 +4,7 @@
 // set.
 
 #include "core/finding.h"
-#include "core/project/project.h"
+#include "core/setout/decisions.h"
 
 namespace zesty {
 

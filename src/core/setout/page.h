@@ -6,6 +6,8 @@
 
 #include "core/geometry/lengths.h"
 #include "core/geometry/shapes.h"
+#include "core/limits.h"
+#include "core/names.h"
 
 #include <string>
 #include <vector>
@@ -26,6 +28,7 @@ struct Sides {
 };
 
 enum class FrameKind { Whole, Strips };
+template <> inline constexpr std::array words_of<FrameKind>{"whole", "strips"};
 
 struct Page {
     double width = 12 * mm_per_inch;  ///< of one page
@@ -55,5 +58,8 @@ struct Page {
         return {leaf.x0 + reveal.left, leaf.y0 + reveal.top, leaf.x1 - reveal.right, leaf.y1 - reveal.bottom};
     }
 };
+
+inline constexpr Limits page_side_limits{10, 3000};
+inline constexpr Limits page_length_limits{0, 1000}; ///< of gap, reveals and glue lip
 
 } // namespace zesty

@@ -2,7 +2,9 @@
 // A photo on the page, as decided. Its print has a real size; millimetres on the page.
 
 #include "core/geometry/shapes.h"
+#include "core/limits.h"
 #include "core/setout/brought_picture.h"
+#include "core/shared.h"
 
 #include <string>
 #include <vector>
@@ -18,9 +20,12 @@ struct Photo {
     double turn_deg = 0;
     bool on_top = true; ///< above every cut; otherwise it slides behind those that lie above photos
     /// Parts that must stay free, such as a face: in the photo, millimetres from its upright middle.
-    std::vector<Box> keep_free;
-    SharedPicture picture = {}; ///< what it shows, where somebody brought it
+    std::vector<Box> protected_parts;
+    Shared<BroughtPicture> picture = {}; ///< what it shows, where somebody brought it
     bool operator==(const Photo&) const = default;
 };
+
+inline constexpr Limits photo_side_limits{1, 3000};
+inline constexpr Limits photo_part_limits{-3000, 3000}; ///< of corners of protected parts
 
 } // namespace zesty

@@ -42,44 +42,44 @@ std::vector<Span> lines_of(std::vector<Span> spans) {
     return out;
 }
 
-Finding over_edge(const Project& project, std::size_t i, const Box& b) {
-    const Box page = project.page.whole();
+Finding over_edge(const SetOutDecisions& decided, Units units, std::size_t i, const Box& b) {
+    const Box page = decided.page.whole();
     const double over = std::max({page.x0 - b.x0, page.y0 - b.y0, b.x1 - page.x1, b.y1 - page.y1});
     Finding f{"photo-over-edge",
               Severity::Advice,
-              name_of(project.photos[i], i) + " hangs off the page",
-              "It reaches " + format_length(over, project.units) + " beyond the edge and would be trimmed.",
-              project.photos[i].centre,
+              name_of(decided.photos[i], i) + " hangs off the page",
+              "It reaches " + format_length(over, units) + " beyond the edge and would be trimmed.",
+              decided.photos[i].centre,
               {},
               {},
               {}};
     const Point c{std::clamp(b.centre().x, page.x0 + b.width() / 2, page.x1 - b.width() / 2),
                   std::clamp(b.centre().y, page.y0 + b.height() / 2, page.y1 - b.height() / 2)};
     if (b.width() <= page.width() && b.height() <= page.height()) {
-        f.fix = MovePhoto{static_cast<int>(i), project.photos[i].centre + (c - b.centre())};
+        f.fix = MovePhoto{static_cast<int>(i), decided.photos[i].centre + (c - b.centre())};
         f.fix_label = "Move it onto the page";
     }
     return f;
 }
 
 /// What lies over a photo: photos after it on its side of the cuts, and the cuts themselves.
-Region above(const Project& project, const CutMaterial& material, std::size_t photo) {
+Region above(const SetOutDecisions& decided, const CutMaterial& material, std::size_t photo) {
     Region out;
-    const bool on_top = project.photos[photo].on_top;
-    for (std::size_t k = 0; k < project.photos.size(); ++k)
-        if (k != photo && (project.photos[k].on_top == on_top ? k > photo : project.photos[k].on_top))
-            out.push_back(outline_of(project.photos[k]));
+    const bool on_top = decided.photos[photo].on_top;
+    for (std::size_t k = 0; k < decided.photos.size(); ++k)
+        if (k != photo && (decided.photos[k].on_top == on_top ? k > photo : decided.photos[k].on_top))
+            out.push_back(outline_of(decided.photos[k]));
     if (!on_top)
         for (std::size_t c = 0; c < material.size(); ++c)
-            if (project.cuts[c].above_photos) out.insert(out.end(), material[c].begin(), material[c].end());
+            if (decided.cuts[c].above_photos) out.insert(out.end(), material[c].begin(), material[c].end());
     return out;
 }
 
 } // namespace
 
-const std::vector<PrintSize>& usual_prints() {
-    static const std::vector<PrintSize> prints = [] {
-        std::vector<PrintSize> out;
+const std::vector<PhotoSize>& usual_photo_sizes() {
+    static const std::vector<PhotoSize> prints = [] {
+        std::vector<PhotoSize> out;
         for (const auto& [w, h] : {std::pair{2.0, 2.0},
                                    {2.5, 2.5},
                                    {2.0, 3.0},
@@ -108,8 +108,8 @@ Polygon outline_of(const Photo& photo) {
     return {transformed(ring, to_page(photo)), {}};
 }
 
-Polygon outline_of(const Photo& photo, const Box& keep_free) {
-    return {transformed(ring_of(keep_free), to_page(photo)), {}};
+Polygon outline_of(const Photo& photo, const Box& protected_parts) {
+    return {transformed(ring_of(protected_parts), to_page(photo)), {}};
 }
 
 namespace {
@@ -134,12 +134,12 @@ std::optional<Box> part_between(const Photo& photo, Point from, Point to) {
     return part;
 }
 
-int kept_part_at(const Photo& photo, Point on_page) {
+int protected_part_at(const Photo& photo, Point on_page) {
     const Point p = inverse(to_page(photo))(on_page);
     int best = -1;
     double least = std::numeric_limits<double>::infinity();
-    for (std::size_t i = 0; i < photo.keep_free.size(); ++i) {
-        const Box& b = photo.keep_free[i];
+    for (std::size_t i = 0; i < photo.protected_parts.size(); ++i) {
+        const Box& b = photo.protected_parts[i];
         const double size = b.width() * b.height();
         if (!b.contains(p) || size >= least) continue;
         best = static_cast<int>(i);
@@ -149,8 +149,8 @@ int kept_part_at(const Photo& photo, Point on_page) {
 }
 
 Photo with_part_moved(Photo photo, Point by, Point larger) {
-    if (photo.keep_free.empty()) return photo;
-    Box& part = photo.keep_free.back();
+    if (photo.protected_parts.empty()) return photo;
+    Box& part = photo.protected_parts.back();
     const Box face = face_of(photo);
     const double w = std::clamp(part.width() + larger.x, least_part, face.width());
     const double h = std::clamp(part.height() + larger.y, least_part, face.height());
@@ -165,12 +165,12 @@ std::string size_in_words(const Photo& photo, Units units) {
                        : format_size(photo.width, photo.height, units);
 }
 
-std::vector<PrintCount> prints_of(const std::vector<Photo>& photos) {
-    std::vector<PrintCount> out;
+std::vector<PhotoCount> photos_to_order(const std::vector<Photo>& photos) {
+    std::vector<PhotoCount> out;
     for (const Photo& p : photos) {
         const double height = p.round ? p.width : p.height;
-        const PrintCount one{std::min(p.width, height), std::max(p.width, height), p.round, 1};
-        const auto same = std::find_if(out.begin(), out.end(), [&](const PrintCount& c) {
+        const PhotoCount one{std::min(p.width, height), std::max(p.width, height), p.round, 1};
+        const auto same = std::find_if(out.begin(), out.end(), [&](const PhotoCount& c) {
             return c.round == one.round && std::abs(c.width - one.width) < 0.1 &&
                    std::abs(c.height - one.height) < 0.1;
         });
@@ -179,7 +179,7 @@ std::vector<PrintCount> prints_of(const std::vector<Photo>& photos) {
         else
             ++same->count;
     }
-    std::stable_sort(out.begin(), out.end(), [](const PrintCount& a, const PrintCount& b) {
+    std::stable_sort(out.begin(), out.end(), [](const PhotoCount& a, const PhotoCount& b) {
         return a.width * a.height > b.width * b.height;
     });
     return out;
@@ -211,18 +211,19 @@ std::vector<Box> free_cells(const std::vector<Photo>& photos) {
     return out;
 }
 
-std::vector<Finding> photo_findings(const Project& project, const CutMaterial& material) {
+std::vector<Finding> photo_findings(const SetOutDecisions& decided, Units units,
+                                    const CutMaterial& material) {
     std::vector<Finding> out;
-    for (std::size_t i = 0; i < project.photos.size(); ++i) {
-        const Photo& photo = project.photos[i];
+    for (std::size_t i = 0; i < decided.photos.size(); ++i) {
+        const Photo& photo = decided.photos[i];
         const Box b = bounds(outline_of(photo));
-        const Box page = project.page.whole();
+        const Box page = decided.page.whole();
         if (b.x0 < page.x0 - 0.05 || b.y0 < page.y0 - 0.05 || b.x1 > page.x1 + 0.05 || b.y1 > page.y1 + 0.05)
-            out.push_back(over_edge(project, i, b));
-        if (photo.keep_free.empty()) continue;
-        const auto over = unite(above(project, material, i));
+            out.push_back(over_edge(decided, units, i, b));
+        if (photo.protected_parts.empty()) continue;
+        const auto over = unite(above(decided, material, i));
         if (!over) continue;
-        for (const Box& face : photo.keep_free) {
+        for (const Box& face : photo.protected_parts) {
             const auto hidden = intersect({outline_of(photo, face)}, *over);
             if (!hidden || area(*hidden) <= covered_at_all) continue;
             const double share = area(*hidden) / (face.width() * face.height());
@@ -237,10 +238,10 @@ std::vector<Finding> photo_findings(const Project& project, const CutMaterial& m
                            {}});
         }
     }
-    for (const Box& cell : free_cells(project.photos))
+    for (const Box& cell : free_cells(decided.photos))
         out.push_back({"free-cell",
                        Severity::Note,
-                       "A cell of " + format_size(cell.width(), cell.height(), project.units) + " is free",
+                       "A cell of " + format_size(cell.width(), cell.height(), units) + " is free",
                        "The grid of photos leaves it for paper, a title or writing.",
                        cell.centre(),
                        {},
@@ -249,20 +250,21 @@ std::vector<Finding> photo_findings(const Project& project, const CutMaterial& m
     return out;
 }
 
-Result<void> put_grid(Project& project, Photo like, int columns, int rows, double gap, int left_free) {
+Result<void> put_grid(SetOutDecisions& decided, Units units, Photo like, int columns, int rows, double gap,
+                      int left_free) {
     const double w = columns * like.width + (columns - 1) * gap;
     const double height = like.round ? like.width : like.height;
     const double h = rows * height + (rows - 1) * gap;
     if (columns < 1 || rows < 1 || left_free < 0 || left_free >= columns * rows)
         return fail(ErrorKind::BadInput, "a grid needs rows, columns and at least one photo");
-    if (w > project.page.full_width() || h > project.page.height)
+    if (w > decided.page.full_width() || h > decided.page.height)
         return fail(ErrorKind::BadInput,
-                    "a grid of " + format_size(w, h, project.units) + " is larger than the page");
-    const Point from{(project.page.full_width() - w) / 2, (project.page.height - h) / 2};
+                    "a grid of " + format_size(w, h, units) + " is larger than the page");
+    const Point from{(decided.page.full_width() - w) / 2, (decided.page.height - h) / 2};
     for (int i = 0; i < columns * rows - left_free; ++i) {
         like.centre = from + Point{(i % columns) * (like.width + gap) + like.width / 2,
                                    static_cast<double>(i / columns) * (height + gap) + height / 2};
-        project.photos.push_back(like);
+        decided.photos.push_back(like);
     }
     return {};
 }

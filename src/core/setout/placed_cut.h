@@ -3,6 +3,8 @@
 
 #include "core/geometry/lengths.h"
 #include "core/geometry/shapes.h"
+#include "core/limits.h"
+#include "core/names.h"
 
 #include <string>
 #include <vector>
@@ -10,6 +12,7 @@
 namespace zesty {
 
 enum class SizeRule { Margin, Width, Height, Frame };
+template <> inline constexpr std::array words_of<SizeRule>{"margin", "width", "height", "frame"};
 
 struct CutPlacement {
     SizeRule rule = SizeRule::Margin;
@@ -34,6 +37,14 @@ struct PlacedCut {
     bool above_photos = true;       ///< photos that are not on top slide behind it
     bool operator==(const PlacedCut&) const = default;
 };
+
+inline constexpr Limits cut_size_limits{1, 3000};       ///< of CutPlacement::length as a width or height
+inline constexpr Limits cut_margin_limits{-3000, 3000}; ///< of it as a border
+constexpr Limits length_limits(SizeRule rule) {
+    return rule == SizeRule::Width || rule == SizeRule::Height ? cut_size_limits : cut_margin_limits;
+}
+inline constexpr Limits grown_limits{0, 50};   ///< of PlacedCut::grown
+inline constexpr int most_cut_ids = 1'000'000; ///< ids are below
 
 inline constexpr int first_piece_spot = 1'000'000;
 

@@ -3,7 +3,7 @@
 
 #include "core/cutfile/cut_file.h"
 #include "core/finding.h"
-#include "core/project/project.h"
+#include "core/setout/decisions.h"
 
 namespace zesty {
 

@@ -109,45 +109,6 @@ const char* name_of(SheetKind kind) {
     return "sheet";
 }
 
-const char* name_of(Pattern pattern) {
-    switch (pattern) {
-    case Pattern::Solid:
-        return "solid";
-    case Pattern::Small:
-        return "small";
-    case Pattern::Large:
-        return "large";
-    case Pattern::Stripe:
-        return "stripe";
-    case Pattern::Ombre:
-        return "ombre";
-    case Pattern::Picture:
-        break;
-    }
-    return "picture";
-}
-
-const char* name_of(Direction direction) {
-    return direction == Direction::Free ? "free" : direction == Direction::Half ? "half" : "fixed";
-}
-
-const char* name_of(Side side) {
-    return side == Side::A ? "A" : "B";
-}
-
-std::optional<Pattern> pattern_named(const std::string& key) {
-    for (const Pattern p :
-         {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre, Pattern::Picture})
-        if (key == name_of(p)) return p;
-    return std::nullopt;
-}
-
-std::optional<Direction> direction_named(const std::string& key) {
-    for (const Direction d : {Direction::Free, Direction::Half, Direction::Fixed})
-        if (key == name_of(d)) return d;
-    return std::nullopt;
-}
-
 Box picture_box(const Paper& paper) {
     Box box;
     box.add(Point{0, 0});

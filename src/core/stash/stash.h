@@ -2,6 +2,7 @@
 // The paper at hand.
 
 #include "core/geometry/shapes.h"
+#include "core/names.h"
 #include "core/stash/palette.h"
 
 #include <map>
@@ -13,11 +14,15 @@
 namespace zesty {
 
 enum class Pattern { Solid, Small, Large, Stripe, Ombre, Picture };
+template <>
+inline constexpr std::array words_of<Pattern>{"solid", "small", "large", "stripe", "ombre", "picture"};
 
 /// Which ways up a paper may lie: any, upside down too, or only as it is.
 enum class Direction { Free, Half, Fixed };
+template <> inline constexpr std::array words_of<Direction>{"free", "half", "fixed"};
 
 enum class Side { A, B };
+template <> inline constexpr std::array words_of<Side>{"A", "B"};
 
 /// What a side of a paper looks like.
 struct PaperFace {
@@ -103,12 +108,16 @@ std::vector<Sheet> sheets_of(const Stash& stash);
 
 /// "gutted middle", "offcut", "card", "pad sheet", "sheet".
 const char* name_of(SheetKind kind);
-const char* name_of(Pattern pattern);
-const char* name_of(Direction direction);
-/// "A", "B".
-const char* name_of(Side side);
-std::optional<Pattern> pattern_named(const std::string& key);
-std::optional<Direction> direction_named(const std::string& key);
+/// These are called the same wherever they are spoken of.
+inline const char* name_of(Pattern pattern) {
+    return key_of(pattern);
+}
+inline const char* name_of(Direction direction) {
+    return key_of(direction);
+}
+inline const char* name_of(Side side) {
+    return key_of(side);
+}
 
 /// What the picture of a paper covers: the box of its largest sheet, from the origin.
 Box picture_box(const Paper& paper);

@@ -1,7 +1,7 @@
 #include "io/guide/export_all.h"
 
 #include "io/guide/sheet_svg.h"
-#include "io/paint/mat_painter.h"
+#include "io/paint/cutting_mat_painter.h"
 #include "io/paint/page_painter.h"
 #include "io/read_file.h"
 
@@ -14,7 +14,7 @@ namespace {
 constexpr int picture_size = 1800; ///< pixels along the longer side
 }
 
-Result<std::vector<QString>> export_all(const Project& project, const Plan& plan, PrintPaper paper,
+Result<std::vector<QString>> export_all(const Project& project, const Plan& plan, PrinterPaper paper,
                                         const QString& folder) {
     if (!QDir().mkpath(folder))
         return fail(ErrorKind::Unwritable, folder.toStdString() + ": this folder cannot be made");
@@ -31,21 +31,23 @@ Result<std::vector<QString>> export_all(const Project& project, const Plan& plan
             return fail(ErrorKind::Unwritable, name.toStdString() + ": the picture cannot be made");
         return write(name, png);
     };
-    const std::vector<CutsOnMats> mats = mats_of(project, plan);
+    const std::vector<CutsOnCuttingMats> mats = mats_of(project, plan);
     if (auto r = write("guide.pdf", guide_pdf(project, plan, mats, paper)); !r)
         return tl::make_unexpected(r.error());
     if (auto r = write_picture("page.png", page_picture(project, plan, picture_size)); !r)
         return tl::make_unexpected(r.error());
     int mat = 0;
-    for (const CutsOnMats& one : mats)
+    for (const CutsOnCuttingMats& one : mats)
         for (const auto& pieces : one.layout.mats)
             if (auto r = write_picture(QString("mat-%1.png").arg(++mat),
-                                       mat_picture(*plan.cut, plan.inserts, pieces,
-                                                   {project.mat_width, project.mat_height}, picture_size));
+                                       cutting_mat_picture(*plan.sections.cut, plan.sections.inserts, pieces,
+                                                           {project.set_out.cutting_mat.width,
+                                                            project.set_out.cutting_mat.height},
+                                                           picture_size));
                 !r)
                 return tl::make_unexpected(r.error());
-    for (const UsedSheet& u : plan.used_sheets) {
-        const Sheet& s = plan.sheets[u.sheet];
+    for (const UsedSheet& u : plan.sheets.used) {
+        const Sheet& s = plan.papers.sheets[u.sheet];
         QString name = QString::fromStdString(s.id).replace('#', '-');
         for (QChar& c : name)
             if (!c.isLetterOrNumber() && c != '-' && c != '_') c = '_';

@@ -2,8 +2,9 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/sections/hidden.h"
 #include "core/stash/side_names.h"
-#include "io/paint/mat_painter.h"
+#include "io/paint/cutting_mat_painter.h"
 #include "io/paint/page_painter.h"
 
 #include <QBuffer>
@@ -27,11 +28,11 @@ const QColor quiet(0x6b, 0x66, 0x70);
 /// Paints on one page after another, in millimetres from the paper's corner.
 class Guide {
 public:
-    Guide(const Project& project, const Plan& plan, const std::vector<CutsOnMats>& mats, PrintPaper paper,
-          QIODevice& device)
+    Guide(const Project& project, const Plan& plan, const std::vector<CutsOnCuttingMats>& mats,
+          PrinterPaper paper, QIODevice& device)
         : project_(project), plan_(plan), mats_(mats), writer_(&device) {
         textures_ = Textures(project);
-        const QPageSize size(paper == PrintPaper::A4 ? QPageSize::A4 : QPageSize::Letter);
+        const QPageSize size(paper == PrinterPaper::A4 ? QPageSize::A4 : QPageSize::Letter);
         writer_.setPageLayout(
             QPageLayout(size, QPageLayout::Portrait, {0, 0, 0, 0}, QPageLayout::Millimeter));
         writer_.setResolution(dots_per_inch);
@@ -48,9 +49,9 @@ public:
         key();
         preparation();
         mats();
-        if (!plan_.inserts.empty()) inserts();
-        for (const UsedSheet& u : plan_.used_sheets) sheet(u, false);
-        for (const UsedSheet& u : plan_.used_sheets) sheet(u, true);
+        if (!plan_.sections.inserts.empty()) inserts();
+        for (const UsedSheet& u : plan_.sheets.used) sheet(u, false);
+        for (const UsedSheet& u : plan_.sheets.used) sheet(u, true);
         painter_.end();
     }
 
@@ -102,24 +103,29 @@ private:
     void key() {
         new_page(QString::fromStdString(project_.title) + ": key",
                  QString::fromStdString(
-                     "Page " + format_size(project_.page.full_width(), project_.page.height, project_.units) +
-                     ", cut " + format_size(plan_.set_out.size.x, plan_.set_out.size.y, project_.units) +
+                     "Page " +
+                     format_size(project_.set_out.page.full_width(), project_.set_out.page.height,
+                                 project_.units) +
+                     ", cut " +
+                     format_size(plan_.set_out.whole.size.x, plan_.set_out.whole.size.y, project_.units) +
                      ". This picture is reduced; the sheets that follow are at true scale."));
         const QRectF r = room();
         const double side = std::min(r.width(), r.height() * 0.62);
-        const double scale = side / std::max(project_.page.full_width(), project_.page.height);
+        const double scale =
+            side / std::max(project_.set_out.page.full_width(), project_.set_out.page.height);
         painter_.save();
-        painter_.translate(r.x() + (r.width() - project_.page.full_width() * scale) / 2, r.y());
+        painter_.translate(r.x() + (r.width() - project_.set_out.page.full_width() * scale) / 2, r.y());
         painter_.scale(scale, scale);
         paint_page(painter_, project_, plan_, textures_);
         pen(0.2 / scale, quiet);
-        painter_.drawRect(QRectF(0, 0, project_.page.full_width(), project_.page.height));
+        painter_.drawRect(QRectF(0, 0, project_.set_out.page.full_width(), project_.set_out.page.height));
         painter_.restore();
-        for (std::size_t o = 0; plan_.cut && o < plan_.cut->openings.size(); ++o) {
-            const Circle& c = plan_.cut->openings[o].label;
-            const Point at = plan_.set_out.to_page(c.centre) * scale;
-            number({r.x() + (r.width() - project_.page.full_width() * scale) / 2 + at.x, r.y() + at.y},
-                   static_cast<int>(o), 2.6);
+        for (std::size_t o = 0; plan_.sections.cut && o < plan_.sections.cut->openings.size(); ++o) {
+            const Circle& c = plan_.sections.cut->openings[o].label;
+            const Point at = plan_.set_out.whole.to_page(c.centre) * scale;
+            number(
+                {r.x() + (r.width() - project_.set_out.page.full_width() * scale) / 2 + at.x, r.y() + at.y},
+                static_cast<int>(o), 2.6);
         }
         list({r.x(), r.y() + side + 4, r.width() - 0, r.bottom() - r.y() - side - 4 + 0});
     }
@@ -140,7 +146,7 @@ private:
         const double w = r.width() / columns;
         double y = r.y();
         int column = 0;
-        for (std::size_t o = 0; plan_.cut && o < plan_.cut->openings.size(); ++o) {
+        for (std::size_t o = 0; plan_.sections.cut && o < plan_.sections.cut->openings.size(); ++o) {
             if (y + row > r.bottom()) {
                 y = r.y();
                 if (++column == columns) {
@@ -163,30 +169,31 @@ private:
     std::vector<QString> to_prepare() const {
         const auto words = [](const std::string& t) { return QString::fromStdString(t); };
         std::vector<QString> out;
-        for (const std::string& t : plan_.frame.to_cut) out.push_back(words(t));
-        for (const PrintCount& c : plan_.prints)
+        for (const std::string& t : plan_.set_out.frame.to_cut) out.push_back(words(t));
+        for (const PhotoCount& c : plan_.set_out.photo_sizes)
             out.push_back(QString("Order %1 x %2.")
                               .arg(c.count)
                               .arg(words(c.round ? format_length(c.width, project_.units) + " round"
                                                  : format_size(c.width, c.height, project_.units))));
-        for (const Box& cell : plan_.free_cells)
+        for (const Box& cell : plan_.set_out.free_cells)
             out.push_back("Cell left free in the grid of photos: " +
                           words(format_size(cell.width(), cell.height(), project_.units)) + ".");
         for (const Finding& f : plan_.findings)
             if (f.code == "shaker" || f.code == "print" || f.code == "words" || f.code == "enlarged" ||
                 f.code == "hidden")
                 out.push_back(words(f.title + ". " + f.message));
-        const bool order_matters = project_.backing.lips == LipMode::Overlap || !project_.divisions.empty() ||
-                                   std::any_of(plan_.sections.begin(), plan_.sections.end(),
+        const bool order_matters = project_.sections.backing.lips == LipMode::Overlap ||
+                                   !project_.sections.divisions.empty() ||
+                                   std::any_of(plan_.sections.all.begin(), plan_.sections.all.end(),
                                                [](const Section& s) { return s.order != 0; });
-        if (order_matters && !plan_.patches.empty())
+        if (order_matters && !plan_.sections.patches.empty())
             out.push_back("Glue in this order: " + gluing_order() + ".");
         return out;
     }
 
     QString gluing_order() const {
         std::vector<const Patch*> order;
-        for (const Patch& p : plan_.patches) order.push_back(&p);
+        for (const Patch& p : plan_.sections.patches) order.push_back(&p);
         std::sort(order.begin(), order.end(),
                   [](const Patch* a, const Patch* b) { return a->order < b->order; });
         QStringList numbers;
@@ -218,15 +225,16 @@ private:
         new_page(QString::fromStdString(project_.title) + ": loose pieces",
                  "Leave them on the mat until needed: each label stands on a piece and in its opening.");
         const QRectF r = room();
-        const Box box = plan_.set_out.cut_box;
+        const Box box = plan_.set_out.whole.cut_box;
         const double scale = std::min({1.0, r.width() / box.width(), 0.8 * r.height() / box.height()});
         const Transform to_paper = Transform::moved(r.x(), r.y()) * Transform::scaled(scale) *
-                                   Transform::moved(-box.x0, -box.y0) * plan_.set_out.to_page;
+                                   Transform::moved(-box.x0, -box.y0) * plan_.set_out.whole.to_page;
         pen(0.12, quiet);
-        for (const Piece& p : plan_.cut->pieces) painter_.drawPath(to_path(transformed(p.outline, to_paper)));
+        for (const Piece& p : plan_.sections.cut->pieces)
+            painter_.drawPath(to_path(transformed(p.outline, to_paper)));
         QStringList lines;
-        for (const InsertLabel& l : plan_.inserts) {
-            const Polygon piece = transformed(plan_.cut->pieces[l.piece].outline, to_paper);
+        for (const InsertLabel& l : plan_.sections.inserts) {
+            const Polygon piece = transformed(plan_.sections.cut->pieces[l.piece].outline, to_paper);
             painter_.fillPath(to_path(piece), QColor(0xf6, 0xe7, 0xb5));
             pen(0.2);
             painter_.drawPath(to_path(piece));
@@ -240,8 +248,8 @@ private:
 
     /// The mat with every piece where it is cut; loose pieces labelled there too.
     void mats() {
-        const MatSize size{project_.mat_width, project_.mat_height};
-        for (const CutsOnMats& one : mats_) {
+        const CuttingMat size{project_.set_out.cutting_mat.width, project_.set_out.cutting_mat.height};
+        for (const CutsOnCuttingMats& one : mats_) {
             QStringList which;
             for (int c : one.cuts) which << QString::number(c + 1);
             for (std::size_t m = 0; m < one.layout.mats.size(); ++m) {
@@ -254,13 +262,14 @@ private:
                         .arg(QString::fromStdString(format_size(size.width, size.height, project_.units))));
                 const QRectF r = room();
                 const double scale = std::min(r.width() / size.width, r.height() / size.height);
-                MatLook look;
+                CuttingMatLook look;
                 look.label /= scale;
                 look.line /= scale;
                 painter_.save();
                 painter_.translate(r.topLeft());
                 painter_.scale(scale, scale);
-                paint_mat(painter_, *plan_.cut, plan_.inserts, one.layout.mats[m], size, look);
+                paint_cutting_mat(painter_, *plan_.sections.cut, plan_.sections.inserts, one.layout.mats[m],
+                                  size, look);
                 painter_.restore();
             }
         }
@@ -276,17 +285,17 @@ private:
 
     QString backing(int opening) const {
         const int patch = plan_.patch_of(opening);
-        const Section& section = plan_.sections[plan_.section_of_opening[opening]];
+        const Section& section = plan_.sections.all[plan_.sections.of_opening[opening]];
         if (patch < 0)
-            return plan_.covered[opening] >= hidden_share ? "covered, not backed"
-                                                          : name_of(section.treatment);
-        const int at = plan_.patches[patch].section;
-        const int paper = plan_.paper_of_section[at];
+            return plan_.sections.covered[opening] >= hidden_share ? "covered, not backed"
+                                                                   : name_of(section.treatment);
+        const int at = plan_.sections.patches[patch].section;
+        const int paper = plan_.papers.of_section[at];
         if (paper < 0) return "no paper yet";
         const QString name = QString::fromStdString(
-            brief_name_and_side(project_.stash->papers[paper], plan_.side_of_section[at]));
-        if (plan_.placed[patch].sheet < 0) return name + ": short";
-        const Patch& p = plan_.patches[patch];
+            brief_name_and_side(project_.stash->papers[paper], plan_.papers.side_of_section[at]));
+        if (plan_.sheets.placed[patch].sheet < 0) return name + ": short";
+        const Patch& p = plan_.sections.patches[patch];
         if (p.punch > 0)
             return QString("%1, punch %2")
                 .arg(name, QString::fromStdString(format_length(p.punch, project_.units)));
@@ -295,12 +304,12 @@ private:
     }
 
     void sheet(const UsedSheet& used, bool mirrored) {
-        const Sheet& s = plan_.sheets[used.sheet];
+        const Sheet& s = plan_.papers.sheets[used.sheet];
         const Transform turn = mirrored ? Transform::mirrored_x() : Transform{};
         std::vector<Box> boxes;
         for (int p : used.patches)
-            boxes.push_back(
-                bounds(transformed(plan_.patches[p].on_sheet(), turn * plan_.placed[p].to_sheet())));
+            boxes.push_back(bounds(
+                transformed(plan_.sections.patches[p].on_sheet(), turn * plan_.sheets.placed[p].to_sheet())));
         const QRectF r = room();
         const Tiling tiling =
             tiles_of(bounds(transformed(s.outline, turn)), boxes, r.width() - 8, r.height() - 8);
@@ -323,7 +332,7 @@ private:
 
     void paint_tile(const UsedSheet& used, const Tile& tile, const Transform& turn, const Tiling& tiling) {
         const QRectF r = room();
-        const Sheet& s = plan_.sheets[used.sheet];
+        const Sheet& s = plan_.papers.sheets[used.sheet];
         const Transform to_paper = Transform::moved(r.x() + 4 - tile.part.x0, r.y() + 4 - tile.part.y0);
         const QRectF part(r.x() + 4, r.y() + 4, tile.part.width(), tile.part.height());
         painter_.save();
@@ -331,8 +340,8 @@ private:
         pen(0.25, quiet, Qt::DashLine);
         painter_.drawPath(to_path(transformed(s.outline, to_paper * turn)));
         for (int p : used.patches) {
-            const Transform t = to_paper * turn * plan_.placed[p].to_sheet();
-            const Patch& patch = plan_.patches[p];
+            const Transform t = to_paper * turn * plan_.sheets.placed[p].to_sheet();
+            const Patch& patch = plan_.sections.patches[p];
             if (!patch.blank.outer.empty()) {
                 pen(0.2);
                 painter_.drawPath(to_path(transformed(patch.blank, t)));
@@ -341,11 +350,12 @@ private:
                 pen(patch.rides_on >= 0 ? 0.1 : 0.2, patch.rides_on >= 0 ? quiet : ink);
             }
             painter_.drawPath(to_path(transformed(patch.outline, t)));
-            const Opening& o = plan_.cut->openings[plan_.patches[p].opening];
+            const Opening& o = plan_.sections.cut->openings[plan_.sections.patches[p].opening];
             pen(0.1, quiet, Qt::DotLine);
-            painter_.drawPath(to_path(transformed(Polygon{o.outline.outer, {}}, t * plan_.set_out.to_page)));
-            const Point c = (t * plan_.set_out.to_page)(o.label.centre);
-            number({c.x, c.y}, plan_.patches[p].opening, 3);
+            painter_.drawPath(
+                to_path(transformed(Polygon{o.outline.outer, {}}, t * plan_.set_out.whole.to_page)));
+            const Point c = (t * plan_.set_out.whole.to_page)(o.label.centre);
+            number({c.x, c.y}, plan_.sections.patches[p].opening, 3);
         }
         room_for_later(used.sheet, to_paper * turn);
         painter_.restore();
@@ -361,7 +371,7 @@ private:
 
     /// What is not to be cut into, with the page that wants it.
     void room_for_later(int sheet, const Transform& to_paper) {
-        for (const KeptRoom& kept : plan_.room) {
+        for (const ReservedRoom& kept : plan_.sheets.room) {
             if (kept.sheet != sheet) continue;
             const Polygon there = transformed(kept.on_sheet, to_paper);
             pen(0.15, quiet, Qt::DashDotDotLine);
@@ -395,7 +405,7 @@ private:
 
     const Project& project_;
     const Plan& plan_;
-    const std::vector<CutsOnMats>& mats_;
+    const std::vector<CutsOnCuttingMats>& mats_;
     Textures textures_;
     QPdfWriter writer_;
     QPainter painter_;
@@ -422,12 +432,12 @@ Tiling tiles_of(const Box& sheet, const std::vector<Box>& patches, double width,
     return out;
 }
 
-QByteArray guide_pdf(const Project& project, const Plan& plan, PrintPaper paper) {
+QByteArray guide_pdf(const Project& project, const Plan& plan, PrinterPaper paper) {
     return guide_pdf(project, plan, mats_of(project, plan), paper);
 }
 
-QByteArray guide_pdf(const Project& project, const Plan& plan, const std::vector<CutsOnMats>& mats,
-                     PrintPaper paper) {
+QByteArray guide_pdf(const Project& project, const Plan& plan, const std::vector<CutsOnCuttingMats>& mats,
+                     PrinterPaper paper) {
     QBuffer buffer;
     buffer.open(QIODevice::WriteOnly);
     Guide(project, plan, mats, paper, buffer).run();

@@ -1,22 +1,22 @@
 #pragma once
 // The printed guide at true scale.
 
-#include "core/project/mat_plan.h"
+#include "core/project/cutting_mat_plan.h"
 
 #include <QByteArray>
 
 namespace zesty {
 
-enum class PrintPaper { A4, Letter };
+enum class PrinterPaper { A4, Letter };
 
 /// A PDF: the key with numbered openings and what backs them; the cuts on their mats; every used sheet with
 /// its patches numbered, in tiles with alignment marks where it is larger than the paper; the same mirrored,
 /// for tracing on the back. Each page carries a 50 mm and a 1 in check square in its lower right corner.
 /// Needs a QGuiApplication for its fonts.
-QByteArray guide_pdf(const Project& project, const Plan& plan, const std::vector<CutsOnMats>& mats,
-                     PrintPaper paper);
+QByteArray guide_pdf(const Project& project, const Plan& plan, const std::vector<CutsOnCuttingMats>& mats,
+                     PrinterPaper paper);
 /// With the mats laid for it.
-QByteArray guide_pdf(const Project& project, const Plan& plan, PrintPaper paper);
+QByteArray guide_pdf(const Project& project, const Plan& plan, PrinterPaper paper);
 
 /// How a sheet is spread over printed pages: the part of the sheet each tile shows, row by row, those without
 /// a patch left out.

@@ -26,7 +26,7 @@ QString path_data(const Polygon& polygon) {
 } // namespace
 
 QByteArray sheet_svg(const Plan& plan, const UsedSheet& used, const std::string& paper_name) {
-    const Sheet& sheet = plan.sheets[used.sheet];
+    const Sheet& sheet = plan.papers.sheets[used.sheet];
     const Box box = bounds(sheet.outline);
     const Transform home = Transform::moved(-box.x0, -box.y0);
     QByteArray out;
@@ -56,12 +56,12 @@ QByteArray sheet_svg(const Plan& plan, const UsedSheet& used, const std::string&
     xml.writeAttribute("stroke", "#26242b");
     xml.writeAttribute("stroke-width", "0.1");
     for (int p : used.patches) {
-        if (plan.patches[p].rides_on >= 0) continue; // cut as a part of another
+        if (plan.sections.patches[p].rides_on >= 0) continue; // cut as a part of another
         xml.writeStartElement("path");
-        xml.writeAttribute("id", QString("patch-%1").arg(plan.patches[p].opening + 1));
-        xml.writeAttribute(
-            "d", path_data(transformed(plan.patches[p].on_sheet(), home * plan.placed[p].to_sheet())));
-        xml.writeTextElement("title", QString::number(plan.patches[p].opening + 1));
+        xml.writeAttribute("id", QString("patch-%1").arg(plan.sections.patches[p].opening + 1));
+        xml.writeAttribute("d", path_data(transformed(plan.sections.patches[p].on_sheet(),
+                                                      home * plan.sheets.placed[p].to_sheet())));
+        xml.writeTextElement("title", QString::number(plan.sections.patches[p].opening + 1));
         xml.writeEndElement();
     }
     xml.writeEndElement();

@@ -33,27 +33,27 @@ void paint_patches(QPainter& painter, const Plan& plan, int cut, Lies lies, cons
                    const PageLook& look) {
     painter.setPen(Qt::NoPen);
     std::vector<std::size_t> order;
-    for (std::size_t i = 0; i < plan.patches.size(); ++i)
-        if (const int o = plan.patches[i].opening;
-            plan.cut_of_opening[o] == cut &&
-            (plan.spots[o].opening >= first_piece_spot) == (lies == Lies::OnTop))
+    for (std::size_t i = 0; i < plan.sections.patches.size(); ++i)
+        if (const int o = plan.sections.patches[i].opening;
+            plan.sections.cut_of_opening[o] == cut &&
+            (plan.sections.spots[o].opening >= first_piece_spot) == (lies == Lies::OnTop))
             order.push_back(i);
     std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
-        return plan.patches[a].order < plan.patches[b].order;
+        return plan.sections.patches[a].order < plan.sections.patches[b].order;
     });
     for (const std::size_t i : order) {
-        const Patch& patch = plan.patches[i];
-        const int paper = plan.paper_of_section[patch.section];
-        const PlacedPatch& at = plan.placed[i];
+        const Patch& patch = plan.sections.patches[i];
+        const int paper = plan.papers.of_section[patch.section];
+        const PlacedPatch& at = plan.sheets.placed[i];
         const QPainterPath outline = to_path(patch.outline);
         if (paper < 0) {
             painter.fillPath(outline, look.bare);
             continue;
         }
         const Transform back = at.sheet >= 0 ? inverse(at.to_sheet()) : Transform{};
-        const Side side = plan.side_of_section[patch.section];
+        const Side side = plan.papers.side_of_section[patch.section];
         painter.fillPath(outline, textures.brush(paper, back, pixels_per_mm(painter), side));
-        if (at.sheet < 0 && plan.sheets_done && look.hatch_short) {
+        if (at.sheet < 0 && plan.sheets.done && look.hatch_short) {
             painter.fillPath(outline, QColor(255, 255, 255, 150));
             paint_hatch(painter, outline);
         }
@@ -121,8 +121,8 @@ QBrush paper_brush(const QPainter& painter, const Project& project, const Textur
 void paint_cut(QPainter& painter, const Plan& plan, int cut, const QBrush& paper, const PageLook& look) {
     QPainterPath material;
     material.setFillRule(Qt::OddEvenFill);
-    for (const Piece& p : plan.cut->pieces)
-        if (p.layer == cut) material.addPath(to_path(transformed(p.outline, plan.set_out.to_page)));
+    for (const Piece& p : plan.sections.cut->pieces)
+        if (p.layer == cut) material.addPath(to_path(transformed(p.outline, plan.set_out.whole.to_page)));
     if (look.shadow > 0)
         painter.fillPath(material.translated(look.shadow * 1.2, look.shadow * 1.5), QColor(38, 36, 43, 48));
     painter.fillPath(material, paper);
@@ -139,39 +139,39 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setRenderHint(QPainter::SmoothPixmapTransform);
     QPainterPath leaves;
-    for (const Box& leaf : project.page.leaves()) {
+    for (const Box& leaf : project.set_out.page.leaves()) {
         leaves.addRect(leaf.x0, leaf.y0, leaf.width(), leaf.height());
-        const Box base = project.page.base_of(leaf);
-        const QBrush base_paper =
-            paper_brush(painter, project, textures, project.page.base_paper, {base.x0, base.y0}, look.base);
+        const Box base = project.set_out.page.base_of(leaf);
+        const QBrush base_paper = paper_brush(painter, project, textures, project.set_out.page.base_paper,
+                                              {base.x0, base.y0}, look.base);
         painter.fillRect(QRectF(leaf.x0, leaf.y0, leaf.width(), leaf.height()),
-                         project.page.framed()
-                             ? paper_brush(painter, project, textures, project.page.frame_paper,
+                         project.set_out.page.framed()
+                             ? paper_brush(painter, project, textures, project.set_out.page.frame_paper,
                                            {leaf.x0, leaf.y0}, look.frame)
                              : base_paper);
-        if (project.page.framed() && !base.empty())
+        if (project.set_out.page.framed() && !base.empty())
             painter.fillRect(QRectF(base.x0, base.y0, base.width(), base.height()), base_paper);
     }
     // What hangs off the page is trimmed.
     painter.setClipPath(leaves, Qt::IntersectClip);
     const auto cuts = [&](bool above) {
-        for (std::size_t c = 0; plan.cut && c < project.cuts.size(); ++c) {
-            if (project.cuts[c].above_photos != above) continue;
+        for (std::size_t c = 0; plan.sections.cut && c < project.set_out.cuts.size(); ++c) {
+            if (project.set_out.cuts[c].above_photos != above) continue;
             const int cut = static_cast<int>(c);
             // A grown cut is a shadow: the same paper, darker.
-            const Box box = plan.each_cut.empty() ? Box{0, 0, 0, 0} : plan.each_cut[c].cut_box;
+            const Box box = plan.set_out.each.empty() ? Box{0, 0, 0, 0} : plan.set_out.each[c].cut_box;
             const QBrush paper =
-                paper_brush(painter, project, textures, project.cuts[c].paper, {box.x0, box.y0},
-                            project.cuts[c].grown > 0 ? look.shadow_cut : look.cut);
+                paper_brush(painter, project, textures, project.set_out.cuts[c].paper, {box.x0, box.y0},
+                            project.set_out.cuts[c].grown > 0 ? look.shadow_cut : look.cut);
             paint_patches(painter, plan, cut, Lies::Behind, textures, look);
             paint_cut(painter, plan, cut, paper, look);
             paint_patches(painter, plan, cut, Lies::OnTop, textures, look);
         }
     };
-    if (plan.cut) paint_patches(painter, plan, -1, Lies::Behind, textures, look);
+    if (plan.sections.cut) paint_patches(painter, plan, -1, Lies::Behind, textures, look);
     cuts(false);
     for (const bool on_top : {false, true}) {
-        for (const Photo& photo : project.photos)
+        for (const Photo& photo : project.set_out.photos)
             if (photo.on_top == on_top) paint_photo(painter, photo, textures.photo(photo));
         if (!on_top) cuts(true);
     }
@@ -182,24 +182,24 @@ void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, con
     painter.save();
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setRenderHint(QPainter::SmoothPixmapTransform);
-    const Sheet& sheet = plan.sheets[used.sheet];
+    const Sheet& sheet = plan.papers.sheets[used.sheet];
     const QPainterPath outline = to_path(sheet.outline);
     painter.fillPath(outline, textures.brush(sheet.paper, {}, pixels_per_mm(painter)));
     painter.fillPath(outline, QColor(255, 255, 255, 120));
     QPen line(QColor(0x26, 0x24, 0x2b));
     line.setCosmetic(true);
     for (int p : used.patches) {
-        if (plan.patches[p].rides_on >= 0) continue;
+        if (plan.sections.patches[p].rides_on >= 0) continue;
         const QPainterPath patch =
-            to_path(transformed(plan.patches[p].on_sheet(), plan.placed[p].to_sheet()));
+            to_path(transformed(plan.sections.patches[p].on_sheet(), plan.sheets.placed[p].to_sheet()));
         // What is cut with side B up is seen from behind here; its print shows all the same.
-        const Side side = plan.placed[p].mirrored ? Side::B : Side::A;
+        const Side side = plan.sheets.placed[p].mirrored ? Side::B : Side::A;
         painter.fillPath(patch, textures.brush(sheet.paper, {}, pixels_per_mm(painter), side));
         painter.strokePath(patch, line);
     }
     QPen later(QColor(0x6b, 0x66, 0x70), 1.5, Qt::DashLine);
     later.setCosmetic(true);
-    for (const KeptRoom& room : plan.room)
+    for (const ReservedRoom& room : plan.sheets.room)
         if (room.sheet == used.sheet) painter.strokePath(to_path(room.on_sheet), later);
     QPen rim(QColor(38, 36, 43, 90));
     rim.setCosmetic(true);
@@ -208,9 +208,9 @@ void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, con
 }
 
 QImage page_picture(const Project& project, const Plan& plan, int pixels) {
-    const double scale = pixels / std::max(project.page.full_width(), project.page.height);
-    QImage image(std::max(1, static_cast<int>(std::lround(project.page.full_width() * scale))),
-                 std::max(1, static_cast<int>(std::lround(project.page.height * scale))),
+    const double scale = pixels / std::max(project.set_out.page.full_width(), project.set_out.page.height);
+    QImage image(std::max(1, static_cast<int>(std::lround(project.set_out.page.full_width() * scale))),
+                 std::max(1, static_cast<int>(std::lround(project.set_out.page.height * scale))),
                  QImage::Format_RGB32);
     image.fill(Qt::white);
     QPainter painter(&image);

@@ -39,26 +39,27 @@ namespace {
 constexpr int photo_pixels = 1200;
 } // namespace
 
-Textures::Textures(const Project& project) : stash_(project.stash) {
+Textures::Textures(const Project& project) : stash_(project.stash.pointer()) {
     if (stash_) take(*stash_);
-    for (const Photo& p : project.photos) {
-        if (!p.picture || photos_.contains(p.picture.picture)) continue;
+    for (const Photo& p : project.set_out.photos) {
+        if (!p.picture || photos_.contains(p.picture.pointer())) continue;
         const auto picture = read_picture(QByteArray::fromStdString(p.picture->bytes));
-        photos_[p.picture.picture] = picture ? picture->scaled(photo_pixels, photo_pixels,
-                                                               Qt::KeepAspectRatio, Qt::SmoothTransformation)
-                                             : QImage();
+        photos_[p.picture.pointer()] =
+            picture
+                ? picture->scaled(photo_pixels, photo_pixels, Qt::KeepAspectRatio, Qt::SmoothTransformation)
+                : QImage();
     }
 }
 
 bool Textures::made_of(const Project& project) const {
-    return stash_ == project.stash &&
-           std::all_of(project.photos.begin(), project.photos.end(),
-                       [&](const Photo& p) { return !p.picture || photos_.contains(p.picture.picture); });
+    return stash_ == project.stash.pointer() &&
+           std::all_of(project.set_out.photos.begin(), project.set_out.photos.end(),
+                       [&](const Photo& p) { return !p.picture || photos_.contains(p.picture.pointer()); });
 }
 
 const QImage& Textures::photo(const Photo& photo) const {
     static const QImage none;
-    const auto found = photos_.find(photo.picture.picture);
+    const auto found = photos_.find(photo.picture.pointer());
     return found == photos_.end() ? none : found->second;
 }
 

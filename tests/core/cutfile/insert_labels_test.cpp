@@ -1,5 +1,6 @@
 #include "core/cutfile/insert_labels.h"
 #include "core/geometry/measure.h"
+#include "core/project/edits.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
 
@@ -17,17 +18,17 @@ TEST(InsertLabels, AreTheSameOnPieceAndOpeningAndDifferentForEveryCopy) {
     Project p;
     set_only_cut(p, std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", d}));
     Planner planner;
-    auto labels = insert_labels(*planner.shapes(p)->cut);
+    auto labels = insert_labels(*planner.shapes(p)->sections.cut);
     ASSERT_EQ(labels.size(), 2u);
     EXPECT_EQ(labels[0].label, "A1");
     EXPECT_EQ(labels[1].label, "A2");
     copy_cut(p, 0, true, 120);
     const Plan plan = *planner.shapes(p);
-    labels = insert_labels(*plan.cut);
+    labels = insert_labels(*plan.sections.cut);
     std::set<std::string> names;
     for (const InsertLabel& l : labels) {
         names.insert(l.label);
-        const Piece& piece = plan.cut->pieces[l.piece];
+        const Piece& piece = plan.sections.cut->pieces[l.piece];
         EXPECT_EQ(piece.in_opening, l.opening);
         EXPECT_TRUE(contains(piece.outline, l.in_piece));
         EXPECT_GT(l.room, 0);

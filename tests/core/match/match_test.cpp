@@ -1,5 +1,6 @@
 #include "core/match/cost.h"
 #include "core/match/match.h"
+#include "core/project/edits.h"
 #include "core/project/match_job.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
@@ -42,15 +43,15 @@ Project lattice_project(unsigned seed, int columns, int rows, std::shared_ptr<co
 
 /// No sheet beyond the stock, every placement verified, shorts reported.
 void expect_within_stock(const Project& p, const Plan& plan) {
-    for (std::size_t i = 0; i < plan.patches.size(); ++i) {
-        const int paper = plan.paper_of_section[plan.patches[i].section];
-        if (plan.placed[i].sheet >= 0) {
-            EXPECT_EQ(plan.sheets[plan.placed[i].sheet].paper, paper);
+    for (std::size_t i = 0; i < plan.sections.patches.size(); ++i) {
+        const int paper = plan.papers.of_section[plan.sections.patches[i].section];
+        if (plan.sheets.placed[i].sheet >= 0) {
+            EXPECT_EQ(plan.papers.sheets[plan.sheets.placed[i].sheet].paper, paper);
         }
         const bool reported =
-            std::any_of(plan.short_patches.begin(), plan.short_patches.end(),
+            std::any_of(plan.sheets.short_patches.begin(), plan.sheets.short_patches.end(),
                         [&](const ShortPatch& s) { return s.patch == static_cast<int>(i); });
-        EXPECT_EQ(plan.placed[i].sheet < 0, reported);
+        EXPECT_EQ(plan.sheets.placed[i].sheet < 0, reported);
     }
     testing::expect_laid_as_planned(p, plan);
 }
@@ -66,7 +67,7 @@ TEST(Match, GivesEverySectionAPaperAndKeepsNeighboursApartWhenThereIsPlenty) {
         EXPECT_TRUE(a->alike.empty());
         const auto plan = planner.plan(with_papers(p, *planner.shapes(p), *a), {}, {}, true);
         ASSERT_TRUE(plan);
-        EXPECT_TRUE(plan->short_patches.empty());
+        EXPECT_TRUE(plan->sheets.short_patches.empty());
         expect_within_stock(p, *plan);
     }
 }
@@ -79,18 +80,18 @@ TEST(Match, NeverUsesMorePaperThanThereIs) {
     ASSERT_TRUE(a);
     const auto plan = planner.plan(with_papers(p, *planner.shapes(p), *a), {}, {}, true);
     ASSERT_TRUE(plan);
-    EXPECT_FALSE(plan->short_patches.empty());
-    EXPECT_EQ(plan->used_sheets.size(), 3u);
+    EXPECT_FALSE(plan->sheets.short_patches.empty());
+    EXPECT_EQ(plan->sheets.used.size(), 3u);
     expect_within_stock(p, *plan);
-    for (const ShortPatch& s : plan->short_patches)
+    for (const ShortPatch& s : plan->sheets.short_patches)
         EXPECT_NE(s.reason.find("no paper has room"), std::string::npos);
 }
 
 TEST(Match, LeavesPapersGivenByHandAlone) {
     Project p = lattice_project(3, 5, 4, stash_of(4, 152.4, 3));
-    p.choose(0, {"", Treatment::Paper, "p2", true, std::nullopt});
-    p.choose(7, {"", Treatment::Paper, "p3", true, std::nullopt});
-    p.choose(5, {"", Treatment::Open, "", false, std::nullopt});
+    p.match.choose(0, {"p2", Side::A, true});
+    p.match.choose(7, {"p3", Side::A, true});
+    p.sections.choose(5, {"", Treatment::Open});
     Planner planner;
     const auto a = planner.propose(p, false);
     ASSERT_TRUE(a);
@@ -104,7 +105,7 @@ TEST(Match, IsWithinOnePercentOfTheBestOnSmallCases) {
     int checked = 0;
     for (unsigned seed = 1; seed <= unsigned{testing::rounds(176)}; ++seed) {
         Project p = lattice_project(seed, 3, 2, stash_of(3 + static_cast<int>(seed % 2), 250, 4));
-        p.style.drift = (seed % 3) / 2.0;
+        p.match.style.drift = (seed % 3) / 2.0;
         Planner planner;
         const auto shapes = planner.shapes(p);
         const auto a = planner.propose(p, false);
@@ -142,7 +143,7 @@ TEST(Match, ScatterSpreadsAPaperAndDriftGoesFromLightToDark) {
         double n = 0, sx = 0, sy = 0, sxx = 0, syy = 0, sxy = 0;
         for (std::size_t s = 0; s < a->paper.size(); ++s) {
             if (a->paper[s] < 0) continue;
-            const Point at = shapes.middle_of(shapes.sections[s].openings[0]);
+            const Point at = shapes.middle_of(shapes.sections.all[s].openings[0]);
             const double x = at.x * ux + at.y * uy, y = greys.papers[a->paper[s]].colour.r;
             n += 1, sx += x, sy += y, sxx += x * x, syy += y * y, sxy += x * y;
         }
@@ -155,19 +156,19 @@ TEST(Match, ScatterSpreadsAPaperAndDriftGoesFromLightToDark) {
             double least = 300;
             for (std::size_t t = 0; t < a->paper.size(); ++t)
                 if (t != s && a->paper[t] == a->paper[s])
-                    least = std::min(least, distance(shapes.middle_of(shapes.sections[s].openings[0]),
-                                                     shapes.middle_of(shapes.sections[t].openings[0])));
+                    least = std::min(least, distance(shapes.middle_of(shapes.sections.all[s].openings[0]),
+                                                     shapes.middle_of(shapes.sections.all[t].openings[0])));
             sum += least;
         }
         return sum / static_cast<double>(a->paper.size());
     };
     const auto scattered = planner.propose(p, false);
     EXPECT_LT(std::abs(follows(scattered, -90)), 0.4) << "scattered";
-    p.style.drift = 1;
+    p.match.style.drift = 1;
     const auto downwards = planner.propose(p, false);
     EXPECT_GT(follows(downwards, -90), 0.7) << "light at the top";
     EXPECT_GT(apart(scattered), 1.15 * apart(downwards));
-    p.style.light_deg = 0;
+    p.match.style.light_deg = 0;
     const auto sideways = planner.propose(p, false);
     EXPECT_GT(follows(sideways, 0), 0.7) << "light at the right";
     EXPECT_TRUE(sideways->alike.empty()) << "neighbours still differ";
@@ -198,8 +199,8 @@ struct Fewest {
 /// Every assignment there is, the nesting asked about every set of sections on every paper.
 Fewest by_trying_all(const Project& p, const Plan& plan) {
     Capacity capacity;
-    capacity.use(*p.stash, plan.sheets, plan.patches, p.blade_gap, p.seed);
-    const int n = static_cast<int>(plan.sections.size());
+    capacity.use(*p.stash, plan.papers.sheets, plan.sections.patches, p.sheets.blade_gap, p.seed);
+    const int n = static_cast<int>(plan.sections.all.size());
     const int papers = static_cast<int>(p.stash->papers.size());
     std::vector<std::vector<char>> fits(papers, std::vector<char>(1u << n, 1));
     for (int paper = 0; paper < papers; ++paper)
@@ -223,7 +224,7 @@ Fewest by_trying_all(const Project& p, const Plan& plan) {
         }
         Fewest now{std::popcount(sets[papers]), 0};
         if (now.short_sections > fewest.short_sections) continue;
-        for (const Neighbours& k : plan.neighbours)
+        for (const Neighbours& k : plan.sections.neighbours)
             now.alike += paper[k.a] < papers && paper[k.a] == paper[k.b];
         if (!(now < fewest)) continue;
         bool all = true;
@@ -245,7 +246,7 @@ TEST(Match, LeavesNoMoreShortOrAlikeThanTightStockForces) {
         const auto shapes = planner.shapes(p);
         const auto a = planner.propose(p, false);
         ASSERT_TRUE(shapes && a);
-        ASSERT_EQ(shapes->patches.size(), 6u);
+        ASSERT_EQ(shapes->sections.patches.size(), 6u);
         const Fewest fewest = by_trying_all(p, *shapes);
         const Fewest got{static_cast<int>(std::count(a->paper.begin(), a->paper.end(), -1)), a->alike.size()};
         EXPECT_EQ(got.short_sections, fewest.short_sections) << "seed " << seed;

@@ -2,6 +2,7 @@
 #include "core/match/alternatives.h"
 #include "core/match/cost.h"
 #include "core/match/proposals.h"
+#include "core/project/edits.h"
 #include "core/project/hand_edits.h"
 #include "core/project/match_job.h"
 #include "core/project/planner.h"
@@ -52,7 +53,7 @@ Stash five_papers() {
 }
 
 std::string chosen(const Project& p, int section) {
-    return p.choice(Spot(section)).paper;
+    return p.match.choice(Spot(section)).paper;
 }
 
 } // namespace
@@ -80,31 +81,32 @@ TEST(Sides, BothSidesShareTheSheetsAndLookDifferent) {
     Project p = page_with(2, 4, 3, s);
     Planner planner;
     const Plan plan = taken(planner, p);
-    EXPECT_TRUE(plan.alike.empty() || plan.alike.size() < plan.neighbours.size() / 2);
-    const auto b = std::count(plan.side_of_section.begin(), plan.side_of_section.end(), Side::B);
+    EXPECT_TRUE(plan.papers.alike.empty() || plan.papers.alike.size() < plan.sections.neighbours.size() / 2);
+    const auto b =
+        std::count(plan.papers.side_of_section.begin(), plan.papers.side_of_section.end(), Side::B);
     EXPECT_GT(b, 2);
-    EXPECT_LT(b, static_cast<long>(plan.sections.size()) - 2);
-    EXPECT_TRUE(plan.short_patches.empty());
+    EXPECT_LT(b, static_cast<long>(plan.sections.all.size()) - 2);
+    EXPECT_TRUE(plan.sheets.short_patches.empty());
     testing::expect_laid_as_planned(p, plan);
 }
 
 TEST(Rules, SameAsFollowsAndNeverIsObeyed) {
     for (unsigned seed = 1; seed <= unsigned{testing::rounds(6)}; ++seed) {
         Project p = page_with(seed, 5, 3, five_papers());
-        SectionChoice follows;
+        PaperChoice follows;
         follows.same_as = Spot(0);
-        p.choose(Spot(7), follows);
-        p.choose(Spot(11), follows);
-        SectionChoice picky;
+        p.match.choose(Spot(7), follows);
+        p.match.choose(Spot(11), follows);
+        PaperChoice picky;
         picky.never = {"a", "b", "c"};
-        p.choose(Spot(4), picky);
+        p.match.choose(Spot(4), picky);
         Planner planner;
         const Plan plan = taken(planner, p);
         EXPECT_FALSE(chosen(p, 0).empty());
         EXPECT_EQ(chosen(p, 7), chosen(p, 0));
         EXPECT_EQ(chosen(p, 11), chosen(p, 0));
         EXPECT_TRUE(chosen(p, 4) == "d" || chosen(p, 4) == "e");
-        EXPECT_TRUE(plan.alike.empty());
+        EXPECT_TRUE(plan.papers.alike.empty());
     }
 }
 
@@ -113,12 +115,12 @@ TEST(Rules, PapersThatMustNotMeetNeverDo) {
         Stash s = five_papers();
         s.papers.resize(3);
         Project p = page_with(seed, 4, 4, s);
-        keep_apart(p, "b", "a", true);
-        EXPECT_EQ(p.apart.front(), (std::pair<std::string, std::string>{"a", "b"}));
+        keep_apart(p.match, "b", "a", true);
+        EXPECT_EQ(p.match.apart.front(), (std::pair<std::string, std::string>{"a", "b"}));
         Planner planner;
         const Plan plan = taken(planner, p);
-        for (const Neighbours& n : plan.neighbours) {
-            const std::set<int> pair{plan.paper_of_section[n.a], plan.paper_of_section[n.b]};
+        for (const Neighbours& n : plan.sections.neighbours) {
+            const std::set<int> pair{plan.papers.of_section[n.a], plan.papers.of_section[n.b]};
             EXPECT_NE(pair, (std::set<int>{0, 1}));
         }
     }
@@ -127,10 +129,10 @@ TEST(Rules, PapersThatMustNotMeetNeverDo) {
 TEST(Rules, RolesShiftWhatIsUsed) {
     const auto used = [](std::optional<PaperRole> role) {
         Project p = page_with(5, 6, 4, five_papers());
-        if (role) p.roles["c"] = *role;
+        if (role) p.match.roles["c"] = *role;
         Planner planner;
         const Plan plan = taken(planner, p);
-        return std::count(plan.paper_of_section.begin(), plan.paper_of_section.end(), 2);
+        return std::count(plan.papers.of_section.begin(), plan.papers.of_section.end(), 2);
     };
     const auto plain = used({});
     EXPECT_LT(used(PaperRole::Spare), plain);
@@ -147,12 +149,13 @@ TEST(Rules, StripesSideBySideRunTheSameWayWhereTheyCan) {
     s.papers[2].angle_deg = s.papers[3].angle_deg = 90;
     const auto across = [&](double weight, unsigned seed) {
         Project p = page_with(seed, 5, 4, s);
-        p.style.weights.print = weight;
+        p.match.style.weights.pattern = weight;
         Planner planner;
         const Plan plan = taken(planner, p);
-        return std::count_if(plan.neighbours.begin(), plan.neighbours.end(), [&](const Neighbours& n) {
-            return (plan.paper_of_section[n.a] < 2) != (plan.paper_of_section[n.b] < 2);
-        });
+        return std::count_if(
+            plan.sections.neighbours.begin(), plan.sections.neighbours.end(), [&](const Neighbours& n) {
+                return (plan.papers.of_section[n.a] < 2) != (plan.papers.of_section[n.b] < 2);
+            });
     };
     long heeded = 0;
     long ignored = 0;
@@ -171,10 +174,10 @@ TEST(Rules, StripesSideBySideRunTheSameWayWhereTheyCan) {
         return cost_of(job, {left, right});
     };
     EXPECT_GT(cost(0, 2), cost(0, 1) + 1);
-    p.slants = {SlantRule::Parallel, 30};
+    p.match.slants = {SlantRule::Parallel, 30};
     EXPECT_NEAR(cost(0, 2), cost(0, 1), 1e-9);
     // Papers that may be turned any way can be laid so, or not.
-    p.slants = {};
+    p.match.slants = {};
     s.papers[2].direction = Direction::Free;
     p.stash = std::make_shared<Stash>(s);
     EXPECT_GT(cost(0, 2), cost(0, 1) + 1);
@@ -186,11 +189,11 @@ TEST(Rules, TheBestOfAllAssignmentsIsFoundWithRulesToo) {
         s.papers.resize(2 + seed % 2);
         s.papers[0].back = PaperFace{{250, 240, 220}, "", Pattern::Solid, Direction::Free};
         Project p = page_with(seed, 3, 2, s);
-        p.style.drift = (seed % 3) / 2.0;
-        p.style.weights.thrift = seed % 2;
-        if (seed % 4 == 0) keep_apart(p, "a", "b", true);
-        if (seed % 3 == 0) p.roles["b"] = static_cast<PaperRole>(seed % 9 / 3);
-        if (seed % 5 == 0) p.sections[Spot(3)].same_as = Spot(1);
+        p.match.style.drift = (seed % 3) / 2.0;
+        p.match.style.weights.thrift = seed % 2;
+        if (seed % 4 == 0) keep_apart(p.match, "a", "b", true);
+        if (seed % 3 == 0) p.match.roles["b"] = static_cast<PaperRole>(seed % 9 / 3);
+        if (seed % 5 == 0) p.match.choices[Spot(3)].same_as = Spot(1);
         Planner planner;
         const auto shapes = planner.shapes(p);
         const auto a = planner.propose(p, false);
@@ -219,8 +222,8 @@ TEST(Proposals, AreClearlyDifferentBestFirstAndTheSameForASeed) {
     const MatchJob job = match_job(p, *planner.shapes(p), false);
     const auto faces = [&](const OfferedPage& o) {
         std::vector<int> out;
-        for (std::size_t s = 0; s < o.plan->sections.size(); ++s)
-            out.push_back(face_of(*p.stash, o.plan->paper_of_section[s], o.plan->side_of_section[s]));
+        for (std::size_t s = 0; s < o.plan->sections.all.size(); ++s)
+            out.push_back(face_of(*p.stash, o.plan->papers.of_section[s], o.plan->papers.side_of_section[s]));
         return out;
     };
     double before = 0;
@@ -237,7 +240,7 @@ TEST(Proposals, AreClearlyDifferentBestFirstAndTheSameForASeed) {
     ASSERT_TRUE(again);
     ASSERT_EQ(again->size(), some->size());
     for (std::size_t i = 0; i < some->size(); ++i)
-        EXPECT_EQ((*again)[i].plan->paper_of_section, (*some)[i].plan->paper_of_section);
+        EXPECT_EQ((*again)[i].plan->papers.of_section, (*some)[i].plan->papers.of_section);
     Project next = (*some)[1].project;
     const auto better = planner.proposals(next, false, 4);
     ASSERT_TRUE(better);
@@ -251,10 +254,10 @@ TEST(Alternatives, AreRankedWithTheirRoomAndTheirReasons) {
     Project p = page_with(4, 4, 3, s);
     Planner planner;
     (void)taken(planner, p);
-    SectionChoice c = p.choice(Spot(5));
+    PaperChoice c = p.match.choice(Spot(5));
     c.never = {c.paper == "b" ? "c" : "b"};
     const std::string ruled_out = c.never.front();
-    p.choose(Spot(5), c);
+    p.match.choose(Spot(5), c);
     const auto why = planner.why(p, 5);
     ASSERT_TRUE(why);
     EXPECT_EQ(why->paper, "Paper " + c.paper);
@@ -279,29 +282,29 @@ TEST(Prints, SlantsAreWhatTheyAreToBeOnThePage) {
         s.papers[0].angle_deg = 35;
         s.papers[0].back = PaperFace{{9, 9, 90}, "", Pattern::Stripe, Direction::Half, 0, 110};
         Project p = page_with(3, 4, 3, s);
-        p.slants = {SlantRule::Parallel, 20};
+        p.match.slants = {SlantRule::Parallel, 20};
         for (int o = 0; o < 12; ++o) {
-            SectionChoice c;
+            PaperChoice c;
             c.paper = "a";
             c.side = side;
             c.locked = true;
-            if (o == 5) c.print.slant_deg = -60;
+            if (o == 5) c.pattern.slant_deg = -60;
             if (o == 7) {
                 c.same_as = Spot(5);
                 c.facing = true;
             }
-            p.choose(Spot(o), c);
+            p.match.choose(Spot(o), c);
         }
         const auto plan = Planner().plan(p);
         ASSERT_TRUE(plan);
-        for (std::size_t i = 0; i < plan->patches.size(); ++i) {
-            ASSERT_GE(plan->placed[i].sheet, 0);
+        for (std::size_t i = 0; i < plan->sections.patches.size(); ++i) {
+            ASSERT_GE(plan->sheets.placed[i].sheet, 0);
             // The way stripes run on the sheet, as seen from A, brought back to the page.
             const double on_sheet = side == Side::A ? 35 : 180 - 110;
-            const Transform back = inverse(plan->placed[i].to_sheet());
+            const Transform back = inverse(plan->sheets.placed[i].to_sheet());
             const Point way = back(Transform::turned_deg(on_sheet)({1, 0})) - back({0, 0});
             const double deg = std::atan2(way.y, way.x) * 180 / M_PI;
-            const int opening = plan->patches[i].opening;
+            const int opening = plan->sections.patches[i].opening;
             const double wanted = opening == 5 ? -60 : opening == 7 ? 60 : 20;
             EXPECT_NEAR(std::remainder(deg - wanted, 180.0), 0, 1e-6) << "opening " << opening;
         }
@@ -315,31 +318,31 @@ TEST(Prints, AMotifComesToLieWhereItIsWantedAndRepeatsServeSeveral) {
     s.papers[0].repeat = 76.2;
     Project p = page_with(6, 4, 3, s);
     for (int o = 0; o < 4; ++o) {
-        SectionChoice c;
+        PaperChoice c;
         c.paper = "a";
-        c.print.motif = MotifAnchor{{40, 30}, {2, -1}};
-        p.choose(Spot(o), c);
+        c.pattern.motif = MotifAnchor{{40, 30}, {2, -1}};
+        p.match.choose(Spot(o), c);
     }
     const auto plan = Planner().plan(p);
     ASSERT_TRUE(plan);
     for (int o = 0; o < 4; ++o) {
         const int patch = plan->patch_of(o);
-        ASSERT_GE(plan->placed[patch].sheet, 0);
-        const Point there = plan->placed[patch].to_sheet()(plan->middle_of(o) + Point{2, -1});
+        ASSERT_GE(plan->sheets.placed[patch].sheet, 0);
+        const Point there = plan->sheets.placed[patch].to_sheet()(plan->middle_of(o) + Point{2, -1});
         EXPECT_NEAR(std::remainder(there.x - 40, 76.2), 0, 1e-6);
         EXPECT_NEAR(std::remainder(there.y - 30, 76.2), 0, 1e-6);
     }
     // Pushed by hand, the print follows, and the place of the feature with it.
-    const auto wish = moved_print(p, *plan, 0, plan->middle_of(0), plan->middle_of(0) + Point{5, 3});
+    const auto wish = moved_pattern(p, *plan, 0, plan->middle_of(0), plan->middle_of(0) + Point{5, 3});
     ASSERT_TRUE(wish);
     Project moved = p;
-    moved.sections[Spot(0)].print = *wish;
+    moved.match.choices[Spot(0)].pattern = *wish;
     const auto then = Planner().plan(moved);
     ASSERT_TRUE(then);
     const int patch = then->patch_of(0);
-    ASSERT_GE(then->placed[patch].sheet, 0);
-    const Point was = plan->placed[patch].to_sheet()(plan->middle_of(0));
-    const Point now = then->placed[patch].to_sheet()(then->middle_of(0) + Point{5, 3});
+    ASSERT_GE(then->sheets.placed[patch].sheet, 0);
+    const Point was = plan->sheets.placed[patch].to_sheet()(plan->middle_of(0));
+    const Point now = then->sheets.placed[patch].to_sheet()(then->middle_of(0) + Point{5, 3});
     EXPECT_NEAR(std::remainder(now.x - was.x, 76.2), 0, 1e-6);
     EXPECT_NEAR(std::remainder(now.y - was.y, 76.2), 0, 1e-6);
 }
@@ -349,21 +352,26 @@ TEST(Prints, AnOmbreIsCutAtTheHeightOfThePlacesTone) {
     s.papers = {paper("o", {200, 60, 50}, 304.8, 3, Pattern::Ombre, Direction::Fixed)};
     s.papers[0].angle_deg = 90;
     Project p = page_with(7, 4, 4, s);
-    p.style.drift = 1;
-    p.blade_gap = 0.5;
-    for (int o = 0; o < 16; ++o) p.sections[Spot(o)].paper = "o";
+    p.match.style.drift = 1;
+    p.sheets.blade_gap = 0.5;
+    for (int o = 0; o < 16; ++o) p.match.choices[Spot(o)].paper = "o";
     const auto plan = Planner().plan(p);
     ASSERT_TRUE(plan);
     Box around;
     for (int o = 0; o < 16; ++o) around.add(plan->middle_of(o));
     int placed = 0;
-    for (std::size_t i = 0; i < plan->patches.size(); ++i) {
-        if (plan->placed[i].sheet < 0) continue;
+    for (std::size_t i = 0; i < plan->sections.patches.size(); ++i) {
+        if (plan->sheets.placed[i].sheet < 0) continue;
         ++placed;
-        const double tone = (plan->middle_of(plan->patches[i].opening).y - around.y0) / around.height();
+        const double tone =
+            (plan->middle_of(plan->sections.patches[i].opening).y - around.y0) / around.height();
         const double at =
-            bounds(transformed(plan->patches[i].outline, plan->placed[i].to_sheet())).centre().y / 304.8;
-        EXPECT_NEAR(at, std::clamp(tone, 0.12, 0.88), 0.08) << "opening " << plan->patches[i].opening;
+            bounds(transformed(plan->sections.patches[i].outline, plan->sheets.placed[i].to_sheet()))
+                .centre()
+                .y /
+            304.8;
+        EXPECT_NEAR(at, std::clamp(tone, 0.12, 0.88), 0.08)
+            << "opening " << plan->sections.patches[i].opening;
     }
     EXPECT_GT(placed, 12);
 }
@@ -373,24 +381,24 @@ TEST(Prints, ARunOnSectionKeepsItsArrangementOnTheSheet) {
     s.papers = {paper("a", {200, 60, 50}, 304.8, 1, Pattern::Picture, Direction::Fixed)};
     Project p = page_with(9, 4, 3, s);
     group(p, {Spot(0), Spot(1), Spot(4), Spot(5)});
-    p.sections[Spot(0)].paper = "a";
-    p.sections[Spot(0)].print.run_on = true;
-    p.sections[Spot(9)].paper = "a";
+    p.match.choices[Spot(0)].paper = "a";
+    p.match.choices[Spot(0)].pattern.run_on = true;
+    p.match.choices[Spot(9)].paper = "a";
     const auto plan = Planner().plan(p);
     ASSERT_TRUE(plan);
-    const PlacedPatch& first = plan->placed[plan->patch_of(0)];
+    const PlacedPatch& first = plan->sheets.placed[plan->patch_of(0)];
     ASSERT_GE(first.sheet, 0);
     for (int o : {1, 4, 5}) {
-        EXPECT_EQ(plan->placed[plan->patch_of(o)].shift, first.shift);
-        EXPECT_EQ(plan->placed[plan->patch_of(o)].sheet, first.sheet);
+        EXPECT_EQ(plan->sheets.placed[plan->patch_of(o)].shift, first.shift);
+        EXPECT_EQ(plan->sheets.placed[plan->patch_of(o)].sheet, first.sheet);
     }
     const int other = plan->patch_of(9);
-    ASSERT_GE(plan->placed[other].sheet, 0);
+    ASSERT_GE(plan->sheets.placed[other].sheet, 0);
     for (int o : {0, 1, 4, 5}) {
         const int patch = plan->patch_of(o);
-        const auto over =
-            intersect({transformed(plan->patches[patch].outline, plan->placed[patch].to_sheet())},
-                      {transformed(plan->patches[other].outline, plan->placed[other].to_sheet())});
+        const auto over = intersect(
+            {transformed(plan->sections.patches[patch].outline, plan->sheets.placed[patch].to_sheet())},
+            {transformed(plan->sections.patches[other].outline, plan->sheets.placed[other].to_sheet())});
         ASSERT_TRUE(over);
         EXPECT_LT(area(*over), 1e-6) << "patches that run on may touch each other, but nothing else";
     }
@@ -400,30 +408,30 @@ TEST(Pins, PatchesStayWhereTheyWerePutAndTheRestPacksAround) {
     Stash s = five_papers();
     s.papers.resize(1);
     Project p = page_with(12, 4, 3, s);
-    for (int o = 0; o < 12; ++o) p.sections[Spot(o)].paper = "a";
+    for (int o = 0; o < 12; ++o) p.match.choices[Spot(o)].paper = "a";
     Planner planner;
     const auto before = planner.plan(p);
     ASSERT_TRUE(before);
     const int patch = before->patch_of(3);
-    ASSERT_GE(before->placed[patch].sheet, 0);
-    const auto pin = pinned(*before, patch, before->placed[patch].sheet, {0, 0}, 30);
+    ASSERT_GE(before->sheets.placed[patch].sheet, 0);
+    const auto pin = pinned(*before, patch, before->sheets.placed[patch].sheet, {0, 0}, 30);
     ASSERT_TRUE(pin);
     const auto centre = [&](const PlacedPatch& at) {
-        return bounds(transformed(before->patches[patch].on_sheet(), at.to_sheet())).centre();
+        return bounds(transformed(before->sections.patches[patch].on_sheet(), at.to_sheet())).centre();
     };
-    EXPECT_LT(distance(centre(before->placed[patch]), centre({0, pin->rotation_deg, pin->shift})), 6)
+    EXPECT_LT(distance(centre(before->sheets.placed[patch]), centre({0, pin->rotation_deg, pin->shift})), 6)
         << "turned about its middle";
-    p.pins[Spot(3)] = {before->sheets[before->placed[patch].sheet].id, 0,
-                       Point{100, 100} - before->middle_of(3)};
+    p.sheets.pins[Spot(3)] = {before->papers.sheets[before->sheets.placed[patch].sheet].id, 0,
+                              Point{100, 100} - before->middle_of(3)};
     const auto after = planner.plan(p);
     ASSERT_TRUE(after);
-    EXPECT_EQ(after->placed[patch].shift, p.pins[Spot(3)].shift);
-    EXPECT_TRUE(after->short_patches.empty());
+    EXPECT_EQ(after->sheets.placed[patch].shift, p.sheets.pins[Spot(3)].shift);
+    EXPECT_TRUE(after->sheets.short_patches.empty());
     testing::expect_laid_as_planned(p, *after);
-    p.pins[Spot(3)].shift = {-500, 0};
+    p.sheets.pins[Spot(3)].shift = {-500, 0};
     const auto off = planner.plan(p);
     ASSERT_TRUE(off);
-    ASSERT_EQ(off->short_patches.size(), 1u);
+    ASSERT_EQ(off->sheets.short_patches.size(), 1u);
     const auto said = std::find_if(off->findings.begin(), off->findings.end(),
                                    [](const Finding& f) { return f.code == "short"; });
     ASSERT_NE(said, off->findings.end());

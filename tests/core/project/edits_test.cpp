@@ -22,17 +22,17 @@ Project start(std::mt19937& random, int& openings) {
 }
 
 void expect_same_plan(const Plan& a, const Plan& b) {
-    ASSERT_EQ(a.spots, b.spots);
-    ASSERT_EQ(a.section_of_opening, b.section_of_opening);
-    ASSERT_EQ(a.patches.size(), b.patches.size());
-    for (std::size_t i = 0; i < a.patches.size(); ++i) {
-        EXPECT_EQ(a.patches[i].outline, b.patches[i].outline) << "patch " << i;
-        EXPECT_EQ(a.patches[i].opening, b.patches[i].opening);
-        EXPECT_EQ(a.patches[i].section, b.patches[i].section);
-        EXPECT_EQ(a.patches[i].order, b.patches[i].order);
-        EXPECT_EQ(a.patches[i].blank, b.patches[i].blank);
+    ASSERT_EQ(a.sections.spots, b.sections.spots);
+    ASSERT_EQ(a.sections.of_opening, b.sections.of_opening);
+    ASSERT_EQ(a.sections.patches.size(), b.sections.patches.size());
+    for (std::size_t i = 0; i < a.sections.patches.size(); ++i) {
+        EXPECT_EQ(a.sections.patches[i].outline, b.sections.patches[i].outline) << "patch " << i;
+        EXPECT_EQ(a.sections.patches[i].opening, b.sections.patches[i].opening);
+        EXPECT_EQ(a.sections.patches[i].section, b.sections.patches[i].section);
+        EXPECT_EQ(a.sections.patches[i].order, b.sections.patches[i].order);
+        EXPECT_EQ(a.sections.patches[i].blank, b.sections.patches[i].blank);
     }
-    EXPECT_EQ(a.covered, b.covered);
+    EXPECT_EQ(a.sections.covered, b.sections.covered);
     ASSERT_EQ(a.findings.size(), b.findings.size());
     for (std::size_t i = 0; i < a.findings.size(); ++i)
         EXPECT_EQ(a.findings[i].message, b.findings[i].message);
@@ -40,27 +40,27 @@ void expect_same_plan(const Plan& a, const Plan& b) {
 
 /// What holds for every plan, whatever was decided.
 void expect_sense(const Project& project, const Plan& plan) {
-    std::vector<int> seen(plan.cut->openings.size(), 0);
-    for (const Section& s : plan.sections)
+    std::vector<int> seen(plan.sections.cut->openings.size(), 0);
+    for (const Section& s : plan.sections.all)
         for (int o : s.openings) ++seen[o];
     EXPECT_TRUE(std::all_of(seen.begin(), seen.end(), [](int n) { return n == 1; }))
         << "each opening in one section";
-    const Box page = project.page.whole().grown(0.05);
+    const Box page = project.set_out.page.whole().grown(0.05);
     std::vector<int> orders;
-    for (const Patch& p : plan.patches) {
-        EXPECT_TRUE(takes_paper(plan.sections[p.section].treatment));
-        EXPECT_LT(plan.covered[p.opening], hidden_share);
+    for (const Patch& p : plan.sections.patches) {
+        EXPECT_TRUE(takes_paper(plan.sections.all[p.section].treatment));
+        EXPECT_LT(plan.sections.covered[p.opening], hidden_share);
         EXPECT_TRUE(is_valid({p.outline})) << "patch of " << p.opening + 1;
         const Box b = bounds(p.outline);
         EXPECT_TRUE(page.contains({b.x0, b.y0}) && page.contains({b.x1, b.y1})) << "off the page";
         EXPECT_GE(p.lip, 0);
         EXPECT_LE(p.lip, std::max(p.lip_wanted, 12.0) + 40);
         orders.push_back(p.order);
-        EXPECT_LT(p.rides_on, static_cast<int>(plan.patches.size()));
+        EXPECT_LT(p.rides_on, static_cast<int>(plan.sections.patches.size()));
     }
     std::sort(orders.begin(), orders.end());
     EXPECT_EQ(std::unique(orders.begin(), orders.end()), orders.end()) << "two patches glued at once";
-    for (const Neighbours& n : plan.neighbours) {
+    for (const Neighbours& n : plan.sections.neighbours) {
         EXPECT_LT(n.a, n.b);
         EXPECT_LE(n.width, neighbour_limit + 1e-9);
     }

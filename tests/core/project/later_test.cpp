@@ -3,6 +3,7 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/project/apply_fix.h"
+#include "core/project/edits.h"
 #include "core/project/later.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
@@ -22,9 +23,9 @@ Project page_with(Stash stash, const std::string& title, unsigned seed = 4) {
     std::mt19937 random(seed);
     Project p = testing::project_of(testing::random_lattice(random, 4, 3, 4));
     p.title = title;
-    p.cuts[0].place = {SizeRule::Width, 150, 0, false, {}};
+    p.set_out.cuts[0].place = {SizeRule::Width, 150, 0, false, {}};
     p.stash = std::make_shared<const Stash>(std::move(stash));
-    for (int o = 0; o < 12; ++o) p.sections[Spot(o)].paper = "a";
+    for (int o = 0; o < 12; ++o) p.match.choices[Spot(o)].paper = "a";
     return p;
 }
 
@@ -37,15 +38,16 @@ Stash two_papers(double side, int count) {
 /// What room is kept for lies on its sheet, clear of every patch and of each other.
 void expect_room_is_free(const Project& project, const Plan& plan) {
     Region taken;
-    for (std::size_t p = 0; p < plan.placed.size(); ++p)
-        if (plan.placed[p].sheet >= 0)
-            taken.push_back(
-                transformed(plan.patches[p].on_sheet(),
-                            Transform::moved(1e4 * plan.placed[p].sheet, 0) * plan.placed[p].to_sheet()));
-    for (const KeptRoom& r : plan.room) {
-        EXPECT_EQ(project.stash->papers[plan.sheets[r.sheet].paper].id, project.wanted[r.wanted].paper);
-        EXPECT_NEAR(area(r.on_sheet), area(project.wanted[r.wanted].outline), 1e-6);
-        EXPECT_LT(area(*subtract({r.on_sheet}, {plan.sheets[r.sheet].outline})), 0.02);
+    for (std::size_t p = 0; p < plan.sheets.placed.size(); ++p)
+        if (plan.sheets.placed[p].sheet >= 0)
+            taken.push_back(transformed(plan.sections.patches[p].on_sheet(),
+                                        Transform::moved(1e4 * plan.sheets.placed[p].sheet, 0) *
+                                            plan.sheets.placed[p].to_sheet()));
+    for (const ReservedRoom& r : plan.sheets.room) {
+        EXPECT_EQ(project.stash->papers[plan.papers.sheets[r.sheet].paper].id,
+                  project.sheets.reserved[r.wanted].paper);
+        EXPECT_NEAR(area(r.on_sheet), area(project.sheets.reserved[r.wanted].outline), 1e-6);
+        EXPECT_LT(area(*subtract({r.on_sheet}, {plan.papers.sheets[r.sheet].outline})), 0.02);
         const Polygon there = transformed(r.on_sheet, Transform::moved(1e4 * r.sheet, 0));
         for (const Polygon& t : taken) EXPECT_LT(area(*intersect({there}, {t})), 0.02);
         taken.push_back(there);
@@ -61,18 +63,18 @@ TEST(Later, WhatAnotherPageTakesFindsRoomBesideThisOne) {
     ASSERT_TRUE(others_plan);
     const auto pieces = pieces_taken(other, *others_plan, name_of_page(other, "file"));
     ASSERT_EQ(pieces.size(), 12u);
-    for (const WantedPiece& w : pieces) EXPECT_EQ(w.page, "Tram Terrace");
+    for (const ReservedPiece& w : pieces) EXPECT_EQ(w.page, "Tram Terrace");
 
     Project here = page_with(stash, "Kite Hill");
     const auto before = Planner().plan(here);
     ASSERT_TRUE(before);
-    leave_room(here, pieces);
+    reserve_for(here, pieces);
     const auto plan = Planner().plan(here);
     ASSERT_TRUE(plan);
-    EXPECT_TRUE(plan->short_patches.empty());
-    EXPECT_LE(plan->used_sheets.size(), before->used_sheets.size());
-    EXPECT_EQ(plan->room.size(), pieces.size());
-    EXPECT_TRUE(plan->without_room.empty());
+    EXPECT_TRUE(plan->sheets.short_patches.empty());
+    EXPECT_LE(plan->sheets.used.size(), before->sheets.used.size());
+    EXPECT_EQ(plan->sheets.room.size(), pieces.size());
+    EXPECT_TRUE(plan->sheets.without_room.empty());
     EXPECT_FALSE(finding_in(*plan, "no-room"));
     expect_room_is_free(here, *plan);
     testing::expect_laid_as_planned(here, *plan);
@@ -83,13 +85,13 @@ TEST(Later, WhatFindsNoRoomIsSaidAndTakesNothingFromThePage) {
     const Project other = page_with(stash, "Tram Terrace", 9);
     const auto pieces = pieces_taken(other, *Planner().plan(other), "Tram Terrace");
     Project here = page_with(stash, "Kite Hill");
-    ASSERT_TRUE(Planner().plan(here)->short_patches.empty());
-    leave_room(here, pieces);
-    keep_whole(here, "a", {100, 100});
+    ASSERT_TRUE(Planner().plan(here)->sheets.short_patches.empty());
+    reserve_for(here, pieces);
+    reserve_size(here, "a", {100, 100});
     const auto plan = Planner().plan(here);
     ASSERT_TRUE(plan);
-    EXPECT_TRUE(plan->short_patches.empty());
-    EXPECT_EQ(plan->room.size() + plan->without_room.size(), pieces.size() + 1);
+    EXPECT_TRUE(plan->sheets.short_patches.empty());
+    EXPECT_EQ(plan->sheets.room.size() + plan->sheets.without_room.size(), pieces.size() + 1);
     expect_room_is_free(here, *plan);
     const Finding* f = finding_in(*plan, "no-room");
     ASSERT_TRUE(f);
@@ -97,44 +99,44 @@ TEST(Later, WhatFindsNoRoomIsSaidAndTakesNothingFromThePage) {
     // Each page and each size is a finding of its own; doing without them settles it.
     Plan then = *plan;
     while (const Finding* still = finding_in(then, "no-room")) {
-        const std::size_t wanted = here.wanted.size();
+        const std::size_t wanted = here.sheets.reserved.size();
         apply_fix(here, then, still->fix);
-        ASSERT_LT(here.wanted.size(), wanted);
+        ASSERT_LT(here.sheets.reserved.size(), wanted);
         then = *Planner().plan(here);
     }
 }
 
 TEST(Later, ASizeStaysWholeWhereItCan) {
     Project p = page_with(two_papers(152.4, 3), "Kite Hill");
-    keep_whole(p, "a", {120, 60});
-    keep_whole(p, "a", {140, 70});
-    EXPECT_EQ(p.wanted.size(), 1u) << "one for each paper";
-    EXPECT_EQ(kept_whole(p, "a"), (Point{140, 70}));
-    EXPECT_EQ(kept_whole(p, "b"), (Point{}));
+    reserve_size(p, "a", {120, 60});
+    reserve_size(p, "a", {140, 70});
+    EXPECT_EQ(p.sheets.reserved.size(), 1u) << "one for each paper";
+    EXPECT_EQ(reserved_size(p, "a"), (Point{140, 70}));
+    EXPECT_EQ(reserved_size(p, "b"), (Point{}));
     const auto plan = Planner().plan(p);
     ASSERT_TRUE(plan);
-    ASSERT_EQ(plan->room.size(), 1u);
+    ASSERT_EQ(plan->sheets.room.size(), 1u);
     expect_room_is_free(p, *plan);
-    keep_whole(p, "a", {});
-    EXPECT_TRUE(p.wanted.empty());
+    reserve_size(p, "a", {});
+    EXPECT_TRUE(p.sheets.reserved.empty());
 }
 
 TEST(Later, APageWantsWhatItWantedLast) {
     Project p = page_with(two_papers(152.4, 3), "Kite Hill");
     const auto square = [](const char* page, const char* paper, double side) {
-        return WantedPiece{page, paper, Side::A, {testing::rectangle(0, 0, side, side), {}}};
+        return ReservedPiece{page, paper, Side::A, {testing::rectangle(0, 0, side, side), {}}};
     };
-    keep_whole(p, "b", {10, 10});
-    leave_room(p, {square("Tram Terrace", "a", 10), square("Tram Terrace", "a", 12)});
-    leave_room(p, {square("Seed Swap", "b", 5)});
-    leave_room(p, {square("Tram Terrace", "b", 9)});
-    EXPECT_EQ(pages_with_room(p), (std::vector<std::string>{"Seed Swap", "Tram Terrace"}));
-    EXPECT_EQ(p.wanted.size(), 3u);
-    EXPECT_TRUE(leaves_room(p, {square("Tram Terrace", "b", 9), square("Seed Swap", "b", 5)}));
-    EXPECT_FALSE(leaves_room(p, {square("Tram Terrace", "b", 9)}));
-    forget_page(p, "Tram Terrace");
-    forget_page(p, "Seed Swap");
-    EXPECT_EQ(p.wanted.size(), 1u);
+    reserve_size(p, "b", {10, 10});
+    reserve_for(p, {square("Tram Terrace", "a", 10), square("Tram Terrace", "a", 12)});
+    reserve_for(p, {square("Seed Swap", "b", 5)});
+    reserve_for(p, {square("Tram Terrace", "b", 9)});
+    EXPECT_EQ(pages_reserved_for(p), (std::vector<std::string>{"Seed Swap", "Tram Terrace"}));
+    EXPECT_EQ(p.sheets.reserved.size(), 3u);
+    EXPECT_TRUE(reserves_just(p, {square("Tram Terrace", "b", 9), square("Seed Swap", "b", 5)}));
+    EXPECT_FALSE(reserves_just(p, {square("Tram Terrace", "b", 9)}));
+    stop_reserving(p, "Tram Terrace");
+    stop_reserving(p, "Seed Swap");
+    EXPECT_EQ(p.sheets.reserved.size(), 1u);
     EXPECT_EQ(of_this_stash(p, {square("x", "a", 1), square("x", "nowhere", 1)}).size(), 1u);
 }
 
@@ -143,26 +145,27 @@ TEST(Later, PapersThatOthersWantAreProposedLess) {
     stash.papers.push_back(stock_paper("c", {240, 220, 80}, 152.4, 3));
     stash.papers.push_back(stock_paper("d", {60, 150, 80}, 152.4, 3));
     Project p = page_with(stash, "Kite Hill");
-    for (auto& [spot, c] : p.sections) c.paper.clear();
+    for (auto& [spot, c] : p.match.choices) c.paper.clear();
     const auto used_of_a = [](const Project& page) {
         const auto offered = Planner().proposals(page, false, 1);
         EXPECT_TRUE(offered);
-        return (*offered)[0].plan->papers[0].used_area;
+        return (*offered)[0].plan->papers.uses[0].used_area;
     };
     const double before = used_of_a(p);
-    std::vector<WantedPiece> all;
+    std::vector<ReservedPiece> all;
     for (int k = 0; k < 3; ++k)
         all.push_back({"Tram Terrace", "a", Side::A, {testing::rectangle(0, 0, 150, 150), {}}});
-    leave_room(p, all);
+    reserve_for(p, all);
     EXPECT_LT(used_of_a(p), 0.8 * before);
 }
 
 TEST(WaysOut, APrintThatNeedNotRunOnGetsItsSeamsUnderTheBars) {
     Project p = page_with(two_papers(60, 6), "Kite Hill");
     group(p, {Spot(0), Spot(3)});
-    p.sections.clear();
-    p.sections[Spot(0)].paper = "a";
-    p.sections[Spot(0)].print.run_on = true;
+    p.sections.choices.clear();
+    p.match.choices.clear();
+    p.match.choices[Spot(0)].paper = "a";
+    p.match.choices[Spot(0)].pattern.run_on = true;
     const auto plan = Planner().plan(p);
     ASSERT_TRUE(plan);
     const Finding* f = finding_in(*plan, "short");
@@ -170,7 +173,7 @@ TEST(WaysOut, APrintThatNeedNotRunOnGetsItsSeamsUnderTheBars) {
     std::vector<std::pair<Fix, std::string>> all{{f->fix, f->fix_label}};
     all.insert(all.end(), f->more_fixes.begin(), f->more_fixes.end());
     const auto end = std::find_if(
-        all.begin(), all.end(), [](const auto& way) { return std::holds_alternative<EndPrints>(way.first); });
+        all.begin(), all.end(), [](const auto& way) { return std::holds_alternative<EndRunOn>(way.first); });
     ASSERT_NE(end, all.end());
     apply_fix(p, *plan, end->first);
     EXPECT_FALSE(finding_in(*Planner().plan(p), "short"));

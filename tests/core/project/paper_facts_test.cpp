@@ -20,14 +20,14 @@ using testing::stock_paper;
 Project stocked_page(Stash stash) {
     std::mt19937 random(4);
     Project p = testing::project_of(testing::random_lattice(random, 4, 3, 4));
-    p.cuts[0].place = {SizeRule::Width, 240, 0, false, {}};
+    p.set_out.cuts[0].place = {SizeRule::Width, 240, 0, false, {}};
     p.stash = std::make_shared<const Stash>(std::move(stash));
     return p;
 }
 
 double stock(const Plan& plan, SheetKind kind) {
     double sum = 0;
-    for (const Sheet& s : plan.sheets)
+    for (const Sheet& s : plan.papers.sheets)
         if (s.kind == kind) sum += s.area;
     return sum;
 }
@@ -38,28 +38,28 @@ TEST(HiddenStock, DropOutsOfACutMadeOfPaperAreSheets) {
     Stash s;
     s.papers = {stock_paper("a", {200, 60, 50}, 304.8, 1), stock_paper("b", {60, 60, 200}, 304.8, 1)};
     Project p = stocked_page(s);
-    p.cuts[0].paper = "a";
+    p.set_out.cuts[0].paper = "a";
     const auto plan = Planner().shapes(p);
     ASSERT_TRUE(plan);
     double openings = 0;
-    for (const Opening& o : plan->cut->openings)
-        openings += o.area * plan->set_out.scale * plan->set_out.scale;
+    for (const Opening& o : plan->sections.cut->openings)
+        openings += o.area * plan->set_out.whole.scale * plan->set_out.whole.scale;
     EXPECT_GT(stock(*plan, SheetKind::DropOut), 0.85 * openings);
     EXPECT_LT(stock(*plan, SheetKind::DropOut), openings);
-    for (const Sheet& d : plan->sheets) {
+    for (const Sheet& d : plan->papers.sheets) {
         if (d.kind != SheetKind::DropOut) continue;
         EXPECT_EQ(d.paper, 0);
         EXPECT_NE(d.id.find("a#1/out"), std::string::npos);
         // It lies in the sheet the cut was taken from, and in an opening of the cut there.
         EXPECT_TRUE(Box({0, 0, 304.8, 304.8}).holds(bounds(d.outline)));
     }
-    const auto left =
-        std::find_if(plan->sheets.begin(), plan->sheets.end(), [](const Sheet& x) { return x.id == "a#1"; });
+    const auto left = std::find_if(plan->papers.sheets.begin(), plan->papers.sheets.end(),
+                                   [](const Sheet& x) { return x.id == "a#1"; });
     EXPECT_LT(left->area, 304.8 * 304.8 - 240 * 150) << "the cut itself has been taken out";
-    p.cuts[0].paper = "none-such";
+    p.set_out.cuts[0].paper = "none-such";
     EXPECT_TRUE(Planner().shapes(p)) << "a paper that is not there takes nothing";
-    p.cuts[0].paper = "a";
-    p.cuts[0].place.length = 600;
+    p.set_out.cuts[0].paper = "a";
+    p.set_out.cuts[0].place.length = 600;
     const auto large = Planner().shapes(p);
     ASSERT_TRUE(large);
     EXPECT_TRUE(finding_in(*large, "cut-paper"));
@@ -69,15 +69,15 @@ TEST(HiddenStock, TheBaseUnderPhotosIsUsedOnlyWhenAllowed) {
     Stash s;
     s.papers = {stock_paper("a", {200, 60, 50}, 304.8, 2)};
     Project p = stocked_page(s);
-    p.page.base_paper = "a";
+    p.set_out.page.base_paper = "a";
     Photo photo;
     photo.width = 150;
     photo.height = 100;
     photo.centre = {150, 150};
-    p.photos = {photo};
+    p.set_out.photos = {photo};
     EXPECT_EQ(stock(*Planner().shapes(p), SheetKind::UnderPhoto), 0);
-    EXPECT_NEAR(Planner().shapes(p)->papers[0].stock_area, 304.8 * 304.8, 1) << "one sheet is the base";
-    p.page.under_photos = true;
+    EXPECT_NEAR(Planner().shapes(p)->papers.uses[0].stock_area, 304.8 * 304.8, 1) << "one sheet is the base";
+    p.set_out.page.under_photos = true;
     const double hidden = stock(*Planner().shapes(p), SheetKind::UnderPhoto);
     EXPECT_NEAR(hidden, (150 - 25.9) * (100 - 25.9), 60);
 }
@@ -86,12 +86,12 @@ TEST(HiddenStock, AFrameThatIsNotGuttedGivesNothing) {
     Stash s;
     s.papers = {stock_paper("a", {200, 60, 50}, 304.8, 1)};
     Project p = stocked_page(s);
-    p.page.reveal = Sides::even(6);
-    p.page.frame_paper = "a";
+    p.set_out.page.reveal = Sides::even(6);
+    p.set_out.page.frame_paper = "a";
     EXPECT_GT(stock(*Planner().shapes(p), SheetKind::Gutted), 60000);
-    p.page.gut = false;
+    p.set_out.page.gut = false;
     EXPECT_EQ(stock(*Planner().shapes(p), SheetKind::Gutted), 0);
-    for (int o = 0; o < 3; ++o) p.sections[Spot(o)].paper = "a";
+    for (int o = 0; o < 3; ++o) p.match.choices[Spot(o)].paper = "a";
     const auto plan = Planner().plan(p);
     ASSERT_TRUE(plan);
     const Finding* f = finding_in(*plan, "short");
@@ -110,7 +110,7 @@ TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
         Stash s;
         s.papers = {stock_paper("a", {200, 60, 50}, side, 3), stock_paper("b", {60, 60, 200}, 40, 1)};
         Project p = stocked_page(s);
-        for (int o = 0; o < 3; ++o) p.sections[Spot(o)].paper = "a";
+        for (int o = 0; o < 3; ++o) p.match.choices[Spot(o)].paper = "a";
         Planner planner;
         const auto plan = planner.plan(p);
         ASSERT_TRUE(plan);
@@ -118,7 +118,7 @@ TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
         if (!f) continue;
         std::vector<std::pair<Fix, std::string>> all{{f->fix, f->fix_label}};
         all.insert(all.end(), f->more_fixes.begin(), f->more_fixes.end());
-        const int section = plan->short_patches[0].section;
+        const int section = plan->sheets.short_patches[0].section;
         for (const auto& [fix, label] : all) {
             kinds.insert(label.substr(0, 4));
             Project next = p;
@@ -127,8 +127,8 @@ TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
             ASSERT_TRUE(then);
             const bool whole_paper =
                 std::holds_alternative<ScaleCuts>(fix) || std::holds_alternative<SetSectionLip>(fix);
-            for (const ShortPatch& still : then->short_patches) {
-                EXPECT_FALSE(whole_paper && then->paper_of_section[still.section] == 0)
+            for (const ShortPatch& still : then->sheets.short_patches) {
+                EXPECT_FALSE(whole_paper && then->papers.of_section[still.section] == 0)
                     << label << " at " << side;
                 EXPECT_NE(still.section, section) << label << " at " << side;
             }
@@ -149,10 +149,10 @@ TEST(WhyPage, CountsPapersAndTheirSidesApart) {
         const auto reasons = why_page(p, *Planner().plan(p));
         return std::find(reasons.begin(), reasons.end(), words) != reasons.end();
     };
-    for (int o = 0; o < 12; ++o) p.sections[Spot(o)].paper = o % 4 ? "a" : "b";
+    for (int o = 0; o < 12; ++o) p.match.choices[Spot(o)].paper = o % 4 ? "a" : "b";
     EXPECT_TRUE(said("2 papers, 2 in three places or more"));
     EXPECT_TRUE(said("most of all Paper a A"));
-    for (int o = 1; o < 12; o += 4) p.sections[Spot(o)].side = Side::B;
+    for (int o = 1; o < 12; o += 4) p.match.choices[Spot(o)].side = Side::B;
     EXPECT_TRUE(said("2 papers, 3 sides, 3 in three places or more"));
 }
 
@@ -160,15 +160,15 @@ TEST(ColourFindings, SayWhichColourOfThePhotoIsMissingOrSwallowed) {
     Stash s;
     s.papers = {stock_paper("grey", {128, 128, 128}, 304.8, 2), stock_paper("sky", {90, 150, 210}, 304.8, 2)};
     Project p = stocked_page(s);
-    for (int o = 0; o < 12; ++o) p.sections[Spot(o)].paper = "grey";
+    for (int o = 0; o < 12; ++o) p.match.choices[Spot(o)].paper = "grey";
     Photo photo;
     photo.width = 100;
     photo.height = 80;
     photo.centre = testing::shapes_of(p).middle_of(5);
     photo.on_top = false;
-    photo.picture.picture = std::make_shared<const BroughtPicture>(
+    photo.picture = std::make_shared<const BroughtPicture>(
         BroughtPicture{"x.png", "", {{{90, 150, 210}, 0.6}, {{200, 200, 200}, 0.4}}});
-    p.photos = {photo};
+    p.set_out.photos = {photo};
     const auto missing = Planner().plan(p);
     ASSERT_TRUE(missing);
     const Finding* f = finding_in(*missing, "photo-missing");
@@ -176,14 +176,14 @@ TEST(ColourFindings, SayWhichColourOfThePhotoIsMissingOrSwallowed) {
     EXPECT_EQ(f->swatch, (Rgb{90, 150, 210}));
     EXPECT_NE(f->message.find("L 60"), std::string::npos) << f->message;
     EXPECT_FALSE(finding_in(*missing, "photo-swallowed"));
-    p.sections[Spot(5)].paper = "sky";
+    p.match.choices[Spot(5)].paper = "sky";
     const auto swallowed = Planner().plan(p);
     ASSERT_TRUE(swallowed);
     EXPECT_FALSE(finding_in(*swallowed, "photo-missing"));
     ASSERT_TRUE(finding_in(*swallowed, "photo-swallowed"));
     EXPECT_EQ(finding_in(*swallowed, "photo-swallowed")->openings, std::vector<int>{5});
     EXPECT_TRUE(finding_in(*swallowed, "lonely"));
-    p.roles["sky"] = PaperRole::Tie;
+    p.match.roles["sky"] = PaperRole::Tie;
     EXPECT_TRUE(finding_in(*Planner().plan(p), "tie"));
 }
 
@@ -199,13 +199,13 @@ TEST(Tones, FollowTheGradientTheZonesOrTheBase) {
     EXPECT_LT(Tones(p, plan).tone_at(top), 0.2);
     EXPECT_GT(Tones(p, plan).tone_at(bottom), 0.75);
     EXPECT_FALSE(Tones(p, plan).colour_at(top));
-    p.style.map = ToneMap::Zones;
-    p.style.zones = {{250, 240, 200}, {20, 40, 120}};
+    p.match.style.map = ToneMap::Zones;
+    p.match.style.zones = {{250, 240, 200}, {20, 40, 120}};
     EXPECT_EQ(Tones(p, plan).colour_at(top), to_lab({250, 240, 200}));
     EXPECT_EQ(Tones(p, plan).colour_at(bottom), to_lab({20, 40, 120}));
-    p.style.map = ToneMap::Background;
+    p.match.style.map = ToneMap::Background;
     EXPECT_FALSE(Tones(p, plan).colour_at(top)) << "no base paper, no picture";
-    p.page.base_paper = "a";
+    p.set_out.page.base_paper = "a";
     EXPECT_EQ(Tones(p, plan).colour_at(top), to_lab({255, 255, 255}));
     EXPECT_EQ(Tones(p, plan).colour_at(bottom), to_lab({0, 0, 80}));
     EXPECT_GT(Tones(p, plan).tone_at(bottom), 0.7);
@@ -223,21 +223,21 @@ TEST(Zones, AreFilledWithPapersOfTheirColour) {
         s.papers.push_back(stock_paper("dark" + std::to_string(k),
                                        {static_cast<std::uint8_t>(20 + 25 * k), 45, 110}, 304.8, 2));
     Project p = stocked_page(s);
-    p.style.drift = 1;
-    p.style.map = ToneMap::Zones;
-    p.style.zones = {{245, 235, 205}, {25, 45, 110}};
+    p.match.style.drift = 1;
+    p.match.style.map = ToneMap::Zones;
+    p.match.style.zones = {{245, 235, 205}, {25, 45, 110}};
     Planner planner;
     const auto plan = planner.shapes(p);
     const auto a = planner.propose(p, false);
     ASSERT_TRUE(plan && a);
     int right = 0;
-    for (std::size_t k = 0; k < plan->sections.size(); ++k) {
+    for (std::size_t k = 0; k < plan->sections.all.size(); ++k) {
         const Tones tones(p, *plan);
         const bool light =
-            tones.colour_at(plan->middle_of(plan->sections[k].openings[0])) == to_lab({245, 235, 205});
+            tones.colour_at(plan->middle_of(plan->sections.all[k].openings[0])) == to_lab({245, 235, 205});
         right += light == (a->paper[k] < 4);
     }
-    EXPECT_GE(right, static_cast<int>(plan->sections.size()) - 1);
+    EXPECT_GE(right, static_cast<int>(plan->sections.all.size()) - 1);
 }
 
 } // namespace zesty

@@ -1,5 +1,6 @@
 // The pipeline as a whole: caches that never show, findings that say what is so.
 
+#include "core/project/edits.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
 #include "support/rounds.h"
@@ -29,21 +30,20 @@ Project lattice(unsigned seed = 5) {
     set_only_cut(p, std::make_shared<const DrawingFile>(
                         DrawingFile{"lattice.svg", "", testing::random_lattice(random, 4, 4, 4)}));
     p.stash = stash();
-    for (int o = 0; o < 16; ++o)
-        p.choose(o, {"", Treatment::Paper, "p" + std::to_string((o + o / 4) % 4), false, std::nullopt});
+    for (int o = 0; o < 16; ++o) p.match.choose(o, {"p" + std::to_string((o + o / 4) % 4), Side::A, false});
     return p;
 }
 
 /// Two plans say the same.
 void expect_same(const Plan& a, const Plan& b) {
-    ASSERT_EQ(a.patches.size(), b.patches.size());
-    for (std::size_t i = 0; i < a.patches.size(); ++i) {
-        EXPECT_EQ(a.patches[i].outline, b.patches[i].outline);
-        EXPECT_EQ(a.patches[i].section, b.patches[i].section);
-        EXPECT_EQ(a.placed[i].sheet, b.placed[i].sheet);
-        EXPECT_EQ(a.placed[i].shift, b.placed[i].shift);
+    ASSERT_EQ(a.sections.patches.size(), b.sections.patches.size());
+    for (std::size_t i = 0; i < a.sections.patches.size(); ++i) {
+        EXPECT_EQ(a.sections.patches[i].outline, b.sections.patches[i].outline);
+        EXPECT_EQ(a.sections.patches[i].section, b.sections.patches[i].section);
+        EXPECT_EQ(a.sheets.placed[i].sheet, b.sheets.placed[i].sheet);
+        EXPECT_EQ(a.sheets.placed[i].shift, b.sheets.placed[i].shift);
     }
-    EXPECT_EQ(a.paper_of_section, b.paper_of_section);
+    EXPECT_EQ(a.papers.of_section, b.papers.of_section);
     ASSERT_EQ(a.findings.size(), b.findings.size());
     for (std::size_t i = 0; i < a.findings.size(); ++i)
         EXPECT_EQ(a.findings[i].message, b.findings[i].message);
@@ -70,13 +70,13 @@ TEST(Planner, AUsedPlannerSaysTheSameAsAFreshOneAfterAnyEdits) {
         const int o = static_cast<int>(random() % 16);
         switch (random() % 8) {
         case 0:
-            p.cuts.front().place.length = 5 + static_cast<double>(random() % 30);
+            p.set_out.cuts.front().place.length = 5 + static_cast<double>(random() % 30);
             break;
         case 1:
-            p.cuts.front().place.turn_deg = static_cast<double>(random() % 360) - 180;
+            p.set_out.cuts.front().place.turn_deg = static_cast<double>(random() % 360) - 180;
             break;
         case 2:
-            p.lip = 1 + static_cast<double>(random() % 5);
+            p.sections.lip = 1 + static_cast<double>(random() % 5);
             break;
         case 3:
             group(p, {o, static_cast<int>(random() % 16)});
@@ -85,19 +85,19 @@ TEST(Planner, AUsedPlannerSaysTheSameAsAFreshOneAfterAnyEdits) {
             ungroup(p, {o});
             break;
         case 5: {
-            SectionChoice c = p.choice(section_of(p, o));
+            SectionChoice c = p.sections.choice(p.sections.section_of(o));
             c.treatment = c.treatment == Treatment::Paper ? Treatment::Open : Treatment::Paper;
-            p.choose(section_of(p, o), c);
+            p.sections.choose(p.sections.section_of(o), c);
             break;
         }
         case 6: {
-            SectionChoice c = p.choice(section_of(p, o));
+            PaperChoice c = p.match.choice(p.sections.section_of(o));
             c.paper = "p" + std::to_string(random() % 5); // p4 is not in the stash
-            p.choose(section_of(p, o), c);
+            p.match.choose(p.sections.section_of(o), c);
             break;
         }
         default:
-            p.blade_gap = 0.25 * static_cast<double>(random() % 8);
+            p.sheets.blade_gap = 0.25 * static_cast<double>(random() % 8);
             break;
         }
         const auto a = used.plan(p);
@@ -116,7 +116,7 @@ TEST(Planner, AnotherDrawingIsNoticedEvenWithTheSameDecisions) {
     const auto other = planner.plan(b);
     const auto again = planner.plan(a);
     ASSERT_TRUE(first && other && again);
-    EXPECT_NE(first->cut, other->cut);
+    EXPECT_NE(first->sections.cut, other->sections.cut);
     expect_same(*first, *again);
 }
 
@@ -126,10 +126,10 @@ TEST(Planner, FirstLookAndWholePlanAgreeOnTheShapes) {
     const auto look = planner.shapes(p);
     const auto whole = planner.plan(p);
     ASSERT_TRUE(look && whole);
-    EXPECT_FALSE(look->sheets_done);
-    EXPECT_TRUE(whole->sheets_done);
-    EXPECT_EQ(look->patches.size(), whole->patches.size());
-    for (const PlacedPatch& at : look->placed) EXPECT_EQ(at.sheet, -1);
+    EXPECT_FALSE(look->sheets.done);
+    EXPECT_TRUE(whole->sheets.done);
+    EXPECT_EQ(look->sections.patches.size(), whole->sections.patches.size());
+    for (const PlacedPatch& at : look->sheets.placed) EXPECT_EQ(at.sheet, -1);
 }
 
 TEST(Planner, StoppingGivesNoHalfPlan) {
@@ -160,25 +160,25 @@ TEST(Planner, UsesAddUp) {
     ASSERT_TRUE(plan);
     double used = 0;
     int sections = 0;
-    for (const PaperUse& u : plan->papers) {
+    for (const PaperUse& u : plan->papers.uses) {
         EXPECT_LE(u.used_area, u.stock_area);
         used += u.used_area;
         sections += u.sections;
     }
     double placed = 0;
-    for (std::size_t i = 0; i < plan->patches.size(); ++i)
-        if (plan->placed[i].sheet >= 0) placed += plan->patches[i].area;
+    for (std::size_t i = 0; i < plan->sections.patches.size(); ++i)
+        if (plan->sheets.placed[i].sheet >= 0) placed += plan->sections.patches[i].area;
     EXPECT_NEAR(used, placed, 1e-6);
     EXPECT_EQ(sections, 16);
     EXPECT_NEAR(plan->patch_area(), placed, 1e-6);
-    for (const UsedSheet& u : plan->used_sheets) EXPECT_LE(u.used_area, plan->sheets[u.sheet].area);
+    for (const UsedSheet& u : plan->sheets.used) EXPECT_LE(u.used_area, plan->papers.sheets[u.sheet].area);
 }
 
 TEST(Findings, SayWhatIsMissing) {
     Planner planner;
     Project p = lattice();
-    p.choose(3, {"", Treatment::Paper, "gone", true, std::nullopt});
-    p.choose(4, {});
+    p.match.choose(3, {"gone", Side::A, true});
+    p.match.choose(4, {});
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
     ASSERT_TRUE(has(*plan, "lost-paper"));
@@ -186,7 +186,7 @@ TEST(Findings, SayWhatIsMissing) {
     EXPECT_EQ(finding(*plan, "lost-paper")->openings, std::vector<int>{3});
     ASSERT_TRUE(has(*plan, "no-paper"));
     EXPECT_EQ(finding(*plan, "no-paper")->openings, std::vector<int>{4});
-    p.stash.reset();
+    p.stash = nullptr;
     EXPECT_TRUE(has(*planner.plan(p), "no-stash"));
     EXPECT_FALSE(has(*planner.plan(p), "no-paper"));
 }
@@ -194,20 +194,20 @@ TEST(Findings, SayWhatIsMissing) {
 TEST(Findings, NarrowLipsNameTheWorstAndAllTheirOpenings) {
     Planner planner;
     Project p = lattice();
-    p.lip = 6;
+    p.sections.lip = 6;
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
     const Finding* f = finding(*plan, "narrow-lip");
     ASSERT_NE(f, nullptr);
     double least = 1e9;
     std::size_t narrow = 0;
-    for (const Patch& patch : plan->patches) {
+    for (const Patch& patch : plan->sections.patches) {
         least = std::min(least, patch.lip);
         narrow += patch.lip < 5.9;
     }
     EXPECT_EQ(f->openings.size(), narrow);
     EXPECT_NE(f->title.find(format_mm(least)), std::string::npos) << f->title;
-    p.lip = 0.5;
+    p.sections.lip = 0.5;
     EXPECT_FALSE(has(*planner.plan(p), "narrow-lip"));
 }
 
@@ -217,7 +217,7 @@ TEST(Findings, SayWhenThereAreMoreSectionsAtACrossingThanPapers) {
     Stash three = *p.stash;
     three.papers.resize(3);
     p.stash = std::make_shared<const Stash>(std::move(three));
-    p.sections.clear();
+    p.sections.choices.clear();
     const auto shapes = planner.shapes(p);
     const auto proposed = planner.propose(p, false);
     ASSERT_TRUE(shapes && proposed);
@@ -232,17 +232,17 @@ TEST(Findings, SayWhenThereAreMoreSectionsAtACrossingThanPapers) {
 TEST(Findings, AreSortedBySeverityAndHavePlacesOnThePage) {
     Planner planner;
     Project p = lattice();
-    for (int o = 0; o < 16; ++o) p.choose(o, {"", Treatment::Paper, "p0", false, std::nullopt});
+    for (int o = 0; o < 16; ++o) p.match.choose(o, {"p0", Side::A, false});
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
-    EXPECT_FALSE(plan->alike.empty());
+    EXPECT_FALSE(plan->papers.alike.empty());
     EXPECT_TRUE(has(*plan, "alike"));
     for (std::size_t i = 1; i < plan->findings.size(); ++i)
         EXPECT_LE(plan->findings[i - 1].severity, plan->findings[i].severity);
     for (const Finding& f : plan->findings) {
         if (!f.where) continue;
         EXPECT_GE(f.where->x, 0);
-        EXPECT_LE(f.where->x, p.page.width);
+        EXPECT_LE(f.where->x, p.set_out.page.width);
     }
 }
 

@@ -1,5 +1,6 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/project/edits.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
 
@@ -9,17 +10,18 @@ namespace zesty {
 
 TEST(Project, GroupingJoinsWholeSectionsAndKeepsTheFirstChoice) {
     Project p;
-    p.choose(4, {"roof", Treatment::Paper, "red", true, std::nullopt});
+    p.sections.choose(4, {"roof", Treatment::Paper});
+    p.match.choose(4, {"red", Side::A, true});
     group(p, {4, 9});
-    EXPECT_EQ(p.groups, (std::vector<std::vector<Spot>>{{4, 9}}));
-    EXPECT_EQ(p.choice(4).name, "roof");
+    EXPECT_EQ(p.sections.groups, (std::vector<std::vector<Spot>>{{4, 9}}));
+    EXPECT_EQ(p.sections.choice(4).name, "roof");
     group(p, {9, 2});
-    EXPECT_EQ(p.groups, (std::vector<std::vector<Spot>>{{2, 4, 9}}));
-    EXPECT_EQ(p.choice(2).name, "roof");
-    EXPECT_TRUE(p.choice(4).plain());
+    EXPECT_EQ(p.sections.groups, (std::vector<std::vector<Spot>>{{2, 4, 9}}));
+    EXPECT_EQ(p.sections.choice(2).name, "roof");
+    EXPECT_EQ(p.sections.choice(4), SectionChoice{});
     ungroup(p, {4});
-    EXPECT_TRUE(p.groups.empty());
-    for (int o : {2, 4, 9}) EXPECT_EQ(p.choice(o).paper, "red");
+    EXPECT_TRUE(p.sections.groups.empty());
+    for (int o : {2, 4, 9}) EXPECT_EQ(p.match.choice(o).paper, "red");
 }
 
 TEST(Project, GroupingOneOpeningOrNoneChangesNothing) {
@@ -34,7 +36,7 @@ TEST(Planner, AnEmptyPageHasAPlanToo) {
     Planner planner;
     const auto plan = planner.plan(Project{});
     ASSERT_TRUE(plan);
-    EXPECT_EQ(plan->cut, nullptr);
+    EXPECT_EQ(plan->sections.cut, nullptr);
     EXPECT_TRUE(plan->findings.empty());
 }
 
@@ -46,7 +48,7 @@ TEST(Planner, FindingsOfferWaysOutThatWork) {
                      "x.svg", "",
                      testing::drawing_of({testing::rectangle(0, 0, 100, 60), testing::rectangle(5, 5, 48, 55),
                                           testing::rectangle(52, 5, 95, 55)})}));
-    p.cuts.front().place = {SizeRule::Width, 100, 0, false, {}};
+    p.set_out.cuts.front().place = {SizeRule::Width, 100, 0, false, {}};
     Stash s;
     s.papers.push_back({"a",
                         "Small",
@@ -63,23 +65,23 @@ TEST(Planner, FindingsOfferWaysOutThatWork) {
                         Direction::Free,
                         {{{testing::rectangle(0, 0, 150, 150), {}}, 1, false}}});
     p.stash = std::make_shared<const Stash>(s);
-    p.choose(0, {"", Treatment::Paper, "a", true, std::nullopt});
-    p.choose(1, {"", Treatment::Paper, "a", true, std::nullopt});
+    p.match.choose(0, {"a", Side::A, true});
+    p.match.choose(1, {"a", Side::A, true});
     Planner planner;
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
-    ASSERT_EQ(plan->short_patches.size(), 1u);
-    ASSERT_EQ(plan->alike.size(), 1u);
+    ASSERT_EQ(plan->sheets.short_patches.size(), 1u);
+    ASSERT_EQ(plan->papers.alike.size(), 1u);
     ASSERT_EQ(plan->findings.front().code, "short");
     const auto* give = std::get_if<GivePaper>(&plan->findings.front().fix);
     ASSERT_NE(give, nullptr);
-    SectionChoice c = p.choice(give->section);
+    PaperChoice c = p.match.choice(give->section);
     c.paper = give->paper;
-    p.choose(give->section, c);
+    p.match.choose(give->section, c);
     const auto fixed = planner.plan(p);
     ASSERT_TRUE(fixed);
-    EXPECT_TRUE(fixed->short_patches.empty());
-    EXPECT_TRUE(fixed->alike.empty());
+    EXPECT_TRUE(fixed->sheets.short_patches.empty());
+    EXPECT_TRUE(fixed->papers.alike.empty());
 }
 
 TEST(Planner, LeftoversNeverOverlapWhatWasCut) {
@@ -96,19 +98,20 @@ TEST(Planner, LeftoversNeverOverlapWhatWasCut) {
                         Direction::Free,
                         {{{testing::rectangle(0, 0, 305, 305), {}}, 2, false}}});
     p.stash = std::make_shared<const Stash>(s);
-    for (int o = 0; o < 16; ++o) p.choose(o, {"", Treatment::Paper, "a", false, std::nullopt});
+    for (int o = 0; o < 16; ++o) p.match.choose(o, {"a", Side::A, false});
     Planner planner;
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
-    ASSERT_FALSE(plan->used_sheets.empty());
-    for (const UsedSheet& u : plan->used_sheets) {
+    ASSERT_FALSE(plan->sheets.used.empty());
+    for (const UsedSheet& u : plan->sheets.used) {
         double covered = 0;
         for (int patch : u.patches) {
-            const Region on_sheet{transformed(plan->patches[patch].outline, plan->placed[patch].to_sheet())};
+            const Region on_sheet{
+                transformed(plan->sections.patches[patch].outline, plan->sheets.placed[patch].to_sheet())};
             EXPECT_LT(area(*intersect(on_sheet, u.leftovers)), 1e-3);
-            covered += plan->patches[patch].area;
+            covered += plan->sections.patches[patch].area;
         }
-        EXPECT_LE(covered + area(u.leftovers), plan->sheets[u.sheet].area + 1e-3);
+        EXPECT_LE(covered + area(u.leftovers), plan->papers.sheets[u.sheet].area + 1e-3);
     }
 }
 
@@ -121,9 +124,9 @@ TEST(Project, ASectionIsChangedOnceHoweverManyOfItsOpeningsAreNamed) {
         c.name += "x";
     });
     EXPECT_EQ(times, 2);
-    EXPECT_EQ(p.choice(1).name, "x");
-    EXPECT_EQ(p.choice(7).name, "x");
-    EXPECT_TRUE(p.choice(5).name.empty()) << "a section is named by its lowest opening";
+    EXPECT_EQ(p.sections.choice(1).name, "x");
+    EXPECT_EQ(p.sections.choice(7).name, "x");
+    EXPECT_TRUE(p.sections.choice(5).name.empty()) << "a section is named by its lowest opening";
     change_sections(p, {}, [&](SectionChoice&) { ++times; });
     EXPECT_EQ(times, 2);
 }

@@ -1,9 +1,9 @@
-// Every school, on random lattices: what a patch promises holds whichever way it is made.
+// Every method, on random lattices: what a patch promises holds whichever way it is made.
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/project/planner.h"
-#include "core/sections/school_shapes.h"
+#include "core/sections/method_shapes.h"
 #include "support/lattice.h"
 #include "support/pages.h"
 #include "support/rounds.h"
@@ -17,23 +17,23 @@ using testing::shapes_of;
 
 namespace {
 
-Project project_with(const Drawing& drawing, School school, double lip) {
+Project project_with(const Drawing& drawing, BackingMethod method, double lip) {
     Project p = testing::project_of(drawing);
-    p.backing.school = school;
-    p.lip = lip;
+    p.sections.backing.method = method;
+    p.sections.lip = lip;
     return p;
 }
 
 Region silhouette(const Plan& plan) {
     Region all;
-    for (const Piece& p : plan.cut->pieces)
-        all.push_back({transformed(p.outline.outer, plan.set_out.to_page), {}});
+    for (const Piece& p : plan.sections.cut->pieces)
+        all.push_back({transformed(p.outline.outer, plan.set_out.whole.to_page), {}});
     return *unite(all);
 }
 
 void expect_hidden_behind_bars(const Plan& plan, const Patch& p) {
     EXPECT_LT(area(*subtract({p.outline}, silhouette(plan))), 0.25) << "peeks at " << p.opening + 1;
-    for (std::size_t o = 0; o < plan.cut->openings.size(); ++o) {
+    for (std::size_t o = 0; o < plan.sections.cut->openings.size(); ++o) {
         if (static_cast<int>(o) == p.opening) continue;
         const Polygon other = opening_on_page(plan, static_cast<int>(o));
         if (!bounds(other).meets(bounds(p.outline))) continue;
@@ -49,21 +49,22 @@ void expect_covers_with_its_lip(const Plan& plan, const Patch& p) {
 
 } // namespace
 
-class EverySchool : public ::testing::TestWithParam<School> {};
+class EveryMethod : public ::testing::TestWithParam<BackingMethod> {};
 
-TEST_P(EverySchool, KeepsItsPromisesOnRandomLattices) {
-    const School school = GetParam();
+TEST_P(EveryMethod, KeepsItsPromisesOnRandomLattices) {
+    const BackingMethod method = GetParam();
     std::mt19937 random(11);
     for (int round = 0; round < testing::rounds(6); ++round) {
         const double lip = 0.5 + 0.01 * static_cast<double>(random() % 600);
         const Plan plan = shapes_of(
-            project_with(testing::random_lattice(random, 3 + round % 3, 3, 1.5 + round), school, lip));
-        ASSERT_FALSE(plan.patches.empty());
-        for (const Patch& p : plan.patches) {
+            project_with(testing::random_lattice(random, 3 + round % 3, 3, 1.5 + round), method, lip));
+        ASSERT_FALSE(plan.sections.patches.empty());
+        for (const Patch& p : plan.sections.patches) {
             EXPECT_TRUE(is_valid({p.outline}));
             expect_hidden_behind_bars(plan, p);
-            const bool machine = p.fell_back || (school != School::Inlay && school != School::CutFrom &&
-                                                 school != School::Punches);
+            const bool machine =
+                p.fell_back || (method != BackingMethod::Inlay && method != BackingMethod::CutFrom &&
+                                method != BackingMethod::Punches);
             if (machine) expect_covers_with_its_lip(plan, p);
             if (p.rides_on < 0 && !p.blank.outer.empty()) {
                 EXPECT_LT(area(*subtract({p.outline}, {p.blank})), 0.05);
@@ -72,81 +73,83 @@ TEST_P(EverySchool, KeepsItsPromisesOnRandomLattices) {
     }
 }
 
-INSTANTIATE_TEST_SUITE_P(Schools, EverySchool,
-                         ::testing::Values(School::MachinePatches, School::TraceAndTrim, School::GlueAndTrim,
-                                           School::EnlargedCopy, School::Inlay, School::Punches,
-                                           School::OneSheet, School::CutFrom),
-                         [](const auto& school) {
-                             std::string name = key_of(school.param);
+INSTANTIATE_TEST_SUITE_P(Methods, EveryMethod,
+                         ::testing::Values(BackingMethod::MachinePatches, BackingMethod::TraceAndTrim,
+                                           BackingMethod::GlueAndTrim, BackingMethod::EnlargedCopy,
+                                           BackingMethod::Inlay, BackingMethod::Punches,
+                                           BackingMethod::OneSheet, BackingMethod::CutFrom),
+                         [](const auto& method) {
+                             std::string name = key_of(method.param);
                              std::erase(name, '-');
                              return name;
                          });
 
-TEST(Schools, AnEnlargedCopyHasOneFactorThatGivesEachOfItsPiecesALip) {
+TEST(Methods, AnEnlargedCopyHasOneFactorThatGivesEachOfItsPiecesALip) {
     std::mt19937 random(3);
     const Plan plan =
-        shapes_of(project_with(testing::random_lattice(random, 4, 4, 6), School::EnlargedCopy, 3));
-    ASSERT_GT(plan.enlargement, 1);
+        shapes_of(project_with(testing::random_lattice(random, 4, 4, 6), BackingMethod::EnlargedCopy, 3));
+    ASSERT_GT(plan.sections.enlargement, 1);
     int made = 0;
-    for (const Patch& p : plan.patches) {
+    for (const Patch& p : plan.sections.patches) {
         if (p.fell_back) continue;
         ++made;
         EXPECT_GE(p.lip, least_lip - 0.02);
         const double opening = area(Polygon{opening_on_page(plan, p.opening).outer, {}});
-        EXPECT_NEAR(p.area / opening, plan.enlargement * plan.enlargement, 0.01);
+        EXPECT_NEAR(p.area / opening, plan.sections.enlargement * plan.sections.enlargement, 0.01);
     }
     EXPECT_GT(made, 8);
 }
 
-TEST(Schools, PunchesComeInTheSizesAtHand) {
+TEST(Methods, PunchesComeInTheSizesAtHand) {
     // Round openings of 30 mm in a sheet: the punch of 1 1/4 in covers them with 0.87 mm, 1 in lies on top.
     std::vector<Ring> rings{testing::rectangle(0, 0, 200, 100)};
     for (int i = 0; i < 3; ++i) rings.push_back(testing::polygon({40.0 + 60 * i, 50}, 15, 90));
-    Project p = project_with(testing::drawing_of(rings), School::Punches, 3);
-    p.cuts.front().place = {SizeRule::Width, 200, 0, false, {}};
-    for (const Patch& patch : shapes_of(p).patches) {
+    Project p = project_with(testing::drawing_of(rings), BackingMethod::Punches, 3);
+    p.set_out.cuts.front().place = {SizeRule::Width, 200, 0, false, {}};
+    for (const Patch& patch : shapes_of(p).sections.patches) {
         EXPECT_FALSE(patch.fell_back);
         EXPECT_NEAR(patch.punch, 1.25 * mm_per_inch, 1e-9);
         EXPECT_NEAR(patch.lip, 31.75 / 2 - 15, 0.1);
     }
-    p.backing.punch_on_top = true;
-    for (const Patch& patch : shapes_of(p).patches) {
+    p.sections.backing.punch_on_top = true;
+    for (const Patch& patch : shapes_of(p).sections.patches) {
         EXPECT_NEAR(patch.punch, mm_per_inch, 1e-9);
         EXPECT_NEAR(patch.border, 15 - 12.7, 0.1);
     }
-    p.backing.punches = {100};
-    for (const Patch& patch : shapes_of(p).patches) EXPECT_TRUE(patch.fell_back);
+    p.sections.backing.punches = {100};
+    for (const Patch& patch : shapes_of(p).sections.patches) EXPECT_TRUE(patch.fell_back);
 }
 
-TEST(Schools, InlaysKeepTheirClearanceAndLeaveOutWhatIsTooNarrow) {
+TEST(Methods, InlaysKeepTheirClearanceAndLeaveOutWhatIsTooNarrow) {
     const Project p = [] {
         Project q = project_with(
             testing::drawing_of({testing::rectangle(0, 0, 200, 100), testing::rectangle(10, 10, 90, 90),
                                  testing::rectangle(110, 10, 112.5, 90)}),
-            School::Inlay, 3);
-        q.cuts.front().place = {SizeRule::Width, 200, 0, false, {}};
+            BackingMethod::Inlay, 3);
+        q.set_out.cuts.front().place = {SizeRule::Width, 200, 0, false, {}};
         return q;
     }();
     const Plan plan = shapes_of(p);
-    ASSERT_EQ(plan.patches.size(), 1u);
-    const Box b = bounds(plan.patches[0].outline);
+    ASSERT_EQ(plan.sections.patches.size(), 1u);
+    const Box b = bounds(plan.sections.patches[0].outline);
     EXPECT_NEAR(b.width(), 80 - 0.5, 0.05);
-    EXPECT_EQ(plan.without_patch, std::vector<int>{1});
+    EXPECT_EQ(plan.sections.without_patch, std::vector<int>{1});
 }
 
-TEST(Schools, OneSheetTakesOnePieceOfPaperForTheWholeCut) {
+TEST(Methods, OneSheetTakesOnePieceOfPaperForTheWholeCut) {
     std::mt19937 random(5);
-    const Plan plan = shapes_of(project_with(testing::random_lattice(random, 4, 3, 4), School::OneSheet, 3));
-    EXPECT_EQ(plan.sections.size(), 1u);
+    const Plan plan =
+        shapes_of(project_with(testing::random_lattice(random, 4, 3, 4), BackingMethod::OneSheet, 3));
+    EXPECT_EQ(plan.sections.all.size(), 1u);
     int leaders = 0;
     Region sheet;
-    for (const Patch& p : plan.patches)
+    for (const Patch& p : plan.sections.patches)
         if (p.rides_on < 0 && !p.blank.outer.empty()) {
             ++leaders;
             sheet.push_back(p.blank);
         }
     EXPECT_EQ(leaders, 1);
-    for (const Patch& p : plan.patches) EXPECT_LT(area(*subtract({p.outline}, sheet)), 0.05);
+    for (const Patch& p : plan.sections.patches) EXPECT_LT(area(*subtract({p.outline}, sheet)), 0.05);
     EXPECT_LT(area(*subtract(sheet, silhouette(plan))), 0.05);
     EXPECT_NEAR(plan.patch_area(), area(sheet), 1e-6);
 }
@@ -154,28 +157,31 @@ TEST(Schools, OneSheetTakesOnePieceOfPaperForTheWholeCut) {
 TEST(Lips, OverlappingPatchesNeverNeedAThirdLayer) {
     std::mt19937 random(29);
     for (int round = 0; round < testing::rounds(4); ++round) {
-        Project p = project_with(testing::random_lattice(random, 4, 4, 2 + round), School::MachinePatches, 4);
+        Project p =
+            project_with(testing::random_lattice(random, 4, 4, 2 + round), BackingMethod::MachinePatches, 4);
         const double meeting = [&] {
             double sum = 0;
-            for (const Patch& patch : shapes_of(p).patches) sum += patch.area;
+            for (const Patch& patch : shapes_of(p).sections.patches) sum += patch.area;
             return sum;
         }();
-        p.backing.lips = LipMode::Overlap;
+        p.sections.backing.lips = LipMode::Overlap;
         const Plan plan = shapes_of(p);
         double sum = 0;
-        for (const Patch& patch : plan.patches) {
+        for (const Patch& patch : plan.sections.patches) {
             sum += patch.area;
             expect_hidden_behind_bars(plan, patch);
             expect_covers_with_its_lip(plan, patch);
         }
         EXPECT_GT(sum, meeting * 1.01) << "they reach farther than patches that meet";
-        const std::size_t n = plan.patches.size();
+        const std::size_t n = plan.sections.patches.size();
         for (std::size_t a = 0; a < n; ++a)
             for (std::size_t b = a + 1; b < n; ++b) {
-                if (!bounds(plan.patches[a].outline).meets(bounds(plan.patches[b].outline))) continue;
-                const auto two = intersect({plan.patches[a].outline}, {plan.patches[b].outline});
+                if (!bounds(plan.sections.patches[a].outline).meets(bounds(plan.sections.patches[b].outline)))
+                    continue;
+                const auto two =
+                    intersect({plan.sections.patches[a].outline}, {plan.sections.patches[b].outline});
                 for (std::size_t c = b + 1; c < n && !two->empty(); ++c) {
-                    const Region three = *intersect(*two, {plan.patches[c].outline});
+                    const Region three = *intersect(*two, {plan.sections.patches[c].outline});
                     EXPECT_LT(area(three), 0.3) << a << " " << b << " " << c;
                 }
             }
@@ -184,68 +190,69 @@ TEST(Lips, OverlappingPatchesNeverNeedAThirdLayer) {
 
 TEST(Lips, OneBarCanDoOtherwiseThanThePage) {
     std::mt19937 random(31);
-    Project p = project_with(testing::random_lattice(random, 4, 4, 3), School::MachinePatches, 4);
+    Project p = project_with(testing::random_lattice(random, 4, 4, 3), BackingMethod::MachinePatches, 4);
     const Plan meeting = shapes_of(p);
-    const Bar bar = *std::find_if(meeting.cut->bars.begin(), meeting.cut->bars.end(),
+    const Bar bar = *std::find_if(meeting.sections.cut->bars.begin(), meeting.sections.cut->bars.end(),
                                   [](const Bar& b) { return b.b != Bar::edge; });
     const auto named = meeting.bars_among({bar.a, bar.b});
-    ASSERT_EQ(named, (std::vector<BarName>{{meeting.spots[bar.a], meeting.spots[bar.b]}}));
+    ASSERT_EQ(named, (std::vector<BarName>{{meeting.sections.spots[bar.a], meeting.sections.spots[bar.b]}}));
     EXPECT_GT(meeting.bars_among({bar.a}).size(), 1u) << "one opening alone: all its bars";
-    set_bars(p, named, LipMode::Overlap);
+    set_bars(p.sections, named, LipMode::Overlap);
     const Plan plan = shapes_of(p);
-    ASSERT_EQ(plan.patches.size(), meeting.patches.size());
+    ASSERT_EQ(plan.sections.patches.size(), meeting.sections.patches.size());
     double on_each_other = 0;
-    for (std::size_t i = 0; i < plan.patches.size(); ++i) {
-        const Patch& now = plan.patches[i];
+    for (std::size_t i = 0; i < plan.sections.patches.size(); ++i) {
+        const Patch& now = plan.sections.patches[i];
         expect_hidden_behind_bars(plan, now);
         const bool beside = now.opening == bar.a || now.opening == bar.b;
         if (!beside) {
-            EXPECT_NEAR(now.area, meeting.patches[i].area, 1e-9) << now.opening + 1;
+            EXPECT_NEAR(now.area, meeting.sections.patches[i].area, 1e-9) << now.opening + 1;
         }
-        for (std::size_t k = i + 1; k < plan.patches.size(); ++k) {
-            const double both = area(*intersect({now.outline}, {plan.patches[k].outline}));
-            if (beside && (plan.patches[k].opening == bar.a || plan.patches[k].opening == bar.b))
+        for (std::size_t k = i + 1; k < plan.sections.patches.size(); ++k) {
+            const double both = area(*intersect({now.outline}, {plan.sections.patches[k].outline}));
+            if (beside &&
+                (plan.sections.patches[k].opening == bar.a || plan.sections.patches[k].opening == bar.b))
                 on_each_other += both;
             else
-                EXPECT_LT(both, 0.3) << now.opening + 1 << " and " << plan.patches[k].opening + 1;
+                EXPECT_LT(both, 0.3) << now.opening + 1 << " and " << plan.sections.patches[k].opening + 1;
         }
     }
     EXPECT_GT(on_each_other, 20) << "the patches beside the bar lie on each other there";
     // The other way round: the page overlaps and this bar does not.
-    p.backing.lips = LipMode::Overlap;
-    p.bars.clear();
-    set_bars(p, named, LipMode::Meet);
+    p.sections.backing.lips = LipMode::Overlap;
+    p.sections.bars.clear();
+    set_bars(p.sections, named, LipMode::Meet);
     const Plan other = shapes_of(p);
-    const auto outline = [&](int opening) { return other.patches[other.patch_of(opening)].outline; };
+    const auto outline = [&](int opening) { return other.sections.patches[other.patch_of(opening)].outline; };
     EXPECT_LT(area(*intersect({outline(bar.a)}, {outline(bar.b)})), 1);
-    set_bars(p, named, LipMode::Overlap);
-    EXPECT_TRUE(p.bars.empty()) << "as everywhere else";
+    set_bars(p.sections, named, LipMode::Overlap);
+    EXPECT_TRUE(p.sections.bars.empty()) << "as everywhere else";
 }
 
-TEST(Schools, TheTableTellsThemApart) {
+TEST(Methods, TheTableTellsThemApart) {
     std::mt19937 random(17);
     Planner planner;
-    const auto table = planner.compare_schools(
-        project_with(testing::random_lattice(random, 4, 4, 4), School::MachinePatches, 3));
+    const auto table = planner.compare_methods(
+        project_with(testing::random_lattice(random, 4, 4, 4), BackingMethod::MachinePatches, 3));
     ASSERT_TRUE(table);
-    ASSERT_EQ(table->size(), static_cast<std::size_t>(schools));
-    const auto of = [&](School s) { return (*table)[static_cast<std::size_t>(s)]; };
-    EXPECT_GT(of(School::GlueAndTrim).paper_area, 1.2 * of(School::MachinePatches).paper_area);
-    EXPECT_GT(of(School::TraceAndTrim).minutes, of(School::MachinePatches).minutes);
-    EXPECT_LT(of(School::Inlay).paper_area, of(School::MachinePatches).paper_area);
-    EXPECT_LT(of(School::OneSheet).minutes, of(School::MachinePatches).minutes);
-    EXPECT_EQ(of(School::CutFrom).narrow_lips, 0);
+    ASSERT_EQ(table->size(), words_of<BackingMethod>.size());
+    const auto of = [&](BackingMethod s) { return (*table)[static_cast<std::size_t>(s)]; };
+    EXPECT_GT(of(BackingMethod::GlueAndTrim).paper_area, 1.2 * of(BackingMethod::MachinePatches).paper_area);
+    EXPECT_GT(of(BackingMethod::TraceAndTrim).minutes, of(BackingMethod::MachinePatches).minutes);
+    EXPECT_LT(of(BackingMethod::Inlay).paper_area, of(BackingMethod::MachinePatches).paper_area);
+    EXPECT_LT(of(BackingMethod::OneSheet).minutes, of(BackingMethod::MachinePatches).minutes);
+    EXPECT_EQ(of(BackingMethod::CutFrom).narrow_lips, 0);
 }
 
-TEST(Schools, TheAdviceGoesByWhatTheOpeningIs) {
+TEST(Methods, TheAdviceGoesByWhatTheOpeningIs) {
     const BackingRules rules;
     const auto advice = [&](const Ring& ring, double bar) {
-        return advised_school({ring, {}}, bar, rules, Units::Inches).school;
+        return advised_method({ring, {}}, bar, rules, Units::Inches).method;
     };
-    EXPECT_EQ(advice(testing::polygon({50, 50}, 15, 90), 8), School::Punches);
-    EXPECT_EQ(advice(testing::rectangle(0, 0, 80, 60), 8), School::TraceAndTrim);
-    EXPECT_EQ(advice(testing::rectangle(0, 0, 8, 60), 8), School::MachinePatches);
-    EXPECT_EQ(advice(testing::rectangle(0, 0, 80, 60), 0.7), School::OneSheet);
+    EXPECT_EQ(advice(testing::polygon({50, 50}, 15, 90), 8), BackingMethod::Punches);
+    EXPECT_EQ(advice(testing::rectangle(0, 0, 80, 60), 8), BackingMethod::TraceAndTrim);
+    EXPECT_EQ(advice(testing::rectangle(0, 0, 8, 60), 8), BackingMethod::MachinePatches);
+    EXPECT_EQ(advice(testing::rectangle(0, 0, 80, 60), 0.7), BackingMethod::OneSheet);
 }
 
 } // namespace zesty

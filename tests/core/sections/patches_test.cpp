@@ -19,9 +19,9 @@ struct Made {
 Made make(const Drawing& drawing, double lip, std::vector<int> open = {}) {
     Made m{*read_cut(drawing), {}, {}};
     Project p;
-    p.lip = lip;
-    for (int o : open) p.choose(o, {"", Treatment::Open, "", false, std::nullopt});
-    m.sections = sections_of(testing::spots_of(m.cut), p);
+    p.sections.lip = lip;
+    for (int o : open) p.sections.choose(o, {"", Treatment::Open});
+    m.sections = sections_of(testing::spots_of(m.cut), p.sections);
     std::vector<PatchWish> wishes;
     for (const Section& s : m.sections) wishes.push_back({takes_paper(s.treatment), s.lip});
     auto patches = make_patches(m.cut, wishes, Transform{}, m.cut.box);

@@ -1,4 +1,5 @@
 #include "core/geometry/measure.h"
+#include "core/project/edits.h"
 #include "core/project/planner.h"
 #include "core/setout/compose.h"
 #include "support/lattice.h"
@@ -10,7 +11,7 @@ namespace zesty {
 
 namespace {
 
-std::shared_ptr<const DrawingFile> file(const char* name, Drawing drawing) {
+Shared<DrawingFile> file(const char* name, Drawing drawing) {
     return std::make_shared<const DrawingFile>(DrawingFile{name, name, std::move(drawing)});
 }
 
@@ -25,7 +26,7 @@ Drawing houses() {
 Project page_with_houses() {
     Project p;
     set_only_cut(p, file("houses.svg", houses()));
-    p.cuts[0].place = {SizeRule::Width, 180, 0, false, {}};
+    p.set_out.cuts[0].place = {SizeRule::Width, 180, 0, false, {}};
     return p;
 }
 
@@ -34,22 +35,22 @@ Project page_with_houses() {
 TEST(Compose, ACopyBringsItsOwnOpeningsAndItsDecisions) {
     Project p = page_with_houses();
     group(p, {0, 1});
-    p.choose(0, {"front", Treatment::Open, "", false, std::nullopt});
+    p.sections.choose(0, {"front", Treatment::Open});
     const int copy = copy_cut(p, 0, true, 60);
     const Plan plan = testing::shapes_of(p);
-    ASSERT_EQ(plan.cut->openings.size(), 6u);
-    ASSERT_EQ(plan.sections.size(), 4u);
-    EXPECT_EQ(plan.sections[2].name, "front");
-    EXPECT_EQ(plan.sections[2].id, (Spot{copy, 0}));
-    EXPECT_EQ(plan.sections[2].openings.size(), 2u);
+    ASSERT_EQ(plan.sections.cut->openings.size(), 6u);
+    ASSERT_EQ(plan.sections.all.size(), 4u);
+    EXPECT_EQ(plan.sections.all[2].name, "front");
+    EXPECT_EQ(plan.sections.all[2].id, (Spot{copy, 0}));
+    EXPECT_EQ(plan.sections.all[2].openings.size(), 2u);
     // It faces the original: what is on the left there is on the right here.
-    const Box& original = plan.cut->openings[0].box;
-    const Box& facing = plan.cut->openings[3].box;
+    const Box& original = plan.sections.cut->openings[0].box;
+    const Box& facing = plan.sections.cut->openings[3].box;
     EXPECT_NEAR(original.centre().x + facing.centre().x, 2 * (152.4 + 30), 1e-6);
     EXPECT_NEAR(original.y0, facing.y0, 1e-9);
     // Openings of the copy are twins of the original's.
     bool twins = false;
-    for (const auto& g : plan.cut->twins)
+    for (const auto& g : plan.sections.cut->twins)
         twins = twins || (std::count(g.begin(), g.end(), 0) && std::count(g.begin(), g.end(), 3));
     EXPECT_TRUE(twins);
 }
@@ -60,59 +61,61 @@ TEST(Compose, CutsThatOverlapDoNotSeeEachOthersContours) {
     copy_cut(p, 0, false, 7);
     const Plan both = testing::shapes_of(p);
     // What the copy covers of the original for good is left out; whatever is backed is backed as if alone.
-    EXPECT_EQ(both.patches.size() + both.hidden.openings.size(), 2 * alone.patches.size());
-    EXPECT_EQ(both.hidden.openings.size(), 3u);
-    for (const Patch& patch : both.patches)
-        EXPECT_NEAR(patch.area, alone.patches[patch.opening % alone.patches.size()].area, 1e-3);
-    for (const Neighbours& n : both.neighbours)
-        EXPECT_EQ(both.cut_of_opening[both.sections[n.a].openings[0]],
-                  both.cut_of_opening[both.sections[n.b].openings[0]]);
+    EXPECT_EQ(both.sections.patches.size() + both.sections.hidden.openings.size(),
+              2 * alone.sections.patches.size());
+    EXPECT_EQ(both.sections.hidden.openings.size(), 3u);
+    for (const Patch& patch : both.sections.patches)
+        EXPECT_NEAR(patch.area, alone.sections.patches[patch.opening % alone.sections.patches.size()].area,
+                    1e-3);
+    for (const Neighbours& n : both.sections.neighbours)
+        EXPECT_EQ(both.sections.cut_of_opening[both.sections.all[n.a].openings[0]],
+                  both.sections.cut_of_opening[both.sections.all[n.b].openings[0]]);
 }
 
 TEST(Compose, APartTakenAloneIsSizedByItself) {
     Project p = page_with_houses();
-    p.cuts[0].left_out = {0};
-    p.cuts[0].place = {SizeRule::Width, 90, 0, false, {}};
+    p.set_out.cuts[0].left_out = {0};
+    p.set_out.cuts[0].place = {SizeRule::Width, 90, 0, false, {}};
     const Plan plan = testing::shapes_of(p);
-    ASSERT_EQ(plan.cut->openings.size(), 1u);
-    EXPECT_EQ(plan.spots[0], Spot(2)) << "decisions keep speaking of the opening by its old name";
-    EXPECT_NEAR(plan.set_out.cut_box.width(), 90, 1e-9);
-    EXPECT_NEAR(plan.set_out.cut_box.centre().x, 152.4, 1e-9);
-    ASSERT_EQ(plan.cut->openings[0].inserts.size(), 1u);
+    ASSERT_EQ(plan.sections.cut->openings.size(), 1u);
+    EXPECT_EQ(plan.sections.spots[0], Spot(2)) << "decisions keep speaking of the opening by its old name";
+    EXPECT_NEAR(plan.set_out.whole.cut_box.width(), 90, 1e-9);
+    EXPECT_NEAR(plan.set_out.whole.cut_box.centre().x, 152.4, 1e-9);
+    ASSERT_EQ(plan.sections.cut->openings[0].inserts.size(), 1u);
     // Without the window pane the opening is whole.
-    p.cuts[0].left_out = {0, 2};
+    p.set_out.cuts[0].left_out = {0, 2};
     const Plan bare = testing::shapes_of(p);
-    EXPECT_TRUE(bare.cut->openings[0].outline.holes.empty());
-    EXPECT_NEAR(bare.cut->openings[0].area, 40 * 40, 1e-6);
-    p.cuts[0].left_out = {0, 1, 2};
+    EXPECT_TRUE(bare.sections.cut->openings[0].outline.holes.empty());
+    EXPECT_NEAR(bare.sections.cut->openings[0].area, 40 * 40, 1e-6);
+    p.set_out.cuts[0].left_out = {0, 1, 2};
     Planner planner;
     EXPECT_EQ(planner.shapes(p).error().kind, ErrorKind::NothingToDo);
 }
 
 TEST(Compose, WhatHangsOffThePageIsTrimmed) {
     Project p = page_with_houses();
-    p.page.width = 200;
-    p.cuts[0].place.shift.x = -45; // the page's edge runs through the first window
+    p.set_out.page.width = 200;
+    p.set_out.cuts[0].place.shift.x = -45; // the page's edge runs through the first window
     const Plan plan = testing::shapes_of(p);
-    const Patch& cut = plan.patches[0];
+    const Patch& cut = plan.sections.patches[0];
     EXPECT_TRUE(cut.trimmed);
     EXPECT_NEAR(bounds(cut.outline).x0, 0, 1e-9);
     EXPECT_GT(cut.lip, 2.5) << "the trimmed edge is not glued";
-    EXPECT_FALSE(plan.patches[1].trimmed);
-    p.cuts[0].place.shift.x = -100;
-    EXPECT_EQ(testing::shapes_of(p).patches.size(), 2u) << "an opening off the page needs no paper";
+    EXPECT_FALSE(plan.sections.patches[1].trimmed);
+    p.set_out.cuts[0].place.shift.x = -100;
+    EXPECT_EQ(testing::shapes_of(p).sections.patches.size(), 2u) << "an opening off the page needs no paper";
 }
 
 TEST(Compose, ASpreadIsOnePageWithAGap) {
     Project p = page_with_houses();
-    p.page.spread = true;
-    p.page.gap = 10;
-    p.page.reveal = Sides::even(6);
-    p.cuts[0].place = {SizeRule::Margin, 20, 0, false, {}};
+    p.set_out.page.spread = true;
+    p.set_out.page.gap = 10;
+    p.set_out.page.reveal = Sides::even(6);
+    p.set_out.cuts[0].place = {SizeRule::Margin, 20, 0, false, {}};
     const Plan plan = testing::shapes_of(p);
-    EXPECT_NEAR(plan.set_out.cut_box.centre().x, 304.8 + 5, 1e-9);
-    EXPECT_NEAR(plan.set_out.base.x0, 6, 1e-9);
-    EXPECT_NEAR(plan.set_out.base.x1, 2 * 304.8 + 10 - 6, 1e-9);
+    EXPECT_NEAR(plan.set_out.whole.cut_box.centre().x, 304.8 + 5, 1e-9);
+    EXPECT_NEAR(plan.set_out.whole.base.x0, 6, 1e-9);
+    EXPECT_NEAR(plan.set_out.whole.base.x1, 2 * 304.8 + 10 - 6, 1e-9);
 }
 
 TEST(Compose, TakingACutOffThePageTakesItsDecisionsAndKeepsTheOthers) {
@@ -120,20 +123,21 @@ TEST(Compose, TakingACutOffThePageTakesItsDecisionsAndKeepsTheOthers) {
     const int copy = copy_cut(p, 0, false, 50);
     const int other = add_cut(p, file("frame.svg", testing::drawing_of({testing::rectangle(0, 0, 9, 9)})));
     group(p, {Spot(0), Spot(copy, 1)});
-    p.choose(0, {"both", Treatment::Open, "", false, std::nullopt});
-    p.choose(Spot(copy, 2), {"", Treatment::Open, "", false, std::nullopt});
+    p.sections.choose(0, {"both", Treatment::Open});
+    p.sections.choose(Spot(copy, 2), {"", Treatment::Open});
     remove_cut(p, 0);
-    EXPECT_TRUE(p.groups.empty());
-    EXPECT_EQ(p.choice(Spot(copy, 1)).name, "both") << "what is left of the section keeps its decision";
-    EXPECT_EQ(p.choice(Spot(copy, 2)).treatment, Treatment::Open);
-    EXPECT_EQ(p.drawings.size(), 2u) << "the copy still uses the drawing";
+    EXPECT_TRUE(p.sections.groups.empty());
+    EXPECT_EQ(p.sections.choice(Spot(copy, 1)).name, "both")
+        << "what is left of the section keeps its decision";
+    EXPECT_EQ(p.sections.choice(Spot(copy, 2)).treatment, Treatment::Open);
+    EXPECT_EQ(p.set_out.drawings.size(), 2u) << "the copy still uses the drawing";
     remove_cut(p, copy);
-    ASSERT_EQ(p.drawings.size(), 1u);
-    EXPECT_EQ(p.cuts[0].id, other);
-    EXPECT_EQ(p.cuts[0].drawing, 0);
-    EXPECT_TRUE(p.sections.empty());
+    ASSERT_EQ(p.set_out.drawings.size(), 1u);
+    EXPECT_EQ(p.set_out.cuts[0].id, other);
+    EXPECT_EQ(p.set_out.cuts[0].drawing, 0);
+    EXPECT_TRUE(p.sections.choices.empty());
     remove_cut(p, 77);
-    EXPECT_EQ(p.cuts.size(), 1u);
+    EXPECT_EQ(p.set_out.cuts.size(), 1u);
 }
 
 } // namespace zesty

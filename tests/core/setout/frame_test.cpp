@@ -79,25 +79,25 @@ TEST(Frame, TakesASheetAndGivesItsMiddleBack) {
                          {{testing::rectangle(0, 0, 152.4, 152.4), {}}, 1, false}}});
     Project p;
     p.stash = std::make_shared<const Stash>(s);
-    p.page = framed(Sides::even(12.7));
+    p.set_out.page = framed(Sides::even(12.7));
     Planner planner;
-    EXPECT_NEAR(planner.shapes(p)->papers[0].stock_area, 2 * 304.8 * 304.8 + 152.4 * 152.4, 1e-6);
-    p.page.frame_paper = "blue";
+    EXPECT_NEAR(planner.shapes(p)->papers.uses[0].stock_area, 2 * 304.8 * 304.8 + 152.4 * 152.4, 1e-6);
+    p.set_out.page.frame_paper = "blue";
     const auto plan = planner.shapes(p);
     ASSERT_TRUE(plan);
-    const auto gutted = std::count_if(plan->sheets.begin(), plan->sheets.end(),
+    const auto gutted = std::count_if(plan->papers.sheets.begin(), plan->papers.sheets.end(),
                                       [](const Sheet& x) { return x.kind == SheetKind::Gutted; });
     EXPECT_EQ(gutted, 1);
-    EXPECT_NEAR(plan->papers[0].stock_area, 304.8 * 304.8 + 254 * 254 + 152.4 * 152.4, 1e-6);
-    EXPECT_NEAR(bounds(plan->sheets[0].outline).x0, 25.4, 1e-9)
+    EXPECT_NEAR(plan->papers.uses[0].stock_area, 304.8 * 304.8 + 254 * 254 + 152.4 * 152.4, 1e-6);
+    EXPECT_NEAR(bounds(plan->papers.sheets[0].outline).x0, 25.4, 1e-9)
         << "the middle lies where it was on the sheet";
-    p.page.spread = true;
-    EXPECT_EQ(codes(planner.shapes(p)->frame), "");
-    p.page.frame = FrameKind::Strips;
-    EXPECT_NEAR(planner.shapes(p)->papers[0].stock_area, 2 * 304.8 * (304.8 - 4 * 25.4) + 152.4 * 152.4,
+    p.set_out.page.spread = true;
+    EXPECT_EQ(codes(planner.shapes(p)->set_out.frame), "");
+    p.set_out.page.frame = FrameKind::Strips;
+    EXPECT_NEAR(planner.shapes(p)->papers.uses[0].stock_area, 2 * 304.8 * (304.8 - 4 * 25.4) + 152.4 * 152.4,
                 1e-6);
-    p.page.height = 400;
-    EXPECT_EQ(codes(planner.shapes(p)->frame), "frame-paper ");
+    p.set_out.page.height = 400;
+    EXPECT_EQ(codes(planner.shapes(p)->set_out.frame), "frame-paper ");
 }
 
 } // namespace zesty

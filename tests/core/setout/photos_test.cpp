@@ -33,7 +33,7 @@ TEST(Photos, HaveTheirRealSizeHoweverTheyAreTurned) {
 TEST(Photos, MakeOneListOfPrints) {
     Photo round = print(2, 2, {});
     round.round = true;
-    const auto list = prints_of({print(4, 6, {}), print(3, 4, {}), print(6, 4, {}), round});
+    const auto list = photos_to_order({print(4, 6, {}), print(3, 4, {}), print(6, 4, {}), round});
     ASSERT_EQ(list.size(), 3u);
     EXPECT_EQ(list[0].count, 2) << "4 x 6 and 6 x 4 are the same print";
     EXPECT_NEAR(list[0].width, 4 * mm_per_inch, 1e-9);
@@ -42,50 +42,50 @@ TEST(Photos, MakeOneListOfPrints) {
 
 TEST(Photos, AGridLeavesACellThatIsMeasured) {
     Project p;
-    ASSERT_TRUE(put_grid(p, print(3, 4, {}), 2, 2, 6, 1));
-    ASSERT_EQ(p.photos.size(), 3u);
-    const auto cells = free_cells(p.photos);
+    ASSERT_TRUE(put_grid(p.set_out, p.units, print(3, 4, {}), 2, 2, 6, 1));
+    ASSERT_EQ(p.set_out.photos.size(), 3u);
+    const auto cells = free_cells(p.set_out.photos);
     ASSERT_EQ(cells.size(), 1u);
     EXPECT_NEAR(cells[0].width(), 3 * mm_per_inch, 1e-6);
     EXPECT_NEAR(cells[0].height(), 4 * mm_per_inch, 1e-6);
-    EXPECT_GT(cells[0].x0, p.photos[0].centre.x) << "the last one, at the bottom right";
-    EXPECT_FALSE(put_grid(p, print(8, 10, {}), 2, 1, 0, 0)) << "larger than the page";
-    EXPECT_FALSE(put_grid(p, print(1, 1, {}), 1, 1, 0, 1)) << "no photo left";
+    EXPECT_GT(cells[0].x0, p.set_out.photos[0].centre.x) << "the last one, at the bottom right";
+    EXPECT_FALSE(put_grid(p.set_out, p.units, print(8, 10, {}), 2, 1, 0, 0)) << "larger than the page";
+    EXPECT_FALSE(put_grid(p.set_out, p.units, print(1, 1, {}), 1, 1, 0, 1)) << "no photo left";
     EXPECT_TRUE(free_cells({print(3, 4, {60, 60}), print(3, 4, {140, 60})}).empty());
 }
 
 TEST(Photos, AFaceMustStayFree) {
     Project p;
-    p.photos = {print(4, 6, {150, 150}), print(3, 4, {150, 90})};
-    p.photos[0].keep_free.push_back({-20, -70, 20, -30});
-    EXPECT_TRUE(tells(photo_findings(p, {}), "covered-face"));
-    std::swap(p.photos[0], p.photos[1]);
-    EXPECT_FALSE(tells(photo_findings(p, {}), "covered-face")) << "it lies on top now";
+    p.set_out.photos = {print(4, 6, {150, 150}), print(3, 4, {150, 90})};
+    p.set_out.photos[0].protected_parts.push_back({-20, -70, 20, -30});
+    EXPECT_TRUE(tells(photo_findings(p.set_out, p.units, {}), "covered-face"));
+    std::swap(p.set_out.photos[0], p.set_out.photos[1]);
+    EXPECT_FALSE(tells(photo_findings(p.set_out, p.units, {}), "covered-face")) << "it lies on top now";
     // Behind a cut the bars may run over it.
     set_only_cut(
         p, std::make_shared<const DrawingFile>(DrawingFile{
                "x.svg", "",
                testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(5, 5, 95, 45),
                                     testing::rectangle(5, 55, 95, 95)})}));
-    p.cuts.front().place = {SizeRule::Width, 300, 0, false, {}};
-    p.photos = {print(4, 6, {152.4, 202.4})};
-    p.photos[0].keep_free.push_back({-20, -70, 20, -30});
-    p.photos[0].on_top = false;
+    p.set_out.cuts.front().place = {SizeRule::Width, 300, 0, false, {}};
+    p.set_out.photos = {print(4, 6, {152.4, 202.4})};
+    p.set_out.photos[0].protected_parts.push_back({-20, -70, 20, -30});
+    p.set_out.photos[0].on_top = false;
     Planner planner;
     EXPECT_TRUE(tells(planner.shapes(p)->findings, "covered-face"));
-    p.photos[0].centre.y = 270;
+    p.set_out.photos[0].centre.y = 270;
     EXPECT_FALSE(tells(planner.shapes(p)->findings, "covered-face"));
 }
 
 TEST(Photos, OffThePageComeWithAWayBack) {
     Project p;
-    p.photos = {print(4, 6, {20, 150})};
-    const auto findings = photo_findings(p, {});
+    p.set_out.photos = {print(4, 6, {20, 150})};
+    const auto findings = photo_findings(p.set_out, p.units, {});
     ASSERT_TRUE(tells(findings, "photo-over-edge"));
     const auto* move = std::get_if<MovePhoto>(&findings[0].fix);
     ASSERT_TRUE(move);
-    p.photos[0].centre = move->centre;
-    EXPECT_FALSE(tells(photo_findings(p, {}), "photo-over-edge"));
+    p.set_out.photos[0].centre = move->centre;
+    EXPECT_FALSE(tells(photo_findings(p.set_out, p.units, {}), "photo-over-edge"));
 }
 
 TEST(Photos, PartsThatStayFreeAreMarkedOnThePage) {
@@ -102,19 +102,19 @@ TEST(Photos, PartsThatStayFreeAreMarkedOnThePage) {
     EXPECT_NEAR(cropped->x1, 2 * mm_per_inch, 1e-9);
     EXPECT_NEAR(cropped->y1, 3 * mm_per_inch, 1e-9);
     EXPECT_FALSE(part_between(photo, {0, 0}, {5, 5}));
-    photo.keep_free = {{-40, -40, 40, 40}, *part};
-    EXPECT_EQ(kept_part_at(photo, to_page({0, 0})), 1) << "the smaller of the two there";
-    EXPECT_EQ(kept_part_at(photo, to_page({30, 30})), 0);
-    EXPECT_EQ(kept_part_at(photo, to_page({45, 0})), -1);
+    photo.protected_parts = {{-40, -40, 40, 40}, *part};
+    EXPECT_EQ(protected_part_at(photo, to_page({0, 0})), 1) << "the smaller of the two there";
+    EXPECT_EQ(protected_part_at(photo, to_page({30, 30})), 0);
+    EXPECT_EQ(protected_part_at(photo, to_page({45, 0})), -1);
     std::mt19937 random(4);
     for (int i = 0; i < 50; ++i) {
         const auto step = [&] { return static_cast<double>(random() % 60) - 30; };
         photo = with_part_moved(photo, {step(), step()}, {step(), step()});
-        const Box& b = photo.keep_free.back();
+        const Box& b = photo.protected_parts.back();
         EXPECT_TRUE((Box{-50.801, -76.201, 50.801, 76.201}.holds(b)));
         EXPECT_GE(std::min(b.width(), b.height()), 1.99);
     }
-    EXPECT_EQ(photo.keep_free.front(), (Box{-40, -40, 40, 40}));
+    EXPECT_EQ(photo.protected_parts.front(), (Box{-40, -40, 40, 40}));
 }
 
 } // namespace zesty

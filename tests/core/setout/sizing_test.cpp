@@ -20,25 +20,25 @@ Project ladder_project(unsigned seed) {
 TEST(Sizing, ResizesByWhateverRuleIsInForce) {
     Planner planner;
     Project p = ladder_project(2);
-    p.page.reveal = {20, 5, 10, 5};
+    p.set_out.page.reveal = {20, 5, 10, 5};
     for (const CutPlacement& place :
          {CutPlacement{SizeRule::Margin, 20, 0, false, {}}, CutPlacement{SizeRule::Frame, 6, 0, false, {}},
           CutPlacement{SizeRule::Width, 150, 30, false, {}},
           CutPlacement{SizeRule::Height, 170, 0, true, {}}}) {
-        p.cuts.front().place = place;
-        const SetOut now = planner.shapes(p)->each_cut[0];
-        p.cuts.front().place = resized(place, now, p.page, 0.8);
-        EXPECT_EQ(p.cuts.front().place.rule, place.rule);
-        EXPECT_NEAR(planner.shapes(p)->each_cut[0].cut_box.width(), 0.8 * now.cut_box.width(), 1e-6);
+        p.set_out.cuts.front().place = place;
+        const SetOut now = planner.shapes(p)->set_out.each[0];
+        p.set_out.cuts.front().place = resized(place, now, p.set_out.page, 0.8);
+        EXPECT_EQ(p.set_out.cuts.front().place.rule, place.rule);
+        EXPECT_NEAR(planner.shapes(p)->set_out.each[0].cut_box.width(), 0.8 * now.cut_box.width(), 1e-6);
     }
 }
 
 TEST(Sizing, ByTheFrameLeavesItsGapToTheBase) {
     Planner planner;
     Project p = ladder_project(2);
-    p.page.reveal = {20, 5, 10, 5};
-    p.cuts.front().place = {SizeRule::Frame, 6, 0, false, {}};
-    const SetOut s = planner.shapes(p)->each_cut[0];
+    p.set_out.page.reveal = {20, 5, 10, 5};
+    p.set_out.cuts.front().place = {SizeRule::Frame, 6, 0, false, {}};
+    const SetOut s = planner.shapes(p)->set_out.each[0];
     EXPECT_NEAR(s.cut_box.x0 - s.base.x0, s.base.x1 - s.cut_box.x1, 1e-6) << "in the middle of the base";
     EXPECT_NEAR(std::min(s.cut_box.x0 - s.base.x0, s.cut_box.y0 - s.base.y0), 6, 1e-6);
 }
@@ -46,13 +46,13 @@ TEST(Sizing, ByTheFrameLeavesItsGapToTheBase) {
 TEST(Sizing, GrowsUntilTheThinnestBarHolds) {
     Planner planner;
     Project p = ladder_project(4);
-    const SetOut now = planner.shapes(p)->each_cut[0];
+    const SetOut now = planner.shapes(p)->set_out.each[0];
     for (const Holding& h : holdings()) {
         const auto factor = growth_for_bar(now, h.bar);
         ASSERT_TRUE(factor);
         Project q = p;
-        q.cuts.front().place = resized(p.cuts.front().place, now, p.page, *factor);
-        EXPECT_NEAR(planner.shapes(q)->set_out.thinnest_bar, h.bar, 1e-6) << h.name;
+        q.set_out.cuts.front().place = resized(p.set_out.cuts.front().place, now, p.set_out.page, *factor);
+        EXPECT_NEAR(planner.shapes(q)->set_out.whole.thinnest_bar, h.bar, 1e-6) << h.name;
     }
     EXPECT_FALSE(growth_for_bar(SetOut{}, 3));
 }
@@ -83,9 +83,9 @@ TEST(Ladder, TellsWhatEverySizeDoes) {
     }
     // The rung of the size on the page says what the page says.
     const Plan plan = *planner.shapes(p);
-    const double now = std::max(plan.set_out.size.x, plan.set_out.size.y);
+    const double now = std::max(plan.set_out.whole.size.x, plan.set_out.whole.size.y);
     const Rung same = planner.ladder(p, 0, now, now, 1)->front();
-    EXPECT_NEAR(same.thinnest_bar, plan.set_out.thinnest_bar, 1e-9);
+    EXPECT_NEAR(same.thinnest_bar, plan.set_out.whole.thinnest_bar, 1e-9);
     EXPECT_NEAR(same.patch_area, plan.patch_area(), 0.002 * plan.patch_area());
     EXPECT_NEAR(same.backing, plan.backing_minutes(), 0.01 * same.backing);
 }

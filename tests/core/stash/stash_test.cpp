@@ -1,3 +1,4 @@
+#include "core/project/edits.h"
 #include "core/sections/sections.h"
 #include "core/stash/search.h"
 #include "core/stash/stash.h"
@@ -79,12 +80,12 @@ TEST(Sections, NeighboursShareABarOfAtMostThreeQuarters) {
         testing::drawing_of({testing::rectangle(0, 0, 300, 60), testing::rectangle(5, 5, 80, 55),
                              testing::rectangle(90, 5, 170, 55), testing::rectangle(195, 5, 290, 55)}));
     Project p;
-    const auto sections = sections_of(testing::spots_of(cut), p);
+    const auto sections = sections_of(testing::spots_of(cut), p.sections);
     EXPECT_EQ(neighbours_of(cut, sections, {}).size(), 1u);
     EXPECT_EQ(neighbours_of(cut, sections, Transform::scaled(0.5)).size(), 2u);
     EXPECT_EQ(neighbours_of(cut, sections, Transform::scaled(3)).size(), 0u);
     group(p, {0, 1});
-    EXPECT_EQ(neighbours_of(cut, sections_of(testing::spots_of(cut), p), {}).size(), 0u);
+    EXPECT_EQ(neighbours_of(cut, sections_of(testing::spots_of(cut), p.sections), {}).size(), 0u);
 }
 
 TEST(Stash, PapersAreReplacedAddedAndTakenOutWithTheirPictures) {
@@ -125,11 +126,11 @@ TEST(Stash, EitherSideIsFoundAndKeysAreReadBack) {
         << "one side has the colour and the other the stripes";
     for (const Pattern p :
          {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre, Pattern::Picture})
-        EXPECT_EQ(pattern_named(name_of(p)), p);
+        EXPECT_EQ(named<Pattern>(name_of(p)), p);
     for (const Direction d : {Direction::Free, Direction::Half, Direction::Fixed})
-        EXPECT_EQ(direction_named(name_of(d)), d);
-    EXPECT_FALSE(pattern_named("plaid"));
-    EXPECT_FALSE(direction_named("up"));
+        EXPECT_EQ(named<Direction>(name_of(d)), d);
+    EXPECT_FALSE(named<Pattern>("plaid"));
+    EXPECT_FALSE(named<Direction>("up"));
     const PaperFace front = s.papers[0].face(Side::A);
     Paper other = plain_paper({});
     other.set_front(front);

@@ -1,0 +1,39 @@
+#include "core/sections/decisions.h"
+
+namespace zesty {
+
+std::vector<double> BackingRules::usual_punches() {
+    std::vector<double> out;
+    for (const double in : {1.0, 1.25, 1.5, 1.75, 2.0, 2.5, 3.0}) out.push_back(in * mm_per_inch);
+    return out;
+}
+
+const SectionChoice& SectionDecisions::choice(Spot section) const {
+    static const SectionChoice none;
+    const auto it = choices.find(section);
+    return it == choices.end() ? none : it->second;
+}
+
+void SectionDecisions::choose(Spot section, SectionChoice choice) {
+    if (choice == SectionChoice{})
+        choices.erase(section);
+    else
+        choices[section] = std::move(choice);
+}
+
+Spot SectionDecisions::section_of(Spot opening) const {
+    for (const auto& g : groups)
+        if (std::binary_search(g.begin(), g.end(), opening)) return g.front();
+    return opening;
+}
+
+void set_bars(SectionDecisions& decisions, const std::vector<BarName>& bars, LipMode lips) {
+    for (const BarName& bar : bars) {
+        if (lips == decisions.backing.lips)
+            decisions.bars.erase(bar);
+        else
+            decisions.bars[bar] = lips;
+    }
+}
+
+} // namespace zesty

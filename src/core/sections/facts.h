@@ -1,0 +1,39 @@
+#pragma once
+// What follows from Sections: everything that can be backed, and the patches for it. Page millimetres, but for
+// the cut, which has coordinates of its own.
+
+#include "core/cutfile/insert_labels.h"
+#include "core/sections/extras.h"
+#include "core/sections/patches.h"
+#include "core/sections/sections.h"
+
+#include <memory>
+
+namespace zesty {
+
+/// Openings that something covers for good, and what leaving them saves.
+struct HiddenWork {
+    std::vector<int> openings;
+    double paper_area = 0; ///< about, mm2
+    double minutes = 0;    ///< about
+};
+
+struct SectionFacts {
+    std::shared_ptr<const CutFile> cut; ///< of all cuts; null for an empty page
+    std::vector<Spot> spots;            ///< by opening: its name in decisions
+    std::vector<int> cut_of_opening;    ///< by opening: index into SetOutDecisions::cuts; -1 for the base
+    std::vector<InsertLabel> inserts;
+    std::vector<Section> all;
+    std::vector<int> of_opening; ///< by opening: its section
+    std::vector<Neighbours> neighbours;
+    std::vector<Patch> patches;
+    std::vector<double> covered;    ///< by opening: the share that photos and cuts above hide
+    double enlargement = 0;         ///< of the enlarged copy; 0 without one
+    std::vector<int> without_patch; ///< openings too narrow for the inlay they were to get
+    std::vector<Shaker> shakers;
+    std::vector<SectionPhoto> photo_sizes; ///< to order for openings that show a photo
+    std::vector<WritingRoom> writing;
+    HiddenWork hidden; ///< what need not be backed
+};
+
+} // namespace zesty

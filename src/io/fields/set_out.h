@@ -1,0 +1,88 @@
+#pragma once
+// What is stored of Set out. The drawings and the pictures of photos lie beside it in the archive.
+
+#include "core/setout/decisions.h"
+#include "io/fields/description.h"
+
+#include <set>
+
+namespace zesty {
+
+template <class F, Describes<Page> T> void describe(F& f, T& page) {
+    f.number("width_mm", page.width, page_side_limits);
+    f.number("height_mm", page.height, page_side_limits);
+    f.flag("spread", page.spread);
+    f.number("gap_mm", page.gap, page_length_limits);
+    f.object("reveal_mm", [&](auto& sides) {
+        sides.number("left", page.reveal.left, page_length_limits);
+        sides.number("top", page.reveal.top, page_length_limits);
+        sides.number("right", page.reveal.right, page_length_limits);
+        sides.number("bottom", page.reveal.bottom, page_length_limits);
+    });
+    f.word("frame", page.frame);
+    f.number("glue_lip_mm", page.glue_lip, page_length_limits);
+    f.text("frame_paper", page.frame_paper);
+    f.flag("gut", page.gut);
+    f.text("base_paper", page.base_paper);
+    f.flag("under_photos", page.under_photos);
+}
+
+template <class F, Describes<CuttingMat> T> void describe(F& f, T& mat) {
+    f.number("width_mm", mat.width, cutting_mat_limits);
+    f.number("height_mm", mat.height, cutting_mat_limits);
+    f.number("gap_mm", mat.gap, cutting_mat_gap_limits);
+}
+
+template <class F, Describes<PlacedCut> T> void describe(F& f, T& cut) {
+    f.whole("id", cut.id, {0, most_cut_ids - 1});
+    f.index("drawing", cut.drawing, {1, 10'000});
+    f.word("rule", cut.place.rule);
+    f.number("length_mm", cut.place.length, length_limits(cut.place.rule));
+    f.number("turn_deg", cut.place.turn_deg, turn_limits);
+    f.flag("mirrored", cut.place.mirrored);
+    f.point("shift_mm", cut.place.shift, place_limits);
+    f.values("left_out", cut.left_out, [](auto& v, const char* key, auto& piece) {
+        v.whole(key, piece, {0, 10'000'000});
+    });
+    f.values("layers", cut.layers, [](auto& v, const char* key, auto& layer) { v.text(key, layer); });
+    f.flag("by_whole", cut.by_whole);
+    f.number("grown_mm", cut.grown, grown_limits);
+    f.flag("pieces_from_paper", cut.pieces_from_paper);
+    f.text("paper", cut.paper);
+    f.flag("above_photos", cut.above_photos);
+    f.check("left_out", [&] { return std::is_sorted(cut.left_out.begin(), cut.left_out.end()); });
+}
+
+template <class F, Describes<Photo> T> void describe(F& f, T& photo) {
+    f.text("name", photo.name);
+    f.number("width_mm", photo.width, photo_side_limits);
+    f.number("height_mm", photo.height, photo_side_limits);
+    f.flag("round", photo.round);
+    f.point("centre_mm", photo.centre, place_limits);
+    f.number("turn_deg", photo.turn_deg, turn_limits);
+    f.flag("on_top", photo.on_top);
+    f.values("protected_mm", photo.protected_parts, [](auto& v, const char* key, auto& part) {
+        v.box(key, part, photo_part_limits);
+    });
+}
+
+/// `pictures`: where the picture of each photo is in the archive; empty for none. `drawings`: where they are.
+template <class F, Describes<SetOutDecisions> T, class Names>
+void describe(F& f, T& page, Names& drawings, Names& pictures) {
+    f.object("page", [&](auto& o) { describe(o, page.page); });
+    f.values("drawings", drawings, [](auto& v, const char* key, auto& entry) { v.text(key, entry); });
+    f.list("cuts", page.cuts, [](auto& o, auto& cut) { describe(o, cut); });
+    f.list("photos", page.photos, [](auto& o, auto& photo) { describe(o, photo); });
+    f.values("pictures", pictures, [](auto& v, const char* key, auto& entry) { v.text(key, entry); });
+    f.object("cutting_mat", [&](auto& o) { describe(o, page.cutting_mat); });
+    f.whole("next_cut", page.next_cut, {0, most_cut_ids});
+    f.check("pictures", [&] { return pictures.size() == page.photos.size(); });
+    f.check("cuts", [&] {
+        std::set<int> ids;
+        return std::all_of(page.cuts.begin(), page.cuts.end(), [&](const PlacedCut& c) {
+            return c.drawing < static_cast<int>(drawings.size()) && c.id < page.next_cut && ids.insert(c.id).second;
+        });
+    });
+}
+
+} // namespace zesty

@@ -8,7 +8,6 @@
 #include "app/propose_part.h"
 #include "app/sheets_panel.h"
 #include "app/wording.h"
-#include "core/project/apply_fix.h"
 #include "core/project/edits.h"
 #include "core/project/hand_edits.h"
 #include "core/project/later.h"
@@ -184,9 +183,8 @@ void BenchWindow::pin_selection(bool on) {
     });
 }
 
-void BenchWindow::apply(const Fix& fix, const QString& label) {
-    if (!state_.plan()) return;
-    document_.change(label, [&](Project& p) { apply_fix(p, *state_.plan(), fix); });
+void BenchWindow::apply(const Fix& fix) {
+    document_.change(words(fix.label()), [&](Project& p) { fix.apply(p); });
 }
 
 } // namespace zesty

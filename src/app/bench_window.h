@@ -91,7 +91,7 @@ private:
     void reserve_papers(const Project& project, const QString& path);
     void pin_selection(bool on);
     void treat(Treatment treatment);
-    void apply(const Fix& fix, const QString& label);
+    void apply(const Fix& fix);
     void go_to(const Finding& finding);
     std::vector<int> selection() const;
     std::vector<Spot> selected_spots() const;

@@ -46,20 +46,20 @@ private:
 
 class Card : public QWidget {
 public:
-    using Apply = std::function<void(const Fix&, const QString&)>;
+    using Apply = std::function<void(const Fix&)>;
     Card(const Finding& finding, std::function<void()> go, const Apply& apply, QWidget* parent)
         : QWidget(parent), go_(std::move(go)) {
         setFocusPolicy(Qt::StrongFocus);
         setCursor(Qt::PointingHandCursor);
         static const char* severities[] = {"Problem", "Advice", "Note"};
         setAccessibleName(
-            QString("%1: %2").arg(severities[static_cast<int>(finding.severity)], words(finding.title)));
+            QString("%1: %2").arg(severities[static_cast<int>(finding.severity())], words(finding.title)));
         setAccessibleDescription(words(finding.message));
-        setObjectName("finding-" + words(finding.code));
+        setObjectName(QString("finding-%1").arg(key_of(finding.code)));
         auto* row = new QHBoxLayout(this);
         row->setContentsMargins(12, 9, 12, 9);
         row->setSpacing(10);
-        row->addWidget(new Mark(finding.severity, this), 0, Qt::AlignTop);
+        row->addWidget(new Mark(finding.severity(), this), 0, Qt::AlignTop);
         auto* column = new QVBoxLayout;
         column->setSpacing(3);
         auto* title = new QLabel(words(finding.title), this);
@@ -71,12 +71,9 @@ public:
         message->setWordWrap(true);
         column->addWidget(title);
         column->addWidget(message);
-        if (!finding.fix_label.empty()) {
-            column->addSpacing(2);
-            add_fix(column, finding.fix, words(finding.fix_label), "fix", apply);
-            for (const auto& [fix, label] : finding.more_fixes)
-                add_fix(column, fix, words(label), "another-fix", apply);
-        }
+        if (!finding.fixes.empty()) column->addSpacing(2);
+        for (std::size_t i = 0; i < finding.fixes.size(); ++i)
+            add_fix(column, finding.fixes[i], i == 0 ? "fix" : "another-fix", apply);
         row->addLayout(column, 1);
         if (finding.swatch) {
             auto* swatch = new QLabel(this);
@@ -104,13 +101,12 @@ protected:
     }
 
 private:
-    void add_fix(QVBoxLayout* column, const Fix& fix, const QString& label, const char* name,
-                 const Apply& apply) {
-        auto* b = new QPushButton(label, this);
+    void add_fix(QVBoxLayout* column, const Fix& fix, const char* name, const Apply& apply) {
+        auto* b = new QPushButton(words(fix.label()), this);
         b->setProperty("fix", true);
         b->setObjectName(name);
         b->setToolTip("Apply this; it can be undone");
-        QObject::connect(b, &QPushButton::clicked, this, [fix, label, apply] { apply(fix, label); });
+        QObject::connect(b, &QPushButton::clicked, this, [fix, apply] { apply(fix); });
         column->addWidget(b, 0, Qt::AlignLeft);
     }
 
@@ -145,24 +141,12 @@ SecondLook::SecondLook(BenchState& state, QWidget* parent) : QWidget(parent), st
     connect(&state, &BenchState::plan_changed, this, &SecondLook::refresh);
 }
 
-namespace {
-
-bool same(const Finding& a, const Finding& b) {
-    return a.title == b.title && a.message == b.message && a.fix_label == b.fix_label && a.fix == b.fix &&
-           a.more_fixes == b.more_fixes && a.swatch == b.swatch && a.severity == b.severity &&
-           a.where == b.where && a.openings == b.openings;
-}
-
-} // namespace
-
 void SecondLook::refresh() {
     const Plan* plan = state_.plan();
     // A first look has no sheets yet: the cards stay until the whole plan is there, so that they do not
     // flicker.
     if (!plan || (plan->sections.cut && !plan->sheets.done && any_shown_)) return;
-    if (any_shown_ &&
-        std::equal(shown_.begin(), shown_.end(), plan->findings.begin(), plan->findings.end(), same))
-        return;
+    if (any_shown_ && shown_ == plan->findings) return;
     shown_ = plan->findings;
     any_shown_ = true;
     auto* list = new QWidget;
@@ -173,8 +157,7 @@ void SecondLook::refresh() {
     for (const Finding& f : plan->findings) {
         if (shown++ == most_cards) break;
         column->addWidget(new Card(
-            f, [this, f] { emit go_to(f); },
-            [this](const Fix& fix, const QString& label) { emit apply(fix, label); }, list));
+            f, [this, f] { emit go_to(f); }, [this](const Fix& fix) { emit apply(fix); }, list));
     }
     if (plan->findings.empty()) {
         auto* fine =

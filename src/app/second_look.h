@@ -18,7 +18,7 @@ public:
 
 signals:
     void go_to(const zesty::Finding& finding);
-    void apply(const zesty::Fix& fix, const QString& label);
+    void apply(const zesty::Fix& fix);
 
 private:
     void refresh();

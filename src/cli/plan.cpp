@@ -76,7 +76,7 @@ int run(const PlanArgs& args) {
         std::cout << "short: opening " << plan.sections.patches[s.patch].opening + 1 << ": " << s.reason
                   << "\n";
     for (const Finding& f : plan.findings)
-        if (f.code != "short") std::cout << f.title << ": " << f.message << "\n";
+        if (f.code != Code::Short) std::cout << f.title << ": " << f.message << "\n";
     return trouble ? problems : done;
 }
 

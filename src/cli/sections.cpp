@@ -297,7 +297,7 @@ void print_sections(const Project& p, const Plan& plan, bool advise) {
         std::cout << "  " << name_of(advice.method) << " would suit: " << advice.reason << "\n";
     }
     for (const Finding& f : plan.findings)
-        std::cout << f.code << ": " << f.title << ". " << f.message << "\n";
+        std::cout << key_of(f.code) << ": " << f.title << ". " << f.message << "\n";
 }
 
 json table_json(const std::vector<MethodFigures>& table) {

@@ -79,7 +79,8 @@ void print_page(const Project& p, const Plan& plan, std::ostream& out) {
             << (c.round ? format_length(c.width, p.units) + " round"
                         : format_size(c.width, c.height, p.units))
             << "\n";
-    for (const Finding& f : plan.findings) out << f.code << ": " << f.title << ". " << f.message << "\n";
+    for (const Finding& f : plan.findings)
+        out << key_of(f.code) << ": " << f.title << ". " << f.message << "\n";
 }
 
 Result<json> fitted_photo(const SetOutArgs& a, const Project& p, const Plan& plan, std::ostream& out) {

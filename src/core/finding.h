@@ -2,104 +2,192 @@
 // One result of a check. They come from every stage and look the same everywhere.
 
 #include "core/geometry/shapes.h"
-#include "core/sections/treatment.h"
-#include "core/setout/page.h"
-#include "core/setout/placed_cut.h"
-#include "core/stash/stash.h"
+#include "core/names.h"
+#include "core/stash/colour.h"
 
+#include <memory>
 #include <optional>
 #include <string>
-#include <variant>
 #include <vector>
 
 namespace zesty {
 
-enum class Severity { Problem, Advice, Note };
+struct Project;
+struct SetOutDecisions;
+struct SectionDecisions;
+struct MatchDecisions;
+struct SheetDecisions;
 
-/// A decision that would settle a finding; the window offers it as a button.
-struct GivePaper {
-    Spot section;
-    std::string paper;
-    Side side = Side::A;
-    bool operator==(const GivePaper&) const = default;
+enum class Severity { Problem, Advice, Note };
+template <> inline constexpr std::array words_of<Severity>{"problem", "advice", "note"};
+
+/// What a finding is about; how serious that is and whether the guide says it goes with it.
+enum class Code {
+    // Set out
+    ThinBar,
+    DelicateBars,
+    OverEdge,
+    OverFrame,
+    NoRoomForCut,
+    NoBase,
+    OneSided,
+    NoFrameLip,
+    NarrowFrameLip,
+    PhotoOverEdge,
+    CoveredPart,
+    FreeCell,
+    FramePaper,
+    BasePaper,
+    CutPaper,
+    // Sections
+    Drawing,
+    NarrowLip,
+    NoHold,
+    Shaker,
+    ShakerWalls,
+    GlueShows,
+    PhotoToOrder,
+    Journaling,
+    NoJournaling,
+    Enlarged,
+    EnlargedInPart,
+    NotEnlarged,
+    NoPunch,
+    TooNarrow,
+    Hidden,
+    // Papers
+    LostPaper,
+    NoStash,
+    NoPaper,
+    Alike,
+    Tie,
+    Lonely,
+    PhotoMissing,
+    PhotoBlendsIn,
+    // Sheets
+    Short,
+    NoReservedRoom,
 };
-struct SetLip {
-    double lip;
-    bool operator==(const SetLip&) const = default;
+template <>
+inline constexpr std::array words_of<Code>{"thin-bar",
+                                           "delicate-bars",
+                                           "over-edge",
+                                           "over-frame",
+                                           "no-room-for-cut",
+                                           "no-base",
+                                           "one-sided",
+                                           "no-frame-lip",
+                                           "narrow-frame-lip",
+                                           "photo-over-edge",
+                                           "covered-part",
+                                           "free-cell",
+                                           "frame-paper",
+                                           "base-paper",
+                                           "cut-paper",
+                                           "drawing",
+                                           "narrow-lip",
+                                           "no-hold",
+                                           "shaker",
+                                           "shaker-walls",
+                                           "glue-shows",
+                                           "photo-to-order",
+                                           "journaling",
+                                           "no-journaling",
+                                           "enlarged",
+                                           "enlarged-in-part",
+                                           "not-enlarged",
+                                           "no-punch",
+                                           "too-narrow",
+                                           "hidden",
+                                           "lost-paper",
+                                           "no-stash",
+                                           "no-paper",
+                                           "alike",
+                                           "tie",
+                                           "lonely",
+                                           "photo-missing",
+                                           "photo-blends-in",
+                                           "short",
+                                           "no-reserved-room"};
+
+Severity severity_of(Code code);
+/// Whether the printed guide says it: what has to be measured, ordered or cut besides the patches.
+bool goes_into_guide(Code code);
+
+/// A decision that would settle a finding, and what the button says that makes it. A change is a value with
+/// == and a call operator that takes the decisions of the stage it concerns, or the whole project:
+///
+///     struct SetGlueLip { double lip; void operator()(SetOutDecisions& page) const; bool operator==(...) =
+///     default; };
+class Fix {
+public:
+    template <class Change>
+    Fix(std::string label, Change change)
+        : label_(std::move(label)), change_(std::make_shared<const Holding<Change>>(std::move(change))) {}
+
+    const std::string& label() const { return label_; }
+    /// Makes the decision; one that no longer fits the project changes nothing.
+    void apply(Project& project) const { change_->apply(project); }
+    /// The change, where it is one of that kind; null otherwise.
+    template <class Change> const Change* as() const {
+        const auto* holding = dynamic_cast<const Holding<Change>*>(change_.get());
+        return holding ? &holding->change : nullptr;
+    }
+    friend bool operator==(const Fix& a, const Fix& b) {
+        return a.label_ == b.label_ && (a.change_ == b.change_ || a.change_->same_as(*b.change_));
+    }
+
+private:
+    struct AnyChange {
+        virtual ~AnyChange() = default;
+        virtual void apply(Project& project) const = 0;
+        virtual bool same_as(const AnyChange& other) const = 0;
+    };
+    template <class Change> struct Holding final : AnyChange {
+        explicit Holding(Change c) : change(std::move(c)) {}
+        void apply(Project& project) const override;
+        bool same_as(const AnyChange& other) const override {
+            const auto* same = dynamic_cast<const Holding*>(&other);
+            return same && same->change == change;
+        }
+        Change change;
+    };
+
+    std::string label_;
+    std::shared_ptr<const AnyChange> change_;
 };
-struct SetMargin {
-    double margin;
-    int cut = 0; ///< its id
-    bool operator==(const SetMargin&) const = default;
-};
-struct SetReveal {
-    Sides reveal;
-    bool operator==(const SetReveal&) const = default;
-};
-struct SetGlueLip {
-    double lip;
-    bool operator==(const SetGlueLip&) const = default;
-};
-struct SetTreatment {
-    Spot section;
-    Treatment treatment;
-    bool operator==(const SetTreatment&) const = default;
-};
-struct MovePhoto {
-    int photo; ///< into Project::photos
-    Point centre;
-    bool operator==(const MovePhoto&) const = default;
-};
-/// A lip of their own for sections.
-struct SetSectionLip {
-    std::vector<Spot> sections;
-    double lip;
-    bool operator==(const SetSectionLip&) const = default;
-};
-struct SetMethod {
-    Spot section;
-    BackingMethod method;
-    bool operator==(const SetMethod&) const = default;
-};
-/// Every cut this much smaller or larger.
-struct ScaleCuts {
-    double by;
-    bool operator==(const ScaleCuts&) const = default;
-};
-struct GutFrame {
-    bool operator==(const GutFrame&) const = default;
-};
-struct Unpin {
-    Spot opening;
-    bool operator==(const Unpin&) const = default;
-};
-/// The prints of the section need not run on.
-struct EndRunOn {
-    Spot section;
-    bool operator==(const EndRunOn&) const = default;
-};
-/// No room is kept for what the page wants of the paper.
-struct StopReserving {
-    std::string page;
-    std::string paper;
-    bool operator==(const StopReserving&) const = default;
-};
-using Fix =
-    std::variant<std::monostate, GivePaper, SetLip, SetMargin, SetReveal, SetGlueLip, MovePhoto, SetTreatment,
-                 SetSectionLip, SetMethod, ScaleCuts, GutFrame, Unpin, EndRunOn, StopReserving>;
 
 struct Finding {
-    std::string code; ///< stable, for programs: "short", "alike", "thin-bar", ...
-    Severity severity = Severity::Note;
-    std::string title;          ///< a few words
-    std::string message;        ///< one sentence with numbers
-    std::optional<Point> where; ///< on the page
-    std::vector<int> openings;  ///< what it is about
-    Fix fix;
-    std::string fix_label; ///< what the button says; empty without a fix
-    /// Further ways out, the cheapest first.
-    std::vector<std::pair<Fix, std::string>> more_fixes = {};
-    std::optional<Rgb> swatch = std::nullopt; ///< the colour it speaks of
+    Code code = Code::Drawing;
+    std::string title;               ///< a few words
+    std::string message = {};        ///< one sentence with numbers
+    std::optional<Point> where = {}; ///< on the page
+    std::vector<int> openings = {};  ///< what it is about
+    int about = -1;              ///< which pair of neighbours, or which short patch, by its index in the plan
+    std::vector<Fix> fixes = {}; ///< the cheapest first
+    std::optional<Rgb> swatch = {}; ///< the colour it speaks of
+
+    Severity severity() const { return severity_of(code); }
+    bool operator==(const Finding&) const = default;
 };
+
+/// The decisions of each stage in a project, for changes that concern one stage.
+SetOutDecisions& set_out_in(Project& project);
+SectionDecisions& sections_in(Project& project);
+MatchDecisions& match_in(Project& project);
+SheetDecisions& sheets_in(Project& project);
+
+template <class Change> void Fix::Holding<Change>::apply(Project& project) const {
+    if constexpr (std::is_invocable_v<const Change&, SetOutDecisions&>)
+        change(set_out_in(project));
+    else if constexpr (std::is_invocable_v<const Change&, SectionDecisions&>)
+        change(sections_in(project));
+    else if constexpr (std::is_invocable_v<const Change&, MatchDecisions&>)
+        change(match_in(project));
+    else if constexpr (std::is_invocable_v<const Change&, SheetDecisions&>)
+        change(sheets_in(project));
+    else
+        change(project);
+}
 
 } // namespace zesty

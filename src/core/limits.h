@@ -1,6 +1,6 @@
 #pragma once
-// What a decided number may be. Limits stand beside the decision they are for; readers refuse what lies outside,
-// edits bring it inside, so that whatever is decided can be stored and opened again.
+// What a decided number may be. Limits stand beside the decision they are for; readers refuse what lies
+// outside, edits bring it inside, so that whatever is decided can be stored and opened again.
 
 #include <algorithm>
 #include <cmath>

@@ -1,5 +1,6 @@
 #pragma once
-// The words that files and the command line have for the values of an enumeration. They stand once, beside it:
+// The words that files and the command line have for the values of an enumeration. They stand once, beside
+// it:
 //
 //     enum class Side { A, B };
 //     template <> inline constexpr std::array words_of<Side>{"A", "B"};

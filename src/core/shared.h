@@ -10,7 +10,7 @@ public:
     Shared() = default;
     Shared(std::nullptr_t) {}
     template <class U>
-        requires std::is_convertible_v<std::shared_ptr<U>, std::shared_ptr<const T>>
+    requires std::is_convertible_v<std::shared_ptr<U>, std::shared_ptr<const T>>
     Shared(std::shared_ptr<U> value) : value_(std::move(value)) {}
 
     explicit operator bool() const { return value_ != nullptr; }

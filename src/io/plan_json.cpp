@@ -68,11 +68,10 @@ json patches_json(const Plan& plan) {
 }
 
 json findings_json(const Plan& plan) {
-    static const char* names[] = {"problem", "advice", "note"};
     json out = json::array();
     for (const Finding& f : plan.findings)
-        out.push_back({{"code", f.code},
-                       {"severity", names[static_cast<int>(f.severity)]},
+        out.push_back({{"code", key_of(f.code)},
+                       {"severity", key_of(f.severity())},
                        {"message", f.title + ": " + f.message},
                        {"where", f.where ? to_json(*f.where) : json(nullptr)}});
     return out;

@@ -61,7 +61,7 @@ void drag(Bench& bench, QPoint from, QPoint to) {
     bench.settle();
 }
 
-bool told(Bench& bench, const std::string& code) {
+bool told(Bench& bench, Code code) {
     const auto& f = bench.plan().findings;
     return std::any_of(f.begin(), f.end(), [&](const Finding& x) { return x.code == code; });
 }
@@ -77,7 +77,7 @@ TEST(SetOutJourney, AFrameIsSaidInTheNumbersOfATrimmer) {
     EXPECT_TRUE(
         says->text().startsWith("Trim 1/2 in off each side, 1 in in all each way: the base is 11 x 11 in."));
     type(bench, "Reveal at the right", "0");
-    EXPECT_TRUE(told(bench, "one-sided"));
+    EXPECT_TRUE(told(bench, Code::OneSided));
     // The finding offers the even frame.
     press(bench, "Even frame of 1/4 in");
     EXPECT_EQ(bench.document().project().set_out.page.reveal, Sides::even(6.35));
@@ -133,7 +133,7 @@ TEST(SetOutJourney, APhotoIsPutDraggedFittedAndHidesWork) {
     EXPECT_NEAR(after.y - before.y, 30, 1.5);
     EXPECT_EQ(bench.document().history().count(), steps + 1) << "a drag is one step";
     EXPECT_FALSE(bench.plan().sections.hidden.openings.empty());
-    EXPECT_TRUE(told(bench, "hidden"));
+    EXPECT_TRUE(told(bench, Code::Hidden));
     // Over opening 11 it is fitted to it: as large as the opening has room for.
     const Point middle =
         bench.plan().set_out.whole.to_page(bench.plan().sections.cut->openings[10].label.centre);
@@ -213,9 +213,9 @@ TEST(SectionsJourney, OpeningsAreDrawnRoundGroupedTreatedAndDivided) {
     bench.state().select({10});
     press(bench, "Shaker");
     EXPECT_EQ(bench.document().project().sections.choice(10).treatment, Treatment::Shaker);
-    EXPECT_TRUE(told(bench, "shaker") || told(bench, "shaker-walls"));
+    EXPECT_TRUE(told(bench, Code::Shaker) || told(bench, Code::ShakerWalls));
     press(bench, "Photo");
-    EXPECT_TRUE(told(bench, "print"));
+    EXPECT_TRUE(told(bench, Code::PhotoToOrder));
     bench.key(Qt::Key_B);
     bench.settle();
     EXPECT_EQ(bench.document().project().sections.choice(10).treatment, Treatment::Paper);
@@ -300,7 +300,7 @@ TEST(SetOutJourney, PhotosComeBeforeTheCutAndInGrids) {
     ASSERT_EQ(bench.plan().set_out.free_cells.size(), 1u);
     EXPECT_NEAR(bench.plan().set_out.free_cells[0].width(), 76.2, 1e-6);
     EXPECT_TRUE(bench.window().findChild<QLabel*>("prints")->text().startsWith("Prints: 3 of 3 x 4 in"));
-    EXPECT_TRUE(told(bench, "free-cell"));
+    EXPECT_TRUE(told(bench, Code::FreeCell));
 }
 
 TEST(SetOutJourney, PiecesShadowsAndScansGoThroughTheirMenusAndKeys) {

@@ -49,7 +49,7 @@ Paper stock_paper(const std::string& id, Rgb colour, double side, int count) {
             {{{rectangle(0, 0, side, side), {}}, count, false}}};
 }
 
-const Finding* finding_in(const Plan& plan, const std::string& code) {
+const Finding* finding_in(const Plan& plan, Code code) {
     const auto at = std::find_if(plan.findings.begin(), plan.findings.end(),
                                  [&](const Finding& f) { return f.code == code; });
     return at == plan.findings.end() ? nullptr : &*at;

@@ -18,7 +18,7 @@ void expect_laid_as_planned(const Project& project, const Plan& plan);
 Paper stock_paper(const std::string& id, Rgb colour, double side, int count);
 
 /// The first of that code; null when there is none. It lives as long as the plan.
-const Finding* finding_in(const Plan& plan, const std::string& code);
+const Finding* finding_in(const Plan& plan, Code code);
 
 Polygon opening_on_page(const Plan& plan, int opening);
 

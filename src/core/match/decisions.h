@@ -1,5 +1,6 @@
 #pragma once
-// What a person decides about papers: which goes where, what is wanted of its pattern, and what proposals aim at.
+// What a person decides about papers: which goes where, what is wanted of its pattern, and what proposals aim
+// at.
 
 #include "core/limits.h"
 #include "core/match/pattern_wish.h"
@@ -17,12 +18,12 @@ namespace zesty {
 
 /// What is decided about the paper of one section.
 struct PaperChoice {
-    std::string paper;   ///< its id; empty when none has been chosen
-    Side side = Side::A; ///< of the paper
-    bool locked = false; ///< given by hand: proposals leave it alone
-    std::vector<std::string> never = {};    ///< papers it must not get, ascending
-    std::optional<Spot> same_as = {};       ///< gets whatever paper that section gets
-    bool facing = false;                    ///< with same_as: its stripes slant the other way
+    std::string paper;                   ///< its id; empty when none has been chosen
+    Side side = Side::A;                 ///< of the paper
+    bool locked = false;                 ///< given by hand: proposals leave it alone
+    std::vector<std::string> never = {}; ///< papers it must not get, ascending
+    std::optional<Spot> same_as = {};    ///< gets whatever paper that section gets
+    bool facing = false;                 ///< with same_as: its stripes slant the other way
     PatternWish pattern = {};
     bool operator==(const PaperChoice&) const = default;
 };
@@ -41,9 +42,9 @@ struct MatchDecisions {
     void choose(Spot section, PaperChoice choice);
 };
 
-template <class Decisions, class Visit> void each_naming(Decisions& d, Visit&& visit)
-    requires std::is_same_v<std::remove_const_t<Decisions>, MatchDecisions>
-{
+template <class Decisions, class Visit>
+void each_naming(Decisions& d,
+                 Visit&& visit) requires std::is_same_v<std::remove_const_t<Decisions>, MatchDecisions> {
     visit(d.choices, Named::Section);
 }
 

@@ -14,10 +14,11 @@ struct PaperUse {
 };
 
 struct PaperFacts {
-    std::vector<Sheet> sheets;   ///< the whole stash, what the frame, the base and the cuts take already taken
+    std::vector<Sheet> sheets; ///< the whole stash, what the frame, the base and the cuts take already taken
     std::vector<int> of_section; ///< into the stash; -1 for none
     std::vector<Side> side_of_section;
-    std::vector<int> alike; ///< neighbours with the same side of the same paper, into SectionFacts::neighbours
+    std::vector<int>
+        alike; ///< neighbours with the same side of the same paper, into SectionFacts::neighbours
     std::vector<PaperUse> uses; ///< by paper of the stash
 };
 

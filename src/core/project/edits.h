@@ -1,5 +1,6 @@
 #pragma once
-// Edits that concern the decisions of several stages. The window and the command line make them through these.
+// Edits that concern the decisions of several stages. The window and the command line make them through
+// these.
 
 #include "core/project/project.h"
 
@@ -11,7 +12,8 @@ namespace zesty {
 void group(Project& project, const std::vector<Spot>& openings);
 /// Takes the openings' groups apart; each part keeps the choices of the section it was in.
 void ungroup(Project& project, const std::vector<Spot>& openings);
-/// Divides openings or the base; decisions about their sections go, what was chosen stays with the first part.
+/// Divides openings or the base; decisions about their sections go, what was chosen stays with the first
+/// part.
 void divide(Project& project, const std::vector<Spot>& openings, const Division& division);
 /// Makes them whole again; what was chosen for the first part is chosen for all.
 void undivide(Project& project, const std::vector<Spot>& openings);
@@ -36,8 +38,8 @@ void change_sections(Project& project, const std::vector<Spot>& openings, Change
     }
 }
 
-/// Gives sections a paper by hand, which locks it; an empty id takes theirs away. What gets none is backed with
-/// paper from now on.
+/// Gives sections a paper by hand, which locks it; an empty id takes theirs away. What gets none is backed
+/// with paper from now on.
 void give_paper(Project& project, const std::vector<Spot>& openings, const std::string& paper, Side side);
 /// What proposals leave alone; sections without a paper cannot be locked.
 void lock_papers(Project& project, const std::vector<Spot>& openings, bool locked);
@@ -48,8 +50,8 @@ int add_cut(Project& project, Shared<DrawingFile> drawing);
 void set_only_cut(Project& project, Shared<DrawingFile> drawing);
 /// Another copy of a cut beside it, upright or mirrored; its sections are decided alike. Returns the id.
 int copy_cut(Project& project, int id, bool mirrored, double beside);
-/// A shadow: the cut once more, `by` mm larger all round, below it and in register. Nothing when that is more than
-/// a cut may grow. Returns the id, or -1.
+/// A shadow: the cut once more, `by` mm larger all round, below it and in register. Nothing when that is more
+/// than a cut may grow. Returns the id, or -1.
 int add_shadow(Project& project, int id, double by);
 /// One cut for every layer of its drawing in the place of this one; false when there is one layer only.
 bool split_layers(Project& project, int id);

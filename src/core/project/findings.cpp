@@ -1,9 +1,13 @@
 #include "core/project/findings.h"
 
-#include "core/project/colour_findings.h"
-#include "core/project/later.h"
-#include "core/project/section_findings.h"
-#include "core/sentences.h"
+#include "core/match/findings.h"
+#include "core/project/fixes.h"
+#include "core/project/match_job.h"
+#include "core/project/stash_at_hand.h"
+#include "core/sections/findings.h"
+#include "core/sections/fixes.h"
+#include "core/sheets/findings.h"
+#include "core/sheets/fixes.h"
 
 #include <algorithm>
 #include <numeric>
@@ -14,136 +18,45 @@ namespace {
 
 void by_severity(std::vector<Finding>& findings) {
     std::stable_sort(findings.begin(), findings.end(),
-                     [](const Finding& a, const Finding& b) { return a.severity < b.severity; });
+                     [](const Finding& a, const Finding& b) { return a.severity() < b.severity(); });
 }
 
-void about_the_drawing(const Plan& plan, std::vector<Finding>& out) {
-    for (const std::string& w : plan.sections.cut->warnings)
-        out.push_back({"drawing", Severity::Note, "About the drawing", w, std::nullopt, {}, {}, {}});
-}
-
-void about_lips(const Project& project, const Plan& plan, std::vector<Finding>& out) {
-    std::vector<int> narrow;
-    const Patch* worst = nullptr;
-    for (const Patch& p : plan.sections.patches) {
-        const bool lipless = p.method == BackingMethod::Inlay || p.method == BackingMethod::CutFrom ||
-                             p.border > 0 || plan.sections.cut_of_opening[p.opening] < 0;
-        if (p.lip >= p.lip_wanted - 0.1 || lipless) continue;
-        narrow.push_back(p.opening);
-        if (!worst || p.lip < worst->lip) worst = &p;
-    }
-    if (!worst) return;
-    Finding f;
-    f.code = "narrow-lip";
-    f.severity = worst->lip < 0.8 ? Severity::Advice : Severity::Note;
-    f.title = "Smallest lip " + format_mm(worst->lip) + ", opening " + std::to_string(worst->opening + 1);
-    f.message = count_of(narrow.size(), "patch gets", "patches get") + " less than the " +
-                format_length(project.sections.lip, project.units) +
-                " wanted, because the bars are no wider" +
-                (worst->lip < 0.8 ? "; glue there with a fine tip or an adhesive sheet." : ".");
-    f.where = plan.middle_of(worst->opening);
-    f.openings = narrow;
-    out.push_back(std::move(f));
-}
-
-void about_choices(const Project& project, const Plan& plan, std::vector<Finding>& out) {
-    std::vector<int> bare;
-    std::vector<int> gone;
-    for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
-        const Section& section = plan.sections.all[s];
-        if (!takes_paper(section.treatment) || plan.papers.of_section[s] >= 0) continue;
-        (project.match.choice(section.id).paper.empty() ? bare : gone).push_back(section.openings.front());
-    }
-    if (!gone.empty())
-        out.push_back({"lost-paper",
-                       Severity::Problem,
-                       "A paper is not in the stash any more",
-                       "The paper chosen for " + numbers(gone) + " cannot be found; choose another.",
-                       plan.middle_of(gone.front()),
-                       gone,
-                       {},
-                       {}});
-    if (!project.stash || project.stash->papers.empty()) {
-        out.push_back({"no-stash",
-                       Severity::Note,
-                       "No paper at hand",
-                       "Open a stash in the drawer to choose papers from.",
-                       std::nullopt,
-                       {},
-                       {},
-                       {}});
-    } else if (!bare.empty()) {
-        out.push_back({"no-paper",
-                       Severity::Note,
-                       count_of(bare.size(), "section has", "sections have") + " no paper yet",
-                       "Drag papers there from the drawer, or let the program propose.",
-                       plan.middle_of(bare.front()),
-                       bare,
-                       {},
-                       {}});
-    }
-}
-
-void about_alike(const Project& project, const Plan& plan, std::vector<Finding>& out) {
-    for (int i : plan.papers.alike) {
-        const Neighbours& n = plan.sections.neighbours[i];
-        const Paper& paper = project.stash->papers[plan.papers.of_section[n.a]];
-        out.push_back({"alike",
-                       Severity::Advice,
-                       plan.sections.all[n.a].label + " and " + plan.sections.all[n.b].label + " are both " +
-                           paper.name,
-                       n.width > 0 ? "They share a bar of " + format_length(n.width, project.units) + "."
-                                   : "They meet without a bar between them.",
-                       (n.from + n.to) * 0.5,
-                       {plan.sections.all[n.a].openings.front(), plan.sections.all[n.b].openings.front()},
-                       {},
-                       {}});
-    }
-}
-
-void offer(Finding& f, const Project& project, const Plan& plan, int section, const WaysOut::Answer& way) {
+Fix giving(const Project& project, const Plan& plan, int section, const WaysOut::Answer& way) {
     const Paper& paper = project.stash->papers[way.paper];
-    f.fix = GivePaper{plan.sections.all[section].id, paper.id, way.side};
-    f.fix_label = paper.name + (way.side == Side::B ? " B" : "") + " in " + plan.sections.all[section].label;
+    const Section& to = plan.sections.all[section];
+    return {paper.name + (way.side == Side::B ? " B" : "") + " in " + to.label,
+            GivePaper{to.id, paper.id, way.side}};
 }
 
-bool is_pinned(const Project& project, const Plan& plan, int opening) {
-    return project.sheets.pins.contains(plan.sections.spots[opening]);
+Finding short_of(const Project& project, const Plan& plan, int index, WaysOut& ways, const Shapes& shapes) {
+    const ShortPatch& s = plan.sheets.short_patches[index];
+    const Patch& patch = plan.sections.patches[s.patch];
+    const Section& section = plan.sections.all[s.section];
+    Finding f{.code = Code::Short,
+              .title = std::to_string(patch.opening + 1) + " does not fit on " +
+                       project.stash->papers[plan.papers.of_section[s.section]].name,
+              .message = "There is no room: " + s.reason + ".",
+              .where = plan.middle_of(patch.opening),
+              .openings = {patch.opening},
+              .about = index};
+    const Spot opening = plan.sections.spots[patch.opening];
+    if (project.sheets.pins.contains(opening)) f.fixes.emplace_back("Unpin it", Unpin{opening});
+    const auto answer = ways.another_paper(s.section, true);
+    if (answer.paper >= 0)
+        f.fixes.push_back(giving(project, plan, s.section, answer));
+    else if (answer.searched)
+        f.message += " No other paper has room for it either.";
+    const auto& others = ways.other_ways(s.section, shapes);
+    f.fixes.insert(f.fixes.end(), others.begin(), others.end());
+    f.fixes.emplace_back("Leave " + section.label + " open", SetTreatment{section.id, Treatment::Open});
+    return f;
 }
 
 void about_short(const Project& project, const Plan& plan, WaysOut& ways, const Shapes& shapes,
                  std::vector<Finding>& out) {
-    for (const ShortPatch& s : plan.sheets.short_patches) {
-        const int paper = plan.papers.of_section[s.section];
-        if (paper < 0) continue;
-        const Patch& patch = plan.sections.patches[s.patch];
-        Finding f{"short",
-                  Severity::Problem,
-                  std::to_string(patch.opening + 1) + " does not fit on " + project.stash->papers[paper].name,
-                  "There " + std::string("is no room: ") + s.reason + ".",
-                  plan.middle_of(patch.opening),
-                  {patch.opening},
-                  {},
-                  {}};
-        const auto answer = ways.another_paper(s.section, true);
-        std::vector<std::pair<Fix, std::string>> fixes;
-        if (is_pinned(project, plan, patch.opening))
-            fixes.emplace_back(Unpin{plan.sections.spots[patch.opening]}, "Take its pin out");
-        if (answer.paper >= 0) {
-            offer(f, project, plan, s.section, answer);
-            fixes.emplace_back(f.fix, f.fix_label);
-        } else if (answer.searched) {
-            f.message += " No other paper has room for it either.";
-        }
-        const auto& others = ways.other_ways(s.section, shapes);
-        fixes.insert(fixes.end(), others.begin(), others.end());
-        fixes.emplace_back(SetTreatment{plan.sections.all[s.section].id, Treatment::Open},
-                           "Leave " + plan.sections.all[s.section].label + " open");
-        f.fix = fixes.front().first;
-        f.fix_label = fixes.front().second;
-        f.more_fixes.assign(fixes.begin() + 1, fixes.end());
-        out.push_back(std::move(f));
-    }
+    for (std::size_t i = 0; i < plan.sheets.short_patches.size(); ++i)
+        if (plan.papers.of_section[plan.sheets.short_patches[i].section] >= 0)
+            out.push_back(short_of(project, plan, static_cast<int>(i), ways, shapes));
 }
 
 bool touch(const Plan& plan, int a, int b) {
@@ -167,18 +80,17 @@ std::size_t meeting(const Plan& plan, int a, int b) {
 
 /// Says for every pair that stays alike what would part it, or why nothing does.
 void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
-    std::size_t next = 0;
     for (Finding& f : plan.findings) {
-        if (f.code != "alike") continue;
-        const Neighbours& n = plan.sections.neighbours[plan.papers.alike[next++]];
+        if (f.code != Code::Alike) continue;
+        const Neighbours& n = plan.sections.neighbours[f.about];
         const auto a = ways.another_paper(n.a, false);
         if (a.paper >= 0) {
-            offer(f, project, plan, n.a, a);
+            f.fixes = {giving(project, plan, n.a, a)};
             continue;
         }
         const auto b = ways.another_paper(n.b, false);
         if (b.paper >= 0) {
-            offer(f, project, plan, n.b, b);
+            f.fixes = {giving(project, plan, n.b, b)};
             continue;
         }
         if (const std::size_t all = meeting(plan, n.a, n.b); all > plan.papers.uses.size()) {
@@ -197,18 +109,18 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
 
 std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
     std::vector<Finding> out = plan.set_out.whole.findings;
-    out.insert(out.end(), plan.set_out.frame.findings.begin(), plan.set_out.frame.findings.end());
-    out.insert(out.end(), plan.set_out.photo_findings.begin(), plan.set_out.photo_findings.end());
-    if (!plan.sections.cut) {
-        by_severity(out);
-        return out;
+    const auto add = [&](const std::vector<Finding>& more) {
+        out.insert(out.end(), more.begin(), more.end());
+    };
+    add(plan.set_out.frame.findings);
+    add(plan.set_out.photo_findings);
+    if (plan.sections.cut) {
+        const SetOut& set_out = plan.set_out.whole;
+        add(section_findings({project.sections, plan.sections, set_out, project.units}));
+        add(paper_findings({stash_at_hand(project), project.match, project.set_out.photos, plan.sections,
+                            plan.papers, set_out, project.units},
+                           [&] { return match_job(project, plan, true); }));
     }
-    about_lips(project, plan, out);
-    add_section_findings(project, plan, out);
-    about_choices(project, plan, out);
-    about_alike(project, plan, out);
-    add_colour_findings(project, plan, out);
-    about_the_drawing(plan, out);
     by_severity(out);
     return out;
 }
@@ -219,7 +131,9 @@ void add_sheet_findings(const Project& project, Plan& plan, Capacity& capacity, 
     WaysOut ways(project, plan, capacity, stop);
     explain_alike(project, plan, ways);
     about_short(project, plan, ways, shapes, plan.findings);
-    about_room(project, plan, plan.findings);
+    const auto reserved =
+        reserved_findings(project.sheets, plan.sheets, stash_at_hand(project), project.units);
+    plan.findings.insert(plan.findings.end(), reserved.begin(), reserved.end());
     by_severity(plan.findings);
 }
 

@@ -23,7 +23,8 @@ public:
             Sheet* best =
                 smallest(page.frame_paper, [&](const Sheet& s) { return large_enough(page, s.outline); });
             if (!best) {
-                miss("frame-paper", "No sheet for the frame", "the frame's paper", page.width, page.height);
+                miss(Code::FramePaper, "No sheet for the frame", "the frame's paper", page.width,
+                     page.height);
                 return;
             }
             best->kind = SheetKind::Gutted;
@@ -40,7 +41,8 @@ public:
             const Box base = page.base_of(leaf);
             const auto from = cut_from(page.base_paper, base);
             if (!from) {
-                miss("base-paper", "No sheet for the base", "the base's paper", base.width(), base.height());
+                miss(Code::BasePaper, "No sheet for the base", "the base's paper", base.width(),
+                     base.height());
                 return;
             }
             if (page.under_photos) offer_under_photos(base, *from);
@@ -54,7 +56,7 @@ public:
             const Box box = plan_.set_out.each[c].cut_box;
             const auto from = cut_from(paper, box);
             if (!from) {
-                miss("cut-paper", "No sheet for the cut", "the cut's paper", box.width(), box.height());
+                miss(Code::CutPaper, "No sheet for the cut", "the cut's paper", box.width(), box.height());
                 continue;
             }
             offer_drop_outs(static_cast<int>(c), *from);
@@ -145,17 +147,13 @@ private:
         }
     }
 
-    void miss(const char* code, const char* title, const std::string& whose, double width, double height) {
-        plan_.set_out.frame.findings.push_back({code,
-                                                Severity::Problem,
-                                                title,
-                                                "No sheet of " + whose + " is " +
-                                                    format_size(width, height, project_.units) +
-                                                    ", which is what it takes.",
-                                                Point{project_.set_out.page.width / 2, 0},
-                                                {},
-                                                {},
-                                                {}});
+    void miss(Code code, const char* title, const std::string& whose, double width, double height) {
+        plan_.set_out.frame.findings.push_back({.code = code,
+                                                .title = title,
+                                                .message = "No sheet of " + whose + " is " +
+                                                           format_size(width, height, project_.units) +
+                                                           ", which is what it takes.",
+                                                .where = Point{project_.set_out.page.width / 2, 0}});
     }
 
     const Project& project_;

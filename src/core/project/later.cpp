@@ -23,39 +23,6 @@ void in_order(std::vector<ReservedPiece>& pieces) {
     });
 }
 
-std::string size_text(const Project& project, const Polygon& outline) {
-    const Box box = bounds(outline);
-    return format_size(box.width(), box.height(), project.units);
-}
-
-/// The largest of some wanted pieces.
-const Polygon& largest_of(const Project& project, const std::vector<int>& wanted) {
-    const int most = *std::max_element(wanted.begin(), wanted.end(), [&](int a, int b) {
-        return area(project.sheets.reserved[a].outline) < area(project.sheets.reserved[b].outline);
-    });
-    return project.sheets.reserved[most].outline;
-}
-
-Finding without_room(const Project& project, const WantedBy& by, const std::vector<int>& missing,
-                     std::size_t all) {
-    const auto& [page, id] = by;
-    const std::string& paper = stash_at_hand(project).papers[stash_at_hand(project).find(id)].name;
-    const std::string size = size_text(project, largest_of(project, missing));
-    Finding f;
-    f.code = "no-room";
-    f.severity = Severity::Advice;
-    f.title = page.empty() ? "No room to keep " + size + " of " + paper + " whole"
-                           : "No room on " + paper + " for " + page;
-    f.message = page.empty()
-                    ? "Beside the patches of this page no sheet of it has such a rectangle left."
-                    : std::to_string(missing.size()) + " of the " + count_of(all, "piece", "pieces") +
-                          " wanted there find no place beside this page's patches, the largest of " + size +
-                          ".";
-    f.fix = StopReserving{page, id};
-    f.fix_label = "Do without that room";
-    return f;
-}
-
 } // namespace
 
 std::string name_of_page(const Project& project, const std::string& otherwise) {
@@ -133,14 +100,6 @@ Point reserved_size(const Project& project, const std::string& paper) {
             return {box.width(), box.height()};
         }
     return {};
-}
-
-void about_room(const Project& project, const Plan& plan, std::vector<Finding>& out) {
-    std::map<WantedBy, std::vector<int>> missing;
-    std::map<WantedBy, std::size_t> all;
-    for (const ReservedPiece& w : project.sheets.reserved) ++all[wanted_by(w)];
-    for (const int w : plan.sheets.without_room) missing[wanted_by(project.sheets.reserved[w])].push_back(w);
-    for (const auto& [by, which] : missing) out.push_back(without_room(project, by, which, all[by]));
 }
 
 } // namespace zesty

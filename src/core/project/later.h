@@ -31,7 +31,4 @@ void reserve_size(Project& project, const std::string& paper, Point size);
 /// Its size, (0, 0) for none.
 Point reserved_size(const Project& project, const std::string& paper);
 
-/// Adds what found no room.
-void about_room(const Project& project, const Plan& plan, std::vector<Finding>& out);
-
 } // namespace zesty

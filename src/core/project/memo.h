@@ -11,8 +11,8 @@ namespace zesty {
 /// `Key` holds all that the value follows from and compares with ==. One thread at a time.
 template <class Key, class Value> class Memo {
 public:
-    /// The value for the key, from make(key) -> Result<Value> where it is not the one remembered. It stays until the
-    /// next call. An error is not remembered, and neither is what was before it.
+    /// The value for the key, from make(key) -> Result<Value> where it is not the one remembered. It stays
+    /// until the next call. An error is not remembered, and neither is what was before it.
     template <class Make> Result<const Value*> get(Key key, Make&& make) {
         if (value_ && *key_ == key) return &*value_;
         value_.reset();

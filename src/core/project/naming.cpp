@@ -106,7 +106,8 @@ private:
     std::optional<Spot> same_spot(Spot s) const {
         return s.cut == from_ ? std::optional(Spot(to_, s.opening, s.part)) : std::nullopt;
     }
-    /// The section of the copy that is like the section named by its lowest opening, which may be another cut's.
+    /// The section of the copy that is like the section named by its lowest opening, which may be another
+    /// cut's.
     std::optional<Spot> same_section(Spot head) const {
         for (const auto& group : project_.sections.groups)
             if (group.front() == head)
@@ -118,7 +119,8 @@ private:
     PaperChoice copy_of(PaperChoice choice) const {
         if (choice.same_as) choice.same_as = same_spot(*choice.same_as).value_or(*choice.same_as);
         if (!mirrored_) return choice;
-        if (choice.pattern.slant_deg) choice.pattern.slant_deg = brought_round(180 - *choice.pattern.slant_deg);
+        if (choice.pattern.slant_deg)
+            choice.pattern.slant_deg = brought_round(180 - *choice.pattern.slant_deg);
         if (choice.pattern.motif) choice.pattern.motif->off_middle.x *= -1;
         return choice;
     }

@@ -11,8 +11,8 @@ namespace zesty {
 /// What a spot is called from now on; nothing where it is no more.
 using NewName = std::function<std::optional<Spot>(Spot, Named as)>;
 
-/// Renames every spot in the decisions of all stages. A section that loses its lowest opening goes on with what is
-/// left of it, and so does what follows it; groups of one are taken apart.
+/// Renames every spot in the decisions of all stages. A section that loses its lowest opening goes on with
+/// what is left of it, and so does what follows it; groups of one are taken apart.
 void rename_spots(Project& project, const NewName& new_name);
 
 /// Decides for a copied cut what is decided for the original: divisions, bars, groups, treatments and papers;

@@ -27,12 +27,12 @@ int Plan::opening_at(Point on_page) const {
 }
 
 Point Plan::middle_of(int opening) const {
-    return set_out.whole.to_page(sections.cut->openings[opening].label.centre);
+    return zesty::middle_of(sections, set_out.whole, opening);
 }
 
 bool Plan::has_problems() const {
     return std::any_of(findings.begin(), findings.end(),
-                       [](const Finding& f) { return f.severity == Severity::Problem; });
+                       [](const Finding& f) { return f.severity() == Severity::Problem; });
 }
 
 double Plan::patch_area() const {

@@ -1,8 +1,9 @@
 #include "core/project/ways_out.h"
 
-#include "core/project/apply_fix.h"
+#include "core/match/fixes.h"
 #include "core/project/laying.h"
 #include "core/project/pattern_plan.h"
+#include "core/sections/fixes.h"
 
 #include <algorithm>
 #include <array>
@@ -19,13 +20,17 @@ constexpr std::array smaller{0.98, 0.95, 0.92, 0.88, 0.84, 0.8};
 
 } // namespace
 
-void scale_cuts(Project& project, const Plan& plan, double by) {
+ResizeCuts resized_cuts(const Project& project, const Plan& plan, double by) {
+    ResizeCuts out;
     for (std::size_t c = 0; c < project.set_out.cuts.size() && c < plan.set_out.each.size(); ++c) {
-        CutPlacement& place = project.set_out.cuts[c].place;
+        CutPlacement place = project.set_out.cuts[c].place;
         place.rule = place.rule == SizeRule::Height ? SizeRule::Height : SizeRule::Width;
         const Box& box = plan.set_out.each[c].cut_box;
-        place.length = by * (place.rule == SizeRule::Height ? box.height() : box.width());
+        place.length =
+            cut_size_limits.nearest(by * (place.rule == SizeRule::Height ? box.height() : box.width()));
+        out.places[project.set_out.cuts[c].id] = place;
     }
+    return out;
 }
 
 bool WaysOut::clashes(int section, const Face& face) const {
@@ -106,45 +111,47 @@ bool WaysOut::fits_when(const Project& changed, int paper, const Shapes& shapes)
     return area <= room.stock_area(paper) && room.lay(paper, patches, 4, stop_).complete();
 }
 
-const std::vector<std::pair<Fix, std::string>>& WaysOut::other_ways(int section, const Shapes& shapes) {
+const std::vector<Fix>& WaysOut::other_ways(int section, const Shapes& shapes) {
     const int paper = plan_.papers.of_section[section];
     const auto [at, fresh] = known_.try_emplace(paper);
-    auto& out = at->second;
+    std::vector<Fix>& out = at->second;
     if (!fresh) return out;
-    const Spot id = plan_.sections.all[section].id;
+    const Section& about = plan_.sections.all[section];
     const auto works = [&](const Fix& fix) {
         Project changed = project_;
-        apply_fix(changed, plan_, fix);
+        fix.apply(changed);
         return fits_when(changed, paper, shapes);
     };
-    const auto offer = [&](const Fix& fix, const std::string& label) {
-        if (works(fix)) out.emplace_back(fix, label);
+    const auto offer = [&](Fix fix) {
+        if (works(fix)) out.push_back(std::move(fix));
     };
     const Page& page = project_.set_out.page;
     if (page.framed() && !page.gut && page.frame == FrameKind::Whole &&
         page.frame_paper == project_.stash->papers[paper].id)
-        offer(GutFrame{}, "Gut the frame first");
-    const double lip = plan_.sections.all[section].lip - less_lip;
+        offer({"Gut the frame first", GutFrame{}});
+    const double lip = about.lip - less_lip;
     if (lip >= narrowest_lip)
-        offer(SetSectionLip{sections_on(paper), lip},
-              "Lip of " + format_length(lip, project_.units) + " there");
-    if (plan_.sections.all[section].method == BackingMethod::OneSheet)
-        offer(SetMethod{id, BackingMethod::MachinePatches}, "Pieces that meet under the bars");
-    if (project_.match.choice(id).pattern.run_on)
-        offer(EndRunOn{id}, "Seams under the bars, prints not run on");
+        offer({"Lip of " + format_length(lip, project_.units) + " there",
+               SetSectionLip{sections_on(paper), lip}});
+    if (about.method == BackingMethod::OneSheet)
+        offer({"Pieces that meet under the bars", SetMethod{about.id, BackingMethod::MachinePatches}});
+    if (project_.match.choice(about.id).pattern.run_on)
+        offer({"Let the pattern break under the bars", EndRunOn{about.id}});
+    const auto cuts_at = [&](double size) {
+        return Fix("Cut " + std::to_string(std::lround(100 - 100 * size)) + " % smaller",
+                   resized_cuts(project_, plan_, size));
+    };
     // The largest of the sizes that fits, found by halving.
     std::size_t from = 0;
     std::size_t to = smaller.size();
     while (from < to) {
         const std::size_t middle = (from + to) / 2;
-        if (works(ScaleCuts{smaller[middle]}))
+        if (works(cuts_at(smaller[middle])))
             to = middle;
         else
             from = middle + 1;
     }
-    if (to < smaller.size())
-        out.emplace_back(ScaleCuts{smaller[to]},
-                         "Cut " + std::to_string(std::lround(100 - 100 * smaller[to])) + " % smaller");
+    if (to < smaller.size()) out.push_back(cuts_at(smaller[to]));
     return out;
 }
 

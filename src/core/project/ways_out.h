@@ -4,6 +4,7 @@
 #include "core/match/match.h"
 #include "core/project/plan.h"
 #include "core/project/project.h"
+#include "core/setout/fixes.h"
 
 #include <functional>
 
@@ -31,7 +32,7 @@ public:
 
     /// What else would make everything on the section's paper fit, the cheapest first: gutting the frame, a
     /// narrower lip, pieces in place of one sheet, a smaller cut. Asked once for each paper.
-    const std::vector<std::pair<Fix, std::string>>& other_ways(int section, const Shapes& shapes);
+    const std::vector<Fix>& other_ways(int section, const Shapes& shapes);
 
 private:
     bool clashes(int section, const Face& face) const;
@@ -44,10 +45,10 @@ private:
     Capacity& capacity_;
     const StopToken& stop_;
     int tried_ = 0;
-    std::map<int, std::vector<std::pair<Fix, std::string>>> known_;
+    std::map<int, std::vector<Fix>> known_;
 };
 
-/// Makes every cut of the project that much larger or smaller.
-void scale_cuts(Project& project, const Plan& plan, double by);
+/// Every cut of the project that much larger or smaller than the plan has it.
+ResizeCuts resized_cuts(const Project& project, const Plan& plan, double by);
 
 } // namespace zesty

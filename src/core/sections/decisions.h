@@ -1,6 +1,6 @@
 #pragma once
-// What a person decides at Sections: which openings belong together, what goes behind them and how it is made.
-// Millimetres.
+// What a person decides at Sections: which openings belong together, what goes behind them and how it is
+// made. Millimetres.
 
 #include "core/limits.h"
 #include "core/sections/division.h"
@@ -19,9 +19,9 @@ namespace zesty {
 struct SectionChoice {
     std::string name;
     Treatment treatment = Treatment::Paper;
-    std::optional<double> lip = {};///< where it differs from the page's
+    std::optional<double> lip = {};           ///< where it differs from the page's
     std::optional<BackingMethod> method = {}; ///< where it differs from the page's
-    int order = 0;                ///< when it is glued: lower first; 0 leaves it to the plan
+    int order = 0;                            ///< when it is glued: lower first; 0 leaves it to the plan
     bool operator==(const SectionChoice&) const = default;
 };
 inline constexpr Limits lip_limits{0, 50};
@@ -57,7 +57,8 @@ struct SectionDecisions {
     std::map<Spot, Division> divisions;
     /// Openings that share a section; each group ascending and of at least two, groups in order.
     std::vector<std::vector<Spot>> groups;
-    /// What was decided for a section, by its lowest opening. Sections without an entry are backed with paper.
+    /// What was decided for a section, by its lowest opening. Sections without an entry are backed with
+    /// paper.
     std::map<Spot, SectionChoice> choices;
     bool operator==(const SectionDecisions&) const = default;
 
@@ -77,16 +78,17 @@ enum class Named {
 };
 
 /// Calls visit(container, what its spots are named as) for everything that names spots.
-template <class Decisions, class Visit> void each_naming(Decisions& d, Visit&& visit)
-    requires std::is_same_v<std::remove_const_t<Decisions>, SectionDecisions>
-{
+template <class Decisions, class Visit>
+void each_naming(Decisions& d,
+                 Visit&& visit) requires std::is_same_v<std::remove_const_t<Decisions>, SectionDecisions> {
     visit(d.bars, Named::Whole);
     visit(d.divisions, Named::Whole);
     visit(d.groups, Named::Opening);
     visit(d.choices, Named::Section);
 }
 
-/// Patches meet or overlap on these bars, whatever they do elsewhere; a bar that does as all others is not kept.
+/// Patches meet or overlap on these bars, whatever they do elsewhere; a bar that does as all others is not
+/// kept.
 void set_bars(SectionDecisions& decisions, const std::vector<BarName>& bars, LipMode lips);
 
 } // namespace zesty

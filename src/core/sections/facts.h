@@ -1,6 +1,6 @@
 #pragma once
-// What follows from Sections: everything that can be backed, and the patches for it. Page millimetres, but for
-// the cut, which has coordinates of its own.
+// What follows from Sections: everything that can be backed, and the patches for it. Page millimetres, but
+// for the cut, which has coordinates of its own.
 
 #include "core/cutfile/insert_labels.h"
 #include "core/sections/extras.h"
@@ -35,5 +35,10 @@ struct SectionFacts {
     std::vector<WritingRoom> writing;
     HiddenWork hidden; ///< what need not be backed
 };
+
+/// Where the label of an opening stands, on the page.
+inline Point middle_of(const SectionFacts& facts, const SetOut& set_out, int opening) {
+    return set_out.to_page(facts.cut->openings[opening].label.centre);
+}
 
 } // namespace zesty

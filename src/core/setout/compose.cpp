@@ -31,12 +31,10 @@ std::vector<std::vector<int>> joined(const std::vector<std::vector<int>>& groups
 }
 
 /// The findings of one cut, in the numbers of the whole page.
-void speak_of_the_page(SetOut& s, int offset, int id) {
+void speak_of_the_page(SetOut& s, int offset) {
     if (s.smallest >= 0) s.smallest += offset;
-    for (Finding& f : s.findings) {
+    for (Finding& f : s.findings)
         for (int& o : f.openings) o += offset;
-        if (auto* margin = std::get_if<SetMargin>(&f.fix)) margin->cut = id;
-    }
 }
 
 /// What the cuts together come to.
@@ -69,9 +67,9 @@ Composition compose(const SetOutDecisions& decided, Units units,
     int offset = 0;
     for (std::size_t c = 0; c < parts.size(); ++c) {
         const PlacedCut& placed = decided.cuts[c];
-        out.each.push_back(
-            set_out(parts[c]->cut, decided.page, placed.place, units, offset, parts[c]->sized_by.get()));
-        speak_of_the_page(out.each.back(), offset, placed.id);
+        out.each.push_back(set_out(parts[c]->cut, decided.page, placed.place, units,
+                                   {placed.id, offset, parts[c]->sized_by.get()}));
+        speak_of_the_page(out.each.back(), offset);
         for (int o : parts[c]->openings) {
             out.spots.emplace_back(placed.id, o);
             out.cut_of_opening.push_back(static_cast<int>(c));

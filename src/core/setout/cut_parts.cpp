@@ -8,8 +8,8 @@
 namespace zesty {
 
 Result<CutParts::Read*> CutParts::read(const Shared<DrawingFile>& drawing) {
-    const auto known =
-        std::find_if(read_.begin(), read_.end(), [&](const Read& r) { return r.drawing.pointer() == drawing.pointer(); });
+    const auto known = std::find_if(read_.begin(), read_.end(),
+                                    [&](const Read& r) { return r.drawing.pointer() == drawing.pointer(); });
     if (known != read_.end()) return &*known;
     auto whole = read_cut(drawing->drawing);
     if (!whole) return tl::make_unexpected(whole.error());
@@ -44,7 +44,8 @@ Result<std::shared_ptr<const CutPart>> CutParts::of_cut(const SetOutDecisions& p
     if (!plain || cut.grown <= 0) return plain;
     // Growth is a length on the page: in the drawing it depends on how large that is set out.
     const std::shared_ptr<const CutPart> own = *plain;
-    const double scale = set_out(own->cut, page.page, cut.place, units, 0, own->sized_by.get()).scale;
+    const double scale =
+        set_out(own->cut, page.page, cut.place, units, {cut.id, 0, own->sized_by.get()}).scale;
     auto& parts = (*source)->parts;
     auto& known = parts[{cut.layers, cut.left_out, cut.by_whole, cut.grown / scale}];
     if (known) return known;
@@ -58,7 +59,8 @@ Result<std::shared_ptr<const CutPart>> CutParts::of_cut(const SetOutDecisions& p
     return result;
 }
 
-Result<std::vector<std::shared_ptr<const CutPart>>> CutParts::of_page(const SetOutDecisions& page, Units units) {
+Result<std::vector<std::shared_ptr<const CutPart>>> CutParts::of_page(const SetOutDecisions& page,
+                                                                      Units units) {
     std::erase_if(read_, [&](const Read& r) {
         return std::none_of(page.drawings.begin(), page.drawings.end(),
                             [&](const Shared<DrawingFile>& d) { return d.pointer() == r.drawing.pointer(); });

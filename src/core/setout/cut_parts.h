@@ -12,10 +12,11 @@ namespace zesty {
 
 class CutParts {
 public:
-    /// What each cut of the page uses, in the coordinates of its drawing. Fails where a drawing has nothing to cut or
-    /// every piece of it is left out.
+    /// What each cut of the page uses, in the coordinates of its drawing. Fails where a drawing has nothing
+    /// to cut or every piece of it is left out.
     Result<std::vector<std::shared_ptr<const CutPart>>> of_page(const SetOutDecisions& page, Units units);
-    Result<std::shared_ptr<const CutPart>> of_cut(const SetOutDecisions& page, Units units, const PlacedCut& cut);
+    Result<std::shared_ptr<const CutPart>> of_cut(const SetOutDecisions& page, Units units,
+                                                  const PlacedCut& cut);
 
 private:
     using Layers = std::vector<std::string>;

@@ -12,7 +12,7 @@ struct SetOutFacts {
     std::vector<SetOut> each; ///< by SetOutDecisions::cuts
     FramePlan frame;
     std::vector<PhotoCount> photo_sizes; ///< to order
-    std::vector<Box> free_cells;          ///< of a grid of photos
+    std::vector<Box> free_cells;         ///< of a grid of photos
     std::vector<Finding> photo_findings;
 };
 

@@ -1,6 +1,7 @@
 #include "core/setout/frame.h"
 
 #include "core/geometry/measure.h"
+#include "core/setout/fixes.h"
 
 #include <algorithm>
 #include <cmath>
@@ -70,42 +71,36 @@ std::vector<FrameStrip> strips_of(const Page& page) {
 
 void check(const Page& page, const Box& base, Units units, std::vector<Finding>& out) {
     const Sides& r = page.reveal;
-    const auto advise = [&](const char* code, Severity severity, std::string title, std::string message,
-                            Fix fix, std::string label) {
-        out.push_back({code,
-                       severity,
-                       std::move(title),
-                       std::move(message),
-                       base.centre(),
-                       {},
-                       std::move(fix),
-                       std::move(label)});
+    const auto say = [&](Code code, std::string title, std::string message, Fix fix) {
+        out.push_back({.code = code,
+                       .title = std::move(title),
+                       .message = std::move(message),
+                       .where = base.centre(),
+                       .fixes = {std::move(fix)}});
     };
+    const auto in_words = [&](double mm) { return format_for_trimmer(mm, units); };
     if (base.width() < 10 || base.height() < 10) {
-        advise("no-base", Severity::Problem, "The frame leaves no base",
-               "Reveals of " + format_for_trimmer(r.left + r.right, units) + " across and " +
-                   format_for_trimmer(r.top + r.bottom, units) + " down leave nothing of the page.",
-               SetReveal{Sides::even(mm_per_inch / 4)},
-               "Reveal of " + format_for_trimmer(mm_per_inch / 4, units));
+        say(Code::NoBase, "The frame leaves no base",
+            "Reveals of " + in_words(r.left + r.right) + " across and " + in_words(r.top + r.bottom) +
+                " down leave nothing of the page.",
+            {"Reveal of " + in_words(mm_per_inch / 4), SetReveal{Sides::even(mm_per_inch / 4)}});
         return;
     }
     const auto one_sided = [](double a, double b) { return (a > 0) != (b > 0); };
-    if (page.frame == FrameKind::Whole && (one_sided(r.left, r.right) || one_sided(r.top, r.bottom))) {
-        const double most = r.most();
-        advise("one-sided", Severity::Advice, "Trimmed on one side only",
-               "The frame shows on one side and not on the other; for an even frame take half of it off each "
-               "side.",
-               SetReveal{Sides::even(most / 2)}, "Even frame of " + format_for_trimmer(most / 2, units));
-    }
+    if (page.frame == FrameKind::Whole && (one_sided(r.left, r.right) || one_sided(r.top, r.bottom)))
+        say(Code::OneSided, "Trimmed on one side only",
+            "The frame shows on one side and not on the other; for an even frame take half of it off each "
+            "side.",
+            {"Even frame of " + in_words(r.most() / 2), SetReveal{Sides::even(r.most() / 2)}});
+    const Fix usual_lip("Glue lip of " + in_words(mm_per_inch / 2), SetGlueLip{mm_per_inch / 2});
     if (page.glue_lip <= 0)
-        advise("frame-lip", Severity::Problem, "The window is as large as the base",
-               "Without a glue lip the base falls through the window of the frame paper.",
-               SetGlueLip{mm_per_inch / 2}, "Glue lip of " + format_for_trimmer(mm_per_inch / 2, units));
+        say(Code::NoFrameLip, "The window is as large as the base",
+            "Without a glue lip the base falls through the window of the frame paper.", usual_lip);
     else if (page.glue_lip < least_glue_lip)
-        advise("frame-lip", Severity::Advice, "Little to glue the base to",
-               "A glue lip of " + format_for_trimmer(page.glue_lip, units) + " holds badly; " +
-                   format_for_trimmer(mm_per_inch / 2, units) + " is usual.",
-               SetGlueLip{mm_per_inch / 2}, "Glue lip of " + format_for_trimmer(mm_per_inch / 2, units));
+        say(Code::NarrowFrameLip, "Little to glue the base to",
+            "A glue lip of " + in_words(page.glue_lip) + " holds badly; " + in_words(mm_per_inch / 2) +
+                " is usual.",
+            usual_lip);
 }
 
 /// Cut out of a whole frame sheet; nothing when it would be too small. Sides without a reveal still need the

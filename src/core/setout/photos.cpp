@@ -2,6 +2,7 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/setout/fixes.h"
 
 #include <algorithm>
 
@@ -45,20 +46,16 @@ std::vector<Span> lines_of(std::vector<Span> spans) {
 Finding over_edge(const SetOutDecisions& decided, Units units, std::size_t i, const Box& b) {
     const Box page = decided.page.whole();
     const double over = std::max({page.x0 - b.x0, page.y0 - b.y0, b.x1 - page.x1, b.y1 - page.y1});
-    Finding f{"photo-over-edge",
-              Severity::Advice,
-              name_of(decided.photos[i], i) + " hangs off the page",
-              "It reaches " + format_length(over, units) + " beyond the edge and would be trimmed.",
-              decided.photos[i].centre,
-              {},
-              {},
-              {}};
+    const Photo& photo = decided.photos[i];
+    Finding f{.code = Code::PhotoOverEdge,
+              .title = name_of(photo, i) + " hangs off the page",
+              .message =
+                  "It reaches " + format_length(over, units) + " beyond the edge and would be trimmed.",
+              .where = photo.centre};
+    if (b.width() > page.width() || b.height() > page.height()) return f;
     const Point c{std::clamp(b.centre().x, page.x0 + b.width() / 2, page.x1 - b.width() / 2),
                   std::clamp(b.centre().y, page.y0 + b.height() / 2, page.y1 - b.height() / 2)};
-    if (b.width() <= page.width() && b.height() <= page.height()) {
-        f.fix = MovePhoto{static_cast<int>(i), decided.photos[i].centre + (c - b.centre())};
-        f.fix_label = "Move it onto the page";
-    }
+    f.fixes = {{"Move it onto the page", MovePhoto{static_cast<int>(i), photo.centre + (c - b.centre())}}};
     return f;
 }
 
@@ -227,26 +224,19 @@ std::vector<Finding> photo_findings(const SetOutDecisions& decided, Units units,
             const auto hidden = intersect({outline_of(photo, face)}, *over);
             if (!hidden || area(*hidden) <= covered_at_all) continue;
             const double share = area(*hidden) / (face.width() * face.height());
-            out.push_back({"covered-face",
-                           Severity::Problem,
-                           "Something covers a face of " + name_of(photo, i),
-                           std::to_string(static_cast<int>(std::ceil(share * 100))) +
-                               " % of what must stay free is hidden; move the photo or what lies over it.",
-                           bounds(*hidden).centre(),
-                           {},
-                           {},
-                           {}});
+            out.push_back(
+                {.code = Code::CoveredPart,
+                 .title = "Something covers a face of " + name_of(photo, i),
+                 .message = std::to_string(static_cast<int>(std::ceil(share * 100))) +
+                            " % of a protected area is hidden; move the photo or what lies over it.",
+                 .where = bounds(*hidden).centre()});
         }
     }
     for (const Box& cell : free_cells(decided.photos))
-        out.push_back({"free-cell",
-                       Severity::Note,
-                       "A cell of " + format_size(cell.width(), cell.height(), units) + " is free",
-                       "The grid of photos leaves it for paper, a title or writing.",
-                       cell.centre(),
-                       {},
-                       {},
-                       {}});
+        out.push_back({.code = Code::FreeCell,
+                       .title = "A cell of " + format_size(cell.width(), cell.height(), units) + " is free",
+                       .message = "The grid of photos leaves it for paper, a title or journaling.",
+                       .where = cell.centre()});
     return out;
 }
 

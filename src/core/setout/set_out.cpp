@@ -1,6 +1,8 @@
 #include "core/setout/set_out.h"
 
 #include "core/geometry/measure.h"
+#include "core/sentences.h"
+#include "core/setout/fixes.h"
 
 #include <algorithm>
 
@@ -56,60 +58,51 @@ void check_bars(const CutFile& cut, SetOut& out, Units units, int first) {
     const Bar& b = cut.bars.front();
     const auto thin = std::count_if(cut.bars.begin(), cut.bars.end(),
                                     [&](const Bar& x) { return x.width * out.scale < delicate_bar; });
-    Finding f;
-    f.code = "thin-bar";
-    f.where = out.to_page((b.from + b.to) * 0.5);
-    f.openings = {b.a};
-    if (out.thinnest_bar < blade_limit) {
-        f.severity = Severity::Problem;
-        f.title = "Thinnest bar " + format_mm(out.thinnest_bar);
-        f.message = "Paper this narrow tears on the mat; the cut would have to be " +
+    const bool tears = out.thinnest_bar < blade_limit;
+    Finding f{.code = tears ? Code::ThinBar : Code::DelicateBars,
+              .title = tears ? "Thinnest bar " + format_mm(out.thinnest_bar)
+                             : count_of(static_cast<std::size_t>(thin), "delicate bar", "delicate bars"),
+              .where = out.to_page((b.from + b.to) * 0.5),
+              .openings = {b.a}};
+    f.message =
+        tears ? "Paper this narrow tears on the mat; the cut would have to be " +
                     format_length(std::max(out.size.x, out.size.y) * blade_limit / out.thinnest_bar, units) +
-                    " on its longer side for bars of " + format_mm(blade_limit) + ".";
-    } else {
-        f.severity = Severity::Advice;
-        f.title = std::to_string(thin) + (thin == 1 ? " delicate bar" : " delicate bars");
-        f.message = "Thinnest " + format_mm(out.thinnest_bar) + ", " + named_bars(cut, out.scale, first) +
+                    " on its longer side for bars of " + format_mm(blade_limit) + "."
+              : "Thinnest " + format_mm(out.thinnest_bar) + ", " + named_bars(cut, out.scale, first) +
                     ": use a fine-tip glue or an adhesive sheet there, tape and foam will show.";
-    }
     out.findings.push_back(std::move(f));
 }
 
-void check_page(const Page& page, const CutPlacement& p, SetOut& out, Units units) {
+Fix border_of(double margin, int cut, const char* words, Units units) {
+    return {words + format_length(margin, units), SetMargin{margin, cut}};
+}
+
+void check_page(const Page& page, const CutPlacement& p, int cut, SetOut& out, Units units) {
     const Box& b = out.cut_box;
     const double over = std::max({-b.x0, -b.y0, b.x1 - page.full_width(), b.y1 - page.height});
     if (over > 0.05) {
-        Finding f{"over-edge",
-                  Severity::Advice,
-                  "The cut hangs off the page",
-                  "It reaches " + format_length(over, units) +
-                      " beyond the edge; trim the overhang after gluing.",
-                  Point{std::clamp(b.centre().x, 0.0, page.full_width()),
-                        std::clamp(b.centre().y, 0.0, page.height)},
-                  {},
-                  {},
-                  {}};
-        if (p.shift == Point{}) {
-            f.fix = SetMargin{mm_per_inch / 4};
-            f.fix_label = "Fit inside with a border of " + format_length(mm_per_inch / 4, units);
-        }
+        Finding f{.code = Code::OverEdge,
+                  .title = "The cut hangs off the page",
+                  .message = "It reaches " + format_length(over, units) +
+                             " beyond the edge; trim the overhang after gluing.",
+                  .where = Point{std::clamp(b.centre().x, 0.0, page.full_width()),
+                                 std::clamp(b.centre().y, 0.0, page.height)}};
+        if (p.shift == Point{})
+            f.fixes = {border_of(mm_per_inch / 4, cut, "Fit inside with a border of ", units)};
         out.findings.push_back(std::move(f));
         return;
     }
     if (!page.framed()) return;
     const double gap =
         std::min({b.x0 - out.base.x0, b.y0 - out.base.y0, out.base.x1 - b.x1, out.base.y1 - b.y1});
-    if (gap < -0.05)
-        out.findings.push_back({"over-frame",
-                                Severity::Advice,
-                                "The cut covers the frame",
-                                "It runs " + format_length(-gap, units) + " over the reveal of " +
-                                    format_length(page.reveal.most(), units) +
-                                    ", so the frame does not show all round.",
-                                out.base.centre(),
-                                {},
-                                SetMargin{page.reveal.most() + mm_per_inch / 8},
-                                "Border of " + format_length(page.reveal.most() + mm_per_inch / 8, units)});
+    if (gap >= -0.05) return;
+    out.findings.push_back(
+        {.code = Code::OverFrame,
+         .title = "The cut covers the frame",
+         .message = "It runs " + format_length(-gap, units) + " over the reveal of " +
+                    format_length(page.reveal.most(), units) + ", so the frame does not show all round.",
+         .where = out.base.centre(),
+         .fixes = {border_of(page.reveal.most() + mm_per_inch / 8, cut, "Border of ", units)}});
 }
 
 } // namespace
@@ -121,32 +114,29 @@ Box base_of(const Page& page) {
     return out;
 }
 
-SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Units units, int first_opening,
-               const CutFile* sized_by) {
+SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Units units,
+               const CutOnPage& of) {
     SetOut out;
     Transform turn = Transform::turned_deg(p.turn_deg);
     if (p.mirrored) turn = turn * Transform::mirrored_x();
-    const Box box = turned_box(sized_by ? *sized_by : cut, turn);
+    const Box box = turned_box(of.sized_by ? *of.sized_by : cut, turn);
     double scale = scale_for(box, page, p);
     const double least = 1.0 / std::max({box.width(), box.height(), 1e-9});
     if (!(scale >= least)) {
         scale = least;
-        out.findings.push_back({"no-room",
-                                Severity::Problem,
-                                "No room for the cut",
-                                "A border of " + format_length(p.length, units) +
-                                    " leaves nothing of a page of " +
-                                    format_size(page.full_width(), page.height, units) + ".",
-                                page.whole().centre(),
-                                {},
-                                SetMargin{mm_per_inch / 2},
-                                "Border of " + format_length(mm_per_inch / 2, units)});
+        out.findings.push_back({.code = Code::NoRoomForCut,
+                                .title = "No room for the cut",
+                                .message = "A border of " + format_length(p.length, units) +
+                                           " leaves nothing of a page of " +
+                                           format_size(page.full_width(), page.height, units) + ".",
+                                .where = page.whole().centre(),
+                                .fixes = {border_of(mm_per_inch / 2, of.id, "Border of ", units)}});
     }
     const Point middle = box.centre() * scale;
     const Point at = (p.rule == SizeRule::Frame ? base_of(page) : page.whole()).centre() + p.shift;
     out.to_page = Transform::moved(at.x - middle.x, at.y - middle.y) * Transform::scaled(scale) * turn;
     out.scale = scale;
-    const Box own = sized_by ? turned_box(cut, turn) : box;
+    const Box own = of.sized_by ? turned_box(cut, turn) : box;
     const Transform placed = out.to_page * inverse(turn);
     out.cut_box.add(placed({own.x0, own.y0}));
     out.cut_box.add(placed({own.x1, own.y1}));
@@ -161,8 +151,8 @@ SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Unit
             out.smallest_opening = across;
         }
     }
-    check_bars(cut, out, units, first_opening);
-    check_page(page, p, out, units);
+    check_bars(cut, out, units, of.first_opening);
+    check_page(page, p, of.id, out, units);
     return out;
 }
 

@@ -21,12 +21,18 @@ struct SetOut {
     std::vector<Finding> findings;
 };
 
+/// Which of the page's cuts it is.
+struct CutOnPage {
+    int id = 0;
+    int first_opening = 0;             ///< from which its findings count openings
+    const CutFile* sized_by = nullptr; ///< what rule, turn and place go by, where that is not the cut itself
+};
+
 /// The base of a page; of a spread from the left edge of the first base to the right edge of the second.
 Box base_of(const Page& page);
 
 /// `cut` must have material. A margin, width or height that leaves nothing gives a cut of 1 mm and a finding.
-/// Findings count openings from `first_opening`. Rule, turn and place go by `sized_by` where it is given.
 SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& placement, Units units,
-               int first_opening = 0, const CutFile* sized_by = nullptr);
+               const CutOnPage& of = {});
 
 } // namespace zesty

@@ -29,9 +29,9 @@ struct SheetDecisions {
 };
 inline constexpr Limits blade_gap_limits{0, 50};
 
-template <class Decisions, class Visit> void each_naming(Decisions& d, Visit&& visit)
-    requires std::is_same_v<std::remove_const_t<Decisions>, SheetDecisions>
-{
+template <class Decisions, class Visit>
+void each_naming(Decisions& d,
+                 Visit&& visit) requires std::is_same_v<std::remove_const_t<Decisions>, SheetDecisions> {
     visit(d.pins, Named::Opening);
 }
 

@@ -13,7 +13,8 @@ struct PlacedPatch {
     int sheet = -1; ///< into PaperFacts::sheets; -1 when it has no place
     double rotation_deg = 0;
     Point shift;
-    bool mirrored = false; ///< left to right before it is turned: cut with side B up, sheets being seen from A
+    bool mirrored =
+        false; ///< left to right before it is turned: cut with side B up, sheets being seen from A
 
     Transform to_sheet() const {
         const Transform placed = Transform::moved(shift.x, shift.y) * Transform::turned_deg(rotation_deg);
@@ -47,8 +48,8 @@ struct ShortPatch {
 struct SheetFacts {
     std::vector<PlacedPatch> placed; ///< by patch
     std::vector<UsedSheet> used;
-    std::vector<ReservedRoom> room;    ///< for wanted pieces of papers that this page uses
-    std::vector<int> without_room; ///< into SheetDecisions::reserved: those of such papers that find none
+    std::vector<ReservedRoom> room; ///< for wanted pieces of papers that this page uses
+    std::vector<int> without_room;  ///< into SheetDecisions::reserved: those of such papers that find none
     std::vector<ShortPatch> short_patches;
     bool done = false; ///< false while the patches have not been laid on sheets yet
 };

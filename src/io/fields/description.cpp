@@ -7,7 +7,8 @@ void Reader::complain(const std::string& key) {
     if (top->error_) return;
     std::string place = path_ + (value_of_list_ ? "" : key);
     while (place.ends_with('.')) place.pop_back();
-    top->error_ = Error{ErrorKind::BadInput, what_ + ": \"" + place + "\" in project.json is not what it should be"};
+    top->error_ =
+        Error{ErrorKind::BadInput, what_ + ": \"" + place + "\" in project.json is not what it should be"};
 }
 
 void Reader::spot(const char* key, std::optional<Spot>& value) {

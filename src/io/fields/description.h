@@ -67,7 +67,8 @@ public:
         out_[key] = inner.done();
     }
     /// A member that may be missing.
-    template <class T, class Each> void optional(const char* key, const std::optional<T>& value, Each&& each) {
+    template <class T, class Each>
+    void optional(const char* key, const std::optional<T>& value, Each&& each) {
         if (!value) return;
         object(key, [&](Writer& f) { each(f, *value); });
     }
@@ -82,7 +83,8 @@ public:
         out_[key] = std::move(all);
     }
     /// Objects again, one for each entry; each(field, key, value).
-    template <class K, class V, class Each> void map(const char* key, const std::map<K, V>& items, Each&& each) {
+    template <class K, class V, class Each>
+    void map(const char* key, const std::map<K, V>& items, Each&& each) {
         nlohmann::json all = nlohmann::json::array();
         for (const auto& [k, v] : items) {
             Writer inner;
@@ -102,7 +104,8 @@ public:
         out_[key] = std::move(all);
     }
     /// Says in JSON what has no description of its own: make(value) -> json.
-    template <class T, class Make, class Take> void other(const char* key, const T& value, Make&& make, Take&&) {
+    template <class T, class Make, class Take>
+    void other(const char* key, const T& value, Make&& make, Take&&) {
         out_[key] = make(value);
     }
     template <class Holds> void check(const char*, Holds&&) {}
@@ -252,7 +255,8 @@ private:
         else
             value = j.get<double>();
     }
-    void read_numbers(const nlohmann::json& list, const char* key, std::span<double* const> all, Limits limits);
+    void read_numbers(const nlohmann::json& list, const char* key, std::span<double* const> all,
+                      Limits limits);
     template <class Each> void each_of(const char* key, Each&& each) {
         const auto* j = member(key);
         if (!j) return;

@@ -21,9 +21,8 @@ template <class F, Describes<BackingRules> T> void describe(F& f, T& rules) {
     f.word("lips", rules.lips);
     f.number("inlay_clearance_mm", rules.inlay_clearance, inlay_clearance_limits);
     f.number("foam_width_mm", rules.foam_width, foam_width_limits);
-    f.values("punches_mm", rules.punches, [](auto& v, const char* key, auto& diameter) {
-        v.number(key, diameter, punch_limits);
-    });
+    f.values("punches_mm", rules.punches,
+             [](auto& v, const char* key, auto& diameter) { v.number(key, diameter, punch_limits); });
     f.flag("punch_on_top", rules.punch_on_top);
     f.check("punches_mm", [&] { return std::is_sorted(rules.punches.begin(), rules.punches.end()); });
 }

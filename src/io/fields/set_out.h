@@ -61,9 +61,8 @@ template <class F, Describes<Photo> T> void describe(F& f, T& photo) {
     f.point("centre_mm", photo.centre, place_limits);
     f.number("turn_deg", photo.turn_deg, turn_limits);
     f.flag("on_top", photo.on_top);
-    f.values("protected_mm", photo.protected_parts, [](auto& v, const char* key, auto& part) {
-        v.box(key, part, photo_part_limits);
-    });
+    f.values("protected_mm", photo.protected_parts,
+             [](auto& v, const char* key, auto& part) { v.box(key, part, photo_part_limits); });
 }
 
 /// `pictures`: where the picture of each photo is in the archive; empty for none. `drawings`: where they are.
@@ -80,7 +79,8 @@ void describe(F& f, T& page, Names& drawings, Names& pictures) {
     f.check("cuts", [&] {
         std::set<int> ids;
         return std::all_of(page.cuts.begin(), page.cuts.end(), [&](const PlacedCut& c) {
-            return c.drawing < static_cast<int>(drawings.size()) && c.id < page.next_cut && ids.insert(c.id).second;
+            return c.drawing < static_cast<int>(drawings.size()) && c.id < page.next_cut &&
+                   ids.insert(c.id).second;
         });
     });
 }

@@ -79,7 +79,8 @@ void cuts_to_6(json& j, json& set_out) {
     if (set_out.contains("cuts"))
         each_item(set_out["cuts"], [&](json& cut) {
             if (!cut.is_object()) return;
-            if (cut.contains("id") && cut["id"].is_number_integer()) next = std::max(next, cut["id"].get<long>() + 1);
+            if (cut.contains("id") && cut["id"].is_number_integer())
+                next = std::max(next, cut["id"].get<long>() + 1);
             if (cut.contains("left_out") && cut["left_out"].is_array())
                 std::sort(cut["left_out"].begin(), cut["left_out"].end());
         });

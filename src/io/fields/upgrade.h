@@ -1,6 +1,6 @@
 #pragma once
-// Project documents of older formats, brought to the newest. What is not what it should be in them is passed on as
-// it is, for the reader of the newest format to refuse.
+// Project documents of older formats, brought to the newest. What is not what it should be in them is passed
+// on as it is, for the reader of the newest format to refuse.
 
 #include <nlohmann/json.hpp>
 

@@ -179,9 +179,7 @@ private:
             out.push_back("Cell left free in the grid of photos: " +
                           words(format_size(cell.width(), cell.height(), project_.units)) + ".");
         for (const Finding& f : plan_.findings)
-            if (f.code == "shaker" || f.code == "print" || f.code == "words" || f.code == "enlarged" ||
-                f.code == "hidden")
-                out.push_back(words(f.title + ". " + f.message));
+            if (goes_into_guide(f.code)) out.push_back(words(f.title + ". " + f.message));
         const bool order_matters = project_.sections.backing.lips == LipMode::Overlap ||
                                    !project_.sections.divisions.empty() ||
                                    std::any_of(plan_.sections.all.begin(), plan_.sections.all.end(),

@@ -6,6 +6,7 @@
 #include "core/project/hand_edits.h"
 #include "core/project/match_job.h"
 #include "core/project/planner.h"
+#include "core/sheets/fixes.h"
 #include "support/lattice.h"
 #include "support/pages.h"
 #include "support/rounds.h"
@@ -433,9 +434,9 @@ TEST(Pins, PatchesStayWhereTheyWerePutAndTheRestPacksAround) {
     ASSERT_TRUE(off);
     ASSERT_EQ(off->sheets.short_patches.size(), 1u);
     const auto said = std::find_if(off->findings.begin(), off->findings.end(),
-                                   [](const Finding& f) { return f.code == "short"; });
+                                   [](const Finding& f) { return f.code == Code::Short; });
     ASSERT_NE(said, off->findings.end());
-    EXPECT_TRUE(std::holds_alternative<Unpin>(said->fix));
+    EXPECT_TRUE(said->fixes.front().as<Unpin>());
 }
 
 } // namespace zesty

@@ -2,8 +2,9 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
-#include "core/project/apply_fix.h"
+#include "core/match/fixes.h"
 #include "core/project/edits.h"
+#include "core/project/fixes.h"
 #include "core/project/later.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
@@ -75,7 +76,7 @@ TEST(Later, WhatAnotherPageTakesFindsRoomBesideThisOne) {
     EXPECT_LE(plan->sheets.used.size(), before->sheets.used.size());
     EXPECT_EQ(plan->sheets.room.size(), pieces.size());
     EXPECT_TRUE(plan->sheets.without_room.empty());
-    EXPECT_FALSE(finding_in(*plan, "no-room"));
+    EXPECT_FALSE(finding_in(*plan, Code::NoReservedRoom));
     expect_room_is_free(here, *plan);
     testing::expect_laid_as_planned(here, *plan);
 }
@@ -93,14 +94,14 @@ TEST(Later, WhatFindsNoRoomIsSaidAndTakesNothingFromThePage) {
     EXPECT_TRUE(plan->sheets.short_patches.empty());
     EXPECT_EQ(plan->sheets.room.size() + plan->sheets.without_room.size(), pieces.size() + 1);
     expect_room_is_free(here, *plan);
-    const Finding* f = finding_in(*plan, "no-room");
+    const Finding* f = finding_in(*plan, Code::NoReservedRoom);
     ASSERT_TRUE(f);
-    EXPECT_EQ(f->severity, Severity::Advice);
+    EXPECT_EQ(f->severity(), Severity::Advice);
     // Each page and each size is a finding of its own; doing without them settles it.
     Plan then = *plan;
-    while (const Finding* still = finding_in(then, "no-room")) {
+    while (const Finding* still = finding_in(then, Code::NoReservedRoom)) {
         const std::size_t wanted = here.sheets.reserved.size();
-        apply_fix(here, then, still->fix);
+        still->fixes.front().apply(here);
         ASSERT_LT(here.sheets.reserved.size(), wanted);
         then = *Planner().plan(here);
     }
@@ -168,15 +169,13 @@ TEST(WaysOut, APrintThatNeedNotRunOnGetsItsSeamsUnderTheBars) {
     p.match.choices[Spot(0)].pattern.run_on = true;
     const auto plan = Planner().plan(p);
     ASSERT_TRUE(plan);
-    const Finding* f = finding_in(*plan, "short");
+    const Finding* f = finding_in(*plan, Code::Short);
     ASSERT_TRUE(f) << "what lies far apart goes on no sheet as one";
-    std::vector<std::pair<Fix, std::string>> all{{f->fix, f->fix_label}};
-    all.insert(all.end(), f->more_fixes.begin(), f->more_fixes.end());
-    const auto end = std::find_if(
-        all.begin(), all.end(), [](const auto& way) { return std::holds_alternative<EndRunOn>(way.first); });
+    const std::vector<Fix>& all = f->fixes;
+    const auto end = std::find_if(all.begin(), all.end(), [](const Fix& way) { return way.as<EndRunOn>(); });
     ASSERT_NE(end, all.end());
-    apply_fix(p, *plan, end->first);
-    EXPECT_FALSE(finding_in(*Planner().plan(p), "short"));
+    end->apply(p);
+    EXPECT_FALSE(finding_in(*Planner().plan(p), Code::Short));
 }
 
 } // namespace zesty

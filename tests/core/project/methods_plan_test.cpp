@@ -241,7 +241,7 @@ TEST(Spread, CutsAndFramesGoByTheirPages) {
     p.stash = std::make_shared<const Stash>(stash);
     const Plan less = *planner.plan(p);
     EXPECT_TRUE(std::any_of(less.findings.begin(), less.findings.end(),
-                            [](const Finding& f) { return f.code == "frame-paper"; }));
+                            [](const Finding& f) { return f.code == Code::FramePaper; }));
 }
 
 } // namespace zesty

@@ -1,9 +1,11 @@
 #include "core/geometry/measure.h"
-#include "core/project/apply_fix.h"
+#include "core/project/fixes.h"
 #include "core/project/match_job.h"
 #include "core/project/planner.h"
 #include "core/project/tones.h"
 #include "core/project/why.h"
+#include "core/sections/fixes.h"
+#include "core/setout/fixes.h"
 #include "support/lattice.h"
 #include "support/pages.h"
 #include "support/rounds.h"
@@ -62,7 +64,7 @@ TEST(HiddenStock, DropOutsOfACutMadeOfPaperAreSheets) {
     p.set_out.cuts[0].place.length = 600;
     const auto large = Planner().shapes(p);
     ASSERT_TRUE(large);
-    EXPECT_TRUE(finding_in(*large, "cut-paper"));
+    EXPECT_TRUE(finding_in(*large, Code::CutPaper));
 }
 
 TEST(HiddenStock, TheBaseUnderPhotosIsUsedOnlyWhenAllowed) {
@@ -94,12 +96,12 @@ TEST(HiddenStock, AFrameThatIsNotGuttedGivesNothing) {
     for (int o = 0; o < 3; ++o) p.match.choices[Spot(o)].paper = "a";
     const auto plan = Planner().plan(p);
     ASSERT_TRUE(plan);
-    const Finding* f = finding_in(*plan, "short");
+    const Finding* f = finding_in(*plan, Code::Short);
     ASSERT_TRUE(f);
-    EXPECT_TRUE(std::holds_alternative<GutFrame>(f->fix)) << f->fix_label;
-    apply_fix(p, *plan, f->fix);
+    EXPECT_TRUE(f->fixes.front().as<GutFrame>()) << f->fixes.front().label();
+    f->fixes.front().apply(p);
     const auto then = Planner().plan(p);
-    EXPECT_FALSE(finding_in(*then, "short"));
+    EXPECT_FALSE(finding_in(*then, Code::Short));
 }
 
 TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
@@ -114,19 +116,18 @@ TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
         Planner planner;
         const auto plan = planner.plan(p);
         ASSERT_TRUE(plan);
-        const Finding* f = finding_in(*plan, "short");
+        const Finding* f = finding_in(*plan, Code::Short);
         if (!f) continue;
-        std::vector<std::pair<Fix, std::string>> all{{f->fix, f->fix_label}};
-        all.insert(all.end(), f->more_fixes.begin(), f->more_fixes.end());
+        const std::vector<Fix> all = f->fixes;
         const int section = plan->sheets.short_patches[0].section;
-        for (const auto& [fix, label] : all) {
+        for (const Fix& fix : all) {
+            const std::string& label = fix.label();
             kinds.insert(label.substr(0, 4));
             Project next = p;
-            apply_fix(next, *plan, fix);
+            fix.apply(next);
             const auto then = Planner().plan(next);
             ASSERT_TRUE(then);
-            const bool whole_paper =
-                std::holds_alternative<ScaleCuts>(fix) || std::holds_alternative<SetSectionLip>(fix);
+            const bool whole_paper = fix.as<ResizeCuts>() || fix.as<SetSectionLip>();
             for (const ShortPatch& still : then->sheets.short_patches) {
                 EXPECT_FALSE(whole_paper && then->papers.of_section[still.section] == 0)
                     << label << " at " << side;
@@ -171,20 +172,20 @@ TEST(ColourFindings, SayWhichColourOfThePhotoIsMissingOrSwallowed) {
     p.set_out.photos = {photo};
     const auto missing = Planner().plan(p);
     ASSERT_TRUE(missing);
-    const Finding* f = finding_in(*missing, "photo-missing");
+    const Finding* f = finding_in(*missing, Code::PhotoMissing);
     ASSERT_TRUE(f);
     EXPECT_EQ(f->swatch, (Rgb{90, 150, 210}));
     EXPECT_NE(f->message.find("L 60"), std::string::npos) << f->message;
-    EXPECT_FALSE(finding_in(*missing, "photo-swallowed"));
+    EXPECT_FALSE(finding_in(*missing, Code::PhotoBlendsIn));
     p.match.choices[Spot(5)].paper = "sky";
     const auto swallowed = Planner().plan(p);
     ASSERT_TRUE(swallowed);
-    EXPECT_FALSE(finding_in(*swallowed, "photo-missing"));
-    ASSERT_TRUE(finding_in(*swallowed, "photo-swallowed"));
-    EXPECT_EQ(finding_in(*swallowed, "photo-swallowed")->openings, std::vector<int>{5});
-    EXPECT_TRUE(finding_in(*swallowed, "lonely"));
+    EXPECT_FALSE(finding_in(*swallowed, Code::PhotoMissing));
+    ASSERT_TRUE(finding_in(*swallowed, Code::PhotoBlendsIn));
+    EXPECT_EQ(finding_in(*swallowed, Code::PhotoBlendsIn)->openings, std::vector<int>{5});
+    EXPECT_TRUE(finding_in(*swallowed, Code::Lonely));
     p.match.roles["sky"] = PaperRole::Tie;
-    EXPECT_TRUE(finding_in(*Planner().plan(p), "tie"));
+    EXPECT_TRUE(finding_in(*Planner().plan(p), Code::Tie));
 }
 
 TEST(Tones, FollowTheGradientTheZonesOrTheBase) {

@@ -49,12 +49,12 @@ void expect_same(const Plan& a, const Plan& b) {
         EXPECT_EQ(a.findings[i].message, b.findings[i].message);
 }
 
-bool has(const Plan& plan, const char* code) {
+bool has(const Plan& plan, Code code) {
     return std::any_of(plan.findings.begin(), plan.findings.end(),
                        [&](const Finding& f) { return f.code == code; });
 }
 
-const Finding* finding(const Plan& plan, const char* code) {
+const Finding* finding(const Plan& plan, Code code) {
     for (const Finding& f : plan.findings)
         if (f.code == code) return &f;
     return nullptr;
@@ -181,14 +181,14 @@ TEST(Findings, SayWhatIsMissing) {
     p.match.choose(4, {});
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
-    ASSERT_TRUE(has(*plan, "lost-paper"));
-    EXPECT_EQ(finding(*plan, "lost-paper")->severity, Severity::Problem);
-    EXPECT_EQ(finding(*plan, "lost-paper")->openings, std::vector<int>{3});
-    ASSERT_TRUE(has(*plan, "no-paper"));
-    EXPECT_EQ(finding(*plan, "no-paper")->openings, std::vector<int>{4});
+    ASSERT_TRUE(has(*plan, Code::LostPaper));
+    EXPECT_EQ(finding(*plan, Code::LostPaper)->severity(), Severity::Problem);
+    EXPECT_EQ(finding(*plan, Code::LostPaper)->openings, std::vector<int>{3});
+    ASSERT_TRUE(has(*plan, Code::NoPaper));
+    EXPECT_EQ(finding(*plan, Code::NoPaper)->openings, std::vector<int>{4});
     p.stash = nullptr;
-    EXPECT_TRUE(has(*planner.plan(p), "no-stash"));
-    EXPECT_FALSE(has(*planner.plan(p), "no-paper"));
+    EXPECT_TRUE(has(*planner.plan(p), Code::NoStash));
+    EXPECT_FALSE(has(*planner.plan(p), Code::NoPaper));
 }
 
 TEST(Findings, NarrowLipsNameTheWorstAndAllTheirOpenings) {
@@ -197,7 +197,7 @@ TEST(Findings, NarrowLipsNameTheWorstAndAllTheirOpenings) {
     p.sections.lip = 6;
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
-    const Finding* f = finding(*plan, "narrow-lip");
+    const Finding* f = finding(*plan, Code::NarrowLip);
     ASSERT_NE(f, nullptr);
     double least = 1e9;
     std::size_t narrow = 0;
@@ -208,7 +208,7 @@ TEST(Findings, NarrowLipsNameTheWorstAndAllTheirOpenings) {
     EXPECT_EQ(f->openings.size(), narrow);
     EXPECT_NE(f->title.find(format_mm(least)), std::string::npos) << f->title;
     p.sections.lip = 0.5;
-    EXPECT_FALSE(has(*planner.plan(p), "narrow-lip"));
+    EXPECT_FALSE(has(*planner.plan(p), Code::NarrowLip));
 }
 
 TEST(Findings, SayWhenThereAreMoreSectionsAtACrossingThanPapers) {
@@ -223,7 +223,7 @@ TEST(Findings, SayWhenThereAreMoreSectionsAtACrossingThanPapers) {
     ASSERT_TRUE(shapes && proposed);
     const auto plan = planner.plan(with_papers(p, *shapes, *proposed), {}, {}, true);
     ASSERT_TRUE(plan);
-    const Finding* f = finding(*plan, "alike");
+    const Finding* f = finding(*plan, Code::Alike);
     ASSERT_NE(f, nullptr);
     EXPECT_NE(f->message.find("4 sections meet here and there are only 3 papers"), std::string::npos)
         << f->message;
@@ -236,9 +236,9 @@ TEST(Findings, AreSortedBySeverityAndHavePlacesOnThePage) {
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
     EXPECT_FALSE(plan->papers.alike.empty());
-    EXPECT_TRUE(has(*plan, "alike"));
+    EXPECT_TRUE(has(*plan, Code::Alike));
     for (std::size_t i = 1; i < plan->findings.size(); ++i)
-        EXPECT_LE(plan->findings[i - 1].severity, plan->findings[i].severity);
+        EXPECT_LE(plan->findings[i - 1].severity(), plan->findings[i].severity());
     for (const Finding& f : plan->findings) {
         if (!f.where) continue;
         EXPECT_GE(f.where->x, 0);

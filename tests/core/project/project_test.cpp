@@ -1,6 +1,7 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/project/edits.h"
+#include "core/project/fixes.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
 
@@ -72,8 +73,8 @@ TEST(Planner, FindingsOfferWaysOutThatWork) {
     ASSERT_TRUE(plan);
     ASSERT_EQ(plan->sheets.short_patches.size(), 1u);
     ASSERT_EQ(plan->papers.alike.size(), 1u);
-    ASSERT_EQ(plan->findings.front().code, "short");
-    const auto* give = std::get_if<GivePaper>(&plan->findings.front().fix);
+    ASSERT_EQ(plan->findings.front().code, Code::Short);
+    const auto* give = plan->findings.front().fixes.front().as<GivePaper>();
     ASSERT_NE(give, nullptr);
     PaperChoice c = p.match.choice(give->section);
     c.paper = give->paper;

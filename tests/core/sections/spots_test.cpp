@@ -159,9 +159,9 @@ TEST(Treatments, ShakersWantFoamOnTheirBars) {
     plan = shapes_of(p);
     EXPECT_FALSE(plan.sections.shakers[0].walls_fit);
     const auto told = std::find_if(plan.findings.begin(), plan.findings.end(),
-                                   [](const Finding& f) { return f.code == "shaker-walls"; });
+                                   [](const Finding& f) { return f.code == Code::ShakerWalls; });
     ASSERT_NE(told, plan.findings.end());
-    EXPECT_EQ(told->severity, Severity::Problem);
+    EXPECT_EQ(told->severity(), Severity::Problem);
 }
 
 TEST(Treatments, PhotosNameThePrintToOrderAndWordsTheirLines) {

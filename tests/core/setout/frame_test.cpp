@@ -1,5 +1,6 @@
 #include "core/geometry/measure.h"
 #include "core/project/planner.h"
+#include "core/setout/fixes.h"
 #include "core/setout/frame.h"
 #include "support/lattice.h"
 
@@ -17,7 +18,7 @@ Page framed(Sides reveal) {
 
 std::string codes(const FramePlan& f) {
     std::string out;
-    for (const Finding& x : f.findings) out += x.code + " ";
+    for (const Finding& x : f.findings) out += key_of(x.code) + std::string(" ");
     return out;
 }
 
@@ -57,14 +58,15 @@ TEST(Frame, KnownSlipsAreCaught) {
     EXPECT_EQ(codes(frame_of(framed({12.7, 12.7, 0, 12.7}), Units::Inches)), "one-sided ");
     const FramePlan slip = frame_of(framed({25.4, 0, 0, 0}), Units::Inches);
     EXPECT_EQ(codes(slip), "one-sided ");
-    EXPECT_EQ(slip.findings[0].fix, Fix(SetReveal{Sides::even(12.7)})) << "half of it off each side";
+    EXPECT_EQ(*slip.findings[0].fixes.front().as<SetReveal>(), SetReveal{Sides::even(12.7)})
+        << "half of it off each side";
     EXPECT_EQ(codes(frame_of(framed(Sides::even(200)), Units::Inches)), "no-base ");
     Page p = framed(Sides::even(12.7));
     p.glue_lip = 3;
-    EXPECT_EQ(frame_of(p, Units::Inches).findings[0].severity, Severity::Advice);
+    EXPECT_EQ(frame_of(p, Units::Inches).findings[0].severity(), Severity::Advice);
     p.glue_lip = 0;
-    EXPECT_EQ(frame_of(p, Units::Inches).findings[0].severity, Severity::Problem);
-    for (const Finding& f : frame_of(p, Units::Inches).findings) EXPECT_FALSE(f.fix_label.empty());
+    EXPECT_EQ(frame_of(p, Units::Inches).findings[0].severity(), Severity::Problem);
+    for (const Finding& f : frame_of(p, Units::Inches).findings) EXPECT_FALSE(f.fixes.empty());
 }
 
 TEST(Frame, TakesASheetAndGivesItsMiddleBack) {

@@ -1,5 +1,6 @@
 #include "core/geometry/measure.h"
 #include "core/project/planner.h"
+#include "core/setout/fixes.h"
 #include "core/setout/photos.h"
 #include "support/lattice.h"
 
@@ -11,7 +12,7 @@ namespace zesty {
 
 namespace {
 
-bool tells(const std::vector<Finding>& findings, const std::string& code) {
+bool tells(const std::vector<Finding>& findings, Code code) {
     return std::any_of(findings.begin(), findings.end(), [&](const Finding& f) { return f.code == code; });
 }
 
@@ -58,9 +59,9 @@ TEST(Photos, AFaceMustStayFree) {
     Project p;
     p.set_out.photos = {print(4, 6, {150, 150}), print(3, 4, {150, 90})};
     p.set_out.photos[0].protected_parts.push_back({-20, -70, 20, -30});
-    EXPECT_TRUE(tells(photo_findings(p.set_out, p.units, {}), "covered-face"));
+    EXPECT_TRUE(tells(photo_findings(p.set_out, p.units, {}), Code::CoveredPart));
     std::swap(p.set_out.photos[0], p.set_out.photos[1]);
-    EXPECT_FALSE(tells(photo_findings(p.set_out, p.units, {}), "covered-face")) << "it lies on top now";
+    EXPECT_FALSE(tells(photo_findings(p.set_out, p.units, {}), Code::CoveredPart)) << "it lies on top now";
     // Behind a cut the bars may run over it.
     set_only_cut(
         p, std::make_shared<const DrawingFile>(DrawingFile{
@@ -72,20 +73,20 @@ TEST(Photos, AFaceMustStayFree) {
     p.set_out.photos[0].protected_parts.push_back({-20, -70, 20, -30});
     p.set_out.photos[0].on_top = false;
     Planner planner;
-    EXPECT_TRUE(tells(planner.shapes(p)->findings, "covered-face"));
+    EXPECT_TRUE(tells(planner.shapes(p)->findings, Code::CoveredPart));
     p.set_out.photos[0].centre.y = 270;
-    EXPECT_FALSE(tells(planner.shapes(p)->findings, "covered-face"));
+    EXPECT_FALSE(tells(planner.shapes(p)->findings, Code::CoveredPart));
 }
 
 TEST(Photos, OffThePageComeWithAWayBack) {
     Project p;
     p.set_out.photos = {print(4, 6, {20, 150})};
     const auto findings = photo_findings(p.set_out, p.units, {});
-    ASSERT_TRUE(tells(findings, "photo-over-edge"));
-    const auto* move = std::get_if<MovePhoto>(&findings[0].fix);
+    ASSERT_TRUE(tells(findings, Code::PhotoOverEdge));
+    const auto* move = findings[0].fixes.front().as<MovePhoto>();
     ASSERT_TRUE(move);
     p.set_out.photos[0].centre = move->centre;
-    EXPECT_FALSE(tells(photo_findings(p.set_out, p.units, {}), "photo-over-edge"));
+    EXPECT_FALSE(tells(photo_findings(p.set_out, p.units, {}), Code::PhotoOverEdge));
 }
 
 TEST(Photos, PartsThatStayFreeAreMarkedOnThePage) {

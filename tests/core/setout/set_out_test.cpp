@@ -47,17 +47,17 @@ TEST(SetOut, MirroringKeepsEveryOpeningWithItsNumber) {
 TEST(SetOut, SaysWhatTheSizeDoes) {
     const auto codes = [](const SetOut& s) {
         std::vector<std::string> out;
-        for (const Finding& f : s.findings) out.push_back(f.code);
+        for (const Finding& f : s.findings) out.emplace_back(key_of(f.code));
         return out;
     };
     EXPECT_EQ(codes(set_out(frame(), page, {SizeRule::Width, 250, 0, false, {}}, Units::Inches)),
               std::vector<std::string>{});
     EXPECT_EQ(codes(set_out(frame(), page, {SizeRule::Width, 100, 0, false, {}}, Units::Inches)),
-              std::vector<std::string>{"thin-bar"});
+              std::vector<std::string>{"delicate-bars"});
     EXPECT_EQ(codes(set_out(frame(), page, {SizeRule::Width, 400, 0, false, {}}, Units::Inches)),
               std::vector<std::string>{"over-edge"});
     const SetOut none = set_out(frame(), page, {SizeRule::Margin, 200, 0, false, {}}, Units::Inches);
-    EXPECT_EQ(none.findings.front().code, "no-room");
+    EXPECT_EQ(none.findings.front().code, Code::NoRoomForCut);
     EXPECT_GT(none.scale, 0);
     Page framed;
     framed.reveal = Sides::even(20);

@@ -1,7 +1,11 @@
-#include "core/project/apply_fix.h"
+#include "core/finding.h"
+#include "core/project/fixes.h"
 #include "core/project/hand_edits.h"
 #include "core/project/planner.h"
 #include "core/project/ways_out.h"
+#include "core/sections/fixes.h"
+#include "core/setout/fixes.h"
+#include "core/sheets/fixes.h"
 #include "support/lattice.h"
 #include "support/pages.h"
 
@@ -23,17 +27,15 @@ Project small_page() {
 TEST(ApplyFix, EveryFixIsTheDecisionThatItSays) {
     const Project before = small_page();
     const Plan plan = testing::shapes_of(before);
-    const auto after = [&](const Fix& fix) {
+    const auto after = [&](const auto& change) {
         Project p = before;
-        apply_fix(p, plan, fix);
+        Fix("said", change).apply(p);
         return p;
     };
-    EXPECT_EQ(after(std::monostate{}), before);
     const Project given = after(GivePaper{Spot(2), "barley", Side::B});
     EXPECT_EQ(given.match.choice(Spot(2)).paper, "barley");
     EXPECT_EQ(given.match.choice(Spot(2)).side, Side::B);
     EXPECT_TRUE(given.match.choice(Spot(2)).locked);
-    EXPECT_EQ(after(SetLip{1.5}).sections.lip, 1.5);
     EXPECT_EQ(after(SetReveal{Sides::even(6)}).set_out.page.reveal, Sides::even(6));
     EXPECT_EQ(after(SetGlueLip{9}).set_out.page.glue_lip, 9);
     EXPECT_EQ(after(SetTreatment{Spot(1), Treatment::Open}).sections.choice(Spot(1)).treatment,
@@ -45,30 +47,40 @@ TEST(ApplyFix, EveryFixIsTheDecisionThatItSays) {
     EXPECT_EQ(after(SetMethod{Spot(1), BackingMethod::Punches}).sections.choice(Spot(1)).method,
               BackingMethod::Punches);
     EXPECT_EQ(after(SetMargin{20, 0}).set_out.cuts[0].place.rule, SizeRule::Margin);
+    EXPECT_EQ(after(SetMargin{20, 7}), before) << "there is no such cut";
     EXPECT_EQ(after(MovePhoto{4, {1, 1}}), before) << "there is no such photo";
-    EXPECT_NEAR(testing::shapes_of(after(ScaleCuts{0.9})).set_out.whole.cut_box.width(), 180, 1e-6);
+    EXPECT_NEAR(testing::shapes_of(after(resized_cuts(before, plan, 0.9))).set_out.whole.cut_box.width(), 180, 1e-6);
     Project pinned_page = before;
     pinned_page.sheets.pins[Spot(1)] = {"a#1", 0, {}};
-    apply_fix(pinned_page, plan, Unpin{Spot(1)});
+    Fix("Unpin it", Unpin{Spot(1)}).apply(pinned_page);
     EXPECT_EQ(pinned_page, before);
     Project whole = before;
     whole.set_out.page.gut = false;
-    apply_fix(whole, plan, GutFrame{});
+    Fix("Gut the frame first", GutFrame{}).apply(whole);
     EXPECT_TRUE(whole.set_out.page.gut);
 }
 
-TEST(ScaleCuts, KeepsWhatTheCutWasSizedBy) {
+TEST(Fix, IsEqualWhenItSaysAndDoesTheSame) {
+    const Fix lip("Glue lip of 1/2 in", SetGlueLip{12.7});
+    EXPECT_EQ(lip, Fix("Glue lip of 1/2 in", SetGlueLip{12.7}));
+    EXPECT_FALSE(lip == Fix("Glue lip of 1/2 in", SetGlueLip{10}));
+    EXPECT_FALSE(lip == Fix("Glue lip", SetGlueLip{12.7}));
+    EXPECT_FALSE(lip == Fix("Glue lip of 1/2 in", GutFrame{}));
+    EXPECT_FALSE(lip.as<GutFrame>());
+}
+
+TEST(ResizedCuts, KeepWhatTheyWereSizedBy) {
     Project p = small_page();
     p.set_out.cuts[0].place = {SizeRule::Height, 100, 30, true, {4, 5}};
     const Plan plan = testing::shapes_of(p);
-    scale_cuts(p, plan, 0.8);
+    resized_cuts(p, plan, 0.8)(p.set_out);
     EXPECT_EQ(p.set_out.cuts[0].place.rule, SizeRule::Height);
     EXPECT_NEAR(p.set_out.cuts[0].place.length, 80, 1e-6);
     EXPECT_EQ(p.set_out.cuts[0].place.turn_deg, 30);
     EXPECT_EQ(p.set_out.cuts[0].place.shift, (Point{4, 5}));
     p.set_out.cuts[0].place = {SizeRule::Margin, 10, 0, false, {}};
     const Plan by_margin = testing::shapes_of(p);
-    scale_cuts(p, by_margin, 0.5);
+    resized_cuts(p, by_margin, 0.5)(p.set_out);
     EXPECT_NEAR(testing::shapes_of(p).set_out.whole.cut_box.width(),
                 by_margin.set_out.whole.cut_box.width() / 2, 1e-6);
 }

@@ -1,0 +1,22 @@
+#include "core/setout/fixes.h"
+
+namespace zesty {
+
+void SetMargin::operator()(SetOutDecisions& page) const {
+    for (PlacedCut& c : page.cuts)
+        if (c.id == cut) {
+            c.place.rule = SizeRule::Margin;
+            c.place.length = margin;
+        }
+}
+
+void MovePhoto::operator()(SetOutDecisions& page) const {
+    if (photo >= 0 && photo < static_cast<int>(page.photos.size())) page.photos[photo].centre = centre;
+}
+
+void ResizeCuts::operator()(SetOutDecisions& page) const {
+    for (PlacedCut& c : page.cuts)
+        if (const auto place = places.find(c.id); place != places.end()) c.place = place->second;
+}
+
+} // namespace zesty

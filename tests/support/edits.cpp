@@ -2,6 +2,8 @@
 
 #include "core/project/edits.h"
 #include "core/project/later.h"
+#include "core/project/planner.h"
+#include "core/setout/photos.h"
 #include "support/between.h"
 
 namespace zesty::testing {
@@ -160,16 +162,64 @@ void papers_edit(Project& p, std::mt19937& random, int openings) {
 
 } // namespace
 
+namespace {
+
+/// What the rest of the window and the command line do: shadows, pieces, protected parts, locks, reservations, fixes.
+void further_edit(Project& p, std::mt19937& random, int openings) {
+    const Spot spot = some_opening(p, random, openings);
+    switch (below(random, 10)) {
+    case 0:
+        if (p.set_out.cuts.size() < 3) add_shadow(p, some_cut(p, random).id, between(random, 0.2, 20));
+        break;
+    case 1:
+        some_cut(p, random).left_out = below(random, 2) ? std::vector<int>{1} : std::vector<int>{};
+        break;
+    case 2:
+        some_cut(p, random).pieces_from_paper ^= true;
+        break;
+    case 3:
+        for (Photo& photo : p.set_out.photos)
+            if (const auto part = part_between(photo, photo.centre, photo.centre + Point{20, 15}))
+                photo.protected_parts.push_back(*part);
+        break;
+    case 4:
+        give_paper(p, {spot}, below(random, 3) ? "barley" : "", static_cast<Side>(below(random, 2)));
+        break;
+    case 5:
+        lock_papers(p, {spot}, below(random, 2) != 0);
+        break;
+    case 6:
+        reserve_for(p, {{"Tram Terrace", "barley", Side::A, {ring_of(Box{0, 0, 30, 40}), {}}}});
+        break;
+    case 7:
+        stop_reserving_for_pages(p);
+        break;
+    case 8:
+        std::swap(p.set_out.cuts.front(), p.set_out.cuts.back());
+        break;
+    default:
+        if (const auto plan = Planner().plan(p); plan && !plan->findings.empty()) {
+            const Finding& f = plan->findings[random() % plan->findings.size()];
+            if (!f.fixes.empty()) f.fixes[random() % f.fixes.size()].apply(p);
+        }
+    }
+}
+
+} // namespace
+
 void random_edit(Project& project, std::mt19937& random, int openings) {
-    switch (random() % 3) {
+    switch (random() % 4) {
     case 0:
         set_out_edit(project, random);
         break;
     case 1:
         sections_edit(project, random, openings);
         break;
-    default:
+    case 2:
         papers_edit(project, random, openings);
+        break;
+    default:
+        further_edit(project, random, openings);
     }
 }
 

@@ -1,5 +1,5 @@
 #pragma once
-// Random decisions on a project, of every kind that Set out and Sections know.
+// Random decisions on a project, of every kind the window and the command line make.
 
 #include "core/project/project.h"
 

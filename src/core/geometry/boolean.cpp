@@ -88,6 +88,13 @@ bool is_valid(const Region& region) {
     return good(g);
 }
 
+double clearance_of(const Polygon& polygon) {
+    const Geometry g = geos::polygon(polygon);
+    double distance = 0;
+    if (!g || GEOSMinimumClearance_r(context(), g.get(), &distance) != 0) return 0;
+    return distance;
+}
+
 Polygon simplified(const Polygon& polygon, double tolerance) {
     const Geometry g = geos::polygon(polygon);
     // The plain method is several times faster and almost always good enough.

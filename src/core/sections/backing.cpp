@@ -1,5 +1,6 @@
 #include "core/sections/backing.h"
 
+#include "core/geometry/cuttable.h"
 #include "core/geometry/measure.h"
 #include "core/sections/method_shapes.h"
 #include "core/sections/overlap.h"
@@ -152,6 +153,12 @@ private:
             if (!shaped) return tl::make_unexpected(shaped.error());
             if (!*shaped) out_.without_patch.push_back(p.opening);
             if (!*shaped || p.outline.outer.empty()) continue;
+            p.outline = made_cuttable(p.outline);
+            p.blank = made_cuttable(p.blank);
+            if (p.outline.outer.empty()) {
+                out_.without_patch.push_back(p.opening);
+                continue;
+            }
             if (p.method == BackingMethod::OneSheet && whole) {
                 const int piece = spots_.cut->openings[p.opening].piece;
                 const auto [at, first] = leaders.try_emplace(piece, static_cast<int>(kept.size()));
@@ -252,7 +259,7 @@ private:
         sheet = unite(*sheet);
         if (sheet) sheet = intersect(*sheet, {{ring_of(page_), {}}});
         if (!sheet) return tl::make_unexpected(sheet.error());
-        if (!sheet->empty()) out_.patches[leader].blank = largest(*sheet);
+        if (!sheet->empty()) out_.patches[leader].blank = made_cuttable(largest(*sheet));
         return {};
     }
 

@@ -1,5 +1,6 @@
 #include "core/sections/overlap.h"
 
+#include "core/geometry/cuttable.h"
 #include "core/geometry/measure.h"
 #include "core/on_two_threads.h"
 
@@ -72,8 +73,11 @@ public:
         const Opening& opening = cut_.openings[patch.opening];
         const Polygon* own = around(*joined, to_page_(opening.label.centre));
         if (!own) return patch;
-        patch.outline = *own;
-        std::erase_if(patch.outline.holes, [](const Ring& h) { return std::abs(signed_area(h)) < no_hole; });
+        Polygon longer = *own;
+        std::erase_if(longer.holes, [](const Ring& h) { return std::abs(signed_area(h)) < no_hole; });
+        longer = made_cuttable(longer);
+        if (longer.outer.empty()) return patch;
+        patch.outline = std::move(longer);
         patch.area = area(patch.outline);
         if (!patch.trimmed)
             patch.lip = gap(transformed(opening.outline.outer, to_page_), patch.outline.outer).distance;

@@ -24,6 +24,7 @@ template <class F, Describes<PaperChoice> T> void describe(F& f, T& choice) {
     f.spot("same_as", choice.same_as);
     f.flag("facing", choice.facing);
     f.object("pattern", [&](auto& o) { describe(o, choice.pattern); });
+    if constexpr (std::is_same_v<F, Settler>) std::sort(choice.never.begin(), choice.never.end());
     f.check("never", [&] { return std::is_sorted(choice.never.begin(), choice.never.end()); });
 }
 

@@ -24,6 +24,7 @@ template <class F, Describes<BackingRules> T> void describe(F& f, T& rules) {
     f.values("punches_mm", rules.punches,
              [](auto& v, const char* key, auto& diameter) { v.number(key, diameter, punch_limits); });
     f.flag("punch_on_top", rules.punch_on_top);
+    if constexpr (std::is_same_v<F, Settler>) std::sort(rules.punches.begin(), rules.punches.end());
     f.check("punches_mm", [&] { return std::is_sorted(rules.punches.begin(), rules.punches.end()); });
 }
 
@@ -33,7 +34,11 @@ template <class F, Describes<Division> T> void describe(F& f, T& d) {
     f.whole("rows", d.rows, {1, most_parts});
     f.number("turn_deg", d.turn_deg, turn_limits);
     f.point("at", d.at, division_place_limits);
-    f.check("rows", [&] { return d == within_limits(d) || std::abs(d.turn_deg) > 180; });
+    if constexpr (std::is_same_v<F, Settler>) d = within_limits(d);
+    f.check("rows", [&] {
+        const Division allowed = within_limits(d);
+        return allowed.count == d.count && allowed.rows == d.rows;
+    });
 }
 
 /// Whether no opening is in two groups, and all is in order.

@@ -1,5 +1,6 @@
 // Every method, on random lattices: what a patch promises holds whichever way it is made.
 
+#include "core/geometry/cuttable.h"
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/project/planner.h"
@@ -56,11 +57,15 @@ TEST_P(EveryMethod, KeepsItsPromisesOnRandomLattices) {
     std::mt19937 random(11);
     for (int round = 0; round < testing::rounds(6); ++round) {
         const double lip = 0.5 + 0.01 * static_cast<double>(random() % 600);
-        const Plan plan = shapes_of(
-            project_with(testing::random_lattice(random, 3 + round % 3, 3, 1.5 + round), method, lip));
+        Project project = project_with(testing::random_lattice(random, 3 + round % 3, 3, 1.5 + round), method, lip);
+        const Plan plan = shapes_of(project);
+        project.sections.backing.lips = LipMode::Overlap;
+        for (const Patch& p : shapes_of(project).sections.patches)
+            EXPECT_TRUE(is_cuttable(p.outline)) << "overlapping, opening " << p.opening + 1;
         ASSERT_FALSE(plan.sections.patches.empty());
         for (const Patch& p : plan.sections.patches) {
-            EXPECT_TRUE(is_valid({p.outline}));
+            EXPECT_TRUE(is_cuttable(p.outline));
+            EXPECT_TRUE(p.blank.outer.empty() || is_cuttable(p.blank));
             expect_hidden_behind_bars(plan, p);
             const bool machine =
                 p.fell_back || (method != BackingMethod::Inlay && method != BackingMethod::CutFrom &&

@@ -4,6 +4,8 @@
 #include "core/stop.h"
 
 #include <chrono>
+#include <memory>
+#include <string>
 
 namespace zesty::cli {
 
@@ -22,6 +24,22 @@ private:
     using Clock = std::chrono::steady_clock;
     Clock::time_point start_;
     Clock::time_point end_;
+};
+
+inline constexpr double longest_reading = 10; ///< s
+
+/// Ends the program with exit code 2 and one line when it is still there after so many seconds: nothing is
+/// written while one is on watch.
+class Watch {
+public:
+    Watch(const std::string& message, double seconds);
+    ~Watch();
+    Watch(const Watch&) = delete;
+    Watch& operator=(const Watch&) = delete;
+
+private:
+    struct Inner;
+    std::unique_ptr<Inner> inner_;
 };
 
 } // namespace zesty::cli

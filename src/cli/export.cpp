@@ -1,4 +1,4 @@
-#include "cli/commands.h"
+#include "cli/command.h"
 #include "cli/painting.h"
 #include "cli/proposed.h"
 #include "io/guide/export_all.h"
@@ -7,7 +7,17 @@
 
 namespace zesty::cli {
 
-int run(const Export& args) {
+namespace {
+
+struct Export {
+    std::string project;
+    std::string out;
+    std::string paper = "a4";
+};
+
+} // namespace
+
+static int run(const Export& args) {
     const auto p = planned(args.project, std::nullopt, 10);
     if (!p) return complain(p.error().message);
     const Painting painting;
@@ -16,7 +26,24 @@ int run(const Export& args) {
                    QString::fromStdString(args.out));
     if (!files) return complain(files.error().message);
     for (const QString& f : *files) std::cout << f.toStdString() << "\n";
-    return p->plan.sheets.short_patches.empty() ? done : problems;
+    return exit_code(p->plan);
 }
+
+namespace {
+
+CLI::App* add_export(CLI::App& app, Export& a) {
+    auto* c = app.add_subcommand("export",
+                                 "Write the guide, a cutting file for every sheet and a picture of the page");
+    c->add_option("PROJECT", a.project, ".zesty file")->required();
+    c->add_option("--out", a.out, "Folder to write to")->required();
+    c->add_option("--paper", a.paper, "Paper of the printer")
+        ->capture_default_str()
+        ->check(CLI::IsMember({"a4", "letter"}));
+    return c;
+}
+
+const Registered<Export> export_command(9, add_export, run);
+
+} // namespace
 
 } // namespace zesty::cli

@@ -1,4 +1,4 @@
-#include "cli/commands.h"
+#include "cli/command.h"
 #include "cli/typed.h"
 #include "core/cutfile/cut_file.h"
 #include "core/geometry/lengths.h"
@@ -11,18 +11,21 @@
 
 namespace zesty::cli {
 
-int complain(const std::string& message) {
-    std::string line = message;
-    for (char& c : line)
-        if (c == '\n' || c == '\r') c = ' ';
-    std::cerr << line << "\n";
-    return bad_input;
-}
+namespace {
 
-int run(const Inspect& args) {
+struct Inspect {
+    std::string cut;
+    std::string width;
+    std::string square; ///< side of the square beside a scanned cut
+    bool json = false;
+};
+
+} // namespace
+
+static int run(const Inspect& args) {
     const auto square = typed_length("--square", args.square, 2, 500);
     if (!square) return complain(square.error().message);
-    const auto file = drawing_file(QString::fromStdString(args.cut), {square->value_or(0)});
+    const auto file = read_drawing(args.cut, square->value_or(0));
     if (!file) return complain(file.error().message);
     const auto cut = read_cut((*file)->drawing);
     if (!cut) return complain(args.cut + ": " + cut.error().message);
@@ -49,5 +52,20 @@ int run(const Inspect& args) {
     for (const std::string& w : cut->warnings) std::cout << "note: " << w << "\n";
     return done;
 }
+
+namespace {
+
+CLI::App* add_inspect(CLI::App& app, Inspect& a) {
+    auto* c = app.add_subcommand("inspect", "Measure a cut file: pieces, openings, bars, cut length");
+    c->add_option("CUT", a.cut, "SVG, SVGZ, DXF, PNG or JPEG, or a ZIP with one of them")->required();
+    c->add_option("--width", a.width, "Scale so that the material is this wide, such as 11.5in or 292.1mm");
+    c->add_option("--square", a.square, "Side of the square that lies beside the cut in a scan or photo");
+    c->add_flag("--json", a.json, "Print zesty-inspect/1");
+    return c;
+}
+
+const Registered<Inspect> inspect_command(1, add_inspect, run);
+
+} // namespace
 
 } // namespace zesty::cli

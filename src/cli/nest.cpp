@@ -1,4 +1,4 @@
-#include "cli/commands.h"
+#include "cli/command.h"
 #include "cli/deadline.h"
 #include "io/json_shapes.h"
 #include "io/plan_json.h"
@@ -9,12 +9,23 @@
 namespace zesty::cli {
 
 namespace {
+
+struct Nest {
+    std::string job;
+    unsigned seed = 1;
+    double seconds = 1;
+    bool json = false;
+};
+
+} // namespace
+
+namespace {
 constexpr int first_orders = 2;
 constexpr int until_told_to_stop = 1'000'000;
 constexpr double to_finish = 0.07; ///< seconds kept for checking and writing the answer
 } // namespace
 
-int run(const Nest& args) {
+static int run(const Nest& args) {
     const auto data = read_file(QString::fromStdString(args.job));
     if (!data) return complain(data.error().message);
     const auto document = parse_json(data->toStdString(), args.job);
@@ -34,5 +45,20 @@ int run(const Nest& args) {
         std::cout << result.placements.size() << " pieces placed, " << result.unplaced.size() << " not\n";
     return result.unplaced.empty() ? done : problems;
 }
+
+namespace {
+
+CLI::App* add_nest(CLI::App& app, Nest& a) {
+    auto* c = app.add_subcommand("nest", "Lay irregular pieces on irregular sheets");
+    c->add_option("JOB", a.job, "zesty-nest/1 file")->required();
+    c->add_option("--seed", a.seed, "Seed of the search")->capture_default_str();
+    add_number(*c, "--seconds", a.seconds, "Longest time to think (1)", {0, 3600});
+    c->add_flag("--json", a.json, "Print zesty-nest-result/1");
+    return c;
+}
+
+const Registered<Nest> nest_command(7, add_nest, run);
+
+} // namespace
 
 } // namespace zesty::cli

@@ -1,4 +1,4 @@
-#include "cli/commands.h"
+#include "cli/command.h"
 #include "cli/typed.h"
 #include "core/cutfile/cut_file.h"
 #include "core/geometry/lengths.h"
@@ -12,7 +12,26 @@
 
 namespace zesty::cli {
 
-int run(const New& args) {
+namespace {
+
+struct New {
+    std::string cut;
+    std::string page = "12x12in";
+    std::string margin;
+    std::string width;
+    std::string height;
+    std::string reveal;
+    std::string lip;
+    double turn_deg = 0;
+    bool mirrored = false;
+    std::string square;
+    std::string stash;
+    std::string out;
+};
+
+} // namespace
+
+static int run(const New& args) {
     Project p;
     CutPlacement place;
     double reveal = 0;
@@ -48,7 +67,7 @@ int run(const New& args) {
     const QString cut_path = QString::fromStdString(args.cut);
     const auto square = typed_length("--square", args.square, 2, 500);
     if (!square) return complain(square.error().message);
-    auto drawing = drawing_file(cut_path, {square->value_or(0)});
+    auto drawing = read_drawing(args.cut, square->value_or(0));
     if (!drawing) return complain(drawing.error().message);
     const auto cut = read_cut((*drawing)->drawing);
     if (!cut) return complain(args.cut + ": " + cut.error().message);
@@ -72,5 +91,31 @@ int run(const New& args) {
               << format_size(p.set_out.page.width, p.set_out.page.height, Units::Inches) << "\n";
     return done;
 }
+
+namespace {
+
+CLI::App* add_new(CLI::App& app, New& a) {
+    auto* c = app.add_subcommand("new", "Set a cut out on a page and save the project");
+    c->add_option("CUT", a.cut, "SVG, SVGZ, DXF, PNG or JPEG, or a ZIP with one of them")->required();
+    c->add_option("--page", a.page, "Page size, such as 12x12in or 210x297mm")->capture_default_str();
+    auto* margin =
+        c->add_option("--margin", a.margin, "Border left around the cut (1/2 in unless a size is given)");
+    auto* width = c->add_option("--width", a.width, "Width of the cut instead of a border");
+    auto* height = c->add_option("--height", a.height, "Height of the cut instead of a border");
+    width->excludes(margin)->excludes(height);
+    height->excludes(margin);
+    c->add_option("--reveal", a.reveal, "How much of a frame paper shows round the base");
+    c->add_option("--lip", a.lip, "Lip wanted behind the bars (1/8 in)");
+    add_number(*c, "--turn", a.turn_deg, "Turn of the cut in degrees, clockwise", turn_limits);
+    c->add_flag("--mirror", a.mirrored, "Mirror the cut left to right");
+    c->add_option("--square", a.square, "Side of the square that lies beside the cut in a scan or photo");
+    c->add_option("--stash", a.stash, "zesty-stash/1 file with the paper at hand");
+    c->add_option("--out", a.out, "Project file to write (.zesty)")->required();
+    return c;
+}
+
+const Registered<New> new_command(2, add_new, run);
+
+} // namespace
 
 } // namespace zesty::cli

@@ -1,6 +1,7 @@
-#include "cli/commands.h"
+#include "cli/command.h"
 #include "cli/deadline.h"
 #include "cli/painting.h"
+#include "cli/papers_args.h"
 #include "cli/papers_edit.h"
 #include "cli/reserve_edit.h"
 #include "cli/typed.h"
@@ -135,8 +136,8 @@ void print(const Project& project, const Plan& plan, const Answers& answers) {
 
 } // namespace
 
-int run(const PapersArgs& args) {
-    auto project = open_project(QString::fromStdString(args.project));
+static int run(const PapersArgs& args) {
+    auto project = read_project(args.project);
     if (!project) return complain(project.error().message);
     const Project before = *project;
     if (args.seed) project->seed = *args.seed;
@@ -145,7 +146,7 @@ int run(const PapersArgs& args) {
     if (const auto r = edit_reserved(args, *project); !r) return complain(r.error().message);
     const auto answers = answer(args, planner, *project);
     if (!answers) return complain(answers.error().message);
-    const auto plan = planner.shapes(*project);
+    const auto plan = planner.plan(*project);
     if (!plan) return complain(args.project + ": " + plan.error().message);
     if (const auto r = save_changes(before, *project, args.project, args.out); !r)
         return complain(r.error().message);
@@ -153,7 +154,72 @@ int run(const PapersArgs& args) {
         std::cout << answers_json(*project, *plan, *answers).dump(1) << "\n";
     else
         print(*project, *plan, *answers);
-    return plan->has_problems() ? problems : done;
+    return exit_code(*plan);
 }
+
+namespace {
+
+CLI::App* add_papers(CLI::App& app, PapersArgs& a) {
+    auto* c = app.add_subcommand("papers", "Say which paper goes where, compare proposals and ask why");
+    c->add_option("PROJECT", a.project, ".zesty file")->required();
+    c->add_option("--out", a.out, "Write here instead of the project");
+    const auto one = [&](const char* option, auto& to, const char* says, const char* group) {
+        c->add_option(option, to, says)->group(group);
+    };
+    one("--give", a.give, "4,5:hedge-stripe, or 4:hedge-stripe:B for its other side", "Sections");
+    one("--take-away", a.take, "Takes the papers away: 4,5", "Sections");
+    one("--lock", a.keep, "Proposals leave these papers alone: 4,5", "Sections");
+    one("--unlock", a.loose, "Proposals may change these again", "Sections");
+    one("--never", a.never, "Papers a section must not get: 4:barley,brick-dust", "Sections");
+    one("--allow", a.allow, "And may again", "Sections");
+    one("--same-as", a.same_as, "7:4 gives 7 whatever paper 4 gets", "Sections");
+    one("--facing", a.facing, "7:4 the same, with its stripes slanting the other way", "Sections");
+    one("--own", a.own, "A paper of their own again: 7", "Sections");
+    one("--apart", a.apart, "Papers that must not lie side by side: barley,brick-dust", "Papers");
+    one("--together", a.together, "And may again", "Papers");
+    one("--role", a.role, "hedge-stripe:tie; use-up, spare, tie or none", "Papers");
+    one("--base-paper", a.base_paper, "Paper of the base; none for one that is not in the stash", "Papers");
+    one("--cut-paper", a.cut_paper, "2:gull-print makes the second cut of it; 2:none undoes that", "Papers");
+    c->add_flag("--gut", a.gut, "Cut the middle out of the frame and use it")->group("Papers");
+    c->add_flag("--no-gut", a.no_gut, "Leave the frame whole")->group("Papers");
+    c->add_flag("--under-photos", a.under_photos, "Use what of the base lies under photos")->group("Papers");
+    c->add_flag("--not-under-photos", a.not_under_photos, "Leave that in place")->group("Papers");
+    one("--slants", a.slants, "parallel:35, facing:35 or free: how stripes slant on the page", "Prints");
+    one("--slant", a.slant, "4:35 for one section, in degrees clockwise from level", "Prints");
+    one("--tone", a.tone, "4:0.3: how far from the light end an ombre is cut", "Prints");
+    one("--motif", a.motif, "4:40x60mm brings that point of the print to the middle of the opening",
+        "Prints");
+    one("--run-on", a.run_on, "The print runs on from patch to patch: 4,7", "Prints");
+    one("--reset-pattern", a.reset_pattern, "No wishes about the print any more: 4", "Prints");
+    add_number(*c, "--drift", a.drift, "0 scatters papers over the page, 1 lets light drift into dark",
+               drift_limits)
+        ->group("Colours");
+    one("--light", a.light, "Where the light end is: top, bottom, left or right", "Colours");
+    one("--map", a.map, "What drift follows: gradient, zones or background", "Colours");
+    one("--zones", a.zones, "Colours from the light end on: #f0e0b0,#3050a0", "Colours");
+    one("--weight", a.weight, "differ, spread, print, behind, photo or thrift: spread:1.5, from 0 to 2",
+        "Colours");
+    one("--pin", a.pin, "4 where it lies now, or 4:sheet:rotation:x,y", "Sheets");
+    one("--unpin", a.unpin, "4,5 or all", "Sheets");
+    one("--reserve", a.reserve_for, "OTHER.zesty, whose pieces are to fit on what is left; or PAPERS.stash",
+        "Sheets");
+    one("--stop-reserving", a.stop_reserving, "The name of a page, or all", "Sheets");
+    one("--reserve-size", a.reserve_size, "barley:6x8in keeps such a rectangle, barley:none does not",
+        "Sheets");
+    c->add_option("--proposals", a.proposals, "Works out so many clearly different ones")
+        ->check(CLI::Range(1, 5));
+    c->add_option("--take-proposal", a.take_proposal, "Takes that one of them")->check(CLI::Range(1, 5));
+    c->add_option("--proposal-pictures", a.proposal_pictures, "Folder for a picture of each");
+    c->add_option("--why", a.why, "Why the section has its paper, and what else: 4");
+    c->add_option("--seed", a.seed, "Another seed gives other proposals");
+    add_number(*c, "--seconds", a.seconds, "Longest time to think (20)", {0, 3600});
+    c->add_flag("--json", a.json, "Print zesty-papers/1");
+    either(*c, {{"--gut", "--no-gut"}, {"--under-photos", "--not-under-photos"}});
+    return c;
+}
+
+const Registered<PapersArgs> papers_command(5, add_papers, run);
+
+} // namespace
 
 } // namespace zesty::cli

@@ -11,16 +11,6 @@ namespace zesty::cli {
 
 namespace {
 
-Result<double> typed_number(const std::string& option, const std::string& text, double least, double most) {
-    char* end = nullptr;
-    const double n = std::strtod(text.c_str(), &end);
-    if (text.empty() || *end != 0 || !(n >= least) || !(n <= most))
-        return fail(ErrorKind::BadInput, option + ": '" + text + "' is no number from " +
-                                             std::to_string(std::lround(least)) + " to " +
-                                             std::to_string(std::lround(most)));
-    return n;
-}
-
 class PapersEdit {
 public:
     PapersEdit(const PapersArgs& args, Project& project, Planner& planner)
@@ -199,7 +189,7 @@ private:
                                    : parts[0] == "parallel" ? SlantRule::Parallel
                                                             : SlantRule::Facing;
             if (parts.size() > 1) {
-                const auto deg = typed_number("--slants", parts[1], -360, 360);
+                const auto deg = typed_number("--slants", parts[1], {-360, 360});
                 if (!deg) return tl::make_unexpected(deg.error());
                 p_.match.slants.angle_deg = *deg;
             }
@@ -232,7 +222,7 @@ private:
     Result<void> print_number(const char* option, const std::string& text, double least, double most,
                               Set set) {
         const For f = typed_for(text);
-        const auto n = typed_number(option, f.what, least, most);
+        const auto n = typed_number(option, f.what, {least, most});
         if (!n) return tl::make_unexpected(n.error());
         return each(option, f.which, [&](PaperChoice& c) { set(c.pattern, *n); });
     }
@@ -276,7 +266,7 @@ private:
                 return fail(ErrorKind::BadInput, "--weight: '" + text +
                                                      "' is not like spread:1.5; there are differ, spread, "
                                                      "print, behind, photo and thrift");
-            const auto n = typed_number("--weight", parts[1], 0, 2);
+            const auto n = typed_number("--weight", parts[1], {0, 2});
             if (!n) return tl::make_unexpected(n.error());
             *which->second = *n;
         }
@@ -316,7 +306,7 @@ private:
             }
             if (parts.size() != 4)
                 return fail(ErrorKind::BadInput, "--pin: '" + text + "' is not like 4 or 4:gull#1:90:120,40");
-            const auto turn = typed_number("--pin", parts[2], -360, 360);
+            const auto turn = typed_number("--pin", parts[2], {-360, 360});
             if (!turn) return tl::make_unexpected(turn.error());
             const auto shift = typed_point("--pin", parts[3], "give x,y on the sheet", 10000);
             if (!shift) return tl::make_unexpected(shift.error());

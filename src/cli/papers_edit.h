@@ -1,7 +1,7 @@
 #pragma once
 // What `zesty papers` is told to change, read and done.
 
-#include "cli/commands.h"
+#include "cli/papers_args.h"
 #include "core/project/planner.h"
 
 namespace zesty::cli {

@@ -1,4 +1,4 @@
-#include "cli/commands.h"
+#include "cli/command.h"
 #include "cli/deadline.h"
 #include "cli/proposed.h"
 #include "cli/typed.h"
@@ -13,9 +13,22 @@
 
 namespace zesty::cli {
 
+namespace {
+
+struct PlanArgs {
+    std::string project;
+    std::optional<unsigned> seed;
+    double seconds = 10;
+    std::optional<double> drift;
+    std::string light;
+    bool json = false;
+};
+
+} // namespace
+
 Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, double seconds,
                         const std::function<void(Project&)>& with) {
-    auto project = open_project(QString::fromStdString(path));
+    auto project = read_project(path);
     if (!project) return tl::make_unexpected(project.error());
     if (project->set_out.cuts.empty())
         return fail(ErrorKind::NothingToDo, path + ": the project has no drawing yet");
@@ -37,7 +50,7 @@ Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, d
     return Planned{std::move(*project), std::move(*plan), deadline.seconds()};
 }
 
-int run(const PlanArgs& args) {
+static int run(const PlanArgs& args) {
     std::optional<double> light;
     if (!args.light.empty()) {
         const auto deg = typed_light(args.light);
@@ -50,10 +63,9 @@ int run(const PlanArgs& args) {
     });
     if (!p) return complain(p.error().message);
     const Plan& plan = p->plan;
-    const bool trouble = plan.has_problems() || !plan.sheets.short_patches.empty();
     if (args.json) {
         std::cout << plan_json(p->project, plan, p->seconds).dump() << "\n";
-        return trouble ? problems : done;
+        return exit_code(plan);
     }
     const Units units = p->project.units;
     std::cout << p->project.title << ": cut "
@@ -77,7 +89,26 @@ int run(const PlanArgs& args) {
                   << "\n";
     for (const Finding& f : plan.findings)
         if (f.code != Code::Short) std::cout << f.title << ": " << f.message << "\n";
-    return trouble ? problems : done;
+    return exit_code(plan);
 }
+
+namespace {
+
+CLI::App* add_plan(CLI::App& app, PlanArgs& a) {
+    auto* c =
+        app.add_subcommand("plan", "Choose papers where none are chosen and lay every patch on a sheet");
+    c->add_option("PROJECT", a.project, ".zesty file")->required();
+    c->add_option("--seed", a.seed, "Another seed gives another proposal");
+    add_number(*c, "--seconds", a.seconds, "Longest time to think (10)", {0, 3600});
+    add_number(*c, "--drift", a.drift, "0 scatters papers over the page, 1 lets light drift into dark",
+               drift_limits);
+    c->add_option("--light", a.light, "Where the light end is: top, bottom, left or right");
+    c->add_flag("--json", a.json, "Print zesty-plan/1");
+    return c;
+}
+
+const Registered<PlanArgs> plan_command(6, add_plan, run);
+
+} // namespace
 
 } // namespace zesty::cli

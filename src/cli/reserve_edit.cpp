@@ -59,7 +59,7 @@ Result<void> keep(Project& project, const std::string& text) {
 
 Result<std::vector<ReservedPiece>> taken_by(const std::string& file) {
     const QString path = QString::fromStdString(file);
-    const auto other = open_project(path);
+    const auto other = read_project(file);
     if (!other) return tl::make_unexpected(other.error());
     const auto plan = Planner().plan(*other);
     if (!plan) return fail(plan.error().kind, file + ": " + plan.error().message);

@@ -1,7 +1,7 @@
 #pragma once
 // What `zesty papers` is told about room on the sheets for later.
 
-#include "cli/commands.h"
+#include "cli/papers_args.h"
 #include "core/project/project.h"
 
 namespace zesty::cli {

@@ -1,4 +1,4 @@
-#include "cli/commands.h"
+#include "cli/command.h"
 #include "cli/typed.h"
 #include "core/project/edits.h"
 #include "core/project/planner.h"
@@ -10,6 +10,21 @@
 #include <nlohmann/json.hpp>
 
 namespace zesty::cli {
+
+namespace {
+
+/// Changes what Sections decides, then lists the sections.
+struct SectionsArgs {
+    std::string project;
+    std::string out;
+    std::string by, centre, lasso_box, foam, clearance, punches, lips;
+    int count = 3;
+    std::vector<std::string> group, ungroup, name, treat, method, lip, divide, undivide, order, bars;
+    bool punch_on_top = false, punch_behind = false, compare = false, advise = false;
+    bool json = false;
+};
+
+} // namespace
 
 namespace {
 
@@ -71,11 +86,13 @@ private:
 
     static Result<void> read_division(Division& d, const std::vector<std::string>& parts) {
         const auto turn = [&](std::size_t i) -> Result<void> {
+            if (parts.size() > i + 1)
+                return fail(ErrorKind::BadInput,
+                            "--divide: there is nothing that ':" + parts[i + 1] + "' could say");
             if (parts.size() <= i) return {};
-            char* end = nullptr;
-            d.turn_deg = std::strtod(parts[i].c_str(), &end);
-            if (parts[i].empty() || *end != 0)
-                return fail(ErrorKind::BadInput, "--divide: '" + parts[i] + "' is no angle in degrees");
+            const auto deg = typed_number("--divide", parts[i], turn_limits);
+            if (!deg) return tl::make_unexpected(deg.error());
+            d.turn_deg = *deg;
             return {};
         };
         if (d.kind == Division::Kind::Line) return turn(2);
@@ -84,6 +101,8 @@ private:
             const auto count = typed_numbers("--divide", counts[0], most_parts);
             if (!count) return tl::make_unexpected(count.error());
             d.count = count->front() + 1;
+            if (counts.size() > (d.kind == Division::Kind::Grid ? 2 : 1))
+                return fail(ErrorKind::BadInput, "--divide: '" + parts[2] + "' is no count");
             if (counts.size() > 1) {
                 const auto rows = typed_numbers("--divide", counts[1], most_parts / d.count);
                 if (!rows) return tl::make_unexpected(rows.error());
@@ -326,13 +345,13 @@ void print_table(const std::vector<MethodFigures>& table) {
 
 } // namespace
 
-int run(const SectionsArgs& args) {
-    auto project = open_project(QString::fromStdString(args.project));
+static int run(const SectionsArgs& args) {
+    auto project = read_project(args.project);
     if (!project) return complain(project.error().message);
     const Project before = *project;
     Planner planner;
     if (const auto r = SectionsEdit(args, *project, planner).run(); !r) return complain(r.error().message);
-    const auto plan = planner.shapes(*project);
+    const auto plan = planner.plan(*project);
     if (!plan) return complain(args.project + ": " + plan.error().message);
     std::vector<MethodFigures> table;
     if (args.compare) {
@@ -359,7 +378,58 @@ int run(const SectionsArgs& args) {
         print_sections(*project, *plan, args.advise);
         print_table(table);
     }
-    return plan->has_problems() ? problems : done;
+    return exit_code(*plan);
 }
+
+namespace {
+
+CLI::App* add_sections(CLI::App& app, SectionsArgs& a) {
+    auto* c = app.add_subcommand("sections",
+                                 "Group, divide and treat openings, and compare the ways of backing them");
+    c->add_option("PROJECT", a.project, ".zesty file")->required();
+    c->add_option("--out", a.out, "Write here instead of the project");
+    c->add_option("--by", a.by, "Group by twins, sizes, bands, rings, rows or cuts")->group("Grouping");
+    c->add_option("--count", a.count, "Of sizes, bands or rings")
+        ->check(CLI::Range(1, 100))
+        ->group("Grouping");
+    c->add_option("--centre", a.centre, "Of rings: x,y on the page")->group("Grouping");
+    c->add_option("--group-in", a.lasso_box, "Groups what lies in x,y,x,y")->group("Grouping");
+    c->add_option("--group", a.group, "Makes openings one section: 1,4-6")->group("Grouping");
+    c->add_option("--ungroup", a.ungroup, "Takes sections apart")->group("Grouping");
+    c->add_option("--name", a.name, "3:roofs")->group("Grouping");
+    c->add_option("--order", a.order, "When it is glued: 3:1")->group("Grouping");
+    c->add_option("--divide", a.divide, "7:bands:4, 7:line:30, 7:grid:3x2, 7:rings:3, base:rays:8")
+        ->group("Dividing");
+    c->add_option("--undivide", a.undivide, "Makes it whole again")->group("Dividing");
+    c->add_option("--treat", a.treat,
+                  "4,5:shaker; paper, open, inlay, translucent, shaker, photo, words, cut-from")
+        ->group("Backing");
+    c->add_option("--method", a.method,
+                  "machine, trace, glue, enlarged, inlay, punches, one-sheet, cut-from; 4:punches for one "
+                  "section, 4:page to undo that")
+        ->group("Backing");
+    c->add_option("--lip", a.lip, "1/8in, or 4:1/16in for one section")->group("Backing");
+    c->add_option("--lips", a.lips, "meet or overlap on shared bars")->group("Backing");
+    c->add_option(
+         "--bars", a.bars,
+         "What patches do on single bars: 3,7:overlap between these openings, 3:meet for all bars of one, "
+         "3,7:page to undo that")
+        ->group("Backing");
+    c->add_option("--foam", a.foam, "Width of foam strip for shakers")->group("Backing");
+    c->add_option("--clearance", a.clearance, "Of inlays")->group("Backing");
+    c->add_option("--punches", a.punches, "Diameters at hand: 1,1.5,2in")->group("Backing");
+    c->add_flag("--punch-on-top", a.punch_on_top, "Punched circles on the openings")->group("Backing");
+    c->add_flag("--punch-behind", a.punch_behind, "Punched circles behind the openings")->group("Backing");
+    c->add_flag("--compare", a.compare, "Paper, time and lips of every method");
+    c->add_flag("--advise", a.advise, "Which method suits which section, and why");
+    c->add_flag("--json", a.json, "Print zesty-sections/1");
+    needs(*c, {{"--count", "--by"}, {"--centre", "--by"}});
+    either(*c, {{"--punch-on-top", "--punch-behind"}});
+    return c;
+}
+
+const Registered<SectionsArgs> sections_command(4, add_sections, run);
+
+} // namespace
 
 } // namespace zesty::cli

@@ -1,5 +1,6 @@
-#include "cli/commands.h"
+#include "cli/command.h"
 #include "cli/set_out_answers.h"
+#include "cli/set_out_args.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
 #include "core/project/edits.h"
@@ -85,7 +86,7 @@ private:
         if (!a_.add.empty()) {
             const auto square = typed_length("--square", a_.square, 2, 500);
             if (!square) return tl::make_unexpected(square.error());
-            auto drawing = drawing_file(QString::fromStdString(a_.add), {square->value_or(0)});
+            auto drawing = read_drawing(a_.add, square->value_or(0));
             if (!drawing) return tl::make_unexpected(drawing.error());
             const auto read = read_cut((*drawing)->drawing);
             if (!read) return fail(read.error().kind, a_.add + ": " + read.error().message);
@@ -236,15 +237,23 @@ private:
         return {};
     }
 
+    bool changes_photo() const {
+        return !a_.photo_at.empty() || a_.photo_turn || !a_.protected_parts.empty() || a_.remove_photo ||
+               a_.photo_on_top || a_.photo_behind || !a_.photo_picture.empty();
+    }
+
     Result<void> photo_place() {
         const bool wanted = !a_.photo_at.empty() || a_.photo_turn || !a_.protected_parts.empty() ||
-                            a_.remove_photo || a_.photo > 0 || a_.photo_on_top || !a_.photo_picture.empty();
+                            a_.remove_photo || a_.photo > 0 || a_.photo_on_top || !a_.photo_picture.empty() ||
+                            (a_.photo_behind && a_.photos.empty());
         if (!wanted) return {};
         const int i = a_.photo > 0 ? a_.photo - 1 : static_cast<int>(p_.set_out.photos.size()) - 1;
         if (i < 0 || i >= static_cast<int>(p_.set_out.photos.size()))
             return fail(ErrorKind::BadInput, "--which-photo: there are only " +
                                                  std::to_string(p_.set_out.photos.size()) + " photos");
         Photo& photo = p_.set_out.photos[i];
+        if (a_.photo > 0 && !changes_photo())
+            return fail(ErrorKind::NothingToDo, "--which-photo: nothing is said about the photo");
         if (a_.remove_photo) {
             p_.set_out.photos.erase(p_.set_out.photos.begin() + i);
             return {};
@@ -332,14 +341,14 @@ private:
 
 } // namespace
 
-int run(const SetOutArgs& args) {
-    auto project = open_project(QString::fromStdString(args.project));
+static int run(const SetOutArgs& args) {
+    auto project = read_project(args.project);
     if (!project) return complain(project.error().message);
     const Project before = *project;
     Planner planner;
     SetOutEdit edit(args, *project, planner);
     if (const auto r = edit.run(); !r) return complain(r.error().message);
-    const auto plan = planner.shapes(*project);
+    const auto plan = planner.plan(*project);
     if (!plan) return complain(args.project + ": " + plan.error().message);
     const int cut = edit.cut();
     const bool asks_cutting_mat = !args.mat.empty() || !args.cutting_mat_picture.empty();
@@ -369,7 +378,133 @@ int run(const SetOutArgs& args) {
     } else {
         std::cout << said.str();
     }
-    return plan->has_problems() ? problems : done;
+    return exit_code(*plan);
 }
+
+namespace {
+
+void add_page_options(CLI::App& c, SetOutArgs& a) {
+    c.add_option("--page", a.page, "Size of one page, such as 12x12in")->group("Page");
+    c.add_flag("--spread", a.spread, "Two pages side by side")->group("Page");
+    c.add_flag("--single", a.single, "One page")->group("Page");
+    c.add_option("--gap", a.gap, "Between the pages of a spread")->group("Page");
+    c.add_option("--reveal", a.reveal, "How much of the frame shows: one length, or left,top,right,bottom")
+        ->group("Page");
+    c.add_flag("--strips", a.strips, "A frame of strips")->group("Page");
+    c.add_flag("--whole-frame", a.whole_frame, "A frame cut from one sheet")->group("Page");
+    c.add_option("--glue-lip", a.glue_lip, "Of the frame behind the base")->group("Page");
+    c.add_option("--frame-paper", a.frame_paper, "Id of the frame's paper, or none")->group("Page");
+}
+
+void add_cut_options(CLI::App& c, SetOutArgs& a) {
+    c.add_option("--cut", a.cut, "Which cut the options are for, from 1; the uppermost without it")
+        ->check(CLI::Range(1, 100'000))
+        ->group("Cuts");
+    c.add_option("--add", a.add, "Puts another drawing on the page")->group("Cuts");
+    c.add_option("--square", a.square, "Side of the square beside a scanned cut")->group("Cuts");
+    c.add_flag("--copy", a.copy, "A copy beside the cut")->group("Cuts");
+    c.add_flag("--facing", a.facing, "A copy that faces it")->group("Cuts");
+    c.add_flag("--remove", a.remove, "Takes the cut off the page")->group("Cuts");
+    c.add_flag("--split", a.split, "One cut for each colour, or group, of the drawing")->group("Cuts");
+    c.add_option("--layers", a.layers, "Only these layers, such as 'colour #aa3300', or all")->group("Cuts");
+    c.add_option("--shadow", a.shadow, "A shadow below it, this much larger all round")->group("Cuts");
+    c.add_option("--leave-out", a.leave_out, "Pieces that are not used, such as 2,5-7")->group("Cuts");
+    c.add_option("--only", a.only, "The only pieces that are used")->group("Cuts");
+    c.add_flag("--all-pieces", a.all_pieces, "Uses every piece again")->group("Cuts");
+    c.add_flag("--pieces-from-paper", a.pieces_from_paper, "Its pieces are cut from papers of their own")
+        ->group("Cuts");
+    c.add_option("--margin", a.margin, "Border left to the page")->group("Cuts");
+    c.add_option("--frame-gap", a.frame_gap, "Border left to the base inside the frame")->group("Cuts");
+    c.add_option("--width", a.width, "Width of the cut")->group("Cuts");
+    c.add_option("--height", a.height, "Height of the cut")->group("Cuts");
+    add_number(c, "--turn", a.turn_deg, "Turn in degrees, clockwise", turn_limits)->group("Cuts");
+    c.add_flag("--mirror", a.mirror, "Mirrors it left to right")->group("Cuts");
+    c.add_option("--at", a.at, "Its middle: x,y from the top left")->group("Cuts");
+    c.add_flag("--raise", a.raise, "Above the next cut")->group("Cuts");
+    c.add_flag("--lower", a.lower, "Below the next cut")->group("Cuts");
+    c.add_flag("--above-photos", a.above_photos, "Photos slide behind it")->group("Cuts");
+    c.add_flag("--below-photos", a.below_photos, "Photos lie on it")->group("Cuts");
+}
+
+void add_photo_options(CLI::App& c, SetOutArgs& a) {
+    c.add_option("--photo", a.photos, "Adds a photo: 4x6, or Mia:4x6")->group("Photos");
+    c.add_option("--photo-picture", a.photo_picture, "What it shows: a JPEG or PNG file; none for nothing")
+        ->group("Photos");
+    c.add_flag("--round", a.photo_round, "Trimmed to a circle")->group("Photos");
+    c.add_flag("--behind", a.photo_behind, "Behind the cuts")->group("Photos");
+    c.add_flag("--on-top", a.photo_on_top, "Above the cuts")->group("Photos");
+    c.add_option("--grid", a.grid, "Puts the photo in a grid of columns x rows")->group("Photos");
+    c.add_option("--grid-gap", a.grid_gap, "Between the photos of the grid")->group("Photos");
+    c.add_option("--leave-free", a.leave_free, "Cells of the grid left for paper")
+        ->check(CLI::Range(0, 10'000))
+        ->group("Photos");
+    c.add_option("--which-photo", a.photo, "Which photo the options are for, from 1; the last without it")
+        ->check(CLI::Range(1, 100'000))
+        ->group("Photos");
+    c.add_option("--photo-at", a.photo_at, "Its middle: x,y from the top left")->group("Photos");
+    add_number(c, "--photo-turn", a.photo_turn, "Its tilt in degrees", turn_limits)->group("Photos");
+    c.add_option("--protect", a.protected_parts, "A face: x,y,width,height from the photo's top left")
+        ->group("Photos");
+    c.add_flag("--remove-photo", a.remove_photo, "Takes the photo off the page")->group("Photos");
+}
+
+CLI::App* add_set_out(CLI::App& app, SetOutArgs& a) {
+    auto* c =
+        app.add_subcommand("set-out", "Change page, frame, cuts, photos and size, and see what comes of it");
+    c->add_option("PROJECT", a.project, ".zesty file")->required();
+    c->add_option("--out", a.out, "Write here instead of the project");
+    add_page_options(*c, a);
+    add_cut_options(*c, a);
+    add_photo_options(*c, a);
+    c->add_option("--size-for", a.size_for, "bar=2mm, bar=foam, length=60mm:2.5in or photo=7:4x6[:overlap]")
+        ->group("Size");
+    c->add_option("--fit-photo", a.fit_photo, "The largest print in an opening: 7:4x6[:tuck]")->group("Size");
+    c->add_option("--cutting-mat", a.mat, "The cutting mat; says how many of the cut fit on it")
+        ->group("Size");
+    c->add_option("--cutting-mat-picture", a.cutting_mat_picture,
+                  "Draws the first size, as many as fit, into this PNG")
+        ->group("Size");
+    c->add_option("--sizes", a.sizes, "Sizes to try on the mat, longer side")->group("Size");
+    c->add_flag("--ladder", a.ladder, "What other sizes would do")->group("Size");
+    c->add_flag("--json", a.json, "Print zesty-set-out/1");
+    needs(*c, {{"--square", "--add"},
+               {"--grid", "--photo"},
+               {"--grid-gap", "--grid"},
+               {"--leave-free", "--grid"},
+               {"--round", "--photo"},
+               {"--sizes", "--cutting-mat"},
+               {"--cutting-mat-picture", "--cutting-mat"}});
+    either(*c, {{"--spread", "--single"},
+                {"--strips", "--whole-frame"},
+                {"--raise", "--lower"},
+                {"--above-photos", "--below-photos"},
+                {"--behind", "--on-top"},
+                {"--leave-out", "--only"},
+                {"--leave-out", "--all-pieces"},
+                {"--only", "--all-pieces"},
+                {"--copy", "--facing"},
+                {"--margin", "--frame-gap"},
+                {"--margin", "--width"},
+                {"--margin", "--height"},
+                {"--frame-gap", "--width"},
+                {"--frame-gap", "--height"},
+                {"--width", "--height"},
+                {"--remove", "--only"},
+                {"--remove", "--leave-out"},
+                {"--remove", "--margin"},
+                {"--remove", "--width"},
+                {"--remove", "--height"},
+                {"--remove", "--at"},
+                {"--remove", "--turn"},
+                {"--remove", "--mirror"},
+                {"--remove-photo", "--photo-at"},
+                {"--remove-photo", "--photo-turn"},
+                {"--remove-photo", "--protect"}});
+    return c;
+}
+
+const Registered<SetOutArgs> set_out_command(3, add_set_out, run);
+
+} // namespace
 
 } // namespace zesty::cli

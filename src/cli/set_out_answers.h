@@ -1,7 +1,7 @@
 #pragma once
 // What `zesty set-out` says of the page. Each function writes its words to `out` and gives the same as JSON.
 
-#include "cli/commands.h"
+#include "cli/set_out_args.h"
 #include "core/project/planner.h"
 
 #include <nlohmann/json.hpp>

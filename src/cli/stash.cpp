@@ -1,6 +1,7 @@
 // zesty stash: the database of papers, filled, searched and written out.
 
-#include "cli/commands.h"
+#include "cli/command.h"
+#include "cli/deadline.h"
 #include "cli/reserve_edit.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
@@ -23,6 +24,23 @@ namespace zesty::cli {
 
 namespace {
 
+/// Changes the database of papers, then lists those that are looked for.
+struct StashArgs {
+    std::string stash;
+    std::string import, export_to, remove, reserve, release;
+    std::string add, name, colour, picture, pattern, direction, strip, repeat, kept_in, notes;
+    std::string back_colour, back_picture, back_pattern, back_direction;
+    std::vector<std::string> sheets;
+    std::string offcut, square;
+    std::string find, like, kind, room;
+    bool in_stock = false, crop = false;
+    bool json = false;
+};
+
+} // namespace
+
+namespace {
+
 using nlohmann::json;
 
 bool ends_in(const std::string& path, const char* ending) {
@@ -30,6 +48,7 @@ bool ends_in(const std::string& path, const char* ending) {
 }
 
 Result<Stash> read_papers(const std::string& path) {
+    const Watch watch(path + ": reading this takes over 10 s; it was given up", longest_reading);
     if (!ends_in(path, ".csv")) return read_stash(QString::fromStdString(path));
     const auto data = read_file(QString::fromStdString(path));
     if (!data) return tl::make_unexpected(data.error());
@@ -181,55 +200,74 @@ void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& 
 }
 
 /// A paper that is there already gets more sheets when nothing else is said of it.
-Result<void> add(StashArgs a, StashStore& store) {
-    const auto now = store.read();
-    if (!now) return tl::make_unexpected(now.error());
-    const int there = now->find(a.add);
+Result<Stash> added(StashArgs a, const Stash& now) {
+    const int there = now.find(a.add);
     const bool only_sheets = there >= 0 && a.colour.empty() && a.picture.empty() && a.back_colour.empty() &&
                              a.back_picture.empty();
-    if (only_sheets) a.colour = format_colour(now->papers[there].colour);
+    if (only_sheets) a.colour = format_colour(now.papers[there].colour);
     auto typed = typed_paper(a);
-    if (!typed) return tl::make_unexpected(typed.error());
-    if (only_sheets) {
-        Paper paper = now->papers[there];
-        const auto& more = typed->papers.front().sheets;
-        paper.sheets.insert(paper.sheets.end(), more.begin(), more.end());
-        typed->papers = {std::move(paper)};
-    }
-    return store.put(*typed);
+    if (!typed || !only_sheets) return typed;
+    Paper paper = now.papers[there];
+    const auto& more = typed->papers.front().sheets;
+    paper.sheets.insert(paper.sheets.end(), more.begin(), more.end());
+    typed->papers = {std::move(paper)};
+    return typed;
 }
 
-Result<void> change(const StashArgs& a, StashStore& store) {
+/// What is to be done, read and worked out before the database is touched.
+struct Wanted {
+    std::optional<Stash> import;
+    std::vector<ReservedPiece> reserve;
+};
+
+Result<Wanted> wanted(const StashArgs& a) {
+    Wanted out;
     if (!a.import.empty()) {
-        const auto papers = read_papers(a.import);
+        auto papers = read_papers(a.import);
         if (!papers) return tl::make_unexpected(papers.error());
-        if (auto r = store.put(*papers); !r) return r;
+        out.import = std::move(*papers);
     }
     if (!a.add.empty())
-        if (auto r = add(a, store); !r) return r;
+        // Of a paper that is not there yet; of one that is, colour or picture may be missing here.
+        if (auto typed = added(a, {}); !typed && (!a.colour.empty() || !a.picture.empty()))
+            return tl::make_unexpected(typed.error());
+    if (!a.reserve.empty()) {
+        auto pieces = taken_by(a.reserve);
+        if (!pieces) return tl::make_unexpected(pieces.error());
+        out.reserve = std::move(*pieces);
+    }
+    return out;
+}
+
+Result<void> change(const StashArgs& a, const Wanted& wanted, StashStore& store) {
+    if (wanted.import)
+        if (auto r = store.put(*wanted.import); !r) return r;
+    if (!a.add.empty())
+        if (auto r = store.change([&](const Stash& now) { return added(a, now); }); !r) return r;
     if (!a.remove.empty())
         if (auto r = store.remove(a.remove); !r) return r;
     if (!a.release.empty())
         if (auto r = store.reserve(page_key(QString::fromStdString(a.release)), {}); !r) return r;
     if (a.reserve.empty()) return {};
-    const auto pieces = taken_by(a.reserve);
-    if (!pieces) return tl::make_unexpected(pieces.error());
-    return store.reserve(page_key(QString::fromStdString(a.reserve)), *pieces);
+    return store.reserve(page_key(QString::fromStdString(a.reserve)), wanted.reserve);
 }
 
 } // namespace
 
-int run(const StashArgs& args) {
-    const bool changes = !args.import.empty() || !args.add.empty() || !args.remove.empty() ||
-                         !args.reserve.empty() || !args.release.empty();
+static int run(const StashArgs& args) {
     const QString path = QString::fromStdString(args.stash);
-    if (!changes && !QFileInfo::exists(path)) return complain(args.stash + ": there is no such file");
+    const bool makes = !args.import.empty() || !args.add.empty();
+    if (!makes && !QFileInfo::exists(path)) return complain(args.stash + ": there is no such file");
     // What is typed wrongly is found before anything is written.
     const auto query = typed_query(args);
     if (!query) return complain(query.error().message);
+    const auto what = wanted(args);
+    if (!what) return complain(what.error().message);
+    if (makes && !QFileInfo::exists(path) && !args.add.empty())
+        if (const auto typed = added(args, {}); !typed) return complain(typed.error().message);
     auto store = StashStore::open(path);
     if (!store) return complain(store.error().message);
-    if (const auto r = change(args, *store); !r) return complain(r.error().message);
+    if (const auto r = change(args, *what, *store); !r) return complain(r.error().message);
     const auto stash = store->read();
     if (!stash) return complain(stash.error().message);
     if (!args.export_to.empty()) {
@@ -240,5 +278,68 @@ int run(const StashArgs& args) {
     list(*stash, *reserved, found_in(*stash, *query), args.json);
     return done;
 }
+
+namespace {
+
+CLI::App* add_stash(CLI::App& app, StashArgs& a) {
+    auto* c = app.add_subcommand("stash", "Keep papers in a database: fill it, search it, write it out");
+    c->add_option("STASH", a.stash, "The database; made when papers are put into it")->required();
+    c->add_option("--import", a.import, "Takes in a stash: JSON, CSV or another database")->group("Changing");
+    c->add_option("--add", a.add, "Adds a paper, replaces the one with this id, or adds sheets to it")
+        ->group("Changing");
+    c->add_option("--remove", a.remove, "Takes the paper with this id out")->group("Changing");
+    c->add_option("--reserve", a.reserve, "P.zesty: other pages are told what it takes")->group("Pages");
+    c->add_option("--release", a.release, "P.zesty: it takes nothing any more")->group("Pages");
+    c->add_option("--name", a.name, "Of the paper added")->group("A paper");
+    c->add_option("--colour", a.colour, "#rrggbb")->group("A paper");
+    c->add_option("--picture", a.picture,
+                  "PNG or JPEG of a whole sheet; kind, direction and repeat come from it")
+        ->group("A paper");
+    c->add_option("--pattern", a.pattern, "solid, small, large, stripe, ombre or picture")->group("A paper");
+    c->add_option("--direction", a.direction, "free, half or fixed")->group("A paper");
+    c->add_option("--sheet", a.sheets, "12x12in or 6x6in*4")->group("A paper");
+    c->add_option("--offcut", a.offcut, "A scrap, measured from a picture of it beside a square")
+        ->group("A paper");
+    c->add_option("--square", a.square, "Side of that square; 1 in otherwise")->group("A paper");
+    c->add_flag("--crop", a.crop, "Its pictures show the sheet on a plain ground: crop them to it")
+        ->group("A paper");
+    c->add_option("--back-colour", a.back_colour, "Of side B")->group("A paper");
+    c->add_option("--back-picture", a.back_picture, "Of side B, alone and edge to edge")->group("A paper");
+    c->add_option("--back-pattern", a.back_pattern, "Of side B")->group("A paper");
+    c->add_option("--back-direction", a.back_direction, "Of side B")->group("A paper");
+    c->add_option("--repeat", a.repeat, "After which the print begins anew")->group("A paper");
+    c->add_option("--strip", a.strip, "Width of the branding strip along the lower edge")->group("A paper");
+    c->add_option("--kept-in", a.kept_in, "Where it is")->group("A paper");
+    c->add_option("--notes", a.notes, "Anything else")->group("A paper");
+    c->add_option("--find", a.find, "Words in name, notes, place or id")->group("Looking");
+    c->add_option("--like", a.like, "Papers near the colour #rrggbb, nearest first")->group("Looking");
+    c->add_option("--kind", a.kind, "solid, small, large, stripe, ombre or picture")->group("Looking");
+    c->add_option("--room", a.room, "Papers with a sheet of at least this size")->group("Looking");
+    c->add_flag("--in-stock", a.in_stock, "Papers of which something is left")->group("Looking");
+    c->add_option("--export", a.export_to, "Writes everything as JSON or CSV with its pictures beside it");
+    c->add_flag("--json", a.json, "Print zesty-stash/1");
+    needs(*c, {{"--name", "--add"},
+               {"--colour", "--add"},
+               {"--picture", "--add"},
+               {"--pattern", "--add"},
+               {"--direction", "--add"},
+               {"--sheet", "--add"},
+               {"--offcut", "--add"},
+               {"--square", "--offcut"},
+               {"--crop", "--add"},
+               {"--back-colour", "--add"},
+               {"--back-picture", "--add"},
+               {"--back-pattern", "--add"},
+               {"--back-direction", "--add"},
+               {"--repeat", "--add"},
+               {"--strip", "--add"},
+               {"--kept-in", "--add"},
+               {"--notes", "--add"}});
+    return c;
+}
+
+const Registered<StashArgs> stash_command(8, add_stash, run);
+
+} // namespace
 
 } // namespace zesty::cli

@@ -1,5 +1,7 @@
 #include "cli/typed.h"
 
+#include "io/edge.h"
+
 #include <charconv>
 #include <map>
 
@@ -100,6 +102,18 @@ Result<std::vector<int>> typed_numbers(const std::string& option, const std::str
         for (int n = *from; n <= *to; ++n) out.push_back(n - 1);
     }
     return out;
+}
+
+Result<double> typed_number(const std::string& option, const std::string& text, Limits limits) {
+    if (const auto n = number_from(text, limits)) return *n;
+    const auto plain = [](double n) {
+        std::string out = std::to_string(n);
+        out.erase(out.find_last_not_of('0') + 1);
+        if (out.ends_with('.')) out.pop_back();
+        return out;
+    };
+    return fail(ErrorKind::BadInput, option + ": '" + text + "' is no number from " + plain(limits.least) +
+                                         " to " + plain(limits.most));
 }
 
 Result<double> typed_light(const std::string& text) {

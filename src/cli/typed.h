@@ -27,6 +27,9 @@ Result<Point> typed_point(const std::string& option, const std::string& text, co
 /// Whole numbers from 1 with commas and ranges, "1,4-6"; none above `most`. They come back counted from 0.
 Result<std::vector<int>> typed_numbers(const std::string& option, const std::string& text, int most);
 
+/// A finite number within the limits.
+Result<double> typed_number(const std::string& option, const std::string& text, Limits limits);
+
 /// "top", "right", ...: where the light end is, in degrees.
 Result<double> typed_light(const std::string& text);
 

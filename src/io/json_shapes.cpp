@@ -1,10 +1,16 @@
 #include "io/json_shapes.h"
 
+#include "core/limits.h"
+
 #include <cmath>
 
 namespace zesty {
 
 using nlohmann::json;
+
+namespace {
+constexpr Limits outline_limits{-1e6, 1e6};
+}
 
 double rounded(double mm) {
     const double r = std::round(mm * 1e4) / 1e4;
@@ -50,7 +56,7 @@ Result<Polygon> polygon_from(const json& j, const std::string& where) {
         for (const json& p : j[i]) {
             if (!p.is_array() || p.size() != 2 || !p[0].is_number() || !p[1].is_number()) return wrong();
             ring.push_back({p[0].get<double>(), p[1].get<double>()});
-            if (std::abs(ring.back().x) > 1e6 || std::abs(ring.back().y) > 1e6) return wrong();
+            if (!outline_limits.hold(ring.back().x) || !outline_limits.hold(ring.back().y)) return wrong();
         }
         while (ring.size() > 3 && ring.front() == ring.back()) ring.pop_back();
         if (i == 0)
@@ -61,11 +67,48 @@ Result<Polygon> polygon_from(const json& j, const std::string& where) {
     return out;
 }
 
+namespace {
+
+constexpr int deepest = 100;
+constexpr std::size_t most_values = 3'000'000;
+
+/// How deep brackets nest and how many values there are, at most: before anything is built of them.
+bool is_bounded(const std::string& text) {
+    int depth = 0;
+    std::size_t values = 0;
+    bool quoted = false;
+    for (std::size_t i = 0; i < text.size(); ++i) {
+        const char c = text[i];
+        if (quoted) {
+            if (c == '\\') ++i;
+            quoted = c != '"';
+            continue;
+        }
+        quoted = c == '"';
+        if (c == '[' || c == '{') {
+            if (++depth > deepest) return false;
+            ++values;
+        } else if (c == ']' || c == '}') {
+            --depth;
+        } else if (c == ',' || c == ':') {
+            ++values;
+        }
+        if (values > most_values) return false;
+    }
+    return true;
+}
+
+} // namespace
+
 Result<json> parse_json(const std::string& text, const std::string& what) {
+    if (!is_bounded(text))
+        return fail(ErrorKind::TooLarge, what + ": more than 100 levels of brackets or 3,000,000 values");
     try {
         return json::parse(text);
     } catch (const json::parse_error& e) {
         return fail(ErrorKind::BadInput, what + ": this is not JSON (byte " + std::to_string(e.byte) + ")");
+    } catch (const json::exception&) {
+        return fail(ErrorKind::BadInput, what + ": a number in it is too large");
     }
 }
 

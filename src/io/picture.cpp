@@ -42,9 +42,15 @@ Result<QImage> read_picture(const QByteArray& data, QSize fit) {
     const QSize size = reader.size();
     if (static_cast<qint64>(size.width()) * size.height() > most_pixels)
         return fail(ErrorKind::TooLarge, "the picture has more than 60 million pixels");
-    if (fit.isValid()) reader.setScaledSize(fit);
-    const QImage image = reader.read();
+    // Colours out of a palette cannot be mixed before they are looked up.
+    const bool palette = reader.imageFormat() == QImage::Format_Mono ||
+                         reader.imageFormat() == QImage::Format_MonoLSB ||
+                         reader.imageFormat() == QImage::Format_Indexed8;
+    if (fit.isValid() && !palette) reader.setScaledSize(fit);
+    QImage image = reader.read();
     if (image.isNull()) return damaged();
+    if (palette) image = image.convertToFormat(QImage::Format_ARGB32);
+    if (palette && fit.isValid()) image = image.scaled(fit, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
     return image;
 }
 

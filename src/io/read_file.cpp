@@ -3,6 +3,7 @@
 #include <QFile>
 #include <QFileInfo>
 #include <QSaveFile>
+#include <cerrno>
 #include <zlib.h>
 
 namespace zesty {
@@ -18,7 +19,12 @@ Result<QByteArray> read_file(const QString& path, qint64 most_bytes) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
         return fail(ErrorKind::Unreadable, name + ": " + file.errorString().toStdString());
-    return file.readAll();
+    // What says it is empty may still go on for ever.
+    QByteArray data = file.read(most_bytes + 1);
+    if (data.size() > most_bytes)
+        return fail(ErrorKind::TooLarge,
+                    name + ": larger than the " + std::to_string(most_bytes >> 20) + " MB that are read");
+    return data;
 }
 
 Result<QByteArray> unzipped(const QByteArray& data, qint64 most_bytes) {
@@ -47,12 +53,25 @@ Result<QByteArray> unzipped(const QByteArray& data, qint64 most_bytes) {
     return out;
 }
 
-Result<void> write_file(const QString& path, const QByteArray& data) {
-    QSaveFile file(path);
-    if (!file.open(QIODevice::WriteOnly) || file.write(data) != data.size() || !file.commit())
-        return fail(ErrorKind::Unwritable,
-                    path.toStdString() + ": cannot be written: " + file.errorString().toStdString());
+Result<void> may_be_written(const QString& path) {
+    const std::string name = path.toStdString();
+    const QFileInfo there(path);
+    if (there.exists() && !there.isFile())
+        return fail(ErrorKind::Unwritable, name + ": this is not a file, so nothing is written over it");
+    if (!QFileInfo(there.absolutePath()).isDir())
+        return fail(ErrorKind::Unwritable, name + ": there is no such folder");
     return {};
+}
+
+Result<void> write_file(const QString& path, const QByteArray& data) {
+    const std::string name = path.toStdString();
+    if (auto r = may_be_written(path); !r) return r;
+    QSaveFile file(path);
+    if (file.open(QIODevice::WriteOnly) && file.write(data) == data.size() && file.commit()) return {};
+    const bool full = file.error() == QFileDevice::ResourceError || errno == ENOSPC || errno == EDQUOT;
+    return fail(ErrorKind::Unwritable,
+                name + (full ? ": there is no space left on the disk"
+                             : ": cannot be written: " + file.errorString().toStdString()));
 }
 
 } // namespace zesty

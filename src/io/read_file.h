@@ -15,6 +15,9 @@ Result<QByteArray> read_file(const QString& path, qint64 most_bytes = 128LL << 2
 /// Undoes gzip; data that is not gzip comes back as it is.
 Result<QByteArray> unzipped(const QByteArray& data, qint64 most_bytes = 256LL << 20);
 
+/// Only a regular file, or a new one in a folder that is there, is written.
+Result<void> may_be_written(const QString& path);
+
 Result<void> write_file(const QString& path, const QByteArray& data);
 
 } // namespace zesty

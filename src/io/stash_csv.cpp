@@ -2,6 +2,7 @@
 
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
+#include "io/edge.h"
 #include "io/json_shapes.h"
 
 #include <array>
@@ -19,6 +20,8 @@ constexpr std::array columns{
     "width_mm",     "height_mm",      "outline",        "count",         "repeat_mm",   "strip_mm",
     "weight_gsm",   "kept_in",        "notes",          "angle_deg",     "back_colour", "back_image",
     "back_pattern", "back_direction", "back_repeat_mm", "back_angle_deg"};
+
+constexpr Limits number_limits{-1e6, 1e6};
 
 std::string quoted(const std::string& text) {
     if (text.find_first_of(",\"\r\n") == std::string::npos) return text;
@@ -46,7 +49,7 @@ std::string outline_text(const Polygon& p) {
 }
 
 /// Rows of fields; a quote that is never closed runs to the end.
-std::vector<std::vector<std::string>> rows_of(const std::string& text) {
+std::vector<std::vector<std::string>> rows_of(const std::string& text, char separator) {
     std::vector<std::vector<std::string>> rows;
     std::vector<std::string> row{""};
     bool in_quotes = false;
@@ -61,7 +64,7 @@ std::vector<std::vector<std::string>> rows_of(const std::string& text) {
                 in_quotes = false;
         } else if (c == '"') {
             in_quotes = true;
-        } else if (c == ',') {
+        } else if (c == separator) {
             row.emplace_back();
         } else if (c == '\n') {
             rows.push_back(std::move(row));
@@ -84,12 +87,12 @@ std::vector<std::string> parted(const std::string& text, char by) {
     return out;
 }
 
-Result<double> number_in(const std::string& text, const std::string& where) {
-    double value = 0;
-    const auto [end, error] = std::from_chars(text.data(), text.data() + text.size(), value);
-    if (error != std::errc{} || end != text.data() + text.size())
-        return fail(ErrorKind::BadInput, where + ": \"" + text + "\" is not a number");
-    return value;
+Result<double> number_in(std::string text, const std::string& where) {
+    if (std::count(text.begin(), text.end(), ',') == 1 && text.find('.') == std::string::npos)
+        text[text.find(',')] = '.';
+    const auto value = number_from(text, number_limits);
+    if (!value) return fail(ErrorKind::BadInput, where + ": \"" + text + "\" is not a number");
+    return *value;
 }
 
 Result<json> outline_json(const std::string& text, const std::string& where) {
@@ -207,9 +210,13 @@ std::string stash_csv(const Stash& stash) {
     return out;
 }
 
-Result<Stash> stash_from_csv(const std::string& text, const std::string& what,
+Result<Stash> stash_from_csv(const std::string& bytes, const std::string& what,
                              const PictureSource& pictures) {
-    const auto rows = rows_of(text);
+    const std::string text = utf8_of(bytes);
+    // Where commas are in numbers, tables are saved with semicolons.
+    const std::string head = text.substr(0, text.find('\n'));
+    const auto separators = [&](char c) { return std::count(head.begin(), head.end(), c); };
+    const auto rows = rows_of(text, separators(';') > separators(',') ? ';' : ',');
     if (rows.empty() || std::find(rows[0].begin(), rows[0].end(), "id") == rows[0].end())
         return fail(ErrorKind::BadInput, what + ": the first row does not name a column \"id\"");
     json papers = json::array();

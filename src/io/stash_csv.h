@@ -13,6 +13,7 @@ namespace zesty {
 std::string stash_csv(const Stash& stash);
 
 /// The columns may come in any order; those that are missing are empty. Pictures as for stash_from().
-Result<Stash> stash_from_csv(const std::string& text, const std::string& what, const PictureSource& pictures);
+Result<Stash> stash_from_csv(const std::string& bytes, const std::string& what,
+                             const PictureSource& pictures);
 
 } // namespace zesty

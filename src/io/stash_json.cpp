@@ -4,6 +4,7 @@
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
 #include "core/stash/look_of_paper.h"
+#include "io/fields/description.h"
 #include "io/json_shapes.h"
 #include "io/picture.h"
 #include "io/read_file.h"
@@ -169,6 +170,10 @@ Result<Paper> paper_from(const json& j, const std::string& what, std::size_t num
         return fail(ErrorKind::BadInput, where + " has no \"id\"");
     Paper paper;
     paper.id = j["id"].get<std::string>();
+    for (const char* key : {"id", "name", "notes", "kept_in", "image"})
+        if (j.contains(key) && j[key].is_string() && !is_short_text(j[key].get_ref<const std::string&>()))
+            return fail(ErrorKind::BadInput,
+                        where + ": \"" + key + "\" holds what is no text, or too much of it");
     where = what + ": paper \"" + paper.id + "\"";
     paper.name = j.contains("name") && j["name"].is_string() ? j["name"].get<std::string>() : paper.id;
     if (!j.contains("sheets") || !j["sheets"].is_array())

@@ -18,8 +18,15 @@ using nlohmann::json;
 namespace {
 
 constexpr int version = 3;
-constexpr int program = 0x5A535448; ///< "ZSTH", what SQLite calls the application id
-constexpr int patience_ms = 3000;   ///< while another program writes
+constexpr int program = 0x5A535448;  ///< "ZSTH", what SQLite calls the application id
+constexpr int patience_ms = 10'000;  ///< while another program writes
+constexpr int most_steps = 100'000;  ///< of a thousand instructions each that one question may take
+constexpr int most_bytes = 64 << 20; ///< of one value
+
+/// Counts the steps of a question down; one that goes on for ever is given up.
+int count_down(void* steps_left) {
+    return --*static_cast<int*>(steps_left) < 0;
+}
 
 /// A statement with its values; the first step that fails is what it comes to.
 class Statement {
@@ -88,6 +95,8 @@ StashStore::StashStore(StashStore&&) noexcept = default;
 StashStore& StashStore::operator=(StashStore&&) noexcept = default;
 
 tl::unexpected<Error> StashStore::trouble(const char* doing) const {
+    if (sqlite3_errcode(db_.get()) == SQLITE_FULL)
+        return fail(ErrorKind::Unwritable, what_ + ": there is no space left on the disk");
     return fail(ErrorKind::Unwritable,
                 what_ + ": the stash cannot be " + doing + " (" + sqlite3_errmsg(db_.get()) + ")");
 }
@@ -108,6 +117,9 @@ Result<StashStore> StashStore::open(const QString& path) {
     out.db_.reset(db);
     if (opened != SQLITE_OK) return fail(ErrorKind::Unreadable, out.what_ + ": the stash cannot be opened");
     sqlite3_busy_timeout(db, patience_ms);
+    sqlite3_limit(db, SQLITE_LIMIT_LENGTH, most_bytes);
+    out.steps_left_ = std::make_unique<int>(most_steps);
+    sqlite3_progress_handler(db, 1000, count_down, out.steps_left_.get());
     if (there) {
         // Looked at before anything is written: what belongs to others stays as it is.
         const int of = pragma(db, "PRAGMA application_id");
@@ -117,16 +129,17 @@ Result<StashStore> StashStore::open(const QString& path) {
             return fail(ErrorKind::NewerFormat, out.what_ +
                                                     ": written by a newer version of this program (format " +
                                                     std::to_string(format) + ")");
+        // Tables of their own names, and nothing that computes: no views, no triggers.
+        if (pragma(db, "SELECT count(*) FROM sqlite_master WHERE type IN ('view', 'trigger')") > 0 ||
+            pragma(db, "SELECT count(*) FROM sqlite_master WHERE type = 'table' AND name IN ('papers', "
+                       "'pictures')") != 2)
+            return fail(ErrorKind::BadInput, out.what_ + ": this database is not as a stash is made");
         Statement check(db, "PRAGMA quick_check");
         if (!check.row() || check.bytes(0) != "ok")
             return fail(ErrorKind::BadInput, out.what_ + ": the stash database is damaged");
     }
     if (auto r = out.run("PRAGMA synchronous = FULL"); !r) return tl::make_unexpected(r.error());
-    if (!there)
-        if (auto r = out.prepare(); !r) return tl::make_unexpected(r.error());
-    if (there)
-        if (auto r = out.bring_up_to_date(pragma(db, "PRAGMA user_version")); !r)
-            return tl::make_unexpected(r.error());
+    if (auto r = out.bring_up_to_date(); !r) return tl::make_unexpected(r.error());
     return out;
 }
 
@@ -135,19 +148,42 @@ Result<void> StashStore::run(const char* sql) {
     return {};
 }
 
-Result<void> StashStore::prepare() {
-    const std::string sql =
-        "BEGIN IMMEDIATE;"
-        "CREATE TABLE papers(id TEXT PRIMARY KEY, place INTEGER, paper TEXT NOT NULL);"
-        "CREATE TABLE pictures(name TEXT PRIMARY KEY, bytes BLOB NOT NULL);"
-        "CREATE TABLE reserved(page TEXT, paper TEXT, area REAL, pieces TEXT NOT NULL DEFAULT '[]', "
-        "PRIMARY KEY(page, paper));"
-        "PRAGMA application_id = " +
-        std::to_string(program) + ";PRAGMA user_version = " + std::to_string(version) + ";COMMIT";
-    return run(sql.c_str());
+Result<void> StashStore::in_one_transaction(const std::function<Result<void>()>& change) {
+    *steps_left_ = most_steps;
+    if (auto r = run("BEGIN IMMEDIATE"); !r) return r;
+    if (auto r = change(); !r) {
+        (void)run("ROLLBACK");
+        return r;
+    }
+    auto done = run("COMMIT");
+    if (!done) (void)run("ROLLBACK");
+    return done;
+}
+
+/// Makes the tables, or adds what older versions had not: version 1 had no pages, version 2 no pieces of
+/// them. Which version it is is asked again once nobody else can write, as another program may have done it
+/// meanwhile.
+Result<void> StashStore::bring_up_to_date() {
+    if (pragma(db_.get(), "PRAGMA user_version") >= version) return {};
+    return in_one_transaction([&]() -> Result<void> {
+        const int format = pragma(db_.get(), "PRAGMA user_version");
+        if (format >= version) return {};
+        std::string sql;
+        if (format < 1)
+            sql += "CREATE TABLE papers(id TEXT PRIMARY KEY, place INTEGER, paper TEXT NOT NULL);"
+                   "CREATE TABLE pictures(name TEXT PRIMARY KEY, bytes BLOB NOT NULL);";
+        if (format < 2)
+            sql += "CREATE TABLE IF NOT EXISTS reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, "
+                   "paper));";
+        sql += "ALTER TABLE reserved ADD COLUMN pieces TEXT NOT NULL DEFAULT '[]';"
+               "PRAGMA application_id = " +
+               std::to_string(program) + ";PRAGMA user_version = " + std::to_string(version);
+        return run(sql.c_str());
+    });
 }
 
 Result<Stash> StashStore::read() const {
+    *steps_left_ = most_steps;
     json papers = json::array();
     Statement all(db_.get(), "SELECT paper FROM papers ORDER BY place, id");
     while (all.row()) {
@@ -181,51 +217,41 @@ Result<void> StashStore::write(const Stash& papers) {
     return {};
 }
 
+Result<void> StashStore::change(const std::function<Result<Stash>(const Stash& now)>& change) {
+    return in_one_transaction([&]() -> Result<void> {
+        const auto now = read();
+        if (!now) return tl::make_unexpected(now.error());
+        const auto papers = change(*now);
+        if (!papers) return tl::make_unexpected(papers.error());
+        if (auto r = write(*papers); !r) return r;
+        // Saved means it opens: what the whole comes to is read before it is kept.
+        if (const auto again = read(); !again) return tl::make_unexpected(again.error());
+        return {};
+    });
+}
+
 Result<void> StashStore::put(const Stash& papers) {
-    if (auto r = run("BEGIN IMMEDIATE"); !r) return r;
-    if (auto r = write(papers); !r) {
-        (void)run("ROLLBACK");
-        return r;
-    }
-    return run("COMMIT");
+    return change([&](const Stash&) { return papers; });
 }
 
 Result<void> StashStore::remove(const std::string& id) {
-    const auto before = read();
-    if (!before) return tl::make_unexpected(before.error());
-    const int at = before->find(id);
-    if (at < 0) return fail(ErrorKind::NothingToDo, what_ + ": there is no paper \"" + id + "\"");
-    std::set<std::string> unused = pictures_of(before->papers[static_cast<std::size_t>(at)]);
-    for (const Paper& other : before->papers)
-        if (other.id != id)
-            for (const std::string& name : pictures_of(other)) unused.erase(name);
-    if (auto r = run("BEGIN IMMEDIATE"); !r) return r;
-    Statement paper(db_.get(), "DELETE FROM papers WHERE id = ?");
-    bool good = paper.text(1, id).done();
-    for (const std::string& name : unused) {
-        Statement gone(db_.get(), "DELETE FROM pictures WHERE name = ?");
-        good = good && gone.text(1, name).done();
-    }
-    if (!good) {
-        const auto error = trouble("written");
-        (void)run("ROLLBACK");
-        return error;
-    }
-    return run("COMMIT");
-}
-
-/// Version 1 had no pages, version 2 no pieces of them.
-Result<void> StashStore::bring_up_to_date(int format) {
-    if (format >= version) return {};
-    std::string sql = "BEGIN IMMEDIATE;";
-    if (format < 2)
-        sql += "CREATE TABLE IF NOT EXISTS reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, "
-               "paper));";
-    sql += "ALTER TABLE reserved ADD COLUMN pieces TEXT NOT NULL DEFAULT '[]';";
-    sql += "PRAGMA user_version = " + std::to_string(version) + ";COMMIT";
-    auto done = run(sql.c_str());
-    if (!done) (void)run("ROLLBACK");
-    return done;
+    return in_one_transaction([&]() -> Result<void> {
+        const auto before = read();
+        if (!before) return tl::make_unexpected(before.error());
+        const int at = before->find(id);
+        if (at < 0) return fail(ErrorKind::NothingToDo, what_ + ": there is no paper \"" + id + "\"");
+        std::set<std::string> unused = pictures_of(before->papers[static_cast<std::size_t>(at)]);
+        for (const Paper& other : before->papers)
+            if (other.id != id)
+                for (const std::string& name : pictures_of(other)) unused.erase(name);
+        Statement paper(db_.get(), "DELETE FROM papers WHERE id = ?");
+        bool good = paper.text(1, id).done();
+        for (const std::string& name : unused) {
+            Statement gone(db_.get(), "DELETE FROM pictures WHERE name = ?");
+            good = good && gone.text(1, name).done();
+        }
+        return good ? Result<void>{} : trouble("written");
+    });
 }
 
 Result<void> StashStore::reserve(const std::string& page, const std::vector<ReservedPiece>& pieces) {
@@ -235,23 +261,20 @@ Result<void> StashStore::reserve(const std::string& page, const std::vector<Rese
         area_taken += area(w.outline);
         list.push_back(to_json(w));
     }
-    if (auto r = run("BEGIN IMMEDIATE"); !r) return r;
-    bool good = Statement(db_.get(), "DELETE FROM reserved WHERE page = ?").text(1, page).done();
-    for (const auto& [paper, taken] : by_paper) {
-        Statement put(db_.get(), "INSERT INTO reserved SELECT ?1, id, ?3, ?4 FROM papers WHERE id = ?2");
-        good =
-            good && put.text(1, page).text(2, paper).real(3, taken.first).text(4, taken.second.dump()).done();
-    }
-    if (!good) {
-        const auto error = trouble("written");
-        (void)run("ROLLBACK");
-        return error;
-    }
-    return run("COMMIT");
+    return in_one_transaction([&]() -> Result<void> {
+        bool good = Statement(db_.get(), "DELETE FROM reserved WHERE page = ?").text(1, page).done();
+        for (const auto& [paper, taken] : by_paper) {
+            Statement put(db_.get(), "INSERT INTO reserved SELECT ?1, id, ?3, ?4 FROM papers WHERE id = ?2");
+            good = good &&
+                   put.text(1, page).text(2, paper).real(3, taken.first).text(4, taken.second.dump()).done();
+        }
+        return good ? Result<void>{} : trouble("written");
+    });
 }
 
 Result<Reserved> StashStore::reserved_by_others(const std::string& page) const {
     Reserved out;
+    *steps_left_ = most_steps;
     Statement all(db_.get(),
                   "SELECT paper, area, pieces, page FROM reserved WHERE page <> ? ORDER BY page, paper");
     all.text(1, page);

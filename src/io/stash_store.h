@@ -9,6 +9,7 @@
 #include "core/stash/reserved_piece.h"
 
 #include <QString>
+#include <functional>
 #include <map>
 #include <memory>
 
@@ -32,6 +33,10 @@ public:
     static bool looks_like_one(const QString& path);
 
     Result<Stash> read() const;
+    /// Changes papers by what is there, while nobody else can: `change` gives the papers to add or to put in
+    /// the place of those with the same id. Nothing changes where it fails, or where the whole could not be
+    /// read again.
+    Result<void> change(const std::function<Result<Stash>(const Stash& now)>& change);
     /// Adds papers, those with the same id in the place of the old; with the pictures they name.
     Result<void> put(const Stash& papers);
     /// An error of kind NothingToDo when there is no such paper. Pictures that no paper names go too.
@@ -50,14 +55,15 @@ public:
 private:
     explicit StashStore(std::string what);
     Result<void> run(const char* sql);
-    Result<void> prepare();
-    Result<void> bring_up_to_date(int format);
+    Result<void> bring_up_to_date();
+    Result<void> in_one_transaction(const std::function<Result<void>()>& change);
     Result<void> write(const Stash& papers);
     tl::unexpected<Error> trouble(const char* doing) const;
 
     struct Close {
         void operator()(sqlite3* db) const;
     };
+    std::unique_ptr<int> steps_left_; ///< of the question being asked; the database keeps its address
     std::unique_ptr<sqlite3, Close> db_;
     std::string what_; ///< begins the sentence of an error
 };

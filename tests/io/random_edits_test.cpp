@@ -1,7 +1,9 @@
-// Whatever is decided can be stored: random edits of every stage, proposals taken, saved and opened after each.
+// Whatever is decided can be stored: random edits of every stage, proposals taken, saved and opened after
+// each.
 //
-// A tenth of the sequences runs every time; ZESTY_LONG=2000 runs as many. With ZESTY_KEEP_PLANS=FOLDER the plan at the end
-// of each sequence and its stash are written there, for tests/agreement/edits.py to have them judged.
+// A tenth of the sequences runs every time; ZESTY_LONG=2000 runs as many. With ZESTY_KEEP_PLANS=FOLDER the
+// plan at the end of each sequence and its stash are written there, for tests/agreement/edits.py to have them
+// judged.
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
@@ -38,15 +40,17 @@ Shared<DrawingFile> opened(const Drawing& drawing, const std::string& name) {
 }
 
 Project start(std::mt19937& random, int& openings) {
-    const auto drawing = opened(testing::random_lattice(random, 3, 2 + static_cast<int>(random() % 2), 3), "kite.svg");
+    const auto drawing =
+        opened(testing::random_lattice(random, 3, 2 + static_cast<int>(random() % 2), 3), "kite.svg");
     openings = static_cast<int>(read_cut(drawing->drawing)->openings.size());
     Project p;
     p.title = "Kite Hill";
     set_only_cut(p, drawing);
     Stash stash;
-    for (const auto& [id, colour, side, count] :
-         {std::tuple{"barley", Rgb{230, 200, 120}, 152.4, 3}, {"brick-dust", Rgb{170, 70, 50}, 203.2, 2},
-          {"gull", Rgb{210, 215, 220}, 304.8, 1}, {"hedge", Rgb{70, 120, 70}, 101.6, 2}})
+    for (const auto& [id, colour, side, count] : {std::tuple{"barley", Rgb{230, 200, 120}, 152.4, 3},
+                                                  {"brick-dust", Rgb{170, 70, 50}, 203.2, 2},
+                                                  {"gull", Rgb{210, 215, 220}, 304.8, 1},
+                                                  {"hedge", Rgb{70, 120, 70}, 101.6, 2}})
         stash.papers.push_back(testing::stock_paper(id, colour, side, count));
     stash.papers[1].back = PaperFace{{90, 30, 60}, "", Pattern::Solid, Direction::Half};
     p.stash = std::make_shared<const Stash>(std::move(stash));
@@ -69,7 +73,8 @@ void expect_apart_on_their_sheets(const Plan& plan, const std::string& where) {
         double sum = 0;
         for (const int p : u.patches) {
             if (plan.sections.patches[p].rides_on >= 0) continue;
-            lying.push_back(transformed(plan.sections.patches[p].on_sheet(), plan.sheets.placed[p].to_sheet()));
+            lying.push_back(
+                transformed(plan.sections.patches[p].on_sheet(), plan.sheets.placed[p].to_sheet()));
             sum += area(lying.back());
         }
         const auto together = unite(lying);
@@ -104,8 +109,10 @@ void keep_for_the_referee(const Project& project, unsigned seed) {
     const auto plan = Planner().plan(project);
     if (!plan || !plan->sections.cut) return;
     const QString base = QDir(folder).filePath(QString::number(seed));
-    EXPECT_TRUE(write_file(base + ".plan.json", QByteArray::fromStdString(plan_json(project, *plan, 0).dump())));
-    EXPECT_TRUE(write_file(base + ".stash.json", QByteArray::fromStdString(stash_json(*project.stash).dump())));
+    EXPECT_TRUE(
+        write_file(base + ".plan.json", QByteArray::fromStdString(plan_json(project, *plan, 0).dump())));
+    EXPECT_TRUE(
+        write_file(base + ".stash.json", QByteArray::fromStdString(stash_json(*project.stash).dump())));
 }
 
 } // namespace

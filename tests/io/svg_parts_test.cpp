@@ -148,9 +148,9 @@ TEST(SvgStyle, DeclarationsSurviveOddSpelling) {
     const Declarations d =
         parse_declarations(" fill : none ;; stroke:#fff !important; broken; :x; opacity:.5");
     EXPECT_EQ(d.size(), 3u);
-    EXPECT_EQ(d.at("fill"), "none");
-    EXPECT_EQ(d.at("stroke"), "#fff");
-    EXPECT_EQ(d.at("opacity"), ".5");
+    EXPECT_EQ(d.at("fill").value, "none");
+    EXPECT_EQ(d.at("stroke").value, "#fff");
+    EXPECT_EQ(d.at("opacity").value, ".5");
 }
 
 TEST(SvgStyle, TheMoreSpecificAndThenTheLaterRuleWins) {
@@ -162,15 +162,15 @@ TEST(SvgStyle, TheMoreSpecificAndThenTheLaterRuleWins) {
         "#r{fill:1} .a.b{fill:2;stroke:2} .a{fill:3;stroke:3} rect{fill:4;x:4} .a{stroke:5} .outer .b{y:6} "
         "svg > .a{z:7}");
     const Declarations r = sheet.for_element({&root, &root.children[0], find(root, "r")});
-    EXPECT_EQ(r.at("fill"), "1");
-    EXPECT_EQ(r.at("stroke"), "2");
-    EXPECT_EQ(r.at("x"), "4");
-    EXPECT_EQ(r.at("y"), "6");
+    EXPECT_EQ(r.at("fill").value, "1");
+    EXPECT_EQ(r.at("stroke").value, "2");
+    EXPECT_EQ(r.at("x").value, "4");
+    EXPECT_EQ(r.at("y").value, "6");
     EXPECT_FALSE(r.contains("z")) << "not a child of the root";
     const Declarations s = sheet.for_element({&root, find(root, "s")});
-    EXPECT_EQ(s.at("fill"), "3");
-    EXPECT_EQ(s.at("stroke"), "5");
-    EXPECT_EQ(s.at("z"), "7");
+    EXPECT_EQ(s.at("fill").value, "3");
+    EXPECT_EQ(s.at("stroke").value, "5");
+    EXPECT_EQ(s.at("z").value, "7");
 }
 
 TEST(SvgStyle, BrokenSheetsLoseOnlyWhatIsBroken) {
@@ -186,9 +186,11 @@ TEST(SvgPaint, CascadeInheritsWhatIsInheritedOnly) {
     ASSERT_TRUE(tree);
     const Style root = cascade({}, (*tree)->root, {});
     EXPECT_FALSE(root.opaque);
-    const Style rect = cascade(root, (*tree)->root.children[0], {{"fill", "blue"}});
+    const Style rect = cascade(root, (*tree)->root.children[0], {{"fill", {"blue"}}});
     EXPECT_EQ(rect.fill, "none") << "the style attribute wins over the sheet";
     EXPECT_EQ(rect.fill_rule, "evenodd");
+    const Style insisted = cascade(root, (*tree)->root.children[0], {{"fill", {"blue", true}}});
+    EXPECT_EQ(insisted.fill, "blue") << "what is important in the sheet wins over the style attribute";
     EXPECT_TRUE(rect.opaque) << "opacity is not inherited";
     EXPECT_EQ(rect.colour, "red");
     EXPECT_EQ(reference("url( '#a b' )"), "a b");

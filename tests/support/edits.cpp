@@ -164,7 +164,8 @@ void papers_edit(Project& p, std::mt19937& random, int openings) {
 
 namespace {
 
-/// What the rest of the window and the command line do: shadows, pieces, protected parts, locks, reservations, fixes.
+/// What the rest of the window and the command line do: shadows, pieces, protected parts, locks,
+/// reservations, fixes.
 void further_edit(Project& p, std::mt19937& random, int openings) {
     const Spot spot = some_opening(p, random, openings);
     switch (below(random, 10)) {

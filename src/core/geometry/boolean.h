@@ -25,8 +25,8 @@ Result<Region> grow(const Region& region, double by, Corner corner = Corner::Rou
 
 bool is_valid(const Region& region);
 
-/// The least distance by which a point of a valid polygon would have to be moved to make it invalid; infinity where
-/// there is none.
+/// The least distance by which a point of a valid polygon would have to be moved to make it invalid; infinity
+/// where there is none.
 double clearance_of(const Polygon& polygon);
 
 /// Fewer points, none moved by more than `tolerance`, never made invalid.

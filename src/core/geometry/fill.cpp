@@ -10,7 +10,7 @@ namespace zesty {
 
 namespace {
 
-constexpr std::size_t most_crossings = 2'000'000;
+constexpr std::size_t most_crossings = 200'000;
 
 /// A ring of one of the paths, without repeated points.
 struct PathRing {
@@ -146,19 +146,44 @@ Region fill_by_nesting(const std::vector<FilledPath>& paths, const std::vector<P
     return out;
 }
 
-int winding_at(const std::vector<PathRing>& rings, Point p) {
-    int w = 0;
-    for (const PathRing& r : rings) {
-        for (std::size_t i = 0, j = r.points.size() - 1; i < r.points.size(); j = i++) {
-            const Point a = r.points[j];
-            const Point b = r.points[i];
+/// Segments by the rows of the plane they reach into, so that a ray looks at those of its own row alone.
+class WindingRows {
+public:
+    explicit WindingRows(const std::vector<PathRing>& rings) {
+        std::size_t points = 0;
+        for (const PathRing& r : rings) {
+            for (Point p : r.points) box_.add(p);
+            points += r.points.size();
+        }
+        rows_.resize(std::clamp<std::size_t>(points / 16, 1, most_rows));
+        for (const PathRing& r : rings)
+            for (std::size_t i = 0, j = r.points.size() - 1; i < r.points.size(); j = i++) {
+                const std::size_t from = row_of(r.points[j].y);
+                const std::size_t to = row_of(r.points[i].y);
+                for (std::size_t row = std::min(from, to); row <= std::max(from, to); ++row)
+                    rows_[row].push_back({r.points[j], r.points[i]});
+            }
+    }
+
+    int at(Point p) const {
+        int w = 0;
+        for (const auto& [a, b] : rows_[row_of(p.y)]) {
             if ((a.y <= p.y) == (b.y <= p.y)) continue;
             if (cross(b - a, p - a) > 0) w += b.y > a.y ? 1 : 0;
             if (cross(b - a, p - a) < 0) w -= b.y > a.y ? 0 : 1;
         }
+        return w;
     }
-    return w;
-}
+
+private:
+    static constexpr std::size_t most_rows = 1024;
+    std::size_t row_of(double y) const {
+        const double part = (y - box_.y0) / std::max(box_.height(), 1e-12);
+        return static_cast<std::size_t>(std::clamp(part, 0.0, 1.0) * static_cast<double>(rows_.size() - 1));
+    }
+    Box box_;
+    std::vector<std::vector<std::pair<Point, Point>>> rows_;
+};
 
 /// Rings of one path that touch or cross: cut the lines where they meet, keep the faces the rule fills.
 Result<Region> fill_by_faces(const std::vector<PathRing>& rings, FillRule rule, double grid) {
@@ -166,9 +191,10 @@ Result<Region> fill_by_faces(const std::vector<PathRing>& rings, FillRule rule, 
     for (const PathRing& r : rings) lines.push_back(r.points);
     auto faces = geos::faces(lines, grid);
     if (!faces) return tl::make_unexpected(faces.error());
+    const WindingRows winding(rings);
     Region kept;
     for (const geos::Face& f : *faces)
-        if (fills(rule, winding_at(rings, f.inside))) kept.push_back(f.polygon);
+        if (fills(rule, winding.at(f.inside))) kept.push_back(f.polygon);
     return unite(kept);
 }
 
@@ -200,7 +226,7 @@ Result<Region> fill(const std::vector<FilledPath>& paths) {
         if (crossings == 0) return fill_by_nesting(paths, rings, parents(grid, rings));
         if (crossings >= most_crossings)
             return fail(ErrorKind::TooLarge,
-                        "the lines of the drawing cross each other more than 2,000,000 times");
+                        "the lines of the drawing cross each other more than 200,000 times");
     }
     Region parts;
     for (const FilledPath& path : paths) {

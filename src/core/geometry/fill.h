@@ -8,7 +8,7 @@
 // Robustness is a ladder. Rings that never touch are sorted by nesting alone, which is exact. Otherwise the
 // lines are noded and polygonised by GEOS and each face asks for its winding number; if that gives an
 // invalid area the lines are snapped to a grid of 1e-7 of the size of the drawing and it is tried again.
-// Two million crossings are refused.
+// 200,000 crossings are refused.
 
 #include "core/geometry/shapes.h"
 #include "core/result.h"

@@ -23,17 +23,18 @@ Finding without_room(const SheetDecisions& decided, const ReservedBy& by, const 
     return {.code = Code::NoReservedRoom,
             .title = page.empty() ? "No room to reserve " + size + " of " + paper
                                   : "No room on " + paper + " for " + page,
-            .message = page.empty() ? "Beside the patches of this page no sheet of it has such a rectangle left."
-                                    : std::to_string(missing.size()) + " of the " + count_of(all, "piece", "pieces") +
-                                          " reserved there find no place beside this page's patches, the largest of " +
-                                          size + ".",
+            .message = page.empty()
+                           ? "Beside the patches of this page no sheet of it has such a rectangle left."
+                           : std::to_string(missing.size()) + " of the " + count_of(all, "piece", "pieces") +
+                                 " reserved there find no place beside this page's patches, the largest of " +
+                                 size + ".",
             .fixes = {{"Stop reserving", StopReserving{by.first, by.second}}}};
 }
 
 } // namespace
 
-std::vector<Finding> reserved_findings(const SheetDecisions& decided, const SheetFacts& facts, const Stash& stash,
-                                       Units units) {
+std::vector<Finding> reserved_findings(const SheetDecisions& decided, const SheetFacts& facts,
+                                       const Stash& stash, Units units) {
     std::map<ReservedBy, std::vector<int>> missing;
     std::map<ReservedBy, std::size_t> all;
     const auto by = [](const ReservedPiece& w) { return ReservedBy{w.page, w.paper}; };
@@ -41,8 +42,8 @@ std::vector<Finding> reserved_findings(const SheetDecisions& decided, const Shee
     for (const int w : facts.without_room) missing[by(decided.reserved[w])].push_back(w);
     std::vector<Finding> out;
     for (const auto& [whose, which] : missing)
-        out.push_back(
-            without_room(decided, whose, which, all[whose], stash.papers[stash.find(whose.second)].name, units));
+        out.push_back(without_room(decided, whose, which, all[whose],
+                                   stash.papers[stash.find(whose.second)].name, units));
     return out;
 }
 

@@ -9,7 +9,7 @@
 namespace zesty {
 
 /// What is reserved and found no room.
-std::vector<Finding> reserved_findings(const SheetDecisions& decided, const SheetFacts& facts, const Stash& stash,
-                                       Units units);
+std::vector<Finding> reserved_findings(const SheetDecisions& decided, const SheetFacts& facts,
+                                       const Stash& stash, Units units);
 
 } // namespace zesty

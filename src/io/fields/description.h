@@ -15,6 +15,7 @@
 #include "core/result.h"
 #include "core/setout/placed_cut.h"
 #include "core/stash/colour.h"
+#include "io/edge.h"
 
 #include <map>
 #include <nlohmann/json.hpp>
@@ -36,6 +37,10 @@ inline constexpr Limits spot_part_limits{0, 999'999};
 /// Longest list of decisions, and longest text, that is stored.
 inline constexpr std::size_t most_listed = 100'000;
 inline constexpr std::size_t longest_text = 10'000;
+
+inline bool is_short_text(const std::string& text) {
+    return text.size() <= longest_text && is_text(text);
+}
 
 class Writer {
 public:
@@ -154,7 +159,7 @@ public:
     void text(const char* key, std::string& value) {
         const auto* j = member(key);
         if (!j) return;
-        if (j->is_string() && j->get_ref<const std::string&>().size() <= longest_text)
+        if (j->is_string() && is_short_text(j->get_ref<const std::string&>()))
             value = j->get<std::string>();
         else
             complain(key);
@@ -293,7 +298,8 @@ public:
     }
     void flag(const char*, bool) {}
     void text(const char*, std::string& value) {
-        if (value.size() > longest_text) value.resize(longest_text);
+        if (is_short_text(value)) return;
+        value = as_text(value.substr(0, longest_text / 2));
     }
     template <class Enum> void word(const char*, const Enum&) {}
     void point(const char*, Point& value, Limits limits) {

@@ -7,21 +7,63 @@
 
 #include <QBuffer>
 #include <QDir>
+#include <QFileInfo>
+#include <QTemporaryDir>
+#include <algorithm>
+#include <cstdio>
 
 namespace zesty {
 
 namespace {
+
 constexpr int picture_size = 1800; ///< pixels along the longer side
+
+using Files = std::vector<std::pair<QString, QByteArray>>;
+
+/// The name, or with a number where another file has it already.
+QString free_name(const Files& files, const QString& name) {
+    const auto taken = [&](const QString& n) {
+        return std::any_of(files.begin(), files.end(), [&](const auto& f) { return f.first == n; });
+    };
+    QString out = name;
+    for (int k = 2; taken(out); ++k)
+        out = QFileInfo(name).completeBaseName() + "-" + QString::number(k) + "." + QFileInfo(name).suffix();
+    return out;
 }
+
+/// All of the files or none: they are written aside, and only when all are there do they take their places.
+Result<std::vector<QString>> write_together(const QString& folder, const Files& files) {
+    if (!QDir().mkpath(folder))
+        return fail(ErrorKind::Unwritable, folder.toStdString() + ": this folder cannot be made");
+    for (const auto& [name, data] : files)
+        if (auto r = may_be_written(QDir(folder).filePath(name)); !r) return tl::make_unexpected(r.error());
+    QTemporaryDir aside(QDir(folder).filePath(".writing-XXXXXX"));
+    if (!aside.isValid())
+        return fail(ErrorKind::Unwritable,
+                    folder.toStdString() + ": nothing can be written into this folder");
+    for (const auto& [name, data] : files)
+        if (auto r = write_file(aside.filePath(name), data); !r)
+            return fail(r.error().kind,
+                        folder.toStdString() + ": nothing was exported; " + r.error().message);
+    std::vector<QString> out;
+    for (const auto& [name, data] : files) {
+        const QString to = QDir(folder).filePath(name);
+        if (std::rename(QFile::encodeName(aside.filePath(name)).constData(),
+                        QFile::encodeName(to).constData()) != 0)
+            return fail(ErrorKind::Unwritable, to.toStdString() + ": cannot be written");
+        out.push_back(to);
+    }
+    return out;
+}
+
+} // namespace
 
 Result<std::vector<QString>> export_all(const Project& project, const Plan& plan, PrinterPaper paper,
                                         const QString& folder) {
-    if (!QDir().mkpath(folder))
-        return fail(ErrorKind::Unwritable, folder.toStdString() + ": this folder cannot be made");
-    std::vector<QString> out;
+    std::vector<std::pair<QString, QByteArray>> files;
     const auto write = [&](const QString& name, const QByteArray& data) -> Result<void> {
-        out.push_back(QDir(folder).filePath(name));
-        return write_file(out.back(), data);
+        files.emplace_back(free_name(files, name), data);
+        return {};
     };
     const auto write_picture = [&](const QString& name, const QImage& picture) -> Result<void> {
         QByteArray png;
@@ -55,7 +97,7 @@ Result<std::vector<QString>> export_all(const Project& project, const Plan& plan
             !r)
             return tl::make_unexpected(r.error());
     }
-    return out;
+    return write_together(folder, files);
 }
 
 } // namespace zesty

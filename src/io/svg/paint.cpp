@@ -77,8 +77,9 @@ Style cascade(const Style& parent, const Node& node, const Declarations& sheet) 
     s.mask.clear();
     for (const auto& [name, value] : node.attributes)
         if (name != "style") apply(s, parent, name, value);
-    for (const auto& [name, value] : sheet) apply(s, parent, name, value);
-    for (const auto& [name, value] : parse_declarations(node.get("style"))) apply(s, parent, name, value);
+    Declarations all = sheet;
+    for (const auto& [name, value] : parse_declarations(node.get("style"))) declare(all, name, value);
+    for (const auto& [name, declared] : all) apply(s, parent, name, declared.value);
     return s;
 }
 

@@ -39,6 +39,11 @@ std::size_t behind_block(const std::string& css, std::size_t open) {
 
 } // namespace
 
+void declare(Declarations& all, const std::string& name, const Declared& value) {
+    const auto [at, fresh] = all.try_emplace(name, value);
+    if (!fresh && (value.important || !at->second.important)) at->second = value;
+}
+
 Declarations parse_declarations(std::string_view text) {
     Declarations out;
     std::istringstream in{std::string(text)};
@@ -46,10 +51,13 @@ Declarations parse_declarations(std::string_view text) {
         const auto colon = part.find(':');
         if (colon == std::string::npos) continue;
         std::string value = part.substr(colon + 1);
-        if (const auto bang = value.find('!'); bang != std::string::npos) value.resize(bang);
+        const auto bang = value.find('!');
+        const bool important =
+            bang != std::string::npos && trimmed(std::string_view(value).substr(bang + 1)) == "important";
+        if (bang != std::string::npos) value.resize(bang);
         const std::string name = trimmed(std::string_view(part).substr(0, colon));
         value = trimmed(value);
-        if (!name.empty() && !value.empty()) out[name] = value;
+        if (!name.empty() && !value.empty()) declare(out, name, {value, important});
     }
     return out;
 }
@@ -154,7 +162,7 @@ Declarations StyleSheet::for_element(const std::vector<const Node*>& path) const
     Declarations out;
     for (const Rule& r : rules_)
         if (fits(r, path))
-            for (const auto& [name, value] : r.declarations) out[name] = value;
+            for (const auto& [name, value] : r.declarations) declare(out, name, value);
     return out;
 }
 

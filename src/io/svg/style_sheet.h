@@ -7,7 +7,14 @@
 
 namespace zesty::svg {
 
-using Declarations = std::map<std::string, std::string>;
+struct Declared {
+    std::string value;
+    bool important = false; ///< stands whatever says otherwise later, unless that is important too
+};
+using Declarations = std::map<std::string, Declared>;
+
+/// Adds a declaration that comes after the others, or is stronger.
+void declare(Declarations& all, const std::string& name, const Declared& value);
 
 /// "fill:none; stroke : #fff !important" to its parts.
 Declarations parse_declarations(std::string_view text);

@@ -8,8 +8,9 @@ namespace zesty {
 
 namespace {
 
-constexpr int speck = 12;      ///< pixels; smaller dots are dust
-constexpr int curve_steps = 8; ///< a Bezier piece is flattened into so many
+constexpr std::size_t most_edges = 1'500'000; ///< between light and dark along the rows
+constexpr int speck = 12;                     ///< pixels; smaller dots are dust
+constexpr int curve_steps = 8;                ///< a Bezier piece is flattened into so many
 
 /// One bit a pixel in the layout that the tracer wants, bottom row first.
 class Bits {
@@ -64,6 +65,14 @@ Result<std::vector<Ring>> outlines_of(int width, int height,
     for (int y = 0; y < height; ++y)
         for (int x = 0; x < width; ++x)
             if (material(x, y)) bits.set(x, y);
+    std::size_t edges = 0;
+    for (int y = 0; y < height; ++y)
+        for (int x = 1; x < width; ++x) edges += material(x, y) != material(x - 1, y);
+    if (edges > most_edges)
+        return fail(ErrorKind::TooLarge,
+                    "the picture is too noisy to be traced: it changes between light and dark "
+                    "over " +
+                        std::to_string(most_edges) + " times");
     struct Free {
         void operator()(potrace_param_t* p) const { potrace_param_free(p); }
         void operator()(potrace_state_t* s) const { potrace_state_free(s); }

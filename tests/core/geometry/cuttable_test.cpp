@@ -1,6 +1,5 @@
-#include "core/geometry/cuttable.h"
-
 #include "core/geometry/boolean.h"
+#include "core/geometry/cuttable.h"
 #include "core/geometry/measure.h"
 #include "support/lattice.h"
 #include "support/rounds.h"
@@ -19,14 +18,16 @@ TEST(Cuttable, PlainOutlinesAreLeftAsTheyAre) {
 TEST(Cuttable, WhatTouchesOrCrossesItselfIsPartedAndKeepsItsArea) {
     const Polygon slit{{{0, 0}, {20, 0}, {20, 10}, {8, 10.00001}, {20, 10.00002}, {20, 20}, {0, 20}}, {}};
     const Polygon touched{testing::rectangle(0, 0, 20, 20), {{{0, 10}, {8, 8}, {8, 12}}}};
-    const Polygon corner_to_corner{{{0, 0}, {10, 0}, {10, 10}, {20, 10}, {20, 20}, {10, 20}, {10, 10}, {0, 10}}, {}};
+    const Polygon corner_to_corner{
+        {{0, 0}, {10, 0}, {10, 10}, {20, 10}, {20, 20}, {10, 20}, {10, 10}, {0, 10}}, {}};
     for (const auto& [p, left] : {std::pair{slit, 400.0}, {touched, 384.0}, {corner_to_corner, 100.0}}) {
         EXPECT_FALSE(is_cuttable(p));
         const Polygon q = made_cuttable(p);
         ASSERT_TRUE(is_cuttable(q));
         EXPECT_NEAR(area(q), left, 0.02 * left);
     }
-    EXPECT_TRUE(made_cuttable({{{0, 0}, {20, 0}, {20, 0.0005}}, {}}).outer.empty()) << "nothing a blade could cut";
+    EXPECT_TRUE(made_cuttable({{{0, 0}, {20, 0}, {20, 0.0005}}, {}}).outer.empty())
+        << "nothing a blade could cut";
 }
 
 TEST(Cuttable, StaysSimpleHoweverItIsTurnedAndRounded) {

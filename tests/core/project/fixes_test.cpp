@@ -49,7 +49,8 @@ TEST(ApplyFix, EveryFixIsTheDecisionThatItSays) {
     EXPECT_EQ(after(SetMargin{20, 0}).set_out.cuts[0].place.rule, SizeRule::Margin);
     EXPECT_EQ(after(SetMargin{20, 7}), before) << "there is no such cut";
     EXPECT_EQ(after(MovePhoto{4, {1, 1}}), before) << "there is no such photo";
-    EXPECT_NEAR(testing::shapes_of(after(resized_cuts(before, plan, 0.9))).set_out.whole.cut_box.width(), 180, 1e-6);
+    EXPECT_NEAR(testing::shapes_of(after(resized_cuts(before, plan, 0.9))).set_out.whole.cut_box.width(), 180,
+                1e-6);
     Project pinned_page = before;
     pinned_page.sheets.pins[Spot(1)] = {"a#1", 0, {}};
     Fix("Unpin it", Unpin{Spot(1)}).apply(pinned_page);

@@ -1,7 +1,7 @@
 // Every method, on random lattices: what a patch promises holds whichever way it is made.
 
-#include "core/geometry/cuttable.h"
 #include "core/geometry/boolean.h"
+#include "core/geometry/cuttable.h"
 #include "core/geometry/measure.h"
 #include "core/project/planner.h"
 #include "core/sections/method_shapes.h"
@@ -57,7 +57,8 @@ TEST_P(EveryMethod, KeepsItsPromisesOnRandomLattices) {
     std::mt19937 random(11);
     for (int round = 0; round < testing::rounds(6); ++round) {
         const double lip = 0.5 + 0.01 * static_cast<double>(random() % 600);
-        Project project = project_with(testing::random_lattice(random, 3 + round % 3, 3, 1.5 + round), method, lip);
+        Project project =
+            project_with(testing::random_lattice(random, 3 + round % 3, 3, 1.5 + round), method, lip);
         const Plan plan = shapes_of(project);
         project.sections.backing.lips = LipMode::Overlap;
         for (const Patch& p : shapes_of(project).sections.patches)

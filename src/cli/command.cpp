@@ -1,0 +1,55 @@
+#include "cli/command.h"
+
+#include "cli/deadline.h"
+#include "core/cutfile/cut_file.h"
+#include "io/drawing_import.h"
+#include "io/edge.h"
+#include "io/project_file.h"
+
+#include <iostream>
+
+namespace zesty::cli {
+
+std::vector<CommandRow>& command_rows() {
+    static std::vector<CommandRow> rows;
+    return rows;
+}
+
+void needs(CLI::App& command, const OptionPairs& pairs) {
+    for (const auto& [option, other] : pairs) command.get_option(option)->needs(command.get_option(other));
+}
+
+void either(CLI::App& command, const OptionPairs& pairs) {
+    for (const auto& [option, other] : pairs) command.get_option(option)->excludes(command.get_option(other));
+}
+
+int exit_code(const Plan& plan) {
+    return plan.has_problems() || !plan.sheets.short_patches.empty() ? problems : done;
+}
+
+int complain(const std::string& message) {
+    std::cerr << one_line(message) << "\n";
+    return bad_input;
+}
+
+Result<Project> read_project(const std::string& path) {
+    const Watch watch(path + ": reading this takes over 10 s; it was given up", longest_reading);
+    return open_project(QString::fromStdString(path));
+}
+
+Result<Shared<DrawingFile>> read_drawing(const std::string& path, double square) {
+    const Watch watch(path + ": reading this takes over 10 s; it was given up", longest_reading);
+    auto file = drawing_file(QString::fromStdString(path), {square});
+    if (!file) return file;
+    if (const auto cut = read_cut((*file)->drawing); !cut)
+        return fail(cut.error().kind, path + ": " + cut.error().message);
+    return file;
+}
+
+Result<void> save_changes(const Project& before, const Project& after, const std::string& path,
+                          const std::string& out) {
+    if (out.empty() && before == after) return {};
+    return save_project(after, QString::fromStdString(out.empty() ? path : out));
+}
+
+} // namespace zesty::cli

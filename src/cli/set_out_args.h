@@ -1,0 +1,36 @@
+#pragma once
+
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace zesty::cli {
+
+/// Changes what Set out decides, then says what comes of it. Texts are as typed; empty ones change nothing.
+struct SetOutArgs {
+    std::string project;
+    std::string out; ///< empty: the project itself
+    // Page
+    std::string page, gap, reveal, glue_lip, frame_paper;
+    bool spread = false, single = false, strips = false, whole_frame = false;
+    // Cuts
+    int cut = 0; ///< which one, from 1; 0 for the uppermost
+    std::string add, square, leave_out, only, layers, shadow, margin, frame_gap, width, height, at;
+    std::optional<double> turn_deg;
+    bool copy = false, facing = false, remove = false, mirror = false, all_pieces = false, split = false;
+    bool pieces_from_paper = false, above_photos = false, below_photos = false, raise = false, lower = false;
+    // Photos
+    std::vector<std::string> photos;
+    std::string photo_picture;
+    int photo = 0; ///< which one the options are for, from 1; 0 for the last
+    std::string photo_at, grid, grid_gap, protected_parts;
+    std::optional<double> photo_turn;
+    int leave_free = 0;
+    bool photo_round = false, photo_behind = false, photo_on_top = false, remove_photo = false;
+    // Size
+    std::string size_for, fit_photo, mat, cutting_mat_picture, sizes;
+    bool ladder = false;
+    bool json = false;
+};
+
+} // namespace zesty::cli

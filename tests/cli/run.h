@@ -1,0 +1,39 @@
+#pragma once
+// Runs `zesty` as a person or a script does.
+
+#include <QFile>
+#include <QProcess>
+#include <QStringList>
+#include <gtest/gtest.h>
+#include <string>
+
+namespace zesty {
+
+struct Ran {
+    int code;
+    std::string out;
+    std::string err;
+};
+
+inline Ran zesty(const QStringList& arguments) {
+    QProcess process;
+    process.start(ZESTY_BINARY, arguments);
+    EXPECT_TRUE(process.waitForFinished(60000));
+    return {process.exitCode(), process.readAllStandardOutput().toStdString(),
+            process.readAllStandardError().toStdString()};
+}
+
+inline void write(const QString& path, const QByteArray& data) {
+    QFile f(path);
+    ASSERT_TRUE(f.open(QIODevice::WriteOnly));
+    f.write(data);
+}
+
+inline void expect_one_line(const Ran& r, const char* part) {
+    EXPECT_EQ(r.code, 2) << r.out;
+    EXPECT_EQ(std::count(r.err.begin(), r.err.end(), '\n'), 1) << r.err;
+    EXPECT_NE(r.err.find(part), std::string::npos) << "wanted: " << part << "\nsaid: " << r.err;
+    EXPECT_TRUE(r.out.empty()) << r.out;
+}
+
+} // namespace zesty

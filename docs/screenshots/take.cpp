@@ -1,12 +1,12 @@
 // Takes the pictures of the main views from the demo: screenshots DEMO_FOLDER OUT_FOLDER. Made offscreen from
 // the real window.
 
-#include "app/bench_window.h"
-#include "app/papers_panel.h"
-#include "app/sections_panel.h"
-#include "app/set_out_panel.h"
-#include "app/sheets_panel.h"
-#include "app/theme.h"
+#include "app/bench/bench_window.h"
+#include "app/papers/papers_panel.h"
+#include "app/sections/sections_panel.h"
+#include "app/setout/set_out_panel.h"
+#include "app/sheets/sheets_panel.h"
+#include "app/bench/theme.h"
 #include "core/project/edits.h"
 #include "io/stash_store.h"
 

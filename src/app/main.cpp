@@ -1,5 +1,5 @@
-#include "app/bench_window.h"
-#include "app/theme.h"
+#include "app/bench/bench_window.h"
+#include "app/bench/theme.h"
 
 #include <QApplication>
 #include <QCommandLineParser>

@@ -4,7 +4,7 @@
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
 #include "core/stash/look_of_paper.h"
-#include "io/fields/description.h"
+#include "io/edge.h"
 #include "io/json_shapes.h"
 #include "io/picture.h"
 #include "io/read_file.h"
@@ -89,8 +89,8 @@ Result<void> read_facts(const json& j, const std::string& where, Paper& paper) {
         if (!n) return tl::make_unexpected(n.error());
         *value = *n;
     }
-    if (j.contains("notes") && j["notes"].is_string()) paper.notes = j["notes"].get<std::string>();
-    if (j.contains("kept_in") && j["kept_in"].is_string()) paper.kept_in = j["kept_in"].get<std::string>();
+    if (j.contains("notes") && j["notes"].is_string()) paper.notes = as_text(j["notes"].get<std::string>());
+    if (j.contains("kept_in") && j["kept_in"].is_string()) paper.kept_in = as_text(j["kept_in"].get<std::string>());
     return {};
 }
 
@@ -169,13 +169,9 @@ Result<Paper> paper_from(const json& j, const std::string& what, std::size_t num
     if (!j.is_object() || !j.contains("id") || !j["id"].is_string() || j["id"].get<std::string>().empty())
         return fail(ErrorKind::BadInput, where + " has no \"id\"");
     Paper paper;
-    paper.id = j["id"].get<std::string>();
-    for (const char* key : {"id", "name", "notes", "kept_in", "image"})
-        if (j.contains(key) && j[key].is_string() && !is_short_text(j[key].get_ref<const std::string&>()))
-            return fail(ErrorKind::BadInput,
-                        where + ": \"" + key + "\" holds what is no text, or too much of it");
+    paper.id = as_text(j["id"].get<std::string>());
     where = what + ": paper \"" + paper.id + "\"";
-    paper.name = j.contains("name") && j["name"].is_string() ? j["name"].get<std::string>() : paper.id;
+    paper.name = j.contains("name") && j["name"].is_string() ? as_text(j["name"].get<std::string>()) : paper.id;
     if (!j.contains("sheets") || !j["sheets"].is_array())
         return fail(ErrorKind::BadInput, where + " has no list of \"sheets\"");
     for (const json& s : j["sheets"]) {

@@ -1,10 +1,10 @@
 #pragma once
 // The real window on an offscreen screen, with answers in place of dialogs.
 
-#include "app/bench_window.h"
-#include "app/drawer.h"
-#include "app/page_view.h"
-#include "app/route_bar.h"
+#include "app/bench/bench_window.h"
+#include "app/bench/drawer.h"
+#include "app/page/page_view.h"
+#include "app/bench/route_bar.h"
 
 #include <QApplication>
 #include <QTemporaryDir>

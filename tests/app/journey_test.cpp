@@ -1,9 +1,9 @@
 // Whole journeys through the real window with mouse and keys.
 
 #include "app/bench.h"
-#include "app/second_look.h"
-#include "app/sheets_panel.h"
-#include "app/sheets_view.h"
+#include "app/bench/second_look.h"
+#include "app/sheets/sheets_panel.h"
+#include "app/sheets/sheets_view.h"
 #include "io/project_file.h"
 #include "support/demo.h"
 

@@ -1,5 +1,5 @@
 #include "app/bench.h"
-#include "app/theme.h"
+#include "app/bench/theme.h"
 
 #include <gtest/gtest.h>
 

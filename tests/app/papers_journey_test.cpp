@@ -2,12 +2,12 @@
 // once by keys alone; and the papers themselves.
 
 #include "app/bench.h"
-#include "app/drawer_filter.h"
-#include "app/opening_part.h"
-#include "app/paper_part.h"
-#include "app/papers_panel.h"
-#include "app/proposals_view.h"
-#include "app/sheets_view.h"
+#include "app/bench/drawer_filter.h"
+#include "app/papers/opening_part.h"
+#include "app/papers/paper_part.h"
+#include "app/papers/papers_panel.h"
+#include "app/papers/proposals_view.h"
+#include "app/sheets/sheets_view.h"
 #include "io/stash_store.h"
 #include "support/demo.h"
 

@@ -1,11 +1,11 @@
 // The window's parts that hold state or decide something.
 
-#include "app/actions.h"
-#include "app/document.h"
-#include "app/length_edit.h"
-#include "app/settings.h"
-#include "app/sheet_cards.h"
-#include "app/wording.h"
+#include "app/bench/actions.h"
+#include "app/bench/document.h"
+#include "app/bench/length_edit.h"
+#include "app/bench/settings.h"
+#include "app/sheets/sheet_cards.h"
+#include "app/bench/wording.h"
 #include "core/geometry/measure.h"
 #include "core/project/planner.h"
 #include "io/project_file.h"

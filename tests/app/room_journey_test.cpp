@@ -1,9 +1,9 @@
 // Room left on the sheets for other pages, and sizes kept whole: by key and by typing.
 
-#include "app/length_edit.h"
-#include "app/papers_panel.h"
-#include "app/sheets_panel.h"
-#include "app/sheets_view.h"
+#include "app/bench/length_edit.h"
+#include "app/papers/papers_panel.h"
+#include "app/sheets/sheets_panel.h"
+#include "app/sheets/sheets_view.h"
 #include "bench.h"
 #include "core/geometry/boolean.h"
 #include "core/project/later.h"

@@ -1,10 +1,10 @@
 // Set out and Sections in the real window: cuts, photos, sizes, divisions and ways, by mouse and keys.
 
 #include "app/bench.h"
-#include "app/divide_part.h"
-#include "app/ladder_chart.h"
-#include "app/sections_panel.h"
-#include "app/set_out_panel.h"
+#include "app/sections/divide_part.h"
+#include "app/setout/ladder_chart.h"
+#include "app/sections/sections_panel.h"
+#include "app/setout/set_out_panel.h"
 #include "core/sections/grouping.h"
 #include "support/demo.h"
 

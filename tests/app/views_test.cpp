@@ -1,12 +1,12 @@
 // The views one by one in the real window.
 
-#include "app/background_picture.h"
+#include "app/page/background_picture.h"
 #include "app/bench.h"
-#include "app/keys_sheet.h"
-#include "app/papers_panel.h"
-#include "app/second_look.h"
-#include "app/set_out_panel.h"
-#include "app/sheets_view.h"
+#include "app/bench/keys_sheet.h"
+#include "app/papers/papers_panel.h"
+#include "app/bench/second_look.h"
+#include "app/setout/set_out_panel.h"
+#include "app/sheets/sheets_view.h"
 #include "io/read_file.h"
 #include "support/demo.h"
 

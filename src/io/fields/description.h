@@ -36,11 +36,7 @@ inline constexpr Limits spot_opening_limits{1, 10'000'000};
 inline constexpr Limits spot_part_limits{0, 999'999};
 /// Longest list of decisions, and longest text, that is stored.
 inline constexpr std::size_t most_listed = 100'000;
-inline constexpr std::size_t longest_text = 10'000;
-
-inline bool is_short_text(const std::string& text) {
-    return text.size() <= longest_text && is_text(text);
-}
+inline constexpr std::size_t longest_text = 1'000'000;
 
 class Writer {
 public:
@@ -159,10 +155,10 @@ public:
     void text(const char* key, std::string& value) {
         const auto* j = member(key);
         if (!j) return;
-        if (j->is_string() && is_short_text(j->get_ref<const std::string&>()))
-            value = j->get<std::string>();
-        else
-            complain(key);
+        if (!j->is_string() || j->get_ref<const std::string&>().size() > longest_text) return complain(key);
+        value = j->get<std::string>();
+        // Control characters that older versions let in are left behind.
+        if (!is_text(value)) value = as_text(value);
     }
     template <WithWords Enum> void word(const char* key, Enum& value) {
         std::optional<Enum> read;
@@ -298,8 +294,8 @@ public:
     }
     void flag(const char*, bool) {}
     void text(const char*, std::string& value) {
-        if (is_short_text(value)) return;
-        value = as_text(value.substr(0, longest_text / 2));
+        if (value.size() > longest_text) value = as_text(value.substr(0, longest_text / 2));
+        if (!is_text(value)) value = as_text(value);
     }
     template <class Enum> void word(const char*, const Enum&) {}
     void point(const char*, Point& value, Limits limits) {

@@ -1,0 +1,77 @@
+#pragma once
+// The papers at hand, as swatches with a gauge of what is left. Drag a swatch to an opening, or pick it and
+// press Return; the arrow keys go from swatch to swatch.
+
+#include "app/bench/bench_state.h"
+#include "app/bench/document.h"
+
+#include <QWidget>
+
+class QLabel;
+class QScrollArea;
+class QHBoxLayout;
+class QPushButton;
+
+namespace zesty {
+
+class DrawerFilter;
+
+class Swatch : public QWidget {
+    Q_OBJECT
+public:
+    Swatch(int paper, BenchState& state, Document& document, QWidget* parent = nullptr);
+    QString status() const;
+    int paper_number() const { return paper_; }
+
+signals:
+    void give();
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+
+private:
+    const Paper* paper() const;
+    void paint_side(QPainter& painter, Side side) const;
+    void paint_reserved(QPainter& painter, double left, double reserved) const;
+
+    int paper_;
+    BenchState& state_;
+    Document& document_;
+    QPoint pressed_;
+};
+
+class Drawer : public QWidget {
+    Q_OBJECT
+public:
+    Drawer(Document& document, BenchState& state, QWidget* parent = nullptr);
+    Swatch* swatch(int paper) const; ///< null while it is not on show
+    void look_for();
+
+signals:
+    void give_picked();
+    void open_stash();
+
+private:
+    void refresh();
+
+    Document& document_;
+    BenchState& state_;
+    QLabel* title_;
+    QPushButton* open_;
+    QScrollArea* scroll_;
+    QWidget* row_ = nullptr;
+    void rebuild(const std::vector<int>& papers);
+    std::vector<int> papers_to_show() const;
+
+    DrawerFilter* filter_;
+    std::vector<Swatch*> swatches_; ///< as they stand in the row
+    std::shared_ptr<const Stash> shown_;
+    std::vector<int> order_; ///< papers on show
+};
+
+} // namespace zesty

@@ -1,0 +1,91 @@
+#include "app/bench/panel.h"
+
+#include "app/bench/theme.h"
+
+#include <QHBoxLayout>
+
+namespace zesty {
+
+WrappedLabel::WrappedLabel(QWidget* parent) : QLabel(parent) {
+    setWordWrap(true);
+    setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
+}
+
+Panel::Panel(const QString& question, Document& document, BenchState& state, Actions& actions,
+             QWidget* parent)
+    : QWidget(parent), document_(document), state_(state), actions_(actions), column_(new QVBoxLayout(this)) {
+    column_->setContentsMargins(0, 0, 16, 0);
+    column_->setSpacing(6);
+    if (question.isEmpty()) return;
+    auto* title = new QLabel(question, this);
+    title->setProperty("title", true);
+    column_->addWidget(title);
+}
+
+void Panel::refresh_if_shown() {
+    if (isVisible()) refresh();
+}
+
+void Panel::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    refresh();
+}
+
+QHBoxLayout* Panel::row(const QString& name) {
+    auto* r = new QHBoxLayout;
+    r->setSpacing(6);
+    if (!name.isNull()) {
+        auto* l = new QLabel(name, this);
+        l->setProperty("quiet", true);
+        l->setFixedWidth(62);
+        r->addWidget(l);
+    }
+    column_->addLayout(r);
+    return r;
+}
+
+QLabel* Panel::line(const QString& name) {
+    auto* l = new WrappedLabel(this);
+    l->setProperty("quiet", true);
+    l->setObjectName(name);
+    column_->addWidget(l);
+    return l;
+}
+
+QPushButton* Panel::button(Act act, const QString& text, bool primary) {
+    QAction* action = actions_[act];
+    auto* b = new QPushButton(text, this);
+    b->setProperty("primary", primary);
+    b->setToolTip(action->toolTip());
+    b->setAccessibleName(action->text());
+    b->setEnabled(action->isEnabled());
+    connect(b, &QPushButton::clicked, action, &QAction::trigger);
+    connect(action, &QAction::changed, b, [b, action] { b->setEnabled(action->isEnabled()); });
+    return b;
+}
+
+Segments::Segments(const QString& name, const QStringList& choices, QWidget* parent) : QWidget(parent) {
+    setAccessibleName(name);
+    auto* r = new QHBoxLayout(this);
+    r->setContentsMargins(0, 0, 0, 0);
+    r->setSpacing(4);
+    for (int i = 0; i < choices.size(); ++i) {
+        auto* b = new QPushButton(choices[i], this);
+        b->setProperty("segment", true);
+        b->setCheckable(true);
+        b->setAccessibleName(name + ": " + choices[i]);
+        connect(b, &QPushButton::clicked, this, [this, i] {
+            show_choice(i);
+            emit chosen(i);
+        });
+        r->addWidget(b);
+        buttons_.push_back(b);
+    }
+    r->addStretch(1);
+}
+
+void Segments::show_choice(int index) {
+    for (std::size_t i = 0; i < buttons_.size(); ++i) buttons_[i]->setChecked(static_cast<int>(i) == index);
+}
+
+} // namespace zesty

@@ -1,0 +1,173 @@
+#include "app/bench/second_look.h"
+
+#include "app/bench/theme.h"
+#include "app/bench/wording.h"
+
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QPainter>
+#include <QPushButton>
+#include <QScrollArea>
+#include <QVBoxLayout>
+
+namespace zesty {
+
+namespace {
+
+constexpr std::size_t most_cards = 60;
+
+/// Severity by colour and by shape: a diamond, a ring, a dash.
+class Mark : public QWidget {
+public:
+    Mark(Severity severity, QWidget* parent) : QWidget(parent), severity_(severity) { setFixedSize(18, 18); }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        QPainter p(this);
+        p.setRenderHint(QPainter::Antialiasing);
+        if (severity_ == Severity::Problem) {
+            p.setPen(Qt::NoPen);
+            p.setBrush(theme::berry);
+            p.drawPolygon(QPolygonF({{9, 1}, {17, 9}, {9, 17}, {1, 9}}));
+        } else if (severity_ == Severity::Advice) {
+            p.setPen(QPen(theme::lemon, 4));
+            p.drawEllipse(QRectF(3.5, 3.5, 11, 11));
+        } else {
+            p.setPen(Qt::NoPen);
+            p.setBrush(theme::quiet);
+            p.drawRoundedRect(QRectF(3, 7.5, 12, 4), 2, 2);
+        }
+    }
+
+private:
+    Severity severity_;
+};
+
+class Card : public QWidget {
+public:
+    using Apply = std::function<void(const Fix&)>;
+    Card(const Finding& finding, std::function<void()> go, const Apply& apply, QWidget* parent)
+        : QWidget(parent), go_(std::move(go)) {
+        setFocusPolicy(Qt::StrongFocus);
+        setCursor(Qt::PointingHandCursor);
+        static const char* severities[] = {"Problem", "Advice", "Note"};
+        setAccessibleName(
+            QString("%1: %2").arg(severities[static_cast<int>(finding.severity())], words(finding.title)));
+        setAccessibleDescription(words(finding.message));
+        setObjectName(QString("finding-%1").arg(key_of(finding.code)));
+        auto* row = new QHBoxLayout(this);
+        row->setContentsMargins(12, 9, 12, 9);
+        row->setSpacing(10);
+        row->addWidget(new Mark(finding.severity(), this), 0, Qt::AlignTop);
+        auto* column = new QVBoxLayout;
+        column->setSpacing(3);
+        auto* title = new QLabel(words(finding.title), this);
+        title->setFont(theme::font(theme::Text::Small, true));
+        title->setStyleSheet("font-weight: 600;");
+        title->setWordWrap(true);
+        auto* message = new QLabel(words(finding.message), this);
+        message->setProperty("quiet", true);
+        message->setWordWrap(true);
+        column->addWidget(title);
+        column->addWidget(message);
+        if (!finding.fixes.empty()) column->addSpacing(2);
+        for (std::size_t i = 0; i < finding.fixes.size(); ++i)
+            add_fix(column, finding.fixes[i], i == 0 ? "fix" : "another-fix", apply);
+        row->addLayout(column, 1);
+        if (finding.swatch) {
+            auto* swatch = new QLabel(this);
+            swatch->setFixedSize(26, 26);
+            swatch->setStyleSheet(QString("background: %1; border: 1px solid #D9D0C0; border-radius: 6px;")
+                                      .arg(words(format_colour(*finding.swatch))));
+            row->addWidget(swatch, 0, Qt::AlignTop);
+        }
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        QPainter p(this);
+        p.setRenderHint(QPainter::Antialiasing);
+        p.setPen(QPen(hasFocus() ? theme::zest : theme::line, hasFocus() ? 2 : 1));
+        p.setBrush(theme::card);
+        p.drawRoundedRect(QRectF(rect()).adjusted(1, 1, -1, -1), theme::radius, theme::radius);
+    }
+    void mousePressEvent(QMouseEvent*) override { go_(); }
+    void keyPressEvent(QKeyEvent* event) override {
+        if (event->key() == Qt::Key_Space)
+            go_();
+        else
+            QWidget::keyPressEvent(event);
+    }
+
+private:
+    void add_fix(QVBoxLayout* column, const Fix& fix, const char* name, const Apply& apply) {
+        auto* b = new QPushButton(words(fix.label()), this);
+        b->setProperty("fix", true);
+        b->setObjectName(name);
+        b->setToolTip("Apply this; it can be undone");
+        QObject::connect(b, &QPushButton::clicked, this, [fix, apply] { apply(fix); });
+        column->addWidget(b, 0, Qt::AlignLeft);
+    }
+
+    std::function<void()> go_;
+};
+
+} // namespace
+
+SecondLook::SecondLook(BenchState& state, QWidget* parent) : QWidget(parent), state_(state) {
+    setAccessibleName("Second look");
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(6);
+    auto* head = new QHBoxLayout;
+    auto* title = new QLabel("Second look", this);
+    title->setProperty("title", true);
+    count_ = new QLabel(this);
+    count_->setProperty("quiet", true);
+    head->addWidget(title);
+    head->addStretch(1);
+    head->addWidget(count_);
+    head->setContentsMargins(0, 0, 16, 0);
+    column->addLayout(head);
+    scroll_ = new QScrollArea(this);
+    scroll_->setWidgetResizable(true);
+    scroll_->setFrameShape(QFrame::NoFrame);
+    scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll_->setFocusPolicy(Qt::NoFocus);
+    // Takes what the side bench leaves: the decisions above are never squeezed.
+    scroll_->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Ignored);
+    column->addWidget(scroll_, 1);
+    connect(&state, &BenchState::plan_changed, this, &SecondLook::refresh);
+}
+
+void SecondLook::refresh() {
+    const Plan* plan = state_.plan();
+    // A first look has no sheets yet: the cards stay until the whole plan is there, so that they do not
+    // flicker.
+    if (!plan || (plan->sections.cut && !plan->sheets.done && any_shown_)) return;
+    if (any_shown_ && shown_ == plan->findings) return;
+    shown_ = plan->findings;
+    any_shown_ = true;
+    auto* list = new QWidget;
+    auto* column = new QVBoxLayout(list);
+    column->setContentsMargins(0, 0, 12, 8);
+    column->setSpacing(6);
+    std::size_t shown = 0;
+    for (const Finding& f : plan->findings) {
+        if (shown++ == most_cards) break;
+        column->addWidget(new Card(
+            f, [this, f] { emit go_to(f); }, [this](const Fix& fix) { emit apply(fix); }, list));
+    }
+    if (plan->findings.empty()) {
+        auto* fine =
+            new QLabel(plan->sections.cut ? "Nothing to point out." : "Findings will appear here.", list);
+        fine->setProperty("quiet", true);
+        column->addWidget(fine);
+    }
+    column->addStretch(1);
+    scroll_->setWidget(list);
+    count_->setText(QString::number(plan->findings.size()));
+}
+
+} // namespace zesty

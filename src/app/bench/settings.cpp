@@ -1,0 +1,80 @@
+#include "app/bench/settings.h"
+
+#include <QDir>
+#include <QFileInfo>
+#include <QStandardPaths>
+
+namespace zesty {
+
+namespace {
+
+constexpr int most_recent = 8;
+
+struct Key {
+    const char* name;
+    QVariant otherwise;
+};
+const Key recent{"files/recent", QStringList()};
+const Key geometry{"window/geometry", QByteArray()};
+const Key folder{"files/folder", QString()};
+const Key letter{"print/letter", false};
+
+QVariant read(const QSettings& s, const Key& key) {
+    return s.value(key.name, key.otherwise);
+}
+
+} // namespace
+
+Settings::Settings(const QString& file)
+    : store_(file.isEmpty() ? std::make_unique<QSettings>(QSettings::IniFormat, QSettings::UserScope,
+                                                          "zesty-panel", "zesty-panel")
+                            : std::make_unique<QSettings>(file, QSettings::IniFormat)),
+      beside_(file.isEmpty() ? QString() : QFileInfo(file).absolutePath()) {}
+
+QString Settings::own_papers() const {
+    const QString folder =
+        beside_.isEmpty() ? QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) : beside_;
+    return QDir(folder).filePath("papers.stash");
+}
+
+QStringList Settings::recent_files() const {
+    QStringList out;
+    for (const QString& path : read(*store_, recent).toStringList())
+        if (QFileInfo::exists(path)) out << path;
+    return out;
+}
+
+void Settings::add_recent(const QString& path) {
+    const QString absolute = QFileInfo(path).absoluteFilePath();
+    QStringList all = read(*store_, recent).toStringList();
+    all.removeAll(absolute);
+    all.prepend(absolute);
+    store_->setValue(recent.name, QStringList(all.mid(0, most_recent)));
+}
+
+QByteArray Settings::window_geometry() const {
+    return read(*store_, geometry).toByteArray();
+}
+
+void Settings::set_window_geometry(const QByteArray& bytes) {
+    store_->setValue(geometry.name, bytes);
+}
+
+QString Settings::last_folder() const {
+    const QString f = read(*store_, folder).toString();
+    return f.isEmpty() ? QDir::homePath() : f;
+}
+
+void Settings::set_last_folder(const QString& path) {
+    store_->setValue(folder.name, path);
+}
+
+bool Settings::letter_paper() const {
+    return read(*store_, letter).toBool();
+}
+
+void Settings::set_letter_paper(bool on) {
+    store_->setValue(letter.name, on);
+}
+
+} // namespace zesty

@@ -1,0 +1,281 @@
+#include "app/bench/worker.h"
+
+#include "io/drawing_import.h"
+#include "io/guide/export_all.h"
+#include "io/picture.h"
+#include "io/project_file.h"
+#include "io/read_file.h"
+#include "io/stash_json.h"
+#include "io/stash_store.h"
+#include "io/trace/offcut.h"
+
+#include <QDir>
+#include <QFileInfo>
+#include <QMetaObject>
+#include <QPointer>
+#include <sys/resource.h>
+#include <unistd.h>
+
+namespace zesty {
+
+namespace {
+
+constexpr int proposals_made = 4;
+
+/// A drawing that cannot be cut is refused here, not after it has taken a place on the bench.
+Result<Shared<DrawingFile>> drawing_to_cut(const QString& path, double square = 0) {
+    auto file = drawing_file(path, {square});
+    if (!file) return file;
+    const auto cut = read_cut((*file)->drawing);
+    if (!cut) return fail(cut.error().kind, path.toStdString() + ": " + cut.error().message);
+    return file;
+}
+
+} // namespace
+
+Worker::Worker(QObject* parent) : QObject(parent) {
+    hands_.moveToThread(&thread_);
+    thread_.setObjectName("planner");
+    thread_.start();
+    // On Linux a thread has a nice value of its own: the window comes first where cores are few.
+    QMetaObject::invokeMethod(&hands_, [] { setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), 5); });
+}
+
+Worker::~Worker() {
+    ++newest_plan_;
+    ++newest_proposal_;
+    thread_.quit();
+    thread_.wait();
+}
+
+void Worker::post(std::function<void()> job) {
+    ++jobs_;
+    QMetaObject::invokeMethod(
+        &hands_,
+        [this, job = std::move(job)] {
+            job();
+            // The count falls on the window's thread, after everything the job has reported.
+            report([this] { --jobs_; });
+        },
+        Qt::QueuedConnection);
+}
+
+void Worker::think(QObject* asker, std::function<std::function<void()>(Planner&)> job) {
+    post([this, asker = QPointer<QObject>(asker), job = std::move(job)] {
+        report([asker, answer = job(questions_)] {
+            if (asker) answer();
+        });
+    });
+}
+
+void Worker::report(std::function<void()> on_window_thread) {
+    QMetaObject::invokeMethod(this, std::move(on_window_thread), Qt::QueuedConnection);
+}
+
+void Worker::report_failure(const Error& error) {
+    report([this, message = QString::fromStdString(error.message)] { emit failed(message); });
+}
+
+std::shared_ptr<const Textures> Worker::textures_for(const Project& project) {
+    if (!textures_ || !textures_->made_of(project)) textures_ = std::make_shared<const Textures>(project);
+    return textures_;
+}
+
+quint64 Worker::plan(const Project& project, bool first_look) {
+    const quint64 number = ++newest_plan_;
+    post([this, project, number, first_look] { run_plan(project, number, first_look); });
+    return number;
+}
+
+void Worker::run_plan(const Project& project, quint64 number, bool first_look) {
+    const StopToken stop = [this, number] { return newest_plan_ != number; };
+    if (stop()) return;
+    const auto textures = textures_for(project);
+    if (first_look) {
+        // A failure is told by the whole plan below.
+        if (auto shapes = planner_.shapes(project)) {
+            auto first = std::make_shared<const Plan>(std::move(*shapes));
+            report([this, first, textures, number] { emit plan_ready({first, textures, number, false}); });
+        }
+    }
+    auto whole = planner_.plan(project, stop);
+    if (!whole) {
+        if (whole.error().kind == ErrorKind::Stopped) return;
+        report(
+            [this, message = QString::fromStdString(whole.error().message)] { emit plan_failed(message); });
+        return;
+    }
+    auto plan = std::make_shared<const Plan>(std::move(*whole));
+    report([this, plan, textures, number] { emit plan_ready({plan, textures, number, true}); });
+}
+
+void Worker::propose(const Project& project) {
+    const quint64 number = ++newest_proposal_;
+    ++proposing_;
+    post([this, project, number] { run_proposal(project, number); });
+}
+
+void Worker::stop_proposing() {
+    ++newest_proposal_;
+}
+
+void Worker::run_proposal(const Project& project, quint64 number) {
+    const StopToken stop = [this, number] { return newest_proposal_ != number; };
+    const Progress tell = [this](double f, const char* what) {
+        report([this, f, what = QString::fromLatin1(what)] { emit progress(f, what); });
+    };
+    const auto finish = [this](std::function<void()> then) {
+        report([this, then = std::move(then)] {
+            --proposing_;
+            then();
+        });
+    };
+    auto pages = planner_.proposals(project, false, proposals_made, stop, tell);
+    if (stop()) {
+        finish([this] { emit proposal_stopped(); });
+        return;
+    }
+    if (!pages) {
+        finish([this, message = QString::fromStdString(pages.error().message)] {
+            emit proposal_stopped();
+            emit failed(message);
+        });
+        return;
+    }
+    finish([this, made = std::move(*pages)] { emit proposed(made); });
+}
+
+void Worker::open(const QString& path) {
+    post([this, path] {
+        if (QFileInfo(path).suffix().toLower() == "zesty") {
+            auto project = open_project(path);
+            if (project)
+                report([this, p = *project, path] { emit opened_project(p, path); });
+            else
+                report_failure(project.error());
+            return;
+        }
+        if (auto file = drawing_to_cut(path))
+            report([this, f = file->pointer(), path] { emit opened_drawing(f, path); });
+        else
+            report_failure(file.error());
+    });
+}
+
+void Worker::open_to_add(const QString& path, double square) {
+    post([this, path, square] {
+        if (auto file = drawing_to_cut(path, square))
+            report([this, f = file->pointer(), path] { emit opened_to_add(f, path); });
+        else
+            report_failure(file.error());
+    });
+}
+
+void Worker::open_stash(const QString& path) {
+    post([this, path] {
+        auto stash = read_stash(path);
+        if (stash)
+            report([this, s = std::make_shared<const Stash>(std::move(*stash)), path] {
+                emit opened_stash(s, path);
+            });
+        else
+            report_failure(stash.error());
+    });
+}
+
+void Worker::save(const Project& project, const QString& path) {
+    post([this, project, path] {
+        if (const auto r = save_project(project, path); r)
+            report([this, project, path] { emit saved(project, path); });
+        else
+            report_failure(r.error());
+    });
+}
+
+void Worker::look_up_reserved(const QString& own_papers, const QString& page) {
+    post([this, own_papers, page] {
+        Reserved found;
+        if (QFileInfo::exists(own_papers)) {
+            const auto store = StashStore::open(own_papers);
+            const auto all = store ? store->reserved_by_others(page_key(page))
+                                   : Result<Reserved>(tl::make_unexpected(store.error()));
+            if (!all) {
+                report_failure(all.error());
+                return;
+            }
+            found = *all;
+        }
+        report([this, found] { emit reserved(found); });
+    });
+}
+
+void Worker::reserve(const QString& own_papers, const QString& page, std::vector<ReservedPiece> pieces) {
+    post([this, own_papers, page, pieces = std::move(pieces)] {
+        if (!QFileInfo::exists(own_papers)) return;
+        auto store = StashStore::open(own_papers);
+        const auto done =
+            store ? store->reserve(page_key(page), pieces) : Result<void>(tl::make_unexpected(store.error()));
+        if (!done) report_failure(done.error());
+    });
+}
+
+void Worker::read_paper_picture(const QString& path, bool crop) {
+    post([this, path, crop] {
+        auto stash = paper_from_picture(path, crop);
+        if (stash)
+            report(
+                [this, s = std::make_shared<const Stash>(std::move(*stash))] { emit paper_picture_read(s); });
+        else
+            report_failure(stash.error());
+    });
+}
+
+void Worker::read_photo_picture(const QString& path) {
+    post([this, path] {
+        const auto picture = brought_from(path);
+        if (picture)
+            report([this, p = *picture] { emit photo_picture_read(p); });
+        else
+            report_failure(picture.error());
+    });
+}
+
+void Worker::measure_scrap(const QString& path) {
+    post([this, path] {
+        const auto bytes = read_file(path, 64LL << 20);
+        auto outline = bytes ? measured_offcut(*bytes, mm_per_inch)
+                             : Result<Polygon>(tl::make_unexpected(bytes.error()));
+        if (outline)
+            report([this, o = *outline] { emit scrap_measured(o); });
+        else
+            report_failure(outline.error());
+    });
+}
+
+void Worker::keep_papers(std::shared_ptr<const Stash> stash, const QString& path) {
+    post([this, stash, path] {
+        QDir().mkpath(QFileInfo(path).absolutePath());
+        auto store = StashStore::open(path);
+        const auto kept = store ? store->put(*stash) : Result<void>(tl::make_unexpected(store.error()));
+        if (kept)
+            report([this, n = static_cast<int>(stash->papers.size()), path] { emit papers_kept(n, path); });
+        else
+            report_failure(kept.error());
+    });
+}
+
+void Worker::export_to(const Project& project, std::shared_ptr<const Plan> plan, PrinterPaper paper,
+                       const QString& folder) {
+    post([this, project, plan, paper, folder] {
+        const auto files = export_all(project, *plan, paper, folder);
+        if (!files) {
+            report_failure(files.error());
+            return;
+        }
+        QStringList names;
+        for (const QString& f : *files) names << f;
+        report([this, names] { emit exported(names); });
+    });
+}
+
+} // namespace zesty

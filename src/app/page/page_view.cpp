@@ -1,0 +1,273 @@
+#include "app/page/page_view.h"
+
+#include "app/page/page_overlays.h"
+#include "app/bench/theme.h"
+#include "app/bench/wording.h"
+#include "io/paint/page_painter.h"
+
+#include <QPainter>
+#include <QScreen>
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+constexpr int ruler = 24;
+constexpr int line_below = 24; ///< the line of numbers under the page
+} // namespace
+
+PageView::PageView(Document& document, BenchState& state, QWidget* parent)
+    : QWidget(parent), document_(document), state_(state) {
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    setAcceptDrops(true);
+    setMinimumSize(320, 280);
+    setAccessibleName("Page");
+    setObjectName("page");
+    const auto repaint_all = [this] {
+        base_stale_ = true;
+        if (fitted_) fit();
+        update();
+    };
+    connect(&base_, &BackgroundPicture::ready, this, [this] {
+        if (base_.up_to_date()) base_map_ = asked_map_;
+        update();
+    });
+    connect(&state, &BenchState::plan_changed, this, repaint_all);
+    connect(&state, &BenchState::waypoint_changed, this, repaint_all);
+    connect(&state, &BenchState::selection_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &BenchState::in_hand_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &BenchState::measured_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &BenchState::tool_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &BenchState::hover_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &BenchState::compared_changed, this, [this] {
+        base_stale_ = true;
+        update();
+    });
+}
+
+const Project& PageView::shown_project() const {
+    return state_.offer() ? state_.offer()->project : document_.project();
+}
+
+bool PageView::something_to_show() const {
+    const Plan* plan = state_.plan();
+    return plan && (plan->sections.cut || !shown_project().set_out.photos.empty());
+}
+
+QRectF PageView::room() const {
+    return QRectF(rect()).adjusted(ruler, ruler, 0, -line_below);
+}
+
+void PageView::fit() {
+    const Page& page = document_.project().set_out.page;
+    const QRectF r = room().adjusted(16, 14, -18, -12);
+    map_.scale = std::max(0.05, std::min(r.width() / page.full_width(), r.height() / page.height));
+    map_.origin = {r.x() + (r.width() - page.full_width() * map_.scale) / 2,
+                   r.y() + (r.height() - page.height * map_.scale) / 2};
+    fitted_ = true;
+    update();
+}
+
+void PageView::true_size() {
+    const double wanted = (screen() ? screen()->physicalDotsPerInch() : 96) / 25.4;
+    zoom(wanted / map_.scale);
+}
+
+void PageView::zoom(double factor) {
+    zoom_at(room().center(), factor);
+}
+
+void PageView::zoom_at(QPointF pixel, double factor) {
+    const Point under = map_.back(pixel);
+    map_.scale = std::clamp(map_.scale * factor, 0.2, 60.0);
+    map_.origin += pixel - map_(under);
+    fitted_ = false;
+    update();
+}
+
+void PageView::show_place(Point on_page) {
+    if (room().adjusted(20, 20, -20, -20).contains(map_(on_page))) return;
+    map_.origin += room().center() - map_(on_page);
+    fitted_ = false;
+    update();
+}
+
+int PageView::opening_at(QPointF pixel) const {
+    return state_.plan() ? state_.plan()->opening_at(map_.back(pixel)) : -1;
+}
+
+// --- painting ---------------------------------------------------------------------------------------------
+
+void PageView::ask_for_base() {
+    if (!base_stale_ && asked_map_ == map_ && asked_size_ == size()) return;
+    PageLook look;
+    if (state_.waypoint() == Waypoint::SetOut) look.bare = look.base;
+    base_.request(size(), devicePixelRatioF(), theme::bench,
+                  [map = map_, look, plan = state_.shared_plan(), textures = state_.shared_textures(),
+                   project = shown_project(),
+                   own = state_.compared_with() ? state_.compared_with()->project : document_.project(),
+                   own_plan = state_.compared_with() ? state_.compared_with()->plan : state_.own_plan(),
+                   compared = state_.compared_at()](QPainter& painter) {
+                      const QRectF sheet =
+                          map.rect({0, 0, project.set_out.page.full_width(), project.set_out.page.height});
+                      for (int k = 3; k > 0; --k) {
+                          painter.setPen(Qt::NoPen);
+                          painter.setBrush(QColor(38, 36, 43, 14));
+                          painter.drawRoundedRect(sheet.adjusted(-k, -k + 2, k + 1, k + 3), 3, 3);
+                      }
+                      painter.translate(map.origin);
+                      painter.scale(map.scale, map.scale);
+                      const double width = project.set_out.page.full_width();
+                      const double line = compared.value_or(1) * width;
+                      painter.save();
+                      painter.setClipRect(QRectF(0, 0, line, project.set_out.page.height));
+                      paint_page(painter, project, *plan, *textures, look);
+                      painter.restore();
+                      if (!compared || !own_plan) return;
+                      painter.setClipRect(QRectF(line, 0, width - line, project.set_out.page.height));
+                      paint_page(painter, own, *own_plan, *textures, look);
+                  });
+    asked_map_ = map_;
+    asked_size_ = size();
+    base_stale_ = false;
+}
+
+/// The last picture, moved and scaled to where the page is now until the next one is ready.
+void PageView::paint_base(QPainter& painter) const {
+    painter.fillRect(rect(), theme::bench);
+    if (base_.image().isNull()) return;
+    const double k = map_.scale / base_map_.scale;
+    painter.save();
+    painter.translate(map_.origin - base_map_.origin * k);
+    painter.scale(k, k);
+    painter.drawImage(QPointF(0, 0), base_.image());
+    painter.restore();
+}
+
+void PageView::paint_empty(QPainter& painter) {
+    painter.fillRect(rect(), theme::bench);
+    QRectF box(0, 0, 440, 190);
+    box.moveCenter(QRectF(rect()).center());
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setPen(QPen(theme::tape_line, 2, Qt::DashLine));
+    painter.setBrush(theme::paper);
+    painter.drawRoundedRect(box, theme::radius, theme::radius);
+    painter.setPen(theme::ink);
+    painter.setFont(theme::font(theme::Text::Title));
+    painter.drawText(box.adjusted(0, 40, 0, 0), Qt::AlignHCenter | Qt::AlignTop,
+                     "Put a cut file on the page");
+    painter.setPen(theme::quiet);
+    painter.setFont(theme::font(theme::Text::Body));
+    painter.drawText(
+        box.adjusted(24, 84, -24, 0), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
+        "Drop an SVG drawing here, or press Ctrl+O.\nIt is measured at once: pieces, openings, bars.");
+}
+
+void PageView::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    const Plan* plan = state_.plan();
+    if (!something_to_show()) {
+        paint_empty(painter);
+        return;
+    }
+    ask_for_base();
+    paint_base(painter);
+    painter.setRenderHint(QPainter::Antialiasing);
+    switch (state_.waypoint()) {
+    case Waypoint::SetOut:
+        paint_set_out(painter, map_, shown_project(), *plan,
+                      state_.photo_in_hand(shown_project()) >= 0 ? -1 : state_.cut_in_hand(shown_project()));
+        paint_photo_sizes(painter, map_, shown_project(), state_.photo_in_hand(shown_project()));
+        if (state_.measured()) paint_measured(painter, map_, shown_project(), *state_.measured());
+        break;
+    case Waypoint::Sections:
+        if (plan->sections.cut) paint_sections(painter, map_, *plan);
+        break;
+    case Waypoint::Papers:
+        if (plan->sections.cut) paint_papers(painter, map_, *plan);
+        break;
+    case Waypoint::Sheets:
+        break;
+    }
+    if (state_.waypoint() != Waypoint::SetOut && plan->sections.cut)
+        paint_selection(painter, map_, *plan, state_);
+    paint_gesture(painter);
+    paint_compared(painter);
+    paint_rulers(painter, QRectF(rect()).adjusted(0, 0, 0, -line_below), map_, shown_project(), ruler);
+
+    const QRectF below(0, height() - line_below, width(), line_below);
+    painter.fillRect(below, theme::bench);
+    painter.setPen(theme::quiet);
+    painter.setFont(theme::font(theme::Text::Small));
+    int about = state_.hovered();
+    if (about < 0 && state_.selected().size() == 1) about = *state_.selected().begin();
+    QString line = about_opening(shown_project(), *plan, about);
+    if (line.isEmpty())
+        line = state_.waypoint() == Waypoint::SetOut
+                   ? (state_.tool() == BenchState::Tool::Measure
+                          ? "Drag from one place to another to measure between them."
+                      : state_.tool() == BenchState::Tool::Protect
+                          ? "Drag over the part of a photo that must stay free; click on one to take it away."
+                          : "Drag a cut or photo to move it, pull a corner to size the cut.")
+               : state_.tool() == BenchState::Tool::MovePattern
+                   ? "Drag the print in an opening to where you want it; the arrow keys push it."
+                   : "Point at an opening for its numbers; click it, or draw round several.";
+    painter.drawText(below.adjusted(ruler + 4, 0, -60, 0), Qt::AlignLeft | Qt::AlignVCenter, line);
+    painter.drawText(below.adjusted(0, 0, -10, 0), Qt::AlignRight | Qt::AlignVCenter,
+                     QString("%1 %").arg(std::lround(100 * map_.scale * 25.4 / 96)));
+    if (hasFocus() && reached_by_key_) {
+        painter.setPen(QPen(theme::zest, 2));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRect(rect().adjusted(1, 1, -1, -1));
+    }
+}
+
+double PageView::compared_px() const {
+    return map_(Point{state_.compared_at().value_or(1) * shown_project().set_out.page.full_width(), 0}).x();
+}
+
+/// The line between what is proposed and what is decided, with a handle to drag.
+void PageView::paint_compared(QPainter& painter) const {
+    if (!state_.compared_at()) return;
+    const double x = compared_px();
+    const double top = map_(Point{0, 0}).y();
+    const double bottom = map_(Point{0, shown_project().set_out.page.height}).y();
+    painter.setPen(QPen(theme::zest, 2));
+    painter.drawLine(QPointF(x, top), QPointF(x, bottom));
+    painter.setBrush(theme::card);
+    painter.drawRoundedRect(QRectF(x - 9, (top + bottom) / 2 - 18, 18, 36), theme::radius, theme::radius);
+    painter.drawLine(QPointF(x - 2.5, (top + bottom) / 2 - 8), QPointF(x - 2.5, (top + bottom) / 2 + 8));
+    painter.drawLine(QPointF(x + 2.5, (top + bottom) / 2 - 8), QPointF(x + 2.5, (top + bottom) / 2 + 8));
+    painter.setFont(theme::font(theme::Text::Small, true));
+    const QFontMetricsF metrics(painter.font());
+    const auto tag = [&](const QString& text, bool left) {
+        const double w = metrics.horizontalAdvance(text) + 16;
+        const QRectF box(left ? x - w - 6 : x + 6, bottom - 30, w, 22);
+        painter.setPen(QPen(theme::line, 1));
+        painter.setBrush(theme::card);
+        painter.drawRoundedRect(box, theme::radius, theme::radius);
+        painter.setPen(theme::ink);
+        painter.drawText(box, Qt::AlignCenter, text);
+    };
+    tag(QString("proposal %1").arg(state_.shown_offer() + 1), true);
+    tag(state_.compared_with() ? QString("proposal %1").arg(state_.compared_with_number() + 1)
+                               : QString("now"),
+        false);
+}
+
+void PageView::resizeEvent(QResizeEvent*) {
+    if (fitted_) fit();
+}
+
+void PageView::paint_gesture(QPainter& painter) const {
+    if (gesture_.size() < 2) return;
+    painter.setPen(QPen(theme::zest, 2, Qt::DashLine));
+    painter.setBrush(drag_ == Drag::Lasso ? QBrush(QColor(232, 106, 23, 28)) : QBrush(Qt::NoBrush));
+    if (drag_ == Drag::Line)
+        painter.drawLine(gesture_.front(), gesture_.back());
+    else
+        painter.drawPolygon(gesture_.data(), static_cast<int>(gesture_.size()));
+}
+
+} // namespace zesty

@@ -1,0 +1,159 @@
+#include "app/papers/aims_part.h"
+
+#include "app/bench/wording.h"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDoubleValidator>
+#include <QGridLayout>
+#include <QHBoxLayout>
+#include <QLineEdit>
+#include <QSlider>
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+
+struct Aim {
+    const char* name;
+    const char* says;
+    double MatchWeights::*weight;
+};
+constexpr std::array aims{
+    Aim{"Neighbours differ", "Papers side by side look different", &MatchWeights::differ},
+    Aim{"Spread out", "Every paper all over the page, no colour too much in one spot", &MatchWeights::spread},
+    Aim{"Print fits opening", "Large prints in large openings, and stripes side by side the same way",
+        &MatchWeights::pattern},
+    Aim{"Stands out", "Papers stand out from the cut and the base", &MatchWeights::behind},
+    Aim{"Clear of photo", "Papers beside a photo keep clear of its colours", &MatchWeights::photo},
+    Aim{"Scraps first", "Scraps before sheets, few new sheets", &MatchWeights::thrift}};
+
+} // namespace
+
+AimsPart::AimsPart(Document& document, BenchState& state, Actions& actions, QWidget* parent)
+    : PanelPart(document, state, actions, parent) {
+    build_weights();
+    build_slants();
+    build_hidden_stock();
+    connect(&state, &BenchState::plan_changed, this, &AimsPart::refresh_if_shown);
+}
+
+void AimsPart::build_weights() {
+    auto* grid = new QGridLayout;
+    grid->setHorizontalSpacing(10);
+    grid->setVerticalSpacing(2);
+    for (std::size_t i = 0; i < aims.size(); ++i) {
+        auto* name = new QLabel(aims[i].name, this);
+        auto* slider = new QSlider(Qt::Horizontal, this);
+        slider->setObjectName(QString("aim%1").arg(i));
+        slider->setRange(0, 200);
+        slider->setSingleStep(20);
+        slider->setMinimumHeight(22);
+        slider->setAccessibleName(aims[i].name);
+        slider->setToolTip(
+            QString("%1: left not at all, middle as usual, right twice as much").arg(aims[i].says));
+        name->setToolTip(aims[i].says);
+        connect(slider, &QSlider::sliderPressed, this, [this] { slide_number_ = document_.new_drag(); });
+        connect(slider, &QSlider::sliderReleased, this, [this] { slide_number_ = 0; });
+        connect(slider, &QSlider::valueChanged, this, [this, i](int v) {
+            document_.change(
+                QString("How much counts: %1").arg(aims[i].name),
+                [&](Project& p) { p.match.style.weights.*aims[i].weight = v / 100.0; }, slide_number_);
+        });
+        grid->addWidget(name, static_cast<int>(i), 0);
+        grid->addWidget(slider, static_cast<int>(i), 1);
+        weights_.push_back(slider);
+    }
+    column_->addLayout(grid);
+}
+
+void AimsPart::build_slants() {
+    auto* r = row("Stripes");
+    rule_ = new QComboBox(this);
+    rule_->setObjectName("slants");
+    rule_->setAccessibleName("How stripes slant on the page");
+    rule_->addItems({"as they fit", "all at one slant", "facing in mirrored cuts"});
+    connect(rule_, &QComboBox::currentIndexChanged, this, [this](int i) {
+        document_.change("How stripes slant",
+                         [&](Project& p) { p.match.slants.rule = static_cast<SlantRule>(i); });
+    });
+    r->addWidget(rule_, 1);
+    angle_ = new QLineEdit(this);
+    angle_->setFixedWidth(52);
+    angle_->setAccessibleName("Slant of stripes in degrees, clockwise from level");
+    angle_->setToolTip("Degrees, clockwise from level");
+    angle_->setValidator(new QDoubleValidator(-360, 360, 1, angle_));
+    connect(angle_, &QLineEdit::editingFinished, this, [this] {
+        document_.change("Slant of stripes",
+                         [&](Project& p) { p.match.slants.angle_deg = angle_->text().toDouble(); });
+    });
+    r->addWidget(angle_);
+}
+
+void AimsPart::build_hidden_stock() {
+    const auto chooser = [&](const QString& name, const QString& says, auto set) {
+        auto* r = row(name);
+        auto* box = new QComboBox(this);
+        box->setAccessibleName(says);
+        box->setToolTip(says);
+        connect(box, &QComboBox::activated, this, [this, box, says, set](int i) {
+            const std::string id = box->itemData(i).toString().toStdString();
+            document_.change(says, [&](Project& p) { set(p, id); });
+        });
+        r->addWidget(box, 1);
+        return box;
+    };
+    base_ = chooser("Base of", "Paper of the base",
+                    [](Project& p, const std::string& id) { p.set_out.page.base_paper = id; });
+    cut_ = chooser("Cut of", "Paper the cut in hand is made of", [this](Project& p, const std::string& id) {
+        if (PlacedCut* cut = state_.in_hand(p)) cut->paper = id;
+    });
+    const auto box = [&](const QString& text, const QString& says, auto set) {
+        auto* check = new QCheckBox(text, this);
+        check->setToolTip(says);
+        connect(check, &QCheckBox::clicked, this,
+                [this, says, set](bool on) { document_.change(says, [&](Project& p) { set(p, on); }); });
+        column_->addWidget(check);
+        return check;
+    };
+    gut_ = box("Use the middle of the frame", "Cut the middle out of the frame and use it",
+               [](Project& p, bool on) { p.set_out.page.gut = on; });
+    under_photos_ = box("Use the base under photos", "Cut what photos hide out of the base and use it",
+                        [](Project& p, bool on) { p.set_out.page.under_photos = on; });
+}
+
+void AimsPart::refresh() {
+    const Project& project = document_.project();
+    for (std::size_t i = 0; i < aims.size(); ++i) {
+        if (weights_[i]->isSliderDown()) continue;
+        const QSignalBlocker quiet(weights_[i]);
+        weights_[i]->setValue(
+            static_cast<int>(std::lround(100 * (project.match.style.weights.*aims[i].weight))));
+    }
+    {
+        const QSignalBlocker quiet(rule_);
+        rule_->setCurrentIndex(static_cast<int>(project.match.slants.rule));
+    }
+    if (!angle_->hasFocus()) angle_->setText(QString::number(project.match.slants.angle_deg));
+    angle_->setEnabled(project.match.slants.rule != SlantRule::AsTheyFit);
+    const int cut = state_.cut_in_hand(project);
+    for (const auto& [box, now] :
+         {std::pair{base_, project.set_out.page.base_paper},
+          std::pair{cut_, cut < 0 ? std::string() : project.set_out.cuts[cut].paper}}) {
+        box->clear();
+        box->addItem("a paper not in the drawer", QString());
+        if (project.stash)
+            for (const Paper& p : project.stash->papers) box->addItem(words(p.name), words(p.id));
+        box->setCurrentIndex(std::max(0, box->findData(words(now))));
+    }
+    cut_->setEnabled(cut >= 0);
+    gut_->setChecked(project.set_out.page.gut);
+    gut_->setEnabled(project.set_out.page.framed() && project.set_out.page.frame == FrameKind::Whole);
+    under_photos_->setChecked(project.set_out.page.under_photos);
+    under_photos_->setEnabled(!project.set_out.page.base_paper.empty());
+}
+
+} // namespace zesty

@@ -1,0 +1,34 @@
+#pragma once
+// What counts how much when papers are proposed, how stripes slant, and which paper the page itself gives.
+
+#include "app/bench/panel_part.h"
+
+class QCheckBox;
+class QComboBox;
+class QLineEdit;
+class QSlider;
+
+namespace zesty {
+
+class AimsPart : public PanelPart {
+    Q_OBJECT
+public:
+    AimsPart(Document& document, BenchState& state, Actions& actions, QWidget* parent);
+
+private:
+    void refresh() override;
+    void build_weights();
+    void build_slants();
+    void build_hidden_stock();
+
+    std::vector<QSlider*> weights_;
+    int slide_number_ = 0;
+    QComboBox* rule_;
+    QLineEdit* angle_;
+    QComboBox* base_;
+    QComboBox* cut_;
+    QCheckBox* gut_;
+    QCheckBox* under_photos_;
+};
+
+} // namespace zesty

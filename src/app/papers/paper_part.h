@@ -1,0 +1,65 @@
+#pragma once
+// The paper picked in the drawer: what is known of it and what it is wanted for; new papers, scraps, and the
+// user's own papers.
+
+#include "app/bench/length_edit.h"
+#include "app/bench/panel_part.h"
+#include "app/bench/worker.h"
+
+class QCheckBox;
+class QComboBox;
+class QLineEdit;
+class QSpinBox;
+
+namespace zesty {
+
+class PaperPart : public PanelPart {
+    Q_OBJECT
+public:
+    PaperPart(Document& document, BenchState& state, Actions& actions, Worker& worker, QWidget* parent);
+    /// Puts a paper that has been read among the others, or gives its picture to the picked one's side.
+    void take_picture(const Stash& read);
+    void take_scrap(const Polygon& outline);
+    /// What the next picture read is for.
+    enum class PictureFor { NewPaper, SideA, SideB };
+    void expect(PictureFor what) { expected_ = what; }
+    bool crops() const; ///< pictures show the sheet on a ground
+
+signals:
+    void ask_picture(zesty::PaperPart::PictureFor what);
+    void ask_scrap();
+    void load_own();
+    void keep_own();
+
+private:
+    void refresh() override;
+    void build_facts();
+    void build_stock();
+    void build_files();
+    void show_stock(const Paper& paper);
+    const Paper* picked() const;
+    void change(const QString& intention, const std::function<void(Paper&)>& apply);
+    void change_face(const QString& intention, const std::function<void(PaperFace&)>& apply);
+
+    Worker& worker_;
+    PictureFor expected_ = PictureFor::NewPaper;
+    QLineEdit* name_;
+    Segments* side_;
+    QComboBox* pattern_;
+    QComboBox* direction_;
+    LengthEdit* repeat_;
+    LengthEdit* strip_;
+    QComboBox* role_;
+    QComboBox* apart_;
+    QLineEdit* kept_in_;
+    QLineEdit* notes_;
+    QWidget* stock_;
+    QPushButton* side_b_;
+    QPushButton* scrap_;
+    QPushButton* gone_;
+    QCheckBox* crop_;
+    QWidget* facts_;
+    QLabel* none_;
+};
+
+} // namespace zesty

@@ -1,0 +1,34 @@
+#include "app/papers/papers_panel.h"
+
+#include "app/papers/aims_part.h"
+#include "app/papers/opening_part.h"
+#include "app/papers/paper_part.h"
+#include "app/papers/propose_part.h"
+
+namespace zesty {
+
+PapersPanel::PapersPanel(Document& document, BenchState& state, Actions& actions, Worker& worker,
+                         QWidget* parent)
+    : PanelOfParts("Which paper where?", {"Propose", "Opening", "Aims", "Paper"}, parent) {
+    propose_ = new ProposePart(document, state, actions, this);
+    opening_ = new OpeningPart(document, state, actions, worker, this);
+    paper_ = new PaperPart(document, state, actions, worker, this);
+    add(propose_);
+    add(opening_);
+    add(new AimsPart(document, state, actions, this));
+    add(paper_);
+    connect(&state, &BenchState::selection_changed, this, [this, &state] {
+        // Who picks an opening wants to know about it; a proposal on show goes on being asked about.
+        if (!state.selected().empty() && !state.offer() && chosen() == Propose) choose(Opening);
+    });
+    connect(&state, &BenchState::offer_changed, this, [this, &state] {
+        // Who turns the aims watches what comes of it.
+        if (state.offer() && chosen() != Aims) choose(Propose);
+    });
+    connect(this, &PanelOfParts::part_chosen, this, [&state](int part) {
+        if (part != Opening && state.tool() == BenchState::Tool::MovePattern)
+            state.set_tool(BenchState::Tool::None);
+    });
+}
+
+} // namespace zesty

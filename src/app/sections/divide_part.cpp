@@ -1,0 +1,91 @@
+#include "app/sections/divide_part.h"
+
+#include "app/bench/wording.h"
+#include "core/project/edits.h"
+
+#include <QHBoxLayout>
+#include <QSpinBox>
+
+namespace zesty {
+
+DividePart::DividePart(Document& document, BenchState& state, Actions& actions, QWidget* parent)
+    : PanelPart(document, state, actions, parent) {
+    kind_ = new Segments("Divide into", {"Line", "Bands", "Rays", "Rings", "Grid"}, this);
+    connect(kind_, &Segments::chosen, this, [this](int i) {
+        kind_chosen_ = i;
+        refresh();
+    });
+    column_->addWidget(kind_);
+    auto* r = row("Parts");
+    count_ = new QSpinBox(this);
+    count_->setAccessibleName("How many parts");
+    count_->setRange(2, 30);
+    count_->setValue(3);
+    r->addWidget(count_);
+    r->addWidget(new QLabel("x", this));
+    rows_ = new QSpinBox(this);
+    rows_->setAccessibleName("Rows of the grid");
+    rows_->setRange(2, 30);
+    rows_->setValue(2);
+    r->addWidget(rows_);
+    auto* turned = new QLabel("turned", this);
+    turned->setProperty("quiet", true);
+    r->addWidget(turned);
+    turn_ = new QLineEdit("0", this);
+    turn_->setAccessibleName("Turn of the division in degrees");
+    turn_->setToolTip("Turn of the division in degrees, clockwise");
+    turn_->setFixedWidth(56);
+    r->addWidget(turn_);
+    r->addStretch(1);
+    says_ = line("divide");
+    r = row(QString());
+    r->addWidget(button(Act::Divide, "Divide", true));
+    r->addWidget(button(Act::Undivide, "Make whole"));
+    base_ = new QPushButton("Divide the base", this);
+    base_->setToolTip("Divides the bare base behind the cuts the same way");
+    connect(base_, &QPushButton::clicked, this, &DividePart::divide_base);
+    r->addWidget(base_);
+    r->addStretch(1);
+    connect(&state, &BenchState::plan_changed, this, &DividePart::refresh_if_shown);
+    connect(&state, &BenchState::selection_changed, this, &DividePart::refresh_if_shown);
+}
+
+Division DividePart::division() const {
+    Division d;
+    d.kind = static_cast<Division::Kind>(kind_chosen_);
+    d.count = count_->value();
+    d.rows = rows_->value();
+    d.turn_deg = std::remainder(turn_->text().toDouble(), 360.0);
+    return d;
+}
+
+void DividePart::divide_selection() {
+    const Plan* plan = state_.plan();
+    if (!plan || state_.selected().empty()) return;
+    const auto spots = plan->spots_of({state_.selected().begin(), state_.selected().end()});
+    document_.change("Divide the opening", [&](Project& p) { divide(p, spots, division()); });
+}
+
+void DividePart::divide_base() {
+    const bool divided = document_.project().sections.divisions.contains(base_spot);
+    document_.change(divided ? "Make the base whole" : "Divide the base", [&](Project& p) {
+        if (divided)
+            undivide(p, {base_spot});
+        else
+            divide(p, {base_spot}, division());
+    });
+}
+
+void DividePart::refresh() {
+    kind_->show_choice(kind_chosen_);
+    count_->setEnabled(kind_chosen_ != static_cast<int>(Division::Kind::Line));
+    rows_->setEnabled(kind_chosen_ == static_cast<int>(Division::Kind::Grid));
+    const auto& divisions = document_.project().sections.divisions;
+    base_->setText(divisions.contains(base_spot) ? "Base whole again" : "Divide the base");
+    QString text = state_.selected().empty() ? "Select the openings to divide. " : QString();
+    if (kind_chosen_ == 0) text += "Or drag a line across an opening. ";
+    says_->setText(text + "Parts meet without a bar: each patch runs on by the lip below the next, the first "
+                          "lies lowest and is glued first.");
+}
+
+} // namespace zesty

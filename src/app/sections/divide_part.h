@@ -1,0 +1,32 @@
+#pragma once
+// Openings, and the bare base, divided without bars.
+
+#include "app/bench/panel_part.h"
+
+#include <QLineEdit>
+
+class QSpinBox;
+
+namespace zesty {
+
+class DividePart : public PanelPart {
+    Q_OBJECT
+public:
+    DividePart(Document& document, BenchState& state, Actions& actions, QWidget* parent);
+    void divide_selection();
+    Division division() const;
+
+private:
+    void refresh() override;
+    void divide_base();
+
+    Segments* kind_;
+    int kind_chosen_ = 1;
+    QSpinBox* count_;
+    QSpinBox* rows_;
+    QLineEdit* turn_;
+    QLabel* says_;
+    QPushButton* base_;
+};
+
+} // namespace zesty

@@ -1,0 +1,191 @@
+#include "app/sections/grouping_part.h"
+
+#include "app/bench/theme.h"
+#include "app/bench/wording.h"
+#include "core/project/edits.h"
+#include "core/sections/grouping.h"
+
+#include <QComboBox>
+#include <QHBoxLayout>
+#include <QSpinBox>
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+/// The treatments in two rows, in the order of Treatment.
+constexpr int in_first_row = 4;
+} // namespace
+
+GroupingPart::GroupingPart(Document& document, BenchState& state, Actions& actions, QWidget* parent)
+    : PanelPart(document, state, actions, parent) {
+    build_section();
+    build_grouping();
+    connect(&state, &BenchState::plan_changed, this, &GroupingPart::refresh_if_shown);
+    connect(&state, &BenchState::selection_changed, this, &GroupingPart::refresh_if_shown);
+}
+
+void GroupingPart::build_section() {
+    selection_ = new WrappedLabel(this);
+    selection_->setProperty("strong", true);
+    selection_->setObjectName("selection");
+    column_->addWidget(selection_);
+    numbers_ = line("numbers");
+    treatment_[0] = new Segments("Backed by", {"Paper", "Open", "Inlay", "Vellum"}, this);
+    treatment_[1] = new Segments("Backed by", {"Shaker", "Photo", "Words", "Cut out"}, this);
+    for (const int i : {0, 1}) {
+        connect(treatment_[i], &Segments::chosen, this,
+                [this, i](int k) { treat(static_cast<Treatment>(i * in_first_row + k)); });
+        column_->addWidget(treatment_[i]);
+    }
+    auto* r = row("Name");
+    name_ = new QLineEdit(this);
+    name_->setAccessibleName("Name of the section");
+    name_->setPlaceholderText("such as roofs or sky");
+    name_->setMaxLength(60);
+    connect(name_, &QLineEdit::editingFinished, this, [this] {
+        const auto sections = selected_sections();
+        if (sections.size() != 1) return;
+        document_.change("Name the section", [&](Project& p) {
+            change_sections(p, sections,
+                            [&](SectionChoice& c) { c.name = name_->text().trimmed().toStdString(); });
+        });
+    });
+    r->addWidget(name_, 1);
+    r = row("Its lip");
+    own_lip_ = new LengthEdit("Lip of these sections", 0, 50, this);
+    own_lip_->setFixedWidth(84);
+    connect(own_lip_, &LengthEdit::length_entered, this, [this](double mm) {
+        document_.change("Lip of the section", [&](Project& p) {
+            const auto own = std::abs(mm - p.sections.lip) < 0.01 ? std::nullopt : std::optional(mm);
+            change_sections(p, selected_sections(), [&](SectionChoice& c) { c.lip = own; });
+        });
+    });
+    r->addWidget(own_lip_);
+    auto* glued = new QLabel("glued", this);
+    glued->setProperty("quiet", true);
+    r->addWidget(glued);
+    order_ = new QSpinBox(this);
+    order_->setAccessibleName("When it is glued");
+    order_->setToolTip("When the section is glued: low numbers first");
+    order_->setRange(0, 999);
+    order_->setSpecialValueText("any time");
+    connect(order_, &QSpinBox::editingFinished, this, [this] {
+        document_.change("Order of gluing", [&](Project& p) {
+            change_sections(p, selected_sections(), [&](SectionChoice& c) { c.order = order_->value(); });
+        });
+    });
+    r->addWidget(order_, 1);
+}
+
+void GroupingPart::build_grouping() {
+    auto* r = row(QString());
+    r->addWidget(button(Act::Group, "One section"));
+    r->addWidget(button(Act::Ungroup, "Take apart"));
+    r->addWidget(button(Act::SelectTwins, "Twins"));
+    r->addWidget(button(Act::SelectRow, "Row"));
+    r->addStretch(1);
+    r = row("Group by");
+    rule_ = new QComboBox(this);
+    rule_->setAccessibleName("Group by");
+    rule_->addItems({"the same shape", "size", "bands of the page", "rings round the middle", "rows", "cut"});
+    r->addWidget(rule_, 1);
+    count_ = new QSpinBox(this);
+    count_->setAccessibleName("How many groups");
+    count_->setToolTip("How many sizes, bands or rings");
+    count_->setRange(2, 20);
+    count_->setValue(3);
+    r->addWidget(count_);
+    auto* go = new QPushButton("Group", this);
+    go->setToolTip("Groups the selection, or every opening when none is selected");
+    go->setObjectName("group-by");
+    connect(go, &QPushButton::clicked, this, &GroupingPart::group_by_rule);
+    connect(rule_, &QComboBox::currentIndexChanged, this,
+            [this](int i) { count_->setEnabled(i >= 1 && i <= 3); });
+    count_->setEnabled(false);
+    r->addWidget(go);
+    r = row("Lip");
+    lip_ = new LengthEdit("Lip wanted everywhere", 0, 50, this);
+    lip_->setObjectName("lip");
+    lip_->setFixedWidth(84);
+    connect(lip_, &LengthEdit::length_entered, this,
+            [this](double mm) { document_.change("Lip wanted", [&](Project& p) { p.sections.lip = mm; }); });
+    r->addWidget(lip_);
+    auto* wanted = new QLabel("wanted everywhere", this);
+    wanted->setProperty("quiet", true);
+    r->addWidget(wanted, 1);
+    summary_ = line("summary");
+}
+
+std::vector<Spot> GroupingPart::selected_sections() const {
+    std::set<Spot> out;
+    if (!state_.plan()) return {};
+    for (Spot o : state_.plan()->spots_of({state_.selected().begin(), state_.selected().end()}))
+        out.insert(document_.project().sections.section_of(o));
+    return {out.begin(), out.end()};
+}
+
+void GroupingPart::treat(Treatment treatment) {
+    document_.change(QString("Treat as ") + name_of(treatment), [&](Project& p) {
+        change_sections(p, selected_sections(), [&](SectionChoice& c) { c.treatment = treatment; });
+    });
+}
+
+void GroupingPart::group_by_rule() {
+    const Plan* plan = state_.plan();
+    if (!plan || !plan->sections.cut) return;
+    const GroupRule rule{static_cast<GroupRule::Kind>(rule_->currentIndex()), count_->value(),
+                         document_.project().set_out.page.whole().centre()};
+    const auto groups =
+        groups_by(rule, *plan->sections.cut, plan->set_out.whole.to_page, plan->sections.cut_of_opening,
+                  {state_.selected().begin(), state_.selected().end()});
+    document_.change("Group by " + rule_->currentText(), [&](Project& p) {
+        for (const auto& g : groups) group(p, plan->spots_of(g));
+    });
+}
+
+void GroupingPart::refresh() {
+    const Project& project = document_.project();
+    const Plan* plan = state_.plan();
+    lip_->show_length(project.sections.lip, project.units);
+    const auto sections = selected_sections();
+    const bool any = plan && plan->sections.cut && !sections.empty();
+    for (QWidget* w : std::initializer_list<QWidget*>{treatment_[0], treatment_[1], own_lip_, order_})
+        w->setEnabled(any);
+    name_->setEnabled(any && sections.size() == 1);
+    if (!any) {
+        selection_->setText("Nothing selected");
+        numbers_->setText("Click openings, draw round them, or walk with the arrow keys; Shift adds.");
+        treatment_[0]->show_choice(-1);
+        treatment_[1]->show_choice(-1);
+        name_->clear();
+        own_lip_->show_length(project.sections.lip, project.units);
+        order_->setValue(0);
+    } else {
+        const SectionChoice& c = project.sections.choice(sections[0]);
+        const std::size_t openings = state_.selected().size();
+        selection_->setText(openings == 1 ? QString("Opening %1").arg(*state_.selected().begin() + 1)
+                                          : QString("%1 openings, %2")
+                                                .arg(openings)
+                                                .arg(counted(sections.size(), "section", "sections")));
+        numbers_->setText(openings == 1
+                              ? about_opening(project, *plan, *state_.selected().begin()).section(": ", 1)
+                              : QString("Make them one section to give them one paper."));
+        const bool mixed = std::any_of(sections.begin(), sections.end(), [&](Spot s) {
+            return project.sections.choice(s).treatment != c.treatment;
+        });
+        const int t = mixed ? -1 : static_cast<int>(c.treatment);
+        treatment_[0]->show_choice(t < in_first_row ? t : -1);
+        treatment_[1]->show_choice(t >= in_first_row ? t - in_first_row : -1);
+        if (!name_->hasFocus()) name_->setText(words(c.name));
+        own_lip_->show_length(c.lip.value_or(project.sections.lip), project.units);
+        if (!order_->hasFocus()) order_->setValue(c.order);
+    }
+    if (!plan || !plan->sections.cut || plan->sections.patches.empty()) {
+        summary_->setText("No patches yet.");
+        return;
+    }
+    summary_->setText(about_patches(project, *plan));
+}
+
+} // namespace zesty

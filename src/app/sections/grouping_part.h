@@ -1,0 +1,37 @@
+#pragma once
+// Which openings belong together, and what goes behind them.
+
+#include "app/bench/length_edit.h"
+#include "app/bench/panel_part.h"
+
+class QComboBox;
+class QSpinBox;
+
+namespace zesty {
+
+class GroupingPart : public PanelPart {
+    Q_OBJECT
+public:
+    GroupingPart(Document& document, BenchState& state, Actions& actions, QWidget* parent);
+
+private:
+    void build_section();
+    void build_grouping();
+    void refresh() override;
+    void treat(Treatment treatment);
+    void group_by_rule();
+    std::vector<Spot> selected_sections() const;
+
+    QLabel* selection_;
+    QLabel* numbers_;
+    Segments* treatment_[2];
+    QLineEdit* name_;
+    LengthEdit* own_lip_;
+    QSpinBox* order_;
+    QComboBox* rule_;
+    QSpinBox* count_;
+    LengthEdit* lip_;
+    QLabel* summary_;
+};
+
+} // namespace zesty

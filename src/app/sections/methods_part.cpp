@@ -1,0 +1,224 @@
+#include "app/sections/methods_part.h"
+
+#include "app/bench/theme.h"
+#include "app/bench/wording.h"
+#include "core/project/edits.h"
+
+#include <QCheckBox>
+#include <QGridLayout>
+#include <QHBoxLayout>
+#include <QRadioButton>
+#include <algorithm>
+
+namespace zesty {
+
+MethodsPart::MethodsPart(Document& document, BenchState& state, Actions& actions, Worker& worker,
+                         QWidget* parent)
+    : PanelPart(document, state, actions, parent), worker_(worker) {
+    build_table();
+    advice_ = line("advice");
+    auto* r = row(QString());
+    take_advice_ = new QPushButton("Take it", this);
+    connect(take_advice_, &QPushButton::clicked, this, [this] { give_selection(advised_.method); });
+    like_page_ = new QPushButton("Like the page", this);
+    like_page_->setToolTip("Backs the selection the way the whole page is backed");
+    connect(like_page_, &QPushButton::clicked, this, [this] { give_selection(std::nullopt); });
+    r->addWidget(take_advice_);
+    r->addWidget(like_page_);
+    r->addStretch(1);
+    build_rules();
+    connect(&state, &BenchState::plan_changed, this, &MethodsPart::refresh_if_shown);
+    connect(&state, &BenchState::selection_changed, this, &MethodsPart::refresh_if_shown);
+}
+
+void MethodsPart::build_table() {
+    auto* grid = new QGridLayout;
+    grid->setHorizontalSpacing(8);
+    grid->setVerticalSpacing(3);
+    const auto head = [&](const QString& text, int column) {
+        auto* l = new QLabel(text, this);
+        l->setProperty("quiet", true);
+        l->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
+        grid->addWidget(l, 0, column);
+    };
+    head("paper", 1);
+    head("minutes", 2);
+    head("least lip", 3);
+    grid->setColumnMinimumWidth(0, 126);
+    for (int i = 0; i < count_of_values<BackingMethod>; ++i) {
+        Row& row = rows_[static_cast<std::size_t>(i)];
+        const QString name = name_of(static_cast<BackingMethod>(i));
+        row.name = new QRadioButton(name.at(0).toUpper() + name.mid(1), this);
+        row.name->setToolTip("Backs the whole page with " + name);
+        connect(row.name, &QRadioButton::clicked, this, [this, i] {
+            document_.change("Back the page another way",
+                             [&](Project& p) { p.sections.backing.method = static_cast<BackingMethod>(i); });
+        });
+        grid->addWidget(row.name, i + 1, 0);
+        int column = 1;
+        for (QLabel** l : {&row.paper, &row.minutes, &row.lips}) {
+            *l = new QLabel(this);
+            (*l)->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
+            grid->addWidget(*l, i + 1, column++);
+        }
+    }
+    grid->setColumnStretch(0, 1);
+    column_->addLayout(grid);
+}
+
+void MethodsPart::build_rules() {
+    auto* r = row("Bars");
+    lips_ = new Segments("Patches on shared bars", {"Meet in the middle", "Overlap"}, this);
+    connect(lips_, &Segments::chosen, this, [this](int i) {
+        document_.change("Patches on shared bars",
+                         [&](Project& p) { p.sections.backing.lips = static_cast<LipMode>(i); });
+    });
+    r->addWidget(lips_, 1);
+    chosen_bars_ = line("bars");
+    chosen_lips_ = new Segments("The bars chosen", {"As the page", "Meet", "Overlap"}, this);
+    connect(chosen_lips_, &Segments::chosen, this, [this](int i) {
+        document_.change("Patches on these bars", [&](Project& p) {
+            const LipMode lips = i == 0 ? p.sections.backing.lips : i == 1 ? LipMode::Meet : LipMode::Overlap;
+            set_bars(p.sections, bars_in_hand(), lips);
+        });
+    });
+    r = row(QString());
+    r->addWidget(chosen_lips_, 1);
+    r = row("Punches");
+    punches_ = new QLineEdit(this);
+    punches_->setAccessibleName("Punches at hand");
+    punches_->setToolTip("Diameters of the punches at hand, with commas between them");
+    connect(punches_, &QLineEdit::editingFinished, this, [this] {
+        const Project& project = document_.project();
+        std::vector<double> sizes;
+        for (const QString& text : punches_->text().split(',', Qt::SkipEmptyParts))
+            if (const auto mm = parse_length(text.trimmed().toStdString(), project.units);
+                mm && *mm > 0 && *mm < 1000)
+                sizes.push_back(*mm);
+        std::sort(sizes.begin(), sizes.end());
+        if (!sizes.empty() && punches_->isModified())
+            document_.change("Punches at hand", [&](Project& p) { p.sections.backing.punches = sizes; });
+        punches_->setModified(false);
+        refresh();
+    });
+    r->addWidget(punches_, 1);
+    on_top_ = new QCheckBox("on top", this);
+    on_top_->setToolTip("Punched circles lie on the openings instead of behind them");
+    connect(on_top_, &QCheckBox::clicked, this, [this](bool on) {
+        document_.change("Punches on top", [&](Project& p) { p.sections.backing.punch_on_top = on; });
+    });
+    r->addWidget(on_top_);
+}
+
+void MethodsPart::give_selection(std::optional<BackingMethod> method) {
+    const Plan* plan = state_.plan();
+    if (!plan) return;
+    document_.change("Back the selection another way", [&](Project& p) {
+        change_sections(p, plan->spots_of({state_.selected().begin(), state_.selected().end()}),
+                        [&](SectionChoice& c) { c.method = method; });
+    });
+}
+
+std::vector<BarName> MethodsPart::bars_in_hand() const {
+    const Plan* plan = state_.plan();
+    if (!plan || state_.selected().empty()) return {};
+    return plan->bars_among({state_.selected().begin(), state_.selected().end()});
+}
+
+void MethodsPart::show_bars() {
+    const Project& p = document_.project();
+    const std::vector<BarName> bars = bars_in_hand();
+    chosen_lips_->setEnabled(!bars.empty());
+    if (bars.empty()) {
+        chosen_bars_->setText("Select openings to decide about the bars between them alone.");
+        chosen_lips_->show_choice(-1);
+        return;
+    }
+    chosen_bars_->setText(state_.selected().size() == 1
+                              ? "All of its bars, " + QString::number(bars.size()) + ":"
+                              : QString(counted(bars.size(), "bar", "bars")) +
+                                    " between the openings selected:");
+    std::set<int> choices;
+    for (const BarName& bar : bars) {
+        const auto own = p.sections.bars.find(bar);
+        choices.insert(own == p.sections.bars.end() ? 0 : own->second == LipMode::Meet ? 1 : 2);
+    }
+    chosen_lips_->show_choice(choices.size() == 1 ? *choices.begin() : -1);
+}
+
+void MethodsPart::ask_for_table() {
+    Project now = document_.project();
+    now.sections.backing.method = BackingMethod::MachinePatches; // the table is the same whichever is chosen
+    if (table_shown_ && now == table_for_) return;
+    table_for_ = now;
+    table_shown_ = true;
+    const quint64 number = ++asked_;
+    for (const Row& r : rows_)
+        for (QLabel* l : {r.paper, r.minutes, r.lips}) l->setText("...");
+    if (now.set_out.cuts.empty()) return;
+    worker_.think(this, [this, now, number](Planner& planner) {
+        auto table = planner.compare_methods(now);
+        return [this, number, table = table ? std::move(*table) : std::vector<MethodFigures>{}] {
+            if (number == asked_) show_table(table);
+        };
+    });
+}
+
+void MethodsPart::show_table(const std::vector<MethodFigures>& table) {
+    const Units units = document_.project().units;
+    for (const MethodFigures& f : table) {
+        const Row& row = rows_[static_cast<std::size_t>(f.method)];
+        row.paper->setText(area_in_words(f.paper_area, units));
+        row.minutes->setText(QString::number(std::lround(f.minutes)));
+        row.lips->setText(std::isfinite(f.smallest_lip) ? words(format_mm(f.smallest_lip)) : QString("none"));
+        QString tip = QString("%1 lips under 1.5 mm").arg(f.narrow_lips);
+        if (f.failed > 0) {
+            row.lips->setText(QString("%1 fail").arg(f.failed));
+            tip += QString("; does not work for %1").arg(f.failed);
+        }
+        row.lips->setToolTip(tip);
+    }
+}
+
+void MethodsPart::show_advice() {
+    const Plan* plan = state_.plan();
+    const bool one = plan && plan->sections.cut && !state_.selected().empty();
+    take_advice_->setEnabled(one);
+    like_page_->setEnabled(one);
+    if (!one) {
+        advice_->setText("Select an opening to hear which way suits it.");
+        return;
+    }
+    const int o = *state_.selected().begin();
+    advised_ = advised_method(transformed(plan->sections.cut->openings[static_cast<std::size_t>(o)].outline,
+                                          plan->set_out.whole.to_page),
+                              plan->sections.cut->narrowest_bar(o) * plan->set_out.whole.scale,
+                              document_.project().sections.backing, document_.project().units);
+    const Section& s =
+        plan->sections.all[static_cast<std::size_t>(plan->sections.of_opening[static_cast<std::size_t>(o)])];
+    advice_->setText(QString("<b>Opening %1</b> is backed by %2. Suits it: <b>%3</b>. %4")
+                         .arg(o + 1)
+                         .arg(name_of(s.method))
+                         .arg(name_of(advised_.method))
+                         .arg(words(advised_.reason)));
+    advice_->updateGeometry();
+}
+
+void MethodsPart::refresh() {
+    const BackingRules& b = document_.project().sections.backing;
+    const Units units = document_.project().units;
+    rows_[static_cast<std::size_t>(b.method)].name->setChecked(true);
+    lips_->show_choice(static_cast<int>(b.lips));
+    on_top_->setChecked(b.punch_on_top);
+    if (!punches_->hasFocus()) {
+        QStringList list;
+        for (double d : b.punches) list << words(format_length(d, units)).remove(" in").remove(" cm");
+        punches_->setText(list.join(", "));
+        punches_->setCursorPosition(0);
+    }
+    show_advice();
+    show_bars();
+    ask_for_table();
+}
+
+} // namespace zesty

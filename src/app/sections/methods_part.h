@@ -1,0 +1,56 @@
+#pragma once
+// The ways of backing, side by side: paper, time and lips of each for this page, and which suits the
+// selection.
+
+#include "app/bench/length_edit.h"
+#include "app/bench/panel_part.h"
+#include "app/bench/worker.h"
+
+#include <array>
+
+class QCheckBox;
+class QPushButton;
+class QRadioButton;
+
+namespace zesty {
+
+class MethodsPart : public PanelPart {
+    Q_OBJECT
+public:
+    MethodsPart(Document& document, BenchState& state, Actions& actions, Worker& worker, QWidget* parent);
+
+private:
+    void build_table();
+    void build_rules();
+    void refresh() override;
+    void ask_for_table();
+    /// The bars between the openings selected, or all of one.
+    std::vector<BarName> bars_in_hand() const;
+    void show_bars();
+    void show_table(const std::vector<MethodFigures>& table);
+    void show_advice();
+    void give_selection(std::optional<BackingMethod> method);
+
+    struct Row {
+        QRadioButton* name;
+        QLabel* paper;
+        QLabel* minutes;
+        QLabel* lips;
+    };
+    Worker& worker_;
+    std::array<Row, words_of<BackingMethod>.size()> rows_;
+    QLabel* advice_;
+    QPushButton* take_advice_;
+    QPushButton* like_page_;
+    Segments* lips_;
+    QLabel* chosen_bars_;
+    Segments* chosen_lips_;
+    QLineEdit* punches_;
+    QCheckBox* on_top_;
+    MethodAdvice advised_;
+    Project table_for_;
+    bool table_shown_ = false;
+    quint64 asked_ = 0;
+};
+
+} // namespace zesty

@@ -1,0 +1,21 @@
+#include "app/sections/sections_panel.h"
+
+#include "app/sections/divide_part.h"
+#include "app/sections/grouping_part.h"
+#include "app/sections/methods_part.h"
+
+namespace zesty {
+
+SectionsPanel::SectionsPanel(Document& document, BenchState& state, Actions& actions, Worker& worker,
+                             QWidget* parent)
+    : PanelOfParts("What goes behind?", {"Sections", "Divide", "Ways"}, parent) {
+    divide_ = new DividePart(document, state, actions, this);
+    add(new GroupingPart(document, state, actions, this));
+    add(divide_);
+    add(new MethodsPart(document, state, actions, worker, this));
+    connect(this, &PanelOfParts::part_chosen, this, [&state](int part) {
+        state.set_tool(part == Divide ? BenchState::Tool::DivideByLine : BenchState::Tool::None);
+    });
+}
+
+} // namespace zesty

@@ -1,0 +1,55 @@
+#pragma once
+// The cuts on the page: which, how large, which way round; with what the size does beside it.
+
+#include "app/bench/length_edit.h"
+#include "app/bench/panel_part.h"
+
+class QSlider;
+class QCheckBox;
+class QFrame;
+class QMenu;
+
+namespace zesty {
+
+class CutsPart : public PanelPart {
+    Q_OBJECT
+public:
+    CutsPart(Document& document, BenchState& state, Actions& actions, QWidget* parent);
+
+    double square() const { return square_; }
+    /// Asks how large this cut is, because its file does not say so; until it is answered or left.
+    void ask_size(int cut_id);
+
+signals:
+    /// Wants to know the pieces and layers of the cut in hand.
+    void pieces_wanted(QMenu* menu);
+
+private:
+    void build_question();
+    void answer_size(double longer_side);
+    void refresh_question();
+    void build_list();
+    void build_size();
+    void build_turn();
+    void refresh() override;
+    void show_facts(const Project& project, const SetOut& set_out);
+    void choose_rule(int index);
+    void slide(int value);
+
+    QFrame* question_;
+    WrappedLabel* question_says_;
+    LengthEdit* size_answer_;
+    int asks_about_ = -1; ///< id of a cut
+    QLabel* which_;
+    Segments* rule_;
+    LengthEdit* length_;
+    QSlider* slider_;
+    QLineEdit* turn_;
+    QCheckBox* mirrored_;
+    QLabel* facts_;
+    LengthEdit* scan_;
+    double square_ = mm_per_inch;
+    int slide_number_ = 0;
+};
+
+} // namespace zesty

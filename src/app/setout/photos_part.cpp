@@ -1,0 +1,307 @@
+#include "app/setout/photos_part.h"
+
+#include "app/bench/wording.h"
+#include "core/geometry/measure.h"
+#include "core/setout/sizing.h"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QHBoxLayout>
+#include <QSpinBox>
+
+namespace zesty {
+
+namespace {
+constexpr double tuck = mm_per_inch / 8;
+constexpr double grid_gap = mm_per_inch / 8;
+constexpr double most_growth = 3; ///< more is nothing anybody wants
+} // namespace
+
+PhotosPart::PhotosPart(Document& document, BenchState& state, Actions& actions, Worker& worker,
+                       QWidget* parent)
+    : PanelPart(document, state, actions, parent), worker_(worker) {
+    build_photo();
+    build_fit();
+    connect(&state, &BenchState::plan_changed, this, &PhotosPart::refresh_if_shown);
+    connect(&state, &BenchState::in_hand_changed, this, &PhotosPart::refresh_if_shown);
+    connect(&document, &Document::project_changed, this, &PhotosPart::refresh_if_shown);
+}
+
+template <class Change> void PhotosPart::change(const QString& intention, Change apply) {
+    document_.change(intention, [&](Project& p) {
+        if (const int i = state_.photo_in_hand(p); i >= 0)
+            apply(p.set_out.photos[static_cast<std::size_t>(i)]);
+    });
+}
+
+void PhotosPart::build_photo() {
+    auto* r = row("Add");
+    sizes_ = new QComboBox(this);
+    sizes_->setAccessibleName("Size of a new photo");
+    for (const PhotoSize& s : usual_photo_sizes())
+        sizes_->addItem(words(format_size(s.width, s.height, Units::Inches)));
+    sizes_->setCurrentText("4 x 6 in");
+    r->addWidget(sizes_, 1);
+    r->addWidget(button(Act::AddPhoto, "Put on the page"));
+    r = row("Grid");
+    const auto count = [&](const char* name, int least, int value) {
+        auto* box = new QSpinBox(this);
+        box->setAccessibleName(name);
+        box->setToolTip(name);
+        box->setRange(least, 20);
+        box->setValue(value);
+        return box;
+    };
+    columns_ = count("Columns of the grid", 1, 2);
+    rows_ = count("Rows of the grid", 1, 2);
+    free_ = count("Cells of the grid left free for paper", 0, 1);
+    r->addWidget(columns_);
+    r->addWidget(new QLabel("x", this));
+    r->addWidget(rows_);
+    auto* less = new QLabel("less", this);
+    less->setProperty("quiet", true);
+    r->addWidget(less);
+    r->addWidget(free_);
+    auto* put = new QPushButton("Put", this);
+    put->setToolTip("Puts photos of that size in a grid, 1/8 in apart, in the middle of the page");
+    connect(put, &QPushButton::clicked, this, &PhotosPart::add_grid);
+    r->addWidget(put);
+    r->addStretch(1);
+    grid_says_ = line("grid");
+    grid_says_->hide();
+    which_ = new QLabel(this);
+    which_->setProperty("strong", true);
+    which_->setObjectName("photo");
+    auto* head = new QHBoxLayout;
+    head->addWidget(which_, 1);
+    head->addWidget(button(Act::NextInHand, "Next"));
+    head->addWidget(button(Act::TakeOff, "Take off"));
+    column_->addLayout(head);
+    r = row("Print");
+    width_ = new LengthEdit("Width of the print", 1, 3000, this);
+    height_ = new LengthEdit("Height of the print", 1, 3000, this);
+    connect(width_, &LengthEdit::length_entered, this,
+            [this](double mm) { change("Width of the print", [&](Photo& p) { p.width = mm; }); });
+    connect(height_, &LengthEdit::length_entered, this,
+            [this](double mm) { change("Height of the print", [&](Photo& p) { p.height = mm; }); });
+    round_ = new QCheckBox("Round", this);
+    connect(round_, &QCheckBox::clicked, this,
+            [this](bool on) { change("Trim the photo", [&](Photo& p) { p.round = on; }); });
+    r->addWidget(width_);
+    r->addWidget(new QLabel("x", this));
+    r->addWidget(height_);
+    r->addWidget(round_);
+    r = row("Name");
+    name_ = new QLineEdit(this);
+    name_->setAccessibleName("Name of the photo");
+    name_->setPlaceholderText("who or what it shows");
+    name_->setMaxLength(60);
+    connect(name_, &QLineEdit::editingFinished, this, [this] {
+        change("Name the photo", [&](Photo& p) { p.name = name_->text().trimmed().toStdString(); });
+    });
+    auto* picture = button(Act::PhotoPicture, "Picture...");
+    turn_ = new QLineEdit(this);
+    turn_->setAccessibleName("Tilt in degrees");
+    turn_->setToolTip("Tilt of the photo in degrees, clockwise");
+    turn_->setFixedWidth(66);
+    connect(turn_, &QLineEdit::editingFinished, this, [this] {
+        bool good = false;
+        const double deg = turn_->text().remove("deg").trimmed().toDouble(&good);
+        if (good) change("Tilt the photo", [&](Photo& p) { p.turn_deg = std::remainder(deg, 360.0); });
+        refresh();
+    });
+    r->addWidget(name_, 1);
+    r->addWidget(picture);
+    r->addWidget(turn_);
+    r = row("Lies");
+    lies_ = new Segments("Lies", {"Behind the cuts", "On top"}, this);
+    connect(lies_, &Segments::chosen, this,
+            [this](int i) { change("Order of photo and cuts", [&](Photo& p) { p.on_top = i == 1; }); });
+    r->addWidget(lies_, 1);
+}
+
+void PhotosPart::build_fit() {
+    fit_says_ = line("fit");
+    auto* r = row(QString());
+    fit_ = button(Act::FitPhoto, "Fit the photo");
+    r->addWidget(fit_);
+    size_cut_ = new QPushButton("Size the cut", this);
+    size_cut_->setToolTip("Sizes the cut so that this print covers the opening with 1/8 in to spare");
+    connect(size_cut_, &QPushButton::clicked, this, [this] {
+        const Plan* plan = state_.plan();
+        if (!growth_ || !plan || fit_opening_ < 0) return;
+        document_.change("Size the cut for the photo", [&](Project& p) {
+            const int cut = plan->sections.cut_of_opening[static_cast<std::size_t>(fit_opening_)];
+            if (cut < 0) return;
+            const SetOut& now = plan->set_out.each[static_cast<std::size_t>(cut)];
+            PlacedCut& c = p.set_out.cuts[static_cast<std::size_t>(cut)];
+            c.place = resized(c.place, now, p.set_out.page, growth_->factor);
+        });
+    });
+    r->addWidget(size_cut_);
+    r->addStretch(1);
+    r = row("Keep free");
+    face_ = new QPushButton("A face", this);
+    face_->setToolTip(
+        "A part that must stay free: a warning comes when something covers it. With Mark on, the arrow "
+        "keys move it on the page, with Shift they change its size");
+    connect(face_, &QPushButton::clicked, this, [this] {
+        change("Keep a face free", [&](Photo& p) {
+            p.protected_parts.push_back({-p.width / 6, -p.height / 4, p.width / 6, p.height / 12});
+        });
+    });
+    r->addWidget(face_);
+    mark_ = new QPushButton("Mark", this);
+    mark_->setCheckable(true);
+    mark_->setProperty("segment", true);
+    mark_->setToolTip("Drag over the part of a photo that must stay free; click on one to take it away");
+    connect(mark_, &QPushButton::toggled, this,
+            [this](bool on) { state_.set_tool(on ? BenchState::Tool::Protect : BenchState::Tool::None); });
+    connect(&state_, &BenchState::tool_changed, this, [this] {
+        const QSignalBlocker quiet(mark_);
+        mark_->setChecked(state_.tool() == BenchState::Tool::Protect);
+    });
+    r->addWidget(mark_);
+    nothing_kept_ = new QPushButton("None", this);
+    nothing_kept_->setToolTip("Nothing of this photo has to stay free");
+    connect(nothing_kept_, &QPushButton::clicked, this,
+            [this] { change("Keep nothing free", [](Photo& p) { p.protected_parts.clear(); }); });
+    r->addWidget(nothing_kept_);
+    r->addStretch(1);
+    prints_ = line("prints");
+}
+
+int PhotosPart::opening_under(const Photo& photo) const {
+    const Plan* plan = state_.plan();
+    if (!plan || !plan->sections.cut) return -1;
+    if (state_.selected().size() == 1) return *state_.selected().begin();
+    return plan->opening_at(photo.centre);
+}
+
+void PhotosPart::ask_for_fit() {
+    const Project& p = document_.project();
+    const int i = state_.photo_in_hand(p);
+    const Plan* plan = state_.plan();
+    fit_opening_ = i < 0 ? -1 : opening_under(p.set_out.photos[static_cast<std::size_t>(i)]);
+    std::optional<FitQuestion> question;
+    if (fit_opening_ >= 0) {
+        const Photo& photo = p.set_out.photos[static_cast<std::size_t>(i)];
+        question = {fit_opening_,
+                    transformed(plan->sections.cut->openings[static_cast<std::size_t>(fit_opening_)].outline,
+                                plan->set_out.whole.to_page),
+                    photo.width, photo.height, p.units};
+    }
+    // Dragging a photo about over one opening asks nothing new.
+    if (question && question == question_) return;
+    question_ = question;
+    ++asked_;
+    fit_found_.reset();
+    growth_.reset();
+    fit_->setEnabled(false);
+    size_cut_->setEnabled(false);
+    if (!question) {
+        fit_says_->setText(
+            "Put a photo over an opening, or select one at Sections, to fit them to each other.");
+        return;
+    }
+    worker_.think(this, [this, q = *question, number = asked_](Planner&) {
+        const auto largest = largest_inside(q.outline, q.width, q.height);
+        const auto growth = cut_growth_for_covering(q.outline, q.width, q.height, tuck);
+        return [this, q, largest, growth, number] {
+            if (number != asked_) return;
+            fit_found_ = largest;
+            growth_ = growth;
+            fit_->setEnabled(largest.has_value());
+            actions_[Act::FitPhoto]->setEnabled(largest.has_value());
+            size_cut_->setEnabled(growth && growth->factor < most_growth);
+            QString text = QString("Opening %1 has room for ").arg(q.opening + 1);
+            text += largest
+                        ? words(format_size(largest->factor * q.width, largest->factor * q.height, q.units)) +
+                              QString(", tilted %1 deg.").arg(std::lround(largest->turn_deg))
+                        : QString("no print of this shape.");
+            if (growth && growth->factor < most_growth)
+                text += QString(" Behind it, this print covers the opening when the cut is %1 %.")
+                            .arg(std::lround(growth->factor * 100));
+            fit_says_->setText(text);
+        };
+    });
+}
+
+void PhotosPart::add_photo() {
+    const PhotoSize size = usual_photo_sizes()[static_cast<std::size_t>(std::max(0, sizes_->currentIndex()))];
+    document_.change("Put a photo on the page", [&](Project& p) {
+        Photo photo;
+        photo.width = size.width;
+        photo.height = size.height;
+        photo.centre = p.set_out.page.leaves().front().centre();
+        p.set_out.photos.push_back(photo);
+    });
+    state_.take_photo(static_cast<int>(document_.project().set_out.photos.size()) - 1);
+}
+
+void PhotosPart::add_grid() {
+    Photo like;
+    const PhotoSize size = usual_photo_sizes()[static_cast<std::size_t>(std::max(0, sizes_->currentIndex()))];
+    like.width = size.width;
+    like.height = size.height;
+    Project next = document_.project();
+    const auto put =
+        put_grid(next.set_out, next.units, like, columns_->value(), rows_->value(), grid_gap, free_->value());
+    grid_says_->setVisible(!put);
+    if (!put) {
+        grid_says_->setText("No grid: " + words(put.error().message) + ".");
+        return;
+    }
+    document_.edit("Put photos in a grid", std::move(next));
+}
+
+void PhotosPart::fit_photo() {
+    if (!fit_found_) return;
+    change("Fit the photo into its opening", [&](Photo& p) {
+        p.width *= fit_found_->factor;
+        p.height *= fit_found_->factor;
+        p.centre = fit_found_->centre;
+        p.turn_deg = fit_found_->turn_deg;
+        for (Box& b : p.protected_parts) {
+            const double f = fit_found_->factor;
+            b = {b.x0 * f, b.y0 * f, b.x1 * f, b.y1 * f};
+        }
+    });
+}
+
+void PhotosPart::refresh() {
+    const Project& p = document_.project();
+    const int i = state_.photo_in_hand(p);
+    for (QWidget* w : std::initializer_list<QWidget*>{width_, height_, round_, name_, turn_, lies_, face_,
+                                                      mark_, nothing_kept_})
+        w->setEnabled(i >= 0);
+    if (i < 0) {
+        which_->setText(p.set_out.photos.empty() ? "No photo yet" : "No photo in hand");
+        turn_->clear();
+        name_->clear();
+        lies_->show_choice(-1);
+    } else {
+        const Photo& photo = p.set_out.photos[static_cast<std::size_t>(i)];
+        which_->setText(QString("Photo %1 of %2").arg(i + 1).arg(p.set_out.photos.size()));
+        width_->show_length(photo.width, p.units);
+        height_->show_length(photo.round ? photo.width : photo.height, p.units);
+        height_->setEnabled(!photo.round);
+        round_->setChecked(photo.round);
+        if (!name_->hasFocus()) name_->setText(words(photo.name));
+        turn_->setText(QString::number(photo.turn_deg, 'g', 4) + " deg");
+        lies_->show_choice(photo.on_top ? 1 : 0);
+        nothing_kept_->setEnabled(!photo.protected_parts.empty());
+    }
+    QStringList list;
+    if (state_.plan())
+        for (const PhotoCount& c : state_.plan()->set_out.photo_sizes)
+            list << QString("%1 of %2")
+                        .arg(c.count)
+                        .arg(words(c.round ? format_length(c.width, p.units) + " round"
+                                           : format_size(c.width, c.height, p.units)));
+    prints_->setText(list.isEmpty() ? "The prints to order are listed here."
+                                    : "Prints: " + list.join(", ") + ".");
+    ask_for_fit();
+}
+
+} // namespace zesty

@@ -1,0 +1,70 @@
+#pragma once
+// Photos on the page, the prints to order, and photos that must fit an opening.
+
+#include "app/bench/length_edit.h"
+#include "app/bench/panel_part.h"
+#include "app/bench/worker.h"
+#include "core/setout/photo_fit.h"
+
+class QCheckBox;
+class QComboBox;
+class QSpinBox;
+
+namespace zesty {
+
+class PhotosPart : public PanelPart {
+    Q_OBJECT
+public:
+    PhotosPart(Document& document, BenchState& state, Actions& actions, Worker& worker, QWidget* parent);
+    /// Puts a photo of the size chosen on the page and takes it in hand.
+    void add_photo();
+    /// Gives the photo in hand the largest size that its opening has room for, with the place and tilt for
+    /// it.
+    void fit_photo();
+
+private:
+    void build_photo();
+    void add_grid();
+    void build_fit();
+    void refresh() override;
+    void ask_for_fit();
+    int opening_under(const Photo& photo) const;
+    template <class Change> void change(const QString& intention, Change apply);
+
+    Worker& worker_;
+    QComboBox* sizes_;
+    QSpinBox* columns_;
+    QSpinBox* rows_;
+    QSpinBox* free_;
+    QLabel* grid_says_;
+    QLabel* which_;
+    LengthEdit* width_;
+    LengthEdit* height_;
+    QCheckBox* round_;
+    QLineEdit* name_;
+    QLineEdit* turn_;
+    Segments* lies_;
+    QLabel* fit_says_;
+    QPushButton* fit_;
+    QPushButton* size_cut_;
+    QPushButton* face_;
+    QPushButton* mark_;
+    QPushButton* nothing_kept_;
+    QLabel* prints_;
+    /// What was last asked: the answer depends on nothing else.
+    struct FitQuestion {
+        int opening;
+        Polygon outline; ///< on the page
+        double width;
+        double height;
+        Units units;
+        bool operator==(const FitQuestion&) const = default;
+    };
+    std::optional<FitQuestion> question_;
+    int fit_opening_ = -1;
+    std::optional<PhotoFit> fit_found_;
+    std::optional<PhotoFit> growth_;
+    quint64 asked_ = 0;
+};
+
+} // namespace zesty

@@ -1,0 +1,147 @@
+#include "app/setout/set_out_panel.h"
+
+#include "app/setout/cuts_part.h"
+#include "app/setout/page_part.h"
+#include "app/setout/photos_part.h"
+#include "app/setout/sizes_part.h"
+#include "app/bench/wording.h"
+#include "core/cutfile/layers.h"
+#include "core/project/edits.h"
+
+#include <QMenu>
+#include <QPointer>
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+constexpr int most_pieces_listed = 24;
+constexpr double shadow_width = 2;
+} // namespace
+
+SetOutPanel::SetOutPanel(Document& document, BenchState& state, Actions& actions, Worker& worker,
+                         QWidget* parent)
+    : PanelOfParts("How large?", {"Page", "Cuts", "Photos", "Sizes"}, parent), document_(document),
+      state_(state), worker_(worker) {
+    cuts_ = new CutsPart(document, state, actions, this);
+    photos_ = new PhotosPart(document, state, actions, worker, this);
+    add(new PagePart(document, state, actions, this));
+    add(cuts_);
+    add(photos_);
+    add(new SizesPart(document, state, actions, worker, this));
+    choose(Cuts);
+    connect(cuts_, &CutsPart::pieces_wanted, this, &SetOutPanel::fill_pieces);
+    connect(this, &PanelOfParts::part_chosen, this, [this](int part) {
+        state_.set_tool(part == Sizes ? BenchState::Tool::Measure : BenchState::Tool::None);
+        if (part != Sizes) state_.measure(std::nullopt);
+        state_.show_cutting_mats(nullptr);
+    });
+    connect(&state, &BenchState::in_hand_changed, this, [this] {
+        // What is taken in hand on the page brings its part up.
+        const bool photo = state_.photo_in_hand(document_.project()) >= 0;
+        if (photo && chosen() == Cuts) choose(Photos);
+        if (!photo && chosen() == Photos) choose(Cuts);
+    });
+}
+
+double SetOutPanel::square() const {
+    return cuts_->square();
+}
+
+void SetOutPanel::ask_size(int cut_id) {
+    cuts_->ask_size(cut_id);
+}
+
+void SetOutPanel::fill_pieces(QMenu* menu) {
+    menu->clear();
+    const Project& p = document_.project();
+    const int i = state_.cut_in_hand(p);
+    if (i < 0) return;
+    const auto& drawing =
+        p.set_out.drawings[static_cast<std::size_t>(p.set_out.cuts[static_cast<std::size_t>(i)].drawing)];
+    QStringList layers;
+    for (const std::string& l : layers_of(drawing->drawing)) layers << words(l);
+    menu->addAction("Counting the pieces")->setEnabled(false);
+    worker_.think(this, [this, p, i, layers, menu = QPointer<QMenu>(menu)](Planner& planner) {
+        const int pieces = planner.piece_count(p, i).value_or(0);
+        return [this, pieces, layers, menu] {
+            if (menu) show_pieces(menu, pieces, layers);
+        };
+    });
+}
+
+void SetOutPanel::show_pieces(QMenu* menu, int pieces, const QStringList& layers) {
+    menu->clear();
+    const Project& p = document_.project();
+    const int i = state_.cut_in_hand(p);
+    if (i < 0) return;
+    const PlacedCut& cut = p.set_out.cuts[static_cast<std::size_t>(i)];
+    const auto change = [this](const QString& intention, auto apply) {
+        document_.change(intention, [&](Project& project) {
+            if (PlacedCut* c = state_.in_hand(project)) apply(project, *c);
+        });
+    };
+    for (int k = 0; k < std::min(pieces, most_pieces_listed); ++k) {
+        QAction* piece = menu->addAction(QString("Piece %1").arg(k + 1));
+        piece->setCheckable(true);
+        const bool used = !std::binary_search(cut.left_out.begin(), cut.left_out.end(), k);
+        piece->setChecked(used);
+        connect(piece, &QAction::triggered, this, [change, k, used] {
+            change(used ? "Leave out a piece" : "Use the piece again", [&](Project&, PlacedCut& c) {
+                std::erase(c.left_out, k);
+                if (used) c.left_out.insert(std::lower_bound(c.left_out.begin(), c.left_out.end(), k), k);
+            });
+        });
+        if (pieces < 2) continue;
+        QAction* alone = menu->addAction(QString("Only piece %1").arg(k + 1));
+        connect(alone, &QAction::triggered, this, [change, k, pieces] {
+            change("Take one piece alone", [&](Project&, PlacedCut& c) {
+                c.left_out.clear();
+                for (int other = 0; other < pieces; ++other)
+                    if (other != k) c.left_out.push_back(other);
+            });
+        });
+    }
+    menu->addSeparator();
+    QAction* paper = menu->addAction("Cut the pieces from papers");
+    paper->setCheckable(true);
+    paper->setChecked(cut.pieces_from_paper);
+    connect(paper, &QAction::triggered, this, [change](bool on) {
+        change("Cut the pieces from papers", [&](Project&, PlacedCut& c) { c.pieces_from_paper = on; });
+    });
+    QAction* above = menu->addAction("Photos slide behind it");
+    above->setCheckable(true);
+    above->setChecked(cut.above_photos);
+    connect(above, &QAction::triggered, this, [change](bool on) {
+        change("Order of cuts and photos", [&](Project&, PlacedCut& c) { c.above_photos = on; });
+    });
+    QAction* shadow = menu->addAction("Put a shadow of 2 mm below it");
+    connect(shadow, &QAction::triggered, this, [change] {
+        change("Put a shadow below",
+               [&](Project& project, PlacedCut& c) { add_shadow(project, c.id, shadow_width); });
+    });
+    if (layers.isEmpty()) return;
+    menu->addSeparator();
+    QAction* split = menu->addAction("One cut for each layer");
+    connect(split, &QAction::triggered, this, [change] {
+        change("Split into layers", [&](Project& project, PlacedCut& c) { split_layers(project, c.id); });
+    });
+    for (const QString& key : layers) {
+        QAction* layer = menu->addAction("Material: " + key);
+        layer->setCheckable(true);
+        const std::string name = key.toStdString();
+        const auto& used = cut.layers;
+        layer->setChecked(used.empty() || std::find(used.begin(), used.end(), name) != used.end());
+        connect(layer, &QAction::triggered, this, [change, layers, name](bool on) {
+            change("Choose what is material", [&](Project&, PlacedCut& c) {
+                if (c.layers.empty())
+                    for (const QString& l : layers) c.layers.push_back(l.toStdString());
+                std::erase(c.layers, name);
+                if (on) c.layers.push_back(name);
+                c.left_out.clear();
+            });
+        });
+    }
+}
+
+} // namespace zesty

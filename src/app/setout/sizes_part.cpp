@@ -1,0 +1,231 @@
+#include "app/setout/sizes_part.h"
+
+#include "app/bench/theme.h"
+#include "app/bench/wording.h"
+#include "core/project/cutting_mat_plan.h"
+#include "core/setout/sizing.h"
+
+#include <QHBoxLayout>
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+constexpr int rungs = 13;
+constexpr double smallest_share = 1.0 / 6; ///< of the page
+constexpr int most_on_cutting_mat = 60;
+} // namespace
+
+SizesPart::SizesPart(Document& document, BenchState& state, Actions& actions, Worker& worker, QWidget* parent)
+    : PanelPart(document, state, actions, parent), worker_(worker) {
+    chart_ = new LadderChart(this);
+    column_->addWidget(chart_);
+    connect(chart_, &LadderChart::looked_at, this, &SizesPart::tell);
+    connect(chart_, &LadderChart::size_taken, this, [this](double mm) {
+        if (const SetOut* now = state_.set_out_in_hand(document_.project()))
+            grow("Take a size from the ladder", mm / std::max({now->size.x, now->size.y, 1e-9}));
+    });
+    reading_ = line("reading");
+    build_bars();
+    build_measure();
+    build_cutting_mat();
+    connect(&state, &BenchState::plan_changed, this, &SizesPart::refresh_if_shown);
+    connect(&state, &BenchState::in_hand_changed, this, &SizesPart::refresh_if_shown);
+    connect(&state, &BenchState::measured_changed, this, &SizesPart::refresh_if_shown);
+}
+
+void SizesPart::grow(const QString& intention, double factor) {
+    const SetOut* now = state_.set_out_in_hand(document_.project());
+    if (!now) return;
+    document_.change(intention, [&](Project& p) {
+        if (PlacedCut* c = state_.in_hand(p)) c->place = resized(c->place, *now, p.set_out.page, factor);
+    });
+}
+
+void SizesPart::build_bars() {
+    auto* r = row("Bars for");
+    bars_ = new Segments("Thinnest bar wide enough for", {"Blade", "Glue", "Foam", "Tape"}, this);
+    connect(bars_, &Segments::chosen, this, [this](int i) {
+        const SetOut* now = state_.set_out_in_hand(document_.project());
+        if (!now) return;
+        if (const auto factor = growth_for_bar(*now, holdings()[static_cast<std::size_t>(i)].bar))
+            grow("Size by the thinnest bar", *factor);
+    });
+    r->addWidget(bars_, 1);
+}
+
+void SizesPart::build_measure() {
+    auto* r = row("Measure");
+    measured_ = new QLabel(this);
+    measured_->setObjectName("measured");
+    r->addWidget(measured_, 1);
+    wanted_ = new LengthEdit("Length it should have", 0.1, 3000, this);
+    wanted_->setFixedWidth(92);
+    connect(wanted_, &LengthEdit::length_entered, this, [this](double mm) {
+        const auto& between = state_.measured();
+        if (!between) return;
+        const double is = distance(between->first, between->second);
+        if (is > 0.1) grow("Size by a measured length", mm / is);
+        state_.measure(std::nullopt);
+    });
+    r->addWidget(wanted_);
+}
+
+void SizesPart::set_cutting_mat(double CuttingMat::*side, const char* intention, double mm) {
+    document_.change(intention, [&](Project& p) { p.set_out.cutting_mat.*side = mm; });
+}
+
+void SizesPart::build_cutting_mat() {
+    auto* r = row("Mat");
+    mat_width_ = new LengthEdit("Width of the cutting mat", 10, 3000, this);
+    mat_height_ = new LengthEdit("Height of the cutting mat", 10, 3000, this);
+    for (LengthEdit* edit : {mat_width_, mat_height_}) edit->setFixedWidth(80);
+    connect(mat_width_, &LengthEdit::length_entered, this,
+            [this](double mm) { set_cutting_mat(&CuttingMat::width, "Width of the cutting mat", mm); });
+    connect(mat_height_, &LengthEdit::length_entered, this,
+            [this](double mm) { set_cutting_mat(&CuttingMat::height, "Height of the cutting mat", mm); });
+    r->addWidget(mat_width_);
+    r->addWidget(new QLabel("x", this));
+    r->addWidget(mat_height_);
+    r->addStretch(1);
+    r = row(QString());
+    auto* count = new QPushButton("Count", this);
+    count->setToolTip("Nests as many of the cut, at its size now, as fit on the mat");
+    connect(count, &QPushButton::clicked, this, &SizesPart::count_on_cutting_mat);
+    r->addWidget(count);
+    auto* lay = new QPushButton("Lay the page", this);
+    lay->setToolTip("Lays everything that is cut for this page on mats and shows them");
+    lay->setAccessibleName("Lay the page's cuts on mats");
+    connect(lay, &QPushButton::clicked, this, &SizesPart::lay_on_cutting_mats);
+    r->addWidget(lay);
+    r->addStretch(1);
+    fits_ = line("mat");
+}
+
+void SizesPart::count_on_cutting_mat() {
+    const Project project = document_.project();
+    const int cut = state_.cut_in_hand(project);
+    const SetOut* now = state_.set_out_in_hand(project);
+    if (cut < 0 || !now) return;
+    fits_->setText("Counting.");
+    const double size = std::max(now->size.x, now->size.y);
+    worker_.think(this, [this, project, cut, size](Planner& planner) {
+        const CuttingMat& mat = project.set_out.cutting_mat;
+        const auto alone = planner.cut_alone(project, cut);
+        const auto counts =
+            alone ? fit_on_cutting_mat(**alone, {size, size * 0.75, size / 2}, mat, most_on_cutting_mat, {})
+                  : std::vector<CuttingMatCount>{};
+        std::shared_ptr<ShownCuttingMats> shown;
+        if (!counts.empty() && counts.front().count > 0)
+            shown = std::make_shared<ShownCuttingMats>(
+                ShownCuttingMats{QString("%1 on the mat").arg(counts.front().count), *alone,
+                                 insert_labels(**alone), counts.front().layout.mats, mat});
+        return [this, counts, shown, units = project.units] {
+            QStringList parts;
+            for (const CuttingMatCount& c : counts)
+                parts << QString("%1 at %2").arg(c.count).arg(words(format_length(c.size, units)));
+            fits_->setText("Fit on the mat: " + parts.join(", ") + ".");
+            state_.show_cutting_mats(shown);
+        };
+    });
+}
+
+void SizesPart::lay_on_cutting_mats() {
+    const Project project = document_.project();
+    const auto plan = state_.own_plan();
+    if (!plan || !plan->sections.cut) return;
+    fits_->setText("Laying the cuts on mats.");
+    worker_.think(this, [this, project, plan](Planner&) {
+        auto shown = std::make_shared<ShownCuttingMats>(
+            ShownCuttingMats{{},
+                             plan->sections.cut,
+                             plan->sections.inserts,
+                             {},
+                             {project.set_out.cutting_mat.width, project.set_out.cutting_mat.height}});
+        std::size_t too_large = 0;
+        for (const CutsOnCuttingMats& one : mats_of(project, *plan)) {
+            shown->mats.insert(shown->mats.end(), one.layout.mats.begin(), one.layout.mats.end());
+            too_large += one.layout.too_large.size();
+        }
+        const QString count = counted(shown->mats.size(), "mat", "mats");
+        shown->title = "Everything cut for this page: " + count;
+        return [this, shown, count, too_large] {
+            fits_->setText("The page takes " + count + "." +
+                           (too_large == 0 ? QString()
+                                           : " " + counted(too_large, "piece is", "pieces are") +
+                                                 " larger than the mat."));
+            if (!shown->mats.empty()) state_.show_cutting_mats(shown);
+        };
+    });
+}
+
+void SizesPart::tell() {
+    const Rung* r = chart_->about();
+    if (!r) {
+        reading_->setText("Put a cut on the page to see what its sizes do.");
+        return;
+    }
+    const Units units = document_.project().units;
+    QString text = QString("<b>%1</b>: ").arg(words(format_length(r->size, units)));
+    if (std::isfinite(r->thinnest_bar)) text += "bar " + words(format_mm(r->thinnest_bar)) + ", ";
+    text += "smallest opening " + words(format_mm(r->smallest_opening));
+    text += r->too_small > 0 ? QString(", <b>%1 too small to back</b>").arg(r->too_small) : QString();
+    text += QString(". Paper %1, cutting %2 min, backing %3 min.")
+                .arg(area_in_words(r->patch_area, units))
+                .arg(std::max(1L, std::lround(r->cutting)))
+                .arg(std::max(1L, std::lround(r->backing)));
+    reading_->setText(text);
+}
+
+void SizesPart::ask_for_ladder() {
+    const Project& p = document_.project();
+    const int cut = state_.cut_in_hand(p);
+    if (cut < 0) {
+        chart_->show_rungs({}, p.units);
+        return;
+    }
+    // Only what the ladder depends on makes it anew: not where the cut lies or how large it is now.
+    std::vector<PlacedCut> cuts = p.set_out.cuts;
+    for (PlacedCut& c : cuts) c.place = {};
+    if (cuts == ladder_for_ && ladder_cut_ == cut && ladder_lip_ == p.sections.lip &&
+        ladder_rules_ == p.sections.backing && ladder_sections_ == p.sections && ladder_units_ == p.units)
+        return;
+    ladder_for_ = std::move(cuts);
+    ladder_cut_ = cut;
+    ladder_lip_ = p.sections.lip;
+    ladder_rules_ = p.sections.backing;
+    ladder_sections_ = p.sections;
+    ladder_units_ = p.units;
+    const quint64 number = ++asked_;
+    worker_.think(this, [this, p, cut, number](Planner& planner) {
+        const double most = std::max(p.set_out.page.width, p.set_out.page.height);
+        auto made = planner.ladder(p, cut, most * smallest_share, most, rungs);
+        return [this, number, units = p.units, made = made ? std::move(*made) : std::vector<Rung>{}] {
+            if (number == asked_) chart_->show_rungs(made, units);
+        };
+    });
+}
+
+void SizesPart::refresh() {
+    const Project& p = document_.project();
+    mat_width_->show_length(p.set_out.cutting_mat.width, p.units);
+    mat_height_->show_length(p.set_out.cutting_mat.height, p.units);
+    const SetOut* now = state_.set_out_in_hand(p);
+    bars_->setEnabled(now && std::isfinite(now->thinnest_bar));
+    int holds = -1;
+    if (now)
+        for (std::size_t i = 0; i < holdings().size(); ++i)
+            if (std::abs(now->thinnest_bar - holdings()[i].bar) < 0.01) holds = static_cast<int>(i);
+    bars_->show_choice(holds);
+    if (now) chart_->show_size(std::max(now->size.x, now->size.y));
+    const auto& between = state_.measured();
+    wanted_->setEnabled(between.has_value());
+    measured_->setText(between ? words(format_length(distance(between->first, between->second), p.units)) +
+                                     " becomes"
+                               : QString("Drag between two places"));
+    if (between) wanted_->show_length(distance(between->first, between->second), p.units);
+    ask_for_ladder();
+    tell();
+}
+
+} // namespace zesty

@@ -1,0 +1,15 @@
+#include "app/sheets/sheets_panel.h"
+
+#include "app/sheets/room_part.h"
+
+namespace zesty {
+
+SheetsPanel::SheetsPanel(Document& document, BenchState& state, Actions& actions, Settings& settings,
+                         QWidget* parent)
+    : PanelOfParts("What is cut from what?", {"Cutting", "Left over"}, parent) {
+    cutting_ = new CuttingPart(document, state, actions, settings, this);
+    add(cutting_);
+    add(new RoomPart(document, state, actions, this));
+}
+
+} // namespace zesty

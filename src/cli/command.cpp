@@ -48,8 +48,12 @@ Result<Shared<DrawingFile>> read_drawing(const std::string& path, double square)
 
 Result<void> save_changes(const Project& before, const Project& after, const std::string& path,
                           const std::string& out) {
-    if (out.empty() && before == after) return {};
-    return save_project(after, QString::fromStdString(out.empty() ? path : out));
+    if (!out.empty()) return save_project(after, QString::fromStdString(out));
+    if (before == after) return {};
+    const auto now = read_project(path);
+    if (!now || !(*now == before))
+        return fail(ErrorKind::ChangedOutside, path + ": somebody else has changed it meanwhile; nothing was written");
+    return save_project(after, QString::fromStdString(path));
 }
 
 } // namespace zesty::cli

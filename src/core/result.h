@@ -16,6 +16,7 @@ enum class ErrorKind {
     NewerFormat, ///< Written by a later version than this one.
     Geometry,    ///< Every step of the geometry ladder failed.
     Stopped,     ///< The caller asked to stop.
+    ChangedOutside, ///< Somebody else has changed or removed the file meanwhile.
 };
 
 struct Error {

@@ -9,6 +9,7 @@
 #include "io/zip.h"
 
 #include <QBuffer>
+#include <QCryptographicHash>
 #include <QFileInfo>
 #include <algorithm>
 #include <cmath>
@@ -113,11 +114,12 @@ Result<Project> project_from(const QByteArray& data, const std::string& what) {
     return p;
 }
 
-Result<void> save_project(const Project& project, const QString& path) {
-    const std::string what = path.toStdString();
+namespace {
+
+/// The bytes of the project, once they have been read again and found to be the same.
+Result<QByteArray> bytes_that_open(const Project& project, const std::string& what) {
     const auto bytes = project_bytes(project);
     if (!bytes) return fail(bytes.error().kind, what + ": " + bytes.error().message);
-    // Saved means it opens: nothing is replaced before what would be written has been read again.
     const auto again = project_from(*bytes, what);
     if (!again)
         return fail(ErrorKind::Unwritable,
@@ -125,7 +127,35 @@ Result<void> save_project(const Project& project, const QString& path) {
     if (!(*again == project))
         return fail(ErrorKind::Unwritable,
                     what + ": not saved, because the page would open differently from how it is now");
+    return bytes;
+}
+
+FileStamp stamp_of_bytes(const QByteArray& bytes) {
+    return {true, QCryptographicHash::hash(bytes, QCryptographicHash::Sha256)};
+}
+
+} // namespace
+
+FileStamp stamp_of(const QString& path) {
+    const auto data = read_file(path, most_unpacked);
+    return data ? stamp_of_bytes(*data) : FileStamp{};
+}
+
+Result<void> save_project(const Project& project, const QString& path) {
+    const auto bytes = bytes_that_open(project, path.toStdString());
+    if (!bytes) return tl::make_unexpected(bytes.error());
     return write_file(path, *bytes);
+}
+
+Result<FileStamp> save_project_over(const Project& project, const QString& path, const FileStamp& known) {
+    const auto bytes = bytes_that_open(project, path.toStdString());
+    if (!bytes) return tl::make_unexpected(bytes.error());
+    if (const FileStamp now = stamp_of(path); !(now == known))
+        return fail(ErrorKind::ChangedOutside,
+                    path.toStdString() + (now.there ? ": somebody else has changed it since it was opened"
+                                                    : ": somebody else has removed it since it was opened"));
+    if (auto r = write_file(path, *bytes); !r) return tl::make_unexpected(r.error());
+    return stamp_of_bytes(*bytes);
 }
 
 Result<Project> open_project(const QString& path) {

@@ -13,9 +13,21 @@ Result<QByteArray> project_bytes(const Project& project);
 /// `what` begins the sentence of an error.
 Result<Project> project_from(const QByteArray& data, const std::string& what);
 
+/// What a file was like, to notice that somebody else has changed or removed it.
+struct FileStamp {
+    bool there = false;
+    QByteArray digest; ///< SHA-256 of its bytes
+    bool operator==(const FileStamp&) const = default;
+};
+/// Of a file that cannot be read: as if it were not there.
+FileStamp stamp_of(const QString& path);
+
 /// Reads what it is going to write and compares it with the project; then replaces the file in one step. A
 /// save that fails, for whatever reason, leaves the old file as it was.
 Result<void> save_project(const Project& project, const QString& path);
+/// As above, but only while the file is as it was; an error of kind ChangedOutside where it is not. Gives what the file
+/// is like now.
+Result<FileStamp> save_project_over(const Project& project, const QString& path, const FileStamp& known);
 Result<Project> open_project(const QString& path);
 
 } // namespace zesty

@@ -9,19 +9,18 @@
 #include "io/stash_json.h"
 #include "io/svg/svg_reader.h"
 #include "support/demo.h"
+#include "support/file_size_limit.h"
 #include "support/edits.h"
 #include "support/lattice.h"
 
 #include <QBuffer>
 #include <QFile>
 #include <QTemporaryDir>
-#include <csignal>
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
 #include <quazip/quazip.h>
 #include <quazip/quazipfile.h>
 #include <random>
-#include <sys/resource.h>
 
 namespace zesty {
 
@@ -44,21 +43,6 @@ QByteArray zip_of(const std::map<std::string, std::string>& entries) {
     return buffer.data();
 }
 
-class FileSizeLimit {
-public:
-    explicit FileSizeLimit(rlim_t bytes) {
-        std::signal(SIGXFSZ, SIG_IGN);
-        getrlimit(RLIMIT_FSIZE, &before_);
-        const rlimit small{bytes, before_.rlim_max};
-        setrlimit(RLIMIT_FSIZE, &small);
-    }
-    ~FileSizeLimit() { setrlimit(RLIMIT_FSIZE, &before_); }
-    FileSizeLimit(const FileSizeLimit&) = delete;
-    FileSizeLimit& operator=(const FileSizeLimit&) = delete;
-
-private:
-    rlimit before_{};
-};
 
 Result<Stash> stash(const json& j) {
     return stash_from(j, "s.json", [](const std::string& name) -> Result<std::string> {

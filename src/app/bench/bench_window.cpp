@@ -3,6 +3,7 @@
 #include "app/setout/cutting_mat_view.h"
 #include "app/bench/drawer.h"
 #include "app/bench/keys_sheet.h"
+#include "app/bench/notice_bar.h"
 #include "app/page/page_view.h"
 #include "app/papers/papers_panel.h"
 #include "app/papers/proposals_view.h"
@@ -68,7 +69,8 @@ FileQuestions FileQuestions::dialogs() {
 }
 
 BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* parent)
-    : QMainWindow(parent), settings_(settings), questions_(std::move(questions)), actions_(this) {
+    : QMainWindow(parent), settings_(settings), questions_(std::move(questions)), actions_(this),
+      autosaver_(document_, state_, settings.recovery_folder()) {
     setWindowTitle("Zesty Panel");
     setAcceptDrops(true);
     setMinimumSize(1000, 640);
@@ -77,6 +79,8 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(0);
     column->addWidget(build_head());
+    notices_ = new NoticeBar(whole);
+    column->addWidget(notices_);
     route_ = new RouteBar(document_, state_, whole);
     column->addWidget(route_);
     auto* body = new QHBoxLayout;
@@ -110,6 +114,7 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
 
     connect_actions();
     connect_worker();
+    connect_files();
     connect(&state_, &BenchState::waypoint_changed, this, [this] {
         state_.show_cutting_mats(nullptr);
         show_waypoint();
@@ -137,6 +142,7 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
     connect(second_look_, &SecondLook::go_to, this, &BenchWindow::go_to);
     show_waypoint();
     replan();
+    offer_left_work();
     if (const QByteArray geometry = settings_.window_geometry(); !geometry.isEmpty())
         restoreGeometry(geometry);
     else
@@ -283,26 +289,11 @@ void BenchWindow::connect_worker() {
         state_.take_in_hand(id);
         ask_size_of(*file, id);
     });
-    connect(&worker_, &Worker::opened_project, this, [this](const Project& project, const QString& path) {
-        fit_next_ = true;
-        state_.set_offers({});
-        state_.select({});
-        settings_.add_recent(path);
-        document_.reset(project, path);
-    });
     connect(&worker_, &Worker::opened_stash, this, [this](const auto& stash, const QString& path) {
         document_.change("Open a stash", [&](Project& p) { p.stash = stash; });
         say(QString("%1: %2.").arg(QFileInfo(path).fileName(),
                                    counted(stash->papers.size(), "paper", "papers")),
             false);
-    });
-    connect(&worker_, &Worker::saved, this, [this](const Project& project, const QString& path) {
-        settings_.add_recent(path);
-        if (project == document_.project()) {
-            document_.saved_as(path);
-            reserve_papers(project, path);
-        }
-        say("Saved.", false);
     });
     connect(&worker_, &Worker::exported, this, [this](const QStringList& files) {
         sheets_panel_->cutting_part().show_written(files);
@@ -420,30 +411,6 @@ void BenchWindow::say(const QString& message, bool trouble) {
     message_timer_->start(trouble ? 15000 : 5000);
 }
 
-void BenchWindow::open(const QString& path) {
-    settings_.set_last_folder(QFileInfo(path).absolutePath());
-    const QString suffix = QFileInfo(path).suffix().toLower();
-    if (suffix == "json" || suffix == "stash") {
-        worker_.open_stash(path);
-        return;
-    }
-    // A project takes the place of everything, a drawing can be undone.
-    if (suffix == "zesty" && document_.changed() && !questions_.discard(this)) return;
-    worker_.open(path);
-}
-
-void BenchWindow::save(bool ask) {
-    QString path = document_.path();
-    if (ask || path.isEmpty()) {
-        const Project& p = document_.project();
-        const QString name = p.title.empty() ? "page" : words(p.title);
-        path = questions_.save(this, settings_.last_folder() + "/" + name + ".zesty");
-        if (path.isEmpty()) return;
-        if (!path.endsWith(".zesty")) path += ".zesty";
-    }
-    worker_.save(document_.project(), path);
-}
-
 std::vector<int> BenchWindow::selection() const {
     return {state_.selected().begin(), state_.selected().end()};
 }
@@ -455,14 +422,6 @@ std::vector<Spot> BenchWindow::selected_spots() const {
 void BenchWindow::go_to(const Finding& finding) {
     if (!finding.openings.empty()) state_.select({finding.openings.begin(), finding.openings.end()});
     if (finding.where) page_->show_place(*finding.where);
-}
-
-void BenchWindow::closeEvent(QCloseEvent* event) {
-    if (document_.changed() && !questions_.discard(this)) {
-        event->ignore();
-        return;
-    }
-    settings_.set_window_geometry(saveGeometry());
 }
 
 void BenchWindow::resizeEvent(QResizeEvent* event) {

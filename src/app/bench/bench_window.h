@@ -3,6 +3,7 @@
 // the worker.
 
 #include "app/bench/actions.h"
+#include "app/bench/autosaver.h"
 #include "app/bench/bench_state.h"
 #include "app/bench/document.h"
 #include "app/bench/settings.h"
@@ -19,6 +20,7 @@ namespace zesty {
 
 class Drawer;
 class KeysSheet;
+class NoticeBar;
 class PageView;
 class PapersPanel;
 class ProposalsView;
@@ -59,6 +61,7 @@ public:
 
 protected:
     void closeEvent(QCloseEvent* event) override;
+    void changeEvent(QEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
@@ -72,6 +75,14 @@ private:
     void copy(bool facing);
     void shift_in_pile(int by);
     void connect_worker();
+    void connect_files();
+    void offer_left_work();
+    void take_up_left_work(const LeftWork& left);
+    void look_at_file();
+    void say_changed_outside(const FileStamp& now);
+    void save_over_theirs();
+    void open_theirs();
+    QString name_beside(const QString& whose) const;
     /// Asks in the side bench, where the file of a new cut leaves its size open.
     void ask_size_of(const DrawingFile& file, int cut_id);
     void replan();
@@ -103,6 +114,7 @@ private:
     BenchState state_;
     Worker worker_;
     Actions actions_;
+    Autosaver autosaver_;
     quint64 wanted_plan_ = 0;
     QTimer* aims_timer_ = nullptr;
     Project planned_; ///< what was decided when the last plan was asked for
@@ -125,6 +137,7 @@ private:
     SheetsPanel* sheets_panel_ = nullptr;
     SecondLook* second_look_ = nullptr;
     KeysSheet* keys_ = nullptr;
+    NoticeBar* notices_ = nullptr;
 };
 
 } // namespace zesty

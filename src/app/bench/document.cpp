@@ -1,5 +1,7 @@
 #include "app/bench/document.h"
 
+#include "io/project_json.h"
+
 #include <QUndoCommand>
 
 namespace zesty {
@@ -34,20 +36,23 @@ void Document::show(const Project& project) {
 }
 
 void Document::edit(const QString& intention, Project next, int drag) {
+    bring_within_limits(next);
     if (next == project_) return;
     history_.push(new EditCommand(*this, intention, std::move(next), drag));
 }
 
-void Document::reset(Project project, const QString& path) {
+void Document::reset(Project project, const QString& path, const FileStamp& stamp) {
     history_.clear();
     project_ = std::move(project);
     path_ = path;
+    stamp_ = stamp;
     emit path_changed();
     emit project_changed();
 }
 
-void Document::saved_as(const QString& path) {
+void Document::saved_as(const QString& path, const FileStamp& stamp) {
     path_ = path;
+    stamp_ = stamp;
     history_.setClean();
     emit path_changed();
 }

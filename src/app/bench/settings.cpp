@@ -31,10 +31,16 @@ Settings::Settings(const QString& file)
                             : std::make_unique<QSettings>(file, QSettings::IniFormat)),
       beside_(file.isEmpty() ? QString() : QFileInfo(file).absolutePath()) {}
 
+QString Settings::data_folder() const {
+    return beside_.isEmpty() ? QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) : beside_;
+}
+
 QString Settings::own_papers() const {
-    const QString folder =
-        beside_.isEmpty() ? QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) : beside_;
-    return QDir(folder).filePath("papers.stash");
+    return QDir(data_folder()).filePath("papers.stash");
+}
+
+QString Settings::recovery_folder() const {
+    return QDir(data_folder()).filePath("recovery");
 }
 
 QStringList Settings::recent_files() const {

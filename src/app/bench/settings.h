@@ -20,10 +20,13 @@ public:
     void set_last_folder(const QString& folder);
     /// The user's own papers: a database in the user's data folder, or beside the file of these settings.
     QString own_papers() const;
+    /// Where work in hand is kept: in the user's data folder, or beside the file of these settings.
+    QString recovery_folder() const;
     bool letter_paper() const;
     void set_letter_paper(bool letter);
 
 private:
+    QString data_folder() const;
     std::unique_ptr<QSettings> store_;
     QString beside_; ///< folder of the settings file, where one was given
 };

@@ -13,6 +13,7 @@
 #include <QFileInfo>
 #include <QMetaObject>
 #include <QPointer>
+#include <new>
 #include <sys/resource.h>
 #include <unistd.h>
 
@@ -53,7 +54,11 @@ void Worker::post(std::function<void()> job) {
     QMetaObject::invokeMethod(
         &hands_,
         [this, job = std::move(job)] {
-            job();
+            try {
+                job();
+            } catch (const std::bad_alloc&) {
+                report_failure({ErrorKind::TooLarge, "this takes more memory than there is; nothing is changed"});
+            }
             // The count falls on the window's thread, after everything the job has reported.
             report([this] { --jobs_; });
         },
@@ -148,9 +153,10 @@ void Worker::run_proposal(const Project& project, quint64 number) {
 void Worker::open(const QString& path) {
     post([this, path] {
         if (QFileInfo(path).suffix().toLower() == "zesty") {
+            const FileStamp stamp = stamp_of(path);
             auto project = open_project(path);
             if (project)
-                report([this, p = *project, path] { emit opened_project(p, path); });
+                report([this, p = *project, path, stamp] { emit opened_project(p, path, stamp); });
             else
                 report_failure(project.error());
             return;
@@ -183,13 +189,20 @@ void Worker::open_stash(const QString& path) {
     });
 }
 
-void Worker::save(const Project& project, const QString& path) {
-    post([this, project, path] {
-        if (const auto r = save_project(project, path); r)
-            report([this, project, path] { emit saved(project, path); });
+void Worker::save(const Project& project, const QString& path, std::optional<FileStamp> known) {
+    post([this, project, path, known] {
+        const auto stamp = save_project_over(project, path, known ? *known : stamp_of(path));
+        if (stamp)
+            report([this, project, path, s = *stamp] { emit saved(project, path, s); });
+        else if (stamp.error().kind == ErrorKind::ChangedOutside)
+            report([this, path, m = QString::fromStdString(stamp.error().message)] { emit changed_outside(path, m); });
         else
-            report_failure(r.error());
+            report_failure(stamp.error());
     });
+}
+
+void Worker::look_at_file(const QString& path) {
+    post([this, path] { report([this, path, now = stamp_of(path)] { emit file_looked_at(path, now); }); });
 }
 
 void Worker::look_up_reserved(const QString& own_papers, const QString& page) {

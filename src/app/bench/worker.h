@@ -8,6 +8,7 @@
 #include "core/project/planner.h"
 #include "io/guide/guide_pdf.h"
 #include "io/paint/textures.h"
+#include "io/project_file.h"
 #include "io/stash_store.h"
 
 #include <QObject>
@@ -43,7 +44,10 @@ public:
     /// A drawing that joins the others; `square` is the side of the square beside a scanned cut, 0 for none.
     void open_to_add(const QString& path, double square = 0);
     void open_stash(const QString& path);
-    void save(const Project& project, const QString& path);
+    /// `known`: what the file was like when it was opened or saved last; nothing for a new name.
+    void save(const Project& project, const QString& path, std::optional<FileStamp> known);
+    /// Says file_looked_at.
+    void look_at_file(const QString& path);
     /// What other pages have reserved of the user's own papers; nothing where there are none.
     void look_up_reserved(const QString& own_papers, const QString& page);
     /// This page reserves what it takes, where there are own papers.
@@ -71,9 +75,12 @@ signals:
     void proposal_stopped();
     void opened_drawing(std::shared_ptr<const zesty::DrawingFile> file, const QString& path);
     void opened_to_add(std::shared_ptr<const zesty::DrawingFile> file, const QString& path);
-    void opened_project(const zesty::Project& project, const QString& path);
+    void opened_project(const zesty::Project& project, const QString& path, const zesty::FileStamp& stamp);
+    void file_looked_at(const QString& path, const zesty::FileStamp& now);
     void opened_stash(std::shared_ptr<const zesty::Stash> stash, const QString& path);
-    void saved(const zesty::Project& project, const QString& path);
+    void saved(const zesty::Project& project, const QString& path, const zesty::FileStamp& stamp);
+    /// Not saved, as somebody else has changed or removed the file.
+    void changed_outside(const QString& path, const QString& message);
     void paper_picture_read(std::shared_ptr<const zesty::Stash> paper);
     void photo_picture_read(const zesty::Shared<zesty::BroughtPicture>& picture);
     void scrap_measured(const zesty::Polygon& outline);

@@ -1,0 +1,205 @@
+// Opening, saving, what others do to the file meanwhile, and work that a crash left behind.
+
+#include "app/bench/bench_window.h"
+#include "app/bench/notice_bar.h"
+#include "app/bench/wording.h"
+#include "io/recovery.h"
+
+#include <QCloseEvent>
+#include <QDateTime>
+#include <QFile>
+#include <QFileInfo>
+#include <QLocale>
+
+namespace zesty {
+
+namespace {
+
+constexpr char changed_key[] = "changed-outside";
+
+QString when(const QDateTime& time) {
+    const bool today = time.date() == QDate::currentDate();
+    return today ? time.toString("HH:mm") : QLocale(QLocale::English).toString(time, "d MMMM, HH:mm");
+}
+
+} // namespace
+
+void BenchWindow::open(const QString& path) {
+    settings_.set_last_folder(QFileInfo(path).absolutePath());
+    const QString suffix = QFileInfo(path).suffix().toLower();
+    if (suffix == "json" || suffix == "stash") {
+        worker_.open_stash(path);
+        return;
+    }
+    // A project takes the place of everything, a drawing can be undone.
+    if (suffix == "zesty" && document_.changed() && !questions_.discard(this)) return;
+    worker_.open(path);
+}
+
+void BenchWindow::save(bool ask) {
+    QString path = document_.path();
+    const bool new_name = ask || path.isEmpty();
+    if (new_name) {
+        const Project& p = document_.project();
+        const QString name = p.title.empty() ? "page" : words(p.title);
+        path = questions_.save(this, settings_.last_folder() + "/" + name + ".zesty");
+        if (path.isEmpty()) return;
+        if (!path.endsWith(".zesty")) path += ".zesty";
+    }
+    const bool known = !new_name || path == document_.path();
+    worker_.save(document_.project(), path, known ? std::optional(document_.stamp()) : std::nullopt);
+}
+
+void BenchWindow::connect_files() {
+    connect(&worker_, &Worker::opened_project, this,
+            [this](const Project& project, const QString& path, const FileStamp& stamp) {
+                fit_next_ = true;
+                state_.set_offers({});
+                state_.select({});
+                settings_.add_recent(path);
+                notices_->drop(changed_key);
+                document_.reset(project, path, stamp);
+            });
+    connect(&worker_, &Worker::saved, this,
+            [this](const Project& project, const QString& path, const FileStamp& stamp) {
+                settings_.add_recent(path);
+                notices_->drop(changed_key);
+                if (project == document_.project()) {
+                    document_.saved_as(path, stamp);
+                    reserve_papers(project, path);
+                } else {
+                    document_.file_known_as(stamp);
+                }
+                say("Saved.", false);
+            });
+    connect(&worker_, &Worker::changed_outside, this, [this](const QString& path, const QString& message) {
+        say(message, true);
+        worker_.look_at_file(path);
+    });
+    connect(&worker_, &Worker::file_looked_at, this, [this](const QString& path, const FileStamp& now) {
+        if (path == document_.path() && !(now == document_.stamp())) say_changed_outside(now);
+    });
+    connect(&autosaver_, &Autosaver::failed, this,
+            [this](const QString& m) { say("Work in hand cannot be kept: " + m, true); });
+}
+
+// --- what others do to the file -----------------------------------------------------------------------------
+
+void BenchWindow::look_at_file() {
+    if (!document_.path().isEmpty()) worker_.look_at_file(document_.path());
+}
+
+void BenchWindow::changeEvent(QEvent* event) {
+    QMainWindow::changeEvent(event);
+    if (event->type() == QEvent::ActivationChange && isActiveWindow()) look_at_file();
+}
+
+void BenchWindow::say_changed_outside(const FileStamp& now) {
+    const QString name = QFileInfo(document_.path()).fileName();
+    if (!now.there) {
+        notices_->show_notice(changed_key, name + " is not there any more",
+                              "Somebody else has removed or renamed it since it was opened here.", {},
+                              {{"Save it again", "Writes this page under its old name",
+                                [this] {
+                                    document_.file_known_as({});
+                                    save(false);
+                                }},
+                               {"Save under another name", "Asks for the name", [this] { save(true); }}});
+        return;
+    }
+    notices_->show_notice(
+        changed_key, name + " was changed by somebody else",
+        "The file is not as it was when it was opened here. Both versions are kept, whichever you go on with.", {},
+        {{"Go on with mine", "Theirs is kept beside it under another name, then this page is saved",
+          [this] { save_over_theirs(); }},
+         {"Go on with theirs", "This page is saved beside it under another name, then theirs is opened",
+          [this] { open_theirs(); }}});
+}
+
+/// A name for the other version that no file has yet.
+QString BenchWindow::name_beside(const QString& whose) const {
+    const QFileInfo file(document_.path());
+    const QString base = file.absolutePath() + "/" + file.completeBaseName() + " (" + whose;
+    QString out = base + ").zesty";
+    for (int k = 2; QFileInfo::exists(out); ++k) out = base + " " + QString::number(k) + ").zesty";
+    return out;
+}
+
+void BenchWindow::save_over_theirs() {
+    const QString theirs = name_beside("theirs");
+    if (!QFile::copy(document_.path(), theirs)) {
+        say(theirs + ": cannot be written, so nothing was saved", true);
+        return;
+    }
+    document_.file_known_as(stamp_of(theirs));
+    worker_.save(document_.project(), document_.path(), document_.stamp());
+    say("The other version is kept as " + QFileInfo(theirs).fileName() + ".", false);
+}
+
+void BenchWindow::open_theirs() {
+    const QString path = document_.path();
+    if (document_.changed()) {
+        const QString mine = name_beside("mine");
+        if (const auto kept = save_project(document_.project(), mine); !kept) {
+            say(QString::fromStdString(kept.error().message), true);
+            return;
+        }
+        say("This version is kept as " + QFileInfo(mine).fileName() + ".", false);
+    }
+    worker_.open(path);
+}
+
+// --- work that a crash left behind --------------------------------------------------------------------------
+
+void BenchWindow::offer_left_work() {
+    const QString folder = settings_.recovery_folder();
+    for (const LeftWork& left : left_work(folder)) {
+        const QString name = left.title.isEmpty() ? "A page" : left.title;
+        notices_->show_notice(
+            left.id, name + " was not saved",
+            "Work from " + when(left.kept_at) +
+                (left.path.isEmpty() ? QString(" that had no file yet") : " on " + QFileInfo(left.path).fileName()) +
+                " was kept when the program ended.",
+            left.page,
+            {{"Take it up again", "Opens it; what is in the file stays until you save", [this, left] { take_up_left_work(left); }},
+             {"Throw it away", "It cannot be brought back after that",
+              [folder, left] { throw_away_left_work(folder, left.id); }}});
+    }
+}
+
+void BenchWindow::take_up_left_work(const LeftWork& left) {
+    const QString folder = settings_.recovery_folder();
+    const auto project = open_left_work(folder, left.id);
+    if (!project) {
+        say(QString::fromStdString(project.error().message), true);
+        return;
+    }
+    if (document_.changed() && !questions_.discard(this)) {
+        offer_left_work();
+        return;
+    }
+    // Undo leads back to what the file holds, where there is one.
+    const bool has_file = !left.path.isEmpty() && QFileInfo::exists(left.path);
+    const auto saved = has_file ? open_project(left.path) : Result<Project>(Project{});
+    fit_next_ = true;
+    state_.set_offers({});
+    state_.select({});
+    document_.reset(saved.value_or(Project{}), has_file ? left.path : QString(),
+                    has_file ? stamp_of(left.path) : FileStamp{});
+    document_.edit("Take up unsaved work", *project);
+    // Kept where it was until it is kept anew, or saved.
+    const auto throw_away = [folder, id = left.id] { throw_away_left_work(folder, id); };
+    connect(&autosaver_, &Autosaver::kept, this, throw_away, Qt::SingleShotConnection);
+    connect(&worker_, &Worker::saved, this, throw_away, Qt::SingleShotConnection);
+}
+
+void BenchWindow::closeEvent(QCloseEvent* event) {
+    if (document_.changed() && !questions_.discard(this)) {
+        event->ignore();
+        return;
+    }
+    autosaver_.forget();
+    settings_.set_window_geometry(saveGeometry());
+}
+
+} // namespace zesty

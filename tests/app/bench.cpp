@@ -11,7 +11,8 @@
 
 namespace zesty::testing {
 
-Bench::Bench() : settings_(home_.filePath("settings.ini")) {
+Bench::Bench(const std::function<void(const QString&)>& before) : settings_(home_.filePath("settings.ini")) {
+    if (before) before(home_.path());
     FileQuestions questions;
     questions.open_cut = [this](QWidget*, const QString&) { return open_answer; };
     questions.open_stash = [this](QWidget*, const QString&) { return stash_answer; };

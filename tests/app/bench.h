@@ -13,7 +13,8 @@ namespace zesty::testing {
 
 class Bench {
 public:
-    Bench();
+    /// `before` finds the folder of settings and recovery as the window will.
+    explicit Bench(const std::function<void(const QString& home)>& before = {});
 
     BenchWindow& window() { return *window_; }
     Document& document() { return window_->document(); }

@@ -53,7 +53,7 @@ TEST(Document, SavingMarksTheStepAsClean) {
     Document d;
     d.change("Title", [](Project& p) { p.title = "x"; });
     EXPECT_TRUE(d.changed());
-    d.saved_as("x.zesty");
+    d.saved_as("x.zesty", {});
     EXPECT_FALSE(d.changed());
     d.history().undo();
     EXPECT_TRUE(d.changed());

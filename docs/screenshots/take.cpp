@@ -2,11 +2,11 @@
 // the real window.
 
 #include "app/bench/bench_window.h"
+#include "app/bench/theme.h"
 #include "app/papers/papers_panel.h"
 #include "app/sections/sections_panel.h"
 #include "app/setout/set_out_panel.h"
 #include "app/sheets/sheets_panel.h"
-#include "app/bench/theme.h"
 #include "core/project/edits.h"
 #include "io/stash_store.h"
 

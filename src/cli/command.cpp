@@ -52,7 +52,8 @@ Result<void> save_changes(const Project& before, const Project& after, const std
     if (before == after) return {};
     const auto now = read_project(path);
     if (!now || !(*now == before))
-        return fail(ErrorKind::ChangedOutside, path + ": somebody else has changed it meanwhile; nothing was written");
+        return fail(ErrorKind::ChangedOutside,
+                    path + ": somebody else has changed it meanwhile; nothing was written");
     return save_project(after, QString::fromStdString(path));
 }
 

@@ -1,6 +1,6 @@
 #pragma once
-// What every command of `zesty` has in common. A command is one file: its options beside what it does; it registers
-// itself, and main() only asks which there are.
+// What every command of `zesty` has in common. A command is one file: its options beside what it does; it
+// registers itself, and main() only asks which there are.
 
 #include "cli/typed.h"
 #include "core/project/plan.h"
@@ -31,7 +31,8 @@ Result<void> save_changes(const Project& before, const Project& after, const std
 
 /// Reads a project; gives up after 10 s.
 Result<Project> read_project(const std::string& path);
-/// Reads a drawing that can be cut; gives up after 10 s. `square` is the side of the square beside a scan, 0 for none.
+/// Reads a drawing that can be cut; gives up after 10 s. `square` is the side of the square beside a scan, 0
+/// for none.
 Result<Shared<DrawingFile>> read_drawing(const std::string& path, double square);
 
 /// Adds a command to the program and gives what runs it.
@@ -48,12 +49,14 @@ template <class Args> struct Registered {
         command_rows().push_back({place, [=](CLI::App& program) {
                                       auto args = std::make_shared<Args>();
                                       CLI::App* command = add_options(program, *args);
-                                      return std::pair(command, std::function<int()>([=] { return run(*args); }));
+                                      return std::pair(command,
+                                                       std::function<int()>([=] { return run(*args); }));
                                   }});
     }
 };
 
-/// Options that can do nothing without another one, and options of which one alone makes sense: exit code 2 otherwise.
+/// Options that can do nothing without another one, and options of which one alone makes sense: exit code 2
+/// otherwise.
 using OptionPairs = std::vector<std::pair<const char*, const char*>>;
 void needs(CLI::App& command, const OptionPairs& pairs);
 void either(CLI::App& command, const OptionPairs& pairs);

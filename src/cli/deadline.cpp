@@ -19,7 +19,8 @@ struct Watch::Inner {
 Watch::Watch(const std::string& message, double seconds) : inner_(std::make_unique<Inner>()) {
     inner_->thread = std::thread([inner = inner_.get(), message, seconds] {
         std::unique_lock lock(inner->mutex);
-        if (inner->changed.wait_for(lock, std::chrono::duration<double>(seconds), [&] { return inner->over; }))
+        if (inner->changed.wait_for(lock, std::chrono::duration<double>(seconds),
+                                    [&] { return inner->over; }))
             return;
         _exit(complain(message));
     });

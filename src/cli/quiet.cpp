@@ -1,7 +1,7 @@
 #include "cli/quiet.h"
 
-#include <QtGlobal>
 #include <QString>
+#include <QtGlobal>
 
 namespace zesty::cli {
 

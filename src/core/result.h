@@ -8,14 +8,14 @@
 namespace zesty {
 
 enum class ErrorKind {
-    BadInput,    ///< The content is not what it claims to be, or makes no sense.
-    TooLarge,    ///< The content is beyond what we agree to read.
-    NothingToDo, ///< The content is fine but holds nothing to cut, or nothing to place.
-    Unreadable,  ///< The file cannot be opened or read.
-    Unwritable,  ///< The file cannot be written.
-    NewerFormat, ///< Written by a later version than this one.
-    Geometry,    ///< Every step of the geometry ladder failed.
-    Stopped,     ///< The caller asked to stop.
+    BadInput,       ///< The content is not what it claims to be, or makes no sense.
+    TooLarge,       ///< The content is beyond what we agree to read.
+    NothingToDo,    ///< The content is fine but holds nothing to cut, or nothing to place.
+    Unreadable,     ///< The file cannot be opened or read.
+    Unwritable,     ///< The file cannot be written.
+    NewerFormat,    ///< Written by a later version than this one.
+    Geometry,       ///< Every step of the geometry ladder failed.
+    Stopped,        ///< The caller asked to stop.
     ChangedOutside, ///< Somebody else has changed or removed the file meanwhile.
 };
 

@@ -1,6 +1,6 @@
 #pragma once
-// Numbers and text where they come in and go out: finite, in range, valid UTF-8. Options, fields, tables and databases
-// go through here.
+// Numbers and text where they come in and go out: finite, in range, valid UTF-8. Options, fields, tables and
+// databases go through here.
 
 #include "core/limits.h"
 

@@ -25,8 +25,8 @@ FileStamp stamp_of(const QString& path);
 /// Reads what it is going to write and compares it with the project; then replaces the file in one step. A
 /// save that fails, for whatever reason, leaves the old file as it was.
 Result<void> save_project(const Project& project, const QString& path);
-/// As above, but only while the file is as it was; an error of kind ChangedOutside where it is not. Gives what the file
-/// is like now.
+/// As above, but only while the file is as it was; an error of kind ChangedOutside where it is not. Gives
+/// what the file is like now.
 Result<FileStamp> save_project_over(const Project& project, const QString& path, const FileStamp& known);
 Result<Project> open_project(const QString& path);
 

@@ -68,7 +68,8 @@ Result<void> write_file(const QString& path, const QByteArray& data) {
     if (auto r = may_be_written(path); !r) return r;
     QSaveFile file(path);
     if (file.open(QIODevice::WriteOnly) && file.write(data) == data.size() && file.commit()) return {};
-    const bool full = file.error() == QFileDevice::ResourceError || errno == ENOSPC || errno == EDQUOT || errno == EFBIG;
+    const bool full =
+        file.error() == QFileDevice::ResourceError || errno == ENOSPC || errno == EDQUOT || errno == EFBIG;
     return fail(ErrorKind::Unwritable,
                 name + (full ? ": there is no space left on the disk"
                              : ": cannot be written: " + file.errorString().toStdString()));

@@ -26,15 +26,16 @@ QString file_of(const QString& folder, const QString& id, const char* ending) {
 
 /// Takes the lock of an entry; -1 where somebody living has it. Closing it, dying included, lets go of it.
 int lock_of(const QString& folder, const QString& id) {
-    const int file =
-        ::open(QFile::encodeName(file_of(folder, id, ".lock")).constData(), O_RDWR | O_CREAT | O_CLOEXEC, 0600);
+    const int file = ::open(QFile::encodeName(file_of(folder, id, ".lock")).constData(),
+                            O_RDWR | O_CREAT | O_CLOEXEC, 0600);
     if (file >= 0 && flock(file, LOCK_EX | LOCK_NB) == 0) return file;
     if (file >= 0) ::close(file);
     return -1;
 }
 
 void remove_entry(const QString& folder, const QString& id) {
-    for (const char* ending : {".zesty", ".json", ".png", ".lock"}) QFile::remove(file_of(folder, id, ending));
+    for (const char* ending : {".zesty", ".json", ".png", ".lock"})
+        QFile::remove(file_of(folder, id, ending));
 }
 
 QByteArray png_of(const QImage& page) {
@@ -56,7 +57,8 @@ std::optional<LeftWork> described(const QString& folder, const QString& id) {
         const auto at = j->find(key);
         return at != j->end() && at->is_string() ? QString::fromStdString(at->get<std::string>()) : QString();
     };
-    return LeftWork{id, text("title"), text("path"), project.lastModified(), QImage(file_of(folder, id, ".png"))};
+    return LeftWork{id, text("title"), text("path"), project.lastModified(),
+                    QImage(file_of(folder, id, ".png"))};
 }
 
 } // namespace
@@ -73,14 +75,16 @@ Result<void> Autosave::hold() {
     if (!QDir().mkpath(folder_))
         return fail(ErrorKind::Unwritable, folder_.toStdString() + ": this folder cannot be made");
     lock_ = lock_of(folder_, id_);
-    if (lock_ < 0) return fail(ErrorKind::Unwritable, folder_.toStdString() + ": nothing can be written there");
+    if (lock_ < 0)
+        return fail(ErrorKind::Unwritable, folder_.toStdString() + ": nothing can be written there");
     return {};
 }
 
 Result<void> Autosave::keep(const Project& project, const QString& path, const QImage& page) {
     if (auto r = hold(); !r) return r;
     const nlohmann::json words{{"title", project.title}, {"path", path.toStdString()}};
-    if (auto r = write_file(file_of(folder_, id_, ".json"), QByteArray::fromStdString(words.dump())); !r) return r;
+    if (auto r = write_file(file_of(folder_, id_, ".json"), QByteArray::fromStdString(words.dump())); !r)
+        return r;
     if (!page.isNull())
         if (auto r = write_file(file_of(folder_, id_, ".png"), png_of(page)); !r) return r;
     const auto bytes = project_bytes(project);

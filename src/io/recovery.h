@@ -1,8 +1,9 @@
 #pragma once
 // Work in hand, kept where nothing of the user's lies, until it is saved or thrown away.
 //
-// Every window has an entry of its own in the folder: the project, a few words about it and a small picture of the
-// page. It holds a lock on it as long as it lives; an entry that nobody holds was left behind by a crash.
+// Every window has an entry of its own in the folder: the project, a few words about it and a small picture
+// of the page. It holds a lock on it as long as it lives; an entry that nobody holds was left behind by a
+// crash.
 
 #include "core/project/project.h"
 #include "core/result.h"
@@ -24,7 +25,8 @@ public:
     Autosave(const Autosave&) = delete;
     Autosave& operator=(const Autosave&) = delete;
 
-    /// In the place of what was kept before, in one step. `path`: the file of the project, empty where it has none.
+    /// In the place of what was kept before, in one step. `path`: the file of the project, empty where it has
+    /// none.
     Result<void> keep(const Project& project, const QString& path, const QImage& page);
     /// What is saved or thrown away need not be kept.
     void forget();

@@ -90,7 +90,8 @@ Result<void> read_facts(const json& j, const std::string& where, Paper& paper) {
         *value = *n;
     }
     if (j.contains("notes") && j["notes"].is_string()) paper.notes = as_text(j["notes"].get<std::string>());
-    if (j.contains("kept_in") && j["kept_in"].is_string()) paper.kept_in = as_text(j["kept_in"].get<std::string>());
+    if (j.contains("kept_in") && j["kept_in"].is_string())
+        paper.kept_in = as_text(j["kept_in"].get<std::string>());
     return {};
 }
 
@@ -171,7 +172,8 @@ Result<Paper> paper_from(const json& j, const std::string& what, std::size_t num
     Paper paper;
     paper.id = as_text(j["id"].get<std::string>());
     where = what + ": paper \"" + paper.id + "\"";
-    paper.name = j.contains("name") && j["name"].is_string() ? as_text(j["name"].get<std::string>()) : paper.id;
+    paper.name =
+        j.contains("name") && j["name"].is_string() ? as_text(j["name"].get<std::string>()) : paper.id;
     if (!j.contains("sheets") || !j["sheets"].is_array())
         return fail(ErrorKind::BadInput, where + " has no list of \"sheets\"");
     for (const json& s : j["sheets"]) {

@@ -3,8 +3,8 @@
 
 #include "app/bench/bench_window.h"
 #include "app/bench/drawer.h"
-#include "app/page/page_view.h"
 #include "app/bench/route_bar.h"
+#include "app/page/page_view.h"
 
 #include <QApplication>
 #include <QTemporaryDir>

@@ -33,7 +33,9 @@ TEST(FilesJourney, WorkInHandIsKeptWithinTenSecondsAndGoneOnceItIsSaved) {
     ASSERT_TRUE(QFile::copy(demo::project(), path));
     bench.open(path);
     rename_page(bench, "Windy");
-    const auto entries = [&] { return QDir(bench.folder("recovery")).entryList({"*.zesty"}, QDir::Files).size(); };
+    const auto entries = [&] {
+        return QDir(bench.folder("recovery")).entryList({"*.zesty"}, QDir::Files).size();
+    };
     EXPECT_TRUE(QTest::qWaitFor([&] { return entries() == 1; }, 10'000));
     bench.key(Qt::Key_S, Qt::ControlModifier);
     bench.settle();
@@ -60,7 +62,8 @@ TEST(FilesJourney, WorkOfAProgramThatDiedIsOfferedAndTakenUpAgain) {
     EXPECT_TRUE(bench.document().changed()) << "not in the file yet";
     bench.key(Qt::Key_Z, Qt::ControlModifier);
     bench.settle();
-    EXPECT_EQ(bench.document().project(), *open_project(demo::project())) << "undo leads to what the file holds";
+    EXPECT_EQ(bench.document().project(), *open_project(demo::project()))
+        << "undo leads to what the file holds";
     EXPECT_EQ(choice(bench, left[0].id, 1), nullptr);
 }
 

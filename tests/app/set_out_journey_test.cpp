@@ -2,8 +2,8 @@
 
 #include "app/bench.h"
 #include "app/sections/divide_part.h"
-#include "app/setout/ladder_chart.h"
 #include "app/sections/sections_panel.h"
+#include "app/setout/ladder_chart.h"
 #include "app/setout/set_out_panel.h"
 #include "core/sections/grouping.h"
 #include "support/demo.h"
@@ -189,10 +189,10 @@ TEST(SetOutJourney, SizesComeFromTheLadderABarOrAMeasuredLength) {
     press(bench, "Count");
     EXPECT_TRUE(bench.window().findChild<QLabel*>("mat")->text().startsWith("Fit on the mat: "));
     // The mat is on show with the cut on it, until Escape.
-    ASSERT_TRUE(bench.state().mats());
+    ASSERT_TRUE(bench.state().cutting_mats());
     EXPECT_FALSE(bench.page().isVisible());
     bench.key(Qt::Key_Escape);
-    EXPECT_FALSE(bench.state().mats());
+    EXPECT_FALSE(bench.state().cutting_mats());
     EXPECT_TRUE(bench.page().isVisible());
     type(bench, "Width of the cutting mat", "4 in");
     press(bench, "Lay the page");

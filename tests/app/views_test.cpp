@@ -1,10 +1,10 @@
 // The views one by one in the real window.
 
-#include "app/page/background_picture.h"
 #include "app/bench.h"
 #include "app/bench/keys_sheet.h"
-#include "app/papers/papers_panel.h"
 #include "app/bench/second_look.h"
+#include "app/page/background_picture.h"
+#include "app/papers/papers_panel.h"
 #include "app/setout/set_out_panel.h"
 #include "app/sheets/sheets_view.h"
 #include "io/read_file.h"

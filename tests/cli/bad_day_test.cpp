@@ -37,18 +37,21 @@ protected:
 };
 
 static QByteArray svg_of_path(const QByteArray& d) {
-    return "<svg xmlns='http://www.w3.org/2000/svg' width='300mm' height='300mm' viewBox='0 0 300 300'><path d='" + d +
-           "'/></svg>";
+    return "<svg xmlns='http://www.w3.org/2000/svg' width='300mm' height='300mm' viewBox='0 0 300 300'><path "
+           "d='" +
+           d + "'/></svg>";
 }
 
 TEST_F(BadDay, NumbersThatAreNoneAreRefusedInEveryOption) {
     for (const char* number : {"nan", "inf", "-inf", "1e999", "400", "0x10", "1,5", ""}) {
         expect_one_line(zesty({"set-out", page_, "--turn", number}), "--turn");
         expect_one_line(zesty({"papers", page_, "--drift", number}), "--drift");
-        expect_one_line(zesty({"plan", page_, "--seconds", QString(number) == "400" ? "4000" : number}), "--seconds");
+        expect_one_line(zesty({"plan", page_, "--seconds", QString(number) == "400" ? "4000" : number}),
+                        "--seconds");
         expect_one_line(zesty({"papers", page_, "--slant", QString("4:") + number}), "--slant");
         expect_one_line(zesty({"papers", page_, "--weight", QString("spread:") + number}), "--weight");
-        expect_one_line(zesty({"sections", page_, "--divide", QString("7:line:") + (*number ? number : "x")}), "--divide");
+        expect_one_line(zesty({"sections", page_, "--divide", QString("7:line:") + (*number ? number : "x")}),
+                        "--divide");
     }
     for (const char* length : {"nan", "inf", "1e999in", "-5000mm", "20000mm"}) {
         expect_one_line(zesty({"set-out", page_, "--width", length}), "--width");
@@ -63,12 +66,18 @@ TEST_F(BadDay, NumbersThatAreNoneAreRefusedInEveryOption) {
 
 TEST_F(BadDay, OptionsThatCanDoNothingSaySo) {
     const QString p = page_;
-    for (const QStringList& line :
-         {QStringList{"set-out", p, "--round"}, {"set-out", p, "--behind"}, {"set-out", p, "--grid", "2x2"},
-          {"set-out", p, "--square", "1in"}, {"set-out", p, "--spread", "--single"}, {"set-out", p, "--raise", "--lower"},
-          {"sections", p, "--count", "3"}, {"sections", p, "--divide", "7:line:30:4"},
-          {"sections", p, "--divide", "7:bands:3x2"}, {"sections", p, "--divide", "7:bands:4:30:9"},
-          {"papers", p, "--gut", "--no-gut"}, {"stash", at("s.stash"), "--colour", "#aabbcc"}}) {
+    for (const QStringList& line : {QStringList{"set-out", p, "--round"},
+                                    {"set-out", p, "--behind"},
+                                    {"set-out", p, "--grid", "2x2"},
+                                    {"set-out", p, "--square", "1in"},
+                                    {"set-out", p, "--spread", "--single"},
+                                    {"set-out", p, "--raise", "--lower"},
+                                    {"sections", p, "--count", "3"},
+                                    {"sections", p, "--divide", "7:line:30:4"},
+                                    {"sections", p, "--divide", "7:bands:3x2"},
+                                    {"sections", p, "--divide", "7:bands:4:30:9"},
+                                    {"papers", p, "--gut", "--no-gut"},
+                                    {"stash", at("s.stash"), "--colour", "#aabbcc"}}) {
         const Ran r = zesty(line);
         EXPECT_EQ(r.code, 2) << line.join(' ').toStdString() << ": " << r.out;
         EXPECT_EQ(std::count(r.err.begin(), r.err.end(), '\n'), 1) << r.err;
@@ -76,17 +85,20 @@ TEST_F(BadDay, OptionsThatCanDoNothingSaySo) {
 }
 
 TEST_F(BadDay, WhatIsNoTextIsNeitherStoredNorEchoed) {
-    for (const QByteArray& name : {QByteArray("3:kite\xff"), QByteArray("3:kite\x07"), QByteArray("3:\x1b[31mkite")}) {
+    for (const QByteArray& name :
+         {QByteArray("3:kite\xff"), QByteArray("3:kite\x07"), QByteArray("3:\x1b[31mkite")}) {
         QProcess process; // past QString, which would mend the bytes
-        process.start("/bin/sh", {"-c", "exec \"$0\" sections \"$1\" --name \"$(printf '%b' \"$2\")\"", ZESTY_BINARY, page_,
-                                  QString::fromLatin1(name.toHex(' ').split(' ').join("\\x").prepend("\\x"))});
+        process.start("/bin/sh",
+                      {"-c", "exec \"$0\" sections \"$1\" --name \"$(printf '%b' \"$2\")\"", ZESTY_BINARY,
+                       page_, QString::fromLatin1(name.toHex(' ').split(' ').join("\\x").prepend("\\x"))});
         ASSERT_TRUE(process.waitForFinished());
         EXPECT_EQ(process.exitCode(), 2);
         const QByteArray said = process.readAllStandardError();
         EXPECT_EQ(said.count('\n'), 1);
         for (const char c : said) EXPECT_TRUE(c == '\n' || static_cast<unsigned char>(c) >= 0x20);
     }
-    write(at("loud.svg"), "<svg xmlns='http://www.w3.org/2000/svg'><path d='M0 0 \x07\x1b[31m 9 9z" + QByteArray(100'000, 'a') + "'/>");
+    write(at("loud.svg"), "<svg xmlns='http://www.w3.org/2000/svg'><path d='M0 0 \x07\x1b[31m 9 9z" +
+                              QByteArray(100'000, 'a') + "'/>");
     const Ran r = zesty({"inspect", at("loud.svg")});
     EXPECT_EQ(r.code, 2);
     EXPECT_LT(r.err.size(), 600u) << "endless input is not echoed";
@@ -105,7 +117,9 @@ TEST_F(BadDay, EndlessAndDeepFilesAreRefusedInTime) {
     ASSERT_TRUE(noise.save(at("noise.png")));
     write(at("deep.json"), QByteArray(100'000, '['));
     write(at("brackets.json"), "[" + QByteArray("[],").repeated(20'000'000) + "[]]");
-    write(at("large.json"), R"({"format":"zesty-stash/1","papers":[{"id":"barley","colour":"#e0c080","sheets":[{"width":1e999,"height":9}]}]})");
+    write(
+        at("large.json"),
+        R"({"format":"zesty-stash/1","papers":[{"id":"barley","colour":"#e0c080","sheets":[{"width":1e999,"height":9}]}]})");
     write(at("nul.csv"), QByteArray("id,name\0,colour\nbarley,B,#e0c080\n", 34));
     QElapsedTimer clock;
     clock.start();
@@ -120,7 +134,8 @@ TEST_F(BadDay, EndlessAndDeepFilesAreRefusedInTime) {
 }
 
 TEST_F(BadDay, TablesAreReadHoweverTheyWereSaved) {
-    const QByteArray rows = "id,name,colour,width_mm,height_mm,count\r\nhedge,H\xC3\xA4hedge,#406040,152.4,152.4,3\r\n";
+    const QByteArray rows =
+        "id,name,colour,width_mm,height_mm,count\r\nhedge,H\xC3\xA4hedge,#406040,152.4,152.4,3\r\n";
     QByteArray semicolons = rows;
     semicolons.replace(',', ';').replace("152.4", "152,4");
     const QByteArray latin = QString::fromUtf8(rows).toLatin1();
@@ -150,7 +165,9 @@ TEST_F(BadDay, OnlyRegularFilesAreWrittenAndAFullDiskIsSaidAsThat) {
 TEST_F(BadDay, ACommandThatFailsLeavesNoDatabaseBehind) {
     write(at("bad.csv"), "name,colour\nbarley,#e0c080\n");
     expect_one_line(zesty({"stash", at("new.stash"), "--import", at("bad.csv")}), "bad.csv");
-    expect_one_line(zesty({"stash", at("new.stash"), "--add", "barley", "--colour", "mauve", "--sheet", "6x6in"}), "barley");
+    expect_one_line(
+        zesty({"stash", at("new.stash"), "--add", "barley", "--colour", "mauve", "--sheet", "6x6in"}),
+        "barley");
     expect_one_line(zesty({"stash", at("new.stash"), "--add", "barley", "--sheet", "6x6in"}), "barley");
     expect_one_line(zesty({"stash", at("new.stash"), "--remove", "barley"}), "no such file");
     EXPECT_FALSE(QFile::exists(at("new.stash")));
@@ -158,7 +175,8 @@ TEST_F(BadDay, ACommandThatFailsLeavesNoDatabaseBehind) {
 
 TEST_F(BadDay, MoreSheetsThanAreReadAreNotWritten) {
     const QString stash = at("s.stash");
-    ASSERT_EQ(zesty({"stash", stash, "--add", "barley", "--colour", "#e0c080", "--sheet", "6x6in*1999"}).code, 0);
+    ASSERT_EQ(zesty({"stash", stash, "--add", "barley", "--colour", "#e0c080", "--sheet", "6x6in*1999"}).code,
+              0);
     EXPECT_EQ(zesty({"stash", stash, "--add", "barley", "--sheet", "6x6in*2"}).code, 2);
     EXPECT_EQ(zesty({"stash", stash}).code, 0) << "what is there opens as before";
 }
@@ -166,15 +184,17 @@ TEST_F(BadDay, MoreSheetsThanAreReadAreNotWritten) {
 TEST_F(BadDay, DatabasesThatAreNotAsTheyWereMadeAreRefused) {
     const auto spoilt = [&](const char* name, const char* sql) {
         const QString stash = at(name);
-        EXPECT_EQ(zesty({"stash", stash, "--add", "barley", "--colour", "#e0c080", "--sheet", "6x6in"}).code, 0);
+        EXPECT_EQ(zesty({"stash", stash, "--add", "barley", "--colour", "#e0c080", "--sheet", "6x6in"}).code,
+                  0);
         sqlite3* db = nullptr;
         EXPECT_EQ(sqlite3_open(stash.toUtf8().constData(), &db), SQLITE_OK);
         EXPECT_EQ(sqlite3_exec(db, sql, nullptr, nullptr, nullptr), SQLITE_OK) << sqlite3_errmsg(db);
         sqlite3_close(db);
         return zesty({"stash", stash});
     };
-    expect_one_line(spoilt("view.stash", "DROP TABLE papers; CREATE VIEW papers(id, place, paper) AS WITH RECURSIVE n(i) "
-                                         "AS (SELECT 1 UNION ALL SELECT i + 1 FROM n) SELECT i, i, '{}' FROM n;"),
+    expect_one_line(spoilt("view.stash",
+                           "DROP TABLE papers; CREATE VIEW papers(id, place, paper) AS WITH RECURSIVE n(i) "
+                           "AS (SELECT 1 UNION ALL SELECT i + 1 FROM n) SELECT i, i, '{}' FROM n;"),
                     "view.stash");
     expect_one_line(spoilt("null.stash", "DROP TABLE papers; CREATE TABLE papers(id, place, paper); "
                                          "INSERT INTO papers VALUES(NULL, NULL, NULL);"),

@@ -9,8 +9,8 @@
 #include "io/stash_json.h"
 #include "io/svg/svg_reader.h"
 #include "support/demo.h"
-#include "support/file_size_limit.h"
 #include "support/edits.h"
+#include "support/file_size_limit.h"
 #include "support/lattice.h"
 
 #include <QBuffer>
@@ -42,7 +42,6 @@ QByteArray zip_of(const std::map<std::string, std::string>& entries) {
     archive.close();
     return buffer.data();
 }
-
 
 Result<Stash> stash(const json& j) {
     return stash_from(j, "s.json", [](const std::string& name) -> Result<std::string> {

@@ -1,5 +1,5 @@
-// Programs killed while they write, disks without room and folders that are none: never less than was saved last, and
-// never half a file.
+// Programs killed while they write, disks without room and folders that are none: never less than was saved
+// last, and never half a file.
 
 #include "io/project_file.h"
 #include "io/read_file.h"
@@ -153,7 +153,8 @@ TEST(NoRoom, NothingOldIsLostWhereNothingNewCanBeWritten) {
     }
     EXPECT_EQ(*read_file(path), *before);
     EXPECT_EQ(QDir(dir.path()).entryList(QDir::Files).size(), 1) << "no half file beside it";
-    for (const char* nowhere : {"/proc/nowhere/kite.zesty", "/proc/kite.zesty", "/dev/null", "/nonexistent/home/kite.zesty"}) {
+    for (const char* nowhere :
+         {"/proc/nowhere/kite.zesty", "/proc/kite.zesty", "/dev/null", "/nonexistent/home/kite.zesty"}) {
         const auto saved = save_project(*page, nowhere);
         ASSERT_FALSE(saved) << nowhere;
         EXPECT_EQ(saved.error().kind, ErrorKind::Unwritable);

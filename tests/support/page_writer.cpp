@@ -27,9 +27,10 @@ int main(int argc, char** argv) {
     const QImage picture(64, 64, QImage::Format_RGB32);
     for (int i = 1;; ++i) {
         page->title = "page " + std::to_string(i);
-        const bool done = how == "save"       ? save_project(*page, target).has_value()
-                          : how == "autosave" ? autosave.keep(*page, "kite.zesty", picture).has_value()
-                                              : export_all(*page, *plan, PrinterPaper::A4, target).has_value();
+        const bool done = how == "save" ? save_project(*page, target).has_value()
+                          : how == "autosave"
+                              ? autosave.keep(*page, "kite.zesty", picture).has_value()
+                              : export_all(*page, *plan, PrinterPaper::A4, target).has_value();
         if (!done) return 1;
         std::printf("%d\n", i);
         std::fflush(stdout);

@@ -55,7 +55,8 @@ void Autosaver::keep() {
 
 void Autosaver::forget() {
     pause_.stop();
-    QMetaObject::invokeMethod(&hands_, [this] { autosave_.forget(); }, Qt::BlockingQueuedConnection);
+    QMetaObject::invokeMethod(
+        &hands_, [this] { autosave_.forget(); }, Qt::BlockingQueuedConnection);
 }
 
 } // namespace zesty

@@ -1,8 +1,8 @@
 #pragma once
 // Keeps work in hand within a few seconds of an edit, off the window's thread and apart from planning.
 
-#include "app/bench/document.h"
 #include "app/bench/bench_state.h"
+#include "app/bench/document.h"
 #include "io/recovery.h"
 
 #include <QObject>
@@ -32,7 +32,7 @@ private:
     Document& document_;
     BenchState& state_;
     QThread thread_;
-    QObject hands_; ///< lives on the thread
+    QObject hands_;     ///< lives on the thread
     Autosave autosave_; ///< used there alone
     QTimer pause_;
 };

@@ -3,6 +3,9 @@
 #include "app/bench/bench_window.h"
 #include "app/bench/notice_bar.h"
 #include "app/bench/wording.h"
+#include "app/setout/set_out_waypoint.h"
+#include "app/sheets/sheets_waypoint.h"
+#include "core/project/edits.h"
 #include "io/recovery.h"
 
 #include <QCloseEvent>
@@ -17,7 +20,7 @@ namespace {
 
 constexpr char changed_key[] = "changed-outside";
 
-QString when(const QDateTime& time) {
+QString in_words(const QDateTime& time) {
     const bool today = time.date() == QDate::currentDate();
     return today ? time.toString("HH:mm") : QLocale(QLocale::English).toString(time, "d MMMM, HH:mm");
 }
@@ -50,7 +53,21 @@ void BenchWindow::save(bool ask) {
     worker_.save(document_.project(), path, known ? std::optional(document_.stamp()) : std::nullopt);
 }
 
+void BenchWindow::take_drawing(const std::shared_ptr<const DrawingFile>& file, const QString& path) {
+    fit_next_ = true;
+    state_.select({});
+    settings_.add_recent(path);
+    const bool fresh = document_.project().set_out.cuts.empty();
+    document_.change("Open a drawing", [&](Project& p) {
+        set_only_cut(p, file);
+        if (fresh || p.title.empty()) p.title = QFileInfo(path).completeBaseName().toStdString();
+    });
+    state_.go_to(Waypoint::SetOut);
+    set_out_->ask_size_of(*file, document_.project().set_out.cuts.back().id);
+}
+
 void BenchWindow::connect_files() {
+    connect(&worker_, &Worker::opened_drawing, this, &BenchWindow::take_drawing);
     connect(&worker_, &Worker::opened_project, this,
             [this](const Project& project, const QString& path, const FileStamp& stamp) {
                 fit_next_ = true;
@@ -66,7 +83,7 @@ void BenchWindow::connect_files() {
                 notices_->drop(changed_key);
                 if (project == document_.project()) {
                     document_.saved_as(path, stamp);
-                    reserve_papers(project, path);
+                    sheets_->reserve_papers(project, path);
                 } else {
                     document_.file_known_as(stamp);
                 }
@@ -83,7 +100,8 @@ void BenchWindow::connect_files() {
             [this](const QString& m) { say("Work in hand cannot be kept: " + m, true); });
 }
 
-// --- what others do to the file -----------------------------------------------------------------------------
+// --- what others do to the file
+// -----------------------------------------------------------------------------
 
 void BenchWindow::look_at_file() {
     if (!document_.path().isEmpty()) worker_.look_at_file(document_.path());
@@ -109,7 +127,9 @@ void BenchWindow::say_changed_outside(const FileStamp& now) {
     }
     notices_->show_notice(
         changed_key, name + " was changed by somebody else",
-        "The file is not as it was when it was opened here. Both versions are kept, whichever you go on with.", {},
+        "The file is not as it was when it was opened here. Both versions are kept, whichever you go on "
+        "with.",
+        {},
         {{"Go on with mine", "Theirs is kept beside it under another name, then this page is saved",
           [this] { save_over_theirs(); }},
          {"Go on with theirs", "This page is saved beside it under another name, then theirs is opened",
@@ -149,21 +169,23 @@ void BenchWindow::open_theirs() {
     worker_.open(path);
 }
 
-// --- work that a crash left behind --------------------------------------------------------------------------
+// --- work that a crash left behind
+// --------------------------------------------------------------------------
 
 void BenchWindow::offer_left_work() {
     const QString folder = settings_.recovery_folder();
     for (const LeftWork& left : left_work(folder)) {
         const QString name = left.title.isEmpty() ? "A page" : left.title;
-        notices_->show_notice(
-            left.id, name + " was not saved",
-            "Work from " + when(left.kept_at) +
-                (left.path.isEmpty() ? QString(" that had no file yet") : " on " + QFileInfo(left.path).fileName()) +
-                " was kept when the program ended.",
-            left.page,
-            {{"Take it up again", "Opens it; what is in the file stays until you save", [this, left] { take_up_left_work(left); }},
-             {"Throw it away", "It cannot be brought back after that",
-              [folder, left] { throw_away_left_work(folder, left.id); }}});
+        notices_->show_notice(left.id, name + " was not saved",
+                              "Work from " + in_words(left.kept_at) +
+                                  (left.path.isEmpty() ? QString(" that had no file yet")
+                                                       : " on " + QFileInfo(left.path).fileName()) +
+                                  " was kept when the program ended.",
+                              left.page,
+                              {{"Take it up again", "Opens it; what is in the file stays until you save",
+                                [this, left] { take_up_left_work(left); }},
+                               {"Throw it away", "It cannot be brought back after that",
+                                [folder, left] { throw_away_left_work(folder, left.id); }}});
     }
 }
 

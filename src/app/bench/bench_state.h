@@ -83,7 +83,7 @@ public:
     Side side_up(int paper) const { return turned_.contains(paper) ? Side::B : Side::A; }
     /// A distance measured on the page, if one is on show.
     const std::optional<std::pair<Point, Point>>& measured() const { return measured_; }
-    const std::shared_ptr<const ShownCuttingMats>& mats() const {
+    const std::shared_ptr<const ShownCuttingMats>& cutting_mats() const {
         return mats_;
     } ///< null while the page is on show
     /// What a drag on the page means besides its usual meaning.

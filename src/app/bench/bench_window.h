@@ -1,47 +1,31 @@
 #pragma once
-// The one window. It only assembles parts that build themselves and carries their wishes to the document and
-// the worker.
+// The one window. It only assembles parts that build themselves, and looks after files.
 
 #include "app/bench/actions.h"
 #include "app/bench/autosaver.h"
 #include "app/bench/bench_state.h"
 #include "app/bench/document.h"
+#include "app/bench/file_questions.h"
 #include "app/bench/settings.h"
+#include "app/bench/waypoint_view.h"
 #include "app/bench/worker.h"
 
 #include <QMainWindow>
 
-class QLabel;
 class QStackedWidget;
-class QTimer;
-class QToolButton;
 
 namespace zesty {
 
 class Drawer;
+class HeadBar;
 class KeysSheet;
 class NoticeBar;
 class PageView;
-class PapersPanel;
-class ProposalsView;
+class PapersWaypoint;
 class RouteBar;
 class SecondLook;
-class SectionsPanel;
-class SetOutPanel;
-class SheetsPanel;
-class SheetsView;
-
-/// Asks the user for files; a test answers itself.
-struct FileQuestions {
-    std::function<QString(QWidget*, const QString& folder)> open_cut;
-    std::function<QString(QWidget*, const QString& folder)> open_stash;
-    std::function<QString(QWidget*, const QString& suggestion)> save;
-    std::function<QString(QWidget*, const QString& folder)> export_folder;
-    std::function<QString(QWidget*, const QString& folder)> open_picture;
-    /// True to go on although the project has unsaved changes.
-    std::function<bool(QWidget*)> discard;
-    static FileQuestions dialogs();
-};
+class SetOutWaypoint;
+class SheetsWaypoint;
 
 class BenchWindow : public QMainWindow {
     Q_OBJECT
@@ -67,15 +51,26 @@ protected:
     void dropEvent(QDropEvent* event) override;
 
 private:
-    QWidget* build_head();
+    // How it is put together
+    void build();
     QWidget* build_side();
+    void build_waypoints(QWidget* side);
     void connect_actions();
-    void connect_set_out_actions();
-    void connect_section_actions();
-    void copy(bool facing);
-    void shift_in_pile(int by);
+    void connect_views();
     void connect_worker();
+    // What is on show
+    WaypointView& waypoint() const { return *waypoints_[static_cast<std::size_t>(state_.waypoint())]; }
+    void replan();
+    void show_waypoint();
+    void show_middle();
+    void refresh();
+    void clear();
+    void say(const QString& message, bool trouble);
+    void go_to(const Finding& finding);
+    // Files
     void connect_files();
+    void save(bool ask);
+    void take_drawing(const std::shared_ptr<const DrawingFile>& file, const QString& path);
     void offer_left_work();
     void take_up_left_work(const LeftWork& left);
     void look_at_file();
@@ -83,30 +78,6 @@ private:
     void save_over_theirs();
     void open_theirs();
     QString name_beside(const QString& whose) const;
-    /// Asks in the side bench, where the file of a new cut leaves its size open.
-    void ask_size_of(const DrawingFile& file, int cut_id);
-    void replan();
-    /// Proposals on show follow the aims: they are worked out anew when somebody has let go of them.
-    void follow_aims();
-    void show_waypoint();
-    void show_middle();
-    void refresh_head();
-    void refresh_actions();
-    void say(const QString& message, bool trouble);
-    void save(bool ask);
-    void give(const QString& paper_id, Side side, std::vector<int> openings);
-    void connect_papers();
-    void connect_paper_actions();
-    void take_for_selection();
-    void reserve_for_others();
-    void reserve_papers(const Project& project, const QString& path);
-    void pin_selection(bool on);
-    void treat(Treatment treatment);
-    void apply(const Fix& fix);
-    void go_to(const Finding& finding);
-    std::vector<int> selection() const;
-    std::vector<Spot> selected_spots() const;
-    std::vector<Spot> sections_with(const std::vector<int>& openings) const;
 
     Settings& settings_;
     FileQuestions questions_;
@@ -116,28 +87,20 @@ private:
     Actions actions_;
     Autosaver autosaver_;
     quint64 wanted_plan_ = 0;
-    QTimer* aims_timer_ = nullptr;
-    Project planned_; ///< what was decided when the last plan was asked for
     bool fit_next_ = true;
 
-    QLabel* title_ = nullptr;
-    QLabel* message_ = nullptr;
-    QTimer* message_timer_ = nullptr;
-    QToolButton* recent_ = nullptr;
+    std::vector<WaypointView*> waypoints_; ///< in the order of Waypoint
+    SetOutWaypoint* set_out_ = nullptr;
+    PapersWaypoint* papers_ = nullptr;
+    SheetsWaypoint* sheets_ = nullptr;
+    HeadBar* head_ = nullptr;
+    NoticeBar* notices_ = nullptr;
     RouteBar* route_ = nullptr;
     QStackedWidget* middle_ = nullptr;
     PageView* page_ = nullptr;
-    SheetsView* sheets_ = nullptr;
-    ProposalsView* proposals_ = nullptr;
     Drawer* drawer_ = nullptr;
-    std::vector<QWidget*> panels_; ///< by waypoint
-    SetOutPanel* set_out_panel_ = nullptr;
-    SectionsPanel* sections_panel_ = nullptr;
-    PapersPanel* papers_panel_ = nullptr;
-    SheetsPanel* sheets_panel_ = nullptr;
     SecondLook* second_look_ = nullptr;
     KeysSheet* keys_ = nullptr;
-    NoticeBar* notices_ = nullptr;
 };
 
 } // namespace zesty

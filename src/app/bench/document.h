@@ -19,8 +19,9 @@ public:
     const QString& path() const { return path_; }
     bool changed() const { return !history_.isClean(); }
 
-    /// Makes `next` the project, its numbers within the limits they are stored with, as one step named after the intention. Steps with the same `drag` number
-    /// above 0 that follow each other become one. Nothing happens when nothing changes.
+    /// Makes `next` the project, its numbers within the limits they are stored with, as one step named after
+    /// the intention. Steps with the same `drag` number above 0 that follow each other become one. Nothing
+    /// happens when nothing changes.
     void edit(const QString& intention, Project next, int drag = 0);
     /// A number no drag has had yet.
     int new_drag() { return ++drags_; }

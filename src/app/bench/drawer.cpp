@@ -1,9 +1,9 @@
 #include "app/bench/drawer.h"
 
 #include "app/bench/drawer_filter.h"
-#include "app/page/page_view.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
+#include "app/page/page_view.h"
 
 #include <QApplication>
 #include <QDrag>

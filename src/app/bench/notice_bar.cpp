@@ -20,20 +20,22 @@ NoticeBar::NoticeBar(QWidget* parent) : QWidget(parent), column_(new QVBoxLayout
     hide();
 }
 
-void NoticeBar::show_notice(const QString& key, const QString& title, const QString& words, const QImage& picture,
-                            std::vector<NoticeChoice> choices) {
+void NoticeBar::show_notice(const QString& key, const QString& title, const QString& words,
+                            const QImage& picture, std::vector<NoticeChoice> choices) {
     drop(key);
     auto* notice = new QWidget(this);
     notice->setObjectName("notice-" + key);
     notice->setAccessibleName(title);
     notice->setAttribute(Qt::WA_StyledBackground);
-    notice->setStyleSheet(QString("#notice-%1 { background: #FFF6DA; border-bottom: 1px solid #D9D0C0; }").arg(key));
+    notice->setStyleSheet(
+        QString("#notice-%1 { background: #FFF6DA; border-bottom: 1px solid #D9D0C0; }").arg(key));
     auto* row = new QHBoxLayout(notice);
     row->setContentsMargins(16, 8, 16, 8);
     row->setSpacing(16);
     if (!picture.isNull()) {
         auto* shown = new QLabel(notice);
-        shown->setPixmap(QPixmap::fromImage(picture.scaledToHeight(picture_height, Qt::SmoothTransformation)));
+        shown->setPixmap(
+            QPixmap::fromImage(picture.scaledToHeight(picture_height, Qt::SmoothTransformation)));
         row->addWidget(shown);
     }
     auto* text = new QVBoxLayout;

@@ -1,6 +1,6 @@
 #pragma once
-// A strip across the window for what has to be chosen before work goes on well: work that a crash left behind, a file
-// that somebody else has changed. Not a dialog: everything else stays usable.
+// A strip across the window for what has to be chosen before work goes on well: work that a crash left
+// behind, a file that somebody else has changed. Not a dialog: everything else stays usable.
 
 #include <QImage>
 #include <QWidget>

@@ -1,7 +1,7 @@
 #include "app/bench/route_bar.h"
 
 #include "app/bench/theme.h"
-#include "app/bench/wording.h"
+#include "app/bench/waypoint_view.h"
 
 #include <QHBoxLayout>
 #include <QPainter>
@@ -11,7 +11,6 @@ namespace zesty {
 namespace {
 
 constexpr int tape_height = 58;
-constexpr const char* names[waypoints] = {"Set out", "Sections", "Papers", "Sheets"};
 
 /// One stop on the tape: a card lies on it while it is the current one.
 class Stop : public QAbstractButton {
@@ -63,18 +62,20 @@ private:
 
 } // namespace
 
-RouteBar::RouteBar(Document& document, BenchState& state, QWidget* parent)
-    : QWidget(parent), document_(document), state_(state) {
+RouteBar::RouteBar(Document& document, BenchState& state, const std::vector<WaypointView*>& stops,
+                   QWidget* parent)
+    : QWidget(parent), document_(document), state_(state), waypoints_(stops) {
     setFixedHeight(tape_height);
     setAccessibleName("Route");
     setAttribute(Qt::WA_Hover);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(8, 0, 8, 8);
     row->setSpacing(4);
-    for (int i = 0; i < waypoints; ++i) {
-        auto* stop = new Stop(names[i], this);
+    for (int i = 0; i < static_cast<int>(waypoints_.size()); ++i) {
+        const QString name = waypoints_[static_cast<std::size_t>(i)]->name();
+        auto* stop = new Stop(name, this);
         stop->setObjectName(QString("stop%1").arg(i));
-        stop->setToolTip(QString("%1 (Ctrl+%2)").arg(names[i]).arg(i + 1));
+        stop->setToolTip(QString("%1 (Ctrl+%2)").arg(name).arg(i + 1));
         connect(stop, &QAbstractButton::clicked, this, [this, i] { state_.go_to(static_cast<Waypoint>(i)); });
         row->addWidget(stop);
         stops_.push_back(stop);
@@ -92,14 +93,10 @@ void RouteBar::refresh() {
     stops_[static_cast<std::size_t>(state_.waypoint())]->setChecked(true);
     const Plan* plan = state_.plan();
     if (!plan) return;
-    const auto say = [&](Waypoint w, const QString& answer, bool trouble = false) {
-        static_cast<Stop*>(stops_[static_cast<std::size_t>(w)])->say(answer, trouble);
-    };
     const Project& project = state_.offer() ? state_.offer()->project : document_.project();
-    say(Waypoint::SetOut, set_out_answer(project, *plan));
-    say(Waypoint::Sections, sections_answer(*plan));
-    say(Waypoint::Papers, papers_answer(*plan), papers_in_trouble(*plan));
-    say(Waypoint::Sheets, sheets_answer(*plan));
+    for (std::size_t i = 0; i < stops_.size(); ++i)
+        static_cast<Stop*>(stops_[i])->say(waypoints_[i]->answer(project, *plan),
+                                           waypoints_[i]->in_trouble(*plan));
 }
 
 void RouteBar::paintEvent(QPaintEvent*) {

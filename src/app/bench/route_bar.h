@@ -9,10 +9,13 @@
 
 namespace zesty {
 
+class WaypointView;
+
 class RouteBar : public QWidget {
     Q_OBJECT
 public:
-    RouteBar(Document& document, BenchState& state, QWidget* parent = nullptr);
+    RouteBar(Document& document, BenchState& state, const std::vector<WaypointView*>& stops,
+             QWidget* parent = nullptr);
 
     QString answer(Waypoint waypoint) const;
 
@@ -24,6 +27,7 @@ private:
 
     Document& document_;
     BenchState& state_;
+    std::vector<WaypointView*> waypoints_;
     std::vector<QAbstractButton*> stops_;
 };
 

@@ -1,6 +1,7 @@
 #include "app/bench/wording.h"
 
 #include "core/geometry/lengths.h"
+#include "core/sections/hidden.h"
 #include "core/sentences.h"
 #include "core/stash/side_names.h"
 

@@ -2,6 +2,7 @@
 // What the window says about a plan, in few words. Shared by the views so that they say the same.
 
 #include "core/project/plan.h"
+#include "core/project/project.h"
 
 #include <QString>
 

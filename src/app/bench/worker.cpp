@@ -57,7 +57,8 @@ void Worker::post(std::function<void()> job) {
             try {
                 job();
             } catch (const std::bad_alloc&) {
-                report_failure({ErrorKind::TooLarge, "this takes more memory than there is; nothing is changed"});
+                report_failure(
+                    {ErrorKind::TooLarge, "this takes more memory than there is; nothing is changed"});
             }
             // The count falls on the window's thread, after everything the job has reported.
             report([this] { --jobs_; });
@@ -195,7 +196,9 @@ void Worker::save(const Project& project, const QString& path, std::optional<Fil
         if (stamp)
             report([this, project, path, s = *stamp] { emit saved(project, path, s); });
         else if (stamp.error().kind == ErrorKind::ChangedOutside)
-            report([this, path, m = QString::fromStdString(stamp.error().message)] { emit changed_outside(path, m); });
+            report([this, path, m = QString::fromStdString(stamp.error().message)] {
+                emit changed_outside(path, m);
+            });
         else
             report_failure(stamp.error());
     });

@@ -1,8 +1,9 @@
 #include "app/page/page_view.h"
 
-#include "app/page/page_overlays.h"
 #include "app/bench/theme.h"
+#include "app/bench/waypoint_view.h"
 #include "app/bench/wording.h"
+#include "app/page/page_overlays.h"
 #include "io/paint/page_painter.h"
 
 #include <QPainter>
@@ -44,6 +45,20 @@ PageView::PageView(Document& document, BenchState& state, QWidget* parent)
         base_stale_ = true;
         update();
     });
+}
+
+PageView::~PageView() = default;
+
+void PageView::show_waypoint(const WaypointView* waypoint) {
+    waypoint_ = waypoint;
+    base_stale_ = true;
+    update();
+}
+
+void PageView::move_view_to(QPointF origin) {
+    map_.origin = origin;
+    fitted_ = false;
+    update();
 }
 
 const Project& PageView::shown_project() const {
@@ -102,7 +117,7 @@ int PageView::opening_at(QPointF pixel) const {
 void PageView::ask_for_base() {
     if (!base_stale_ && asked_map_ == map_ && asked_size_ == size()) return;
     PageLook look;
-    if (state_.waypoint() == Waypoint::SetOut) look.bare = look.base;
+    if (waypoint_ && waypoint_->shows_bare_base()) look.bare = look.base;
     base_.request(size(), devicePixelRatioF(), theme::bench,
                   [map = map_, look, plan = state_.shared_plan(), textures = state_.shared_textures(),
                    project = shown_project(),
@@ -166,7 +181,6 @@ void PageView::paint_empty(QPainter& painter) {
 
 void PageView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
-    const Plan* plan = state_.plan();
     if (!something_to_show()) {
         paint_empty(painter);
         return;
@@ -174,53 +188,33 @@ void PageView::paintEvent(QPaintEvent*) {
     ask_for_base();
     paint_base(painter);
     painter.setRenderHint(QPainter::Antialiasing);
-    switch (state_.waypoint()) {
-    case Waypoint::SetOut:
-        paint_set_out(painter, map_, shown_project(), *plan,
-                      state_.photo_in_hand(shown_project()) >= 0 ? -1 : state_.cut_in_hand(shown_project()));
-        paint_photo_sizes(painter, map_, shown_project(), state_.photo_in_hand(shown_project()));
-        if (state_.measured()) paint_measured(painter, map_, shown_project(), *state_.measured());
-        break;
-    case Waypoint::Sections:
-        if (plan->sections.cut) paint_sections(painter, map_, *plan);
-        break;
-    case Waypoint::Papers:
-        if (plan->sections.cut) paint_papers(painter, map_, *plan);
-        break;
-    case Waypoint::Sheets:
-        break;
-    }
-    if (state_.waypoint() != Waypoint::SetOut && plan->sections.cut)
-        paint_selection(painter, map_, *plan, state_);
-    paint_gesture(painter);
+    const Plan& plan = *state_.plan();
+    if (waypoint_) waypoint_->paint_on_page(painter, map_, shown_project(), plan);
+    if (plan.sections.cut && (!waypoint_ || waypoint_->shows_selection()))
+        paint_selection(painter, map_, plan, state_);
+    if (drag_) drag_->paint(painter);
     paint_compared(painter);
     paint_rulers(painter, QRectF(rect()).adjusted(0, 0, 0, -line_below), map_, shown_project(), ruler);
+    paint_line_below(painter);
+    if (hasFocus() && reached_by_key_) {
+        painter.setPen(QPen(theme::zest, 2));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRect(rect().adjusted(1, 1, -1, -1));
+    }
+}
 
+void PageView::paint_line_below(QPainter& painter) const {
     const QRectF below(0, height() - line_below, width(), line_below);
     painter.fillRect(below, theme::bench);
     painter.setPen(theme::quiet);
     painter.setFont(theme::font(theme::Text::Small));
     int about = state_.hovered();
     if (about < 0 && state_.selected().size() == 1) about = *state_.selected().begin();
-    QString line = about_opening(shown_project(), *plan, about);
-    if (line.isEmpty())
-        line = state_.waypoint() == Waypoint::SetOut
-                   ? (state_.tool() == BenchState::Tool::Measure
-                          ? "Drag from one place to another to measure between them."
-                      : state_.tool() == BenchState::Tool::Protect
-                          ? "Drag over the part of a photo that must stay free; click on one to take it away."
-                          : "Drag a cut or photo to move it, pull a corner to size the cut.")
-               : state_.tool() == BenchState::Tool::MovePattern
-                   ? "Drag the print in an opening to where you want it; the arrow keys push it."
-                   : "Point at an opening for its numbers; click it, or draw round several.";
+    QString line = about_opening(shown_project(), *state_.plan(), about);
+    if (line.isEmpty() && waypoint_) line = waypoint_->hint();
     painter.drawText(below.adjusted(ruler + 4, 0, -60, 0), Qt::AlignLeft | Qt::AlignVCenter, line);
     painter.drawText(below.adjusted(0, 0, -10, 0), Qt::AlignRight | Qt::AlignVCenter,
                      QString("%1 %").arg(std::lround(100 * map_.scale * 25.4 / 96)));
-    if (hasFocus() && reached_by_key_) {
-        painter.setPen(QPen(theme::zest, 2));
-        painter.setBrush(Qt::NoBrush);
-        painter.drawRect(rect().adjusted(1, 1, -1, -1));
-    }
 }
 
 double PageView::compared_px() const {
@@ -258,16 +252,6 @@ void PageView::paint_compared(QPainter& painter) const {
 
 void PageView::resizeEvent(QResizeEvent*) {
     if (fitted_) fit();
-}
-
-void PageView::paint_gesture(QPainter& painter) const {
-    if (gesture_.size() < 2) return;
-    painter.setPen(QPen(theme::zest, 2, Qt::DashLine));
-    painter.setBrush(drag_ == Drag::Lasso ? QBrush(QColor(232, 106, 23, 28)) : QBrush(Qt::NoBrush));
-    if (drag_ == Drag::Line)
-        painter.drawLine(gesture_.front(), gesture_.back());
-    else
-        painter.drawPolygon(gesture_.data(), static_cast<int>(gesture_.size()));
 }
 
 } // namespace zesty

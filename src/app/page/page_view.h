@@ -2,32 +2,41 @@
 // The page in the middle of the bench: always the same page at true proportions, showing what the waypoint is
 // about.
 //
-// Mouse: click selects an opening (with Shift or Control one more), the wheel zooms at the pointer, the
-// middle button moves the view. At Set out the cut is dragged, and its corners pulled to size. Papers dropped
-// from the drawer go to the opening under the pointer, or to the whole selection when that is part of it.
-// Keys: the arrows go from opening to opening; at Set out they move the cut.
+// Mouse: what the left button does is the waypoint's (page_drag.h), the wheel zooms at the pointer, the
+// middle button moves the view. Papers dropped from the drawer go to the opening under the pointer, or to the
+// whole selection when that is part of it. Keys: the arrows go from opening to opening, or push what the
+// waypoint pushes.
 
-#include "app/page/background_picture.h"
 #include "app/bench/bench_state.h"
 #include "app/bench/document.h"
+#include "app/page/background_picture.h"
+#include "app/page/page_drag.h"
 #include "app/page/page_map.h"
 
 #include <QWidget>
 
 namespace zesty {
 
+class WaypointView;
+
 class PageView : public QWidget {
     Q_OBJECT
 public:
     PageView(Document& document, BenchState& state, QWidget* parent = nullptr);
+    ~PageView() override;
+
+    /// Whose overlays, drags and hints these are; called whenever another waypoint is gone to.
+    void show_waypoint(const WaypointView* waypoint);
 
     void fit();
     void true_size();
     void zoom(double factor);
+    void move_view_to(QPointF origin);
     /// Brings a place of the page into view.
     void show_place(Point on_page);
 
     const PageMap& map() const { return map_; }
+    const Project& shown_project() const;
     /// True when what is on show is what there is to show.
     bool up_to_date() const {
         return base_.up_to_date() && !(isVisible() && base_stale_ && something_to_show());
@@ -53,36 +62,25 @@ protected:
     void dropEvent(QDropEvent* event) override;
 
 private:
-    enum class Drag { None, Pan, Move, Size, Photo, Protect, Measure, Lasso, Line, Print, Compare };
-    const Project& shown_project() const;
+    PageHands hands() { return {document_, state_, *this}; }
     bool something_to_show() const;
     QRectF room() const;
     void zoom_at(QPointF pixel, double factor);
     void ask_for_base();
     void paint_base(QPainter& painter) const;
     void paint_empty(QPainter& painter);
-    bool over_corner(QPointF pixel) const;
-    bool take_cut_at(QPointF pixel);
-    bool take_photo_at(QPointF pixel);
-    void press_at_set_out(QPointF pixel);
-    void paint_gesture(QPainter& painter) const;
-    void finish_gesture(bool add);
-    void drag_to(QPointF pixel);
-    void move_pattern(Point from, Point to, int drag);
-    void compare_to(QPointF pixel);
-    double compared_px() const; ///< where the line between proposal and page is
+    void paint_line_below(QPainter& painter) const;
     void paint_compared(QPainter& painter) const;
-    void mark_part(QPointF pixel);
-    void finish_marking(QPointF pixel);
-    /// Moves what is in hand at Set out by an arrow key.
-    void nudge(QKeyEvent* event);
-    void push_pattern(QKeyEvent* event);
+    double compared_px() const; ///< where the line between proposal and page is
+    bool over_compared_line(QPointF pixel) const;
+    /// A useful step in the direction of an arrow key.
     Point step_of(int key) const;
     /// The nearest opening in the direction of an arrow key.
     void step_selection(int key, bool add);
 
     Document& document_;
     BenchState& state_;
+    const WaypointView* waypoint_ = nullptr;
     PageMap map_;
     bool fitted_ = true;
     bool reached_by_key_ = false; ///< then the focus is shown
@@ -91,17 +89,7 @@ private:
     PageMap asked_map_; ///< of the newest picture asked for
     QSize asked_size_;
     bool base_stale_ = true;
-    Drag drag_ = Drag::None;
-    int drag_number_ = 0;
-    QPointF drag_from_;
-    QPointF drag_origin_;
-    Project drag_project_;
-    double drag_width_ = 0;
-    double drag_reach_ = 1;
-    int drag_opening_ = -1;
-    std::shared_ptr<const Plan> drag_plan_; ///< what the print is moved from
-    std::vector<QPointF> gesture_;          ///< of a lasso or a line, in pixels
-    bool gesture_adds_ = false;
+    std::unique_ptr<PageDrag> drag_;
 };
 
 /// What a paper carries while it is dragged out of the drawer.

@@ -2,8 +2,8 @@
 // Proposals side by side, each as a small true picture of the page with its reasons. Click or arrow keys
 // choose one, double click shows it on the page.
 
-#include "app/page/background_picture.h"
 #include "app/bench/bench_state.h"
+#include "app/page/background_picture.h"
 
 #include <QWidget>
 

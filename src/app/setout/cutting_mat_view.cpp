@@ -26,7 +26,7 @@ CuttingMatView::CuttingMatView(BenchState& state, QWidget* parent) : QWidget(par
 }
 
 void CuttingMatView::turn(int by) {
-    const auto& mats = state_.mats();
+    const auto& mats = state_.cutting_mats();
     if (!mats || mats->mats.empty()) return;
     const int n = static_cast<int>(mats->mats.size());
     shown_ = (shown_ + by + n) % n;
@@ -50,7 +50,7 @@ void CuttingMatView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(rect(), theme::bench);
-    const auto& mats = state_.mats();
+    const auto& mats = state_.cutting_mats();
     if (!mats) return;
     const std::size_t n = mats->mats.size();
     QString text = mats->title;

@@ -1,10 +1,10 @@
 #include "app/setout/set_out_panel.h"
 
+#include "app/bench/wording.h"
 #include "app/setout/cuts_part.h"
 #include "app/setout/page_part.h"
 #include "app/setout/photos_part.h"
 #include "app/setout/sizes_part.h"
-#include "app/bench/wording.h"
 #include "core/cutfile/layers.h"
 #include "core/project/edits.h"
 

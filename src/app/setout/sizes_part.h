@@ -2,10 +2,10 @@
 // What every size would do, and sizes from what matters: a bar that must hold, a length that must match, cuts
 // that must go on one mat.
 
-#include "app/setout/ladder_chart.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
 #include "app/bench/worker.h"
+#include "app/setout/ladder_chart.h"
 
 namespace zesty {
 

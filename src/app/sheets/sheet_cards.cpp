@@ -1,8 +1,8 @@
 #include "app/sheets/sheet_cards.h"
 
-#include "app/page/page_overlays.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
+#include "app/page/page_overlays.h"
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
 #include "core/sheets/leftover.h"

@@ -1,8 +1,8 @@
 #include "app/sheets/sheets_view.h"
 
-#include "app/page/page_overlays.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
+#include "app/page/page_overlays.h"
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
 #include "core/project/hand_edits.h"

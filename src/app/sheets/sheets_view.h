@@ -2,9 +2,9 @@
 // The sheets as cards with their numbered patches and what is left, and a small page beside them. Pointing at
 // a patch lights its opening and the other way round.
 
-#include "app/page/background_picture.h"
 #include "app/bench/bench_state.h"
 #include "app/bench/document.h"
+#include "app/page/background_picture.h"
 #include "app/sheets/sheet_cards.h"
 
 #include <QWidget>

@@ -1,0 +1,26 @@
+#include "app/setout/set_out_actions.h"
+
+namespace zesty {
+
+std::vector<ActionRow> set_out_actions() {
+    using namespace when;
+    return {
+        {Act::TurnLeft, "Set out", "Turn the cut left by 15 degrees", "[", with_cut},
+        {Act::TurnRight, "Set out", "Turn the cut right by 15 degrees", "]", with_cut},
+        {Act::Mirror, "Set out", "Mirror the cut", "M", with_cut},
+        {Act::Centre, "Set out", "Put the cut in the middle", "C", with_cut},
+        {Act::AddCut, "Set out", "Add another drawing", "Ctrl+Shift+D", always},
+        {Act::AddScan, "Set out", "Add a cut scanned beside a square", "Ctrl+Shift+T", always},
+        {Act::CopyCut, "Set out", "Copy the cut", "Ctrl+D", with_cut_and_no_proposal},
+        {Act::FaceCut, "Set out", "Copy the cut, mirrored", "Ctrl+F", with_cut_and_no_proposal},
+        {Act::TakeOff, "Set out", "Remove the cut or photo from the page", "Shift+Del", with_something_in_hand},
+        {Act::NextInHand, "Set out", "Take the next cut or photo in hand", "N", with_something_in_hand},
+        {Act::Raise, "Set out", "Bring forward", "PgUp", with_something_in_hand},
+        {Act::Lower, "Set out", "Send back", "PgDown", with_something_in_hand},
+        {Act::AddPhoto, "Set out", "Put a photo on the page", "Ctrl+P", always},
+        {Act::PhotoPicture, "Set out", "Show a picture in the photo", "Ctrl+Shift+P", with_photo_in_hand},
+        {Act::FitPhoto, "Set out", "Fit the photo into its opening", "Ctrl+L", with_photo_in_hand},
+    };
+}
+
+} // namespace zesty

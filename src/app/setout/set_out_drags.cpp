@@ -1,0 +1,174 @@
+#include "app/setout/set_out_drags.h"
+
+#include "app/page/page_view.h"
+#include "core/geometry/measure.h"
+#include "core/setout/photos.h"
+#include "core/setout/sizing.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+
+constexpr double snap_reach = 9;  ///< px, to a contour that is measured from
+constexpr double corner_reach = 14; ///< px
+
+Photo* photo_in_hand(const BenchState& state, Project& project) {
+    const int i = state.photo_in_hand(project);
+    return i < 0 ? nullptr : &project.set_out.photos[static_cast<std::size_t>(i)];
+}
+
+class MoveCutDrag final : public EditingDrag {
+public:
+    using EditingDrag::EditingDrag;
+    void move(QPointF to) override {
+        edit("Move the cut", [&](Project& p) {
+            if (PlacedCut* cut = state().in_hand(p)) cut->place.shift = cut->place.shift + moved(to);
+        });
+    }
+};
+
+class SizeCutDrag final : public EditingDrag {
+public:
+    SizeCutDrag(const PageHands& hands, QPointF from, const Box& box)
+        : EditingDrag(hands, from), width_(box.width()), middle_(hands.map()(box.centre())),
+          reach_(std::max(1.0, distance_to(from))) {}
+    void move(QPointF to) override {
+        edit("Size the cut", [&](Project& p) {
+            PlacedCut* cut = state().in_hand(p);
+            if (!cut) return;
+            cut->place.rule = SizeRule::Width;
+            cut->place.length = std::clamp(width_ * distance_to(to) / reach_, least_cut, greatest_cut);
+        });
+    }
+
+private:
+    double distance_to(QPointF p) const { return std::hypot(p.x() - middle_.x(), p.y() - middle_.y()); }
+    double width_;
+    QPointF middle_;
+    double reach_;
+};
+
+class MovePhotoDrag final : public EditingDrag {
+public:
+    using EditingDrag::EditingDrag;
+    void move(QPointF to) override {
+        edit("Move the photo", [&](Project& p) {
+            if (Photo* photo = photo_in_hand(state(), p)) photo->centre = photo->centre + moved(to);
+        });
+    }
+};
+
+/// Draws a protected area; a click takes the one there away.
+class ProtectDrag final : public EditingDrag {
+public:
+    using EditingDrag::EditingDrag;
+    void move(QPointF to) override {
+        if (is_click(to)) return;
+        edit("Protect an area", [&](Project& p) {
+            Photo* photo = photo_in_hand(state(), p);
+            if (!photo) return;
+            if (const auto part = part_between(*photo, map().back(from_), map().back(to)))
+                photo->protected_parts.push_back(*part);
+        });
+    }
+    void release(QPointF to) override {
+        if (!is_click(to)) return;
+        document().change("Remove protected area", [&](Project& p) {
+            Photo* photo = photo_in_hand(state(), p);
+            const int part = photo ? protected_part_at(*photo, map().back(to)) : -1;
+            if (part >= 0) photo->protected_parts.erase(photo->protected_parts.begin() + part);
+        });
+    }
+
+private:
+    bool is_click(QPointF to) const { return (to - from_).manhattanLength() < least_gesture; }
+};
+
+class MeasureDrag final : public PageDrag {
+public:
+    using PageDrag::PageDrag;
+    void move(QPointF to) override {
+        const Plan& plan = hands_.plan();
+        state().measure(snapped(*plan.sections.cut, plan.set_out.whole.to_page, map().back(from_), map().back(to),
+                                snap_reach / map().scale));
+    }
+};
+
+/// Takes the topmost cut there in hand, the one already in hand first.
+bool take_cut_at(const PageHands& hands, QPointF at) {
+    const Project& project = hands.document.project();
+    const auto& each = hands.plan().set_out.each;
+    const auto over = [&](std::size_t i) { return i < each.size() && hands.map().rect(each[i].cut_box).contains(at); };
+    const int now = hands.state.cut_in_hand(project);
+    if (now >= 0 && over(static_cast<std::size_t>(now))) {
+        hands.state.take_in_hand(project.set_out.cuts[static_cast<std::size_t>(now)].id);
+        return true;
+    }
+    for (std::size_t i = project.set_out.cuts.size(); i-- > 0;)
+        if (over(i)) {
+            hands.state.take_in_hand(project.set_out.cuts[i].id);
+            return true;
+        }
+    return false;
+}
+
+bool take_photo_at(const PageHands& hands, QPointF pixel) {
+    const auto& photos = hands.document.project().set_out.photos;
+    const Point at = hands.map().back(pixel);
+    for (std::size_t i = photos.size(); i-- > 0;)
+        if (contains(outline_of(photos[i]).outer, at)) {
+            hands.state.take_photo(static_cast<int>(i));
+            return true;
+        }
+    return false;
+}
+
+} // namespace
+
+bool over_corner(const PageHands& hands, QPointF at) {
+    const Plan* plan = hands.state.plan();
+    if (!plan || !plan->sections.cut) return false;
+    const SetOut* in_hand = hands.state.set_out_in_hand(hands.document.project());
+    if (!in_hand) return false;
+    const Box& b = in_hand->cut_box;
+    for (const Point c : {Point{b.x0, b.y0}, Point{b.x1, b.y0}, Point{b.x0, b.y1}, Point{b.x1, b.y1}})
+        if ((hands.map()(c) - at).manhattanLength() < corner_reach) return true;
+    return false;
+}
+
+std::unique_ptr<PageDrag> begin_setting_out(const PageHands& hands, QPointF at) {
+    if (hands.state.tool() == BenchState::Tool::Measure)
+        return hands.plan().sections.cut ? std::make_unique<MeasureDrag>(hands, at) : nullptr;
+    const bool corner = hands.state.photo_in_hand(hands.document.project()) < 0 && over_corner(hands, at);
+    if (!corner && take_photo_at(hands, at)) {
+        if (hands.state.tool() == BenchState::Tool::Protect) return std::make_unique<ProtectDrag>(hands, at);
+        return std::make_unique<MovePhotoDrag>(hands, at);
+    }
+    if (!corner && !take_cut_at(hands, at)) return nullptr;
+    const SetOut* in_hand = hands.state.set_out_in_hand(hands.document.project());
+    if (!in_hand) return nullptr;
+    if (corner) return std::make_unique<SizeCutDrag>(hands, at, in_hand->cut_box);
+    return std::make_unique<MoveCutDrag>(hands, at);
+}
+
+void push_in_hand(const PageHands& hands, Point way, bool more) {
+    const bool photo = hands.state.photo_in_hand(hands.document.project()) >= 0;
+    if (photo && hands.state.tool() == BenchState::Tool::Protect) {
+        hands.document.change("Protect another area", [&](Project& p) {
+            Photo& one = *photo_in_hand(hands.state, p);
+            one = with_part_moved(one, more ? Point{} : way, more ? way : Point{});
+        });
+        return;
+    }
+    hands.document.change(photo ? "Move the photo" : "Move the cut", [&](Project& p) {
+        PlacedCut* cut = hands.state.in_hand(p);
+        if (!photo && !cut) return;
+        Point& at = photo ? photo_in_hand(hands.state, p)->centre : cut->place.shift;
+        at = at + way * (more ? 4 : 1);
+    });
+}
+
+} // namespace zesty

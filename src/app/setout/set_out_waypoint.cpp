@@ -1,0 +1,181 @@
+#include "app/setout/set_out_waypoint.h"
+
+#include "app/page/page_overlays.h"
+#include "app/setout/cutting_mat_view.h"
+#include "app/setout/photos_part.h"
+#include "app/setout/set_out_drags.h"
+#include "app/setout/set_out_panel.h"
+#include "core/project/edits.h"
+
+namespace zesty {
+
+namespace {
+constexpr double turn_step_deg = 15;
+constexpr double tilt_step_deg = 2.5; ///< photos are tilted a little, cuts are turned
+} // namespace
+
+SetOutWaypoint::SetOutWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent)
+    : WaypointView(bench, parent),
+      panel_(new SetOutPanel(bench.document, bench.state, bench.actions, bench.worker, side)),
+      mats_(new CuttingMatView(bench.state, middle)) {
+    connect_actions();
+    connect(&bench.worker, &Worker::opened_to_add, this, &SetOutWaypoint::take_drawing_to_add);
+    connect(&bench.worker, &Worker::photo_picture_read, this, [this](const Shared<BroughtPicture>& picture) {
+        bench_.document.change("Picture of the photo", [&](Project& p) {
+            if (const int i = bench_.state.photo_in_hand(p); i >= 0)
+                p.set_out.photos[static_cast<std::size_t>(i)].picture = picture;
+        });
+    });
+}
+
+QWidget* SetOutWaypoint::panel() const {
+    return panel_;
+}
+
+QWidget* SetOutWaypoint::middle() const {
+    return bench_.state.cutting_mats() ? mats_ : nullptr;
+}
+
+void SetOutWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const Project& project,
+                                   const Plan& plan) const {
+    const int photo = bench_.state.photo_in_hand(project);
+    paint_set_out(painter, map, project, plan, photo >= 0 ? -1 : bench_.state.cut_in_hand(project));
+    paint_photo_sizes(painter, map, project, photo);
+    if (bench_.state.measured()) paint_measured(painter, map, project, *bench_.state.measured());
+}
+
+QString SetOutWaypoint::hint() const {
+    switch (bench_.state.tool()) {
+    case BenchState::Tool::Measure:
+        return "Drag from one place to another to measure between them.";
+    case BenchState::Tool::Protect:
+        return "Drag over the part of a photo that must stay free; click on one to take it away.";
+    default:
+        return "Drag a cut or photo to move it, pull a corner to size the cut.";
+    }
+}
+
+std::unique_ptr<PageDrag> SetOutWaypoint::press(const PageHands& hands, const PagePress& press) const {
+    return begin_setting_out(hands, press.at);
+}
+
+Qt::CursorShape SetOutWaypoint::cursor_at(const PageHands& hands, QPointF at) const {
+    return over_corner(hands, at) ? Qt::SizeFDiagCursor : Qt::ArrowCursor;
+}
+
+bool SetOutWaypoint::push(const PageHands& hands, Point way, bool more) const {
+    push_in_hand(hands, way, more);
+    return true;
+}
+
+void SetOutWaypoint::ask_size_of(const DrawingFile& file, int cut_id) {
+    if (file.drawing.size_known || file.drawing.size_real) return;
+    bench_.state.go_to(Waypoint::SetOut);
+    panel_->choose(SetOutPanel::Cuts);
+    panel_->ask_size(cut_id);
+}
+
+void SetOutWaypoint::take_drawing_to_add(const std::shared_ptr<const DrawingFile>& file, const QString& path) {
+    bench_.settings.add_recent(path);
+    int id = 0;
+    bench_.document.change("Add a drawing", [&](Project& p) {
+        id = add_cut(p, file);
+        // What has been measured is set out at the size it has.
+        if (file->drawing.size_real)
+            p.set_out.cuts.back().place = {SizeRule::Width, file->drawing.width, 0, false, {}};
+    });
+    bench_.state.take_in_hand(id);
+    ask_size_of(*file, id);
+}
+
+void SetOutWaypoint::connect_actions() {
+    const auto ask = [this] { return bench_.questions.open_cut(bench_.window, bench_.settings.last_folder()); };
+    on(Act::AddCut, [this, ask] {
+        if (const QString path = ask(); !path.isEmpty()) bench_.worker.open_to_add(path);
+    });
+    on(Act::AddScan, [this, ask] {
+        if (const QString path = ask(); !path.isEmpty()) bench_.worker.open_to_add(path, panel_->square());
+    });
+    on(Act::CopyCut, [this] { copy(false); });
+    on(Act::FaceCut, [this] { copy(true); });
+    on(Act::TakeOff, [this] { remove_from_page(); });
+    on(Act::NextInHand, [this] { bench_.state.take_next(bench_.document.project()); });
+    on(Act::Raise, [this] { shift_in_pile(1); });
+    on(Act::Lower, [this] { shift_in_pile(-1); });
+    on(Act::AddPhoto, [this] {
+        bench_.state.go_to(Waypoint::SetOut);
+        panel_->choose(SetOutPanel::Photos);
+        panel_->photos().add_photo();
+    });
+    on(Act::FitPhoto, [this] { panel_->photos().fit_photo(); });
+    on(Act::PhotoPicture, [this] {
+        const QString path = bench_.questions.open_picture(bench_.window, bench_.settings.last_folder());
+        if (!path.isEmpty()) bench_.worker.read_photo_picture(path);
+    });
+    on(Act::TurnLeft, [this] { turn(-1); });
+    on(Act::TurnRight, [this] { turn(1); });
+    on(Act::Mirror, [this] {
+        bench_.document.change("Mirror the cut", [this](Project& p) {
+            if (PlacedCut* c = bench_.state.in_hand(p)) c->place.mirrored = !c->place.mirrored;
+        });
+    });
+    on(Act::Centre, [this] {
+        bench_.document.change("Put the cut in the middle", [this](Project& p) {
+            if (PlacedCut* c = bench_.state.in_hand(p)) c->place.shift = {};
+        });
+    });
+}
+
+void SetOutWaypoint::turn(double by) {
+    const bool photo = bench_.state.photo_in_hand(bench_.document.project()) >= 0;
+    bench_.document.change(photo ? "Tilt the photo" : "Turn the cut", [&](Project& p) {
+        if (const int i = bench_.state.photo_in_hand(p); i >= 0)
+            p.set_out.photos[static_cast<std::size_t>(i)].turn_deg =
+                brought_round(p.set_out.photos[static_cast<std::size_t>(i)].turn_deg + by * tilt_step_deg);
+        else if (PlacedCut* c = bench_.state.in_hand(p))
+            c->place.turn_deg = brought_round(c->place.turn_deg + by * turn_step_deg);
+    });
+}
+
+void SetOutWaypoint::copy(bool mirrored) {
+    const SetOut* now = bench_.state.set_out_in_hand(bench_.document.project());
+    if (!now) return;
+    int id = -1;
+    bench_.document.change(mirrored ? "Copy the cut, mirrored" : "Copy the cut", [&](Project& p) {
+        id = copy_cut(p, bench_.state.in_hand(p)->id, mirrored, now->cut_box.width() + mm_per_inch / 4);
+    });
+    bench_.state.take_in_hand(id);
+}
+
+void SetOutWaypoint::remove_from_page() {
+    const int photo = bench_.state.photo_in_hand(bench_.document.project());
+    bench_.document.change(photo >= 0 ? "Remove the photo from the page" : "Remove the cut from the page",
+                           [&](Project& p) {
+                               if (photo >= 0)
+                                   p.set_out.photos.erase(p.set_out.photos.begin() + photo);
+                               else if (const PlacedCut* c = bench_.state.in_hand(p))
+                                   remove_cut(p, c->id);
+                           });
+}
+
+/// Photos pass the cuts on their way; cuts change places with the next cut.
+void SetOutWaypoint::shift_in_pile(int by) {
+    bench_.document.change(by > 0 ? "Bring forward" : "Send back", [&](Project& p) {
+        auto& photos = p.set_out.photos;
+        if (const int i = bench_.state.photo_in_hand(p); i >= 0) {
+            const int other = i + by;
+            const bool there = other >= 0 && other < static_cast<int>(photos.size());
+            if (photos[i].on_top != (by > 0) && (!there || photos[other].on_top != photos[i].on_top))
+                photos[i].on_top = by > 0;
+            else if (there)
+                std::swap(photos[i], photos[other]);
+            return;
+        }
+        const int i = bench_.state.cut_in_hand(p);
+        const int other = i + by;
+        if (i >= 0 && other >= 0 && other < static_cast<int>(p.set_out.cuts.size()))
+            std::swap(p.set_out.cuts[i], p.set_out.cuts[other]);
+    });
+}
+
+} // namespace zesty

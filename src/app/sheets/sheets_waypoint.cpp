@@ -1,0 +1,102 @@
+#include "app/sheets/sheets_waypoint.h"
+
+#include "app/sheets/cutting_part.h"
+#include "app/sheets/sheets_panel.h"
+#include "app/sheets/sheets_view.h"
+#include "core/project/hand_edits.h"
+#include "core/project/later.h"
+
+#include <QFileInfo>
+
+namespace zesty {
+
+SheetsWaypoint::SheetsWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent)
+    : WaypointView(bench, parent),
+      panel_(new SheetsPanel(bench.document, bench.state, bench.actions, bench.settings, side)),
+      sheets_(new SheetsView(bench.document, bench.state, middle)) {
+    connect_actions();
+    connect(&bench.worker, &Worker::reserved, &bench.state, &BenchState::show_reserved);
+    connect(&bench.document, &Document::path_changed, this, [this] {
+        bench_.worker.look_up_reserved(bench_.settings.own_papers(), bench_.document.path());
+    });
+    connect(&bench.worker, &Worker::exported, this, [this](const QStringList& files) {
+        panel_->cutting_part().show_written(files);
+        bench_.say("Guide and cutting files are written.", false);
+    });
+}
+
+QWidget* SheetsWaypoint::panel() const {
+    return panel_;
+}
+
+QWidget* SheetsWaypoint::middle() const {
+    return sheets_;
+}
+
+bool SheetsWaypoint::middle_up_to_date() const {
+    return sheets_->up_to_date();
+}
+
+void SheetsWaypoint::connect_actions() {
+    on(Act::Pin, [this] { pin_selection(true); });
+    on(Act::Unpin, [this] { pin_selection(false); });
+    on(Act::Reserve, [this] {
+        reserve_for_others();
+        panel_->choose(SheetsPanel::Leftovers);
+    });
+    on(Act::Export, [this] { write_guide(); });
+}
+
+void SheetsWaypoint::write_guide() {
+    const auto plan = bench_.state.own_plan();
+    if (!plan || !plan->sheets.done || plan->sheets.used.empty()) {
+        bench_.say("There is nothing to write yet: give at least one opening a paper.", true);
+        return;
+    }
+    const QString folder = bench_.questions.export_folder(bench_.window, bench_.settings.last_folder());
+    if (!folder.isEmpty())
+        bench_.worker.export_to(bench_.document.project(), plan,
+                                bench_.settings.letter_paper() ? PrinterPaper::Letter : PrinterPaper::A4, folder);
+}
+
+void SheetsWaypoint::reserve_papers(const Project& project, const QString& path) {
+    const auto plan = bench_.state.own_plan();
+    if (!plan || !plan->sheets.done || !project.stash ||
+        plan->papers.uses.size() != project.stash->papers.size())
+        return;
+    const std::string name = name_of_page(project, QFileInfo(path).completeBaseName().toStdString());
+    bench_.worker.reserve(bench_.settings.own_papers(), path, pieces_taken(project, *plan, name));
+}
+
+/// What they have reserved now; where that is so already, or they want nothing any more, nothing is reserved.
+void SheetsWaypoint::reserve_for_others() {
+    const Project& project = bench_.document.project();
+    const std::vector<ReservedPiece> wanted = of_this_stash(project, bench_.state.wanted_elsewhere());
+    const bool reserve = !wanted.empty() && !reserves_just(project, wanted);
+    if (!reserve && pages_reserved_for(project).empty()) {
+        bench_.say("No other page that was saved with these papers wants a piece of them.", false);
+        return;
+    }
+    bench_.document.change(reserve ? "Reserve room for other pages" : "Stop reserving for other pages",
+                           [&](Project& p) {
+                               stop_reserving_for_pages(p);
+                               if (reserve) reserve_for(p, wanted);
+                           });
+}
+
+void SheetsWaypoint::pin_selection(bool on) {
+    const Plan* plan = bench_.state.plan();
+    if (!plan || !plan->sheets.done) return;
+    bench_.document.change(on ? "Pin the patch" : "Unpin the patch", [&](Project& p) {
+        for (int o : bench_.state.selected()) {
+            const int patch = plan->patch_of(o);
+            if (patch < 0) continue;
+            if (!on)
+                p.sheets.pins.erase(plan->sections.spots[o]);
+            else if (plan->sheets.placed[patch].sheet >= 0)
+                p.sheets.pins[plan->sections.spots[o]] = *pinned(*plan, patch, plan->sheets.placed[patch].sheet);
+        }
+    });
+}
+
+} // namespace zesty

@@ -3,9 +3,9 @@
 #include "cli/painting.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
-#include "core/setout/cutting_mats.h"
 #include "core/setout/photo_fit.h"
 #include "core/setout/sizing.h"
+#include "core/sheets/cutting_mats.h"
 #include "io/paint/cutting_mat_painter.h"
 #include "io/read_file.h"
 

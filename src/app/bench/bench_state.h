@@ -3,7 +3,7 @@
 // signals and never to each other.
 
 #include "app/bench/worker.h"
-#include "core/setout/cutting_mats.h"
+#include "core/sheets/cutting_mats.h"
 
 #include <QObject>
 #include <QStringList>

@@ -97,7 +97,8 @@ void HeadBar::refresh() {
                      .arg(words(format_size(page.width, page.height, p.units)))));
     window()->setWindowTitle(name + (document_.changed() ? "*" : "") + " - Zesty Panel");
     const QUndoStack& h = document_.history();
-    actions_[Act::Undo]->setToolTip(h.canUndo() ? QString("Undo: %1 (Ctrl+Z)").arg(h.undoText()) : "Nothing to undo");
+    actions_[Act::Undo]->setToolTip(h.canUndo() ? QString("Undo: %1 (Ctrl+Z)").arg(h.undoText())
+                                                : "Nothing to undo");
     actions_[Act::Redo]->setToolTip(h.canRedo() ? QString("Redo: %1 (Ctrl+Shift+Z)").arg(h.redoText())
                                                 : "Nothing to redo");
 }

@@ -1,7 +1,8 @@
 #pragma once
-// A waypoint of the route with all that is its own in the window: its name and answer, its part of the side bench, what
-// it draws on the page and says below it, what takes the page's place, its actions, and its drags and keys on the page.
-// Whoever adds a waypoint writes one of these and adds it to the row in bench_window.cpp.
+// A waypoint of the route with all that is its own in the window: its name and answer, its part of the side
+// bench, what it draws on the page and says below it, what takes the page's place, its actions, and its drags
+// and keys on the page. Whoever adds a waypoint writes one of these and adds it to the row in
+// bench_window.cpp.
 
 #include "app/bench/actions.h"
 #include "app/bench/bench_state.h"
@@ -51,7 +52,9 @@ public:
     /// Whether openings without paper show the base instead of the colour for "still to be chosen".
     virtual bool shows_bare_base() const { return false; }
     /// The line below the page while the pointer is on nothing.
-    virtual QString hint() const { return "Point at an opening for its numbers; click it, or draw round several."; }
+    virtual QString hint() const {
+        return "Point at an opening for its numbers; click it, or draw round several.";
+    }
 
     /// What a press of the left button begins; null for nothing.
     virtual std::unique_ptr<PageDrag> press(const PageHands& hands, const PagePress& press) const;
@@ -64,7 +67,9 @@ protected:
     template <class Slot> void on(Act act, Slot slot) {
         connect(bench_.actions[act], &QAction::triggered, this, std::move(slot));
     }
-    std::vector<int> selection() const { return {bench_.state.selected().begin(), bench_.state.selected().end()}; }
+    std::vector<int> selection() const {
+        return {bench_.state.selected().begin(), bench_.state.selected().end()};
+    }
     std::vector<Spot> selected_spots() const {
         return bench_.state.plan() ? bench_.state.plan()->spots_of(selection()) : std::vector<Spot>{};
     }

@@ -24,7 +24,7 @@ struct PageHands {
 
 struct PagePress {
     QPointF at;
-    int opening = -1; ///< under the pointer
+    int opening = -1;  ///< under the pointer
     bool adds = false; ///< to what is selected
 };
 

@@ -35,7 +35,8 @@ public:
         Ring outline;
         for (QPointF p : way_) outline.push_back(map().back(p));
         std::set<int> selected = adds_ ? state().selected() : std::set<int>{};
-        for (int o : inside_outline(*plan->sections.cut, plan->set_out.whole.to_page, outline)) selected.insert(o);
+        for (int o : inside_outline(*plan->sections.cut, plan->set_out.whole.to_page, outline))
+            selected.insert(o);
         state().select(std::move(selected));
     }
     void paint(QPainter& painter) const override {

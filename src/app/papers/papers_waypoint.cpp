@@ -42,7 +42,8 @@ bool PapersWaypoint::middle_up_to_date() const {
     return proposals_->up_to_date();
 }
 
-void PapersWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const Project&, const Plan& plan) const {
+void PapersWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const Project&,
+                                   const Plan& plan) const {
     if (plan.sections.cut) paint_papers(painter, map, plan);
 }
 
@@ -54,7 +55,8 @@ QString PapersWaypoint::hint() const {
 
 std::unique_ptr<PageDrag> PapersWaypoint::press(const PageHands& hands, const PagePress& press) const {
     const bool moves = bench_.state.tool() == BenchState::Tool::MovePattern && !bench_.state.offer();
-    return moves && press.opening >= 0 ? begin_moving_pattern(hands, press) : WaypointView::press(hands, press);
+    return moves && press.opening >= 0 ? begin_moving_pattern(hands, press)
+                                       : WaypointView::press(hands, press);
 }
 
 Qt::CursorShape PapersWaypoint::cursor_at(const PageHands&, QPointF) const {
@@ -69,7 +71,8 @@ void PapersWaypoint::connect_actions() {
     on(Act::Give, [this] {
         const auto& stash = bench_.document.project().stash;
         const int paper = bench_.state.picked();
-        if (stash && paper >= 0) give(words(stash->papers[paper].id), bench_.state.side_up(paper), selection());
+        if (stash && paper >= 0)
+            give(words(stash->papers[paper].id), bench_.state.side_up(paper), selection());
     });
     on(Act::TakeAway, [this] { give({}, Side::A, selection()); });
     on(Act::Propose, [this] { propose(); });
@@ -91,7 +94,9 @@ void PapersWaypoint::connect_panel() {
                                [&](Project& p) { lock_papers(p, sections_with(selection()), locked); });
     });
     PaperPart* paper = &panel_->paper_part();
-    const auto ask = [this] { return bench_.questions.open_picture(bench_.window, bench_.settings.last_folder()); };
+    const auto ask = [this] {
+        return bench_.questions.open_picture(bench_.window, bench_.settings.last_folder());
+    };
     connect(paper, &PaperPart::ask_picture, this, [this, paper, ask](PaperPart::PictureFor what) {
         const QString path = ask();
         if (path.isEmpty()) return;
@@ -117,7 +122,9 @@ void PapersWaypoint::connect_panel() {
     connect(&bench_.worker, &Worker::scrap_measured, this,
             [paper](const Polygon& outline) { paper->take_scrap(outline); });
     connect(&bench_.worker, &Worker::papers_kept, this, [this](int count, const QString&) {
-        bench_.say(counted(static_cast<std::size_t>(count), "paper is", "papers are") + " among your own now.", false);
+        bench_.say(counted(static_cast<std::size_t>(count), "paper is", "papers are") +
+                       " among your own now.",
+                   false);
     });
 }
 

@@ -22,7 +22,8 @@ public:
     QWidget* panel() const override;
     QWidget* middle() const override;
     bool middle_up_to_date() const override;
-    void paint_on_page(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan) const override;
+    void paint_on_page(QPainter& painter, const PageMap& map, const Project& project,
+                       const Plan& plan) const override;
     QString hint() const override;
     std::unique_ptr<PageDrag> press(const PageHands& hands, const PagePress& press) const override;
     Qt::CursorShape cursor_at(const PageHands& hands, QPointF at) const override;

@@ -16,7 +16,8 @@ public:
     void release(QPointF) override {
         if (!state().plan() || !state().plan()->sections.cut || is_click()) return;
         if (const auto d = division_by_line(hands_.plan(), map().back(way_.front()), map().back(way_.back())))
-            document().change("Divide along a line", [&](Project& p) { divide(p, {d->opening}, d->division); });
+            document().change("Divide along a line",
+                              [&](Project& p) { divide(p, {d->opening}, d->division); });
     }
     void paint(QPainter& painter) const override {
         if (way_.size() < 2) return;

@@ -21,7 +21,8 @@ QWidget* SectionsWaypoint::panel() const {
     return panel_;
 }
 
-void SectionsWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const Project&, const Plan& plan) const {
+void SectionsWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const Project&,
+                                     const Plan& plan) const {
     if (plan.sections.cut) paint_sections(painter, map, plan);
 }
 
@@ -34,7 +35,8 @@ void SectionsWaypoint::connect_actions() {
     on(Act::SelectAll, [this] {
         std::set<int> all;
         if (const Plan* plan = bench_.state.plan(); plan && plan->sections.cut)
-            for (std::size_t o = 0; o < plan->sections.cut->openings.size(); ++o) all.insert(static_cast<int>(o));
+            for (std::size_t o = 0; o < plan->sections.cut->openings.size(); ++o)
+                all.insert(static_cast<int>(o));
         bench_.state.select(std::move(all));
     });
     on(Act::SelectTwins, [this] { select_twins(); });
@@ -58,7 +60,8 @@ void SectionsWaypoint::select_twins() {
     if (!plan || !plan->sections.cut) return;
     std::set<int> more = bench_.state.selected();
     for (const auto& twins : plan->sections.cut->twins)
-        if (std::any_of(twins.begin(), twins.end(), [&](int o) { return bench_.state.selected().contains(o); }))
+        if (std::any_of(twins.begin(), twins.end(),
+                        [&](int o) { return bench_.state.selected().contains(o); }))
             more.insert(twins.begin(), twins.end());
     bench_.state.select(std::move(more));
 }

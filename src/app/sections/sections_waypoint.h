@@ -16,7 +16,8 @@ public:
     QString name() const override { return "Sections"; }
     QString answer(const Project&, const Plan& plan) const override { return sections_answer(plan); }
     QWidget* panel() const override;
-    void paint_on_page(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan) const override;
+    void paint_on_page(QPainter& painter, const PageMap& map, const Project& project,
+                       const Plan& plan) const override;
     std::unique_ptr<PageDrag> press(const PageHands& hands, const PagePress& press) const override;
 
 private:

@@ -12,7 +12,7 @@ namespace zesty {
 
 namespace {
 
-constexpr double snap_reach = 9;  ///< px, to a contour that is measured from
+constexpr double snap_reach = 9;    ///< px, to a contour that is measured from
 constexpr double corner_reach = 14; ///< px
 
 Photo* photo_in_hand(const BenchState& state, Project& project) {
@@ -92,8 +92,8 @@ public:
     using PageDrag::PageDrag;
     void move(QPointF to) override {
         const Plan& plan = hands_.plan();
-        state().measure(snapped(*plan.sections.cut, plan.set_out.whole.to_page, map().back(from_), map().back(to),
-                                snap_reach / map().scale));
+        state().measure(snapped(*plan.sections.cut, plan.set_out.whole.to_page, map().back(from_),
+                                map().back(to), snap_reach / map().scale));
     }
 };
 
@@ -101,7 +101,9 @@ public:
 bool take_cut_at(const PageHands& hands, QPointF at) {
     const Project& project = hands.document.project();
     const auto& each = hands.plan().set_out.each;
-    const auto over = [&](std::size_t i) { return i < each.size() && hands.map().rect(each[i].cut_box).contains(at); };
+    const auto over = [&](std::size_t i) {
+        return i < each.size() && hands.map().rect(each[i].cut_box).contains(at);
+    };
     const int now = hands.state.cut_in_hand(project);
     if (now >= 0 && over(static_cast<std::size_t>(now))) {
         hands.state.take_in_hand(project.set_out.cuts[static_cast<std::size_t>(now)].id);

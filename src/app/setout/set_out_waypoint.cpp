@@ -75,7 +75,8 @@ void SetOutWaypoint::ask_size_of(const DrawingFile& file, int cut_id) {
     panel_->ask_size(cut_id);
 }
 
-void SetOutWaypoint::take_drawing_to_add(const std::shared_ptr<const DrawingFile>& file, const QString& path) {
+void SetOutWaypoint::take_drawing_to_add(const std::shared_ptr<const DrawingFile>& file,
+                                         const QString& path) {
     bench_.settings.add_recent(path);
     int id = 0;
     bench_.document.change("Add a drawing", [&](Project& p) {
@@ -89,7 +90,9 @@ void SetOutWaypoint::take_drawing_to_add(const std::shared_ptr<const DrawingFile
 }
 
 void SetOutWaypoint::connect_actions() {
-    const auto ask = [this] { return bench_.questions.open_cut(bench_.window, bench_.settings.last_folder()); };
+    const auto ask = [this] {
+        return bench_.questions.open_cut(bench_.window, bench_.settings.last_folder());
+    };
     on(Act::AddCut, [this, ask] {
         if (const QString path = ask(); !path.isEmpty()) bench_.worker.open_to_add(path);
     });

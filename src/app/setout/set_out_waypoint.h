@@ -15,10 +15,13 @@ public:
     SetOutWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent);
 
     QString name() const override { return "Set out"; }
-    QString answer(const Project& project, const Plan& plan) const override { return set_out_answer(project, plan); }
+    QString answer(const Project& project, const Plan& plan) const override {
+        return set_out_answer(project, plan);
+    }
     QWidget* panel() const override;
     QWidget* middle() const override;
-    void paint_on_page(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan) const override;
+    void paint_on_page(QPainter& painter, const PageMap& map, const Project& project,
+                       const Plan& plan) const override;
     bool shows_selection() const override { return false; }
     bool shows_bare_base() const override { return true; }
     QString hint() const override;

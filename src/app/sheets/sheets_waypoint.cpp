@@ -16,9 +16,8 @@ SheetsWaypoint::SheetsWaypoint(const BenchParts& bench, QWidget* side, QWidget* 
       sheets_(new SheetsView(bench.document, bench.state, middle)) {
     connect_actions();
     connect(&bench.worker, &Worker::reserved, &bench.state, &BenchState::show_reserved);
-    connect(&bench.document, &Document::path_changed, this, [this] {
-        bench_.worker.look_up_reserved(bench_.settings.own_papers(), bench_.document.path());
-    });
+    connect(&bench.document, &Document::path_changed, this,
+            [this] { bench_.worker.look_up_reserved(bench_.settings.own_papers(), bench_.document.path()); });
     connect(&bench.worker, &Worker::exported, this, [this](const QStringList& files) {
         panel_->cutting_part().show_written(files);
         bench_.say("Guide and cutting files are written.", false);
@@ -56,7 +55,8 @@ void SheetsWaypoint::write_guide() {
     const QString folder = bench_.questions.export_folder(bench_.window, bench_.settings.last_folder());
     if (!folder.isEmpty())
         bench_.worker.export_to(bench_.document.project(), plan,
-                                bench_.settings.letter_paper() ? PrinterPaper::Letter : PrinterPaper::A4, folder);
+                                bench_.settings.letter_paper() ? PrinterPaper::Letter : PrinterPaper::A4,
+                                folder);
 }
 
 void SheetsWaypoint::reserve_papers(const Project& project, const QString& path) {
@@ -94,7 +94,8 @@ void SheetsWaypoint::pin_selection(bool on) {
             if (!on)
                 p.sheets.pins.erase(plan->sections.spots[o]);
             else if (plan->sheets.placed[patch].sheet >= 0)
-                p.sheets.pins[plan->sections.spots[o]] = *pinned(*plan, patch, plan->sheets.placed[patch].sheet);
+                p.sheets.pins[plan->sections.spots[o]] =
+                    *pinned(*plan, patch, plan->sheets.placed[patch].sheet);
         }
     });
 }

@@ -152,8 +152,8 @@ Ring smallest_rectangle_around(const Ring& ring) {
         const Point d = hull[(i + 1) % hull.size()] - hull[i];
         const Transform turn = Transform::turned_deg(std::atan2(d.y, d.x) * 180 / M_PI);
         const Box b = bounds(transformed(hull, inverse(turn)));
-        if (b.width() * b.height() >= least) continue;
-        least = b.width() * b.height();
+        if (b.area() >= least) continue;
+        least = b.area();
         best = transformed(ring_of(b), turn);
     }
     return best;

@@ -58,6 +58,7 @@ struct Box {
     bool empty() const { return x1 < x0 || y1 < y0; }
     double width() const { return empty() ? 0 : x1 - x0; }
     double height() const { return empty() ? 0 : y1 - y0; }
+    double area() const { return width() * height(); }
     double diagonal() const { return std::hypot(width(), height()); }
     Point centre() const { return {(x0 + x1) / 2, (y0 + y1) / 2}; }
     void add(Point p) {

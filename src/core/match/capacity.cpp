@@ -230,12 +230,11 @@ NestPiece Capacity::piece_for(int paper, const LaidPatch& patch, const std::vect
     if (print.pin) {
         const auto at = std::find(sheets.begin(), sheets.end(), print.pin->sheet);
         if (at != sheets.end())
-            out.pins = {{static_cast<int>(at - sheets.begin()), print.pin->rotation_deg, print.pin->shift}};
+            out.pins = std::vector<NestPin>{
+                {static_cast<int>(at - sheets.begin()), print.pin->rotation_deg, print.pin->shift}};
     } else if (print.motif) {
         out.pins =
             motif_pins(paper, patch, *print.motif, turns.empty() ? std::vector<double>{0} : turns, sheets);
-        // No place at all is a place nowhere, not a place anywhere.
-        if (out.pins.empty()) out.pins = {{0, 0, {1e7, 1e7}}};
     } else if (print.tone && face.pattern == Pattern::Ombre) {
         out.band = band_for(info, face, patch.side, *print.tone, bounds(out.outline).centre());
     }

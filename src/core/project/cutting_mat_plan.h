@@ -3,7 +3,7 @@
 
 #include "core/project/plan.h"
 #include "core/project/project.h"
-#include "core/setout/cutting_mats.h"
+#include "core/sheets/cutting_mats.h"
 
 namespace zesty {
 

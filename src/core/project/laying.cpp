@@ -55,9 +55,9 @@ Box largest_left(const Region& leftovers) {
     Box best;
     for (const Polygon& p : leftovers) {
         // A polygon cannot hold a rectangle larger than itself, and they come largest first.
-        if (area(p) <= best.width() * best.height()) break;
+        if (area(p) <= best.area()) break;
         const Box one = largest_rectangle(p);
-        if (one.width() * one.height() > best.width() * best.height()) best = one;
+        if (one.area() > best.area()) best = one;
     }
     return best;
 }

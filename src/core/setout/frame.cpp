@@ -159,7 +159,7 @@ bool large_enough(const Page& page, const Polygon& sheet) {
     const Box b = bounds(sheet);
     constexpr double slack = 0.5;
     return b.width() >= page.width - slack && b.height() >= page.height - slack && sheet.holes.empty() &&
-           area(sheet) > 0.999 * b.width() * b.height();
+           area(sheet) > 0.999 * b.area();
 }
 
 std::optional<Polygon> left_of_frame_sheet(const Page& page, const Polygon& sheet) {

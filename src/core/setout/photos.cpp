@@ -137,7 +137,7 @@ int protected_part_at(const Photo& photo, Point on_page) {
     double least = std::numeric_limits<double>::infinity();
     for (std::size_t i = 0; i < photo.protected_parts.size(); ++i) {
         const Box& b = photo.protected_parts[i];
-        const double size = b.width() * b.height();
+        const double size = b.area();
         if (!b.contains(p) || size >= least) continue;
         best = static_cast<int>(i);
         least = size;
@@ -223,7 +223,7 @@ std::vector<Finding> photo_findings(const SetOutDecisions& decided, Units units,
         for (const Box& face : photo.protected_parts) {
             const auto hidden = intersect({outline_of(photo, face)}, *over);
             if (!hidden || area(*hidden) <= covered_at_all) continue;
-            const double share = area(*hidden) / (face.width() * face.height());
+            const double share = area(*hidden) / face.area();
             out.push_back(
                 {.code = Code::CoveredPart,
                  .title = "Something covers a face of " + name_of(photo, i),

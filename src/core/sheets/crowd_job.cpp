@@ -89,7 +89,7 @@ double axis_of(const Ring& ring) {
 }
 
 bool is_box(const Polygon& sheet, const Box& box) {
-    return sheet.holes.empty() && area(sheet) > (1 - 1e-9) * box.width() * box.height();
+    return sheet.holes.empty() && area(sheet) > (1 - 1e-9) * box.area();
 }
 
 } // namespace

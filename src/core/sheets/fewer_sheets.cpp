@@ -57,8 +57,9 @@ Less without(const NestJob& job, const NestResult& result, int closed, const std
         // An empty list means anywhere: a piece that may go nowhere else makes the sheet stay open.
         if (!p.sheets.empty() && still.empty()) return {};
         p.sheets = std::move(still);
-        for (NestPin& pin : p.pins) pin.sheet = now[pin.sheet];
-        std::erase_if(p.pins, [](const NestPin& pin) { return pin.sheet < 0; });
+        if (!p.pins) continue;
+        for (NestPin& pin : *p.pins) pin.sheet = now[pin.sheet];
+        std::erase_if(*p.pins, [](const NestPin& pin) { return pin.sheet < 0; });
     }
     for (NestPlacement p : result.placements) {
         if (p.sheet == closed) {

@@ -116,7 +116,7 @@ FirstLayout FirstLayouts::in_order(const std::vector<int>& order) const {
         for (int piece : order) {
             if (done[piece] || job_.pieces[piece].held() != held) continue;
             const bool placed =
-                job_.pieces[piece].pins.empty() && !stopped(stop_) && place(piece, sheets, used, out.result);
+                !job_.pieces[piece].pins && !stopped(stop_) && place(piece, sheets, used, out.result);
             if (placed)
                 out.placed_area += pieces_[piece].area;
             else

@@ -51,8 +51,8 @@ bool allowed(const NestPiece& piece, const NestPlacement& at) {
     if (!piece.sheets.empty() &&
         std::find(piece.sheets.begin(), piece.sheets.end(), at.sheet) == piece.sheets.end())
         return false;
-    if (!piece.pins.empty())
-        return std::any_of(piece.pins.begin(), piece.pins.end(), [&](const NestPin& pin) {
+    if (piece.pins)
+        return std::any_of(piece.pins->begin(), piece.pins->end(), [&](const NestPin& pin) {
             return pin.sheet == at.sheet && same_turn(pin.rotation_deg, at.rotation_deg) &&
                    distance(pin.shift, at.shift) < rounding;
         });
@@ -77,7 +77,7 @@ std::vector<NestPlacement> lay_pinned(const NestJob& job) {
     std::vector<std::vector<Laid>> on(job.sheets.size());
     for (std::size_t i = 0; i < job.pieces.size(); ++i) {
         const NestPiece& piece = job.pieces[i];
-        for (const NestPin& pin : piece.pins) {
+        for (const NestPin& pin : piece.pins.value_or(std::vector<NestPin>{})) {
             const NestPlacement at{static_cast<int>(i), pin.sheet, pin.rotation_deg, pin.shift};
             if (!allowed(piece, at)) continue;
             Laid laid(piece, at);

@@ -40,12 +40,13 @@ struct NestPiece {
     /// Sheets it may go on, as indices; empty for all.
     std::vector<int> sheets = {};
     std::vector<Polygon> together = {}; ///< more outlines, which keep their place beside the first
-    std::vector<NestPin> pins = {};     ///< the only places for it, the best first; empty for any
+    /// The only places for it, the best first; nothing for any, an empty list for nowhere.
+    std::optional<std::vector<NestPin>> pins = std::nullopt;
     std::optional<NestBand> band = std::nullopt;
     double worth = 1; ///< of its area, when it is weighed what finds no place
 
     /// Stays where it was put first.
-    bool held() const { return !pins.empty() || band.has_value() || !together.empty(); }
+    bool held() const { return pins.has_value() || band.has_value() || !together.empty(); }
 };
 
 struct NestSheet {

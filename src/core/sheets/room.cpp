@@ -31,7 +31,7 @@ std::vector<NestPlacement> beside(const NestJob& job, const NestResult& result, 
     around.pieces.clear();
     for (const NestPlacement& p : result.placements) {
         around.pieces.push_back(job.pieces[p.piece]);
-        around.pieces.back().pins = {{p.sheet, p.rotation_deg, p.shift}};
+        around.pieces.back().pins = std::vector<NestPin>{{p.sheet, p.rotation_deg, p.shift}};
     }
     around.attempts = attempts_beside;
     around.refinements = 0;
@@ -79,7 +79,7 @@ std::optional<NestResult> laid_with(const NestJob& job, const NestResult& result
 }
 
 double area_of(const Box& box) {
-    return box.width() * box.height();
+    return box.area();
 }
 
 double sum_of(const std::vector<Box>& boxes) {

@@ -2,7 +2,7 @@
 // The cutting mat as it will look: every piece where it is cut, loose pieces with their labels.
 
 #include "core/cutfile/insert_labels.h"
-#include "core/setout/cutting_mats.h"
+#include "core/sheets/cutting_mats.h"
 
 #include <QImage>
 #include <QPainter>

@@ -33,8 +33,8 @@ NestJob random_job(std::mt19937& random) {
     for (int s = 0; s < 2; ++s) job.sheets.push_back({{rectangle(0, 0, 120, 100), {}}, s});
     for (int k = 0; k < 14; ++k) {
         NestPiece p = box(between(8, 30), between(8, 30));
-        if (k == 0) p.pins = {{0, between(-90, 90), {between(30, 60), between(30, 60)}}};
-        if (k == 1) p.pins = {{1, 0, {between(0, 80), between(0, 60)}}, {0, 0, {80, 0}}};
+        if (k == 0) p.pins = std::vector<NestPin>{{0, between(-90, 90), {between(30, 60), between(30, 60)}}};
+        if (k == 1) p.pins = std::vector<NestPin>{{1, 0, {between(0, 80), between(0, 60)}}, {0, 0, {80, 0}}};
         if (k == 2 || k == 3)
             p.band =
                 NestBand{bounds(p.outline).centre(), Transform::turned_deg(between(0, 360))({1, 0}), 0, 0};
@@ -61,8 +61,8 @@ TEST(HeldPieces, PinnedPiecesLieExactlyThereAndTheOthersAround) {
         EXPECT_EQ(verify(job, r), "");
         const NestPlacement* first = placed(r, 0);
         ASSERT_TRUE(first);
-        EXPECT_EQ(first->shift, job.pieces[0].pins[0].shift);
-        EXPECT_EQ(first->rotation_deg, job.pieces[0].pins[0].rotation_deg);
+        EXPECT_EQ(first->shift, job.pieces[0].pins->front().shift);
+        EXPECT_EQ(first->rotation_deg, job.pieces[0].pins->front().rotation_deg);
         for (int banded : {2, 3}) {
             const NestPlacement* p = placed(r, banded);
             ASSERT_TRUE(p) << "there is room in the middle";
@@ -79,10 +79,10 @@ TEST(HeldPieces, APinOverAnotherOrOffTheSheetFindsNoPlace) {
     NestJob job;
     job.sheets = {{{rectangle(0, 0, 100, 100), {}}, 0}};
     job.pieces = {box(30, 30), box(30, 30), box(30, 30), box(30, 30)};
-    job.pieces[0].pins = {{0, 0, {10, 10}}};
-    job.pieces[1].pins = {{0, 0, {20, 20}}};
-    job.pieces[2].pins = {{0, 0, {85, 10}}};
-    job.pieces[3].pins = {{0, 0, {20, 20}}, {0, 0, {50, 50}}};
+    job.pieces[0].pins = std::vector<NestPin>{{0, 0, {10, 10}}};
+    job.pieces[1].pins = std::vector<NestPin>{{0, 0, {20, 20}}};
+    job.pieces[2].pins = std::vector<NestPin>{{0, 0, {85, 10}}};
+    job.pieces[3].pins = std::vector<NestPin>{{0, 0, {20, 20}}, {0, 0, {50, 50}}};
     const NestResult r = nest(job);
     EXPECT_EQ(r.unplaced, (std::vector<int>{1, 2}));
     EXPECT_EQ(placed(r, 3)->shift, (Point{50, 50})) << "the second of its pins";
@@ -95,9 +95,9 @@ TEST(HeldPieces, VerifyFindsWhatIsNotWhereItMust) {
     job.pieces = {box(30, 30)};
     const NestResult r{{{0, 0, 0, {10, 10}}}, {}};
     EXPECT_EQ(verify(job, r), "");
-    job.pieces[0].pins = {{0, 0, {11, 10}}};
+    job.pieces[0].pins = std::vector<NestPin>{{0, 0, {11, 10}}};
     EXPECT_NE(verify(job, r), "");
-    job.pieces[0].pins.clear();
+    job.pieces[0].pins.reset();
     job.pieces[0].band = NestBand{{15, 15}, {1, 0}, 40, 60};
     EXPECT_NE(verify(job, r), "");
     job.pieces[0].band->from = 20;
@@ -132,7 +132,7 @@ TEST(FewerSheets, ClosesTheSheetThatIsMissedLeast) {
     std::set<int> open;
     for (const NestPlacement& p : r.placements) open.insert(p.sheet);
     EXPECT_EQ(open, std::set<int>{0});
-    job.pieces[5].pins = {{2, 0, {40, 0}}};
+    job.pieces[5].pins = std::vector<NestPin>{{2, 0, {40, 0}}};
     const NestResult held = with_fewer_sheets(job, start, 20, {});
     EXPECT_EQ(placed(held, 5)->sheet, 2) << "a sheet with a pinned piece stays open";
     EXPECT_EQ(verify(job, held), "");

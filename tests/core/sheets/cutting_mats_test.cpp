@@ -3,7 +3,7 @@
 #include "core/geometry/measure.h"
 #include "core/project/cutting_mat_plan.h"
 #include "core/project/edits.h"
-#include "core/setout/cutting_mats.h"
+#include "core/sheets/cutting_mats.h"
 #include "support/lattice.h"
 #include "support/pages.h"
 

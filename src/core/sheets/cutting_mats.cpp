@@ -1,4 +1,4 @@
-#include "core/setout/cutting_mats.h"
+#include "core/sheets/cutting_mats.h"
 
 #include "core/geometry/measure.h"
 #include "core/sheets/nest.h"
@@ -9,7 +9,7 @@ namespace zesty {
 
 namespace {
 
-constexpr int attempts = 6;
+constexpr int layings_tried = 6;
 constexpr double mat_tolerance = 0.1;
 
 double longer_side(const CutFile& cut) {
@@ -52,7 +52,7 @@ std::vector<ToLay> fill_cutting_mat(const CutFile& cut, const std::vector<ToLay>
                                     std::vector<OnCuttingMat>& mat) {
     NestJob job;
     job.gap = size.gap;
-    job.attempts = attempts;
+    job.attempts = layings_tried;
     job.sheets.push_back({{ring_of(Box{0, 0, size.width, size.height}), {}}, 0});
     for (const ToLay& one : wanted) job.pieces.push_back(nest_piece(cut, one));
     const NestResult result = nest(job, stop);

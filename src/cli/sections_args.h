@@ -1,0 +1,19 @@
+#pragma once
+
+#include <string>
+#include <vector>
+
+namespace zesty::cli {
+
+/// Changes what Sections decides, then lists the sections.
+struct SectionsArgs {
+    std::string project;
+    std::string out;
+    std::string by, centre, lasso_box, foam, clearance, punches, lips;
+    int count = 3;
+    std::vector<std::string> group, ungroup, name, treat, method, lip, divide, undivide, order, bars;
+    bool punch_on_top = false, punch_behind = false, compare = false, advise = false;
+    bool json = false;
+};
+
+} // namespace zesty::cli

@@ -1,0 +1,350 @@
+#include "cli/set_out_edit.h"
+
+#include "cli/command.h"
+#include "cli/set_out_answers.h"
+#include "cli/set_out_args.h"
+#include "cli/typed.h"
+#include "core/geometry/measure.h"
+#include "core/project/edits.h"
+#include "core/project/planner.h"
+#include "core/setout/photo_fit.h"
+#include "core/setout/sizing.h"
+#include "io/drawing_import.h"
+#include "io/picture.h"
+#include "io/project_file.h"
+
+#include <algorithm>
+#include <iostream>
+#include <nlohmann/json.hpp>
+#include <sstream>
+
+namespace zesty::cli {
+
+namespace {
+
+/// Runs the checks of one command one after the other and keeps the first thing that is wrong.
+class SetOutEdit {
+public:
+    SetOutEdit(const SetOutArgs& args, Project& project, Planner& planner)
+        : a_(args), p_(project), planner_(planner) {}
+
+    Result<void> run() {
+        for (auto step :
+             {&SetOutEdit::page, &SetOutEdit::cut_list, &SetOutEdit::cut_parts, &SetOutEdit::cut_place,
+              &SetOutEdit::photo_list, &SetOutEdit::photo_place, &SetOutEdit::size})
+            if (auto r = (this->*step)(); !r) return r;
+        return {};
+    }
+
+    /// Index of the cut that is meant; -1 without cuts.
+    int cut() const {
+        return (a_.cut > 0 ? a_.cut - 1 : static_cast<int>(p_.set_out.cuts.size()) - 1) +
+               (a_.cut > 0 ? shadows_ : 0);
+    }
+
+private:
+    Result<void> page() {
+        if (!a_.page.empty()) {
+            const auto page = typed_page(a_.page);
+            if (!page) return tl::make_unexpected(page.error());
+            p_.set_out.page.width = page->width;
+            p_.set_out.page.height = page->height;
+        }
+        if (a_.spread) p_.set_out.page.spread = true;
+        if (a_.single) p_.set_out.page.spread = false;
+        if (a_.strips) p_.set_out.page.frame = FrameKind::Strips;
+        if (a_.whole_frame) p_.set_out.page.frame = FrameKind::Whole;
+        const auto gap = typed_length("--gap", a_.gap, 0, 1000);
+        const auto lip = typed_length("--glue-lip", a_.glue_lip, 0, 1000);
+        if (!gap) return tl::make_unexpected(gap.error());
+        if (!lip) return tl::make_unexpected(lip.error());
+        if (*gap) p_.set_out.page.gap = **gap;
+        if (*lip) p_.set_out.page.glue_lip = **lip;
+        if (!a_.reveal.empty()) {
+            const auto r = typed_lengths("--reveal", a_.reveal, 0, 1000);
+            if (!r) return tl::make_unexpected(r.error());
+            if (r->size() != 1 && r->size() != 4)
+                return fail(ErrorKind::BadInput, "--reveal: give one length, or left,top,right,bottom");
+            p_.set_out.page.reveal =
+                r->size() == 1 ? Sides::even(r->front()) : Sides{(*r)[0], (*r)[1], (*r)[2], (*r)[3]};
+        }
+        if (!a_.mat.empty()) {
+            const auto mat = typed_size("--cutting-mat", a_.mat, 10, 3000);
+            if (!mat) return tl::make_unexpected(mat.error());
+            p_.set_out.cutting_mat.width = mat->x;
+            p_.set_out.cutting_mat.height = mat->y;
+        }
+        if (a_.frame_paper.empty()) return {};
+        if (a_.frame_paper != "none" && (!p_.stash || p_.stash->find(a_.frame_paper) < 0))
+            return fail(ErrorKind::BadInput,
+                        "--frame-paper: there is no paper '" + a_.frame_paper + "' in the stash");
+        p_.set_out.page.frame_paper = a_.frame_paper == "none" ? "" : a_.frame_paper;
+        return {};
+    }
+
+    Result<void> cut_list() {
+        if (!a_.add.empty()) {
+            const auto square = typed_length("--square", a_.square, 2, 500);
+            if (!square) return tl::make_unexpected(square.error());
+            auto drawing = read_drawing(a_.add, square->value_or(0));
+            if (!drawing) return tl::make_unexpected(drawing.error());
+            const auto read = read_cut((*drawing)->drawing);
+            if (!read) return fail(read.error().kind, a_.add + ": " + read.error().message);
+            add_cut(p_, *drawing);
+            if ((*drawing)->drawing.size_real)
+                p_.set_out.cuts.back().place = {SizeRule::Width, read->box.width(), 0, false, {}};
+        }
+        if (a_.cut > static_cast<int>(p_.set_out.cuts.size()))
+            return fail(ErrorKind::BadInput,
+                        "--cut: there are only " + std::to_string(p_.set_out.cuts.size()) + " cuts");
+        if (cut() < 0)
+            return wants_cut() ? fail(ErrorKind::NothingToDo, "the page has no cut yet") : Result<void>{};
+        const int id = p_.set_out.cuts[cut()].id;
+        if (a_.copy || a_.facing) {
+            const auto now = planner_.shapes(p_);
+            if (!now) return tl::make_unexpected(now.error());
+            copy_cut(p_, id, a_.facing, now->set_out.each[cut()].cut_box.width() + mm_per_inch / 4);
+        }
+        if (a_.split && !split_layers(p_, id))
+            return fail(ErrorKind::NothingToDo, "--split: the drawing has one layer only");
+        const auto shadow = typed_length("--shadow", a_.shadow, 0.2, 20);
+        if (!shadow) return tl::make_unexpected(shadow.error());
+        if (*shadow) {
+            add_shadow(p_, id, **shadow);
+            ++shadows_; // it lies below, so that the cut is one higher now
+        }
+        if (a_.remove) remove_cut(p_, id);
+        return {};
+    }
+
+    bool wants_cut() const {
+        return a_.copy || a_.facing || a_.remove || a_.split || !a_.shadow.empty() || !a_.leave_out.empty() ||
+               !a_.only.empty() || !a_.layers.empty() || !a_.width.empty() || !a_.height.empty() ||
+               !a_.margin.empty() || !a_.frame_gap.empty() || !a_.at.empty() || a_.turn_deg || a_.mirror ||
+               !a_.size_for.empty();
+    }
+
+    Result<void> cut_parts() {
+        if (cut() < 0 || a_.remove) return {};
+        PlacedCut& c = p_.set_out.cuts[cut()];
+        if (!a_.layers.empty())
+            c.layers = a_.layers == "all" ? std::vector<std::string>{} : split(a_.layers, ',');
+        if (a_.all_pieces) c.left_out.clear();
+        if (a_.pieces_from_paper) c.pieces_from_paper = true;
+        if (a_.above_photos) c.above_photos = true;
+        if (a_.below_photos) c.above_photos = false;
+        if (a_.leave_out.empty() && a_.only.empty()) return reorder();
+        const auto count = planner_.piece_count(p_, cut());
+        if (!count) return tl::make_unexpected(count.error());
+        const int pieces = *count;
+        const bool only = !a_.only.empty();
+        const auto typed =
+            typed_numbers(only ? "--only" : "--leave-out", only ? a_.only : a_.leave_out, pieces);
+        if (!typed) return tl::make_unexpected(typed.error());
+        c.left_out.clear();
+        for (int i = 0; i < pieces; ++i)
+            if ((std::find(typed->begin(), typed->end(), i) != typed->end()) != only) c.left_out.push_back(i);
+        return reorder();
+    }
+
+    Result<void> reorder() {
+        const auto i = static_cast<std::size_t>(cut());
+        if (a_.raise && i + 1 < p_.set_out.cuts.size()) std::swap(p_.set_out.cuts[i], p_.set_out.cuts[i + 1]);
+        if (a_.lower && i > 0) std::swap(p_.set_out.cuts[i], p_.set_out.cuts[i - 1]);
+        return {};
+    }
+
+    Result<void> cut_place() {
+        if (cut() < 0 || a_.remove) return {};
+        CutPlacement& place = p_.set_out.cuts[cut()].place;
+        struct Rule {
+            const char* option;
+            const std::string& text;
+            SizeRule rule;
+            double least;
+        };
+        for (const Rule& r : {Rule{"--margin", a_.margin, SizeRule::Margin, -3000},
+                              Rule{"--frame-gap", a_.frame_gap, SizeRule::Frame, -3000},
+                              Rule{"--width", a_.width, SizeRule::Width, 1},
+                              Rule{"--height", a_.height, SizeRule::Height, 1}}) {
+            const auto length = typed_length(r.option, r.text, r.least, 3000);
+            if (!length) return tl::make_unexpected(length.error());
+            if (!*length) continue;
+            place.rule = r.rule;
+            place.length = **length;
+        }
+        if (a_.turn_deg) place.turn_deg = std::remainder(*a_.turn_deg, 360.0);
+        if (a_.mirror) place.mirrored = !place.mirrored;
+        if (a_.at.empty()) return {};
+        const auto at = typed_point("--at", a_.at, "give x,y from the top left of the page", 10000);
+        if (!at) return tl::make_unexpected(at.error());
+        const Point middle = place.rule == SizeRule::Frame ? base_of(p_.set_out.page).centre()
+                                                           : p_.set_out.page.whole().centre();
+        place.shift = *at - middle;
+        return {};
+    }
+
+    /// "Mia:4x6", "4x6in".
+    Result<Photo> typed_photo(const std::string& option, const std::string& text) const {
+        const For typed = typed_for(text);
+        const auto size = typed_size(option, typed.what, 1, 3000);
+        if (!size) return tl::make_unexpected(size.error());
+        Photo photo;
+        photo.name = typed.which;
+        photo.width = size->x;
+        photo.height = size->y;
+        photo.round = a_.photo_round;
+        photo.on_top = !a_.photo_behind;
+        photo.centre = p_.set_out.page.whole().centre();
+        return photo;
+    }
+
+    Result<void> photo_list() {
+        for (const std::string& text : a_.photos) {
+            const auto photo = typed_photo("--photo", text);
+            if (!photo) return tl::make_unexpected(photo.error());
+            if (a_.grid.empty()) {
+                p_.set_out.photos.push_back(*photo);
+                continue;
+            }
+            const auto gap = typed_length("--grid-gap", a_.grid_gap, 0, 1000);
+            const auto cells = split(a_.grid, 'x');
+            const auto columns =
+                cells.size() == 2
+                    ? typed_numbers("--grid", cells[0], 100)
+                    : Result<std::vector<int>>(fail(ErrorKind::BadInput, "--grid: such as 2x3"));
+            const auto rows = cells.size() == 2 ? typed_numbers("--grid", cells[1], 100) : columns;
+            if (!gap) return tl::make_unexpected(gap.error());
+            if (!columns) return tl::make_unexpected(columns.error());
+            if (!rows) return tl::make_unexpected(rows.error());
+            if (auto r = put_grid(p_.set_out, p_.units, *photo, columns->front() + 1, rows->front() + 1,
+                                  gap->value_or(0), a_.leave_free);
+                !r)
+                return fail(r.error().kind, "--grid: " + r.error().message);
+        }
+        return {};
+    }
+
+    Result<void> photo_picture(Photo& photo) const {
+        if (a_.photo_picture.empty()) return {};
+        if (a_.photo_picture == "none") {
+            photo.picture = {};
+            return {};
+        }
+        auto picture = brought_from(QString::fromStdString(a_.photo_picture));
+        if (!picture) return tl::make_unexpected(picture.error());
+        photo.picture = std::move(*picture);
+        return {};
+    }
+
+    bool changes_photo() const {
+        return !a_.photo_at.empty() || a_.photo_turn || !a_.protected_parts.empty() || a_.remove_photo ||
+               a_.photo_on_top || a_.photo_behind || !a_.photo_picture.empty();
+    }
+
+    Result<void> photo_place() {
+        const bool wanted = !a_.photo_at.empty() || a_.photo_turn || !a_.protected_parts.empty() ||
+                            a_.remove_photo || a_.photo > 0 || a_.photo_on_top || !a_.photo_picture.empty() ||
+                            (a_.photo_behind && a_.photos.empty());
+        if (!wanted) return {};
+        const int i = a_.photo > 0 ? a_.photo - 1 : static_cast<int>(p_.set_out.photos.size()) - 1;
+        if (i < 0 || i >= static_cast<int>(p_.set_out.photos.size()))
+            return fail(ErrorKind::BadInput, "--which-photo: there are only " +
+                                                 std::to_string(p_.set_out.photos.size()) + " photos");
+        Photo& photo = p_.set_out.photos[i];
+        if (a_.photo > 0 && !changes_photo())
+            return fail(ErrorKind::NothingToDo, "--which-photo: nothing is said about the photo");
+        if (a_.remove_photo) {
+            p_.set_out.photos.erase(p_.set_out.photos.begin() + i);
+            return {};
+        }
+        if (auto r = photo_picture(photo); !r) return r;
+        if (a_.photo_on_top) photo.on_top = true;
+        if (a_.photo_behind) photo.on_top = false;
+        if (a_.photo_turn) photo.turn_deg = std::remainder(*a_.photo_turn, 360.0);
+        if (!a_.photo_at.empty()) {
+            const auto at =
+                typed_point("--photo-at", a_.photo_at, "give x,y from the top left of the page", 10000);
+            if (!at) return tl::make_unexpected(at.error());
+            photo.centre = *at;
+        }
+        if (a_.protected_parts.empty()) return {};
+        const auto box = typed_lengths("--protect", a_.protected_parts, 0, 3000);
+        if (!box) return tl::make_unexpected(box.error());
+        if (box->size() != 4)
+            return fail(ErrorKind::BadInput, "--protect: give x,y,width,height from the photo's top left");
+        const Point corner{(*box)[0] - photo.width / 2, (*box)[1] - photo.height / 2};
+        photo.protected_parts.push_back({corner.x, corner.y, corner.x + (*box)[2], corner.y + (*box)[3]});
+        return {};
+    }
+
+    Result<void> size() {
+        if (a_.size_for.empty()) return {};
+        const auto plan = planner_.shapes(p_);
+        if (!plan) return tl::make_unexpected(plan.error());
+        const SetOut& now = plan->set_out.each[cut()];
+        const auto factor = wanted_factor(*plan, now);
+        if (!factor) return tl::make_unexpected(factor.error());
+        CutPlacement& place = p_.set_out.cuts[cut()].place;
+        place = resized(place, now, p_.set_out.page, *factor);
+        return {};
+    }
+
+    /// "bar=2mm", "bar=foam", "length=60mm:2.5in", "photo=7:4x6" or "photo=7:4x6:1/8" with the tuck.
+    Result<double> wanted_factor(const Plan& plan, const SetOut& now) const {
+        const auto equals = a_.size_for.find('=');
+        const std::string what = a_.size_for.substr(0, equals);
+        const std::string value = equals == std::string::npos ? "" : a_.size_for.substr(equals + 1);
+        const auto parts = split(value, ':');
+        if (what == "bar") {
+            for (const Holding& h : holdings())
+                if (value == h.key) return bar_factor(now, h.bar);
+            const auto bar = typed_length("--size-for bar", value, 0.05, 100);
+            if (!bar) return tl::make_unexpected(bar.error());
+            if (*bar) return bar_factor(now, **bar);
+        } else if (what == "length" && parts.size() == 2) {
+            const auto measured = typed_length("--size-for length", parts[0], 0.1, 3000);
+            const auto wanted = typed_length("--size-for length", parts[1], 0.1, 3000);
+            if (!measured) return tl::make_unexpected(measured.error());
+            if (!wanted) return tl::make_unexpected(wanted.error());
+            if (*measured && *wanted) return **wanted / **measured;
+        } else if (what == "photo" && (parts.size() == 2 || parts.size() == 3)) {
+            return photo_factor(plan, parts);
+        }
+        return fail(ErrorKind::BadInput,
+                    "--size-for: '" + a_.size_for +
+                        "' is none of bar=2mm, bar=foam, length=60mm:2.5in, photo=7:4x6");
+    }
+
+    static Result<double> bar_factor(const SetOut& now, double bar) {
+        const auto factor = growth_for_bar(now, bar);
+        if (!factor) return fail(ErrorKind::NothingToDo, "--size-for bar: the cut has no bars");
+        return *factor;
+    }
+
+    static Result<double> photo_factor(const Plan& plan, const std::vector<std::string>& parts) {
+        const auto print = typed_photo_size("--size-for photo", parts, plan, 5);
+        if (!print) return tl::make_unexpected(print.error());
+        // The print just fills the opening from behind, its edges tucked behind the bars.
+        const auto fit = cut_growth_for_covering(print->outline, print->size.x, print->size.y,
+                                                 print->tuck.value_or(mm_per_inch / 8));
+        if (!fit)
+            return fail(ErrorKind::NothingToDo, "--size-for photo: the print is smaller than its overlap");
+        return fit->factor;
+    }
+
+    const SetOutArgs& a_;
+    Project& p_;
+    Planner& planner_;
+    int shadows_ = 0;
+};
+
+} // namespace
+
+Result<int> edit_set_out(const SetOutArgs& args, Project& project, Planner& planner) {
+    SetOutEdit edit(args, project, planner);
+    if (auto r = edit.run(); !r) return tl::make_unexpected(r.error());
+    return edit.cut();
+}
+
+} // namespace zesty::cli

@@ -1,0 +1,20 @@
+#pragma once
+// The chapters of the printed guide, one file each. guide_pdf.cpp has the row of them in the order of the work.
+
+#include "io/guide/guide_paper.h"
+
+namespace zesty::guide {
+
+/// What is where.
+void print_key(GuidePaper& g);
+/// What has to be measured, ordered and cut before anything is glued; nothing where there is nothing.
+void print_preparation(GuidePaper& g);
+void print_cutting_mats(GuidePaper& g);
+/// Nothing where there are none.
+void print_loose_pieces(GuidePaper& g);
+/// Seen from the good side.
+void print_sheets(GuidePaper& g);
+/// Mirrored, for tracing on the back.
+void print_tracing_sheets(GuidePaper& g);
+
+} // namespace zesty::guide

@@ -1,0 +1,73 @@
+// What has to be measured, ordered and cut before anything is glued.
+
+#include "io/guide/chapters/chapters.h"
+
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
+#include "core/sections/hidden.h"
+#include "core/stash/side_names.h"
+#include "io/paint/cutting_mat_painter.h"
+#include "io/paint/page_painter.h"
+
+#include <algorithm>
+
+namespace zesty::guide {
+
+namespace {
+
+QString gluing_order(GuidePaper& g) {
+    std::vector<const Patch*> order;
+    for (const Patch& p : g.plan.sections.patches) order.push_back(&p);
+    std::sort(order.begin(), order.end(),
+              [](const Patch* a, const Patch* b) { return a->order < b->order; });
+    QStringList numbers;
+    for (const Patch* p : order) numbers << QString::number(p->opening + 1);
+    return numbers.join(", ");
+}
+
+/// What has to be measured, ordered and cut besides patches, and the order of gluing.
+std::vector<QString> to_prepare(GuidePaper& g) {
+    const auto words = [](const std::string& t) { return QString::fromStdString(t); };
+    std::vector<QString> out;
+    for (const std::string& t : g.plan.set_out.frame.to_cut) out.push_back(words(t));
+    for (const PhotoCount& c : g.plan.set_out.photo_sizes)
+        out.push_back(QString("Order %1 x %2.")
+                          .arg(c.count)
+                          .arg(words(c.round ? format_length(c.width, g.project.units) + " round"
+                                             : format_size(c.width, c.height, g.project.units))));
+    for (const Box& cell : g.plan.set_out.free_cells)
+        out.push_back("Cell left free in the grid of photos: " +
+                      words(format_size(cell.width(), cell.height(), g.project.units)) + ".");
+    for (const Finding& f : g.plan.findings)
+        if (goes_into_guide(f.code)) out.push_back(words(f.title + ". " + f.message));
+    const bool order_matters = g.project.sections.backing.lips == LipMode::Overlap ||
+                               !g.project.sections.divisions.empty() ||
+                               std::any_of(g.plan.sections.all.begin(), g.plan.sections.all.end(),
+                                           [](const Section& s) { return s.order != 0; });
+    if (order_matters && !g.plan.sections.patches.empty())
+        out.push_back("Glue in this order: " + gluing_order(g) + ".");
+    return out;
+}
+
+} // namespace
+
+void print_preparation(GuidePaper& g) {
+    const std::vector<QString> items = to_prepare(g);
+    if (items.empty()) return;
+    g.new_page(QString::fromStdString(g.project.title) + ": to prepare", "Before anything is glued.");
+    QRectF r = g.room();
+    double y = r.y();
+    for (const QString& item : items) {
+        const double height = 4.6 * (1 + std::floor(static_cast<double>(item.size()) / 105));
+        if (y + height > r.bottom()) {
+            g.new_page(QString::fromStdString(g.project.title) + ": to prepare, continued", "");
+            y = r.y();
+        }
+        g.pen(0.2);
+        g.painter.drawRect(QRectF(r.x(), y + 0.7, 3, 3));
+        g.text({r.x() + 6, y, r.width() - 6, height}, 3.4, item);
+        y += height + 2;
+    }
+}
+
+} // namespace zesty::guide

@@ -184,20 +184,20 @@ CLI::App* add_papers(CLI::App& app, PapersArgs& a) {
     c->add_flag("--no-gut", a.no_gut, "Leave the frame whole")->group("Papers");
     c->add_flag("--under-photos", a.under_photos, "Use what of the base lies under photos")->group("Papers");
     c->add_flag("--not-under-photos", a.not_under_photos, "Leave that in place")->group("Papers");
-    one("--slants", a.slants, "parallel:35, facing:35 or free: how stripes slant on the page", "Prints");
-    one("--slant", a.slant, "4:35 for one section, in degrees clockwise from level", "Prints");
-    one("--tone", a.tone, "4:0.3: how far from the light end an ombre is cut", "Prints");
-    one("--motif", a.motif, "4:40x60mm brings that point of the print to the middle of the opening",
-        "Prints");
-    one("--run-on", a.run_on, "The print runs on from patch to patch: 4,7", "Prints");
-    one("--reset-pattern", a.reset_pattern, "No wishes about the print any more: 4", "Prints");
+    one("--slants", a.slants, "parallel:35, facing:35 or free: how stripes slant on the page", "Patterns");
+    one("--slant", a.slant, "4:35 for one section, in degrees clockwise from level", "Patterns");
+    one("--tone", a.tone, "4:0.3: how far from the light end an ombre is cut", "Patterns");
+    one("--motif", a.motif, "4:40x60mm brings that point of the pattern to the middle of the opening",
+        "Patterns");
+    one("--run-on", a.run_on, "The pattern runs on from patch to patch: 4,7", "Patterns");
+    one("--reset-pattern", a.reset_pattern, "Resets slant, tone, motif and running on: 4", "Patterns");
     add_number(*c, "--drift", a.drift, "0 scatters papers over the page, 1 lets light drift into dark",
                drift_limits)
         ->group("Colours");
     one("--light", a.light, "Where the light end is: top, bottom, left or right", "Colours");
     one("--map", a.map, "What drift follows: gradient, zones or background", "Colours");
     one("--zones", a.zones, "Colours from the light end on: #f0e0b0,#3050a0", "Colours");
-    one("--weight", a.weight, "differ, spread, print, behind, photo or thrift: spread:1.5, from 0 to 2",
+    one("--weight", a.weight, "differ, spread, pattern, behind, photo or thrift: spread:1.5, from 0 to 2",
         "Colours");
     one("--pin", a.pin, "4 where it lies now, or 4:sheet:rotation:x,y", "Sheets");
     one("--unpin", a.unpin, "4,5 or all", "Sheets");

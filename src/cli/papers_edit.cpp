@@ -258,14 +258,14 @@ private:
         for (const std::string& text : a_.weight) {
             const auto parts = split(text, ':');
             MatchWeights& w = p_.match.style.weights;
-            const std::map<std::string, double*> all{{"differ", &w.differ}, {"spread", &w.spread},
-                                                     {"print", &w.pattern}, {"behind", &w.behind},
-                                                     {"photo", &w.photo},   {"thrift", &w.thrift}};
+            const std::map<std::string, double*> all{{"differ", &w.differ},   {"spread", &w.spread},
+                                                     {"pattern", &w.pattern}, {"behind", &w.behind},
+                                                     {"photo", &w.photo},     {"thrift", &w.thrift}};
             const auto which = all.find(parts[0]);
             if (which == all.end() || parts.size() != 2)
                 return fail(ErrorKind::BadInput, "--weight: '" + text +
                                                      "' is not like spread:1.5; there are differ, spread, "
-                                                     "print, behind, photo and thrift");
+                                                     "pattern, behind, photo and thrift");
             const auto n = typed_number("--weight", parts[1], {0, 2});
             if (!n) return tl::make_unexpected(n.error());
             *which->second = *n;

@@ -108,8 +108,7 @@ static int run(const SectionsArgs& args) {
 namespace {
 
 CLI::App* add_sections(CLI::App& app, SectionsArgs& a) {
-    auto* c = app.add_subcommand("sections",
-                                 "Group, divide and treat openings, and compare the ways of backing them");
+    auto* c = app.add_subcommand("sections", "Group, divide and treat openings, and compare backing methods");
     c->add_option("PROJECT", a.project, ".zesty file")->required();
     c->add_option("--out", a.out, "Write here instead of the project");
     c->add_option("--by", a.by, "Group by twins, sizes, bands, rings, rows or cuts")->group("Grouping");
@@ -120,7 +119,7 @@ CLI::App* add_sections(CLI::App& app, SectionsArgs& a) {
     c->add_option("--group-in", a.lasso_box, "Groups what lies in x,y,x,y")->group("Grouping");
     c->add_option("--group", a.group, "Makes openings one section: 1,4-6")->group("Grouping");
     c->add_option("--ungroup", a.ungroup, "Takes sections apart")->group("Grouping");
-    c->add_option("--name", a.name, "3:roofs")->group("Grouping");
+    c->add_option("--name", a.name, "3:tail bows")->group("Grouping");
     c->add_option("--order", a.order, "When it is glued: 3:1")->group("Grouping");
     c->add_option("--divide", a.divide, "7:bands:4, 7:line:30, 7:grid:3x2, 7:rings:3, base:rays:8")
         ->group("Dividing");

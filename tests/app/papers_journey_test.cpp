@@ -361,7 +361,8 @@ TEST(PaperPart, KeepsPapersInTheUsersOwnDatabaseAndTakesThemOut) {
 
 TEST(Drawer, ShowsWhatOtherPagesHaveReserved) {
     Bench bench;
-    bench.open(demo::project());
+    ASSERT_TRUE(QFile::copy(demo::project(), bench.folder("own.zesty")));
+    bench.open(bench.folder("own.zesty"));
     bench.key(Qt::Key_3, Qt::ControlModifier);
     bench.window().findChild<PapersPanel*>()->choose(PapersPanel::Paper);
     bench.settle();

@@ -186,8 +186,8 @@ TEST(SetOutJourney, SizesComeFromTheLadderABarOrAMeasuredLength) {
     type(bench, "Length it should have", "2 in");
     EXPECT_NEAR(box().width(), width * 50.8 / measured, 0.5);
     EXPECT_FALSE(bench.state().measured());
-    press(bench, "Count");
-    EXPECT_TRUE(bench.window().findChild<QLabel*>("mat")->text().startsWith("Fit on the mat: "));
+    press(bench, "How many fit?");
+    EXPECT_TRUE(bench.window().findChild<QLabel*>("mat")->text().startsWith("Fit on the cutting mat: "));
     // The mat is on show with the cut on it, until Escape.
     ASSERT_TRUE(bench.state().cutting_mats());
     EXPECT_FALSE(bench.page().isVisible());
@@ -195,8 +195,8 @@ TEST(SetOutJourney, SizesComeFromTheLadderABarOrAMeasuredLength) {
     EXPECT_FALSE(bench.state().cutting_mats());
     EXPECT_TRUE(bench.page().isVisible());
     type(bench, "Width of the cutting mat", "4 in");
-    press(bench, "Lay the page");
-    EXPECT_TRUE(bench.window().findChild<QLabel*>("mat")->text().contains("larger than the mat"));
+    press(bench, "Show the cutting mats");
+    EXPECT_TRUE(bench.window().findChild<QLabel*>("mat")->text().contains("larger than the cutting mat"));
 }
 
 TEST(SectionsJourney, OpeningsAreDrawnRoundGroupedTreatedAndDivided) {
@@ -250,11 +250,11 @@ TEST(SectionsJourney, OpeningsAreDrawnRoundGroupedTreatedAndDivided) {
     EXPECT_TRUE(bench.document().project().sections.divisions.empty());
 }
 
-TEST(SectionsJourney, WaysAreComparedAndChosen) {
+TEST(SectionsJourney, MethodsAreComparedAndChosen) {
     Bench bench;
     bench.open(demo::project());
     bench.key(Qt::Key_2, Qt::ControlModifier);
-    press(bench, "Ways");
+    press(bench, "Method");
     bench.state().select({10});
     bench.settle();
     int figures = 0;
@@ -278,7 +278,7 @@ TEST(SectionsJourney, WaysAreComparedAndChosen) {
 TEST(SetOutJourney, PhotosComeBeforeTheCutAndInGrids) {
     Bench bench;
     press(bench, "Photos");
-    press(bench, "Put on the page");
+    press(bench, "Add photo");
     ASSERT_EQ(bench.document().project().set_out.photos.size(), 1u);
     // The page is there although no drawing is.
     const Point before = bench.document().project().set_out.photos[0].centre;
@@ -291,7 +291,7 @@ TEST(SetOutJourney, PhotosComeBeforeTheCutAndInGrids) {
     EXPECT_FALSE(bench.document().project().set_out.photos[0].on_top);
     press(bench, "A face");
     EXPECT_EQ(bench.document().project().set_out.photos[0].protected_parts.size(), 1u);
-    press(bench, "Take off");
+    press(bench, "Remove from page");
     EXPECT_TRUE(bench.document().project().set_out.photos.empty());
     for (QComboBox* c : bench.window().findChildren<QComboBox*>())
         if (c->accessibleName() == "Size of a new photo") c->setCurrentText("3 x 4 in");
@@ -299,7 +299,7 @@ TEST(SetOutJourney, PhotosComeBeforeTheCutAndInGrids) {
     EXPECT_EQ(bench.document().project().set_out.photos.size(), 3u);
     ASSERT_EQ(bench.plan().set_out.free_cells.size(), 1u);
     EXPECT_NEAR(bench.plan().set_out.free_cells[0].width(), 76.2, 1e-6);
-    EXPECT_TRUE(bench.window().findChild<QLabel*>("prints")->text().startsWith("Prints: 3 of 3 x 4 in"));
+    EXPECT_TRUE(bench.window().findChild<QLabel*>("prints")->text().startsWith("Order: 3 of 3 x 4 in"));
     EXPECT_TRUE(told(bench, Code::FreeCell));
 }
 
@@ -478,7 +478,7 @@ TEST(SectionsJourney, SingleBarsDoOtherwiseThanThePage) {
     Bench bench;
     bench.open(demo::project());
     bench.key(Qt::Key_2, Qt::ControlModifier);
-    press(bench, "Ways");
+    press(bench, "Method");
     auto* says = bench.window().findChild<QLabel*>("bars");
     EXPECT_TRUE(says->text().startsWith("Select openings"));
     const Bar bar =

@@ -138,12 +138,12 @@ TEST(SectionsPanel, NamesLipsAndTreatmentsGoToTheSelectedSections) {
     EXPECT_GE(bench.state().selected().size(), 2u) << "the two wings of a bow are twins";
 }
 
-TEST(PapersPanel, OffersOtherPapersAndKeepsWhatIsGiven) {
+TEST(PapersPanel, OffersOtherPapersAndLocksWhatIsGiven) {
     Bench bench;
     bench.open(demo::project());
     bench.key(Qt::Key_3, Qt::ControlModifier);
     bench.click(17);
-    QPushButton* keep = button(bench.window(), "Keep");
+    QPushButton* keep = button(bench.window(), "Lock");
     EXPECT_FALSE(keep->isChecked());
     QTest::mouseClick(keep, Qt::LeftButton);
     EXPECT_TRUE(bench.document().project().match.choice(17).locked);

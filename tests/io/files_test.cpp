@@ -198,6 +198,41 @@ TEST(ProjectFile, AFileOfFormatFourOpensWithItsDecisions) {
     EXPECT_TRUE(*project_from(*project_bytes(*p), "x.zesty") == *p);
 }
 
+TEST(ProjectFile, AFileOfFormatFiveOpensWithItsDecisions) {
+    const auto p = open_project(QString(ZESTY_DEMO_FOLDER) + "/../tests/samples/project-5.zesty");
+    ASSERT_TRUE(p) << p.error().message;
+    EXPECT_EQ(p->set_out.cuts.size(), 2u);
+    EXPECT_EQ(p->set_out.next_cut, 2) << "ids go on above those in use";
+    EXPECT_NEAR(p->set_out.page.reveal.bottom, 6.35, 1e-9);
+    EXPECT_EQ(p->set_out.cutting_mat.width, 254);
+    ASSERT_EQ(p->set_out.photos.size(), 1u);
+    EXPECT_EQ(p->set_out.photos[0].protected_parts.size(), 1u);
+    EXPECT_EQ(p->sections.backing.method, BackingMethod::TraceAndTrim);
+    EXPECT_EQ(p->sections.backing.lips, LipMode::Overlap);
+    EXPECT_EQ(p->sections.backing.punches.size(), 2u);
+    EXPECT_EQ(p->sections.lip, 2);
+    EXPECT_EQ(p->sections.bars.at({Spot(0), Spot(1)}), LipMode::Meet);
+    EXPECT_EQ(p->sections.divisions.at(Spot(6)).count, 3);
+    EXPECT_EQ(p->sections.groups, (std::vector<std::vector<Spot>>{{Spot(2), Spot(3)}}));
+    EXPECT_EQ(p->sections.choice(Spot(2)).name, "tail bows");
+    EXPECT_EQ(p->sections.choice(Spot(4)).treatment, Treatment::Open);
+    EXPECT_EQ(p->sections.choice(Spot(8)).method, BackingMethod::Punches);
+    EXPECT_EQ(p->sections.choice(Spot(8)).order, 2);
+    const PaperChoice& bows = p->match.choice(Spot(2));
+    EXPECT_TRUE(bows.paper == "barley" && bows.side == Side::B && bows.locked && bows.pattern.run_on);
+    EXPECT_EQ(p->match.choice(Spot(10)).never, std::vector<std::string>{"hedge"});
+    EXPECT_EQ(p->match.choice(Spot(11)).same_as, Spot(9));
+    EXPECT_EQ(p->match.choice(Spot(9)).pattern.slant_deg, 20);
+    EXPECT_EQ(p->match.style.weights.pattern, 0.5);
+    EXPECT_EQ(p->match.style.map, ToneMap::Zones);
+    EXPECT_EQ(p->match.roles.at("hedge"), PaperRole::Tie);
+    EXPECT_EQ(p->match.apart.size(), 1u);
+    EXPECT_EQ(p->match.slants, (Slants{SlantRule::Facing, 30}));
+    EXPECT_EQ(p->sheets.reserved.size(), 1u);
+    EXPECT_EQ(p->sheets.pins.at(Spot(9)).sheet, "hedge#1");
+    EXPECT_TRUE(*project_from(*project_bytes(*p), "x.zesty") == *p);
+}
+
 TEST(ProjectFile, PicturesOfPhotosAndWishesComeBack) {
     Project p = *open_project(demo::project());
     QFile file(demo::file("photos/kite-day.png"));

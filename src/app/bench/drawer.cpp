@@ -39,7 +39,7 @@ Swatch::Swatch(int paper, BenchState& state, Document& document, QWidget* parent
     if (const Paper* p = this->paper()) {
         setAccessibleName(words(p->name));
         setToolTip(
-            QString("%1: %2 print, %3, at its true size\nDrag to an opening, or pick it and press Return%4")
+            QString("%1: %2 pattern, %3, at its true size\nDrag to an opening, or pick it and press Return%4")
                 .arg(words(p->name), name_of(p->pattern),
                      p->direction == Direction::Free   ? "any way up"
                      : p->direction == Direction::Half ? "may lie upside down"

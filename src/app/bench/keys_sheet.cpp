@@ -9,6 +9,10 @@
 
 namespace zesty {
 
+namespace {
+constexpr int columns = 4;
+}
+
 KeysSheet::KeysSheet(QWidget* parent) : QWidget(parent) {
     setAccessibleName("Sheet of keys");
     hide();
@@ -22,7 +26,7 @@ void KeysSheet::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), QColor(38, 36, 43, 90));
-    QRectF sheet(0, 0, std::min(1080, width() - 32), std::min(560, height() - 32));
+    QRectF sheet(0, 0, std::min(1240, width() - 24), std::min(620, height() - 24));
     sheet.moveCenter(QRectF(rect()).center());
     p.setPen(Qt::NoPen);
     p.setBrush(theme::paper);
@@ -30,18 +34,25 @@ void KeysSheet::paintEvent(QPaintEvent*) {
     p.setPen(theme::ink);
     p.setFont(theme::font(theme::Text::Title));
     p.drawText(sheet.adjusted(24, 18, 0, 0), Qt::AlignLeft | Qt::AlignTop, "Keys");
-    const double column = (sheet.width() - 40) / 3;
+    const double column = (sheet.width() - 40) / columns;
     const double first_line = sheet.y() + 52;
     double x = sheet.x() + 24;
     double y = first_line;
     QString chapter;
+    double key_width = 0;
+    const QFontMetricsF metrics(theme::font(theme::Text::Small, true));
+    for (const ActionRow& row : action_table())
+        key_width = std::max(
+            key_width, metrics.horizontalAdvance(QKeySequence(row.key).toString(QKeySequence::NativeText)));
+    key_width += 6;
     const auto line = [&](const QString& key, const QString& text) {
         p.setFont(theme::font(theme::Text::Small, true));
         p.setPen(theme::zest_text);
-        p.drawText(QRectF(x, y, 94, 20), Qt::AlignLeft | Qt::AlignVCenter, key);
+        p.drawText(QRectF(x, y, key_width, 20), Qt::AlignLeft | Qt::AlignVCenter, key);
         p.setFont(theme::font(theme::Text::Small));
         p.setPen(theme::ink);
-        p.drawText(QRectF(x + 96, y, column - 100, 20), Qt::AlignLeft | Qt::AlignVCenter, text);
+        p.drawText(QRectF(x + key_width + 4, y, column - key_width - 12, 20),
+                   Qt::AlignLeft | Qt::AlignVCenter, text);
         y += 20;
     };
     const auto rows_of = [](const QString& name) {

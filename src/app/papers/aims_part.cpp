@@ -25,7 +25,7 @@ struct Aim {
 constexpr std::array aims{
     Aim{"Neighbours differ", "Papers side by side look different", &MatchWeights::differ},
     Aim{"Spread out", "Every paper all over the page, no colour too much in one spot", &MatchWeights::spread},
-    Aim{"Print fits opening", "Large prints in large openings, and stripes side by side the same way",
+    Aim{"Pattern fits opening", "Large patterns in large openings, and stripes side by side the same way",
         &MatchWeights::pattern},
     Aim{"Stands out", "Papers stand out from the cut and the base", &MatchWeights::behind},
     Aim{"Clear of photo", "Papers beside a photo keep clear of its colours", &MatchWeights::photo},

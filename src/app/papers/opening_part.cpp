@@ -28,12 +28,12 @@ OpeningPart::OpeningPart(Document& document, BenchState& state, Actions& actions
     auto* r = row(QString());
     r->addWidget(button(Act::Give, "Give picked paper"));
     r->addWidget(button(Act::TakeAway, "Take away"));
-    lock_ = new QPushButton("Keep", this);
+    lock_ = new QPushButton("Lock", this);
     lock_->setObjectName("keep");
     lock_->setCheckable(true);
     lock_->setProperty("segment", true);
-    lock_->setAccessibleName("Keep this paper when proposing");
-    lock_->setToolTip("Keep this paper when proposing: what you give by hand is kept");
+    lock_->setAccessibleName("Lock this paper");
+    lock_->setToolTip("Proposals leave a locked paper alone; what you give by hand is locked");
     connect(lock_, &QPushButton::clicked, this, &OpeningPart::lock_changed);
     r->addWidget(lock_);
     r->addStretch(1);
@@ -85,8 +85,8 @@ void OpeningPart::build_rules() {
     };
     same_ = rule("Same", "All selected get whatever paper the first gets",
                  [follow] { follow("The same paper", false); });
-    facing_ = rule("Facing", "The same paper, stripes slanting the other way",
-                   [follow] { follow("Facing papers", true); });
+    facing_ = rule("Mirrored", "The same paper, stripes slanting the other way",
+                   [follow] { follow("Same paper, mirrored", true); });
     own_ = rule("No rules", "A paper of their own, and any paper again", [this] {
         change("No rules", [](PaperChoice& c) {
             c.same_as.reset();
@@ -106,21 +106,21 @@ void OpeningPart::build_pattern() {
     slant_->setFixedWidth(52);
     slant_->setObjectName("slant");
     slant_->setPlaceholderText("deg");
-    slant_->setAccessibleName("Slant of the print in degrees, clockwise from level");
-    slant_->setToolTip("Slant of the print in degrees, clockwise from level; empty for any");
+    slant_->setAccessibleName("Slant of the pattern in degrees, clockwise from level");
+    slant_->setToolTip("Slant of the pattern in degrees, clockwise from level; empty for any");
     slant_->setValidator(new QDoubleValidator(-360, 360, 1, slant_));
     connect(slant_, &QLineEdit::editingFinished, this, [this] {
         const std::optional<double> deg =
             slant_->text().isEmpty() ? std::nullopt : std::optional(slant_->text().toDouble());
-        change("Slant of the print", [&](PaperChoice& c) { c.pattern.slant_deg = deg; });
+        change("Slant of the pattern", [&](PaperChoice& c) { c.pattern.slant_deg = deg; });
     });
     r->addWidget(slant_);
     run_on_ = new QPushButton("Run on", this);
     run_on_->setCheckable(true);
     run_on_->setProperty("segment", true);
-    run_on_->setToolTip("The print runs on from patch to patch of the section");
+    run_on_->setToolTip("The pattern runs on from patch to patch of the section");
     connect(run_on_, &QPushButton::clicked, this, [this](bool on) {
-        change(on ? "Let the print run on" : "No need to run on",
+        change(on ? "Let the pattern run on" : "Let the pattern break under the bars",
                [&](PaperChoice& c) { c.pattern.run_on = on; });
     });
     r->addWidget(run_on_);
@@ -129,16 +129,16 @@ void OpeningPart::build_pattern() {
     move_->setProperty("segment", true);
     move_->setObjectName("move-print");
     move_->setToolTip(
-        "Drag the print in an opening, or push it with the arrow keys: the patch is cut where it "
+        "Drag the pattern in an opening, or push it with the arrow keys: the patch is cut where it "
         "looks like that");
     connect(move_, &QPushButton::clicked, this, [this](bool on) {
         state_.set_tool(on ? BenchState::Tool::MovePattern : BenchState::Tool::None);
     });
     r->addWidget(move_);
-    plain_ = new QPushButton("Plain", this);
-    plain_->setToolTip("No wishes about the print any more");
+    plain_ = new QPushButton("Reset", this);
+    plain_->setToolTip("Resets slant, tone, motif and running on");
     connect(plain_, &QPushButton::clicked, this,
-            [this] { change("No wishes about the print", [](PaperChoice& c) { c.pattern = {}; }); });
+            [this] { change("Reset the pattern", [](PaperChoice& c) { c.pattern = {}; }); });
     r->addWidget(plain_);
     r->addStretch(1);
 }
@@ -251,7 +251,7 @@ void OpeningPart::refresh() {
     const int paper = plan->papers.of_section[section];
     QString has = !takes_paper(s.treatment)
                       ? (s.treatment == Treatment::Open ? "Left open: the base shows."
-                                                        : "A print goes behind it, no paper.")
+                                                        : "A photo goes behind it, no paper.")
                   : state_.selected().size() > 1 ? "Giving a paper gives it to all of them."
                                                  : about_opening(project, *plan, opening).section(": ", 1);
     if (choice.same_as)

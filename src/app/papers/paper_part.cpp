@@ -31,6 +31,9 @@ PaperPart::PaperPart(Document& document, BenchState& state, Actions& actions, Wo
     auto* outer = column_;
     column_ = facts;
     build_facts();
+    build_pattern();
+    build_wishes();
+    build_place();
     build_stock();
     column_ = outer;
     build_files();
@@ -91,15 +94,18 @@ void PaperPart::build_facts() {
     side_b_->setToolTip("A picture of side B: the sheet alone, edge to edge");
     connect(side_b_, &QPushButton::clicked, this, [this] { emit ask_picture(PictureFor::SideB); });
     r->addWidget(side_b_);
-    r = row("Print");
+}
+
+void PaperPart::build_pattern() {
+    auto* r = row("Pattern");
     pattern_ = new QComboBox(this);
     pattern_->setObjectName("paper-pattern");
-    pattern_->setAccessibleName("Kind of print");
+    pattern_->setAccessibleName("Kind of pattern");
     for (const Pattern p :
          {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre, Pattern::Picture})
         pattern_->addItem(name_of(p));
     connect(pattern_, &QComboBox::activated, this, [this](int i) {
-        change_face("Kind of print", [i](PaperFace& f) { f.pattern = static_cast<Pattern>(i); });
+        change_face("Kind of pattern", [i](PaperFace& f) { f.pattern = static_cast<Pattern>(i); });
     });
     r->addWidget(pattern_, 1);
     direction_ = new QComboBox(this);
@@ -110,10 +116,10 @@ void PaperPart::build_facts() {
     });
     r->addWidget(direction_, 1);
     r = row("Repeats");
-    repeat_ = new LengthEdit("After which the print begins anew", 0, 1000, this);
+    repeat_ = new LengthEdit("After which the pattern begins anew", 0, 1000, this);
     repeat_->setFixedWidth(78);
     connect(repeat_, &LengthEdit::length_entered, this, [this](double mm) {
-        change_face("After what the print repeats", [mm](PaperFace& f) { f.repeat = mm; });
+        change_face("After what the pattern repeats", [mm](PaperFace& f) { f.repeat = mm; });
     });
     r->addWidget(repeat_);
     auto* trimmed = new QLabel("strip", this);
@@ -126,7 +132,10 @@ void PaperPart::build_facts() {
             [this](double mm) { change("Branding strip", [mm](Paper& p) { p.strip = mm; }); });
     r->addWidget(strip_);
     r->addStretch(1);
-    r = row("Wanted");
+}
+
+void PaperPart::build_wishes() {
+    auto* r = row("Wanted");
     role_ = new QComboBox(this);
     role_->setObjectName("paper-role");
     role_->setAccessibleName("What the paper is wanted for");
@@ -156,7 +165,10 @@ void PaperPart::build_facts() {
         });
     });
     r->addWidget(apart_, 1);
-    r = row("Kept in");
+}
+
+void PaperPart::build_place() {
+    auto* r = row("Kept in");
     kept_in_ = new QLineEdit(this);
     kept_in_->setAccessibleName("Where the paper is kept");
     connect(kept_in_, &QLineEdit::editingFinished, this, [this] {

@@ -34,6 +34,9 @@ signals:
 private:
     void refresh() override;
     void build_facts();
+    void build_pattern();
+    void build_wishes();
+    void build_place();
     void build_stock();
     void build_files();
     void show_stock(const Paper& paper);

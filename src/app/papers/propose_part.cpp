@@ -163,7 +163,7 @@ void ProposePart::build_offer() {
     look_->setObjectName("look-closer");
     ways->addWidget(look_);
     ways->addWidget(button(Act::NextProposal, "Next"));
-    ways->addWidget(button(Act::Clear, "Put back"));
+    ways->addWidget(button(Act::Clear, "Discard"));
     ways->addStretch(1);
     o->addLayout(ways);
     auto* compared = new QHBoxLayout;

@@ -41,7 +41,7 @@ void GroupingPart::build_section() {
     auto* r = row("Name");
     name_ = new QLineEdit(this);
     name_->setAccessibleName("Name of the section");
-    name_->setPlaceholderText("such as roofs or sky");
+    name_->setPlaceholderText("such as tail bows or sky");
     name_->setMaxLength(60);
     connect(name_, &QLineEdit::editingFinished, this, [this] {
         const auto sections = selected_sections();

@@ -21,7 +21,7 @@ MethodsPart::MethodsPart(Document& document, BenchState& state, Actions& actions
     take_advice_ = new QPushButton("Take it", this);
     connect(take_advice_, &QPushButton::clicked, this, [this] { give_selection(advised_.method); });
     like_page_ = new QPushButton("Like the page", this);
-    like_page_->setToolTip("Backs the selection the way the whole page is backed");
+    like_page_->setToolTip("Backs the selection by the method of the whole page");
     connect(like_page_, &QPushButton::clicked, this, [this] { give_selection(std::nullopt); });
     r->addWidget(take_advice_);
     r->addWidget(like_page_);
@@ -51,7 +51,7 @@ void MethodsPart::build_table() {
         row.name = new QRadioButton(name.at(0).toUpper() + name.mid(1), this);
         row.name->setToolTip("Backs the whole page with " + name);
         connect(row.name, &QRadioButton::clicked, this, [this, i] {
-            document_.change("Back the page another way",
+            document_.change("Choose a backing method",
                              [&](Project& p) { p.sections.backing.method = static_cast<BackingMethod>(i); });
         });
         grid->addWidget(row.name, i + 1, 0);
@@ -113,7 +113,7 @@ void MethodsPart::build_rules() {
 void MethodsPart::give_selection(std::optional<BackingMethod> method) {
     const Plan* plan = state_.plan();
     if (!plan) return;
-    document_.change("Back the selection another way", [&](Project& p) {
+    document_.change("Choose a backing method for the selection", [&](Project& p) {
         change_sections(p, plan->spots_of({state_.selected().begin(), state_.selected().end()}),
                         [&](SectionChoice& c) { c.method = method; });
     });
@@ -186,7 +186,7 @@ void MethodsPart::show_advice() {
     take_advice_->setEnabled(one);
     like_page_->setEnabled(one);
     if (!one) {
-        advice_->setText("Select an opening to hear which way suits it.");
+        advice_->setText("Select an opening to see which method suits it.");
         return;
     }
     const int o = *state_.selected().begin();

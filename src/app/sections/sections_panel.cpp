@@ -8,7 +8,7 @@ namespace zesty {
 
 SectionsPanel::SectionsPanel(Document& document, BenchState& state, Actions& actions, Worker& worker,
                              QWidget* parent)
-    : PanelOfParts("What goes behind?", {"Sections", "Divide", "Ways"}, parent) {
+    : PanelOfParts("What goes behind?", {"Sections", "Divide", "Method"}, parent) {
     divide_ = new DividePart(document, state, actions, this);
     add(new GroupingPart(document, state, actions, this));
     add(divide_);

@@ -100,7 +100,8 @@ void CutsPart::build_list() {
     auto* r = row(QString());
     r->addWidget(button(Act::AddCut, "Add"));
     r->addWidget(button(Act::CopyCut, "Copy"));
-    r->addWidget(button(Act::FaceCut, "Facing"));
+    r->addWidget(button(Act::FaceCut, "Mirrored copy"));
+    r = row(QString());
     auto* pieces = new QPushButton("Pieces", this);
     pieces->setAccessibleName("Pieces, layers and shadow of the cut");
     pieces->setToolTip("Which pieces and layers are used, whether they are cut from papers, and the shadow");
@@ -108,7 +109,7 @@ void CutsPart::build_list() {
     pieces->setMenu(menu);
     connect(menu, &QMenu::aboutToShow, this, [this, menu] { emit pieces_wanted(menu); });
     r->addWidget(pieces);
-    r->addWidget(button(Act::TakeOff, "Off"));
+    r->addWidget(button(Act::TakeOff, "Remove from page"));
     r->addStretch(1);
 }
 

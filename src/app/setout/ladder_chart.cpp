@@ -89,7 +89,18 @@ void LadderChart::paintEvent(QPaintEvent*) {
         return;
     }
     const QRectF p = plot();
-    // Where trouble starts: below each line the bar is too thin for what the line names.
+    paint_holdings(painter, p);
+    paint_ladder(painter, p);
+    paint_sizes(painter, paint_lanes(painter, p));
+    if (hasFocus()) {
+        painter.setPen(QPen(theme::zest, 1.5));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRoundedRect(p, theme::radius, theme::radius);
+    }
+}
+
+/// Where trouble starts: below each line the bar is too thin for what the line names.
+void LadderChart::paint_holdings(QPainter& painter, const QRectF& p) const {
     painter.setPen(Qt::NoPen);
     painter.setBrush(theme::card);
     painter.drawRoundedRect(p, theme::radius, theme::radius);
@@ -105,7 +116,10 @@ void LadderChart::paintEvent(QPaintEvent*) {
         painter.drawText(QRectF(p.right() + 4, y - 8, 60, 16), Qt::AlignLeft | Qt::AlignVCenter,
                          QString(h.key) + " " + QString::number(h.bar, 'f', 1));
     }
-    // A ladder leans against the bars: one rung for each size.
+}
+
+/// A ladder leans against the bars: one rung for each size.
+void LadderChart::paint_ladder(QPainter& painter, const QRectF& p) const {
     QPainterPath rail;
     for (std::size_t i = 0; i < rungs_.size(); ++i) {
         const QPointF at(x_of(rungs_[i].size), y_of(rungs_[i].thinnest_bar));
@@ -131,7 +145,10 @@ void LadderChart::paintEvent(QPaintEvent*) {
         painter.setPen(QPen(theme::zest, 1, Qt::DotLine));
         painter.drawLine(QPointF(x_of(r->size), p.top()), QPointF(x_of(r->size), p.bottom() + 3 * lane + 4));
     }
-    // Lanes: the wider the block, the more of it.
+}
+
+/// The wider the block, the more of it; returns where the lanes end.
+double LadderChart::paint_lanes(QPainter& painter, const QRectF& p) const {
     struct Lane {
         const char* name;
         double Rung::*value;
@@ -153,17 +170,16 @@ void LadderChart::paintEvent(QPaintEvent*) {
         painter.drawText(QRectF(p.right() + 4, y, 60, lane), Qt::AlignLeft | Qt::AlignVCenter, l.name);
         y += lane;
     }
+    return y;
+}
+
+void LadderChart::paint_sizes(QPainter& painter, double y) const {
     painter.setPen(theme::quiet);
     for (const std::size_t i : {std::size_t{0}, rungs_.size() / 2, rungs_.size() - 1}) {
         const QString text = words(format_length(rungs_[i].size, units_));
         const double w = QFontMetricsF(painter.font()).horizontalAdvance(text) + 2;
         const double x = std::clamp(x_of(rungs_[i].size) - w / 2, 0.0, width() - w);
         painter.drawText(QRectF(x, y + 2, w, 16), Qt::AlignCenter, text);
-    }
-    if (hasFocus()) {
-        painter.setPen(QPen(theme::zest, 1.5));
-        painter.setBrush(Qt::NoBrush);
-        painter.drawRoundedRect(p, theme::radius, theme::radius);
     }
 }
 

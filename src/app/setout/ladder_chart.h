@@ -31,6 +31,10 @@ protected:
     void keyPressEvent(QKeyEvent* event) override;
 
 private:
+    void paint_holdings(QPainter& painter, const QRectF& plot) const;
+    void paint_ladder(QPainter& painter, const QRectF& plot) const;
+    double paint_lanes(QPainter& painter, const QRectF& plot) const;
+    void paint_sizes(QPainter& painter, double y) const;
     QRectF plot() const;
     double x_of(double size) const;
     int rung_at(double x) const;

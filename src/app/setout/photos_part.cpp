@@ -20,6 +20,7 @@ constexpr double most_growth = 3; ///< more is nothing anybody wants
 PhotosPart::PhotosPart(Document& document, BenchState& state, Actions& actions, Worker& worker,
                        QWidget* parent)
     : PanelPart(document, state, actions, parent), worker_(worker) {
+    build_adding();
     build_photo();
     build_fit();
     connect(&state, &BenchState::plan_changed, this, &PhotosPart::refresh_if_shown);
@@ -34,7 +35,7 @@ template <class Change> void PhotosPart::change(const QString& intention, Change
     });
 }
 
-void PhotosPart::build_photo() {
+void PhotosPart::build_adding() {
     auto* r = row("Add");
     sizes_ = new QComboBox(this);
     sizes_->setAccessibleName("Size of a new photo");
@@ -42,7 +43,7 @@ void PhotosPart::build_photo() {
         sizes_->addItem(words(format_size(s.width, s.height, Units::Inches)));
     sizes_->setCurrentText("4 x 6 in");
     r->addWidget(sizes_, 1);
-    r->addWidget(button(Act::AddPhoto, "Put on the page"));
+    r->addWidget(button(Act::AddPhoto, "Add photo"));
     r = row("Grid");
     const auto count = [&](const char* name, int least, int value) {
         auto* box = new QSpinBox(this);
@@ -69,21 +70,24 @@ void PhotosPart::build_photo() {
     r->addStretch(1);
     grid_says_ = line("grid");
     grid_says_->hide();
+}
+
+void PhotosPart::build_photo() {
     which_ = new QLabel(this);
     which_->setProperty("strong", true);
     which_->setObjectName("photo");
     auto* head = new QHBoxLayout;
     head->addWidget(which_, 1);
     head->addWidget(button(Act::NextInHand, "Next"));
-    head->addWidget(button(Act::TakeOff, "Take off"));
+    head->addWidget(button(Act::TakeOff, "Remove from page"));
     column_->addLayout(head);
-    r = row("Print");
-    width_ = new LengthEdit("Width of the print", 1, 3000, this);
-    height_ = new LengthEdit("Height of the print", 1, 3000, this);
+    auto* r = row("Photo");
+    width_ = new LengthEdit("Width of the photo", 1, 3000, this);
+    height_ = new LengthEdit("Height of the photo", 1, 3000, this);
     connect(width_, &LengthEdit::length_entered, this,
-            [this](double mm) { change("Width of the print", [&](Photo& p) { p.width = mm; }); });
+            [this](double mm) { change("Width of the photo", [&](Photo& p) { p.width = mm; }); });
     connect(height_, &LengthEdit::length_entered, this,
-            [this](double mm) { change("Height of the print", [&](Photo& p) { p.height = mm; }); });
+            [this](double mm) { change("Height of the photo", [&](Photo& p) { p.height = mm; }); });
     round_ = new QCheckBox("Round", this);
     connect(round_, &QCheckBox::clicked, this,
             [this](bool on) { change("Trim the photo", [&](Photo& p) { p.round = on; }); });
@@ -107,7 +111,7 @@ void PhotosPart::build_photo() {
     connect(turn_, &QLineEdit::editingFinished, this, [this] {
         bool good = false;
         const double deg = turn_->text().remove("deg").trimmed().toDouble(&good);
-        if (good) change("Tilt the photo", [&](Photo& p) { p.turn_deg = std::remainder(deg, 360.0); });
+        if (good) change("Tilt the photo", [&](Photo& p) { p.turn_deg = brought_round(deg); });
         refresh();
     });
     r->addWidget(name_, 1);
@@ -126,7 +130,7 @@ void PhotosPart::build_fit() {
     fit_ = button(Act::FitPhoto, "Fit the photo");
     r->addWidget(fit_);
     size_cut_ = new QPushButton("Size the cut", this);
-    size_cut_->setToolTip("Sizes the cut so that this print covers the opening with 1/8 in to spare");
+    size_cut_->setToolTip("Sizes the cut so that this photo covers the opening with 1/8 in to spare");
     connect(size_cut_, &QPushButton::clicked, this, [this] {
         const Plan* plan = state_.plan();
         if (!growth_ || !plan || fit_opening_ < 0) return;
@@ -140,13 +144,13 @@ void PhotosPart::build_fit() {
     });
     r->addWidget(size_cut_);
     r->addStretch(1);
-    r = row("Keep free");
+    r = row("Protect");
     face_ = new QPushButton("A face", this);
     face_->setToolTip(
         "A part that must stay free: a warning comes when something covers it. With Mark on, the arrow "
         "keys move it on the page, with Shift they change its size");
     connect(face_, &QPushButton::clicked, this, [this] {
-        change("Keep a face free", [&](Photo& p) {
+        change("Protect a face", [&](Photo& p) {
             p.protected_parts.push_back({-p.width / 6, -p.height / 4, p.width / 6, p.height / 12});
         });
     });
@@ -165,7 +169,7 @@ void PhotosPart::build_fit() {
     nothing_kept_ = new QPushButton("None", this);
     nothing_kept_->setToolTip("Nothing of this photo has to stay free");
     connect(nothing_kept_, &QPushButton::clicked, this,
-            [this] { change("Keep nothing free", [](Photo& p) { p.protected_parts.clear(); }); });
+            [this] { change("Remove protected areas", [](Photo& p) { p.protected_parts.clear(); }); });
     r->addWidget(nothing_kept_);
     r->addStretch(1);
     prints_ = line("prints");
@@ -218,9 +222,9 @@ void PhotosPart::ask_for_fit() {
             text += largest
                         ? words(format_size(largest->factor * q.width, largest->factor * q.height, q.units)) +
                               QString(", tilted %1 deg.").arg(std::lround(largest->turn_deg))
-                        : QString("no print of this shape.");
+                        : QString("no photo of this shape.");
             if (growth && growth->factor < most_growth)
-                text += QString(" Behind it, this print covers the opening when the cut is %1 %.")
+                text += QString(" Behind it, this photo covers the opening when the cut is %1 %.")
                             .arg(std::lround(growth->factor * 100));
             fit_says_->setText(text);
         };
@@ -299,8 +303,8 @@ void PhotosPart::refresh() {
                         .arg(c.count)
                         .arg(words(c.round ? format_length(c.width, p.units) + " round"
                                            : format_size(c.width, c.height, p.units)));
-    prints_->setText(list.isEmpty() ? "The prints to order are listed here."
-                                    : "Prints: " + list.join(", ") + ".");
+    prints_->setText(list.isEmpty() ? "The photos to order are listed here."
+                                    : "Order: " + list.join(", ") + ".");
     ask_for_fit();
 }
 

@@ -23,6 +23,7 @@ public:
     void fit_photo();
 
 private:
+    void build_adding();
     void build_photo();
     void add_grid();
     void build_fit();

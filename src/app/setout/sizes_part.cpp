@@ -76,7 +76,7 @@ void SizesPart::set_cutting_mat(double CuttingMat::*side, const char* intention,
 }
 
 void SizesPart::build_cutting_mat() {
-    auto* r = row("Mat");
+    auto* r = row("Cutting mat");
     mat_width_ = new LengthEdit("Width of the cutting mat", 10, 3000, this);
     mat_height_ = new LengthEdit("Height of the cutting mat", 10, 3000, this);
     for (LengthEdit* edit : {mat_width_, mat_height_}) edit->setFixedWidth(80);
@@ -89,13 +89,13 @@ void SizesPart::build_cutting_mat() {
     r->addWidget(mat_height_);
     r->addStretch(1);
     r = row(QString());
-    auto* count = new QPushButton("Count", this);
-    count->setToolTip("Nests as many of the cut, at its size now, as fit on the mat");
+    auto* count = new QPushButton("How many fit?", this);
+    count->setToolTip("Nests as many of the cut, at its size now, as fit on the cutting mat");
     connect(count, &QPushButton::clicked, this, &SizesPart::count_on_cutting_mat);
     r->addWidget(count);
-    auto* lay = new QPushButton("Lay the page", this);
-    lay->setToolTip("Lays everything that is cut for this page on mats and shows them");
-    lay->setAccessibleName("Lay the page's cuts on mats");
+    auto* lay = new QPushButton("Show the cutting mats", this);
+    lay->setToolTip("Lays everything that is cut for this page on cutting mats and shows them");
+    lay->setAccessibleName("Show the cutting mats");
     connect(lay, &QPushButton::clicked, this, &SizesPart::lay_on_cutting_mats);
     r->addWidget(lay);
     r->addStretch(1);
@@ -118,13 +118,13 @@ void SizesPart::count_on_cutting_mat() {
         std::shared_ptr<ShownCuttingMats> shown;
         if (!counts.empty() && counts.front().count > 0)
             shown = std::make_shared<ShownCuttingMats>(
-                ShownCuttingMats{QString("%1 on the mat").arg(counts.front().count), *alone,
+                ShownCuttingMats{QString("%1 on the cutting mat").arg(counts.front().count), *alone,
                                  insert_labels(**alone), counts.front().layout.mats, mat});
         return [this, counts, shown, units = project.units] {
             QStringList parts;
             for (const CuttingMatCount& c : counts)
                 parts << QString("%1 at %2").arg(c.count).arg(words(format_length(c.size, units)));
-            fits_->setText("Fit on the mat: " + parts.join(", ") + ".");
+            fits_->setText("Fit on the cutting mat: " + parts.join(", ") + ".");
             state_.show_cutting_mats(shown);
         };
     });
@@ -134,7 +134,7 @@ void SizesPart::lay_on_cutting_mats() {
     const Project project = document_.project();
     const auto plan = state_.own_plan();
     if (!plan || !plan->sections.cut) return;
-    fits_->setText("Laying the cuts on mats.");
+    fits_->setText("Laying the cuts on cutting mats.");
     worker_.think(this, [this, project, plan](Planner&) {
         auto shown = std::make_shared<ShownCuttingMats>(
             ShownCuttingMats{{},
@@ -153,7 +153,7 @@ void SizesPart::lay_on_cutting_mats() {
             fits_->setText("The page takes " + count + "." +
                            (too_large == 0 ? QString()
                                            : " " + counted(too_large, "piece is", "pieces are") +
-                                                 " larger than the mat."));
+                                                 " larger than the cutting mat."));
             if (!shown->mats.empty()) state_.show_cutting_mats(shown);
         };
     });

@@ -31,11 +31,11 @@ CuttingPart::CuttingPart(Document& document, BenchState& state, Actions& actions
     r->addWidget(between, 1);
     r = row("Patch");
     r->addWidget(button(Act::Pin, "Pin it here"));
-    r->addWidget(button(Act::Unpin, "Let it lie"));
+    r->addWidget(button(Act::Unpin, "Unpin"));
     r->addStretch(1);
     column_->addSpacing(8);
-    r = row("Print on");
-    paper_ = new Segments("Print on", {"A4", "Letter"}, this);
+    r = row("Printer");
+    paper_ = new Segments("Paper of the printer", {"A4", "Letter"}, this);
     paper_->show_choice(settings.letter_paper() ? 1 : 0);
     connect(paper_, &Segments::chosen, this, [this](int i) { settings_.set_letter_paper(i == 1); });
     r->addWidget(paper_, 1);

@@ -45,8 +45,8 @@ RoomPart::RoomPart(Document& document, BenchState& state, Actions& actions, QWid
         });
         return e;
     };
-    width_ = edit("Width to keep whole", true);
-    height_ = edit("Height to keep whole", false);
+    width_ = edit("Width to reserve", true);
+    height_ = edit("Height to reserve", false);
     r->addWidget(width_);
     auto* by = new QLabel("x", this);
     by->setProperty("quiet", true);
@@ -55,7 +55,7 @@ RoomPart::RoomPart(Document& document, BenchState& state, Actions& actions, QWid
     r->addStretch(1);
     of_paper_ = line("keep-whole");
     r = row("Others");
-    leave_ = button(Act::Reserve, "Leave them room");
+    leave_ = button(Act::Reserve, "Reserve for them");
     r->addWidget(leave_);
     r->addStretch(1);
     others_ = line("others");
@@ -66,7 +66,7 @@ RoomPart::RoomPart(Document& document, BenchState& state, Actions& actions, QWid
 
 void RoomPart::keep(Point size) {
     const std::string id = document_.project().stash->papers[state_.picked()].id;
-    document_.change(size.x > 0 && size.y > 0 ? "Keep a size whole" : "Keep no size whole",
+    document_.change(size.x > 0 && size.y > 0 ? "Reserve a size" : "Stop reserving a size",
                      [&](Project& p) { reserve_size(p, id, size); });
 }
 
@@ -96,7 +96,7 @@ void RoomPart::show_left() {
     const Units units = document_.project().units;
     const Point good = good_for(largest, units);
     left_->setText(
-        QString("%1 % of the sheets is used; %2 left to keep%3.")
+        QString("%1 % of the sheets is used; %2 left over%3.")
             .arg(std::lround(100 * used / sheet_area))
             .arg(counted(kept, "piece is", "pieces are"))
             .arg(largest.empty() ? QString() : ", good for " + words(format_size(good.x, good.y, units))));
@@ -108,7 +108,7 @@ void RoomPart::show_whole() {
     const bool picked = project.stash && paper >= 0 && paper < static_cast<int>(project.stash->papers.size());
     for (LengthEdit* e : {width_, height_}) e->setEnabled(picked);
     if (!picked) {
-        of_paper_->setText("Pick a paper in the drawer to keep a size of it whole.");
+        of_paper_->setText("Pick a paper in the drawer to reserve a size of it.");
         return;
     }
     const Paper& info = project.stash->papers[paper];
@@ -125,7 +125,7 @@ void RoomPart::show_others() {
     const bool any = !pages_reserved_for(project).empty();
     const bool up_to_date = reserves_just(project, wanted);
     leave_->setEnabled(any || !wanted.empty());
-    leave_->setText(any && (up_to_date || wanted.empty()) ? "No room for them" : "Leave them room");
+    leave_->setText(any && (up_to_date || wanted.empty()) ? "Stop reserving" : "Reserve for them");
     if (!wanted.empty() && !up_to_date) {
         others_->setText(QString("%1 of these papers are reserved for %2.")
                              .arg(counted(wanted.size(), "piece", "pieces"), names_of(wanted)));

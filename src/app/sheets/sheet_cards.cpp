@@ -66,7 +66,7 @@ void paint_card(QPainter& p, const SheetScene& scene, const SheetCard& place) {
         QString("%1, %2 % used").arg(name_of(sheet.kind)).arg(std::lround(100 * used.used_area / sheet.area));
     line(2, uses);
     const Point left = good_for(used.largest_left, scene.project.units);
-    line(3, left.x <= 0 || left.y <= 0 ? QString("nothing left to keep")
+    line(3, left.x <= 0 || left.y <= 0 ? QString("nothing left over")
                                        : "left " + words(format_size(left.x, left.y, scene.project.units)));
     paint_room_names(p, scene, place);
     for (int patch : used.patches) {

@@ -207,7 +207,7 @@ QString SheetsView::room_at(QPointF pixel) const {
         if (room.sheet != plan->sheets.used[place->used].sheet || !contains(room.on_sheet, at)) continue;
         const Box box = bounds(room.on_sheet);
         const QString size = words(format_size(box.width(), box.height(), shown_project().units));
-        return room.page.empty() ? size + " to keep whole"
+        return room.page.empty() ? size + " reserved"
                                  : QString("Room for a piece of %1, %2").arg(words(room.page), size);
     }
     return {};

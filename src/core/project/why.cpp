@@ -33,7 +33,7 @@ Objection words_for(const Plan& plan, const CostTerm& term) {
     case CostTerm::Kind::Tone:
         return {"not the tone of this place", "another tone"};
     case CostTerm::Kind::Print:
-        return {"print large for so small an opening", "print too large"};
+        return {"pattern large for so small an opening", "pattern too large"};
     case CostTerm::Kind::Behind:
         return {"little contrast with the cut or the base", "little contrast"};
     case CostTerm::Kind::Photo:
@@ -56,7 +56,7 @@ std::vector<std::string> in_favour(const Project& project, const Plan& plan, con
     const Face face{plan.papers.of_section[section], plan.papers.side_of_section[section]};
     const Pattern pattern = project.stash->papers[face.paper].face(face.side).pattern;
     if (pattern != Pattern::Solid && !against(CostTerm::Kind::Print))
-        out.emplace_back("its print is seen at this size");
+        out.emplace_back("the pattern is readable at this size");
     if (project.match.style.drift > 0.3 && !against(CostTerm::Kind::Tone))
         out.emplace_back("has the tone of this place");
     const auto uses = static_cast<std::size_t>(

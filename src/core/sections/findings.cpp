@@ -69,12 +69,12 @@ void about_photos(const SectionsNow& now, std::vector<Finding>& out) {
     for (const SectionPhoto& p : now.facts.photo_sizes)
         out.push_back(about(
             now, Code::PhotoToOrder,
-            std::string(p.usual ? "Order a print of " : "Trim a print to ") +
+            std::string(p.usual ? "Order a photo of " : "Trim a photo to ") +
                 format_size(p.size.width, p.size.height, now.units) + " for " + std::to_string(p.opening + 1),
             p.usual ? (std::abs(p.turn_deg) < 0.5 ? "It covers the opening with its lip, upright."
                                                   : "It covers the opening with its lip when turned by " +
                                                         std::to_string(std::lround(p.turn_deg)) + " degrees.")
-                    : "No usual print is large enough to cover the opening and its lip.",
+                    : "No usual photo size is large enough to cover the opening and its lip.",
             {p.opening}));
 }
 

@@ -11,8 +11,8 @@ constexpr double footer = 54;
 constexpr int dots_per_inch = 1200;
 } // namespace
 
-GuidePaper::GuidePaper(const Project& of, const Plan& its_plan, const std::vector<CutsOnCuttingMats>& its_mats,
-                       PrinterPaper paper, QIODevice& device)
+GuidePaper::GuidePaper(const Project& of, const Plan& its_plan,
+                       const std::vector<CutsOnCuttingMats>& its_mats, PrinterPaper paper, QIODevice& device)
     : project(of), plan(its_plan), mats(its_mats), textures(of), writer_(&device) {
     const QPageSize size(paper == PrinterPaper::A4 ? QPageSize::A4 : QPageSize::Letter);
     writer_.setPageLayout(QPageLayout(size, QPageLayout::Portrait, {0, 0, 0, 0}, QPageLayout::Millimeter));
@@ -30,8 +30,8 @@ QRectF GuidePaper::room() const {
     return {margin, margin + header, width - 2 * margin, height - 2 * margin - header - footer};
 }
 
-void GuidePaper::text(QRectF where, double size_mm, const QString& words, int flags,
-          bool bold, QColor colour) {
+void GuidePaper::text(QRectF where, double size_mm, const QString& words, int flags, bool bold,
+                      QColor colour) {
     // Fonts are measured in device pixels; drawing them large and scaling down keeps them even.
     painter.save();
     const double k = 0.01;
@@ -44,7 +44,7 @@ void GuidePaper::text(QRectF where, double size_mm, const QString& words, int fl
     painter.setFont(font);
     painter.setPen(colour);
     painter.drawText(QRectF(where.x() / k, where.y() / k, where.width() / k, where.height() / k),
-                      flags | Qt::TextWordWrap, words);
+                     flags | Qt::TextWordWrap, words);
     painter.restore();
 }
 
@@ -55,8 +55,7 @@ void GuidePaper::pen(double width_mm, QColor colour, Qt::PenStyle style) {
 
 void GuidePaper::new_page(const QString& title, const QString& hint) {
     if (pages_++ > 0) writer_.newPage();
-    text({margin, margin, width - 2 * margin - 30, 6}, 4.6, title, Qt::AlignLeft | Qt::AlignVCenter,
-         true);
+    text({margin, margin, width - 2 * margin - 30, 6}, 4.6, title, Qt::AlignLeft | Qt::AlignVCenter, true);
     text({margin, margin + 6.5, width - 2 * margin, 5}, 3, hint, Qt::AlignLeft | Qt::AlignVCenter, false,
          quiet);
     text({width - margin - 30, margin, 30, 6}, 3, QString("page %1").arg(pages_),

@@ -16,8 +16,8 @@ inline constexpr double margin = 10;
 
 class GuidePaper {
 public:
-    GuidePaper(const Project& project, const Plan& plan, const std::vector<CutsOnCuttingMats>& mats, PrinterPaper paper,
-               QIODevice& device);
+    GuidePaper(const Project& project, const Plan& plan, const std::vector<CutsOnCuttingMats>& mats,
+               PrinterPaper paper, QIODevice& device);
 
     /// Where there is room between the title and the check square.
     QRectF room() const;

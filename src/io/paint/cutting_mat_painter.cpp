@@ -11,11 +11,21 @@ namespace {
 
 void paint_ground(QPainter& painter, const CuttingMat& size, const CuttingMatLook& look) {
     painter.fillRect(QRectF(0, 0, size.width, size.height), look.mat);
-    painter.setPen(QPen(look.grid, look.line));
-    for (double x = mm_per_inch; x < size.width - 1; x += mm_per_inch)
-        painter.drawLine(QPointF(x, 0), QPointF(x, size.height));
-    for (double y = mm_per_inch; y < size.height - 1; y += mm_per_inch)
-        painter.drawLine(QPointF(0, y), QPointF(size.width, y));
+    // Ticks along the edges, longer at every inch and longest at every third.
+    painter.setPen(QPen(look.ticks, look.line));
+    const auto ticks = [&](double length, const auto& draw) {
+        int k = 1;
+        for (double at = mm_per_inch / 2; at < length - 1; at += mm_per_inch / 2, ++k)
+            draw(at, look.label * (k % 6 == 0 ? 1.2 : k % 2 == 0 ? 0.8 : 0.4));
+    };
+    ticks(size.width, [&](double x, double tick) {
+        painter.drawLine(QPointF(x, 0), QPointF(x, tick));
+        painter.drawLine(QPointF(x, size.height - tick), QPointF(x, size.height));
+    });
+    ticks(size.height, [&](double y, double tick) {
+        painter.drawLine(QPointF(0, y), QPointF(tick, y));
+        painter.drawLine(QPointF(size.width - tick, y), QPointF(size.width, y));
+    });
     painter.setPen(QPen(look.ink, look.line * 1.5));
     painter.setBrush(Qt::NoBrush);
     painter.drawRect(QRectF(0, 0, size.width, size.height));

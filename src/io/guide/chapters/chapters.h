@@ -1,5 +1,6 @@
 #pragma once
-// The chapters of the printed guide, one file each. guide_pdf.cpp has the row of them in the order of the work.
+// The chapters of the printed guide, one file each. guide_pdf.cpp has the row of them in the order of the
+// work.
 
 #include "io/guide/guide_paper.h"
 

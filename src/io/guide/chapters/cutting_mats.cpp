@@ -1,11 +1,10 @@
 // The cutting mats with every piece where it is cut.
 
-#include "io/guide/chapters/chapters.h"
-
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/sections/hidden.h"
 #include "core/stash/side_names.h"
+#include "io/guide/chapters/chapters.h"
 #include "io/paint/cutting_mat_painter.h"
 #include "io/paint/page_painter.h"
 

@@ -1,11 +1,10 @@
 // What is where: the page with its numbers, and what backs every opening.
 
-#include "io/guide/chapters/chapters.h"
-
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/sections/hidden.h"
 #include "core/stash/side_names.h"
+#include "io/guide/chapters/chapters.h"
 #include "io/paint/cutting_mat_painter.h"
 #include "io/paint/page_painter.h"
 
@@ -20,7 +19,7 @@ QString backing(GuidePaper& g, int opening) {
     const Section& section = g.plan.sections.all[g.plan.sections.of_opening[opening]];
     if (patch < 0)
         return g.plan.sections.covered[opening] >= hidden_share ? "covered, not backed"
-                                                               : name_of(section.treatment);
+                                                                : name_of(section.treatment);
     const int at = g.plan.sections.patches[patch].section;
     const int paper = g.plan.papers.of_section[at];
     if (paper < 0) return "no paper yet";
@@ -47,7 +46,7 @@ void list(GuidePaper& g, QRectF r) {
             y = r.y();
             if (++column == columns) {
                 g.new_page(QString::fromStdString(g.project.title) + ": key, continued",
-                         "What backs every opening.");
+                           "What backs every opening.");
                 r = g.room();
                 y = r.y();
                 column = 0;
@@ -56,7 +55,7 @@ void list(GuidePaper& g, QRectF r) {
         const QRectF line(r.x() + column * w, y, w - 3, row);
         g.text(line, 3, QString::number(o + 1), Qt::AlignLeft | Qt::AlignVCenter, true);
         g.text(line.adjusted(8, 0, 0, 0), 3, backing(g, static_cast<int>(o)),
-             Qt::AlignLeft | Qt::AlignVCenter);
+               Qt::AlignLeft | Qt::AlignVCenter);
         y += row;
     }
 }
@@ -64,18 +63,17 @@ void list(GuidePaper& g, QRectF r) {
 } // namespace
 
 void print_key(GuidePaper& g) {
-    g.new_page(QString::fromStdString(g.project.title) + ": key",
-             QString::fromStdString(
-                 "Page " +
-                 format_size(g.project.set_out.page.full_width(), g.project.set_out.page.height,
-                             g.project.units) +
-                 ", cut " +
-                 format_size(g.plan.set_out.whole.size.x, g.plan.set_out.whole.size.y, g.project.units) +
-                 ". This picture is reduced; the sheets that follow are at true scale."));
+    g.new_page(
+        QString::fromStdString(g.project.title) + ": key",
+        QString::fromStdString(
+            "Page " +
+            format_size(g.project.set_out.page.full_width(), g.project.set_out.page.height, g.project.units) +
+            ", cut " +
+            format_size(g.plan.set_out.whole.size.x, g.plan.set_out.whole.size.y, g.project.units) +
+            ". This picture is reduced; the sheets that follow are at true scale."));
     const QRectF r = g.room();
     const double side = std::min(r.width(), r.height() * 0.62);
-    const double scale =
-        side / std::max(g.project.set_out.page.full_width(), g.project.set_out.page.height);
+    const double scale = side / std::max(g.project.set_out.page.full_width(), g.project.set_out.page.height);
     g.painter.save();
     g.painter.translate(r.x() + (r.width() - g.project.set_out.page.full_width() * scale) / 2, r.y());
     g.painter.scale(scale, scale);
@@ -86,9 +84,8 @@ void print_key(GuidePaper& g) {
     for (std::size_t o = 0; g.plan.sections.cut && o < g.plan.sections.cut->openings.size(); ++o) {
         const Circle& c = g.plan.sections.cut->openings[o].label;
         const Point at = g.plan.set_out.whole.to_page(c.centre) * scale;
-        g.number(
-            {r.x() + (r.width() - g.project.set_out.page.full_width() * scale) / 2 + at.x, r.y() + at.y},
-            static_cast<int>(o), 2.6);
+        g.number({r.x() + (r.width() - g.project.set_out.page.full_width() * scale) / 2 + at.x, r.y() + at.y},
+                 static_cast<int>(o), 2.6);
     }
     list(g, {r.x(), r.y() + side + 4, r.width() - 0, r.bottom() - r.y() - side - 4 + 0});
 }

@@ -1,11 +1,10 @@
 // Loose pieces and their openings, with the same label.
 
-#include "io/guide/chapters/chapters.h"
-
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/sections/hidden.h"
 #include "core/stash/side_names.h"
+#include "io/guide/chapters/chapters.h"
 #include "io/paint/cutting_mat_painter.h"
 #include "io/paint/page_painter.h"
 
@@ -17,7 +16,7 @@ namespace zesty::guide {
 void print_loose_pieces(GuidePaper& g) {
     if (g.plan.sections.inserts.empty()) return;
     g.new_page(QString::fromStdString(g.project.title) + ": loose pieces",
-             "Leave them on the mat until needed: each label stands on a piece and in its opening.");
+               "Leave them on the mat until needed: each label stands on a piece and in its opening.");
     const QRectF r = g.room();
     const Box box = g.plan.set_out.whole.cut_box;
     const double scale = std::min({1.0, r.width() / box.width(), 0.8 * r.height() / box.height()});
@@ -37,7 +36,7 @@ void print_loose_pieces(GuidePaper& g) {
         lines << QString::fromStdString(l.label) + QString(": opening %1").arg(l.opening + 1);
     }
     g.text({r.x(), r.y() + box.height() * scale + 4, r.width(), r.height() - box.height() * scale - 4}, 3.2,
-         lines.join("     "));
+           lines.join("     "));
 }
 
 } // namespace zesty::guide

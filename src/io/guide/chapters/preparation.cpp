@@ -1,11 +1,10 @@
 // What has to be measured, ordered and cut before anything is glued.
 
-#include "io/guide/chapters/chapters.h"
-
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/sections/hidden.h"
 #include "core/stash/side_names.h"
+#include "io/guide/chapters/chapters.h"
 #include "io/paint/cutting_mat_painter.h"
 #include "io/paint/page_painter.h"
 
@@ -18,8 +17,7 @@ namespace {
 QString gluing_order(GuidePaper& g) {
     std::vector<const Patch*> order;
     for (const Patch& p : g.plan.sections.patches) order.push_back(&p);
-    std::sort(order.begin(), order.end(),
-              [](const Patch* a, const Patch* b) { return a->order < b->order; });
+    std::sort(order.begin(), order.end(), [](const Patch* a, const Patch* b) { return a->order < b->order; });
     QStringList numbers;
     for (const Patch* p : order) numbers << QString::number(p->opening + 1);
     return numbers.join(", ");

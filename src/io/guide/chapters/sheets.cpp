@@ -1,11 +1,10 @@
 // Every used sheet at true scale, in tiles where it is larger than the paper.
 
-#include "io/guide/chapters/chapters.h"
-
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/sections/hidden.h"
 #include "core/stash/side_names.h"
+#include "io/guide/chapters/chapters.h"
 #include "io/paint/cutting_mat_painter.h"
 #include "io/paint/page_painter.h"
 
@@ -26,8 +25,8 @@ void room_for_later(GuidePaper& g, int sheet, const Transform& to_paper) {
         if (!middle) continue;
         const double half = std::max(middle->radius, 8.0);
         g.text({middle->centre.x - half, middle->centre.y - half, 2 * half, 2 * half}, 3,
-             kept.page.empty() ? QString("reserved") : "for " + QString::fromStdString(kept.page),
-             Qt::AlignCenter, false, quiet);
+               kept.page.empty() ? QString("reserved") : "for " + QString::fromStdString(kept.page),
+               Qt::AlignCenter, false, quiet);
     }
 }
 
@@ -49,7 +48,8 @@ void crosses(GuidePaper& g, const QRectF& part, const Tile& tile, const Tiling& 
     }
 }
 
-void paint_tile(GuidePaper& g, const UsedSheet& used, const Tile& tile, const Transform& turn, const Tiling& tiling) {
+void paint_tile(GuidePaper& g, const UsedSheet& used, const Tile& tile, const Transform& turn,
+                const Tiling& tiling) {
     const QRectF r = g.room();
     const Sheet& s = g.plan.papers.sheets[used.sheet];
     const Transform to_paper = Transform::moved(r.x() + 4 - tile.part.x0, r.y() + 4 - tile.part.y0);
@@ -80,12 +80,12 @@ void paint_tile(GuidePaper& g, const UsedSheet& used, const Tile& tile, const Tr
     g.painter.restore();
     if (tiling.rows * tiling.columns > 1) crosses(g, part, tile, tiling);
     g.text({margin, g.height - margin - 50, g.width - 2 * margin - 54, 50}, 3,
-         "Solid: where to cut. Dotted: the opening it backs. Dashed: the edge of the sheet. "
-         "Dash and dot: the patch inside a rough piece. Dash and two dots: reserved for later.\n\n"
-         "Blades cut fingers: cut away from your hand, on a mat, along a metal ruler, and cap the blade. "
-         "The "
-         "maker's instructions for a machine or glue come before these numbers.",
-         Qt::AlignLeft | Qt::AlignBottom, false, quiet);
+           "Solid: where to cut. Dotted: the opening it backs. Dashed: the edge of the sheet. "
+           "Dash and dot: the patch inside a rough piece. Dash and two dots: reserved for later.\n\n"
+           "Blades cut fingers: cut away from your hand, on a mat, along a metal ruler, and cap the blade. "
+           "The "
+           "maker's instructions for a machine or glue come before these numbers.",
+           Qt::AlignLeft | Qt::AlignBottom, false, quiet);
 }
 
 void print_sheet(GuidePaper& g, const UsedSheet& used, bool mirrored) {
@@ -98,8 +98,8 @@ void print_sheet(GuidePaper& g, const UsedSheet& used, bool mirrored) {
     const QRectF r = g.room();
     const Tiling tiling =
         tiles_of(bounds(transformed(s.outline, turn)), boxes, r.width() - 8, r.height() - 8);
-    const QString name = QString::fromStdString(g.project.stash->papers[s.paper].name + ", " + s.id +
-                                                " (" + name_of(s.kind) + ")");
+    const QString name = QString::fromStdString(g.project.stash->papers[s.paper].name + ", " + s.id + " (" +
+                                                name_of(s.kind) + ")");
     for (const Tile& tile : tiling.tiles) {
         QString where;
         if (tiling.rows * tiling.columns > 1)
@@ -109,12 +109,11 @@ void print_sheet(GuidePaper& g, const UsedSheet& used, bool mirrored) {
                         .arg(tiling.rows)
                         .arg(tiling.columns);
         g.new_page(name, (mirrored ? "Mirrored for tracing: lay the paper face down. True scale."
-                                 : "Seen from the good side. True scale.") +
-                           where);
+                                   : "Seen from the good side. True scale.") +
+                             where);
         paint_tile(g, used, tile, turn, tiling);
     }
 }
-
 
 } // namespace
 

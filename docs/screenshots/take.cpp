@@ -30,13 +30,23 @@ void settle(BenchWindow& window) {
     QApplication::processEvents();
 }
 
-void shoot(BenchWindow& window, const QString& folder, const char* name) {
-    QApplication::processEvents();
-    settle(window);
-    const QString path = QDir(folder).filePath(QString(name) + ".png");
-    window.grab().save(path);
-    std::printf("%s\n", qPrintable(path));
-}
+/// A window, and where its pictures go.
+struct Camera {
+    BenchWindow& window;
+    QDir demo;
+    QDir out;
+
+    void shoot(const char* name) const {
+        QApplication::processEvents();
+        settle(window);
+        const QString path = out.filePath(QString(name) + ".png");
+        window.grab().save(path);
+        std::printf("%s\n", qPrintable(path));
+    }
+    void undo_all() const {
+        while (window.document().history().canUndo()) window.document().history().undo();
+    }
+};
 
 /// Another page that has reserved some of the papers: windows and roofs of trams.
 void reserve_for_another_page(const QString& own_papers, const Stash& stash) {
@@ -55,90 +65,112 @@ void reserve_for_another_page(const QString& own_papers, const Stash& stash) {
                            piece("hillside", window), piece("brick-dust", roof)});
 }
 
+void take_set_out(const Camera& camera) {
+    BenchWindow& window = camera.window;
+    camera.shoot("set-out");
+    auto* panel = window.findChild<SetOutPanel*>();
+    window.actions()[Act::AddPhoto]->trigger();
+    window.document().change("Place the photo", [](Project& p) {
+        Photo& photo = p.set_out.photos.back();
+        photo.centre = {236, 222};
+        photo.turn_deg = 5;
+        photo.name = "On the hill";
+    });
+    window.worker().read_photo_picture(camera.demo.filePath("photos/kite-day.png"));
+    settle(window);
+    camera.shoot("photos");
+    camera.undo_all();
+    panel->choose(SetOutPanel::Page);
+    window.document().change("Frame", [](Project& p) { p.set_out.page.reveal = Sides::even(12.7); });
+    camera.shoot("page");
+    camera.undo_all();
+    panel->choose(SetOutPanel::Sizes);
+    camera.shoot("sizes");
+    for (QPushButton* b : panel->findChildren<QPushButton*>())
+        if (b->text() == "Show the cutting mats") b->click();
+    camera.shoot("mat");
+    window.state().show_cutting_mats(nullptr);
+    panel->choose(SetOutPanel::Cuts);
+}
+
+void take_sections(const Camera& camera) {
+    BenchWindow& window = camera.window;
+    window.state().go_to(Waypoint::Sections);
+    window.state().select({18});
+    camera.shoot("sections");
+    auto* panel = window.findChild<SectionsPanel*>();
+    panel->choose(SectionsPanel::Divide);
+    window.document().change("Divide", [&](Project& p) {
+        divide(p, window.state().plan()->spots_of({10}), {Division::Kind::Bands, 3, 2, 20, {0.5, 0.5}});
+    });
+    camera.shoot("divide");
+    camera.undo_all();
+    panel->choose(SectionsPanel::Method);
+    camera.shoot("methods");
+    panel->choose(SectionsPanel::Sections);
+}
+
+void take_papers(const Camera& camera) {
+    BenchWindow& window = camera.window;
+    window.state().go_to(Waypoint::Papers);
+    window.state().select({17});
+    camera.shoot("papers");
+    window.actions()[Act::Propose]->trigger();
+    while (window.worker().proposing()) settle(window);
+    settle(window);
+    camera.shoot("proposals");
+    window.state().compare_at(0.52);
+    window.state().show_side_by_side(false);
+    camera.shoot("compare");
+    window.state().compare_at(std::nullopt);
+    window.actions()[Act::TakeProposal]->trigger();
+    settle(window);
+    auto* panel = window.findChild<PapersPanel*>();
+    panel->choose(PapersPanel::Aims);
+    camera.shoot("aims");
+    window.state().pick(0);
+    panel->choose(PapersPanel::Paper);
+    camera.shoot("paper");
+}
+
+void take_sheets(const Camera& camera, const QString& own_papers) {
+    BenchWindow& window = camera.window;
+    window.state().go_to(Waypoint::Sheets);
+    window.state().select({18});
+    reserve_for_another_page(own_papers, *window.document().project().stash);
+    window.worker().look_up_reserved(own_papers, {});
+    settle(window);
+    window.actions()[Act::Reserve]->trigger();
+    camera.shoot("leftovers");
+    window.findChild<SheetsPanel*>()->choose(SheetsPanel::Cutting);
+    camera.shoot("sheets");
+}
+
 } // namespace
 
+/// screenshots DEMO OUT [WIDTH HEIGHT]: of another size than the usual one, with the window as it is when
+/// nothing is open and the sheet of keys as well.
 int main(int argc, char** argv) {
     qputenv("QT_QPA_PLATFORM", "offscreen");
     QApplication application(argc, argv);
     if (argc < 3) return 2;
     theme::apply(application);
+    const bool all = argc > 4;
     const QTemporaryDir home;
     Settings settings(home.filePath("settings.ini"));
     BenchWindow window(settings, FileQuestions{});
-    window.resize(argc > 4 ? QSize(QByteArray(argv[3]).toInt(), QByteArray(argv[4]).toInt())
-                           : QSize(1280, 800));
+    window.resize(all ? QSize(QByteArray(argv[3]).toInt(), QByteArray(argv[4]).toInt()) : QSize(1280, 800));
     window.show();
-    if (argc > 4) {
-        settle(window);
-        shoot(window, argv[2], "empty");
-    }
-    window.open(QDir(argv[1]).filePath("kite-hill.zesty"));
+    const Camera camera{window, QDir(argv[1]), QDir(argv[2])};
     settle(window);
-    shoot(window, argv[2], "set-out");
-    auto* set_out = window.findChild<SetOutPanel*>();
-    window.actions()[Act::AddPhoto]->trigger();
-    window.document().change("Place the photo", [](Project& p) {
-        p.photos.back().centre = {236, 222};
-        p.photos.back().turn_deg = 5;
-        p.photos.back().name = "On the hill";
-    });
-    window.worker().read_photo_picture(QDir(argv[1]).filePath("photos/kite-day.png"));
+    if (all) camera.shoot("empty");
+    window.open(camera.demo.filePath("kite-hill.zesty"));
     settle(window);
-    shoot(window, argv[2], "photos");
-    while (window.document().history().canUndo()) window.document().history().undo();
-    set_out->choose(SetOutPanel::Page);
-    window.document().change("Frame", [](Project& p) { p.page.reveal = Sides::even(12.7); });
-    shoot(window, argv[2], "page");
-    window.document().history().undo();
-    set_out->choose(SetOutPanel::Sizes);
-    shoot(window, argv[2], "sizes");
-    for (QPushButton* b : set_out->findChildren<QPushButton*>())
-        if (b->text() == "Lay the page") b->click();
-    shoot(window, argv[2], "mat");
-    window.state().show_cutting_mats(nullptr);
-    set_out->choose(SetOutPanel::Cuts);
-    window.state().go_to(Waypoint::Sections);
-    window.state().select({18});
-    shoot(window, argv[2], "sections");
-    auto* sections = window.findChild<SectionsPanel*>();
-    sections->choose(SectionsPanel::Divide);
-    window.document().change("Divide", [&](Project& p) {
-        divide(p, window.state().plan()->spots_of({10}), {Division::Kind::Bands, 3, 2, 20, {0.5, 0.5}});
-    });
-    shoot(window, argv[2], "divide");
-    window.document().history().undo();
-    sections->choose(SectionsPanel::Ways);
-    shoot(window, argv[2], "ways");
-    sections->choose(SectionsPanel::Sections);
-    window.state().go_to(Waypoint::Papers);
-    window.state().select({17});
-    shoot(window, argv[2], "papers");
-    window.actions()[Act::Propose]->trigger();
-    while (window.worker().proposing()) settle(window);
-    settle(window);
-    shoot(window, argv[2], "proposals");
-    window.state().compare_at(0.52);
-    window.state().show_side_by_side(false);
-    shoot(window, argv[2], "compare");
-    window.state().compare_at(std::nullopt);
-    window.actions()[Act::TakeProposal]->trigger();
-    settle(window);
-    auto* papers = window.findChild<PapersPanel*>();
-    papers->choose(PapersPanel::Aims);
-    shoot(window, argv[2], "aims");
-    window.state().pick(0);
-    papers->choose(PapersPanel::Paper);
-    shoot(window, argv[2], "paper");
-    window.state().go_to(Waypoint::Sheets);
-    window.state().select({18});
-    reserve_for_another_page(settings.own_papers(), *window.document().project().stash);
-    window.worker().look_up_reserved(settings.own_papers(), {});
-    settle(window);
-    window.actions()[Act::Reserve]->trigger();
-    shoot(window, argv[2], "leftovers");
-    window.findChild<SheetsPanel*>()->choose(SheetsPanel::Cutting);
-    shoot(window, argv[2], "sheets");
+    take_set_out(camera);
+    take_sections(camera);
+    take_papers(camera);
+    take_sheets(camera, settings.own_papers());
     window.actions()[Act::Keys]->trigger();
-    if (argc > 4) shoot(window, argv[2], "keys");
+    if (all) camera.shoot("keys");
     return 0;
 }

@@ -95,6 +95,18 @@ void Swatch::paint_side(QPainter& p, Side side) const {
     p.drawText(badge, Qt::AlignCenter, name_of(side));
 }
 
+void Swatch::paint_words(QPainter& p, const Paper& paper, bool trouble) {
+    p.setPen(theme::ink);
+    p.setFont(theme::font(theme::Text::Small, true));
+    p.drawText(QRectF(7, 61, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
+               p.fontMetrics().elidedText(words(paper.name), Qt::ElideRight, width() - 12));
+    QFont small = theme::font(theme::Text::Small);
+    p.setFont(small);
+    p.setPen(trouble ? theme::berry : theme::quiet);
+    p.drawText(QRectF(7, 80, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
+               p.fontMetrics().elidedText(status(), Qt::ElideRight, width() - 11));
+}
+
 void Swatch::paintEvent(QPaintEvent*) {
     const Plan* plan = state_.plan();
     const Paper* paper = this->paper();
@@ -131,7 +143,7 @@ void Swatch::paintEvent(QPaintEvent*) {
     const double scale = true_scale(*this);
     const Side side = state_.side_up(paper_);
     p.scale(scale, scale);
-    // Prints at their true size; an ombre is shown whole, because its two ends are what one chooses it for.
+    // Patterns at their true size; an ombre is shown whole, because its two ends are what one chooses it for.
     const Box whole = picture_box(*paper);
     const QSizeF room(r.width() / scale, r.height() / scale);
     p.fillRect(QRectF(QPointF(0, 0), room),
@@ -146,15 +158,7 @@ void Swatch::paintEvent(QPaintEvent*) {
         paint_reserved(p, left, std::min(left, reserved));
     if (paper->back) paint_side(p, side);
 
-    p.setPen(theme::ink);
-    p.setFont(theme::font(theme::Text::Small, true));
-    p.drawText(QRectF(7, 61, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
-               p.fontMetrics().elidedText(words(paper->name), Qt::ElideRight, width() - 12));
-    QFont small = theme::font(theme::Text::Small);
-    p.setFont(small);
-    p.setPen(use.short_patches > 0 ? theme::berry : theme::quiet);
-    p.drawText(QRectF(7, 80, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
-               p.fontMetrics().elidedText(status(), Qt::ElideRight, width() - 11));
+    paint_words(p, *paper, use.short_patches > 0);
 }
 
 void Swatch::mousePressEvent(QMouseEvent* event) {

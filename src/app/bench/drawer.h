@@ -36,6 +36,7 @@ protected:
 
 private:
     const Paper* paper() const;
+    void paint_words(QPainter& p, const Paper& paper, bool trouble);
     void paint_side(QPainter& painter, Side side) const;
     void paint_reserved(QPainter& painter, double left, double reserved) const;
 

@@ -70,61 +70,42 @@ void SetOutPanel::fill_pieces(QMenu* menu) {
     });
 }
 
-void SetOutPanel::show_pieces(QMenu* menu, int pieces, const QStringList& layers) {
-    menu->clear();
-    const Project& p = document_.project();
-    const int i = state_.cut_in_hand(p);
-    if (i < 0) return;
-    const PlacedCut& cut = p.set_out.cuts[static_cast<std::size_t>(i)];
-    const auto change = [this](const QString& intention, auto apply) {
-        document_.change(intention, [&](Project& project) {
-            if (PlacedCut* c = state_.in_hand(project)) apply(project, *c);
-        });
-    };
+void SetOutPanel::change_cut(const QString& intention,
+                             const std::function<void(Project&, PlacedCut&)>& apply) {
+    document_.change(intention, [&](Project& project) {
+        if (PlacedCut* c = state_.in_hand(project)) apply(project, *c);
+    });
+}
+
+void SetOutPanel::add_pieces(QMenu* menu, const PlacedCut& cut, int pieces) {
     for (int k = 0; k < std::min(pieces, most_pieces_listed); ++k) {
         QAction* piece = menu->addAction(QString("Piece %1").arg(k + 1));
         piece->setCheckable(true);
         const bool used = !std::binary_search(cut.left_out.begin(), cut.left_out.end(), k);
         piece->setChecked(used);
-        connect(piece, &QAction::triggered, this, [change, k, used] {
-            change(used ? "Leave out a piece" : "Use the piece again", [&](Project&, PlacedCut& c) {
+        connect(piece, &QAction::triggered, this, [this, k, used] {
+            change_cut(used ? "Leave out a piece" : "Use the piece again", [&](Project&, PlacedCut& c) {
                 std::erase(c.left_out, k);
                 if (used) c.left_out.insert(std::lower_bound(c.left_out.begin(), c.left_out.end(), k), k);
             });
         });
         if (pieces < 2) continue;
         QAction* alone = menu->addAction(QString("Only piece %1").arg(k + 1));
-        connect(alone, &QAction::triggered, this, [change, k, pieces] {
-            change("Take one piece alone", [&](Project&, PlacedCut& c) {
+        connect(alone, &QAction::triggered, this, [this, k, pieces] {
+            change_cut("Take one piece alone", [&](Project&, PlacedCut& c) {
                 c.left_out.clear();
                 for (int other = 0; other < pieces; ++other)
                     if (other != k) c.left_out.push_back(other);
             });
         });
     }
-    menu->addSeparator();
-    QAction* paper = menu->addAction("Cut the pieces from papers");
-    paper->setCheckable(true);
-    paper->setChecked(cut.pieces_from_paper);
-    connect(paper, &QAction::triggered, this, [change](bool on) {
-        change("Cut the pieces from papers", [&](Project&, PlacedCut& c) { c.pieces_from_paper = on; });
-    });
-    QAction* above = menu->addAction("Photos slide behind it");
-    above->setCheckable(true);
-    above->setChecked(cut.above_photos);
-    connect(above, &QAction::triggered, this, [change](bool on) {
-        change("Order of cuts and photos", [&](Project&, PlacedCut& c) { c.above_photos = on; });
-    });
-    QAction* shadow = menu->addAction("Put a shadow of 2 mm below it");
-    connect(shadow, &QAction::triggered, this, [change] {
-        change("Put a shadow below",
-               [&](Project& project, PlacedCut& c) { add_shadow(project, c.id, shadow_width); });
-    });
-    if (layers.isEmpty()) return;
+}
+
+void SetOutPanel::add_layers(QMenu* menu, const PlacedCut& cut, const QStringList& layers) {
     menu->addSeparator();
     QAction* split = menu->addAction("One cut for each layer");
-    connect(split, &QAction::triggered, this, [change] {
-        change("Split into layers", [&](Project& project, PlacedCut& c) { split_layers(project, c.id); });
+    connect(split, &QAction::triggered, this, [this] {
+        change_cut("Split into layers", [&](Project& project, PlacedCut& c) { split_layers(project, c.id); });
     });
     for (const QString& key : layers) {
         QAction* layer = menu->addAction("Material: " + key);
@@ -132,8 +113,8 @@ void SetOutPanel::show_pieces(QMenu* menu, int pieces, const QStringList& layers
         const std::string name = key.toStdString();
         const auto& used = cut.layers;
         layer->setChecked(used.empty() || std::find(used.begin(), used.end(), name) != used.end());
-        connect(layer, &QAction::triggered, this, [change, layers, name](bool on) {
-            change("Choose what is material", [&](Project&, PlacedCut& c) {
+        connect(layer, &QAction::triggered, this, [this, layers, name](bool on) {
+            change_cut("Choose what is material", [&](Project&, PlacedCut& c) {
                 if (c.layers.empty())
                     for (const QString& l : layers) c.layers.push_back(l.toStdString());
                 std::erase(c.layers, name);
@@ -142,6 +123,34 @@ void SetOutPanel::show_pieces(QMenu* menu, int pieces, const QStringList& layers
             });
         });
     }
+}
+
+void SetOutPanel::show_pieces(QMenu* menu, int pieces, const QStringList& layers) {
+    menu->clear();
+    const Project& p = document_.project();
+    const int i = state_.cut_in_hand(p);
+    if (i < 0) return;
+    const PlacedCut& cut = p.set_out.cuts[static_cast<std::size_t>(i)];
+    add_pieces(menu, cut, pieces);
+    menu->addSeparator();
+    QAction* paper = menu->addAction("Cut the pieces from papers");
+    paper->setCheckable(true);
+    paper->setChecked(cut.pieces_from_paper);
+    connect(paper, &QAction::triggered, this, [this](bool on) {
+        change_cut("Cut the pieces from papers", [&](Project&, PlacedCut& c) { c.pieces_from_paper = on; });
+    });
+    QAction* above = menu->addAction("Photos slide behind it");
+    above->setCheckable(true);
+    above->setChecked(cut.above_photos);
+    connect(above, &QAction::triggered, this, [this](bool on) {
+        change_cut("Order of cuts and photos", [&](Project&, PlacedCut& c) { c.above_photos = on; });
+    });
+    QAction* shadow = menu->addAction("Put a shadow of 2 mm below it");
+    connect(shadow, &QAction::triggered, this, [this] {
+        change_cut("Put a shadow below",
+                   [&](Project& project, PlacedCut& c) { add_shadow(project, c.id, shadow_width); });
+    });
+    if (!layers.isEmpty()) add_layers(menu, cut, layers);
 }
 
 } // namespace zesty

@@ -6,6 +6,8 @@
 
 class QMenu;
 
+#include <functional>
+
 namespace zesty {
 
 class CutsPart;
@@ -25,6 +27,10 @@ public:
 private:
     void fill_pieces(QMenu* menu);
     void show_pieces(QMenu* menu, int pieces, const QStringList& layers);
+    void add_pieces(QMenu* menu, const PlacedCut& cut, int pieces);
+    void add_layers(QMenu* menu, const PlacedCut& cut, const QStringList& layers);
+    /// Changes the cut in hand.
+    void change_cut(const QString& intention, const std::function<void(Project&, PlacedCut&)>& apply);
 
     Document& document_;
     BenchState& state_;

@@ -3,8 +3,10 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "io/read_file.h"
+#include "io/svg/clipping.h"
 #include "io/svg/paint.h"
 #include "io/svg/path_data.h"
+#include "io/svg/viewport.h"
 
 #include <algorithm>
 #include <set>
@@ -16,12 +18,6 @@ namespace {
 
 constexpr std::size_t most_copies = 200'000; ///< elements reached through use
 constexpr std::size_t most_steps = 4'000'000;
-
-struct Viewport {
-    double width = 0;
-    double height = 0;
-    double diagonal() const { return std::sqrt((width * width + height * height) / 2); }
-};
 
 /// A shape as painted, in px of the root, still with its curves.
 struct Painted {
@@ -62,7 +58,7 @@ private:
     Result<void> shape(const Node& node, const Place& place);
     Result<std::optional<Path>> outline(const Node& node, const Viewport& viewport);
     Result<double> number(const Node& node, const char* name, double percent_of, double otherwise = 0);
-    Result<Transform> fit_view_box(const Node& node, double w, double h, Viewport& inner);
+    Result<void> take_painted(Drawing& out);
     Result<Region> clip_region(int clip, double tolerance);
     Result<void> collect_clip(const Node& node, const Transform& t, double tolerance,
                               std::vector<FilledPath>& out);
@@ -155,39 +151,6 @@ Result<void> Reader::shape(const Node& node, const Place& place) {
                         filled, stroked, place.clip, colour_name(filled ? s.fill : s.stroke, s.colour),
                         path_.size() > 1 && path_[1]->name == "g" ? path_[1]->get("id") : ""});
     return {};
-}
-
-Result<Transform> Reader::fit_view_box(const Node& node, double w, double h, Viewport& inner) {
-    inner = {w, h};
-    if (!node.has("viewBox")) return Transform{};
-    Numbers in(node.get("viewBox"));
-    double v[4];
-    for (double& x : v) {
-        const auto n = in.next();
-        if (!n)
-            return in.nonsense()
-                       ? Result<Transform>(fail(ErrorKind::BadInput, "the viewBox '" + node.get("viewBox") +
-                                                                         "' is not made of numbers"))
-                       : Result<Transform>(Transform{});
-        x = *n;
-    }
-    if (v[2] <= 0 || v[3] <= 0) return Transform{};
-    inner = {v[2], v[3]};
-    const std::string& how = node.get("preserveAspectRatio");
-    double sx = w / v[2];
-    double sy = h / v[3];
-    double tx = 0;
-    double ty = 0;
-    if (how.find("none") == std::string::npos) {
-        const double s = how.find("slice") != std::string::npos ? std::max(sx, sy) : std::min(sx, sy);
-        sx = sy = s;
-        const auto share = [&](const char* low, const char* high) {
-            return how.find(low) != std::string::npos ? 0.0 : how.find(high) != std::string::npos ? 1.0 : 0.5;
-        };
-        tx = (w - v[2] * s) * share("xMin", "xMax");
-        ty = (h - v[3] * s) * share("YMin", "YMax");
-    }
-    return Transform{sx, 0, 0, sy, tx - v[0] * sx, ty - v[1] * sy};
 }
 
 Result<void> Reader::nested(const Node& node, Place place, double x, double y, double w, double h) {
@@ -358,66 +321,8 @@ Result<Region> Reader::clip_region(int clip, double tolerance) {
     return outer ? intersect(*own, *outer) : outer;
 }
 
-/// True when the clip is one rectangle, square to the page, around the whole box: then it changes nothing.
-bool leaves_whole(const Region& clip, const Box& box) {
-    if (clip.size() != 1 || !clip[0].holes.empty() || clip[0].outer.size() != 4) return false;
-    const Box b = bounds(clip);
-    const double slack = box.diagonal() * 1e-6;
-    return std::abs(area(clip) - b.width() * b.height()) < 1e-6 * area(clip) && b.x0 <= box.x0 + slack &&
-           b.y0 <= box.y0 + slack && b.x1 >= box.x1 - slack && b.y1 >= box.y1 - slack;
-}
-
-Result<Shape> clipped(Shape shape, const Region& clip) {
-    FilledPath path{{}, shape.rule};
-    for (const Contour& c : shape.contours) path.rings.push_back(c.points);
-    const auto whole = fill(path);
-    if (!whole) return tl::make_unexpected(whole.error());
-    const auto part = intersect(*whole, clip);
-    if (!part) return tl::make_unexpected(part.error());
-    shape.contours.clear();
-    shape.rule = FillRule::EvenOdd;
-    for (const Polygon& p : *part) {
-        shape.contours.push_back({p.outer, true});
-        for (const Ring& h : p.holes) shape.contours.push_back({h, true});
-    }
-    return shape;
-}
-
-Result<Drawing> Reader::run() {
-    const Node& root = tree_.root;
-    Viewport view{100, 100};
-    Numbers box(root.get("viewBox"));
-    box.next();
-    box.next();
-    const auto vw = box.next();
-    const auto vh = box.next();
-    if (vh && *vw > 0 && *vh > 0) view = {*vw, *vh};
-    const auto w = parse_length(root.get("width"), view.width);
-    const auto h = parse_length(root.get("height"), view.height);
-    if (!w || !h) return tl::make_unexpected(w ? h.error() : w.error());
-    Drawing out;
-    const auto given = [](const std::optional<Length>& l) { return l && !l->percent && l->px > 0; };
-    out.size_known = given(*w) || given(*h);
-    if (given(*w) && given(*h)) {
-        view = {(*w)->px, (*h)->px};
-    } else if (given(*w)) {
-        view = {(*w)->px, view.height * (*w)->px / view.width};
-    } else if (given(*h)) {
-        view = {view.width * (*h)->px / view.height, (*h)->px};
-    }
-
-    const double mm = 25.4 / 96;
-    out.width = view.width * mm;
-    out.height = view.height * mm;
-    Place place;
-    const auto fit = fit_view_box(root, view.width, view.height, place.viewport);
-    if (!fit) return tl::make_unexpected(fit.error());
-    place.to_root = Transform::scaled(mm) * *fit;
-    path_.push_back(&root);
-    place.style = cascade({}, root, sheet_.for_element(path_));
-    if (place.style.displayed)
-        if (auto r = children(root, place); !r) return tl::make_unexpected(r.error());
-
+/// What was painted, as shapes, within its clips.
+Result<void> Reader::take_painted(Drawing& out) {
     Box all;
     for (const Painted& p : painted_) all.add(p.path.bounds());
     const double tolerance = std::max({all.width(), all.height(), 1e-6}) / 10000;
@@ -439,6 +344,28 @@ Result<Drawing> Reader::run() {
         }
         out.shapes.push_back(std::move(s));
     }
+    return {};
+}
+
+Result<Drawing> Reader::run() {
+    const Node& root = tree_.root;
+    Drawing out;
+    const auto size = size_of_root(root, out.size_known);
+    if (!size) return tl::make_unexpected(size.error());
+    const Viewport view = *size;
+    const double mm = 25.4 / 96;
+    out.width = view.width * mm;
+    out.height = view.height * mm;
+    Place place;
+    const auto fit = fit_view_box(root, view.width, view.height, place.viewport);
+    if (!fit) return tl::make_unexpected(fit.error());
+    place.to_root = Transform::scaled(mm) * *fit;
+    path_.push_back(&root);
+    place.style = cascade({}, root, sheet_.for_element(path_));
+    if (place.style.displayed)
+        if (auto r = children(root, place); !r) return tl::make_unexpected(r.error());
+
+    if (auto r = take_painted(out); !r) return tl::make_unexpected(r.error());
     if (out.shapes.empty())
         return fail(ErrorKind::NothingToDo,
                     picture_ ? "the drawing holds only a picture, which has no outline to cut"

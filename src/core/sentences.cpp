@@ -19,4 +19,10 @@ std::string numbers(std::vector<int> openings) {
     return out;
 }
 
+std::string sentence(std::string reason) {
+    if (!reason.empty() && reason[0] >= 'a' && reason[0] <= 'z')
+        reason[0] = static_cast<char>(reason[0] - 'a' + 'A');
+    return reason + ".";
+}
+
 } // namespace zesty

@@ -13,4 +13,7 @@ std::string count_of(std::size_t n, const char* one, const char* many);
 /// Openings as people count them: "4, 7 and 9", "1, 2, 3, 4, 5, 6 and 12 more".
 std::string numbers(std::vector<int> openings);
 
+/// A reason as a sentence of its own: with a capital and a full stop.
+std::string sentence(std::string reason);
+
 } // namespace zesty

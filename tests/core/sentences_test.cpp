@@ -13,4 +13,9 @@ TEST(Sentences, CountAndListAsPeopleDo) {
     EXPECT_EQ(numbers({0, 1, 2, 3, 4, 5, 6, 7, 20}), "1, 2, 3, 4, 5, 6 and 3 more");
 }
 
+TEST(Sentences, AReasonBecomesASentence) {
+    EXPECT_EQ(sentence("no paper is chosen"), "No paper is chosen.");
+    EXPECT_EQ(sentence("11 is short"), "11 is short.");
+}
+
 } // namespace zesty

@@ -1,5 +1,5 @@
-// Every reader as a target for a fuzzer: whatever the bytes are, it says yes or no. Which one is meant is said
-// when it is compiled (ZESTY_FUZZED), so that each has an executable and a corpus of its own.
+// Every reader as a target for a fuzzer: whatever the bytes are, it says yes or no. Which one is meant is
+// said when it is compiled (ZESTY_FUZZED), so that each has an executable and a corpus of its own.
 
 #include "io/dxf/dxf_reader.h"
 #include "io/json_shapes.h"
@@ -35,11 +35,12 @@ Result<std::string> no_picture(const std::string& name) {
     (void)trace_picture(bytes);
 }
 
-/// A whole file, or the decisions alone, as few changed archives would unpack. What was read can be written, and
-/// is the same when it is read again.
+/// A whole file, or the decisions alone, as few changed archives would unpack. What was read can be written,
+/// and is the same when it is read again.
 [[maybe_unused]] void project(const QByteArray& bytes) {
     if (bytes.startsWith('{')) {
-        if (const auto json = parse_json(bytes.toStdString(), "fuzzed")) (void)decisions_from(*json, "fuzzed");
+        if (const auto json = parse_json(bytes.toStdString(), "fuzzed"))
+            (void)decisions_from(*json, "fuzzed");
         return;
     }
     const auto read = project_from(bytes, "fuzzed");

@@ -1,5 +1,6 @@
-// Where there is no fuzzer to link: every file of the corpus as it is, then changed a few hundred times from a
-// fixed seed. Faults end it the way they end a fuzzer: by the sanitizers, by a signal, or by taking too long.
+// Where there is no fuzzer to link: every file of the corpus as it is, then changed a few hundred times from
+// a fixed seed. Faults end it the way they end a fuzzer: by the sanitizers, by a signal, or by taking too
+// long.
 //
 //     fuzz_svg CORPUS [RUNS]
 
@@ -22,20 +23,33 @@ std::size_t any(Random& random, std::size_t below) {
 /// What breaks readers: wrong bytes, parts that are missing, doubled or from elsewhere, and numbers nobody
 /// counts on.
 QByteArray changed(QByteArray bytes, const QByteArray& other, Random& random) {
-    static const QByteArrayList nasty{"1e999", "nan", "-1", "0", "99999999999999999999", "[[[[[[[[", "\xff\xfe",
-                                      "\"", "<g>", "null", "1e-320", "--", ";;;;"};
+    static const QByteArrayList nasty{"1e999",    "nan",      "-1",  "0",   "99999999999999999999",
+                                      "[[[[[[[[", "\xff\xfe", "\"",  "<g>", "null",
+                                      "1e-320",   "--",       ";;;;"};
     for (std::size_t turns = 1 + any(random, 4); turns > 0; --turns) {
         if (bytes.isEmpty()) return other;
         const auto size = static_cast<std::size_t>(bytes.size());
         const auto at = static_cast<qsizetype>(any(random, size));
         const auto part = static_cast<qsizetype>(1 + any(random, std::min<std::size_t>(size, 64)));
         switch (any(random, 6)) {
-        case 0: bytes[at] = static_cast<char>(random()); break;
-        case 1: bytes.remove(at, part); break;
-        case 2: bytes.insert(at, bytes.mid(at, part)); break;
-        case 3: bytes.insert(at, other.mid(at % std::max<qsizetype>(1, other.size()), part)); break;
-        case 4: bytes.replace(at, 1 + part % 8, nasty[static_cast<qsizetype>(any(random, nasty.size()))]); break;
-        default: bytes.truncate(at); break;
+        case 0:
+            bytes[at] = static_cast<char>(random());
+            break;
+        case 1:
+            bytes.remove(at, part);
+            break;
+        case 2:
+            bytes.insert(at, bytes.mid(at, part));
+            break;
+        case 3:
+            bytes.insert(at, other.mid(at % std::max<qsizetype>(1, other.size()), part));
+            break;
+        case 4:
+            bytes.replace(at, 1 + part % 8, nasty[static_cast<qsizetype>(any(random, nasty.size()))]);
+            break;
+        default:
+            bytes.truncate(at);
+            break;
         }
     }
     return bytes;

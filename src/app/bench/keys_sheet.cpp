@@ -10,7 +10,7 @@
 namespace zesty {
 
 namespace {
-constexpr int columns = 4;
+constexpr int columns = 3;
 }
 
 KeysSheet::KeysSheet(QWidget* parent) : QWidget(parent) {

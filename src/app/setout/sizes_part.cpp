@@ -76,7 +76,8 @@ void SizesPart::set_cutting_mat(double CuttingMat::*side, const char* intention,
 }
 
 void SizesPart::build_cutting_mat() {
-    auto* r = row("Cutting mat");
+    auto* r = row(QString());
+    r->addWidget(new QLabel("Cutting mat", this));
     mat_width_ = new LengthEdit("Width of the cutting mat", 10, 3000, this);
     mat_height_ = new LengthEdit("Height of the cutting mat", 10, 3000, this);
     for (LengthEdit* edit : {mat_width_, mat_height_}) edit->setFixedWidth(80);

@@ -6,6 +6,7 @@
 #include "core/project/stash_at_hand.h"
 #include "core/sections/findings.h"
 #include "core/sections/fixes.h"
+#include "core/sentences.h"
 #include "core/sheets/findings.h"
 #include "core/sheets/fixes.h"
 
@@ -35,7 +36,7 @@ Finding short_of(const Project& project, const Plan& plan, int index, WaysOut& w
     Finding f{.code = Code::Short,
               .title = std::to_string(patch.opening + 1) + " does not fit on " +
                        project.stash->papers[plan.papers.of_section[s.section]].name,
-              .message = "There is no room: " + s.reason + ".",
+              .message = sentence(s.reason),
               .where = plan.middle_of(patch.opening),
               .openings = {patch.opening},
               .about = index};

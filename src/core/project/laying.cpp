@@ -22,7 +22,7 @@ std::string why_short(const Project& project, const Plan& plan, const Paper& pap
                       bool fits_alone) {
     const std::string size = size_of(project, plan, patch);
     if (!fits_alone) return "no sheet of " + paper.name + " is large enough for a patch of " + size;
-    return "the sheets of " + paper.name + " are full before this patch of " + size;
+    return "no space is left on the sheets of " + paper.name + " for this patch of " + size;
 }
 
 std::string why_bare(const Project& project, const Plan& plan, int patch, bool proposed) {

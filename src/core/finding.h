@@ -68,51 +68,76 @@ enum class Code {
     Short,
     NoReservedRoom,
 };
+/// What is said of a code everywhere.
+struct CodeRow {
+    Code code;
+    const char* word; ///< in documents
+    Severity severity;
+    /// Whether the printed guide says it: what has to be measured, ordered or cut besides the patches.
+    bool in_guide = false;
+};
+inline constexpr std::array code_rows{
+    CodeRow{Code::ThinBar, "thin-bar", Severity::Problem},
+    CodeRow{Code::DelicateBars, "delicate-bars", Severity::Advice},
+    CodeRow{Code::OverEdge, "over-edge", Severity::Advice},
+    CodeRow{Code::OverFrame, "over-frame", Severity::Advice},
+    CodeRow{Code::NoRoomForCut, "no-room-for-cut", Severity::Problem},
+    CodeRow{Code::NoBase, "no-base", Severity::Problem},
+    CodeRow{Code::OneSided, "one-sided", Severity::Advice},
+    CodeRow{Code::NoFrameLip, "no-frame-lip", Severity::Problem},
+    CodeRow{Code::NarrowFrameLip, "narrow-frame-lip", Severity::Advice},
+    CodeRow{Code::PhotoOverEdge, "photo-over-edge", Severity::Advice},
+    CodeRow{Code::CoveredPart, "covered-part", Severity::Problem},
+    CodeRow{Code::FreeCell, "free-cell", Severity::Note},
+    CodeRow{Code::FramePaper, "frame-paper", Severity::Problem},
+    CodeRow{Code::BasePaper, "base-paper", Severity::Problem},
+    CodeRow{Code::CutPaper, "cut-paper", Severity::Problem},
+    CodeRow{Code::Drawing, "drawing", Severity::Note},
+    CodeRow{Code::NarrowLip, "narrow-lip", Severity::Note},
+    CodeRow{Code::NoHold, "no-hold", Severity::Advice},
+    CodeRow{Code::Shaker, "shaker", Severity::Note, true},
+    CodeRow{Code::ShakerWalls, "shaker-walls", Severity::Problem},
+    CodeRow{Code::GlueShows, "glue-shows", Severity::Advice},
+    CodeRow{Code::PhotoToOrder, "photo-to-order", Severity::Note, true},
+    CodeRow{Code::Journaling, "journaling", Severity::Note, true},
+    CodeRow{Code::NoJournaling, "no-journaling", Severity::Advice, true},
+    CodeRow{Code::Enlarged, "enlarged", Severity::Note, true},
+    CodeRow{Code::EnlargedInPart, "enlarged-in-part", Severity::Advice, true},
+    CodeRow{Code::NotEnlarged, "not-enlarged", Severity::Advice, true},
+    CodeRow{Code::NoPunch, "no-punch", Severity::Note},
+    CodeRow{Code::TooNarrow, "too-narrow", Severity::Note},
+    CodeRow{Code::Hidden, "hidden", Severity::Note, true},
+    CodeRow{Code::LostPaper, "lost-paper", Severity::Problem},
+    CodeRow{Code::NoStash, "no-stash", Severity::Note},
+    CodeRow{Code::NoPaper, "no-paper", Severity::Note},
+    CodeRow{Code::Alike, "alike", Severity::Advice},
+    CodeRow{Code::Tie, "tie", Severity::Advice},
+    CodeRow{Code::Lonely, "lonely", Severity::Note},
+    CodeRow{Code::PhotoMissing, "photo-missing", Severity::Advice},
+    CodeRow{Code::PhotoBlendsIn, "photo-blends-in", Severity::Advice},
+    CodeRow{Code::Short, "short", Severity::Problem},
+    CodeRow{Code::NoReservedRoom, "no-reserved-room", Severity::Advice},
+};
 template <>
-inline constexpr std::array words_of<Code>{"thin-bar",
-                                           "delicate-bars",
-                                           "over-edge",
-                                           "over-frame",
-                                           "no-room-for-cut",
-                                           "no-base",
-                                           "one-sided",
-                                           "no-frame-lip",
-                                           "narrow-frame-lip",
-                                           "photo-over-edge",
-                                           "covered-part",
-                                           "free-cell",
-                                           "frame-paper",
-                                           "base-paper",
-                                           "cut-paper",
-                                           "drawing",
-                                           "narrow-lip",
-                                           "no-hold",
-                                           "shaker",
-                                           "shaker-walls",
-                                           "glue-shows",
-                                           "photo-to-order",
-                                           "journaling",
-                                           "no-journaling",
-                                           "enlarged",
-                                           "enlarged-in-part",
-                                           "not-enlarged",
-                                           "no-punch",
-                                           "too-narrow",
-                                           "hidden",
-                                           "lost-paper",
-                                           "no-stash",
-                                           "no-paper",
-                                           "alike",
-                                           "tie",
-                                           "lonely",
-                                           "photo-missing",
-                                           "photo-blends-in",
-                                           "short",
-                                           "no-reserved-room"};
+inline constexpr std::array words_of<Code> = [] {
+    std::array<const char*, code_rows.size()> words{};
+    for (std::size_t i = 0; i < words.size(); ++i) words[i] = code_rows[i].word;
+    return words;
+}();
+static_assert(
+    [] {
+        for (std::size_t i = 0; i < code_rows.size(); ++i)
+            if (code_rows[i].code != static_cast<Code>(i)) return false;
+        return true;
+    }(),
+    "the rows are in the order of the codes");
 
-Severity severity_of(Code code);
-/// Whether the printed guide says it: what has to be measured, ordered or cut besides the patches.
-bool goes_into_guide(Code code);
+constexpr Severity severity_of(Code code) {
+    return code_rows[static_cast<std::size_t>(code)].severity;
+}
+constexpr bool goes_into_guide(Code code) {
+    return code_rows[static_cast<std::size_t>(code)].in_guide;
+}
 
 /// A decision that would settle a finding, and what the button says that makes it. A change is a value with
 /// == and a call operator that takes the decisions of the stage it concerns, or the whole project:

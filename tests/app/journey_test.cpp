@@ -182,8 +182,6 @@ TEST(Journey, TheDemoByKeyboardAlone) {
     bench.key(Qt::Key_E, Qt::ControlModifier);
     bench.settle();
     EXPECT_TRUE(QFile::exists(bench.folder("out/guide.pdf")));
-    bench.key(Qt::Key_F1);
-    bench.key(Qt::Key_F1);
 }
 
 TEST(Journey, AFindingGoesToItsPlaceAndItsButtonSettlesIt) {

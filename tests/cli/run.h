@@ -19,8 +19,15 @@ inline Ran zesty(const QStringList& arguments) {
     QProcess process;
     process.start(ZESTY_BINARY, arguments);
     EXPECT_TRUE(process.waitForFinished(60000));
+    if (process.exitStatus() != QProcess::NormalExit) return {-1, "", "ended by a signal"};
     return {process.exitCode(), process.readAllStandardOutput().toStdString(),
             process.readAllStandardError().toStdString()};
+}
+
+/// Ended by itself, without or with problems found, and had nothing to complain about.
+inline testing::AssertionResult done(const Ran& r) {
+    if ((r.code == 0 || r.code == 1) && r.err.empty()) return testing::AssertionSuccess();
+    return testing::AssertionFailure() << "code " << r.code << ": " << r.err;
 }
 
 inline void write(const QString& path, const QByteArray& data) {

@@ -64,9 +64,9 @@ TEST(LayersOfSvg, AreNamedByTheirColourHoweverItIsWritten) {
 }
 
 TEST(LayersOfSvg, ComeFromGroupsWhereAllIsOneColour) {
-    const auto file = svg_data("<g id='roof'><rect width='9' height='9'/></g><g id='door'><g id='inner'>"
+    const auto file = svg_data("<g id='sail'><rect width='9' height='9'/></g><g id='tail'><g id='inner'>"
                                "<rect x='20' width='9' height='9'/></g></g>");
-    EXPECT_EQ(keys(file), (std::vector<std::string>{"group roof", "group door"}));
+    EXPECT_EQ(keys(file), (std::vector<std::string>{"group sail", "group tail"}));
     EXPECT_TRUE(keys(svg_data("<rect width='9' height='9'/>")).empty());
 }
 

@@ -8,7 +8,7 @@
 
 namespace zesty {
 
-/// Steady names, "colour #aa3300" or "group roof", in the order in which they are painted; empty when the
+/// Steady names, "colour #aa3300" or "group sail", in the order in which they are painted; empty when the
 /// drawing is all of a piece.
 std::vector<std::string> layers_of(const Drawing& drawing);
 

@@ -1,5 +1,5 @@
 #pragma once
-// A cut of which some pieces are not used: a word dropped, one sprig taken alone.
+// A cut of which some pieces are not used: a word dropped, one bow taken alone.
 
 #include "core/cutfile/cut_file.h"
 

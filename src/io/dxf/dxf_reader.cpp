@@ -326,7 +326,7 @@ Result<Drawing> read_dxf(const QByteArray& data) {
     if (lines.empty() || box.empty())
         return fail(ErrorKind::NothingToDo, "the drawing has nothing in it that could be cut");
     Drawing out;
-    // Programs that were never told a unit write one all the same: nobody cuts what is as large as a house.
+    // Programs that were never told a unit write one all the same: nobody cuts what is metres large.
     const double stated = millimetres(all.units);
     const bool believable = std::max(box.width(), box.height()) * stated <= largest_believable;
     const double mm = believable ? stated : 1;

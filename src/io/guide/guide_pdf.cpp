@@ -4,19 +4,9 @@
 
 #include <QBuffer>
 #include <algorithm>
-#include <array>
 #include <cmath>
 
 namespace zesty {
-
-namespace {
-
-/// In the order of the work.
-constexpr std::array chapters{guide::print_key,          guide::print_preparation,
-                              guide::print_cutting_mats, guide::print_loose_pieces,
-                              guide::print_sheets,       guide::print_tracing_sheets};
-
-} // namespace
 
 Tiling tiles_of(const Box& sheet, const std::vector<Box>& patches, double width, double height) {
     Tiling out;
@@ -44,7 +34,7 @@ QByteArray guide_pdf(const Project& project, const Plan& plan, const std::vector
     buffer.open(QIODevice::WriteOnly);
     {
         guide::GuidePaper page(project, plan, mats, paper, buffer);
-        for (const auto print : chapters) print(page);
+        for (const auto print : guide::chapters) print(page);
     }
     return buffer.data();
 }

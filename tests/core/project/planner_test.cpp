@@ -42,8 +42,12 @@ void expect_same(const Plan& a, const Plan& b) {
         EXPECT_EQ(a.sections.patches[i].section, b.sections.patches[i].section);
         EXPECT_EQ(a.sheets.placed[i].sheet, b.sheets.placed[i].sheet);
         EXPECT_EQ(a.sheets.placed[i].shift, b.sheets.placed[i].shift);
+        EXPECT_EQ(a.sheets.placed[i].rotation_deg, b.sheets.placed[i].rotation_deg);
+        EXPECT_EQ(a.sheets.placed[i].mirrored, b.sheets.placed[i].mirrored);
     }
     EXPECT_EQ(a.papers.of_section, b.papers.of_section);
+    EXPECT_EQ(a.sheets.room.size(), b.sheets.room.size());
+    EXPECT_EQ(a.sheets.without_room, b.sheets.without_room);
     ASSERT_EQ(a.findings.size(), b.findings.size());
     for (std::size_t i = 0; i < a.findings.size(); ++i)
         EXPECT_EQ(a.findings[i].message, b.findings[i].message);
@@ -68,7 +72,7 @@ TEST(Planner, AUsedPlannerSaysTheSameAsAFreshOneAfterAnyEdits) {
     Project p = lattice();
     for (int step = 0; step < testing::rounds(18); ++step) {
         const int o = static_cast<int>(random() % 16);
-        switch (random() % 8) {
+        switch (random() % 9) {
         case 0:
             p.set_out.cuts.front().place.length = 5 + static_cast<double>(random() % 30);
             break;
@@ -96,6 +100,10 @@ TEST(Planner, AUsedPlannerSaysTheSameAsAFreshOneAfterAnyEdits) {
             p.match.choose(p.sections.section_of(o), c);
             break;
         }
+        case 7:
+            p.sheets.reserved.push_back(
+                {"", "p" + std::to_string(random() % 4), Side::A, {testing::rectangle(0, 0, 30, 40), {}}});
+            break;
         default:
             p.sheets.blade_gap = 0.25 * static_cast<double>(random() % 8);
             break;

@@ -11,14 +11,14 @@ namespace zesty {
 
 TEST(Project, GroupingJoinsWholeSectionsAndKeepsTheFirstChoice) {
     Project p;
-    p.sections.choose(4, {"roof", Treatment::Paper});
+    p.sections.choose(4, {"sail", Treatment::Paper});
     p.match.choose(4, {"red", Side::A, true});
     group(p, {4, 9});
     EXPECT_EQ(p.sections.groups, (std::vector<std::vector<Spot>>{{4, 9}}));
-    EXPECT_EQ(p.sections.choice(4).name, "roof");
+    EXPECT_EQ(p.sections.choice(4).name, "sail");
     group(p, {9, 2});
     EXPECT_EQ(p.sections.groups, (std::vector<std::vector<Spot>>{{2, 4, 9}}));
-    EXPECT_EQ(p.sections.choice(2).name, "roof");
+    EXPECT_EQ(p.sections.choice(2).name, "sail");
     EXPECT_EQ(p.sections.choice(4), SectionChoice{});
     ungroup(p, {4});
     EXPECT_TRUE(p.sections.groups.empty());

@@ -15,17 +15,17 @@ Shared<DrawingFile> file(const char* name, Drawing drawing) {
     return std::make_shared<const DrawingFile>(DrawingFile{name, name, std::move(drawing)});
 }
 
-/// Two houses: a large one with a window and a door in it, a small one with a window.
-Drawing houses() {
+/// Two kites: a large one with two openings, a small one with one that holds an insert.
+Drawing kites() {
     using testing::rectangle;
     return testing::drawing_of({rectangle(0, 0, 100, 80), rectangle(10, 10, 40, 40),
                                 rectangle(60, 20, 90, 70), rectangle(120, 20, 180, 80),
                                 rectangle(130, 30, 170, 70), rectangle(140, 40, 160, 60)});
 }
 
-Project page_with_houses() {
+Project page_with_kites() {
     Project p;
-    set_only_cut(p, file("houses.svg", houses()));
+    set_only_cut(p, file("kites.svg", kites()));
     p.set_out.cuts[0].place = {SizeRule::Width, 180, 0, false, {}};
     return p;
 }
@@ -33,7 +33,7 @@ Project page_with_houses() {
 } // namespace
 
 TEST(Compose, ACopyBringsItsOwnOpeningsAndItsDecisions) {
-    Project p = page_with_houses();
+    Project p = page_with_kites();
     group(p, {0, 1});
     p.sections.choose(0, {"front", Treatment::Open});
     const int copy = copy_cut(p, 0, true, 60);
@@ -56,7 +56,7 @@ TEST(Compose, ACopyBringsItsOwnOpeningsAndItsDecisions) {
 }
 
 TEST(Compose, CutsThatOverlapDoNotSeeEachOthersContours) {
-    Project p = page_with_houses();
+    Project p = page_with_kites();
     const Plan alone = testing::shapes_of(p);
     copy_cut(p, 0, false, 7);
     const Plan both = testing::shapes_of(p);
@@ -73,7 +73,7 @@ TEST(Compose, CutsThatOverlapDoNotSeeEachOthersContours) {
 }
 
 TEST(Compose, APartTakenAloneIsSizedByItself) {
-    Project p = page_with_houses();
+    Project p = page_with_kites();
     p.set_out.cuts[0].left_out = {0};
     p.set_out.cuts[0].place = {SizeRule::Width, 90, 0, false, {}};
     const Plan plan = testing::shapes_of(p);
@@ -93,7 +93,7 @@ TEST(Compose, APartTakenAloneIsSizedByItself) {
 }
 
 TEST(Compose, WhatHangsOffThePageIsTrimmed) {
-    Project p = page_with_houses();
+    Project p = page_with_kites();
     p.set_out.page.width = 200;
     p.set_out.cuts[0].place.shift.x = -45; // the page's edge runs through the first window
     const Plan plan = testing::shapes_of(p);
@@ -107,7 +107,7 @@ TEST(Compose, WhatHangsOffThePageIsTrimmed) {
 }
 
 TEST(Compose, ASpreadIsOnePageWithAGap) {
-    Project p = page_with_houses();
+    Project p = page_with_kites();
     p.set_out.page.spread = true;
     p.set_out.page.gap = 10;
     p.set_out.page.reveal = Sides::even(6);
@@ -119,7 +119,7 @@ TEST(Compose, ASpreadIsOnePageWithAGap) {
 }
 
 TEST(Compose, TakingACutOffThePageTakesItsDecisionsAndKeepsTheOthers) {
-    Project p = page_with_houses();
+    Project p = page_with_kites();
     const int copy = copy_cut(p, 0, false, 50);
     const int other = add_cut(p, file("frame.svg", testing::drawing_of({testing::rectangle(0, 0, 9, 9)})));
     group(p, {Spot(0), Spot(copy, 1)});

@@ -1,8 +1,9 @@
 #pragma once
-// The chapters of the printed guide, one file each. guide_pdf.cpp has the row of them in the order of the
-// work.
+// The chapters of the printed guide, one file each, and the row of them in the order of the work.
 
 #include "io/guide/guide_paper.h"
+
+#include <array>
 
 namespace zesty::guide {
 
@@ -17,5 +18,9 @@ void print_loose_pieces(GuidePaper& g);
 void print_sheets(GuidePaper& g);
 /// Mirrored, for tracing on the back.
 void print_tracing_sheets(GuidePaper& g);
+
+/// In the order of the work.
+inline constexpr std::array chapters{print_key,          print_preparation, print_cutting_mats,
+                                     print_loose_pieces, print_sheets,      print_tracing_sheets};
 
 } // namespace zesty::guide

@@ -108,6 +108,20 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
 
 } // namespace
 
+// What the fixes of each stage change.
+SetOutDecisions& set_out_in(Project& project) {
+    return project.set_out;
+}
+SectionDecisions& sections_in(Project& project) {
+    return project.sections;
+}
+MatchDecisions& match_in(Project& project) {
+    return project.match;
+}
+SheetDecisions& sheets_in(Project& project) {
+    return project.sheets;
+}
+
 std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
     std::vector<Finding> out = plan.set_out.whole.findings;
     const auto add = [&](const std::vector<Finding>& more) {

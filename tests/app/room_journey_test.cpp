@@ -108,21 +108,21 @@ TEST(RoomJourney, ASizeOfThePickedPaperIsKeptWholeByTypingIt) {
     bench.state().pick(barley);
     bench.window().findChild<SheetsPanel*>()->choose(SheetsPanel::Leftovers);
     bench.settle();
-    type(field(bench, "Width to keep whole"), "1 1/2");
+    type(field(bench, "Width to reserve"), "1 1/2");
     bench.settle();
     EXPECT_EQ(reserved_size(bench.document().project(), "barley"),
               (Point{1.5 * mm_per_inch, 1.5 * mm_per_inch}))
         << "one length is a square";
-    type(field(bench, "Height to keep whole"), "1");
+    type(field(bench, "Height to reserve"), "1");
     bench.settle();
     EXPECT_EQ(reserved_size(bench.document().project(), "barley"), (Point{1.5 * mm_per_inch, mm_per_inch}));
     bench.state().pick(bench.document().project().stash->find("gull-print"));
     bench.settle();
-    EXPECT_EQ(field(bench, "Width to keep whole")->text(), "0 in");
+    EXPECT_EQ(field(bench, "Width to reserve")->text(), "0 in");
     bench.state().pick(barley);
     bench.settle();
-    EXPECT_EQ(field(bench, "Width to keep whole")->text(), "1 1/2 in");
-    type(field(bench, "Width to keep whole"), "0");
+    EXPECT_EQ(field(bench, "Width to reserve")->text(), "1 1/2 in");
+    type(field(bench, "Width to reserve"), "0");
     bench.settle();
     EXPECT_TRUE(bench.document().project().sheets.reserved.empty());
 }

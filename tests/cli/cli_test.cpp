@@ -352,8 +352,8 @@ TEST(Cli, PapersAreGivenRuledProposedAndAskedAbout) {
         }
     const Ran pinned = zesty({"papers", out, "--pin", "18", "--own", "7", "--base-paper", "hillside"});
     EXPECT_TRUE(done(pinned));
-    const auto place_of_18 = [](const json& plan) {
-        for (const json& p : plan["patches"])
+    const auto place_of_18 = [](const json& whole) {
+        for (const json& p : whole["patches"])
             if (p["opening"] == "o18") return json{p["sheet"], p["rotation_deg"], p["dx"], p["dy"]};
         return json{};
     };

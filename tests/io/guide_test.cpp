@@ -316,7 +316,7 @@ TEST(Guide, ShowsWhatIsKeptForLaterWithTheNameOfThePage) {
     const int tram = page_with(pdf, "Terrace");
     ASSERT_GT(tram, 0);
     EXPECT_TRUE(text_of(tram).contains("brick-dust#1")) << qPrintable(text_of(tram));
-    const int whole = page_with(pdf, "keep whole");
+    const int whole = page_with(pdf, "reserved");
     ASSERT_GT(whole, 0);
     EXPECT_TRUE(text_of(whole).contains("barley#")) << qPrintable(text_of(whole));
 }

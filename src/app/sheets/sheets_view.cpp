@@ -273,6 +273,15 @@ void SheetsView::wheelEvent(QWheelEvent* event) {
     scroll_by(-event->angleDelta().y());
 }
 
+bool SheetsView::event(QEvent* event) {
+    // Elsewhere these keys move the cut among the others.
+    if (event->type() == QEvent::ShortcutOverride)
+        if (const int key = static_cast<QKeyEvent*>(event)->key();
+            key == Qt::Key_PageDown || key == Qt::Key_PageUp)
+            event->accept();
+    return QWidget::event(event);
+}
+
 void SheetsView::keyPressEvent(QKeyEvent* event) {
     const Plan* plan = state_.plan();
     const int key = event->key();

@@ -5,6 +5,7 @@
 #include "io/picture.h"
 #include "io/plan_json.h"
 #include "io/project_file.h"
+#include "io/project_json.h"
 #include "io/read_file.h"
 #include "io/stash_json.h"
 #include "io/svg/svg_reader.h"
@@ -337,6 +338,14 @@ TEST(ProjectFile, NewerAndBrokenFilesAreRefusedClearly) {
         project_from(zip_of({{"project.json", R"({"format":"zesty-project/1","drawing":"drawing/a.svg"})"},
                              {"drawing/a.svg", drawing}}),
                      "x"));
+}
+
+TEST(ProjectFile, APhotoWithoutASizeIsRefusedAndNotReadAsOneThatCannotBeSaved) {
+    const auto j = nlohmann::json::parse(
+        R"({"format":"zesty-project/6","set_out":{"photos":[{"name":"Mia","width_mm":101.6}],"pictures":[""]}})");
+    const auto read = decisions_from(j, "kite.zesty");
+    ASSERT_FALSE(read);
+    EXPECT_NE(read.error().message.find("height_mm"), std::string::npos) << read.error().message;
 }
 
 TEST(ProjectFile, DamageAnywhereNeverCrashes) {

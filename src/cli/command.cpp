@@ -2,6 +2,7 @@
 
 #include "cli/deadline.h"
 #include "core/cutfile/cut_file.h"
+#include "core/project/planner.h"
 #include "io/drawing_import.h"
 #include "io/edge.h"
 #include "io/project_file.h"
@@ -44,6 +45,12 @@ Result<Shared<DrawingFile>> read_drawing(const std::string& path, double square)
     if (const auto cut = read_cut((*file)->drawing); !cut)
         return fail(cut.error().kind, path + ": " + cut.error().message);
     return file;
+}
+
+Result<Plan> shapes_with_cut(Planner& planner, const Project& project) {
+    auto plan = planner.shapes(project);
+    if (plan && !plan->sections.cut) return fail(ErrorKind::NothingToDo, "the page has no cut yet");
+    return plan;
 }
 
 Result<void> save_changes(const Project& before, const Project& after, const std::string& path,

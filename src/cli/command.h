@@ -13,6 +13,10 @@
 #include <string>
 #include <vector>
 
+namespace zesty {
+class Planner;
+}
+
 namespace zesty::cli {
 
 inline constexpr int done = 0;
@@ -54,6 +58,9 @@ template <class Args> struct Registered {
                                   }});
     }
 };
+
+/// Openings and patches of a page; an error of kind NothingToDo when nothing is set out on it.
+Result<Plan> shapes_with_cut(Planner& planner, const Project& project);
 
 /// Options that can do nothing without another one, and options of which one alone makes sense: exit code 2
 /// otherwise.

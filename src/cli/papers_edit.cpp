@@ -1,5 +1,6 @@
 #include "cli/papers_edit.h"
 
+#include "cli/command.h"
 #include "cli/typed.h"
 #include "core/project/edits.h"
 
@@ -17,10 +18,9 @@ public:
         : a_(args), p_(project), planner_(planner) {}
 
     Result<void> run() {
-        auto plan = planner_.shapes(p_);
+        auto plan = shapes_with_cut(planner_, p_);
         if (!plan) return tl::make_unexpected(plan.error());
         plan_ = std::move(*plan);
-        if (!plan_.sections.cut) return fail(ErrorKind::NothingToDo, "the page has no cut yet");
         for (auto step : {&PapersEdit::sections, &PapersEdit::followers, &PapersEdit::whole_papers,
                           &PapersEdit::prints, &PapersEdit::colours, &PapersEdit::pins})
             if (auto r = (this->*step)(); !r) return r;
@@ -158,12 +158,10 @@ private:
             p_.match.roles.erase(parts[0]);
             return {};
         }
-        for (const PaperRole r : {PaperRole::UseUp, PaperRole::Spare, PaperRole::Tie})
-            if (parts[1] == key_of(r)) {
-                p_.match.roles[parts[0]] = r;
-                return {};
-            }
-        return fail(ErrorKind::BadInput, "--role: '" + parts[1] + "' is none of use-up, spare, tie, none");
+        const auto role = typed_word<PaperRole>("--role", parts[1]);
+        if (!role) return fail(role.error().kind, role.error().message + ", none");
+        p_.match.roles[parts[0]] = *role;
+        return {};
     }
 
     Result<void> cut_paper() {
@@ -235,15 +233,9 @@ private:
             p_.match.style.light_deg = *deg;
         }
         if (!a_.map.empty()) {
-            bool known = false;
-            for (const ToneMap m : {ToneMap::Gradient, ToneMap::Zones, ToneMap::Background})
-                if (a_.map == key_of(m)) {
-                    p_.match.style.map = m;
-                    known = true;
-                }
-            if (!known)
-                return fail(ErrorKind::BadInput,
-                            "--map: '" + a_.map + "' is none of gradient, zones, background");
+            const auto map = typed_word<ToneMap>("--map", a_.map);
+            if (!map) return tl::make_unexpected(map.error());
+            p_.match.style.map = *map;
         }
         if (!a_.zones.empty()) {
             std::vector<Rgb> zones;

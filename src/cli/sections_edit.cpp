@@ -29,10 +29,9 @@ public:
 
 private:
     Result<void> look() {
-        auto plan = planner_.shapes(p_);
+        auto plan = shapes_with_cut(planner_, p_);
         if (!plan) return tl::make_unexpected(plan.error());
         plan_ = std::move(*plan);
-        if (!plan_.sections.cut) return fail(ErrorKind::NothingToDo, "the page has no cut yet");
         return {};
     }
 
@@ -104,10 +103,8 @@ private:
             zesty::ungroup(p_, *spots);
         }
         if (!a_.by.empty()) {
-            const auto kind = named<GroupRule::Kind>(a_.by);
-            if (!kind)
-                return fail(ErrorKind::BadInput,
-                            "--by: '" + a_.by + "' is none of twins, sizes, bands, rings, rows, cuts");
+            const auto kind = typed_word<GroupRule::Kind>("--by", a_.by);
+            if (!kind) return tl::make_unexpected(kind.error());
             GroupRule rule{*kind, a_.count, p_.set_out.page.whole().centre()};
             if (!a_.centre.empty()) {
                 const auto at = typed_point("--centre", a_.centre, "give x,y on the page", 3000);
@@ -150,10 +147,7 @@ private:
     }
 
     static Result<Treatment> read_treatment(const std::string& what) {
-        if (const auto t = named<Treatment>(what)) return *t;
-        return fail(ErrorKind::BadInput, "--treat: '" + what +
-                                             "' is none of paper, open, inlay, translucent, shaker, photo, "
-                                             "words, cut-from");
+        return typed_word<Treatment>("--treat", what);
     }
 
     static Result<int> read_order(const std::string& what) {
@@ -171,10 +165,7 @@ private:
     }
 
     static Result<BackingMethod> read_page_method(const std::string& what) {
-        if (const auto method = named<BackingMethod>(what)) return *method;
-        return fail(ErrorKind::BadInput, "--method: '" + what +
-                                             "' is none of machine, trace, glue, enlarged, inlay, punches, "
-                                             "one-sheet, cut-from");
+        return typed_word<BackingMethod>("--method", what);
     }
 
     static Result<double> read_lip(const std::string& what) {

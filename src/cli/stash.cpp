@@ -161,10 +161,9 @@ Result<StashQuery> typed_query(const StashArgs& a) {
             return fail(ErrorKind::BadInput, "--like: '" + a.like + "' does not look like #rrggbb");
     }
     if (!a.kind.empty()) {
-        query.pattern = named<Pattern>(a.kind);
-        if (!query.pattern)
-            return fail(ErrorKind::BadInput,
-                        "--kind: '" + a.kind + "' is none of solid, small, large, stripe, ombre, picture");
+        const auto kind = typed_word<Pattern>("--kind", a.kind);
+        if (!kind) return tl::make_unexpected(kind.error());
+        query.pattern = *kind;
     }
     if (!a.room.empty()) {
         const auto size = typed_size("--room", a.room, 1, 3000);

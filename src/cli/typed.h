@@ -2,6 +2,7 @@
 // What is typed on the command line, read. Errors are one sentence that names the option.
 
 #include "core/geometry/lengths.h"
+#include "core/names.h"
 #include "core/project/project.h"
 
 #include <optional>
@@ -29,6 +30,12 @@ Result<std::vector<int>> typed_numbers(const std::string& option, const std::str
 
 /// A finite number within the limits.
 Result<double> typed_number(const std::string& option, const std::string& text, Limits limits);
+
+/// One of the words that there are for a value; the error says all of them.
+template <WithWords Enum> Result<Enum> typed_word(const std::string& option, const std::string& text) {
+    if (const auto value = named<Enum>(text)) return *value;
+    return fail(ErrorKind::BadInput, option + ": '" + text + "' is none of " + all_words<Enum>());
+}
 
 /// "top", "right", ...: where the light end is, in degrees.
 Result<double> typed_light(const std::string& text);

@@ -1,18 +1,15 @@
 #include "core/match/decisions.h"
 
+#include "core/setout/choices.h"
+
 namespace zesty {
 
 const PaperChoice& MatchDecisions::choice(Spot section) const {
-    static const PaperChoice none;
-    const auto it = choices.find(section);
-    return it == choices.end() ? none : it->second;
+    return choice_in(choices, section);
 }
 
 void MatchDecisions::choose(Spot section, PaperChoice choice) {
-    if (choice == PaperChoice{})
-        choices.erase(section);
-    else
-        choices[section] = std::move(choice);
+    choose_in(choices, section, std::move(choice));
 }
 
 void keep_apart(MatchDecisions& decisions, const std::string& paper, const std::string& other, bool apart) {

@@ -2,24 +2,19 @@
 
 #include "core/geometry/measure.h"
 #include "core/project/stash_at_hand.h"
-#include "core/sentences.h"
+#include "core/sheets/fixes.h"
 
 #include <algorithm>
 #include <set>
+#include <tuple>
 
 namespace zesty {
 
 namespace {
 
-using WantedBy = std::pair<std::string, std::string>; ///< page and paper
-
-WantedBy wanted_by(const ReservedPiece& w) {
-    return {w.page, w.paper};
-}
-
 void in_order(std::vector<ReservedPiece>& pieces) {
     std::stable_sort(pieces.begin(), pieces.end(), [](const ReservedPiece& a, const ReservedPiece& b) {
-        return wanted_by(a) < wanted_by(b);
+        return std::tie(a.page, a.paper) < std::tie(b.page, b.paper);
     });
 }
 
@@ -86,8 +81,7 @@ std::vector<std::string> pages_reserved_for(const Project& project) {
 }
 
 void reserve_size(Project& project, const std::string& paper, Point size) {
-    std::erase_if(project.sheets.reserved,
-                  [&](const ReservedPiece& w) { return w.page.empty() && w.paper == paper; });
+    StopReserving{{}, paper}(project.sheets);
     if (size.x > 0 && size.y > 0)
         project.sheets.reserved.push_back({{}, paper, Side::A, {ring_of(Box{0, 0, size.x, size.y}), {}}});
     in_order(project.sheets.reserved);

@@ -1,5 +1,7 @@
 #include "core/sections/decisions.h"
 
+#include "core/setout/choices.h"
+
 namespace zesty {
 
 std::vector<double> BackingRules::usual_punches() {
@@ -9,16 +11,11 @@ std::vector<double> BackingRules::usual_punches() {
 }
 
 const SectionChoice& SectionDecisions::choice(Spot section) const {
-    static const SectionChoice none;
-    const auto it = choices.find(section);
-    return it == choices.end() ? none : it->second;
+    return choice_in(choices, section);
 }
 
 void SectionDecisions::choose(Spot section, SectionChoice choice) {
-    if (choice == SectionChoice{})
-        choices.erase(section);
-    else
-        choices[section] = std::move(choice);
+    choose_in(choices, section, std::move(choice));
 }
 
 Spot SectionDecisions::section_of(Spot opening) const {

@@ -125,8 +125,12 @@ public:
 
     const std::optional<Error>& error() const { return root_ ? root_->error_ : error_; }
 
+    /// One that has no usual value, because what it begins with lies outside its limits, must be there.
     void number(const char* key, double& value, Limits limits) {
-        if (const auto* j = member(key)) read_number(*j, key, value, limits);
+        if (const auto* j = member(key))
+            read_number(*j, key, value, limits);
+        else if (!limits.hold(value))
+            complain(key);
     }
     void number(const char* key, std::optional<double>& value, Limits limits) {
         if (const auto* j = member(key)) read_number(*j, key, value.emplace(), limits);

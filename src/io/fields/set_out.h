@@ -58,9 +58,6 @@ template <class F, Describes<Photo> T> void describe(F& f, T& photo) {
     f.text("name", photo.name);
     f.number("width_mm", photo.width, photo_side_limits);
     f.number("height_mm", photo.height, photo_side_limits);
-    // A photo has no usual size: one that says none is refused.
-    f.check("width_mm", [&] { return photo_side_limits.hold(photo.width); });
-    f.check("height_mm", [&] { return photo_side_limits.hold(photo.height); });
     f.flag("round", photo.round);
     f.point("centre_mm", photo.centre, place_limits);
     f.number("turn_deg", photo.turn_deg, turn_limits);

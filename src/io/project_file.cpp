@@ -158,10 +158,18 @@ Result<FileStamp> save_project_over(const Project& project, const QString& path,
     return stamp_of_bytes(*bytes);
 }
 
-Result<Project> open_project(const QString& path) {
+Result<OpenedProject> open_project_stamped(const QString& path) {
     const auto data = read_file(path, most_unpacked);
     if (!data) return tl::make_unexpected(data.error());
-    return project_from(*data, path.toStdString());
+    auto project = project_from(*data, path.toStdString());
+    if (!project) return tl::make_unexpected(project.error());
+    return OpenedProject{std::move(*project), stamp_of_bytes(*data)};
+}
+
+Result<Project> open_project(const QString& path) {
+    auto opened = open_project_stamped(path);
+    if (!opened) return tl::make_unexpected(opened.error());
+    return std::move(opened->project);
 }
 
 } // namespace zesty

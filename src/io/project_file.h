@@ -28,6 +28,12 @@ Result<void> save_project(const Project& project, const QString& path);
 /// As above, but only while the file is as it was; an error of kind ChangedOutside where it is not. Gives
 /// what the file is like now.
 Result<FileStamp> save_project_over(const Project& project, const QString& path, const FileStamp& known);
+
+struct OpenedProject {
+    Project project;
+    FileStamp stamp; ///< of the very bytes it was read from
+};
+Result<OpenedProject> open_project_stamped(const QString& path);
 Result<Project> open_project(const QString& path);
 
 } // namespace zesty

@@ -66,16 +66,20 @@ void BenchWindow::take_drawing(const std::shared_ptr<const DrawingFile>& file, c
     set_out_->ask_size_of(*file, document_.project().set_out.cuts.back().id);
 }
 
+void BenchWindow::take_project(const Project& project, const QString& path, const FileStamp& stamp) {
+    fit_next_ = true;
+    state_.set_offers({});
+    state_.select({});
+    document_.reset(project, path, stamp);
+}
+
 void BenchWindow::connect_files() {
     connect(&worker_, &Worker::opened_drawing, this, &BenchWindow::take_drawing);
     connect(&worker_, &Worker::opened_project, this,
             [this](const Project& project, const QString& path, const FileStamp& stamp) {
-                fit_next_ = true;
-                state_.set_offers({});
-                state_.select({});
                 settings_.add_recent(path);
                 notices_->drop(changed_key);
-                document_.reset(project, path, stamp);
+                take_project(project, path, stamp);
             });
     connect(&worker_, &Worker::saved, this,
             [this](const Project& project, const QString& path, const FileStamp& stamp) {
@@ -203,11 +207,8 @@ void BenchWindow::take_up_left_work(const LeftWork& left) {
     // Undo leads back to what the file holds, where there is one.
     const bool has_file = !left.path.isEmpty() && QFileInfo::exists(left.path);
     const auto saved = has_file ? open_project(left.path) : Result<Project>(Project{});
-    fit_next_ = true;
-    state_.set_offers({});
-    state_.select({});
-    document_.reset(saved.value_or(Project{}), has_file ? left.path : QString(),
-                    has_file ? stamp_of(left.path) : FileStamp{});
+    take_project(saved.value_or(Project{}), has_file ? left.path : QString(),
+                 has_file ? stamp_of(left.path) : FileStamp{});
     document_.edit("Take up unsaved work", *project);
     // Kept where it was until it is kept anew, or saved.
     const auto throw_away = [folder, id = left.id] { throw_away_left_work(folder, id); };

@@ -71,6 +71,7 @@ private:
     void connect_files();
     void save(bool ask);
     void take_drawing(const std::shared_ptr<const DrawingFile>& file, const QString& path);
+    void take_project(const Project& project, const QString& path, const FileStamp& stamp);
     void offer_left_work();
     void take_up_left_work(const LeftWork& left);
     void look_at_file();

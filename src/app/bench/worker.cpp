@@ -154,12 +154,12 @@ void Worker::run_proposal(const Project& project, quint64 number) {
 void Worker::open(const QString& path) {
     post([this, path] {
         if (QFileInfo(path).suffix().toLower() == "zesty") {
-            const FileStamp stamp = stamp_of(path);
-            auto project = open_project(path);
-            if (project)
-                report([this, p = *project, path, stamp] { emit opened_project(p, path, stamp); });
+            auto opened = open_project_stamped(path);
+            if (opened)
+                report(
+                    [this, o = std::move(*opened), path] { emit opened_project(o.project, path, o.stamp); });
             else
-                report_failure(project.error());
+                report_failure(opened.error());
             return;
         }
         if (auto file = drawing_to_cut(path))

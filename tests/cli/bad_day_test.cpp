@@ -205,27 +205,18 @@ TEST_F(BadDay, DatabasesThatAreNotAsTheyWereMadeAreRefused) {
 
 TEST_F(BadDay, ProgramsOnOneStashAtOnceLoseNothing) {
     const QString stash = at("shared.stash");
-    std::vector<std::unique_ptr<QProcess>> all;
-    for (int k = 0; k < 12; ++k) {
-        auto one = std::make_unique<QProcess>();
-        // The first of them make the database, all add to the same paper.
-        one->start(ZESTY_BINARY, {"stash", stash, "--add", "barley", "--colour", "#e0c080"});
-        all.push_back(std::move(one));
-    }
-    for (const auto& one : all) {
-        ASSERT_TRUE(one->waitForFinished(60'000));
-        EXPECT_EQ(one->exitCode(), 0) << one->readAllStandardError().toStdString();
-    }
-    all.clear();
-    for (int k = 0; k < 31; ++k) {
-        auto one = std::make_unique<QProcess>();
-        one->start(ZESTY_BINARY, {"stash", stash, "--add", "barley", "--sheet", "6x6in"});
-        all.push_back(std::move(one));
-    }
-    for (const auto& one : all) {
-        ASSERT_TRUE(one->waitForFinished(60'000));
-        EXPECT_EQ(one->exitCode(), 0) << one->readAllStandardError().toStdString();
-    }
+    const auto all_at_once = [](int count, const QStringList& arguments) {
+        std::vector<std::unique_ptr<QProcess>> all;
+        for (int k = 0; k < count; ++k)
+            all.emplace_back(std::make_unique<QProcess>())->start(ZESTY_BINARY, arguments);
+        for (const auto& one : all) {
+            ASSERT_TRUE(one->waitForFinished(60'000));
+            EXPECT_EQ(one->exitCode(), 0) << one->readAllStandardError().toStdString();
+        }
+    };
+    // The first of them make the database, all add to the same paper.
+    all_at_once(12, {"stash", stash, "--add", "barley", "--colour", "#e0c080"});
+    all_at_once(31, {"stash", stash, "--add", "barley", "--sheet", "6x6in"});
     int sheets = 0;
     const json all_there = json::parse(zesty({"stash", stash, "--json"}).out);
     for (const json& s : all_there["papers"][0]["sheets"]) sheets += s["count"].get<int>();

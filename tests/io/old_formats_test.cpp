@@ -1,0 +1,108 @@
+// Files that older versions of the program wrote open with all that was decided.
+
+#include "io/project_file.h"
+
+#include <QString>
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+namespace {
+
+Result<Project> sample(int format) {
+    return open_project(QString(ZESTY_DEMO_FOLDER "/../tests/samples/project-%1.zesty").arg(format));
+}
+
+/// In the newest format.
+void expect_the_same_written_anew(const Project& project) {
+    const auto bytes = project_bytes(project);
+    ASSERT_TRUE(bytes) << bytes.error().message;
+    const auto again = project_from(*bytes, "x.zesty");
+    ASSERT_TRUE(again) << again.error().message;
+    EXPECT_TRUE(*again == project);
+}
+
+} // namespace
+
+TEST(OldFormats, AFileOfFormatOneOpensWithItsDecisions) {
+    const auto p = sample(1);
+    ASSERT_TRUE(p) << p.error().message;
+    ASSERT_EQ(p->set_out.cuts.size(), 1u);
+    EXPECT_EQ(p->set_out.cuts[0].id, 0);
+    ASSERT_EQ(p->set_out.drawings.size(), 1u);
+    EXPECT_GT(p->stash->papers.size(), 4u);
+    EXPECT_FALSE(p->sections.choices.empty());
+    expect_the_same_written_anew(*p);
+}
+
+TEST(OldFormats, AFileOfFormatTwoOpensWithItsDecisions) {
+    const auto p = sample(2);
+    ASSERT_TRUE(p) << p.error().message;
+    ASSERT_EQ(p->set_out.cuts.size(), 2u);
+    EXPECT_TRUE(p->set_out.cuts[1].place.mirrored);
+    ASSERT_EQ(p->set_out.photos.size(), 1u);
+    EXPECT_EQ(p->set_out.photos[0].name, "Mia");
+    EXPECT_EQ(p->sections.divisions.size(), 1u);
+    EXPECT_EQ(p->sections.backing.lips, LipMode::Overlap);
+    EXPECT_EQ(p->sections.choice(Spot(0, 0)).treatment, Treatment::Shaker);
+    EXPECT_TRUE(p->sections.bars.empty());
+    expect_the_same_written_anew(*p);
+}
+
+TEST(OldFormats, AFileOfFormatThreeOpensWithItsDecisions) {
+    const auto p = sample(3);
+    ASSERT_TRUE(p) << p.error().message;
+    EXPECT_EQ(p->sections.bars.size(), 1u);
+    EXPECT_EQ(p->sections.backing.lips, LipMode::Overlap);
+    EXPECT_TRUE(p->set_out.page.gut) << "as it always was before";
+    EXPECT_EQ(p->match.style, MatchStyle{});
+    expect_the_same_written_anew(*p);
+}
+
+TEST(OldFormats, AFileOfFormatFourOpensWithItsDecisions) {
+    const auto p = sample(4);
+    ASSERT_TRUE(p) << p.error().message;
+    EXPECT_EQ(p->match.style.map, ToneMap::Zones);
+    EXPECT_EQ(p->match.style.zones.size(), 2u);
+    EXPECT_EQ(p->match.style.weights.thrift, 0.25);
+    EXPECT_EQ(p->match.slants, (Slants{SlantRule::Facing, 30}));
+    EXPECT_TRUE(p->sheets.reserved.empty());
+    expect_the_same_written_anew(*p);
+}
+
+TEST(OldFormats, AFileOfFormatFiveOpensWithItsDecisions) {
+    const auto p = sample(5);
+    ASSERT_TRUE(p) << p.error().message;
+    EXPECT_EQ(p->set_out.cuts.size(), 2u);
+    EXPECT_EQ(p->set_out.next_cut, 2) << "ids go on above those in use";
+    EXPECT_NEAR(p->set_out.page.reveal.bottom, 6.35, 1e-9);
+    EXPECT_EQ(p->set_out.cutting_mat.width, 254);
+    ASSERT_EQ(p->set_out.photos.size(), 1u);
+    EXPECT_EQ(p->set_out.photos[0].protected_parts.size(), 1u);
+    EXPECT_EQ(p->sections.backing.method, BackingMethod::TraceAndTrim);
+    EXPECT_EQ(p->sections.backing.lips, LipMode::Overlap);
+    EXPECT_EQ(p->sections.backing.punches.size(), 2u);
+    EXPECT_EQ(p->sections.lip, 2);
+    EXPECT_EQ(p->sections.bars.at({Spot(0), Spot(1)}), LipMode::Meet);
+    EXPECT_EQ(p->sections.divisions.at(Spot(6)).count, 3);
+    EXPECT_EQ(p->sections.groups, (std::vector<std::vector<Spot>>{{Spot(2), Spot(3)}}));
+    EXPECT_EQ(p->sections.choice(Spot(2)).name, "tail bows");
+    EXPECT_EQ(p->sections.choice(Spot(4)).treatment, Treatment::Open);
+    EXPECT_EQ(p->sections.choice(Spot(8)).method, BackingMethod::Punches);
+    EXPECT_EQ(p->sections.choice(Spot(8)).order, 2);
+    const PaperChoice& bows = p->match.choice(Spot(2));
+    EXPECT_TRUE(bows.paper == "barley" && bows.side == Side::B && bows.locked && bows.pattern.run_on);
+    EXPECT_EQ(p->match.choice(Spot(10)).never, std::vector<std::string>{"hedge"});
+    EXPECT_EQ(p->match.choice(Spot(11)).same_as, Spot(9));
+    EXPECT_EQ(p->match.choice(Spot(9)).pattern.slant_deg, 20);
+    EXPECT_EQ(p->match.style.weights.pattern, 0.5);
+    EXPECT_EQ(p->match.style.map, ToneMap::Zones);
+    EXPECT_EQ(p->match.roles.at("hedge"), PaperRole::Tie);
+    EXPECT_EQ(p->match.apart.size(), 1u);
+    EXPECT_EQ(p->match.slants, (Slants{SlantRule::Facing, 30}));
+    EXPECT_EQ(p->sheets.reserved.size(), 1u);
+    EXPECT_EQ(p->sheets.pins.at(Spot(9)).sheet, "hedge#1");
+    expect_the_same_written_anew(*p);
+}
+
+} // namespace zesty

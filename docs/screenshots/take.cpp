@@ -119,16 +119,16 @@ void take_papers(const Camera& camera) {
     while (window.worker().proposing()) settle(window);
     settle(window);
     camera.shoot("proposals");
-    window.state().compare_at(0.52);
-    window.state().show_side_by_side(false);
+    window.state().offers().compare_at(0.52);
+    window.state().offers().show_side_by_side(false);
     camera.shoot("compare");
-    window.state().compare_at(std::nullopt);
+    window.state().offers().compare_at(std::nullopt);
     window.actions()[Act::TakeProposal]->trigger();
     settle(window);
     auto* panel = window.findChild<PapersPanel*>();
     panel->choose(PapersPanel::Aims);
     camera.shoot("aims");
-    window.state().pick(0);
+    window.state().drawer().pick(0);
     panel->choose(PapersPanel::Paper);
     camera.shoot("paper");
 }

@@ -93,13 +93,13 @@ void from_a_drawing_to_a_saved_page_and_back(double& longest) {
     EXPECT_TRUE(bench.window().worker().proposing());
     bench.key(Qt::Key_Escape);
     bench.settle();
-    EXPECT_FALSE(bench.state().offer());
+    EXPECT_FALSE(bench.state().offers().shown());
     EXPECT_TRUE(bench.document().project() == untouched);
 
     // Propose and take.
     bench.key(Qt::Key_P);
     bench.settle();
-    ASSERT_TRUE(bench.state().offer());
+    ASSERT_TRUE(bench.state().offers().shown());
     EXPECT_TRUE(bench.document().project() == untouched) << "nothing is decided until it is taken";
     bench.key(Qt::Key_Return, Qt::ControlModifier);
     bench.settle();

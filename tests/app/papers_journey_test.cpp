@@ -61,32 +61,32 @@ TEST(PapersJourney, ByMouse) {
     // Side by side, each as a card; a click chooses one, a double click shows it on the page.
     auto* gallery = bench.window().findChild<ProposalsView*>("proposals");
     ASSERT_TRUE(gallery->isVisible());
-    ASSERT_GE(bench.state().offers().size(), 3u);
+    ASSERT_GE(bench.state().offers().all().size(), 3u);
     QTest::mouseClick(gallery, Qt::LeftButton, {}, gallery->card(1).center().toPoint());
-    EXPECT_EQ(bench.state().shown_offer(), 1);
+    EXPECT_EQ(bench.state().offers().number(), 1);
     QTest::mouseDClick(gallery, Qt::LeftButton, {}, gallery->card(1).center().toPoint());
     EXPECT_TRUE(bench.page().isVisible());
     // Compared with what there is: the line follows the mouse.
     auto* compare = bench.window().findChild<QSlider*>("compare");
     compare->setValue(500);
     bench.settle();
-    ASSERT_TRUE(bench.state().compared_at());
+    ASSERT_TRUE(bench.state().offers().compared_at());
     const double width = bench.document().project().set_out.page.full_width();
     const QPoint line = bench.page().map()(Point{width / 2, 20}).toPoint();
     QTest::mousePress(&bench.page(), Qt::LeftButton, {}, line);
     QTest::mouseMove(&bench.page(), line + QPoint(60, 0));
     QTest::mouseRelease(&bench.page(), Qt::LeftButton, {}, line + QPoint(60, 0));
-    EXPECT_GT(*bench.state().compared_at(), 0.55);
+    EXPECT_GT(*bench.state().offers().compared_at(), 0.55);
     // For one opening only.
     const Project before = bench.document().project();
-    const Project offered = bench.state().offer()->project;
+    const Project offered = bench.state().offers().shown()->project;
     bench.click(10);
     bench.window().actions()[Act::TakeForSelection]->trigger();
     bench.settle();
     EXPECT_EQ(bench.document().project().match.choice(Spot(10)).paper, offered.match.choice(Spot(10)).paper);
     EXPECT_TRUE(bench.document().project().match.choice(Spot(10)).locked);
     EXPECT_EQ(bench.document().project().sections.choice(Spot(12)), before.sections.choice(Spot(12)));
-    EXPECT_FALSE(bench.state().offer());
+    EXPECT_FALSE(bench.state().offers().shown());
     // Corrected by hand: another paper from the list, which says why.
     bench.state().select({});
     bench.click(16);
@@ -102,7 +102,7 @@ TEST(PapersJourney, ByMouse) {
     bench.window().findChild<PapersPanel*>()->choose(PapersPanel::Propose);
     click(named(bench.window(), "propose"));
     bench.settle();
-    ASSERT_TRUE(bench.state().offer());
+    ASSERT_TRUE(bench.state().offers().shown());
     click(named(bench.window(), "take"));
     bench.settle();
     EXPECT_EQ(bench.document().project().match.choice(Spot(16)), by_hand);
@@ -120,15 +120,15 @@ TEST(PapersJourney, ByKeysAlone) {
     bench.key(Qt::Key_3, Qt::ControlModifier);
     bench.key(Qt::Key_P);
     bench.settle();
-    ASSERT_GE(bench.state().offers().size(), 3u);
-    EXPECT_EQ(bench.state().shown_offer(), 0);
+    ASSERT_GE(bench.state().offers().all().size(), 3u);
+    EXPECT_EQ(bench.state().offers().number(), 0);
     bench.key(Qt::Key_Right);
-    EXPECT_EQ(bench.state().shown_offer(), 1);
+    EXPECT_EQ(bench.state().offers().number(), 1);
     bench.key(Qt::Key_J);
-    EXPECT_EQ(bench.state().shown_offer(), 2);
+    EXPECT_EQ(bench.state().offers().number(), 2);
     bench.key(Qt::Key_S);
     EXPECT_TRUE(bench.page().isVisible());
-    const Project offered = bench.state().offer()->project;
+    const Project offered = bench.state().offers().shown()->project;
     bench.key(Qt::Key_Return, Qt::ControlModifier);
     bench.settle();
     EXPECT_TRUE(bench.document().project() == offered);
@@ -140,7 +140,7 @@ TEST(PapersJourney, ByKeysAlone) {
     const int barley = bench.document().project().stash->find("barley");
     drawer->swatch(barley)->setFocus();
     bench.key(Qt::Key_V);
-    EXPECT_EQ(bench.state().side_up(barley), Side::B);
+    EXPECT_EQ(bench.state().drawer().side_up(barley), Side::B);
     bench.key(Qt::Key_Return);
     bench.settle();
     EXPECT_EQ(bench.document().project().match.choice(Spot(opening)).paper, "barley");
@@ -202,7 +202,7 @@ TEST(PageView, ThePrintIsDraggedToWhereItIsWanted) {
     bench.click(18);
     bench.settle();
     click(named(bench.window(), "move-print"));
-    EXPECT_EQ(bench.state().tool(), BenchState::Tool::MovePattern);
+    EXPECT_EQ(bench.state().tools().tool(), PageTools::Tool::MovePattern);
     const int patch = bench.plan().patch_of(18);
     const Point was = bench.plan().sheets.placed[patch].to_sheet()(bench.plan().middle_of(18));
     const QPoint from = bench.pixel_of(18);
@@ -264,32 +264,31 @@ TEST(AimsPart, ProposalsOnShowFollowTheAims) {
     bench.key(Qt::Key_3, Qt::ControlModifier);
     bench.key(Qt::Key_P);
     bench.settle();
-    ASSERT_TRUE(bench.state().offer());
+    ASSERT_TRUE(bench.state().offers().shown());
     bench.window().findChild<PapersPanel*>()->choose(PapersPanel::Aims);
     auto* thrift = bench.window().findChild<QSlider*>("aim5");
     ASSERT_TRUE(thrift->isVisible());
     thrift->setFocus();
     bench.key(thrift, Qt::Key_End);
-    EXPECT_FALSE(bench.state().offer()) << "those were for other aims";
+    EXPECT_FALSE(bench.state().offers().shown()) << "those were for other aims";
     bench.settle();
-    ASSERT_TRUE(bench.state().offer()) << "worked out anew without being asked";
-    EXPECT_EQ(bench.state().offer()->project.match.style.weights.thrift, 2);
+    ASSERT_TRUE(bench.state().offers().shown()) << "worked out anew without being asked";
+    EXPECT_EQ(bench.state().offers().shown()->project.match.style.weights.thrift, 2);
     EXPECT_TRUE(thrift->isVisible());
     // Another decision ends it.
     bench.document().change("Lip", [](Project& p) { p.sections.lip = 2; });
     bench.settle();
-    EXPECT_FALSE(bench.state().offer());
+    EXPECT_FALSE(bench.state().offers().shown());
     // Two proposals compared with each other.
     bench.key(Qt::Key_P);
     bench.settle();
-    ASSERT_GE(bench.state().offers().size(), 2u);
+    ASSERT_GE(bench.state().offers().all().size(), 2u);
     bench.window().findChild<PapersPanel*>()->choose(PapersPanel::Propose);
     auto* with = bench.window().findChild<QComboBox*>("compare-with");
     with->setCurrentIndex(1);
-    emit with->activated(1);
     bench.settle();
-    ASSERT_TRUE(bench.state().compared_with());
-    EXPECT_TRUE(bench.state().compared_at());
+    ASSERT_TRUE(bench.state().offers().compared_with());
+    EXPECT_TRUE(bench.state().offers().compared_at());
     EXPECT_TRUE(bench.page().isVisible());
 }
 
@@ -298,7 +297,7 @@ TEST(PaperPart, FactsStockAndRolesAreDecisionsThatCanBeUndone) {
     bench.open(demo::project());
     bench.key(Qt::Key_3, Qt::ControlModifier);
     const int barley = bench.document().project().stash->find("barley");
-    bench.state().pick(barley);
+    bench.state().drawer().pick(barley);
     auto* panel = bench.window().findChild<PapersPanel*>();
     panel->choose(PapersPanel::Paper);
     const auto paper = [&] {
@@ -311,10 +310,10 @@ TEST(PaperPart, FactsStockAndRolesAreDecisionsThatCanBeUndone) {
     bench.key(name, Qt::Key_Return);
     EXPECT_EQ(paper().name, "Ripe Barley");
     auto* pattern = bench.window().findChild<QComboBox*>("paper-pattern");
-    emit pattern->activated(static_cast<int>(Pattern::Large));
+    pattern->setCurrentText("large");
     EXPECT_EQ(paper().pattern, Pattern::Large);
     auto* role = bench.window().findChild<QComboBox*>("paper-role");
-    emit role->activated(3);
+    role->setCurrentText("to tie the page");
     EXPECT_EQ(bench.document().project().match.roles.at("barley"), PaperRole::Tie);
     bench.settle();
     auto* count = bench.window().findChild<QWidget*>("stock")->findChild<QSpinBox*>();
@@ -371,12 +370,13 @@ TEST(Drawer, ShowsWhatOtherPagesHaveReserved) {
     bench.save_answer = bench.folder("one.zesty");
     bench.key(Qt::Key_S, Qt::ControlModifier);
     bench.settle();
-    EXPECT_EQ(bench.state().reserved("brick-dust"), 0) << "this page's own use is no other page's";
+    EXPECT_EQ(bench.state().drawer().reserved("brick-dust"), 0) << "this page's own use is no other page's";
     bench.save_answer = bench.folder("two.zesty");
     bench.key(Qt::Key_S, Qt::ControlModifier | Qt::ShiftModifier);
     bench.settle();
     const int brick = bench.document().project().stash->find("brick-dust");
-    EXPECT_NEAR(bench.state().reserved("brick-dust"), bench.plan().papers.uses[brick].used_area, 1e-6);
+    EXPECT_NEAR(bench.state().drawer().reserved("brick-dust"), bench.plan().papers.uses[brick].used_area,
+                1e-6);
     const PaperUse& use = bench.plan().papers.uses[brick];
     EXPECT_TRUE(bench.window().findChild<Drawer*>("drawer")->swatch(brick)->status().endsWith(
         QString("%1 % left").arg(std::lround(100 * (1 - 2 * use.used_area / use.stock_area)))))
@@ -387,7 +387,7 @@ TEST(PaperPart, AScrapIsMeasuredFromItsScan) {
     Bench bench;
     bench.open(demo::project());
     bench.key(Qt::Key_3, Qt::ControlModifier);
-    bench.state().pick(0);
+    bench.state().drawer().pick(0);
     auto* panel = bench.window().findChild<PapersPanel*>();
     panel->choose(PapersPanel::Paper);
     bench.picture_answer = demo::file("scans/scrap.jpg");

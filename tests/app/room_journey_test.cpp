@@ -61,7 +61,7 @@ TEST(RoomJourney, WhatAnotherPageHasReservedIsLeftRoomByOneKeyAndUndone) {
     bench.document().change("Title", [](Project& p) { p.title = "Kite Hill"; });
     bench.settle();
     save_as(bench, "kite.zesty");
-    EXPECT_EQ(bench.state().wanted_elsewhere().size(), taken.size());
+    EXPECT_EQ(bench.state().drawer().wanted_elsewhere().size(), taken.size());
 
     const Project before = bench.document().project();
     bench.key(Qt::Key_L);
@@ -105,7 +105,7 @@ TEST(RoomJourney, ASizeOfThePickedPaperIsKeptWholeByTypingIt) {
     bench.open(demo::project());
     bench.key(Qt::Key_4, Qt::ControlModifier);
     const int barley = bench.document().project().stash->find("barley");
-    bench.state().pick(barley);
+    bench.state().drawer().pick(barley);
     bench.window().findChild<SheetsPanel*>()->choose(SheetsPanel::Leftovers);
     bench.settle();
     type(field(bench, "Width to reserve"), "1 1/2");
@@ -116,10 +116,10 @@ TEST(RoomJourney, ASizeOfThePickedPaperIsKeptWholeByTypingIt) {
     type(field(bench, "Height to reserve"), "1");
     bench.settle();
     EXPECT_EQ(reserved_size(bench.document().project(), "barley"), (Point{1.5 * mm_per_inch, mm_per_inch}));
-    bench.state().pick(bench.document().project().stash->find("gull-print"));
+    bench.state().drawer().pick(bench.document().project().stash->find("gull-print"));
     bench.settle();
     EXPECT_EQ(field(bench, "Width to reserve")->text(), "0 in");
-    bench.state().pick(barley);
+    bench.state().drawer().pick(barley);
     bench.settle();
     EXPECT_EQ(field(bench, "Width to reserve")->text(), "1 1/2 in");
     type(field(bench, "Width to reserve"), "0");

@@ -99,7 +99,7 @@ TEST(SetOutJourney, CutsAreCopiedAddedTakenInHandAndTakenOff) {
     ASSERT_EQ(bench.document().project().set_out.cuts.size(), 2u);
     EXPECT_TRUE(bench.document().project().set_out.cuts[1].place.mirrored);
     EXPECT_EQ(bench.plan().sections.cut->openings.size(), 2 * openings);
-    EXPECT_EQ(bench.state().cut_in_hand(bench.document().project()), 1);
+    EXPECT_EQ(bench.state().in_hand().cut(bench.document().project()), 1);
     bench.key(Qt::Key_PageDown);
     bench.settle();
     EXPECT_TRUE(bench.document().project().set_out.cuts[0].place.mirrored) << "it lies below now";
@@ -109,7 +109,7 @@ TEST(SetOutJourney, CutsAreCopiedAddedTakenInHandAndTakenOff) {
     EXPECT_EQ(bench.document().project().set_out.cuts.size(), 3u);
     EXPECT_EQ(bench.document().project().set_out.drawings.size(), 1u) << "the same drawing is kept once";
     bench.key(Qt::Key_N);
-    EXPECT_EQ(bench.state().cut_in_hand(bench.document().project()), 0);
+    EXPECT_EQ(bench.state().in_hand().cut(bench.document().project()), 0);
     bench.key(Qt::Key_Delete, Qt::ShiftModifier);
     bench.settle();
     EXPECT_EQ(bench.document().project().set_out.cuts.size(), 2u);
@@ -124,7 +124,7 @@ TEST(SetOutJourney, APhotoIsPutDraggedFittedAndHidesWork) {
     bench.key(Qt::Key_P, Qt::ControlModifier);
     bench.settle();
     ASSERT_EQ(bench.document().project().set_out.photos.size(), 1u);
-    EXPECT_EQ(bench.state().photo_in_hand(bench.document().project()), 0);
+    EXPECT_EQ(bench.state().in_hand().photo(bench.document().project()), 0);
     const Point before = bench.document().project().set_out.photos[0].centre;
     const int steps = bench.document().history().count();
     drag(bench, at(bench, before), at(bench, before + Point{60, 30}));
@@ -179,13 +179,15 @@ TEST(SetOutJourney, SizesComeFromTheLadderABarOrAMeasuredLength) {
     }
     const double was = distance(left, right);
     drag(bench, at(bench, left), at(bench, right));
-    ASSERT_TRUE(bench.state().measured());
-    EXPECT_NEAR(distance(bench.state().measured()->first, bench.state().measured()->second), was, 2.5);
-    const double measured = distance(bench.state().measured()->first, bench.state().measured()->second);
+    ASSERT_TRUE(bench.state().tools().measured());
+    EXPECT_NEAR(distance(bench.state().tools().measured()->first, bench.state().tools().measured()->second),
+                was, 2.5);
+    const double measured =
+        distance(bench.state().tools().measured()->first, bench.state().tools().measured()->second);
     const double width = box().width();
     type(bench, "Length it should have", "2 in");
     EXPECT_NEAR(box().width(), width * 50.8 / measured, 0.5);
-    EXPECT_FALSE(bench.state().measured());
+    EXPECT_FALSE(bench.state().tools().measured());
     press(bench, "How many fit?");
     EXPECT_TRUE(bench.window().findChild<QLabel*>("mat")->text().startsWith("Fit on the cutting mat: "));
     // The mat is on show with the cut on it, until Escape.

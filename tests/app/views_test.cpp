@@ -72,7 +72,6 @@ TEST(SetOutPanel, ButtonsAndFieldsDecideThePageAndTheCut) {
         if (c->isVisible() && c->accessibleName() == "Size of the page") {
             c->setFocus();
             bench.key(c, Qt::Key_Down);
-            emit c->activated(c->currentIndex());
         }
     bench.settle();
     EXPECT_TRUE(label(bench.window(), "base").startsWith("Trim 1/4 in"));
@@ -204,12 +203,12 @@ TEST(PapersPanel, AProposalCanBePutBack) {
     QTest::mouseClick(bench.window().findChild<QPushButton*>("propose"), Qt::LeftButton);
     EXPECT_EQ(bench.window().findChild<QPushButton*>("propose")->text(), "Stop");
     bench.settle();
-    ASSERT_TRUE(bench.state().offer());
+    ASSERT_TRUE(bench.state().offers().shown());
     EXPECT_TRUE(bench.window().findChild<QWidget*>("offer")->isVisible());
     EXPECT_FALSE(bench.window().actions()[Act::Give]->isEnabled())
         << "no deciding while a proposal is on show";
     bench.key(Qt::Key_Escape);
-    EXPECT_FALSE(bench.state().offer());
+    EXPECT_FALSE(bench.state().offers().shown());
     EXPECT_TRUE(bench.document().project() == before);
     EXPECT_FALSE(bench.document().history().canUndo());
 }
@@ -220,7 +219,7 @@ TEST(PapersPanel, AnEditWhileProposingStopsTheProposal) {
     bench.key(Qt::Key_P);
     bench.document().change("Lip", [](Project& p) { p.sections.lip = 2; });
     bench.settle();
-    EXPECT_FALSE(bench.state().offer());
+    EXPECT_FALSE(bench.state().offers().shown());
     EXPECT_FALSE(bench.window().worker().proposing());
     EXPECT_NEAR(bench.plan().sections.patches[0].lip_wanted, 2, 1e-9);
 }

@@ -68,7 +68,7 @@ void BenchWindow::take_drawing(const std::shared_ptr<const DrawingFile>& file, c
 
 void BenchWindow::take_project(const Project& project, const QString& path, const FileStamp& stamp) {
     fit_next_ = true;
-    state_.set_offers({});
+    state_.offers().set({});
     state_.select({});
     document_.reset(project, path, stamp);
 }

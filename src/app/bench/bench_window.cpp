@@ -129,12 +129,14 @@ void BenchWindow::connect_views() {
     });
     const auto back_to_page = [this] { state_.show_cutting_mats(nullptr); };
     connect(&state_, &BenchState::cutting_mats_changed, this, &BenchWindow::show_waypoint);
-    connect(&state_, &BenchState::offer_changed, this, &BenchWindow::show_middle);
-    connect(&state_, &BenchState::in_hand_changed, this, back_to_page);
+    connect(&state_.offers(), &Offers::changed, this, &BenchWindow::show_middle);
+    connect(&state_.in_hand(), &InHand::changed, this, back_to_page);
     connect(&document_, &Document::project_changed, this, back_to_page);
-    for (auto signal : {&BenchState::selection_changed, &BenchState::picked_changed,
-                        &BenchState::offer_changed, &BenchState::plan_changed, &BenchState::in_hand_changed})
+    for (auto signal : {&BenchState::selection_changed, &BenchState::plan_changed})
         connect(&state_, signal, this, &BenchWindow::refresh);
+    connect(&state_.drawer(), &InDrawer::changed, this, &BenchWindow::refresh);
+    connect(&state_.offers(), &Offers::changed, this, &BenchWindow::refresh);
+    connect(&state_.in_hand(), &InHand::changed, this, &BenchWindow::refresh);
     connect(&document_, &Document::project_changed, this, &BenchWindow::replan);
     connect(&document_, &Document::path_changed, this, &BenchWindow::refresh);
     connect(&document_.history(), &QUndoStack::indexChanged, this, &BenchWindow::refresh);
@@ -143,7 +145,7 @@ void BenchWindow::connect_views() {
         const auto& stash = document_.project().stash;
         const int paper = stash ? stash->find(id.toStdString()) : -1;
         const std::set<int>& selected = state_.selected();
-        papers_->give(id, state_.side_up(paper),
+        papers_->give(id, state_.drawer().side_up(paper),
                       selected.contains(opening) ? std::vector<int>(selected.begin(), selected.end())
                                                  : std::vector<int>{opening});
     });
@@ -219,7 +221,7 @@ void BenchWindow::replan() {
     // What is decided by hand ends a proposal for how things were before.
     papers_->follow_aims();
     if (worker_.proposing()) worker_.stop_proposing();
-    state_.set_offers({});
+    state_.offers().set({});
     wanted_plan_ = worker_.plan(document_.project(), state_.waypoint() == Waypoint::SetOut);
     refresh();
 }
@@ -254,9 +256,9 @@ void BenchWindow::refresh() {
     const Plan* plan = state_.plan();
     QUndoStack& history = document_.history();
     actions_.enable({.cut = plan && plan->sections.cut,
-                     .photo = state_.photo_in_hand(document_.project()) >= 0,
-                     .proposal = state_.offer() != nullptr,
-                     .paper = state_.picked() >= 0,
+                     .photo = state_.in_hand().photo(document_.project()) >= 0,
+                     .proposal = state_.offers().shown() != nullptr,
+                     .paper = state_.drawer().picked() >= 0,
                      .papers = plan && !plan->papers.uses.empty(),
                      .selected = state_.selected().size(),
                      .undo = history.canUndo(),
@@ -272,8 +274,8 @@ void BenchWindow::clear() {
         state_.show_cutting_mats(nullptr);
     else if (worker_.proposing())
         worker_.stop_proposing();
-    else if (state_.offer())
-        state_.set_offers({});
+    else if (state_.offers().shown())
+        state_.offers().set({});
     else
         state_.select({});
 }

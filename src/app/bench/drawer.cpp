@@ -59,7 +59,7 @@ QString Swatch::status() const {
     const PaperUse& use = plan->papers.uses[paper_];
     if (use.short_patches > 0) return counted(use.short_patches, "patch short", "patches short");
     // What other pages have reserved is as good as gone.
-    const double other = state_.reserved(paper()->id);
+    const double other = state_.drawer().reserved(paper()->id);
     const double free = std::max(0.0, 1 - (use.used_area + other) / std::max(use.stock_area, 1.0));
     const int left = static_cast<int>(std::lround(100 * free));
     if (use.sections > 0 || other > 0)
@@ -114,7 +114,7 @@ void Swatch::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.setRenderHint(QPainter::SmoothPixmapTransform);
-    const bool picked = state_.picked() == paper_;
+    const bool picked = state_.drawer().picked() == paper_;
     p.setPen(QPen(picked       ? theme::zest
                   : hasFocus() ? theme::zest_text
                                : theme::line,
@@ -141,20 +141,21 @@ void Swatch::paintEvent(QPaintEvent*) {
     p.setClipPath(rest);
     p.translate(r.topLeft());
     const double scale = true_scale(*this);
-    const Side side = state_.side_up(paper_);
+    const Side side = state_.drawer().side_up(paper_);
     p.scale(scale, scale);
     // Patterns at their true size; an ombre is shown whole, because its two ends are what one chooses it for.
     const Box whole = picture_box(*paper);
     const QSizeF room(r.width() / scale, r.height() / scale);
     p.fillRect(QRectF(QPointF(0, 0), room),
                paper->face(side).pattern == Pattern::Ombre
-                   ? state_.textures().brush(paper_,
-                                             Transform{room.width() / std::max(whole.width(), 1.0), 0, 0,
-                                                       room.height() / std::max(whole.height(), 1.0), 0, 0},
-                                             0, side)
-                   : state_.textures().brush(paper_, {}, scale, side));
+                   ? state_.textures()->brush(paper_,
+                                              Transform{room.width() / std::max(whole.width(), 1.0), 0, 0,
+                                                        room.height() / std::max(whole.height(), 1.0), 0, 0},
+                                              0, side)
+                   : state_.textures()->brush(paper_, {}, scale, side));
     p.restore();
-    if (const double reserved = state_.reserved(paper->id) / std::max(use.stock_area, 1.0); reserved > 0)
+    if (const double reserved = state_.drawer().reserved(paper->id) / std::max(use.stock_area, 1.0);
+        reserved > 0)
         paint_reserved(p, left, std::min(left, reserved));
     if (paper->back) paint_side(p, side);
 
@@ -163,7 +164,7 @@ void Swatch::paintEvent(QPaintEvent*) {
 
 void Swatch::mousePressEvent(QMouseEvent* event) {
     pressed_ = event->position().toPoint();
-    state_.pick(paper_);
+    state_.drawer().pick(paper_);
     setFocus();
 }
 
@@ -182,7 +183,7 @@ void Swatch::mouseMoveEvent(QMouseEvent* event) {
     p.setRenderHint(QPainter::Antialiasing);
     p.scale(true_scale(*this), true_scale(*this));
     p.fillRect(QRectF(0, 0, 56, 56),
-               state_.textures().brush(paper_, {}, true_scale(*this), state_.side_up(paper_)));
+               state_.textures()->brush(paper_, {}, true_scale(*this), state_.drawer().side_up(paper_)));
     p.end();
     drag->setPixmap(scrap);
     drag->setHotSpot({28, 28});
@@ -195,7 +196,7 @@ void Swatch::mouseDoubleClickEvent(QMouseEvent*) {
 
 void Swatch::focusInEvent(QFocusEvent* event) {
     QWidget::focusInEvent(event);
-    state_.pick(paper_);
+    state_.drawer().pick(paper_);
 }
 
 void Swatch::keyPressEvent(QKeyEvent* event) {
@@ -241,7 +242,7 @@ Drawer::Drawer(Document& document, BenchState& state, QWidget* parent)
     scroll_->setFixedHeight(swatch_size.height() + 12);
     column->addWidget(scroll_);
     connect(&state, &BenchState::plan_changed, this, &Drawer::refresh);
-    connect(&state, &BenchState::picked_changed, this, [this] {
+    connect(&state.drawer(), &InDrawer::changed, this, [this] {
         for (Swatch* s : swatches_) s->update();
     });
     refresh();

@@ -3,7 +3,6 @@
 #include "app/bench/theme.h"
 #include "core/geometry/lengths.h"
 
-#include <QComboBox>
 #include <QHBoxLayout>
 #include <QLineEdit>
 #include <QPixmap>
@@ -19,14 +18,11 @@ constexpr std::pair<const char*, Rgb> colours[] = {
     {"greys", {0x8E, 0x8C, 0x8A}},  {"blacks", {0x2A, 0x28, 0x2C}}};
 constexpr double near_enough = 26; ///< delta E 2000: a family of colours
 
-struct Room {
-    const char* name;
-    double width, height; ///< in
-    bool in_stock;
-};
-constexpr Room rooms[] = {{"any size", 0, 0, false},    {"something left", 0, 0, true},
-                          {"4 x 6 and up", 4, 6, true}, {"6 x 6 and up", 6, 6, true},
-                          {"8 x 8 and up", 8, 8, true}, {"12 x 12", 12, 12, true}};
+constexpr RoomLeft rooms[] = {{"something left", 0, 0},
+                              {"4 x 6 and up", 4, 6},
+                              {"6 x 6 and up", 6, 6},
+                              {"8 x 8 and up", 8, 8},
+                              {"12 x 12", 12, 12}};
 
 } // namespace
 
@@ -41,30 +37,27 @@ DrawerFilter::DrawerFilter(QWidget* parent) : QWidget(parent) {
     words_->setClearButtonEnabled(true);
     words_->setMaximumWidth(170);
     row->addWidget(words_, 1);
-    const auto chooser = [&](const char* name, const QString& says) {
-        auto* box = new QComboBox(this);
-        box->setObjectName(name);
-        box->setAccessibleName(says);
-        box->setToolTip(says);
+    colour_ = new ChoiceBox<std::optional<Rgb>>("Only papers of about this colour, on either side",
+                                                {{"all colours", std::nullopt}}, this);
+    colour_->setObjectName("find-colour");
+    kind_ = new ChoiceBox<std::optional<Pattern>>("Only papers of this kind", {{"all kinds", std::nullopt}},
+                                                  this);
+    kind_->setObjectName("find-kind");
+    room_ =
+        new ChoiceBox<const RoomLeft*>("Only papers of which so much is left", {{"any size", nullptr}}, this);
+    room_->setObjectName("find-room");
+    for (QComboBox* box : std::initializer_list<QComboBox*>{colour_, kind_, room_}) {
+        box->setToolTip(box->accessibleName());
         row->addWidget(box);
         connect(box, &QComboBox::currentIndexChanged, this, &DrawerFilter::changed);
-        return box;
-    };
-    colour_ = chooser("find-colour", "Only papers of about this colour, on either side");
-    kind_ = chooser("find-kind", "Only papers of this kind");
-    room_ = chooser("find-room", "Only papers of which so much is left");
-    const QSignalBlocker quiet(this);
-    colour_->addItem("all colours");
+    }
     for (const auto& [name, c] : colours) {
         QPixmap dot(12, 12);
         dot.fill(QColor(c.r, c.g, c.b));
-        colour_->addItem(dot, name);
+        colour_->offer(name, c, QIcon(dot));
     }
-    kind_->addItem("all kinds");
-    for (const Pattern p :
-         {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre, Pattern::Picture})
-        kind_->addItem(name_of(p));
-    for (const Room& r : rooms) room_->addItem(r.name);
+    for (const auto& [words, kind] : every<Pattern>()) kind_->offer(words, kind);
+    for (const RoomLeft& r : rooms) room_->offer(r.name, &r);
     connect(words_, &QLineEdit::textChanged, this, &DrawerFilter::changed);
 }
 
@@ -74,20 +67,19 @@ void DrawerFilter::start() {
 }
 
 bool DrawerFilter::shows_all() const {
-    return words_->text().isEmpty() && colour_->currentIndex() <= 0 && kind_->currentIndex() <= 0 &&
-           room_->currentIndex() <= 0;
+    return words_->text().isEmpty() && !colour_->value() && !kind_->value() && !room_->value();
 }
 
 StashQuery DrawerFilter::query() const {
     StashQuery q;
     q.words = words_->text().toStdString();
-    if (const int i = colour_->currentIndex(); i > 0) q.colour = colours[i - 1].second;
+    q.colour = colour_->value();
     q.colour_within = near_enough;
-    if (const int i = kind_->currentIndex(); i > 0) q.pattern = static_cast<Pattern>(i - 1);
-    if (const int i = room_->currentIndex(); i > 0) {
-        q.width = rooms[i].width * mm_per_inch - 1;
-        q.height = rooms[i].height * mm_per_inch - 1;
-        q.in_stock = rooms[i].in_stock;
+    q.pattern = kind_->value();
+    if (const RoomLeft* room = room_->value()) {
+        q.width = room->width * mm_per_inch - 1;
+        q.height = room->height * mm_per_inch - 1;
+        q.in_stock = true;
     }
     return q;
 }

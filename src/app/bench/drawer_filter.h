@@ -1,14 +1,20 @@
 #pragma once
 // What of the papers the drawer shows: by words, colour, kind and room; nothing typed shows them all.
 
+#include "app/bench/choices.h"
 #include "core/stash/search.h"
 
 #include <QWidget>
 
-class QComboBox;
 class QLineEdit;
 
 namespace zesty {
+
+/// A size of which a sheet should have so much left, in.
+struct RoomLeft {
+    const char* name;
+    double width, height;
+};
 
 class DrawerFilter : public QWidget {
     Q_OBJECT
@@ -23,9 +29,9 @@ signals:
 
 private:
     QLineEdit* words_;
-    QComboBox* colour_;
-    QComboBox* kind_;
-    QComboBox* room_;
+    ChoiceBox<std::optional<Rgb>>* colour_;
+    ChoiceBox<std::optional<Pattern>>* kind_;
+    ChoiceBox<const RoomLeft*>* room_;
 };
 
 } // namespace zesty

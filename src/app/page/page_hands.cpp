@@ -24,7 +24,7 @@ void PageView::wheelEvent(QWheelEvent* event) {
 }
 
 bool PageView::over_compared_line(QPointF pixel) const {
-    return state_.compared_at() && std::abs(pixel.x() - compared_px()) < compare_reach;
+    return state_.offers().compared_at() && std::abs(pixel.x() - compared_px()) < compare_reach;
 }
 
 void PageView::mousePressEvent(QMouseEvent* event) {

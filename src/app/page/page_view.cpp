@@ -37,11 +37,11 @@ PageView::PageView(Document& document, BenchState& state, QWidget* parent)
     connect(&state, &BenchState::plan_changed, this, repaint_all);
     connect(&state, &BenchState::waypoint_changed, this, repaint_all);
     connect(&state, &BenchState::selection_changed, this, qOverload<>(&QWidget::update));
-    connect(&state, &BenchState::in_hand_changed, this, qOverload<>(&QWidget::update));
-    connect(&state, &BenchState::measured_changed, this, qOverload<>(&QWidget::update));
-    connect(&state, &BenchState::tool_changed, this, qOverload<>(&QWidget::update));
+    connect(&state.in_hand(), &InHand::changed, this, qOverload<>(&QWidget::update));
+    connect(&state.tools(), &PageTools::measured_changed, this, qOverload<>(&QWidget::update));
+    connect(&state.tools(), &PageTools::changed, this, qOverload<>(&QWidget::update));
     connect(&state, &BenchState::hover_changed, this, qOverload<>(&QWidget::update));
-    connect(&state, &BenchState::compared_changed, this, [this] {
+    connect(&state.offers(), &Offers::compared_changed, this, [this] {
         base_stale_ = true;
         update();
     });
@@ -62,7 +62,7 @@ void PageView::move_view_to(QPointF origin) {
 }
 
 const Project& PageView::shown_project() const {
-    return state_.offer() ? state_.offer()->project : document_.project();
+    return state_.offers().shown() ? state_.offers().shown()->project : document_.project();
 }
 
 bool PageView::something_to_show() const {
@@ -119,11 +119,13 @@ void PageView::ask_for_base() {
     PageLook look;
     if (waypoint_ && waypoint_->shows_bare_base()) look.bare = look.base;
     base_.request(size(), devicePixelRatioF(), theme::bench,
-                  [map = map_, look, plan = state_.shared_plan(), textures = state_.shared_textures(),
+                  [map = map_, look, plan = state_.shared_plan(), textures = state_.textures(),
                    project = shown_project(),
-                   own = state_.compared_with() ? state_.compared_with()->project : document_.project(),
-                   own_plan = state_.compared_with() ? state_.compared_with()->plan : state_.own_plan(),
-                   compared = state_.compared_at()](QPainter& painter) {
+                   own = state_.offers().compared_with() ? state_.offers().compared_with()->project
+                                                         : document_.project(),
+                   own_plan = state_.offers().compared_with() ? state_.offers().compared_with()->plan
+                                                              : state_.own_plan(),
+                   compared = state_.offers().compared_at()](QPainter& painter) {
                       const QRectF sheet =
                           map.rect({0, 0, project.set_out.page.full_width(), project.set_out.page.height});
                       for (int k = 3; k > 0; --k) {
@@ -218,12 +220,14 @@ void PageView::paint_line_below(QPainter& painter) const {
 }
 
 double PageView::compared_px() const {
-    return map_(Point{state_.compared_at().value_or(1) * shown_project().set_out.page.full_width(), 0}).x();
+    return map_(Point{state_.offers().compared_at().value_or(1) * shown_project().set_out.page.full_width(),
+                      0})
+        .x();
 }
 
 /// The line between what is proposed and what is decided, with a handle to drag.
 void PageView::paint_compared(QPainter& painter) const {
-    if (!state_.compared_at()) return;
+    if (!state_.offers().compared_at()) return;
     const double x = compared_px();
     const double top = map_(Point{0, 0}).y();
     const double bottom = map_(Point{0, shown_project().set_out.page.height}).y();
@@ -244,9 +248,10 @@ void PageView::paint_compared(QPainter& painter) const {
         painter.setPen(theme::ink);
         painter.drawText(box, Qt::AlignCenter, text);
     };
-    tag(QString("proposal %1").arg(state_.shown_offer() + 1), true);
-    tag(state_.compared_with() ? QString("proposal %1").arg(state_.compared_with_number() + 1)
-                               : QString("now"),
+    tag(QString("proposal %1").arg(state_.offers().number() + 1), true);
+    tag(state_.offers().compared_with()
+            ? QString("proposal %1").arg(state_.offers().compared_with_number() + 1)
+            : QString("now"),
         false);
 }
 

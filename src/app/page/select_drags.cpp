@@ -63,7 +63,7 @@ class CompareDrag final : public PageDrag {
 public:
     using PageDrag::PageDrag;
     void move(QPointF to) override {
-        state().compare_at(map().back(to).x / page().shown_project().set_out.page.full_width());
+        state().offers().compare_at(map().back(to).x / page().shown_project().set_out.page.full_width());
     }
 };
 

@@ -72,13 +72,14 @@ void AimsPart::build_weights() {
 
 void AimsPart::build_slants() {
     auto* r = row("Stripes");
-    rule_ = new QComboBox(this);
+    rule_ = new ChoiceBox<SlantRule>("How stripes slant on the page",
+                                     {{"as they fit", SlantRule::AsTheyFit},
+                                      {"all at one slant", SlantRule::Parallel},
+                                      {"facing in mirrored cuts", SlantRule::Facing}},
+                                     this);
     rule_->setObjectName("slants");
-    rule_->setAccessibleName("How stripes slant on the page");
-    rule_->addItems({"as they fit", "all at one slant", "facing in mirrored cuts"});
-    connect(rule_, &QComboBox::currentIndexChanged, this, [this](int i) {
-        document_.change("How stripes slant",
-                         [&](Project& p) { p.match.slants.rule = static_cast<SlantRule>(i); });
+    rule_->on_choice(this, [this](SlantRule rule) {
+        document_.change("How stripes slant", [&](Project& p) { p.match.slants.rule = rule; });
     });
     r->addWidget(rule_, 1);
     angle_ = new QLineEdit(this);
@@ -96,11 +97,9 @@ void AimsPart::build_slants() {
 void AimsPart::build_hidden_stock() {
     const auto chooser = [&](const QString& name, const QString& says, auto set) {
         auto* r = row(name);
-        auto* box = new QComboBox(this);
-        box->setAccessibleName(says);
+        auto* box = new ChoiceBox<std::string>(says, this);
         box->setToolTip(says);
-        connect(box, &QComboBox::activated, this, [this, box, says, set](int i) {
-            const std::string id = box->itemData(i).toString().toStdString();
+        box->on_choice(this, [this, says, set](const std::string& id) {
             document_.change(says, [&](Project& p) { set(p, id); });
         });
         r->addWidget(box, 1);
@@ -109,7 +108,7 @@ void AimsPart::build_hidden_stock() {
     base_ = chooser("Base of", "Paper of the base",
                     [](Project& p, const std::string& id) { p.set_out.page.base_paper = id; });
     cut_ = chooser("Cut of", "Paper the cut in hand is made of", [this](Project& p, const std::string& id) {
-        if (PlacedCut* cut = state_.in_hand(p)) cut->paper = id;
+        if (PlacedCut* cut = state_.in_hand().placed(p)) cut->paper = id;
     });
     const auto box = [&](const QString& text, const QString& says, auto set) {
         auto* check = new QCheckBox(text, this);
@@ -133,21 +132,17 @@ void AimsPart::refresh() {
         weights_[i]->setValue(
             static_cast<int>(std::lround(100 * (project.match.style.weights.*aims[i].weight))));
     }
-    {
-        const QSignalBlocker quiet(rule_);
-        rule_->setCurrentIndex(static_cast<int>(project.match.slants.rule));
-    }
+    rule_->show_value(project.match.slants.rule);
     if (!angle_->hasFocus()) angle_->setText(QString::number(project.match.slants.angle_deg));
     angle_->setEnabled(project.match.slants.rule != SlantRule::AsTheyFit);
-    const int cut = state_.cut_in_hand(project);
+    const int cut = state_.in_hand().cut(project);
     for (const auto& [box, now] :
          {std::pair{base_, project.set_out.page.base_paper},
           std::pair{cut_, cut < 0 ? std::string() : project.set_out.cuts[cut].paper}}) {
-        box->clear();
-        box->addItem("a paper not in the drawer", QString());
+        box->offer({{"a paper not in the drawer", ""}});
         if (project.stash)
-            for (const Paper& p : project.stash->papers) box->addItem(words(p.name), words(p.id));
-        box->setCurrentIndex(std::max(0, box->findData(words(now))));
+            for (const Paper& p : project.stash->papers) box->offer(words(p.name), p.id);
+        box->show_value(now);
     }
     cut_->setEnabled(cut >= 0);
     gut_->setChecked(project.set_out.page.gut);

@@ -1,10 +1,10 @@
 #pragma once
 // What counts how much when papers are proposed, how stripes slant, and which paper the page itself gives.
 
+#include "app/bench/choices.h"
 #include "app/bench/panel_part.h"
 
 class QCheckBox;
-class QComboBox;
 class QLineEdit;
 class QSlider;
 
@@ -23,10 +23,10 @@ private:
 
     std::vector<QSlider*> weights_;
     int slide_number_ = 0;
-    QComboBox* rule_;
+    ChoiceBox<SlantRule>* rule_;
     QLineEdit* angle_;
-    QComboBox* base_;
-    QComboBox* cut_;
+    ChoiceBox<std::string>* base_;
+    ChoiceBox<std::string>* cut_;
     QCheckBox* gut_;
     QCheckBox* under_photos_;
 };

@@ -44,9 +44,9 @@ OpeningPart::OpeningPart(Document& document, BenchState& state, Actions& actions
     build_rules();
     build_pattern();
     connect(&state, &BenchState::plan_changed, this, &OpeningPart::refresh_if_shown);
-    connect(&state, &BenchState::offer_changed, this, &OpeningPart::refresh_if_shown);
+    connect(&state.offers(), &Offers::changed, this, &OpeningPart::refresh_if_shown);
     connect(&state, &BenchState::selection_changed, this, &OpeningPart::refresh_if_shown);
-    connect(&state, &BenchState::tool_changed, this, &OpeningPart::refresh_if_shown);
+    connect(&state.tools(), &PageTools::changed, this, &OpeningPart::refresh_if_shown);
 }
 
 void OpeningPart::build_rules() {
@@ -132,7 +132,7 @@ void OpeningPart::build_pattern() {
         "Drag the pattern in an opening, or push it with the arrow keys: the patch is cut where it "
         "looks like that");
     connect(move_, &QPushButton::clicked, this, [this](bool on) {
-        state_.set_tool(on ? BenchState::Tool::MovePattern : BenchState::Tool::None);
+        state_.tools().take(on ? PageTools::Tool::MovePattern : PageTools::Tool::None);
     });
     r->addWidget(move_);
     plain_ = new QPushButton("Reset", this);
@@ -151,7 +151,7 @@ int OpeningPart::selected_section() const {
 
 template <class Change> void OpeningPart::change(const QString& intention, Change apply) {
     const Plan* plan = state_.plan();
-    if (!plan || !plan->sections.cut || state_.selected().empty() || state_.offer()) return;
+    if (!plan || !plan->sections.cut || state_.selected().empty() || state_.offers().shown()) return;
     std::vector<Spot> sections;
     for (int o : state_.selected()) sections.push_back(plan->sections.all[plan->sections.of_opening[o]].id);
     document_.change(intention, [&](Project& p) { change_sections(p, sections, apply); });
@@ -206,7 +206,7 @@ void OpeningPart::show_others(const WhyPaper* why) {
         QPainter painter(&sample);
         painter.scale(1.6, 1.6);
         painter.fillRect(QRectF(0, 0, 44, 36),
-                         state_.textures().brush(other.face.paper, {}, 1.6, other.face.side));
+                         state_.textures()->brush(other.face.paper, {}, 1.6, other.face.side));
         painter.end();
         sample.setDevicePixelRatio(2);
         b->setIcon(sample);
@@ -226,10 +226,10 @@ void OpeningPart::refresh() {
     const Plan* plan = state_.plan();
     const int section = selected_section();
     const bool any = section >= 0;
-    const bool free = any && !state_.offer();
+    const bool free = any && !state_.offers().shown();
     lock_->setEnabled(false);
     lock_->setChecked(false);
-    move_->setChecked(state_.tool() == BenchState::Tool::MovePattern);
+    move_->setChecked(state_.tools().tool() == PageTools::Tool::MovePattern);
     for (QWidget* w : std::initializer_list<QWidget*>{never_, own_, slant_, run_on_, move_, plain_})
         w->setEnabled(free);
     for (QWidget* w : {same_, facing_}) w->setEnabled(free && state_.selected().size() > 1);
@@ -244,7 +244,7 @@ void OpeningPart::refresh() {
     }
     const int opening = *state_.selected().begin();
     const Section& s = plan->sections.all[section];
-    const Project& project = state_.offer() ? state_.offer()->project : document_.project();
+    const Project& project = state_.offers().shown() ? state_.offers().shown()->project : document_.project();
     const PaperChoice& choice = document_.project().match.choice(s.id);
     selection_->setText(state_.selected().size() == 1 ? QString("Opening %1").arg(opening + 1)
                                                       : QString("%1 openings").arg(state_.selected().size()));
@@ -260,13 +260,13 @@ void OpeningPart::refresh() {
     if (!choice.never.empty()) has += " Ruled out: " + counted(choice.never.size(), "paper", "papers") + ".";
     has_->setText(has);
     never_->setEnabled(free && paper >= 0);
-    lock_->setEnabled(paper >= 0 && !state_.offer());
+    lock_->setEnabled(paper >= 0 && !state_.offers().shown());
     lock_->setChecked(choice.locked);
     if (!slant_->hasFocus())
         slant_->setText(choice.pattern.slant_deg ? QString::number(*choice.pattern.slant_deg) : QString());
     run_on_->setChecked(choice.pattern.run_on);
     plain_->setEnabled(free && choice.pattern != PatternWish{});
-    if (state_.offer() || !takes_paper(s.treatment) || plan->papers.uses.empty()) {
+    if (state_.offers().shown() || !takes_paper(s.treatment) || plan->papers.uses.empty()) {
         ++*asked_;
         show_others(nullptr);
     } else if (plan->sheets.done) {

@@ -38,12 +38,12 @@ PaperPart::PaperPart(Document& document, BenchState& state, Actions& actions, Wo
     column_ = outer;
     build_files();
     connect(&state, &BenchState::plan_changed, this, &PaperPart::refresh_if_shown);
-    connect(&state, &BenchState::picked_changed, this, &PaperPart::refresh_if_shown);
+    connect(&state.drawer(), &InDrawer::changed, this, &PaperPart::refresh_if_shown);
 }
 
 const Paper* PaperPart::picked() const {
     const auto& stash = document_.project().stash;
-    const int paper = state_.picked();
+    const int paper = state_.drawer().picked();
     return stash && paper >= 0 && paper < static_cast<int>(stash->papers.size()) ? &stash->papers[paper]
                                                                                  : nullptr;
 }
@@ -60,7 +60,9 @@ void PaperPart::change(const QString& intention, const std::function<void(Paper&
 
 void PaperPart::change_face(const QString& intention, const std::function<void(PaperFace&)>& apply) {
     change(intention, [&](Paper& p) {
-        const Side side = p.has(state_.side_up(state_.picked())) ? state_.side_up(state_.picked()) : Side::A;
+        const Side side = p.has(state_.drawer().side_up(state_.drawer().picked()))
+                              ? state_.drawer().side_up(state_.drawer().picked())
+                              : Side::A;
         PaperFace face = p.face(side);
         apply(face);
         if (side == Side::A)
@@ -82,11 +84,11 @@ void PaperPart::build_facts() {
     });
     r->addWidget(name_, 1);
     r = row("Side");
-    side_ = new Segments("Side on show", {"A", "B"}, this);
-    connect(side_, &Segments::chosen, this, [this](int i) {
+    side_ = new ChoiceRow<Side>("Side on show", {{"A", Side::A}, {"B", Side::B}}, this);
+    side_->on_choice(this, [this](Side side) {
         const Paper* p = picked();
-        if (p && p->has(Side::B) && (state_.side_up(state_.picked()) == Side::B) != (i == 1))
-            state_.turn_over(state_.picked());
+        if (p && p->has(Side::B) && state_.drawer().side_up(state_.drawer().picked()) != side)
+            state_.drawer().turn_over(state_.drawer().picked());
         refresh_if_shown();
     });
     r->addWidget(side_);
@@ -98,21 +100,19 @@ void PaperPart::build_facts() {
 
 void PaperPart::build_pattern() {
     auto* r = row("Pattern");
-    pattern_ = new QComboBox(this);
+    pattern_ = new ChoiceBox<Pattern>("Kind of pattern", every<Pattern>(), this);
     pattern_->setObjectName("paper-pattern");
-    pattern_->setAccessibleName("Kind of pattern");
-    for (const Pattern p :
-         {Pattern::Solid, Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre, Pattern::Picture})
-        pattern_->addItem(name_of(p));
-    connect(pattern_, &QComboBox::activated, this, [this](int i) {
-        change_face("Kind of pattern", [i](PaperFace& f) { f.pattern = static_cast<Pattern>(i); });
+    pattern_->on_choice(this, [this](Pattern kind) {
+        change_face("Kind of pattern", [kind](PaperFace& f) { f.pattern = kind; });
     });
     r->addWidget(pattern_, 1);
-    direction_ = new QComboBox(this);
-    direction_->setAccessibleName("Which way up");
-    direction_->addItems({"any way up", "upside down too", "one way up"});
-    connect(direction_, &QComboBox::activated, this, [this](int i) {
-        change_face("Which way up", [i](PaperFace& f) { f.direction = static_cast<Direction>(i); });
+    direction_ = new ChoiceBox<Direction>("Which way up",
+                                          {{"any way up", Direction::Free},
+                                           {"upside down too", Direction::Half},
+                                           {"one way up", Direction::Fixed}},
+                                          this);
+    direction_->on_choice(this, [this](Direction way) {
+        change_face("Which way up", [way](PaperFace& f) { f.direction = way; });
     });
     r->addWidget(direction_, 1);
     r = row("Repeats");
@@ -136,27 +136,28 @@ void PaperPart::build_pattern() {
 
 void PaperPart::build_wishes() {
     auto* r = row("Wanted");
-    role_ = new QComboBox(this);
+    role_ = new ChoiceBox<std::optional<PaperRole>>("What the paper is wanted for",
+                                                    {{"as it comes", std::nullopt},
+                                                     {"to be used up", PaperRole::UseUp},
+                                                     {"to be spared", PaperRole::Spare},
+                                                     {"to tie the page", PaperRole::Tie}},
+                                                    this);
     role_->setObjectName("paper-role");
-    role_->setAccessibleName("What the paper is wanted for");
-    role_->addItems({"as it comes", "to be used up", "to be spared", "to tie the page"});
-    connect(role_, &QComboBox::activated, this, [this](int i) {
+    role_->on_choice(this, [this](std::optional<PaperRole> role) {
         const Paper* p = picked();
         if (!p) return;
         document_.change("What the paper is for", [&](Project& project) {
-            if (i == 0)
-                project.match.roles.erase(p->id);
+            if (role)
+                project.match.roles[p->id] = *role;
             else
-                project.match.roles[p->id] = static_cast<PaperRole>(i - 1);
+                project.match.roles.erase(p->id);
         });
     });
     r->addWidget(role_, 1);
-    apart_ = new QComboBox(this);
-    apart_->setAccessibleName("Papers it must not lie beside");
+    apart_ = new ChoiceBox<std::string>("Papers it must not lie beside", this);
     apart_->setToolTip("Papers it must not lie beside; choose one to add it, again to allow it");
-    connect(apart_, &QComboBox::activated, this, [this](int i) {
+    apart_->on_choice(this, [this](const std::string other) {
         const Paper* p = picked();
-        const std::string other = apart_->itemData(i).toString().toStdString();
         if (!p || other.empty()) return;
         document_.change("Which papers stay apart", [&](Project& project) {
             const std::pair<std::string, std::string> pair = std::minmax(p->id, other);
@@ -188,13 +189,10 @@ void PaperPart::build_stock() {
     stock_->setObjectName("stock");
     column_->addWidget(stock_);
     auto* r = row(QString());
-    auto* more = new QComboBox(this);
-    more->setAccessibleName("Add a sheet");
-    more->addItem("Add a sheet...");
-    for (const auto& [name, in] : usual_sheets) more->addItem(name, in * mm_per_inch);
-    connect(more, &QComboBox::activated, this, [this, more](int i) {
-        const double side = more->itemData(i).toDouble();
-        more->setCurrentIndex(0);
+    auto* more = new ChoiceBox<double>("Add a sheet", {{"Add a sheet...", 0}}, this);
+    for (const auto& [name, in] : usual_sheets) more->offer(name, in * mm_per_inch);
+    more->on_choice(this, [this, more](const double side) {
+        more->show_value(0);
         if (side <= 0) return;
         change("Add a sheet", [side](Paper& p) {
             const SheetStock one{{ring_of(Box{0, 0, side, side}), {}}, 1, false};
@@ -309,30 +307,32 @@ void PaperPart::refresh() {
     gone_->setEnabled(p != nullptr);
     if (!p) return;
     const Project& project = document_.project();
-    const Side side = p->has(state_.side_up(state_.picked())) ? state_.side_up(state_.picked()) : Side::A;
+    const Side side = p->has(state_.drawer().side_up(state_.drawer().picked()))
+                          ? state_.drawer().side_up(state_.drawer().picked())
+                          : Side::A;
     const PaperFace face = p->face(side);
     for (auto [edit, text] :
          {std::pair{name_, p->name}, std::pair{kept_in_, p->kept_in}, std::pair{notes_, p->notes}})
         if (!edit->hasFocus()) edit->setText(words(text));
-    side_->show_choice(side == Side::B);
+    side_->show_value(side);
     side_->setEnabled(p->has(Side::B));
-    pattern_->setCurrentIndex(static_cast<int>(face.pattern));
-    direction_->setCurrentIndex(static_cast<int>(face.direction));
+    pattern_->show_value(face.pattern);
+    direction_->show_value(face.direction);
     repeat_->show_length(face.repeat, project.units);
     strip_->show_length(p->strip, project.units);
     const auto role = project.match.roles.find(p->id);
-    role_->setCurrentIndex(role == project.match.roles.end() ? 0 : 1 + static_cast<int>(role->second));
-    apart_->clear();
+    role_->show_value(role == project.match.roles.end() ? std::nullopt : std::optional(role->second));
+    std::vector<Choice<std::string>> others;
     std::size_t ruled = 0;
     for (const Paper& other : project.stash->papers) {
         if (other.id == p->id) continue;
         const std::pair<std::string, std::string> pair = std::minmax(p->id, other.id);
         const bool now = std::count(project.match.apart.begin(), project.match.apart.end(), pair) > 0;
         ruled += now;
-        apart_->addItem((now ? QString("apart: ") : QString()) + words(other.name), words(other.id));
+        others.push_back({(now ? QString("apart: ") : QString()) + words(other.name), other.id});
     }
-    apart_->insertItem(0, ruled ? QString("apart from %1").arg(ruled) : QString("beside any"), QString());
-    apart_->setCurrentIndex(0);
+    others.insert(others.begin(), {ruled ? QString("apart from %1").arg(ruled) : QString("beside any"), ""});
+    apart_->offer(others);
     show_stock(*p);
 }
 

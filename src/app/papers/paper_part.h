@@ -2,12 +2,12 @@
 // The paper picked in the drawer: what is known of it and what it is wanted for; new papers, scraps, and the
 // user's own papers.
 
+#include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
 #include "app/bench/worker.h"
 
 class QCheckBox;
-class QComboBox;
 class QLineEdit;
 class QSpinBox;
 
@@ -47,13 +47,13 @@ private:
     Worker& worker_;
     PictureFor expected_ = PictureFor::NewPaper;
     QLineEdit* name_;
-    Segments* side_;
-    QComboBox* pattern_;
-    QComboBox* direction_;
+    ChoiceRow<Side>* side_;
+    ChoiceBox<Pattern>* pattern_;
+    ChoiceBox<Direction>* direction_;
     LengthEdit* repeat_;
     LengthEdit* strip_;
-    QComboBox* role_;
-    QComboBox* apart_;
+    ChoiceBox<std::optional<PaperRole>>* role_;
+    ChoiceBox<std::string>* apart_;
     QLineEdit* kept_in_;
     QLineEdit* notes_;
     QWidget* stock_;

@@ -19,15 +19,15 @@ PapersPanel::PapersPanel(Document& document, BenchState& state, Actions& actions
     add(paper_);
     connect(&state, &BenchState::selection_changed, this, [this, &state] {
         // Who picks an opening wants to know about it; a proposal on show goes on being asked about.
-        if (!state.selected().empty() && !state.offer() && chosen() == Propose) choose(Opening);
+        if (!state.selected().empty() && !state.offers().shown() && chosen() == Propose) choose(Opening);
     });
-    connect(&state, &BenchState::offer_changed, this, [this, &state] {
+    connect(&state.offers(), &Offers::changed, this, [this, &state] {
         // Who turns the aims watches what comes of it.
-        if (state.offer() && chosen() != Aims) choose(Propose);
+        if (state.offers().shown() && chosen() != Aims) choose(Propose);
     });
     connect(this, &PanelOfParts::part_chosen, this, [&state](int part) {
-        if (part != Opening && state.tool() == BenchState::Tool::MovePattern)
-            state.set_tool(BenchState::Tool::None);
+        if (part != Opening && state.tools().tool() == PageTools::Tool::MovePattern)
+            state.tools().take(PageTools::Tool::None);
     });
 }
 

@@ -35,7 +35,7 @@ QWidget* PapersWaypoint::panel() const {
 }
 
 QWidget* PapersWaypoint::middle() const {
-    return bench_.state.side_by_side() ? proposals_ : nullptr;
+    return bench_.state.offers().side_by_side() ? proposals_ : nullptr;
 }
 
 bool PapersWaypoint::middle_up_to_date() const {
@@ -48,40 +48,44 @@ void PapersWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const 
 }
 
 QString PapersWaypoint::hint() const {
-    return bench_.state.tool() == BenchState::Tool::MovePattern
+    return bench_.state.tools().tool() == PageTools::Tool::MovePattern
                ? "Drag the pattern in an opening to where you want it; the arrow keys push it."
                : WaypointView::hint();
 }
 
 std::unique_ptr<PageDrag> PapersWaypoint::press(const PageHands& hands, const PagePress& press) const {
-    const bool moves = bench_.state.tool() == BenchState::Tool::MovePattern && !bench_.state.offer();
+    const bool moves =
+        bench_.state.tools().tool() == PageTools::Tool::MovePattern && !bench_.state.offers().shown();
     return moves && press.opening >= 0 ? begin_moving_pattern(hands, press)
                                        : WaypointView::press(hands, press);
 }
 
 Qt::CursorShape PapersWaypoint::cursor_at(const PageHands&, QPointF) const {
-    return bench_.state.tool() == BenchState::Tool::MovePattern ? Qt::OpenHandCursor : Qt::ArrowCursor;
+    return bench_.state.tools().tool() == PageTools::Tool::MovePattern ? Qt::OpenHandCursor : Qt::ArrowCursor;
 }
 
 bool PapersWaypoint::push(const PageHands& hands, Point way, bool more) const {
-    return bench_.state.tool() == BenchState::Tool::MovePattern && push_pattern(hands, way * (more ? 4 : 1));
+    return bench_.state.tools().tool() == PageTools::Tool::MovePattern &&
+           push_pattern(hands, way * (more ? 4 : 1));
 }
 
 void PapersWaypoint::connect_actions() {
     on(Act::Give, [this] {
         const auto& stash = bench_.document.project().stash;
-        const int paper = bench_.state.picked();
+        const int paper = bench_.state.drawer().picked();
         if (stash && paper >= 0)
-            give(words(stash->papers[paper].id), bench_.state.side_up(paper), selection());
+            give(words(stash->papers[paper].id), bench_.state.drawer().side_up(paper), selection());
     });
     on(Act::TakeAway, [this] { give({}, Side::A, selection()); });
     on(Act::Propose, [this] { propose(); });
     on(Act::TakeProposal, [this] {
-        if (bench_.state.offer()) bench_.document.edit("Take the proposed papers", bench_.state.take_offer());
+        if (bench_.state.offers().shown())
+            bench_.document.edit("Take the proposed papers", bench_.state.take_offer());
     });
     on(Act::TakeForSelection, [this] { take_for_selection(); });
-    on(Act::NextProposal, [this] { bench_.state.show_offer(bench_.state.shown_offer() + 1); });
-    on(Act::SideBySide, [this] { bench_.state.show_side_by_side(!bench_.state.side_by_side()); });
+    on(Act::NextProposal, [this] { bench_.state.offers().show(bench_.state.offers().number() + 1); });
+    on(Act::SideBySide,
+       [this] { bench_.state.offers().show_side_by_side(!bench_.state.offers().side_by_side()); });
     on(Act::TurnPaper, [this] { turn_picked(); });
 }
 
@@ -141,7 +145,7 @@ void PapersWaypoint::propose() {
         bench_.worker.stop_proposing();
         return;
     }
-    bench_.state.set_offers({});
+    bench_.state.offers().set({});
     bench_.state.go_to(Waypoint::Papers);
     bench_.worker.propose(bench_.document.project());
     if (panel_->chosen() != PapersPanel::Aims) panel_->choose(PapersPanel::Propose);
@@ -156,15 +160,15 @@ void PapersWaypoint::show_proposals(const std::vector<OfferedPage>& pages) {
         for (const std::string& r : page.reasons) reasons << words(r);
         offers.push_back({page.project, page.plan, name_of(page.idea), reasons});
     }
-    bench_.state.set_offers(std::move(offers));
+    bench_.state.offers().set(std::move(offers));
 }
 
 void PapersWaypoint::turn_picked() {
     const auto& stash = bench_.document.project().stash;
-    const int paper = bench_.state.picked();
+    const int paper = bench_.state.drawer().picked();
     if (!stash || paper < 0) return;
     if (stash->papers[paper].has(Side::B))
-        bench_.state.turn_over(paper);
+        bench_.state.drawer().turn_over(paper);
     else
         bench_.say(words(stash->papers[paper].name) + " has one side that is worth showing.", false);
 }
@@ -178,7 +182,7 @@ void PapersWaypoint::give(const QString& paper_id, Side side, const std::vector<
 
 /// What it has there is left alone by later proposals.
 void PapersWaypoint::take_for_selection() {
-    const Offer* offer = bench_.state.offer();
+    const Offer* offer = bench_.state.offers().shown();
     if (!offer || bench_.state.selected().empty()) return;
     bench_.document.change("Take the proposal for the selection", [&](Project& next) {
         for (const Spot s : sections_with(selection())) {
@@ -198,7 +202,7 @@ void PapersWaypoint::follow_aims() {
     only_aims.match = now.match;
     only_aims.match.choices = planned_.match.choices;
     const bool aims = only_aims == now && !(planned_ == now);
-    const bool watched = bench_.state.offer() || bench_.worker.proposing() || aims_timer_.isActive();
+    const bool watched = bench_.state.offers().shown() || bench_.worker.proposing() || aims_timer_.isActive();
     if (aims && watched)
         aims_timer_.start(aims_pause_ms);
     else

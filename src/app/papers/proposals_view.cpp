@@ -54,14 +54,14 @@ ProposalsView::ProposalsView(BenchState& state, QWidget* parent) : QWidget(paren
     setAccessibleName("Proposals side by side");
     setObjectName("proposals");
     connect(&base_, &BackgroundPicture::ready, this, qOverload<>(&QWidget::update));
-    connect(&state, &BenchState::offer_changed, this, [this] {
+    connect(&state.offers(), &Offers::changed, this, [this] {
         stale_ = true;
         update();
     });
 }
 
 QRectF ProposalsView::card(int proposal, int columns) const {
-    const auto n = static_cast<int>(state_.offers().size());
+    const auto n = static_cast<int>(state_.offers().all().size());
     const int rows = (n + columns - 1) / columns;
     const double w = (width() - card_spacing * (columns + 1)) / columns;
     const double h = (height() - card_spacing * (rows + 1)) / rows;
@@ -71,12 +71,12 @@ QRectF ProposalsView::card(int proposal, int columns) const {
 
 /// As many as make the pictures largest.
 int ProposalsView::columns() const {
-    const auto n = static_cast<int>(state_.offers().size());
+    const auto n = static_cast<int>(state_.offers().all().size());
     int best = 1;
     double most = 0;
     for (int c = 1; c <= n; ++c) {
         const double side =
-            laid_out(card(0, c), state_.offers().front().project.set_out.page).picture.width();
+            laid_out(card(0, c), state_.offers().all().front().project.set_out.page).picture.width();
         if (side <= most) continue;
         most = side;
         best = c;
@@ -96,13 +96,13 @@ void ProposalsView::ask_for_base() {
         std::shared_ptr<const Plan> plan;
     };
     std::vector<Scene> scenes;
-    for (std::size_t i = 0; i < state_.offers().size(); ++i) {
-        const Offer& o = state_.offers()[i];
+    for (std::size_t i = 0; i < state_.offers().all().size(); ++i) {
+        const Offer& o = state_.offers().all()[i];
         scenes.push_back(
             {laid_out(card(static_cast<int>(i)), o.project.set_out.page).picture, o.project, o.plan});
     }
     base_.request(size(), devicePixelRatioF(), theme::bench,
-                  [scenes = std::move(scenes), textures = state_.shared_textures()](QPainter& painter) {
+                  [scenes = std::move(scenes), textures = state_.textures()](QPainter& painter) {
                       for (const Scene& s : scenes) {
                           painter.save();
                           painter.setPen(Qt::NoPen);
@@ -122,9 +122,9 @@ void ProposalsView::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), theme::bench);
-    const auto& offers = state_.offers();
+    const auto& offers = state_.offers().all();
     for (std::size_t i = 0; i < offers.size(); ++i) {
-        const bool shown = static_cast<int>(i) == state_.shown_offer();
+        const bool shown = static_cast<int>(i) == state_.offers().number();
         const QRectF c = card(static_cast<int>(i));
         p.setPen(QPen(shown ? theme::zest : theme::line, shown ? 2.5 : 1));
         p.setBrush(theme::card);
@@ -152,13 +152,13 @@ void ProposalsView::paintEvent(QPaintEvent*) {
 }
 
 void ProposalsView::mousePressEvent(QMouseEvent* event) {
-    for (int i = 0; i < static_cast<int>(state_.offers().size()); ++i)
-        if (card(i).contains(event->position())) state_.show_offer(i);
+    for (int i = 0; i < static_cast<int>(state_.offers().all().size()); ++i)
+        if (card(i).contains(event->position())) state_.offers().show(i);
 }
 
 void ProposalsView::mouseDoubleClickEvent(QMouseEvent* event) {
     mousePressEvent(event);
-    state_.show_side_by_side(false);
+    state_.offers().show_side_by_side(false);
 }
 
 void ProposalsView::keyPressEvent(QKeyEvent* event) {
@@ -167,11 +167,11 @@ void ProposalsView::keyPressEvent(QKeyEvent* event) {
                      : event->key() == Qt::Key_Up    ? -columns()
                      : event->key() == Qt::Key_Down  ? columns()
                                                      : 0;
-    const int to = state_.shown_offer() + step;
+    const int to = state_.offers().number() + step;
     if (step == 0)
         QWidget::keyPressEvent(event);
-    else if (to >= 0 && to < static_cast<int>(state_.offers().size()))
-        state_.show_offer(to);
+    else if (to >= 0 && to < static_cast<int>(state_.offers().all().size()))
+        state_.offers().show(to);
 }
 
 void ProposalsView::resizeEvent(QResizeEvent*) {

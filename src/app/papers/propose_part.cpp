@@ -41,9 +41,9 @@ ProposePart::ProposePart(Document& document, BenchState& state, Actions& actions
     build_offer();
     hint_ = line("hint");
     connect(&state, &BenchState::plan_changed, this, &ProposePart::refresh_if_shown);
-    connect(&state, &BenchState::offer_changed, this, &ProposePart::refresh_if_shown);
+    connect(&state.offers(), &Offers::changed, this, &ProposePart::refresh_if_shown);
     connect(&state, &BenchState::selection_changed, this, &ProposePart::refresh_if_shown);
-    connect(&state, &BenchState::compared_changed, this, &ProposePart::refresh_if_shown);
+    connect(&state.offers(), &Offers::compared_changed, this, &ProposePart::refresh_if_shown);
     show_proposing(false);
 }
 
@@ -66,13 +66,15 @@ void ProposePart::build_style() {
     r->addWidget(drift_, 1);
     r->addWidget(new QLabel("drift", this));
     r = row("Tones");
-    map_ = new QComboBox(this);
+    map_ = new ChoiceBox<ToneMap>("What the tones follow when colours drift",
+                                  {{"light to dark", ToneMap::Gradient},
+                                   {"zones of colour", ToneMap::Zones},
+                                   {"the base paper", ToneMap::Background}},
+                                  this);
     map_->setObjectName("map");
-    map_->setAccessibleName("What the tones follow when colours drift");
-    map_->addItems({"light to dark", "zones of colour", "the base paper"});
-    connect(map_, &QComboBox::currentIndexChanged, this, [this](int i) {
+    map_->on_choice(this, [this](ToneMap map) {
         document_.change("What tones follow", [&](Project& p) {
-            p.match.style.map = static_cast<ToneMap>(i);
+            p.match.style.map = map;
             if (p.match.style.map == ToneMap::Zones && p.match.style.zones.empty())
                 p.match.style.zones = {{0xF0, 0xDC, 0xA8}, {0x5B, 0x8A, 0xA8}};
         });
@@ -81,12 +83,10 @@ void ProposePart::build_style() {
     auto* from = new QLabel("from", this);
     from->setProperty("quiet", true);
     r->addWidget(from);
-    light_ = new QComboBox(this);
-    light_->setAccessibleName("Where the light end of the page is");
-    for (const auto& [name, deg] : light_ends) light_->addItem(name, deg);
-    connect(light_, &QComboBox::currentIndexChanged, this, [this](int i) {
-        document_.change("Where the light end is",
-                         [&](Project& p) { p.match.style.light_deg = light_->itemData(i).toDouble(); });
+    light_ = new ChoiceBox<double>("Where the light end of the page is", this);
+    for (const auto& [name, deg] : light_ends) light_->offer(name, deg);
+    light_->on_choice(this, [this](double deg) {
+        document_.change("Where the light end is", [&](Project& p) { p.match.style.light_deg = deg; });
     });
     r->addWidget(light_, 1);
 }
@@ -167,13 +167,12 @@ void ProposePart::build_offer() {
     ways->addStretch(1);
     o->addLayout(ways);
     auto* compared = new QHBoxLayout;
-    with_ = new QComboBox(offer_);
+    with_ = new ChoiceBox<int>("What the proposal is compared with", offer_);
     with_->setObjectName("compare-with");
     with_->setMinimumWidth(92);
-    with_->setAccessibleName("What the proposal is compared with");
-    connect(with_, &QComboBox::activated, this, [this](int i) {
-        state_.compare_with(with_->itemData(i).toInt());
-        if (!state_.compared_at()) compare_->setValue(whole_slider / 2);
+    with_->on_choice(this, [this](int number) {
+        state_.offers().compare_with(number);
+        if (!state_.offers().compared_at()) compare_->setValue(whole_slider / 2);
     });
     compared->addWidget(with_);
     compare_ = new QSlider(Qt::Horizontal, offer_);
@@ -184,9 +183,9 @@ void ProposePart::build_offer() {
     compare_->setAccessibleName("Compare across the page");
     compare_->setToolTip("Left of the line the proposal on show, right of it what it is compared with");
     connect(compare_, &QSlider::valueChanged, this, [this](int v) {
-        state_.show_side_by_side(false);
-        state_.compare_at(v == whole_slider ? std::nullopt
-                                            : std::optional(static_cast<double>(v) / whole_slider));
+        state_.offers().show_side_by_side(false);
+        state_.offers().compare_at(v == whole_slider ? std::nullopt
+                                                     : std::optional(static_cast<double>(v) / whole_slider));
     });
     compared->addWidget(compare_, 1);
     o->addLayout(compared);
@@ -209,26 +208,26 @@ void ProposePart::show_progress(double fraction, const QString& what) {
 }
 
 void ProposePart::show_offer() {
-    const Offer* offer = state_.offer();
+    const Offer* offer = state_.offers().shown();
     offer_->setVisible(offer != nullptr);
     if (!offer) return;
     QStringList lines;
     lines << QString("<b>Proposal %1 of %2, %3</b>")
-                 .arg(state_.shown_offer() + 1)
-                 .arg(state_.offers().size())
+                 .arg(state_.offers().number() + 1)
+                 .arg(state_.offers().all().size())
                  .arg(offer->idea);
     lines << offer->reasons.join("; ").toHtmlEscaped() + ".";
     offer_text_->setText(lines.join("<br>"));
-    look_->setText(state_.side_by_side() ? "On the page" : "Side by side");
-    look_->setEnabled(state_.offers().size() > 1 || state_.side_by_side());
+    look_->setText(state_.offers().side_by_side() ? "On the page" : "Side by side");
+    look_->setEnabled(state_.offers().all().size() > 1 || state_.offers().side_by_side());
     for_selection_->setVisible(!state_.selected().empty());
-    with_->clear();
-    with_->addItem("with now", -1);
-    for (int i = 0; i < static_cast<int>(state_.offers().size()); ++i)
-        if (i != state_.shown_offer()) with_->addItem(QString("with %1").arg(i + 1), i);
-    with_->setCurrentIndex(std::max(0, with_->findData(state_.compared_with_number())));
+    with_->offer({{"with now", -1}});
+    for (int i = 0; i < static_cast<int>(state_.offers().all().size()); ++i)
+        if (i != state_.offers().number()) with_->offer(QString("with %1").arg(i + 1), i);
+    with_->show_value(state_.offers().compared_with_number());
     const QSignalBlocker quiet(compare_);
-    compare_->setValue(static_cast<int>(std::lround(whole_slider * state_.compared_at().value_or(1.0))));
+    compare_->setValue(
+        static_cast<int>(std::lround(whole_slider * state_.offers().compared_at().value_or(1.0))));
 }
 
 void ProposePart::refresh() {
@@ -238,19 +237,13 @@ void ProposePart::refresh() {
         const QSignalBlocker quiet(drift_);
         drift_->setValue(static_cast<int>(std::lround(100 * style.drift)));
     }
-    {
-        const QSignalBlocker quiet(light_);
-        light_->setCurrentIndex(std::max(0, light_->findData(style.light_deg)));
-    }
-    {
-        const QSignalBlocker quiet(map_);
-        map_->setCurrentIndex(static_cast<int>(style.map));
-    }
+    light_->show_value(style.light_deg);
+    map_->show_value(style.map);
     light_->setEnabled(style.drift > 0 && style.map != ToneMap::Background);
     map_->setEnabled(style.drift > 0);
     show_zones();
     show_offer();
-    hint_->setVisible(!state_.offer());
+    hint_->setVisible(!state_.offers().shown());
     if (!plan || !plan->sections.cut)
         hint_->setText("Open a drawing and a stash first.");
     else if (plan->papers.uses.empty())

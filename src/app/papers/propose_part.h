@@ -1,9 +1,9 @@
 #pragma once
 // Proposals: how colours are spread, and what to do with the proposal on show.
 
+#include "app/bench/choices.h"
 #include "app/bench/panel_part.h"
 
-class QComboBox;
 class QProgressBar;
 class QSlider;
 
@@ -32,8 +32,8 @@ private:
     QProgressBar* bar_;
     QLabel* doing_;
     QSlider* drift_;
-    QComboBox* light_;
-    QComboBox* map_;
+    ChoiceBox<double>* light_;
+    ChoiceBox<ToneMap>* map_;
     QWidget* zones_;
     int slide_number_ = 0;
     QWidget* offer_;
@@ -41,7 +41,7 @@ private:
     QPushButton* look_;
     QPushButton* for_selection_;
     QSlider* compare_;
-    QComboBox* with_;
+    ChoiceBox<int>* with_;
     QLabel* hint_;
     bool proposing_ = false;
 };

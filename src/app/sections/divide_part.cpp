@@ -10,9 +10,16 @@ namespace zesty {
 
 DividePart::DividePart(Document& document, BenchState& state, Actions& actions, QWidget* parent)
     : PanelPart(document, state, actions, parent) {
-    kind_ = new Segments("Divide into", {"Line", "Bands", "Rays", "Rings", "Grid"}, this);
-    connect(kind_, &Segments::chosen, this, [this](int i) {
-        kind_chosen_ = i;
+    using Kind = Division::Kind;
+    kind_ = new ChoiceRow<Kind>("Divide into",
+                                {{"Line", Kind::Line},
+                                 {"Bands", Kind::Bands},
+                                 {"Rays", Kind::Rays},
+                                 {"Rings", Kind::Rings},
+                                 {"Grid", Kind::Grid}},
+                                this);
+    kind_->on_choice(this, [this](Kind kind) {
+        kind_chosen_ = kind;
         refresh();
     });
     column_->addWidget(kind_);
@@ -52,7 +59,7 @@ DividePart::DividePart(Document& document, BenchState& state, Actions& actions, 
 
 Division DividePart::division() const {
     Division d;
-    d.kind = static_cast<Division::Kind>(kind_chosen_);
+    d.kind = kind_chosen_;
     d.count = count_->value();
     d.rows = rows_->value();
     d.turn_deg = std::remainder(turn_->text().toDouble(), 360.0);
@@ -77,13 +84,13 @@ void DividePart::divide_base() {
 }
 
 void DividePart::refresh() {
-    kind_->show_choice(kind_chosen_);
-    count_->setEnabled(kind_chosen_ != static_cast<int>(Division::Kind::Line));
-    rows_->setEnabled(kind_chosen_ == static_cast<int>(Division::Kind::Grid));
+    kind_->show_value(kind_chosen_);
+    count_->setEnabled(kind_chosen_ != Division::Kind::Line);
+    rows_->setEnabled(kind_chosen_ == Division::Kind::Grid);
     const auto& divisions = document_.project().sections.divisions;
     base_->setText(divisions.contains(base_spot) ? "Base whole again" : "Divide the base");
     QString text = state_.selected().empty() ? "Select the openings to divide. " : QString();
-    if (kind_chosen_ == 0) text += "Or drag a line across an opening. ";
+    if (kind_chosen_ == Division::Kind::Line) text += "Or drag a line across an opening. ";
     says_->setText(text + "Parts meet without a bar: each patch runs on by the lip below the next, the first "
                           "lies lowest and is glued first.");
 }

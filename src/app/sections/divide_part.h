@@ -1,6 +1,7 @@
 #pragma once
 // Openings, and the bare base, divided without bars.
 
+#include "app/bench/choices.h"
 #include "app/bench/panel_part.h"
 
 #include <QLineEdit>
@@ -20,8 +21,8 @@ private:
     void refresh() override;
     void divide_base();
 
-    Segments* kind_;
-    int kind_chosen_ = 1;
+    ChoiceRow<Division::Kind>* kind_;
+    Division::Kind kind_chosen_ = Division::Kind::Bands;
     QSpinBox* count_;
     QSpinBox* rows_;
     QLineEdit* turn_;

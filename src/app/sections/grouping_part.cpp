@@ -12,11 +12,6 @@
 
 namespace zesty {
 
-namespace {
-/// The treatments in two rows, in the order of Treatment.
-constexpr int in_first_row = 4;
-} // namespace
-
 GroupingPart::GroupingPart(Document& document, BenchState& state, Actions& actions, QWidget* parent)
     : PanelPart(document, state, actions, parent) {
     build_section();
@@ -31,13 +26,20 @@ void GroupingPart::build_section() {
     selection_->setObjectName("selection");
     column_->addWidget(selection_);
     numbers_ = line("numbers");
-    treatment_[0] = new Segments("Backed by", {"Paper", "Open", "Inlay", "Vellum"}, this);
-    treatment_[1] = new Segments("Backed by", {"Shaker", "Photo", "Words", "Cut out"}, this);
-    for (const int i : {0, 1}) {
-        connect(treatment_[i], &Segments::chosen, this,
-                [this, i](int k) { treat(static_cast<Treatment>(i * in_first_row + k)); });
-        column_->addWidget(treatment_[i]);
-    }
+    const auto treatments = [&](const std::vector<Choice<Treatment>>& choices) {
+        auto* some = new ChoiceRow<Treatment>("Backed by", choices, this);
+        some->on_choice(this, [this](Treatment t) { treat(t); });
+        column_->addWidget(some);
+        return some;
+    };
+    treatment_[0] = treatments({{"Paper", Treatment::Paper},
+                                {"Open", Treatment::Open},
+                                {"Inlay", Treatment::Inlay},
+                                {"Vellum", Treatment::Translucent}});
+    treatment_[1] = treatments({{"Shaker", Treatment::Shaker},
+                                {"Photo", Treatment::Photo},
+                                {"Words", Treatment::Words},
+                                {"Cut out", Treatment::CutFrom}});
     auto* r = row("Name");
     name_ = new QLineEdit(this);
     name_->setAccessibleName("Name of the section");
@@ -86,9 +88,15 @@ void GroupingPart::build_grouping() {
     r->addWidget(button(Act::SelectRow, "Row"));
     r->addStretch(1);
     r = row("Group by");
-    rule_ = new QComboBox(this);
-    rule_->setAccessibleName("Group by");
-    rule_->addItems({"the same shape", "size", "bands of the page", "rings round the middle", "rows", "cut"});
+    using Kind = GroupRule::Kind;
+    rule_ = new ChoiceBox<Kind>("Group by",
+                                {{"the same shape", Kind::Twins},
+                                 {"size", Kind::Sizes},
+                                 {"bands of the page", Kind::Bands},
+                                 {"rings round the middle", Kind::Rings},
+                                 {"rows", Kind::Rows},
+                                 {"cut", Kind::Cuts}},
+                                this);
     r->addWidget(rule_, 1);
     count_ = new QSpinBox(this);
     count_->setAccessibleName("How many groups");
@@ -100,8 +108,9 @@ void GroupingPart::build_grouping() {
     go->setToolTip("Groups the selection, or every opening when none is selected");
     go->setObjectName("group-by");
     connect(go, &QPushButton::clicked, this, &GroupingPart::group_by_rule);
-    connect(rule_, &QComboBox::currentIndexChanged, this,
-            [this](int i) { count_->setEnabled(i >= 1 && i <= 3); });
+    rule_->on_choice(this, [this](Kind kind) {
+        count_->setEnabled(kind == Kind::Sizes || kind == Kind::Bands || kind == Kind::Rings);
+    });
     count_->setEnabled(false);
     r->addWidget(go);
     r = row("Lip");
@@ -134,8 +143,7 @@ void GroupingPart::treat(Treatment treatment) {
 void GroupingPart::group_by_rule() {
     const Plan* plan = state_.plan();
     if (!plan || !plan->sections.cut) return;
-    const GroupRule rule{static_cast<GroupRule::Kind>(rule_->currentIndex()), count_->value(),
-                         document_.project().set_out.page.whole().centre()};
+    const GroupRule rule{rule_->value(), count_->value(), document_.project().set_out.page.whole().centre()};
     const auto groups =
         groups_by(rule, *plan->sections.cut, plan->set_out.whole.to_page, plan->sections.cut_of_opening,
                   {state_.selected().begin(), state_.selected().end()});
@@ -174,9 +182,12 @@ void GroupingPart::refresh() {
         const bool mixed = std::any_of(sections.begin(), sections.end(), [&](Spot s) {
             return project.sections.choice(s).treatment != c.treatment;
         });
-        const int t = mixed ? -1 : static_cast<int>(c.treatment);
-        treatment_[0]->show_choice(t < in_first_row ? t : -1);
-        treatment_[1]->show_choice(t >= in_first_row ? t - in_first_row : -1);
+        for (ChoiceRow<Treatment>* some : treatment_) {
+            if (mixed)
+                some->show_choice(-1);
+            else
+                some->show_value(c.treatment);
+        }
         if (!name_->hasFocus()) name_->setText(words(c.name));
         own_lip_->show_length(c.lip.value_or(project.sections.lip), project.units);
         if (!order_->hasFocus()) order_->setValue(c.order);

@@ -1,10 +1,11 @@
 #pragma once
 // Which openings belong together, and what goes behind them.
 
+#include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
+#include "core/sections/grouping.h"
 
-class QComboBox;
 class QSpinBox;
 
 namespace zesty {
@@ -24,11 +25,11 @@ private:
 
     QLabel* selection_;
     QLabel* numbers_;
-    Segments* treatment_[2];
+    ChoiceRow<Treatment>* treatment_[2];
     QLineEdit* name_;
     LengthEdit* own_lip_;
     QSpinBox* order_;
-    QComboBox* rule_;
+    ChoiceBox<GroupRule::Kind>* rule_;
     QSpinBox* count_;
     LengthEdit* lip_;
     QLabel* summary_;

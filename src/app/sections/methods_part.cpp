@@ -68,18 +68,20 @@ void MethodsPart::build_table() {
 
 void MethodsPart::build_rules() {
     auto* r = row("Bars");
-    lips_ = new Segments("Patches on shared bars", {"Meet in the middle", "Overlap"}, this);
-    connect(lips_, &Segments::chosen, this, [this](int i) {
-        document_.change("Patches on shared bars",
-                         [&](Project& p) { p.sections.backing.lips = static_cast<LipMode>(i); });
+    lips_ =
+        new ChoiceRow<LipMode>("Patches on shared bars",
+                               {{"Meet in the middle", LipMode::Meet}, {"Overlap", LipMode::Overlap}}, this);
+    lips_->on_choice(this, [this](LipMode lips) {
+        document_.change("Patches on shared bars", [&](Project& p) { p.sections.backing.lips = lips; });
     });
     r->addWidget(lips_, 1);
     chosen_bars_ = line("bars");
-    chosen_lips_ = new Segments("The bars chosen", {"As the page", "Meet", "Overlap"}, this);
-    connect(chosen_lips_, &Segments::chosen, this, [this](int i) {
+    chosen_lips_ = new ChoiceRow<std::optional<LipMode>>(
+        "The bars chosen",
+        {{"As the page", std::nullopt}, {"Meet", LipMode::Meet}, {"Overlap", LipMode::Overlap}}, this);
+    chosen_lips_->on_choice(this, [this](std::optional<LipMode> lips) {
         document_.change("Patches on these bars", [&](Project& p) {
-            const LipMode lips = i == 0 ? p.sections.backing.lips : i == 1 ? LipMode::Meet : LipMode::Overlap;
-            set_bars(p.sections, bars_in_hand(), lips);
+            set_bars(p.sections, bars_in_hand(), lips.value_or(p.sections.backing.lips));
         });
     });
     r = row(QString());
@@ -138,12 +140,15 @@ void MethodsPart::show_bars() {
                               ? "All of its bars, " + QString::number(bars.size()) + ":"
                               : QString(counted(bars.size(), "bar", "bars")) +
                                     " between the openings selected:");
-    std::set<int> choices;
+    std::set<std::optional<LipMode>> choices;
     for (const BarName& bar : bars) {
         const auto own = p.sections.bars.find(bar);
-        choices.insert(own == p.sections.bars.end() ? 0 : own->second == LipMode::Meet ? 1 : 2);
+        choices.insert(own == p.sections.bars.end() ? std::nullopt : std::optional(own->second));
     }
-    chosen_lips_->show_choice(choices.size() == 1 ? *choices.begin() : -1);
+    if (choices.size() == 1)
+        chosen_lips_->show_value(*choices.begin());
+    else
+        chosen_lips_->show_choice(-1);
 }
 
 void MethodsPart::ask_for_table() {
@@ -208,7 +213,7 @@ void MethodsPart::refresh() {
     const BackingRules& b = document_.project().sections.backing;
     const Units units = document_.project().units;
     rows_[static_cast<std::size_t>(b.method)].name->setChecked(true);
-    lips_->show_choice(static_cast<int>(b.lips));
+    lips_->show_value(b.lips);
     on_top_->setChecked(b.punch_on_top);
     if (!punches_->hasFocus()) {
         QStringList list;

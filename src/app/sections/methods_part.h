@@ -2,6 +2,7 @@
 // The ways of backing, side by side: paper, time and lips of each for this page, and which suits the
 // selection.
 
+#include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
 #include "app/bench/worker.h"
@@ -42,9 +43,9 @@ private:
     QLabel* advice_;
     QPushButton* take_advice_;
     QPushButton* like_page_;
-    Segments* lips_;
+    ChoiceRow<LipMode>* lips_;
     QLabel* chosen_bars_;
-    Segments* chosen_lips_;
+    ChoiceRow<std::optional<LipMode>>* chosen_lips_;
     QLineEdit* punches_;
     QCheckBox* on_top_;
     MethodAdvice advised_;

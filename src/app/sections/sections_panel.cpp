@@ -14,7 +14,7 @@ SectionsPanel::SectionsPanel(Document& document, BenchState& state, Actions& act
     add(divide_);
     add(new MethodsPart(document, state, actions, worker, this));
     connect(this, &PanelOfParts::part_chosen, this, [&state](int part) {
-        state.set_tool(part == Divide ? BenchState::Tool::DivideByLine : BenchState::Tool::None);
+        state.tools().take(part == Divide ? PageTools::Tool::DivideByLine : PageTools::Tool::None);
     });
 }
 

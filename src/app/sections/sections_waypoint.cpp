@@ -27,7 +27,8 @@ void SectionsWaypoint::paint_on_page(QPainter& painter, const PageMap& map, cons
 }
 
 std::unique_ptr<PageDrag> SectionsWaypoint::press(const PageHands& hands, const PagePress& press) const {
-    if (bench_.state.tool() == BenchState::Tool::DivideByLine) return begin_dividing_line(hands, press);
+    if (bench_.state.tools().tool() == PageTools::Tool::DivideByLine)
+        return begin_dividing_line(hands, press);
     return WaypointView::press(hands, press);
 }
 

@@ -20,7 +20,7 @@ CutsPart::CutsPart(Document& document, BenchState& state, Actions& actions, QWid
     build_size();
     build_turn();
     connect(&state, &BenchState::plan_changed, this, &CutsPart::refresh_if_shown);
-    connect(&state, &BenchState::in_hand_changed, this, &CutsPart::refresh_if_shown);
+    connect(&state.in_hand(), &InHand::changed, this, &CutsPart::refresh_if_shown);
     connect(&document, &Document::project_changed, this, &CutsPart::refresh_if_shown);
 }
 
@@ -63,7 +63,7 @@ void CutsPart::answer_size(double longer_side) {
     const SetOut* now = state_.set_out_in_hand(document_.project());
     if (asks_about_ < 0 || !now) return;
     document_.change("Say how large the cut is", [&](Project& p) {
-        PlacedCut* c = state_.in_hand(p);
+        PlacedCut* c = state_.in_hand().placed(p);
         if (!c || c->id != asks_about_) return;
         c->place.rule = now->size.x >= now->size.y ? SizeRule::Width : SizeRule::Height;
         c->place =
@@ -75,7 +75,7 @@ void CutsPart::answer_size(double longer_side) {
 
 void CutsPart::refresh_question() {
     const Project& p = document_.project();
-    const int i = state_.cut_in_hand(p);
+    const int i = state_.in_hand().cut(p);
     const bool asks = i >= 0 && p.set_out.cuts[static_cast<std::size_t>(i)].id == asks_about_;
     question_->setVisible(asks);
     if (!asks) return;
@@ -115,8 +115,13 @@ void CutsPart::build_list() {
 
 void CutsPart::build_size() {
     auto* r = row("Size by");
-    rule_ = new Segments("Size by", {"Border", "Width", "Height", "Frame"}, this);
-    connect(rule_, &Segments::chosen, this, &CutsPart::choose_rule);
+    rule_ = new ChoiceRow<SizeRule>("Size by",
+                                    {{"Border", SizeRule::Margin},
+                                     {"Width", SizeRule::Width},
+                                     {"Height", SizeRule::Height},
+                                     {"Frame", SizeRule::Frame}},
+                                    this);
+    rule_->on_choice(this, [this](SizeRule rule) { choose_rule(rule); });
     r->addWidget(rule_, 1);
     r = row("");
     length_ = new LengthEdit("Border, width, height or gap to the frame", -3000, 3000, this);
@@ -124,7 +129,7 @@ void CutsPart::build_size() {
     length_->setFixedWidth(104);
     connect(length_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Size the cut", [&](Project& p) {
-            if (PlacedCut* c = state_.in_hand(p)) c->place.length = mm;
+            if (PlacedCut* c = state_.in_hand().placed(p)) c->place.length = mm;
         });
     });
     r->addWidget(length_);
@@ -155,7 +160,7 @@ void CutsPart::build_turn() {
         const double deg = turn_->text().remove("deg").trimmed().toDouble(&good);
         if (good)
             document_.change("Turn the cut", [&](Project& p) {
-                if (PlacedCut* c = state_.in_hand(p)) c->place.turn_deg = std::remainder(deg, 360.0);
+                if (PlacedCut* c = state_.in_hand().placed(p)) c->place.turn_deg = std::remainder(deg, 360.0);
             });
         refresh();
     });
@@ -180,13 +185,13 @@ void CutsPart::build_turn() {
     r->addWidget(button(Act::AddScan, "Add scan"));
 }
 
-void CutsPart::choose_rule(int index) {
+void CutsPart::choose_rule(SizeRule rule) {
     const SetOut* in_hand = state_.set_out_in_hand(document_.project());
     if (!in_hand) return;
     document_.change("Size the cut by something else", [&](Project& p) {
-        PlacedCut* c = state_.in_hand(p);
+        PlacedCut* c = state_.in_hand().placed(p);
         if (!c) return;
-        c->place.rule = static_cast<SizeRule>(index);
+        c->place.rule = rule;
         c->place = resized(c->place, *in_hand, p.set_out.page, 1);
     });
 }
@@ -198,7 +203,7 @@ void CutsPart::slide(int value) {
     document_.change(
         "Size the cut",
         [&](Project& p) {
-            if (PlacedCut* c = state_.in_hand(p))
+            if (PlacedCut* c = state_.in_hand().placed(p))
                 c->place = resized(c->place, *in_hand, p.set_out.page, factor);
         },
         slide_number_);
@@ -206,7 +211,7 @@ void CutsPart::slide(int value) {
 
 void CutsPart::refresh() {
     const Project& p = document_.project();
-    const int i = state_.cut_in_hand(p);
+    const int i = state_.in_hand().cut(p);
     which_->setText(i < 0 ? QString("No cut yet")
                           : QString("Cut %1 of %2: %3")
                                 .arg(i + 1)
@@ -216,7 +221,7 @@ void CutsPart::refresh() {
                                                    p.set_out.cuts[static_cast<std::size_t>(i)].drawing)]
                                                ->name)));
     const CutPlacement place = i < 0 ? CutPlacement{} : p.set_out.cuts[static_cast<std::size_t>(i)].place;
-    rule_->show_choice(static_cast<int>(place.rule));
+    rule_->show_value(place.rule);
     length_->show_length(place.length, p.units);
     turn_->setText(QString::number(place.turn_deg, 'g', 5) + " deg");
     mirrored_->setChecked(place.mirrored);

@@ -1,6 +1,7 @@
 #pragma once
 // The cuts on the page: which, how large, which way round; with what the size does beside it.
 
+#include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
 
@@ -33,7 +34,7 @@ private:
     void build_turn();
     void refresh() override;
     void show_facts(const Project& project, const SetOut& set_out);
-    void choose_rule(int index);
+    void choose_rule(SizeRule rule);
     void slide(int value);
 
     QFrame* question_;
@@ -41,7 +42,7 @@ private:
     LengthEdit* size_answer_;
     int asks_about_ = -1; ///< id of a cut
     QLabel* which_;
-    Segments* rule_;
+    ChoiceRow<SizeRule>* rule_;
     LengthEdit* length_;
     QSlider* slider_;
     QLineEdit* turn_;

@@ -8,13 +8,14 @@
 
 namespace zesty {
 
-namespace {
-
 struct NamedPage {
     const char* name;
     double width;
     double height;
 };
+
+namespace {
+
 constexpr NamedPage pages[] = {{"12 x 12 in", 304.8, 304.8},
                                {"8 1/2 x 11 in", 215.9, 279.4},
                                {"6 x 12 in", 152.4, 304.8},
@@ -23,7 +24,6 @@ constexpr NamedPage pages[] = {{"12 x 12 in", 304.8, 304.8},
                                {"4 x 8 in, notebook", 101.6, 203.2},
                                {"A4", 210, 297},
                                {"A5", 148, 210}};
-constexpr int named_pages = static_cast<int>(std::size(pages));
 
 } // namespace
 
@@ -37,15 +37,14 @@ PagePart::PagePart(Document& document, BenchState& state, Actions& actions, QWid
 
 void PagePart::build_page() {
     auto* r = row("Page");
-    sizes_ = new QComboBox(this);
-    sizes_->setAccessibleName("Size of the page");
-    for (const NamedPage& p : pages) sizes_->addItem(p.name);
-    sizes_->addItem("Own size");
-    connect(sizes_, &QComboBox::activated, this, [this](int i) {
-        if (i >= named_pages) return;
+    sizes_ = new ChoiceBox<const NamedPage*>("Size of the page", this);
+    for (const NamedPage& p : pages) sizes_->offer(p.name, &p);
+    sizes_->offer("Own size", nullptr);
+    sizes_->on_choice(this, [this](const NamedPage* named) {
+        if (!named) return;
         document_.change("Choose the page", [&](Project& p) {
-            p.set_out.page.width = pages[i].width;
-            p.set_out.page.height = pages[i].height;
+            p.set_out.page.width = named->width;
+            p.set_out.page.height = named->height;
         });
     });
     r->addWidget(sizes_, 1);
@@ -92,10 +91,10 @@ void PagePart::build_frame() {
         document_.change("Reveal of the frame", [&](Project& p) { p.set_out.page.reveal = Sides::even(mm); });
     });
     r->addWidget(reveal_);
-    kind_ = new Segments("Frame", {"Whole", "Strips"}, this);
-    connect(kind_, &Segments::chosen, this, [this](int i) {
-        document_.change("Kind of frame",
-                         [&](Project& p) { p.set_out.page.frame = static_cast<FrameKind>(i); });
+    kind_ =
+        new ChoiceRow<FrameKind>("Frame", {{"Whole", FrameKind::Whole}, {"Strips", FrameKind::Strips}}, this);
+    kind_->on_choice(this, [this](FrameKind kind) {
+        document_.change("Kind of frame", [&](Project& p) { p.set_out.page.frame = kind; });
     });
     r->addWidget(kind_, 1);
     r = row("L T R B");
@@ -111,14 +110,10 @@ void PagePart::build_frame() {
         document_.change("Glue lip of the frame", [&](Project& p) { p.set_out.page.glue_lip = mm; });
     });
     r->addWidget(glue_lip_);
-    paper_ = new QComboBox(this);
-    paper_->setAccessibleName("Paper of the frame");
+    paper_ = new ChoiceBox<std::string>("Paper of the frame", this);
     paper_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    connect(paper_, &QComboBox::activated, this, [this](int i) {
-        document_.change("Paper of the frame", [&](Project& p) {
-            p.set_out.page.frame_paper =
-                i == 0 || !p.stash ? "" : p.stash->papers[static_cast<std::size_t>(i) - 1].id;
-        });
+    paper_->on_choice(this, [this](const std::string& id) {
+        document_.change("Paper of the frame", [&](Project& p) { p.set_out.page.frame_paper = id; });
     });
     r->addWidget(paper_, 1);
     to_cut_ = line("base");
@@ -126,12 +121,11 @@ void PagePart::build_frame() {
 
 void PagePart::refresh() {
     const Project& p = document_.project();
-    int named = named_pages;
-    for (int i = 0; i < named_pages; ++i)
-        if (std::abs(p.set_out.page.width - pages[i].width) < 0.05 &&
-            std::abs(p.set_out.page.height - pages[i].height) < 0.05)
-            named = i;
-    sizes_->setCurrentIndex(named);
+    const auto* named = std::find_if(std::begin(pages), std::end(pages), [&](const NamedPage& n) {
+        return std::abs(p.set_out.page.width - n.width) < 0.05 &&
+               std::abs(p.set_out.page.height - n.height) < 0.05;
+    });
+    sizes_->show_value(named == std::end(pages) ? nullptr : named);
     width_->show_length(p.set_out.page.width, p.units);
     height_->show_length(p.set_out.page.height, p.units);
     spread_->setChecked(p.set_out.page.spread);
@@ -141,13 +135,12 @@ void PagePart::refresh() {
     const Sides& s = p.set_out.page.reveal;
     const double each[] = {s.left, s.top, s.right, s.bottom};
     for (int i = 0; i < 4; ++i) sides_[i]->show_length(each[i], p.units);
-    kind_->show_choice(static_cast<int>(p.set_out.page.frame));
+    kind_->show_value(p.set_out.page.frame);
     glue_lip_->show_length(p.set_out.page.glue_lip, p.units);
-    paper_->clear();
-    paper_->addItem("paper from elsewhere");
+    paper_->offer({{"paper from elsewhere", ""}});
     if (p.stash)
-        for (const Paper& paper : p.stash->papers) paper_->addItem(words(paper.name));
-    paper_->setCurrentIndex(p.stash ? p.stash->find(p.set_out.page.frame_paper) + 1 : 0);
+        for (const Paper& paper : p.stash->papers) paper_->offer(words(paper.name), paper.id);
+    paper_->show_value(p.set_out.page.frame_paper);
     if (state_.plan()) to_cut_->setText(about_base(p, *state_.plan()));
 }
 

@@ -1,13 +1,15 @@
 #pragma once
 // Page, spread and frame, with the numbers to cut beside them.
 
+#include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
 
 class QCheckBox;
-class QComboBox;
 
 namespace zesty {
+
+struct NamedPage;
 
 class PagePart : public PanelPart {
     Q_OBJECT
@@ -20,16 +22,16 @@ private:
     void refresh() override;
     LengthEdit* side(const QString& name, double Sides::*which);
 
-    QComboBox* sizes_;
+    ChoiceBox<const NamedPage*>* sizes_;
     LengthEdit* width_;
     LengthEdit* height_;
     QCheckBox* spread_;
     LengthEdit* gap_;
     LengthEdit* reveal_;
     LengthEdit* sides_[4];
-    Segments* kind_;
+    ChoiceRow<FrameKind>* kind_;
     LengthEdit* glue_lip_;
-    QComboBox* paper_;
+    ChoiceBox<std::string>* paper_;
     QLabel* to_cut_;
 };
 

@@ -24,23 +24,22 @@ PhotosPart::PhotosPart(Document& document, BenchState& state, Actions& actions, 
     build_photo();
     build_fit();
     connect(&state, &BenchState::plan_changed, this, &PhotosPart::refresh_if_shown);
-    connect(&state, &BenchState::in_hand_changed, this, &PhotosPart::refresh_if_shown);
+    connect(&state.in_hand(), &InHand::changed, this, &PhotosPart::refresh_if_shown);
     connect(&document, &Document::project_changed, this, &PhotosPart::refresh_if_shown);
 }
 
 template <class Change> void PhotosPart::change(const QString& intention, Change apply) {
     document_.change(intention, [&](Project& p) {
-        if (const int i = state_.photo_in_hand(p); i >= 0)
+        if (const int i = state_.in_hand().photo(p); i >= 0)
             apply(p.set_out.photos[static_cast<std::size_t>(i)]);
     });
 }
 
 void PhotosPart::build_adding() {
     auto* r = row("Add");
-    sizes_ = new QComboBox(this);
-    sizes_->setAccessibleName("Size of a new photo");
+    sizes_ = new ChoiceBox<const PhotoSize*>("Size of a new photo", this);
     for (const PhotoSize& s : usual_photo_sizes())
-        sizes_->addItem(words(format_size(s.width, s.height, Units::Inches)));
+        sizes_->offer(words(format_size(s.width, s.height, Units::Inches)), &s);
     sizes_->setCurrentText("4 x 6 in");
     r->addWidget(sizes_, 1);
     r->addWidget(button(Act::AddPhoto, "Add photo"));
@@ -118,9 +117,10 @@ void PhotosPart::build_photo() {
     r->addWidget(picture);
     r->addWidget(turn_);
     r = row("Lies");
-    lies_ = new Segments("Lies", {"Behind the cuts", "On top"}, this);
-    connect(lies_, &Segments::chosen, this,
-            [this](int i) { change("Order of photo and cuts", [&](Photo& p) { p.on_top = i == 1; }); });
+    lies_ = new ChoiceRow<bool>("Lies", {{"Behind the cuts", false}, {"On top", true}}, this);
+    lies_->on_choice(this, [this](bool on_top) {
+        change("Order of photo and cuts", [&](Photo& p) { p.on_top = on_top; });
+    });
     r->addWidget(lies_, 1);
 }
 
@@ -160,10 +160,10 @@ void PhotosPart::build_fit() {
     mark_->setProperty("segment", true);
     mark_->setToolTip("Drag over the part of a photo that must stay free; click on one to take it away");
     connect(mark_, &QPushButton::toggled, this,
-            [this](bool on) { state_.set_tool(on ? BenchState::Tool::Protect : BenchState::Tool::None); });
-    connect(&state_, &BenchState::tool_changed, this, [this] {
+            [this](bool on) { state_.tools().take(on ? PageTools::Tool::Protect : PageTools::Tool::None); });
+    connect(&state_.tools(), &PageTools::changed, this, [this] {
         const QSignalBlocker quiet(mark_);
-        mark_->setChecked(state_.tool() == BenchState::Tool::Protect);
+        mark_->setChecked(state_.tools().tool() == PageTools::Tool::Protect);
     });
     r->addWidget(mark_);
     nothing_kept_ = new QPushButton("None", this);
@@ -184,7 +184,7 @@ int PhotosPart::opening_under(const Photo& photo) const {
 
 void PhotosPart::ask_for_fit() {
     const Project& p = document_.project();
-    const int i = state_.photo_in_hand(p);
+    const int i = state_.in_hand().photo(p);
     const Plan* plan = state_.plan();
     fit_opening_ = i < 0 ? -1 : opening_under(p.set_out.photos[static_cast<std::size_t>(i)]);
     std::optional<FitQuestion> question;
@@ -232,7 +232,7 @@ void PhotosPart::ask_for_fit() {
 }
 
 void PhotosPart::add_photo() {
-    const PhotoSize size = usual_photo_sizes()[static_cast<std::size_t>(std::max(0, sizes_->currentIndex()))];
+    const PhotoSize size = *sizes_->value();
     document_.change("Put a photo on the page", [&](Project& p) {
         Photo photo;
         photo.width = size.width;
@@ -240,12 +240,12 @@ void PhotosPart::add_photo() {
         photo.centre = p.set_out.page.leaves().front().centre();
         p.set_out.photos.push_back(photo);
     });
-    state_.take_photo(static_cast<int>(document_.project().set_out.photos.size()) - 1);
+    state_.in_hand().take_photo(static_cast<int>(document_.project().set_out.photos.size()) - 1);
 }
 
 void PhotosPart::add_grid() {
     Photo like;
-    const PhotoSize size = usual_photo_sizes()[static_cast<std::size_t>(std::max(0, sizes_->currentIndex()))];
+    const PhotoSize size = *sizes_->value();
     like.width = size.width;
     like.height = size.height;
     Project next = document_.project();
@@ -275,7 +275,7 @@ void PhotosPart::fit_photo() {
 
 void PhotosPart::refresh() {
     const Project& p = document_.project();
-    const int i = state_.photo_in_hand(p);
+    const int i = state_.in_hand().photo(p);
     for (QWidget* w : std::initializer_list<QWidget*>{width_, height_, round_, name_, turn_, lies_, face_,
                                                       mark_, nothing_kept_})
         w->setEnabled(i >= 0);
@@ -293,7 +293,7 @@ void PhotosPart::refresh() {
         round_->setChecked(photo.round);
         if (!name_->hasFocus()) name_->setText(words(photo.name));
         turn_->setText(QString::number(photo.turn_deg, 'g', 4) + " deg");
-        lies_->show_choice(photo.on_top ? 1 : 0);
+        lies_->show_value(photo.on_top);
         nothing_kept_->setEnabled(!photo.protected_parts.empty());
     }
     QStringList list;

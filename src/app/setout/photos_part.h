@@ -1,13 +1,13 @@
 #pragma once
 // Photos on the page, the prints to order, and photos that must fit an opening.
 
+#include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
 #include "app/bench/worker.h"
 #include "core/setout/photo_fit.h"
 
 class QCheckBox;
-class QComboBox;
 class QSpinBox;
 
 namespace zesty {
@@ -33,7 +33,7 @@ private:
     template <class Change> void change(const QString& intention, Change apply);
 
     Worker& worker_;
-    QComboBox* sizes_;
+    ChoiceBox<const PhotoSize*>* sizes_;
     QSpinBox* columns_;
     QSpinBox* rows_;
     QSpinBox* free_;
@@ -44,7 +44,7 @@ private:
     QCheckBox* round_;
     QLineEdit* name_;
     QLineEdit* turn_;
-    Segments* lies_;
+    ChoiceRow<bool>* lies_;
     QLabel* fit_says_;
     QPushButton* fit_;
     QPushButton* size_cut_;

@@ -16,7 +16,7 @@ constexpr double snap_reach = 9;    ///< px, to a contour that is measured from
 constexpr double corner_reach = 14; ///< px
 
 Photo* photo_in_hand(const BenchState& state, Project& project) {
-    const int i = state.photo_in_hand(project);
+    const int i = state.in_hand().photo(project);
     return i < 0 ? nullptr : &project.set_out.photos[static_cast<std::size_t>(i)];
 }
 
@@ -25,7 +25,7 @@ public:
     using EditingDrag::EditingDrag;
     void move(QPointF to) override {
         edit("Move the cut", [&](Project& p) {
-            if (PlacedCut* cut = state().in_hand(p)) cut->place.shift = cut->place.shift + moved(to);
+            if (PlacedCut* cut = state().in_hand().placed(p)) cut->place.shift = cut->place.shift + moved(to);
         });
     }
 };
@@ -37,7 +37,7 @@ public:
           reach_(std::max(1.0, distance_to(from))) {}
     void move(QPointF to) override {
         edit("Size the cut", [&](Project& p) {
-            PlacedCut* cut = state().in_hand(p);
+            PlacedCut* cut = state().in_hand().placed(p);
             if (!cut) return;
             cut->place.rule = SizeRule::Width;
             cut->place.length = std::clamp(width_ * distance_to(to) / reach_, least_cut, greatest_cut);
@@ -92,8 +92,8 @@ public:
     using PageDrag::PageDrag;
     void move(QPointF to) override {
         const Plan& plan = hands_.plan();
-        state().measure(snapped(*plan.sections.cut, plan.set_out.whole.to_page, map().back(from_),
-                                map().back(to), snap_reach / map().scale));
+        state().tools().measure(snapped(*plan.sections.cut, plan.set_out.whole.to_page, map().back(from_),
+                                        map().back(to), snap_reach / map().scale));
     }
 };
 
@@ -104,14 +104,14 @@ bool take_cut_at(const PageHands& hands, QPointF at) {
     const auto over = [&](std::size_t i) {
         return i < each.size() && hands.map().rect(each[i].cut_box).contains(at);
     };
-    const int now = hands.state.cut_in_hand(project);
+    const int now = hands.state.in_hand().cut(project);
     if (now >= 0 && over(static_cast<std::size_t>(now))) {
-        hands.state.take_in_hand(project.set_out.cuts[static_cast<std::size_t>(now)].id);
+        hands.state.in_hand().take_cut(project.set_out.cuts[static_cast<std::size_t>(now)].id);
         return true;
     }
     for (std::size_t i = project.set_out.cuts.size(); i-- > 0;)
         if (over(i)) {
-            hands.state.take_in_hand(project.set_out.cuts[i].id);
+            hands.state.in_hand().take_cut(project.set_out.cuts[i].id);
             return true;
         }
     return false;
@@ -122,7 +122,7 @@ bool take_photo_at(const PageHands& hands, QPointF pixel) {
     const Point at = hands.map().back(pixel);
     for (std::size_t i = photos.size(); i-- > 0;)
         if (contains(outline_of(photos[i]).outer, at)) {
-            hands.state.take_photo(static_cast<int>(i));
+            hands.state.in_hand().take_photo(static_cast<int>(i));
             return true;
         }
     return false;
@@ -142,11 +142,12 @@ bool over_corner(const PageHands& hands, QPointF at) {
 }
 
 std::unique_ptr<PageDrag> begin_setting_out(const PageHands& hands, QPointF at) {
-    if (hands.state.tool() == BenchState::Tool::Measure)
+    if (hands.state.tools().tool() == PageTools::Tool::Measure)
         return hands.plan().sections.cut ? std::make_unique<MeasureDrag>(hands, at) : nullptr;
-    const bool corner = hands.state.photo_in_hand(hands.document.project()) < 0 && over_corner(hands, at);
+    const bool corner = hands.state.in_hand().photo(hands.document.project()) < 0 && over_corner(hands, at);
     if (!corner && take_photo_at(hands, at)) {
-        if (hands.state.tool() == BenchState::Tool::Protect) return std::make_unique<ProtectDrag>(hands, at);
+        if (hands.state.tools().tool() == PageTools::Tool::Protect)
+            return std::make_unique<ProtectDrag>(hands, at);
         return std::make_unique<MovePhotoDrag>(hands, at);
     }
     if (!corner && !take_cut_at(hands, at)) return nullptr;
@@ -157,8 +158,8 @@ std::unique_ptr<PageDrag> begin_setting_out(const PageHands& hands, QPointF at) 
 }
 
 void push_in_hand(const PageHands& hands, Point way, bool more) {
-    const bool photo = hands.state.photo_in_hand(hands.document.project()) >= 0;
-    if (photo && hands.state.tool() == BenchState::Tool::Protect) {
+    const bool photo = hands.state.in_hand().photo(hands.document.project()) >= 0;
+    if (photo && hands.state.tools().tool() == PageTools::Tool::Protect) {
         hands.document.change("Protect another area", [&](Project& p) {
             Photo& one = *photo_in_hand(hands.state, p);
             one = with_part_moved(one, more ? Point{} : way, more ? way : Point{});
@@ -166,7 +167,7 @@ void push_in_hand(const PageHands& hands, Point way, bool more) {
         return;
     }
     hands.document.change(photo ? "Move the photo" : "Move the cut", [&](Project& p) {
-        PlacedCut* cut = hands.state.in_hand(p);
+        PlacedCut* cut = hands.state.in_hand().placed(p);
         if (!photo && !cut) return;
         Point& at = photo ? photo_in_hand(hands.state, p)->centre : cut->place.shift;
         at = at + way * (more ? 4 : 1);

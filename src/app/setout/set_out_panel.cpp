@@ -32,13 +32,13 @@ SetOutPanel::SetOutPanel(Document& document, BenchState& state, Actions& actions
     choose(Cuts);
     connect(cuts_, &CutsPart::pieces_wanted, this, &SetOutPanel::fill_pieces);
     connect(this, &PanelOfParts::part_chosen, this, [this](int part) {
-        state_.set_tool(part == Sizes ? BenchState::Tool::Measure : BenchState::Tool::None);
-        if (part != Sizes) state_.measure(std::nullopt);
+        state_.tools().take(part == Sizes ? PageTools::Tool::Measure : PageTools::Tool::None);
+        if (part != Sizes) state_.tools().measure(std::nullopt);
         state_.show_cutting_mats(nullptr);
     });
-    connect(&state, &BenchState::in_hand_changed, this, [this] {
+    connect(&state.in_hand(), &InHand::changed, this, [this] {
         // What is taken in hand on the page brings its part up.
-        const bool photo = state_.photo_in_hand(document_.project()) >= 0;
+        const bool photo = state_.in_hand().photo(document_.project()) >= 0;
         if (photo && chosen() == Cuts) choose(Photos);
         if (!photo && chosen() == Photos) choose(Cuts);
     });
@@ -55,7 +55,7 @@ void SetOutPanel::ask_size(int cut_id) {
 void SetOutPanel::fill_pieces(QMenu* menu) {
     menu->clear();
     const Project& p = document_.project();
-    const int i = state_.cut_in_hand(p);
+    const int i = state_.in_hand().cut(p);
     if (i < 0) return;
     const auto& drawing =
         p.set_out.drawings[static_cast<std::size_t>(p.set_out.cuts[static_cast<std::size_t>(i)].drawing)];
@@ -73,7 +73,7 @@ void SetOutPanel::fill_pieces(QMenu* menu) {
 void SetOutPanel::change_cut(const QString& intention,
                              const std::function<void(Project&, PlacedCut&)>& apply) {
     document_.change(intention, [&](Project& project) {
-        if (PlacedCut* c = state_.in_hand(project)) apply(project, *c);
+        if (PlacedCut* c = state_.in_hand().placed(project)) apply(project, *c);
     });
 }
 
@@ -128,7 +128,7 @@ void SetOutPanel::add_layers(QMenu* menu, const PlacedCut& cut, const QStringLis
 void SetOutPanel::show_pieces(QMenu* menu, int pieces, const QStringList& layers) {
     menu->clear();
     const Project& p = document_.project();
-    const int i = state_.cut_in_hand(p);
+    const int i = state_.in_hand().cut(p);
     if (i < 0) return;
     const PlacedCut& cut = p.set_out.cuts[static_cast<std::size_t>(i)];
     add_pieces(menu, cut, pieces);

@@ -22,7 +22,7 @@ SetOutWaypoint::SetOutWaypoint(const BenchParts& bench, QWidget* side, QWidget* 
     connect(&bench.worker, &Worker::opened_to_add, this, &SetOutWaypoint::take_drawing_to_add);
     connect(&bench.worker, &Worker::photo_picture_read, this, [this](const Shared<BroughtPicture>& picture) {
         bench_.document.change("Picture of the photo", [&](Project& p) {
-            if (const int i = bench_.state.photo_in_hand(p); i >= 0)
+            if (const int i = bench_.state.in_hand().photo(p); i >= 0)
                 p.set_out.photos[static_cast<std::size_t>(i)].picture = picture;
         });
     });
@@ -38,17 +38,18 @@ QWidget* SetOutWaypoint::middle() const {
 
 void SetOutWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const Project& project,
                                    const Plan& plan) const {
-    const int photo = bench_.state.photo_in_hand(project);
-    paint_set_out(painter, map, project, plan, photo >= 0 ? -1 : bench_.state.cut_in_hand(project));
+    const int photo = bench_.state.in_hand().photo(project);
+    paint_set_out(painter, map, project, plan, photo >= 0 ? -1 : bench_.state.in_hand().cut(project));
     paint_photo_sizes(painter, map, project, photo);
-    if (bench_.state.measured()) paint_measured(painter, map, project, *bench_.state.measured());
+    if (bench_.state.tools().measured())
+        paint_measured(painter, map, project, *bench_.state.tools().measured());
 }
 
 QString SetOutWaypoint::hint() const {
-    switch (bench_.state.tool()) {
-    case BenchState::Tool::Measure:
+    switch (bench_.state.tools().tool()) {
+    case PageTools::Tool::Measure:
         return "Drag from one place to another to measure between them.";
-    case BenchState::Tool::Protect:
+    case PageTools::Tool::Protect:
         return "Drag over the part of a photo that must stay free; click on one to take it away.";
     default:
         return "Drag a cut or photo to move it, pull a corner to size the cut.";
@@ -85,7 +86,7 @@ void SetOutWaypoint::take_drawing_to_add(const std::shared_ptr<const DrawingFile
         if (file->drawing.size_real)
             p.set_out.cuts.back().place = {SizeRule::Width, file->drawing.width, 0, false, {}};
     });
-    bench_.state.take_in_hand(id);
+    bench_.state.in_hand().take_cut(id);
     ask_size_of(*file, id);
 }
 
@@ -102,7 +103,7 @@ void SetOutWaypoint::connect_actions() {
     on(Act::CopyCut, [this] { copy(false); });
     on(Act::FaceCut, [this] { copy(true); });
     on(Act::TakeOff, [this] { remove_from_page(); });
-    on(Act::NextInHand, [this] { bench_.state.take_next(bench_.document.project()); });
+    on(Act::NextInHand, [this] { bench_.state.in_hand().take_next(bench_.document.project()); });
     on(Act::Raise, [this] { shift_in_pile(1); });
     on(Act::Lower, [this] { shift_in_pile(-1); });
     on(Act::AddPhoto, [this] {
@@ -119,23 +120,23 @@ void SetOutWaypoint::connect_actions() {
     on(Act::TurnRight, [this] { turn(1); });
     on(Act::Mirror, [this] {
         bench_.document.change("Mirror the cut", [this](Project& p) {
-            if (PlacedCut* c = bench_.state.in_hand(p)) c->place.mirrored = !c->place.mirrored;
+            if (PlacedCut* c = bench_.state.in_hand().placed(p)) c->place.mirrored = !c->place.mirrored;
         });
     });
     on(Act::Centre, [this] {
         bench_.document.change("Put the cut in the middle", [this](Project& p) {
-            if (PlacedCut* c = bench_.state.in_hand(p)) c->place.shift = {};
+            if (PlacedCut* c = bench_.state.in_hand().placed(p)) c->place.shift = {};
         });
     });
 }
 
 void SetOutWaypoint::turn(double by) {
-    const bool photo = bench_.state.photo_in_hand(bench_.document.project()) >= 0;
+    const bool photo = bench_.state.in_hand().photo(bench_.document.project()) >= 0;
     bench_.document.change(photo ? "Tilt the photo" : "Turn the cut", [&](Project& p) {
-        if (const int i = bench_.state.photo_in_hand(p); i >= 0)
+        if (const int i = bench_.state.in_hand().photo(p); i >= 0)
             p.set_out.photos[static_cast<std::size_t>(i)].turn_deg =
                 brought_round(p.set_out.photos[static_cast<std::size_t>(i)].turn_deg + by * tilt_step_deg);
-        else if (PlacedCut* c = bench_.state.in_hand(p))
+        else if (PlacedCut* c = bench_.state.in_hand().placed(p))
             c->place.turn_deg = brought_round(c->place.turn_deg + by * turn_step_deg);
     });
 }
@@ -145,18 +146,19 @@ void SetOutWaypoint::copy(bool mirrored) {
     if (!now) return;
     int id = -1;
     bench_.document.change(mirrored ? "Copy the cut, mirrored" : "Copy the cut", [&](Project& p) {
-        id = copy_cut(p, bench_.state.in_hand(p)->id, mirrored, now->cut_box.width() + mm_per_inch / 4);
+        id = copy_cut(p, bench_.state.in_hand().placed(p)->id, mirrored,
+                      now->cut_box.width() + mm_per_inch / 4);
     });
-    bench_.state.take_in_hand(id);
+    bench_.state.in_hand().take_cut(id);
 }
 
 void SetOutWaypoint::remove_from_page() {
-    const int photo = bench_.state.photo_in_hand(bench_.document.project());
+    const int photo = bench_.state.in_hand().photo(bench_.document.project());
     bench_.document.change(photo >= 0 ? "Remove the photo from the page" : "Remove the cut from the page",
                            [&](Project& p) {
                                if (photo >= 0)
                                    p.set_out.photos.erase(p.set_out.photos.begin() + photo);
-                               else if (const PlacedCut* c = bench_.state.in_hand(p))
+                               else if (const PlacedCut* c = bench_.state.in_hand().placed(p))
                                    remove_cut(p, c->id);
                            });
 }
@@ -165,7 +167,7 @@ void SetOutWaypoint::remove_from_page() {
 void SetOutWaypoint::shift_in_pile(int by) {
     bench_.document.change(by > 0 ? "Bring forward" : "Send back", [&](Project& p) {
         auto& photos = p.set_out.photos;
-        if (const int i = bench_.state.photo_in_hand(p); i >= 0) {
+        if (const int i = bench_.state.in_hand().photo(p); i >= 0) {
             const int other = i + by;
             const bool there = other >= 0 && other < static_cast<int>(photos.size());
             if (photos[i].on_top != (by > 0) && (!there || photos[other].on_top != photos[i].on_top))
@@ -174,7 +176,7 @@ void SetOutWaypoint::shift_in_pile(int by) {
                 std::swap(photos[i], photos[other]);
             return;
         }
-        const int i = bench_.state.cut_in_hand(p);
+        const int i = bench_.state.in_hand().cut(p);
         const int other = i + by;
         if (i >= 0 && other >= 0 && other < static_cast<int>(p.set_out.cuts.size()))
             std::swap(p.set_out.cuts[i], p.set_out.cuts[other]);

@@ -30,26 +30,32 @@ SizesPart::SizesPart(Document& document, BenchState& state, Actions& actions, Wo
     build_measure();
     build_cutting_mat();
     connect(&state, &BenchState::plan_changed, this, &SizesPart::refresh_if_shown);
-    connect(&state, &BenchState::in_hand_changed, this, &SizesPart::refresh_if_shown);
-    connect(&state, &BenchState::measured_changed, this, &SizesPart::refresh_if_shown);
+    connect(&state.in_hand(), &InHand::changed, this, &SizesPart::refresh_if_shown);
+    connect(&state.tools(), &PageTools::measured_changed, this, &SizesPart::refresh_if_shown);
 }
 
 void SizesPart::grow(const QString& intention, double factor) {
     const SetOut* now = state_.set_out_in_hand(document_.project());
     if (!now) return;
     document_.change(intention, [&](Project& p) {
-        if (PlacedCut* c = state_.in_hand(p)) c->place = resized(c->place, *now, p.set_out.page, factor);
+        if (PlacedCut* c = state_.in_hand().placed(p))
+            c->place = resized(c->place, *now, p.set_out.page, factor);
     });
 }
 
 void SizesPart::build_bars() {
     auto* r = row("Bars for");
-    bars_ = new Segments("Thinnest bar wide enough for", {"Blade", "Glue", "Foam", "Tape"}, this);
-    connect(bars_, &Segments::chosen, this, [this](int i) {
+    std::vector<Choice<double>> choices;
+    for (const Holding& h : holdings()) {
+        QString name = words(h.key);
+        name[0] = name[0].toUpper();
+        choices.push_back({name, h.bar});
+    }
+    bars_ = new ChoiceRow<double>("Thinnest bar wide enough for", choices, this);
+    bars_->on_choice(this, [this](double bar) {
         const SetOut* now = state_.set_out_in_hand(document_.project());
         if (!now) return;
-        if (const auto factor = growth_for_bar(*now, holdings()[static_cast<std::size_t>(i)].bar))
-            grow("Size by the thinnest bar", *factor);
+        if (const auto factor = growth_for_bar(*now, bar)) grow("Size by the thinnest bar", *factor);
     });
     r->addWidget(bars_, 1);
 }
@@ -62,11 +68,11 @@ void SizesPart::build_measure() {
     wanted_ = new LengthEdit("Length it should have", 0.1, 3000, this);
     wanted_->setFixedWidth(92);
     connect(wanted_, &LengthEdit::length_entered, this, [this](double mm) {
-        const auto& between = state_.measured();
+        const auto& between = state_.tools().measured();
         if (!between) return;
         const double is = distance(between->first, between->second);
         if (is > 0.1) grow("Size by a measured length", mm / is);
-        state_.measure(std::nullopt);
+        state_.tools().measure(std::nullopt);
     });
     r->addWidget(wanted_);
 }
@@ -105,7 +111,7 @@ void SizesPart::build_cutting_mat() {
 
 void SizesPart::count_on_cutting_mat() {
     const Project project = document_.project();
-    const int cut = state_.cut_in_hand(project);
+    const int cut = state_.in_hand().cut(project);
     const SetOut* now = state_.set_out_in_hand(project);
     if (cut < 0 || !now) return;
     fits_->setText("Counting.");
@@ -180,7 +186,7 @@ void SizesPart::tell() {
 
 void SizesPart::ask_for_ladder() {
     const Project& p = document_.project();
-    const int cut = state_.cut_in_hand(p);
+    const int cut = state_.in_hand().cut(p);
     if (cut < 0) {
         chart_->show_rungs({}, p.units);
         return;
@@ -213,13 +219,13 @@ void SizesPart::refresh() {
     mat_height_->show_length(p.set_out.cutting_mat.height, p.units);
     const SetOut* now = state_.set_out_in_hand(p);
     bars_->setEnabled(now && std::isfinite(now->thinnest_bar));
-    int holds = -1;
+    double holds = 0;
     if (now)
-        for (std::size_t i = 0; i < holdings().size(); ++i)
-            if (std::abs(now->thinnest_bar - holdings()[i].bar) < 0.01) holds = static_cast<int>(i);
-    bars_->show_choice(holds);
+        for (const Holding& h : holdings())
+            if (std::abs(now->thinnest_bar - h.bar) < 0.01) holds = h.bar;
+    bars_->show_value(holds);
     if (now) chart_->show_size(std::max(now->size.x, now->size.y));
-    const auto& between = state_.measured();
+    const auto& between = state_.tools().measured();
     wanted_->setEnabled(between.has_value());
     measured_->setText(between ? words(format_length(distance(between->first, between->second), p.units)) +
                                      " becomes"

@@ -2,6 +2,7 @@
 // What every size would do, and sizes from what matters: a bar that must hold, a length that must match, cuts
 // that must go on one mat.
 
+#include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
 #include "app/bench/worker.h"
@@ -29,7 +30,7 @@ private:
     Worker& worker_;
     LadderChart* chart_;
     QLabel* reading_;
-    Segments* bars_;
+    ChoiceRow<double>* bars_;
     QLabel* measured_;
     LengthEdit* wanted_;
     LengthEdit* mat_width_;

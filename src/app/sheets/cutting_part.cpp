@@ -35,10 +35,10 @@ CuttingPart::CuttingPart(Document& document, BenchState& state, Actions& actions
     r->addStretch(1);
     column_->addSpacing(8);
     r = row("Printer");
-    paper_ = new Segments("Paper of the printer", {"A4", "Letter"}, this);
-    paper_->show_choice(settings.letter_paper() ? 1 : 0);
-    connect(paper_, &Segments::chosen, this, [this](int i) { settings_.set_letter_paper(i == 1); });
-    r->addWidget(paper_, 1);
+    auto* paper = new ChoiceRow<bool>("Paper of the printer", {{"A4", false}, {"Letter", true}}, this);
+    paper->show_value(settings.letter_paper());
+    paper->on_choice(this, [this](bool letter) { settings_.set_letter_paper(letter); });
+    r->addWidget(paper, 1);
     r = row(QString());
     auto* write = button(Act::Export, "Write guide and cutting files", true);
     write->setIcon(theme::icon("printer", Qt::white));

@@ -17,7 +17,6 @@ private:
 
     Settings& settings_;
     QLabel* summary_;
-    Segments* paper_;
     QLabel* written_;
 };
 

@@ -34,8 +34,8 @@ RoomPart::RoomPart(Document& document, BenchState& state, Actions& actions, QWid
         e->setToolTip("A rectangle of the paper picked in the drawer that is to stay uncut; 0 for none");
         connect(e, &LengthEdit::length_entered, this, [this, wide](double mm) {
             const auto& stash = document_.project().stash;
-            if (!stash || state_.picked() < 0) return;
-            Point size = reserved_size(document_.project(), stash->papers[state_.picked()].id);
+            if (!stash || state_.drawer().picked() < 0) return;
+            Point size = reserved_size(document_.project(), stash->papers[state_.drawer().picked()].id);
             double& own = wide ? size.x : size.y;
             double& other = wide ? size.y : size.x;
             own = mm;
@@ -59,13 +59,13 @@ RoomPart::RoomPart(Document& document, BenchState& state, Actions& actions, QWid
     r->addWidget(leave_);
     r->addStretch(1);
     others_ = line("others");
-    for (auto changed :
-         {&BenchState::plan_changed, &BenchState::picked_changed, &BenchState::reserved_changed})
-        connect(&state, changed, this, &RoomPart::refresh_if_shown);
+    connect(&state, &BenchState::plan_changed, this, &RoomPart::refresh_if_shown);
+    for (auto changed : {&InDrawer::changed, &InDrawer::reserved_changed})
+        connect(&state.drawer(), changed, this, &RoomPart::refresh_if_shown);
 }
 
 void RoomPart::keep(Point size) {
-    const std::string id = document_.project().stash->papers[state_.picked()].id;
+    const std::string id = document_.project().stash->papers[state_.drawer().picked()].id;
     document_.change(size.x > 0 && size.y > 0 ? "Reserve a size" : "Stop reserving a size",
                      [&](Project& p) { reserve_size(p, id, size); });
 }
@@ -104,7 +104,7 @@ void RoomPart::show_left() {
 
 void RoomPart::show_whole() {
     const Project& project = document_.project();
-    const int paper = state_.picked();
+    const int paper = state_.drawer().picked();
     const bool picked = project.stash && paper >= 0 && paper < static_cast<int>(project.stash->papers.size());
     for (LengthEdit* e : {width_, height_}) e->setEnabled(picked);
     if (!picked) {
@@ -121,7 +121,7 @@ void RoomPart::show_whole() {
 
 void RoomPart::show_others() {
     const Project& project = document_.project();
-    const std::vector<ReservedPiece> wanted = of_this_stash(project, state_.wanted_elsewhere());
+    const std::vector<ReservedPiece> wanted = of_this_stash(project, state_.drawer().wanted_elsewhere());
     const bool any = !pages_reserved_for(project).empty();
     const bool up_to_date = reserves_just(project, wanted);
     leave_->setEnabled(any || !wanted.empty());

@@ -39,7 +39,7 @@ SheetsView::SheetsView(Document& document, BenchState& state, QWidget* parent)
 }
 
 const Project& SheetsView::shown_project() const {
-    return state_.offer() ? state_.offer()->project : document_.project();
+    return state_.offers().shown() ? state_.offers().shown()->project : document_.project();
 }
 
 QRectF SheetsView::page_room() const {
@@ -58,7 +58,7 @@ void SheetsView::arrange() {
 void SheetsView::ask_for_base() {
     const auto plan = state_.shared_plan();
     if (!std::exchange(stale_, false) || !plan || !plan->sections.cut) return;
-    SheetScene scene{shown_project(), plan, state_.shared_textures(), places_, rect(), page_room()};
+    SheetScene scene{shown_project(), plan, state_.textures(), places_, rect(), page_room()};
     for (SheetCard& place : scene.cards) {
         place.card.translate(0, -scroll_);
         place.origin.ry() -= scroll_;
@@ -171,7 +171,7 @@ void SheetsView::drop_patch(QPointF pixel) {
     const Plan* plan = state_.plan();
     const SheetCard* from = plan && dragged_ >= 0 ? place_of(dragged_) : nullptr;
     const SheetCard* to = place_at(pixel);
-    if (!from || !to || state_.offer()) return;
+    if (!from || !to || state_.offers().shown()) return;
     const Point by = on_sheet(*to, pixel) - on_sheet(*from, drag_from_);
     if (const auto where = pinned(*plan, dragged_, plan->sheets.used[to->used].sheet, by))
         pin(dragged_, *where, "Move a patch on its sheet");
@@ -179,7 +179,7 @@ void SheetsView::drop_patch(QPointF pixel) {
 
 void SheetsView::move_selected(Point by, double turn_deg) {
     const Plan* plan = state_.plan();
-    if (!plan || state_.selected().empty() || state_.offer()) return;
+    if (!plan || state_.selected().empty() || state_.offers().shown()) return;
     const int patch = plan->patch_of(*state_.selected().begin());
     if (patch < 0 || plan->sheets.placed[patch].sheet < 0) return;
     if (const auto where = pinned(*plan, patch, plan->sheets.placed[patch].sheet, by, turn_deg))

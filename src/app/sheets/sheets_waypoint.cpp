@@ -15,7 +15,7 @@ SheetsWaypoint::SheetsWaypoint(const BenchParts& bench, QWidget* side, QWidget* 
       panel_(new SheetsPanel(bench.document, bench.state, bench.actions, bench.settings, side)),
       sheets_(new SheetsView(bench.document, bench.state, middle)) {
     connect_actions();
-    connect(&bench.worker, &Worker::reserved, &bench.state, &BenchState::show_reserved);
+    connect(&bench.worker, &Worker::reserved, &bench.state.drawer(), &InDrawer::show_reserved);
     connect(&bench.document, &Document::path_changed, this,
             [this] { bench_.worker.look_up_reserved(bench_.settings.own_papers(), bench_.document.path()); });
     connect(&bench.worker, &Worker::exported, this, [this](const QStringList& files) {
@@ -71,7 +71,8 @@ void SheetsWaypoint::reserve_papers(const Project& project, const QString& path)
 /// What they have reserved now; where that is so already, or they want nothing any more, nothing is reserved.
 void SheetsWaypoint::reserve_for_others() {
     const Project& project = bench_.document.project();
-    const std::vector<ReservedPiece> wanted = of_this_stash(project, bench_.state.wanted_elsewhere());
+    const std::vector<ReservedPiece> wanted =
+        of_this_stash(project, bench_.state.drawer().wanted_elsewhere());
     const bool reserve = !wanted.empty() && !reserves_just(project, wanted);
     if (!reserve && pages_reserved_for(project).empty()) {
         bench_.say("No other page that was saved with these papers wants a piece of them.", false);

@@ -1,6 +1,7 @@
 #include "core/geometry/measure.h"
 
 #include <algorithm>
+#include <cassert>
 
 namespace zesty {
 
@@ -26,6 +27,7 @@ double area(const Region& region) {
 }
 
 const Polygon& largest(const Region& region) {
+    assert(!region.empty());
     return *std::max_element(region.begin(), region.end(),
                              [](const Polygon& a, const Polygon& b) { return area(a) < area(b); });
 }

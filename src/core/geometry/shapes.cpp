@@ -1,5 +1,7 @@
 #include "core/geometry/shapes.h"
 
+#include <cassert>
+
 namespace zesty {
 
 Transform Transform::turned_deg(double deg) {
@@ -21,6 +23,7 @@ Transform operator*(const Transform& t, const Transform& first) {
 }
 
 Transform inverse(const Transform& t) {
+    assert(t.determinant() != 0);
     const double k = 1.0 / t.determinant();
     return {t.d * k, -t.b * k, -t.c * k, t.a * k, (t.c * t.f - t.d * t.e) * k, (t.b * t.e - t.a * t.f) * k};
 }

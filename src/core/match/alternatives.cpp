@@ -4,12 +4,14 @@
 #include "core/match/joined.h"
 
 #include <algorithm>
+#include <cassert>
 
 namespace zesty {
 
 Choices choices_for(const MatchJob& asked, Capacity& capacity, const std::vector<int>& papers, int section,
                     const StopToken& stop) {
     const Joined units = joined(asked);
+    assert(section >= 0 && static_cast<std::size_t>(section) < asked.sections.size());
     const MatchJob& job = units.job;
     const int unit = units.of[section];
     const Cost cost(job);

@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <bit>
+#include <cassert>
 #include <cmath>
 #include <limits>
 #include <map>
@@ -114,6 +115,7 @@ NestBand band_for(const Paper& paper, const PaperFace& face, Side side, double t
 void Capacity::use(const Stash& stash, const std::vector<Sheet>& sheets, const std::vector<Patch>& patches,
                    double gap, unsigned seed, std::vector<PatchPattern> prints,
                    const std::vector<ReservedPiece>& wanted) {
+    assert(prints.empty() || prints.size() == patches.size());
     stash_ = &stash;
     sheets_ = &sheets;
     patches_ = &patches;
@@ -260,6 +262,7 @@ NestJob Capacity::job_for(const PaperNest& nest, int paper) const {
 
 const PaperNest& Capacity::lay(int paper, std::vector<LaidPatch> patches, int attempts,
                                const StopToken& stop) {
+    assert(stash_ && paper >= 0 && static_cast<std::size_t>(paper) < stash_->papers.size());
     std::sort(patches.begin(), patches.end());
     Remembered& r = known_[key(paper, patches)];
     if (r.attempts >= attempts || (r.attempts > 0 && r.nest.complete() && attempts <= 4)) return r.nest;
@@ -289,6 +292,7 @@ const PaperNest& Capacity::lay(int paper, std::vector<LaidPatch> patches, int at
     std::sort(nested.result.unplaced.begin(), nested.result.unplaced.end());
     sort_by_piece(nested.result.placements);
     r.nest = std::move(nested);
+    assert(r.nest.result.placements.size() + r.nest.result.unplaced.size() == r.nest.patches.size());
     // An answer cut short is used this once but not trusted later.
     r.attempts = stopped(stop) ? 0 : attempts;
     return r.nest;

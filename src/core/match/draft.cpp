@@ -1,6 +1,7 @@
 #include "core/match/draft.h"
 
 #include <algorithm>
+#include <cassert>
 
 namespace zesty {
 
@@ -21,12 +22,15 @@ void Draft::add(int section, int paper, int sign) {
 }
 
 void Draft::assign(int section, int paper) {
+    assert(section >= 0 && static_cast<std::size_t>(section) < paper_.size());
+    assert(paper < static_cast<int>(by_face_.size()));
     add(section, paper_[section], -1);
     paper_[section] = paper;
     add(section, paper, 1);
 }
 
 void Draft::assign_all(const std::vector<int>& papers) {
+    assert(papers.size() == paper_.size());
     paper_ = papers;
     // Counted afresh, so that rounding never adds up.
     std::fill(by_face_.begin(), by_face_.end(), Share{});

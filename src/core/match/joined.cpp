@@ -1,6 +1,7 @@
 #include "core/match/joined.h"
 
 #include <algorithm>
+#include <cassert>
 #include <map>
 #include <numeric>
 
@@ -84,12 +85,14 @@ Joined joined(const MatchJob& job) {
 }
 
 std::vector<int> Joined::shrunk(const std::vector<int>& papers) const {
+    assert(papers.size() == of.size());
     std::vector<int> out(job.sections.size(), -1);
     for (std::size_t s = 0; s < papers.size(); ++s) out[of[s]] = std::max(out[of[s]], papers[s]);
     return out;
 }
 
 std::vector<int> Joined::spread(const std::vector<int>& papers) const {
+    assert(papers.size() == job.sections.size());
     std::vector<int> out;
     for (std::size_t s = 0; s < of.size(); ++s) out.push_back(papers[of[s]]);
     return out;

@@ -5,6 +5,7 @@
 #include "core/match/joined.h"
 
 #include <algorithm>
+#include <cassert>
 #include <cmath>
 #include <limits>
 
@@ -197,7 +198,8 @@ private:
     bool same_paper(int face, int other) const { return cost_.paper_of(face) == cost_.paper_of(other); }
 
     bool spent() const {
-        return stopped(stop_) || capacity_.layings() - repairs_from_ > job_.effort * most_repairs;
+        return stopped(stop_) ||
+               static_cast<double>(capacity_.layings() - repairs_from_) > job_.effort * most_repairs;
     }
 
     /// A section of which a patch found no place, not given by hand; -1 for none.
@@ -368,11 +370,14 @@ private:
 } // namespace
 
 double cost_of(const MatchJob& job, const std::vector<int>& paper) {
+    assert(paper.size() == job.sections.size());
     const Joined units = joined(job);
     return Cost(units.job).total(units.shrunk(paper));
 }
 
 Assignment match(const MatchJob& job, Capacity& capacity, const StopToken& stop, const Progress& progress) {
+    assert(job.papers.empty() || job.papers.size() == job.stash.papers.size());
+    assert(job.start.empty() || job.start.size() == job.sections.size());
     const Joined units = joined(job);
     Assignment out = Matcher(units.job, capacity, stop, progress).run();
     out.paper = units.spread(out.paper);

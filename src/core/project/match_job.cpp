@@ -5,6 +5,7 @@
 #include "core/project/tones.h"
 
 #include <algorithm>
+#include <cassert>
 #include <cmath>
 #include <limits>
 
@@ -89,6 +90,8 @@ void take_rules(const Project& project, const Plan& plan, MatchJob& job) {
 } // namespace
 
 MatchJob match_job(const Project& project, const Plan& plan, bool keep_chosen) {
+    assert(project.stash);
+    assert(plan.papers.of_section.size() == plan.sections.all.size());
     MatchJob job{*project.stash, std::vector<MatchSection>(plan.sections.all.size()),
                  plan.sections.neighbours, project.seed, project.match.style};
     const Tones tones(project, plan);

@@ -5,6 +5,7 @@
 #include "core/setout/fixes.h"
 
 #include <algorithm>
+#include <cassert>
 
 namespace zesty {
 
@@ -116,6 +117,7 @@ Box base_of(const Page& page) {
 
 SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Units units,
                const CutOnPage& of) {
+    assert(!cut.pieces.empty());
     SetOut out;
     Transform turn = Transform::turned_deg(p.turn_deg);
     if (p.mirrored) turn = turn * Transform::mirrored_x();

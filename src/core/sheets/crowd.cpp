@@ -119,7 +119,7 @@ CrowdSpot Crowd::in_place_of(int piece, const CrowdSpot& freed, int before, std:
     out.y += reach * (2 * chance(random) - 1);
     out.way = -1;
     out.rotation_deg = freed.rotation_deg + job_.axis_deg[before] - job_.axis_deg[piece] +
-                       (random() % 2) * 180.0 + 20 * (chance(random) - 0.5F);
+                       (random() % 2 == 0 ? 0.0 : 180.0) + 20 * (chance(random) - 0.5F);
     return out;
 }
 
@@ -146,7 +146,7 @@ Crowd::Trial Crowd::downhill(int piece, Trial from, std::mt19937& random, float 
     const unsigned axes = job_.ways[piece].empty() ? 5 : 4;
     const float lever = 0.5F * static_cast<float>(job_.claims[piece].diameter());
     while (step > least && from.cost > 0) {
-        const unsigned axis = random() % axes;
+        const unsigned axis = static_cast<std::uint32_t>(random()) % axes;
         Trial better = from;
         for (const float way : {step, -step}) {
             CrowdSpot to = stepped(from.spot, axis, way, lever);

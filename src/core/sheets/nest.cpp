@@ -40,6 +40,9 @@ NestResult nest(const NestJob& job, const StopToken& stop, const Progress& progr
     const int n = static_cast<int>(job.pieces.size());
     NestResult none;
     for (int i = 0; i < n; ++i) none.unplaced.push_back(i);
+    assert(std::all_of(job.pieces.begin(), job.pieces.end(), [](const NestPiece& p) {
+        return p.any_rotation || !p.rotations_deg.empty() || p.held();
+    }));
     if (n == 0 || job.sheets.empty()) return none;
 
     const FirstLayouts first(job, stop);

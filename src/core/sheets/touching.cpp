@@ -280,7 +280,7 @@ Touch Touching::uphill(int piece, const Clearance& clear, Touch from, float step
     const auto size = static_cast<float>(job_.claims[piece].diameter());
     from.score = score(piece, clear, from.spot, steep, lowest);
     while (step > last) {
-        const unsigned axis = random() % (job_.ways[piece].empty() ? 5 : 4);
+        const unsigned axis = static_cast<std::uint32_t>(random()) % (job_.ways[piece].empty() ? 5U : 4U);
         Touch better = from;
         for (const float way : {step, -step}) {
             const CrowdSpot to = stepped(from.spot, axis, way, 0.5F * size);

@@ -1,6 +1,7 @@
 #include "core/stash/palette.h"
 
 #include <algorithm>
+#include <cmath>
 #include <libimagequant.h>
 #include <memory>
 

@@ -1,0 +1,34 @@
+#pragma once
+// What a drag on the page means besides its usual meaning, and the distance measured with one.
+
+#include "core/geometry/shapes.h"
+
+#include <QObject>
+#include <optional>
+#include <utility>
+
+namespace zesty {
+
+class PageTools : public QObject {
+    Q_OBJECT
+public:
+    using QObject::QObject;
+
+    enum class Tool { None, Measure, DivideByLine, Protect, MovePattern };
+    Tool tool() const { return tool_; }
+    /// On the page, mm, if one is on show.
+    const std::optional<std::pair<Point, Point>>& measured() const { return measured_; }
+
+    void take(Tool tool);
+    void measure(std::optional<std::pair<Point, Point>> between);
+
+signals:
+    void changed();
+    void measured_changed();
+
+private:
+    Tool tool_ = Tool::None;
+    std::optional<std::pair<Point, Point>> measured_;
+};
+
+} // namespace zesty

@@ -2,6 +2,7 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/project/pattern_plan.h"
 #include "core/sections/hidden.h"
 #include "io/json_shapes.h"
 
@@ -26,6 +27,7 @@ std::string patch_id(const Patch& p) {
 
 json sections_json(const Project& project, const Plan& plan) {
     json out = json::array();
+    const auto slants = section_slants(project, plan);
     for (std::size_t i = 0; i < plan.sections.all.size(); ++i) {
         const Section& s = plan.sections.all[i];
         json openings = json::array();
@@ -35,10 +37,17 @@ json sections_json(const Project& project, const Plan& plan) {
                        {"name", s.name.empty() ? s.label : s.name},
                        {"openings", openings},
                        {"treatment", key_of(s.treatment)},
+                       {"method", takes_paper(s.treatment) ? json(key_of(s.method)) : json(nullptr)},
+                       {"slant_deg", slants[i] ? json(*slants[i]) : json(nullptr)},
                        {"paper", paper < 0 ? json(nullptr) : json(project.stash->papers[paper].id)},
                        {"side", paper < 0 ? json(nullptr) : json(name_of(plan.papers.side_of_section[i]))}});
     }
     return out;
+}
+
+/// Whether it ends where a part of the same opening begins, which runs on below it.
+bool meets_under(const Plan& plan, const Patch& p) {
+    return plan.sections.spots[p.opening].part > 1;
 }
 
 json patches_json(const Plan& plan) {
@@ -50,7 +59,7 @@ json patches_json(const Plan& plan) {
                    {"section", section_id(plan.sections.all[p.section])},
                    {"opening", opening_id(p.opening)},
                    {"outline", to_json(p.outline)},
-                   {"lip_mm", p.trimmed ? 0 : rounded(p.lip)},
+                   {"lip_mm", p.trimmed || meets_under(plan, p) ? 0 : rounded(p.lip)},
                    {"mirrored", at.sheet >= 0 && at.mirrored}};
         if (at.sheet < 0) {
             patch.update(
@@ -107,9 +116,11 @@ json plan_json(const Project& project, const Plan& plan, double seconds) {
         for (const Polygon& part : on_page(transformed(p.outline, t), page))
             out["material"].push_back(to_json(part));
     for (std::size_t i = 0; i < plan.sections.cut->openings.size(); ++i) {
+        const Spot& spot = plan.sections.spots[i];
         const Region seen = on_page(transformed(plan.sections.cut->openings[i].outline, t), page);
         out["openings"].push_back(
             {{"id", opening_id(static_cast<int>(i))},
+             {"spot", {spot.cut, spot.opening + 1, spot.part}},
              {"outline",
               to_json(seen.empty() ? transformed(plan.sections.cut->openings[i].outline, t) : largest(seen))},
              {"hidden", seen.empty() || plan.sections.covered[i] >= hidden_share}});
@@ -132,6 +143,10 @@ json plan_json(const Project& project, const Plan& plan, double seconds) {
         out["short"].push_back({{"section", section_id(plan.sections.all[s.section])},
                                 {"patch", patch_id(plan.sections.patches[s.patch])},
                                 {"reason", s.reason}});
+    for (const int o : plan.sections.without_patch)
+        out["short"].push_back({{"section", section_id(plan.sections.all[plan.sections.of_opening[o]])},
+                                {"patch", nullptr},
+                                {"reason", "the opening is too narrow for an inlay"}});
     return out;
 }
 

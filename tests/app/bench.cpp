@@ -4,6 +4,7 @@
 #include <QDeadlineTimer>
 #include <QDropEvent>
 #include <QLabel>
+#include <QLineEdit>
 #include <QMimeData>
 #include <QTest>
 #include <QThread>
@@ -98,6 +99,58 @@ bool TimedApplication::notify(QObject* receiver, QEvent* event) {
     const bool accepted = QApplication::notify(receiver, event);
     if (--depth_ == 0) longest_ = std::max(longest_, busy_ms() - from);
     return accepted;
+}
+
+QPushButton* button(Bench& bench, const QString& text) {
+    for (QPushButton* b : bench.window().findChildren<QPushButton*>())
+        if (b->isVisible() && b->text() == text) return b;
+    ADD_FAILURE() << "no button " << text.toStdString();
+    return nullptr;
+}
+
+void press(Bench& bench, const QString& text) {
+    if (QPushButton* b = button(bench, text)) QTest::mouseClick(b, Qt::LeftButton);
+    bench.settle();
+}
+
+void type(Bench& bench, const QString& accessible_name, const QString& text) {
+    for (QLineEdit* e : bench.window().findChildren<QLineEdit*>())
+        if (e->isVisible() && e->accessibleName() == accessible_name) {
+            e->setFocus();
+            e->selectAll();
+            QTest::keyClicks(e, text);
+            QTest::keyClick(e, Qt::Key_Return);
+            bench.settle();
+            return;
+        }
+    ADD_FAILURE() << "no field " << accessible_name.toStdString();
+}
+
+QPoint at(Bench& bench, Point on_page) {
+    return bench.page().map()(on_page).toPoint();
+}
+
+void drag(Bench& bench, QPoint from, QPoint to) {
+    QTest::mousePress(&bench.page(), Qt::LeftButton, {}, from);
+    for (int i = 1; i <= 4; ++i) QTest::mouseMove(&bench.page(), from + (to - from) * i / 4);
+    QTest::mouseRelease(&bench.page(), Qt::LeftButton, {}, to);
+    bench.settle();
+}
+
+bool told(Bench& bench, Code code) {
+    const auto& f = bench.plan().findings;
+    return std::any_of(f.begin(), f.end(), [&](const Finding& x) { return x.code == code; });
+}
+
+QPushButton* named(QWidget& in, const char* name) {
+    auto* b = in.findChild<QPushButton*>(name);
+    EXPECT_TRUE(b && b->isVisible()) << name;
+    return b;
+}
+
+void click(QWidget* w) {
+    QTest::mouseClick(w, Qt::LeftButton);
+    QApplication::processEvents();
 }
 
 } // namespace zesty::testing

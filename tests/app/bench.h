@@ -7,6 +7,7 @@
 #include "app/page/page_view.h"
 
 #include <QApplication>
+#include <QPushButton>
 #include <QTemporaryDir>
 
 namespace zesty::testing {
@@ -63,5 +64,21 @@ private:
     int depth_ = 0;
     double longest_ = 0;
 };
+
+// What a hand does; the test fails where there is nothing to do it with.
+
+/// The button that says so, of those on show.
+QPushButton* button(Bench& bench, const QString& text);
+void press(Bench& bench, const QString& text);
+/// Into the field of that accessible name, with Return.
+void type(Bench& bench, const QString& accessible_name, const QString& text);
+QPushButton* named(QWidget& in, const char* name);
+void click(QWidget* w);
+void drag(Bench& bench, QPoint from, QPoint to);
+/// Pixel of a place of the page.
+QPoint at(Bench& bench, Point on_page);
+
+/// Whether the plan says so.
+bool told(Bench& bench, Code code);
 
 } // namespace zesty::testing

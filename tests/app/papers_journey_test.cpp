@@ -23,19 +23,10 @@
 namespace zesty {
 
 using testing::Bench;
+using testing::click;
+using testing::named;
 
 namespace {
-
-QPushButton* named(QWidget& in, const char* name) {
-    auto* b = in.findChild<QPushButton*>(name);
-    EXPECT_TRUE(b && b->isVisible()) << name;
-    return b;
-}
-
-void click(QWidget* w) {
-    QTest::mouseClick(w, Qt::LeftButton);
-    QApplication::processEvents();
-}
 
 QPoint pixel_on_sheets(const SheetsView& sheets, const Plan& plan, int patch) {
     for (const SheetCard& place : sheets.places())
@@ -290,121 +281,6 @@ TEST(AimsPart, ProposalsOnShowFollowTheAims) {
     ASSERT_TRUE(bench.state().offers().compared_with());
     EXPECT_TRUE(bench.state().offers().compared_at());
     EXPECT_TRUE(bench.page().isVisible());
-}
-
-TEST(PaperPart, FactsStockAndRolesAreDecisionsThatCanBeUndone) {
-    Bench bench;
-    bench.open(demo::project());
-    bench.key(Qt::Key_3, Qt::ControlModifier);
-    const int barley = bench.document().project().stash->find("barley");
-    bench.state().drawer().pick(barley);
-    auto* panel = bench.window().findChild<PapersPanel*>();
-    panel->choose(PapersPanel::Paper);
-    const auto paper = [&] {
-        return bench.document().project().stash->papers[static_cast<std::size_t>(barley)];
-    };
-    auto* name = bench.window().findChild<QLineEdit*>("paper-name");
-    name->setFocus();
-    name->selectAll();
-    QTest::keyClicks(name, "Ripe Barley");
-    bench.key(name, Qt::Key_Return);
-    EXPECT_EQ(paper().name, "Ripe Barley");
-    auto* pattern = bench.window().findChild<QComboBox*>("paper-pattern");
-    pattern->setCurrentText("large");
-    EXPECT_EQ(paper().pattern, Pattern::Large);
-    auto* role = bench.window().findChild<QComboBox*>("paper-role");
-    role->setCurrentText("to tie the page");
-    EXPECT_EQ(bench.document().project().match.roles.at("barley"), PaperRole::Tie);
-    bench.settle();
-    auto* count = bench.window().findChild<QWidget*>("stock")->findChild<QSpinBox*>();
-    count->setValue(4);
-    EXPECT_EQ(paper().sheets[0].count, 4);
-    bench.settle();
-    EXPECT_EQ(std::count_if(bench.plan().papers.sheets.begin(), bench.plan().papers.sheets.end(),
-                            [&](const Sheet& s) { return s.paper == barley; }),
-              5);
-    // A new paper from its picture, and the picture of another side.
-    bench.picture_answer = demo::file("papers/hillside.png");
-    const std::size_t papers = bench.document().project().stash->papers.size();
-    click(named(bench.window(), "new-paper"));
-    bench.settle();
-    ASSERT_EQ(bench.document().project().stash->papers.size(), papers + 1);
-    EXPECT_EQ(bench.document().project().stash->papers.back().id, "hillside-2") << "hillside is taken";
-    while (bench.document().history().canUndo()) bench.key(Qt::Key_Z, Qt::ControlModifier);
-    bench.settle();
-    EXPECT_EQ(paper().name, "Barley");
-    EXPECT_EQ(bench.document().project().stash->papers.size(), papers);
-}
-
-TEST(PaperPart, KeepsPapersInTheUsersOwnDatabaseAndTakesThemOut) {
-    Bench bench;
-    bench.open(demo::project());
-    bench.key(Qt::Key_3, Qt::ControlModifier);
-    bench.window().findChild<PapersPanel*>()->choose(PapersPanel::Paper);
-    bench.settle();
-    click(named(bench.window(), "load-own"));
-    EXPECT_TRUE(bench.message().contains("no papers of your own yet"));
-    click(named(bench.window(), "keep-own"));
-    bench.settle();
-    EXPECT_TRUE(bench.message().contains("among your own"));
-    auto store = StashStore::open(bench.folder("papers.stash"));
-    ASSERT_TRUE(store);
-    EXPECT_EQ(store->read()->papers.size(), bench.document().project().stash->papers.size());
-    const Stash before = *bench.document().project().stash;
-    bench.document().change("None", [](Project& p) { p.stash = nullptr; });
-    bench.settle();
-    click(named(bench.window(), "load-own"));
-    bench.settle();
-    EXPECT_TRUE(*bench.document().project().stash == before) << "sides, pictures and all";
-}
-
-TEST(Drawer, ShowsWhatOtherPagesHaveReserved) {
-    Bench bench;
-    ASSERT_TRUE(QFile::copy(demo::project(), bench.folder("own.zesty")));
-    bench.open(bench.folder("own.zesty"));
-    bench.key(Qt::Key_3, Qt::ControlModifier);
-    bench.window().findChild<PapersPanel*>()->choose(PapersPanel::Paper);
-    bench.settle();
-    click(named(bench.window(), "keep-own"));
-    bench.settle();
-    bench.save_answer = bench.folder("one.zesty");
-    bench.key(Qt::Key_S, Qt::ControlModifier);
-    bench.settle();
-    EXPECT_EQ(bench.state().drawer().reserved("brick-dust"), 0) << "this page's own use is no other page's";
-    bench.save_answer = bench.folder("two.zesty");
-    bench.key(Qt::Key_S, Qt::ControlModifier | Qt::ShiftModifier);
-    bench.settle();
-    const int brick = bench.document().project().stash->find("brick-dust");
-    EXPECT_NEAR(bench.state().drawer().reserved("brick-dust"), bench.plan().papers.uses[brick].used_area,
-                1e-6);
-    const PaperUse& use = bench.plan().papers.uses[brick];
-    EXPECT_TRUE(bench.window().findChild<Drawer*>("drawer")->swatch(brick)->status().endsWith(
-        QString("%1 % left").arg(std::lround(100 * (1 - 2 * use.used_area / use.stock_area)))))
-        << "both this page and the other take it";
-}
-
-TEST(PaperPart, AScrapIsMeasuredFromItsScan) {
-    Bench bench;
-    bench.open(demo::project());
-    bench.key(Qt::Key_3, Qt::ControlModifier);
-    bench.state().drawer().pick(0);
-    auto* panel = bench.window().findChild<PapersPanel*>();
-    panel->choose(PapersPanel::Paper);
-    bench.picture_answer = demo::file("scans/scrap.jpg");
-    emit panel->paper_part().ask_scrap();
-    bench.settle();
-    const auto& sheets = bench.document().project().stash->papers[0].sheets;
-    ASSERT_EQ(sheets.size(), 3u) << bench.message().toStdString();
-    EXPECT_TRUE(sheets.back().irregular);
-    ASSERT_EQ(sheets.back().outline.holes.size(), 1u);
-    Box box;
-    for (Point p : sheets.back().outline.outer) box.add(p);
-    EXPECT_NEAR(box.width(), 99, 6) << "turned a little, but of that size";
-    bench.picture_answer = demo::file("papers/barley.png");
-    emit panel->paper_part().ask_scrap();
-    bench.settle();
-    EXPECT_EQ(bench.document().project().stash->papers[0].sheets.size(), 3u);
-    EXPECT_FALSE(bench.message().isEmpty());
 }
 
 } // namespace zesty

@@ -2,8 +2,8 @@
 // each.
 //
 // A tenth of the sequences runs every time; ZESTY_LONG=2000 runs as many. With ZESTY_KEEP_PLANS=FOLDER the
-// plan at the end of each sequence and its stash are written there, for tests/agreement/edits.py to have them
-// judged.
+// page at the end of each sequence, its plan and its stash are written there, for tests/agreement/edits.py to
+// have them judged.
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
@@ -103,16 +103,23 @@ void take_a_proposal(Project& project, std::mt19937& random) {
     if (offered && !offered->empty()) project = (*offered)[random() % offered->size()].project;
 }
 
-void keep_for_the_referee(const Project& project, unsigned seed) {
+/// As `zesty plan` would: with papers for what has none yet.
+void keep_for_the_referee(Project project, unsigned seed) {
     const QString folder = qEnvironmentVariable("ZESTY_KEEP_PLANS");
     if (folder.isEmpty() || !project.stash || project.set_out.cuts.empty()) return;
-    const auto plan = Planner().plan(project);
-    if (!plan || !plan->sections.cut) return;
+    Planner planner;
+    const auto shapes = planner.shapes(project);
+    if (!shapes || !shapes->sections.cut) return;
+    if (const auto chosen = planner.propose(project, true))
+        project = with_papers(project, *shapes, *chosen);
+    const auto plan = planner.plan(project, {}, {}, true);
+    if (!plan) return;
     const QString base = QDir(folder).filePath(QString::number(seed));
     EXPECT_TRUE(
         write_file(base + ".plan.json", QByteArray::fromStdString(plan_json(project, *plan, 0).dump())));
     EXPECT_TRUE(
         write_file(base + ".stash.json", QByteArray::fromStdString(stash_json(*project.stash).dump())));
+    EXPECT_TRUE(save_project(project, base + ".zesty"));
 }
 
 } // namespace

@@ -70,4 +70,29 @@ std::vector<Polygon> random_openings(unsigned seed, std::size_t count, double le
     return out;
 }
 
+Paper paper(const std::string& id, Rgb colour, double side, int count, Pattern pattern, Direction direction) {
+    return {id,
+            "Paper " + id,
+            colour,
+            "",
+            pattern,
+            direction,
+            {{{rectangle(0, 0, side, side), {}}, count, false}}};
+}
+
+Project page_with(unsigned seed, int columns, int rows, Stash stash) {
+    std::mt19937 random(seed);
+    Project p = project_of(random_lattice(random, columns, rows, 4));
+    p.stash = std::make_shared<const Stash>(std::move(stash));
+    return p;
+}
+
+Stash five_papers() {
+    Stash s;
+    s.papers = {paper("a", {200, 60, 50}, 200, 3), paper("b", {60, 120, 70}, 200, 3),
+                paper("c", {230, 200, 90}, 200, 3), paper("d", {120, 90, 170}, 200, 3),
+                paper("e", {60, 130, 180}, 200, 3)};
+    return s;
+}
+
 } // namespace zesty::testing

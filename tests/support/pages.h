@@ -17,6 +17,16 @@ void expect_laid_as_planned(const Project& project, const Plan& plan);
 /// Square solid sheets.
 Paper stock_paper(const std::string& id, Rgb colour, double side, int count);
 
+/// The same of any kind.
+Paper paper(const std::string& id, Rgb colour, double side, int count, Pattern pattern = Pattern::Solid,
+            Direction direction = Direction::Free);
+
+/// Plenty of five solid papers that nobody would confuse, "a" to "e".
+Stash five_papers();
+
+/// A lattice of so many openings with these papers.
+Project page_with(unsigned seed, int columns, int rows, Stash stash);
+
 /// The first of that code; null when there is none. It lives as long as the plan.
 const Finding* finding_in(const Plan& plan, Code code);
 

@@ -1,6 +1,6 @@
 #pragma once
-// Choosing one of several values: each stands beside its words, so that neither the order of the rows nor that
-// of an enumeration means anything.
+// Choosing one of several values: each stands beside its words, so that neither the order of the rows nor
+// that of an enumeration means anything.
 
 #include "app/bench/panel.h"
 
@@ -61,8 +61,7 @@ public:
     }
     /// Calls `then` with what a person has chosen, once it is another than before.
     template <class Then> void on_choice(QObject* context, Then then) {
-        QObject::connect(this, &QComboBox::currentIndexChanged, context,
-                         [this, then] { then(value()); });
+        QObject::connect(this, &QComboBox::currentIndexChanged, context, [this, then] { then(value()); });
     }
 
 private:

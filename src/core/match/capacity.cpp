@@ -231,9 +231,12 @@ NestPiece Capacity::piece_for(int paper, const LaidPatch& patch, const std::vect
         transformed((*patches_)[patch.patch].on_sheet(), turned_over(patch.side)), turns.empty(), turns, {}};
     if (print.pin) {
         const auto at = std::find(sheets.begin(), sheets.end(), print.pin->sheet);
-        if (at != sheets.end())
-            out.pins = std::vector<NestPin>{
-                {static_cast<int>(at - sheets.begin()), print.pin->rotation_deg, print.pin->shift}};
+        if (at != sheets.end()) {
+            out.pins.emplace();
+            if (allows(face.direction, print.pin->rotation_deg))
+                out.pins->push_back(
+                    {static_cast<int>(at - sheets.begin()), print.pin->rotation_deg, print.pin->shift});
+        }
     } else if (print.motif) {
         out.pins =
             motif_pins(paper, patch, *print.motif, turns.empty() ? std::vector<double>{0} : turns, sheets);

@@ -18,8 +18,25 @@ std::string size_of(const Project& project, const Plan& plan, int patch) {
     return format_size(b.width(), b.height(), project.units);
 }
 
+/// Nothing for a patch that is not pinned to a sheet of this paper.
+std::string why_pin_fails(const Project& project, const Plan& plan, const Paper& paper, int patch) {
+    const Patch& p = plan.sections.patches[patch];
+    const auto pin = project.sheets.pins.find(plan.sections.spots[p.opening]);
+    if (pin == project.sheets.pins.end()) return "";
+    const bool here = std::any_of(plan.papers.sheets.begin(), plan.papers.sheets.end(), [&](const Sheet& s) {
+        return s.id == pin->second.sheet && stash_at_hand(project).papers[s.paper].id == paper.id;
+    });
+    if (!here) return "";
+    const double turn = pin->second.rotation_deg;
+    if (!allows(paper.face(plan.papers.side_of_section[p.section]).direction, turn))
+        return "it is pinned turned by " + std::to_string(std::lround(turn)) + " deg, and " + paper.name +
+               " may not lie that way";
+    return "the place where it is pinned on " + pin->second.sheet + " is not free or not on the sheet";
+}
+
 std::string why_short(const Project& project, const Plan& plan, const Paper& paper, int patch,
                       bool fits_alone) {
+    if (const std::string pinned = why_pin_fails(project, plan, paper, patch); !pinned.empty()) return pinned;
     const std::string size = size_of(project, plan, patch);
     if (!fits_alone) return "no sheet of " + paper.name + " is large enough for a patch of " + size;
     return "no space is left on the sheets of " + paper.name + " for this patch of " + size;

@@ -8,6 +8,7 @@
 #include <algorithm>
 #include <limits>
 #include <map>
+#include <set>
 
 namespace zesty {
 
@@ -25,13 +26,20 @@ public:
 
     Result<Backing> run() {
         gluing_ = gluing_keys();
+        for (std::size_t o = 0; o < wishes_.size(); ++o)
+            if (wishes_[o].method == BackingMethod::OneSheet && spots_.whole[o] >= 0 &&
+                !spots_.is_part(static_cast<int>(o)))
+                on_one_sheet_.insert(spots_.whole[o]);
         if (auto r = make_base(); !r) return tl::make_unexpected(r.error());
         const int n = static_cast<int>(spots_.cut->openings.size());
         for (int o = 0; o < n; ++o) {
             if (!wishes_[o].backed) continue;
+            const auto shows = shows_on_page(o);
+            if (!shows) return tl::make_unexpected(shows.error());
+            if (!*shows) continue;
             auto patch = raw(o);
             if (!patch) return tl::make_unexpected(patch.error());
-            if (patch->outline.outer.empty()) continue; // off the page
+            if (patch->outline.outer.empty()) continue;
             patch->opening = o;
             patch->lip_wanted = wishes_[o].lip;
             patch->method = wishes_[o].method;
@@ -66,6 +74,9 @@ private:
     Result<void> make_base() {
         auto made = make_patches(whole_, whole_wishes(0), to_page_, page_);
         if (made && !bars_.all_meet()) {
+            // Of one sheet nothing can lie on the rest of it.
+            for (const Patch& p : *made)
+                if (on_one_sheet_.contains(p.opening)) meeting_.emplace(p.opening, p);
             const auto reaching = make_patches(whole_, whole_wishes(0), to_page_, page_, bars_);
             if (!reaching) return tl::make_unexpected(reaching.error());
             made = overlapped(std::move(*made), *reaching, whole_, to_page_,
@@ -88,6 +99,16 @@ private:
         return transformed(spots_.cut->openings[opening].outline, to_page_);
     }
 
+    /// Whether anything of it lies on the page; what hangs off is trimmed with the cut.
+    Result<bool> shows_on_page(int o) const {
+        const Box box = bounds(on_page(o));
+        if (page_.holds(box)) return true;
+        if (!page_.meets(box)) return false;
+        const auto kept = clipped(on_page(o), page_);
+        if (!kept) return tl::make_unexpected(kept.error());
+        return area(*kept) > 0;
+    }
+
     /// The patch before its method has its say.
     Result<Patch> raw(int o) const {
         Patch patch;
@@ -97,7 +118,10 @@ private:
             patch.area = area(patch.outline);
             return trimmed(std::move(patch));
         }
-        const auto found = base_.find(spots_.whole[o]);
+        const int whole = spots_.whole[o];
+        const auto meeting = meeting_.find(whole);
+        if (meeting != meeting_.end()) return meeting->second;
+        const auto found = base_.find(whole);
         if (found == base_.end()) return patch;
         patch = found->second;
         if (!spots_.is_part(o)) return patch;
@@ -123,14 +147,28 @@ private:
         }
         auto kept = intersect(whole, *room);
         if (!kept) return tl::make_unexpected(kept.error());
-        // The piece that this part of the opening lies in.
-        const Point inside = to_page_(spots_.cut->openings[o].label.centre);
-        std::erase_if(*kept, [&](const Polygon& p) { return !contains(p.outer, inside); });
-        patch.outline = kept->empty() ? Polygon{} : kept->front();
+        auto own_piece = piece_behind(*kept, o);
+        if (!own_piece) return tl::make_unexpected(own_piece.error());
+        patch.outline = std::move(*own_piece);
         patch.area = area(patch.outline);
         // Of the base nothing hides a lip: its parts end at its edge.
         patch.trimmed = patch.trimmed || spots_.is_base(o);
         return patch;
+    }
+
+    /// The one of these that lies behind most of the opening; empty when none does.
+    Result<Polygon> piece_behind(const Region& pieces, int o) const {
+        Polygon most;
+        double seen = 0;
+        for (const Polygon& piece : pieces) {
+            const auto behind = intersect({piece}, {on_page(o)});
+            if (!behind) return tl::make_unexpected(behind.error());
+            if (area(*behind) > seen) {
+                seen = area(*behind);
+                most = piece;
+            }
+        }
+        return most;
     }
 
     Result<Patch> trimmed(Patch patch) const {
@@ -297,6 +335,8 @@ private:
     Box page_;
     std::vector<std::pair<int, double>> gluing_; ///< what is glued first has the least
     std::map<int, Patch> base_;                  ///< by whole opening
+    std::set<int> on_one_sheet_;                 ///< whole openings
+    std::map<int, Patch> meeting_;               ///< of these, as they are where others overlap
     std::map<int, Patch> room_;                  ///< as far as any patch may reach
     std::map<int, Enlargeable> enlargeable_;
     Backing out_;

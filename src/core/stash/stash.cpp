@@ -3,6 +3,7 @@
 #include "core/geometry/measure.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace zesty {
 
@@ -25,6 +26,12 @@ Polygon without_strip(const SheetStock& stock, double strip) {
 }
 
 } // namespace
+
+bool allows(Direction direction, double turn_deg) {
+    if (direction == Direction::Free) return true;
+    const double step = direction == Direction::Half ? 180 : 360;
+    return std::abs(std::remainder(turn_deg, step)) < 0.005;
+}
 
 int Stash::find(const std::string& id) const {
     for (std::size_t i = 0; i < papers.size(); ++i)

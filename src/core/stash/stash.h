@@ -20,6 +20,8 @@ inline constexpr std::array words_of<Pattern>{"solid", "small", "large", "stripe
 /// Which ways up a paper may lie: any, upside down too, or only as it is.
 enum class Direction { Free, Half, Fixed };
 template <> inline constexpr std::array words_of<Direction>{"free", "half", "fixed"};
+/// Whether a paper may lie turned by so much.
+bool allows(Direction direction, double turn_deg);
 
 enum class Side { A, B };
 template <> inline constexpr std::array words_of<Side>{"A", "B"};

@@ -85,6 +85,29 @@ TEST(Division, OnePatchRunsOnByTheLipBelowTheNext) {
     EXPECT_EQ(shapes_of(p).sections.all.size(), 2u);
 }
 
+TEST(Division, PartsThatHangOffThePageAreBackedAsFarAsTheyShow) {
+    Project p = two_squares();
+    divide(p, {0}, {Division::Kind::Bands, 3, 2, 90, {0.5, 0.5}});
+    const Plan whole = shapes_of(p);
+    // So far to the left that a part of the opening stays on the page.
+    Box at;
+    for (const int part : {0, 2, 3}) at.add(bounds(opening_on_page(whole, part)));
+    for (const double left : {0.2, 0.4, 0.7}) {
+        p.set_out.cuts.front().place.shift = {-(at.x0 + left * at.width()), 0};
+        const Plan plan = shapes_of(p);
+        for (int o = 0; o < static_cast<int>(plan.sections.spots.size()); ++o) {
+            const auto seen = clipped(opening_on_page(plan, o), p.set_out.page.whole());
+            ASSERT_TRUE(seen);
+            const int patch = plan.patch_of(o);
+            if (area(*seen) < 1) continue;
+            ASSERT_GE(patch, 0) << o << " at " << left;
+            EXPECT_LT(
+                area(*subtract(*seen, {plan.sections.patches[static_cast<std::size_t>(patch)].outline})),
+                0.05);
+        }
+    }
+}
+
 TEST(Division, TheBareBaseInBands) {
     Project p = two_squares();
     p.set_out.page.reveal = Sides::even(10);

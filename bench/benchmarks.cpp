@@ -86,8 +86,8 @@ void recompute_while_sizing(benchmark::State& state) {
     double margin = 10;
     std::size_t patches = 0;
     for (auto _ : state) {
-        p.cuts.front().place.length = margin += 0.01;
-        patches = planner.shapes(p)->patches.size();
+        p.set_out.cuts.front().place.length = margin += 0.01;
+        patches = planner.shapes(p)->sections.patches.size();
     }
     state.counters["patches"] = static_cast<double>(patches);
 }
@@ -103,26 +103,23 @@ void plan_from_scratch_without_nesting(benchmark::State& state) {
 }
 BENCHMARK(plan_from_scratch_without_nesting)->Unit(benchmark::kMillisecond);
 
-/// The same page backed in the ways that cost more to compute; meeting and overlapping lips.
-void recompute_by_school(benchmark::State& state) {
+/// The same page under every backing method; meeting and overlapping lips.
+void recompute_by_method(benchmark::State& state) {
     std::mt19937 random(2);
     Project p = project_of(testing::random_lattice(random, 11, 11, 2.5));
-    p.backing.method = static_cast<BackingMethod>(state.range(0));
-    p.backing.lips = static_cast<LipMode>(state.range(1));
+    p.sections.backing.method = static_cast<BackingMethod>(state.range(0));
+    p.sections.backing.lips = static_cast<LipMode>(state.range(1));
     Planner planner;
     double margin = 10;
     for (auto _ : state) {
-        p.cuts.front().place.length = margin += 0.01;
+        p.set_out.cuts.front().place.length = margin += 0.01;
         benchmark::DoNotOptimize(planner.shapes(p));
     }
-    state.SetLabel(std::string(key_of(p.backing.method)) + (state.range(1) ? ", overlapping" : ""));
+    state.SetLabel(std::string(key_of(p.sections.backing.method)) + (state.range(1) ? ", overlapping" : ""));
 }
-BENCHMARK(recompute_by_school)
-    ->Args({static_cast<int>(BackingMethod::GlueAndTrim), 0})
-    ->Args({static_cast<int>(BackingMethod::EnlargedCopy), 0})
-    ->Args({static_cast<int>(BackingMethod::Punches), 0})
-    ->Args({static_cast<int>(BackingMethod::OneSheet), 0})
-    ->Args({static_cast<int>(BackingMethod::MachinePatches), 1})
+BENCHMARK(recompute_by_method)
+    ->ArgsProduct({benchmark::CreateDenseRange(0, static_cast<int>(words_of<BackingMethod>.size()) - 1, 1),
+                   {0, 1}})
     ->Unit(benchmark::kMillisecond);
 
 void ladder_of_121_openings(benchmark::State& state) {

@@ -7,7 +7,6 @@
 #include <QLineEdit>
 #include <QMimeData>
 #include <QTest>
-#include <QThread>
 #include <gtest/gtest.h>
 
 namespace zesty::testing {
@@ -79,26 +78,6 @@ void Bench::drop_paper(const std::string& id, int opening) {
     QDropEvent drop(at, Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
     QApplication::sendEvent(&page(), &drop);
     QApplication::processEvents();
-}
-
-namespace {
-
-double busy_ms() {
-    timespec t{};
-    clock_gettime(CLOCK_THREAD_CPUTIME_ID, &t);
-    return static_cast<double>(t.tv_sec) * 1e3 + static_cast<double>(t.tv_nsec) / 1e6;
-}
-
-} // namespace
-
-bool TimedApplication::notify(QObject* receiver, QEvent* event) {
-    // Other threads deliver their events through here too.
-    if (QThread::currentThread() != thread()) return QApplication::notify(receiver, event);
-    const double from = busy_ms();
-    ++depth_;
-    const bool accepted = QApplication::notify(receiver, event);
-    if (--depth_ == 0) longest_ = std::max(longest_, busy_ms() - from);
-    return accepted;
 }
 
 QPushButton* button(Bench& bench, const QString& text) {

@@ -50,21 +50,6 @@ private:
     std::unique_ptr<BenchWindow> window_;
 };
 
-/// An application that notes how long the window's thread is busy with one event, by the thread's own clock,
-/// which other programs on the machine do not touch.
-class TimedApplication : public QApplication {
-public:
-    using QApplication::QApplication;
-    bool notify(QObject* receiver, QEvent* event) override;
-    double longest_ms() const { return longest_; }
-    void forget() { longest_ = 0; }
-    static TimedApplication& the() { return *static_cast<TimedApplication*>(qApp); }
-
-private:
-    int depth_ = 0;
-    double longest_ = 0;
-};
-
 // What a hand does; the test fails where there is nothing to do it with.
 
 /// The button that says so, of those on show.

@@ -9,6 +9,7 @@
 #include "app/sheets/sheets_view.h"
 #include "io/stash_store.h"
 #include "support/demo.h"
+
 #include <QComboBox>
 #include <QLabel>
 #include <QLineEdit>

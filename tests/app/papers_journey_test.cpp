@@ -43,7 +43,6 @@ QPoint pixel_on_sheets(const SheetsView& sheets, const Plan& plan, int patch) {
 } // namespace
 
 TEST(PapersJourney, ByMouse) {
-    testing::TimedApplication::the().forget();
     Bench bench;
     bench.open(demo::project());
     bench.window().actions()[Act::ToPapers]->trigger();
@@ -102,7 +101,6 @@ TEST(PapersJourney, ByMouse) {
     bench.settle();
     EXPECT_TRUE(bench.plan().sheets.done);
     EXPECT_GT(bench.plan().sheets.used.size(), 3u);
-    EXPECT_LT(testing::TimedApplication::the().longest_ms(), 100) << "the window never waits";
 }
 
 TEST(PapersJourney, ByKeysAlone) {

@@ -7,6 +7,7 @@
 #include "app/setout/set_out_panel.h"
 #include "core/sections/grouping.h"
 #include "support/demo.h"
+
 #include <QComboBox>
 #include <QImage>
 #include <QLineEdit>

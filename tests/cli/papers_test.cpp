@@ -2,6 +2,7 @@
 
 #include "cli/run.h"
 #include "support/demo.h"
+
 #include <QDir>
 #include <QElapsedTimer>
 #include <QFile>

@@ -13,6 +13,7 @@
 #include "support/edits.h"
 #include "support/file_size_limit.h"
 #include "support/lattice.h"
+
 #include <QBuffer>
 #include <QFile>
 #include <QTemporaryDir>

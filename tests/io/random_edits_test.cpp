@@ -110,8 +110,7 @@ void keep_for_the_referee(Project project, unsigned seed) {
     Planner planner;
     const auto shapes = planner.shapes(project);
     if (!shapes || !shapes->sections.cut) return;
-    if (const auto chosen = planner.propose(project, true))
-        project = with_papers(project, *shapes, *chosen);
+    if (const auto chosen = planner.propose(project, true)) project = with_papers(project, *shapes, *chosen);
     const auto plan = planner.plan(project, {}, {}, true);
     if (!plan) return;
     const QString base = QDir(folder).filePath(QString::number(seed));

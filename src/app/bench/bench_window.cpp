@@ -229,7 +229,7 @@ void BenchWindow::replan() {
 bool BenchWindow::settled() const {
     const auto plan = state_.own_plan();
     return worker_.idle() && !worker_.proposing() && !papers_->waits_for_aims() && plan &&
-           (plan->sheets.done || !plan->sections.cut) && page_->up_to_date() &&
+           (plan->sheets.done || !plan->sections.cut) && page_->up_to_date() && second_look_->up_to_date() &&
            std::all_of(waypoints_.begin(), waypoints_.end(),
                        [](const auto* w) { return w->middle_up_to_date(); });
 }

@@ -9,6 +9,7 @@
 #include <QPainter>
 #include <QPushButton>
 #include <QScrollArea>
+#include <QTimer>
 #include <QVBoxLayout>
 
 namespace zesty {
@@ -16,6 +17,9 @@ namespace zesty {
 namespace {
 
 constexpr std::size_t most_cards = 60;
+// Styling and laying out a card takes its time: what is seen comes at once, the others while no hand waits.
+constexpr int cards_at_first = 6;
+constexpr int cards_at_once = 2;
 
 /// Severity by colour and by shape: a diamond, a ring, a dash.
 class Mark : public QWidget {
@@ -150,24 +154,35 @@ void SecondLook::refresh() {
     shown_ = plan->findings;
     any_shown_ = true;
     auto* list = new QWidget;
-    auto* column = new QVBoxLayout(list);
-    column->setContentsMargins(0, 0, 12, 8);
-    column->setSpacing(6);
-    std::size_t shown = 0;
-    for (const Finding& f : plan->findings) {
-        if (shown++ == most_cards) break;
-        column->addWidget(new Card(
-            f, [this, f] { emit go_to(f); }, [this](const Fix& fix) { emit apply(fix); }, list));
-    }
+    cards_ = new QVBoxLayout(list);
+    cards_->setContentsMargins(0, 0, 12, 8);
+    cards_->setSpacing(6);
     if (plan->findings.empty()) {
         auto* fine =
             new QLabel(plan->sections.cut ? "Nothing to point out." : "Findings will appear here.", list);
         fine->setProperty("quiet", true);
-        column->addWidget(fine);
+        cards_->addWidget(fine);
     }
-    column->addStretch(1);
+    cards_->addStretch(1);
+    made_ = 0;
+    add_cards(cards_at_first);
     scroll_->setWidget(list);
     count_->setText(QString::number(plan->findings.size()));
+}
+
+bool SecondLook::up_to_date() const {
+    return made_ == std::min(shown_.size(), most_cards);
+}
+
+void SecondLook::add_cards(int how_many) {
+    QWidget* list = cards_->parentWidget();
+    for (; !up_to_date() && how_many > 0; ++made_, --how_many) {
+        const Finding& f = shown_[made_];
+        auto* card = new Card(
+            f, [this, f] { emit go_to(f); }, [this](const Fix& fix) { emit apply(fix); }, list);
+        cards_->insertWidget(static_cast<int>(made_), card);
+    }
+    if (!up_to_date()) QTimer::singleShot(0, list, [this] { add_cards(cards_at_once); });
 }
 
 } // namespace zesty

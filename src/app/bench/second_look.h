@@ -15,6 +15,8 @@ class SecondLook : public QWidget {
     Q_OBJECT
 public:
     explicit SecondLook(BenchState& state, QWidget* parent = nullptr);
+    /// All cards are there that will be.
+    bool up_to_date() const;
 
 signals:
     void go_to(const zesty::Finding& finding);
@@ -22,11 +24,14 @@ signals:
 
 private:
     void refresh();
+    void add_cards(int how_many);
 
     BenchState& state_;
     QLabel* count_;
     QScrollArea* scroll_;
+    QVBoxLayout* cards_ = nullptr; ///< of the list on show
     std::vector<Finding> shown_;
+    std::size_t made_ = 0; ///< cards so far
     bool any_shown_ = false;
 };
 

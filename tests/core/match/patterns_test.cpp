@@ -12,6 +12,7 @@
 #include "support/lattice.h"
 #include "support/pages.h"
 #include "support/rounds.h"
+
 #include <gtest/gtest.h>
 
 namespace zesty {

@@ -2,7 +2,9 @@
 
 #include "core/geometry/cuttable.h"
 #include "core/geometry/measure.h"
+#include "core/on_two_threads.h"
 #include "core/sections/method_shapes.h"
+#include "core/sections/one_sheet.h"
 #include "core/sections/overlap.h"
 
 #include <algorithm>
@@ -14,7 +16,6 @@ namespace zesty {
 
 namespace {
 
-constexpr double from_the_rim = 0.3;
 constexpr double widest_lip = 12; ///< how far a patch of any method may reach
 
 class Backer {
@@ -185,19 +186,14 @@ private:
         find_enlargement();
         std::map<int, int> leaders; // piece -> patch
         std::vector<Patch> kept;
-        for (Patch& p : out_.patches) {
-            const bool whole = spots_.whole[p.opening] >= 0 && !spots_.is_part(p.opening);
-            const auto shaped = shape(p, whole);
-            if (!shaped) return tl::make_unexpected(shaped.error());
-            if (!*shaped) out_.without_patch.push_back(p.opening);
-            if (!*shaped || p.outline.outer.empty()) continue;
-            p.outline = made_cuttable(p.outline);
-            p.blank = made_cuttable(p.blank);
-            if (p.outline.outer.empty()) {
-                out_.without_patch.push_back(p.opening);
-                continue;
-            }
-            if (p.method == BackingMethod::OneSheet && whole) {
+        std::vector<Result<Shaped>> shaped(out_.patches.size(), Shaped::Patch);
+        on_two_threads(shaped.size(), [&](std::size_t i) { shaped[i] = shape(out_.patches[i]); });
+        for (std::size_t i = 0; i < shaped.size(); ++i) {
+            Patch& p = out_.patches[i];
+            if (!shaped[i]) return tl::make_unexpected(shaped[i].error());
+            if (*shaped[i] == Shaped::TooNarrow) out_.without_patch.push_back(p.opening);
+            if (*shaped[i] != Shaped::Patch) continue;
+            if (p.method == BackingMethod::OneSheet && is_whole(p.opening)) {
                 const int piece = spots_.cut->openings[p.opening].piece;
                 const auto [at, first] = leaders.try_emplace(piece, static_cast<int>(kept.size()));
                 if (!first) p.rides_on = at->second;
@@ -210,8 +206,24 @@ private:
         return {};
     }
 
+    enum class Shaped { Patch, TooNarrow, OffThePage };
+
+    /// By its method. Several threads may shape patches, each its own.
+    Result<Shaped> shape(Patch& p) const {
+        const auto shaped = shape_by_method(p);
+        if (!shaped) return tl::make_unexpected(shaped.error());
+        if (!*shaped) return Shaped::TooNarrow;
+        if (p.outline.outer.empty()) return Shaped::OffThePage;
+        p.outline = made_cuttable(p.outline);
+        p.blank = made_cuttable(p.blank);
+        return p.outline.outer.empty() ? Shaped::TooNarrow : Shaped::Patch;
+    }
+
+    bool is_whole(int opening) const { return spots_.whole[opening] >= 0 && !spots_.is_part(opening); }
+
     /// False when the opening is too narrow for it. What lies off the page comes back without an outline.
-    Result<bool> shape(Patch& p, bool whole) {
+    Result<bool> shape_by_method(Patch& p) const {
+        const bool whole = is_whole(p.opening);
         const Polygon opening = on_page(p.opening);
         switch (p.method) {
         case BackingMethod::Inlay:
@@ -261,18 +273,19 @@ private:
     }
 
     void find_enlargement() {
-        std::vector<Enlargeable> ranges;
-        for (const Patch& p : out_.patches) {
-            if (p.method != BackingMethod::EnlargedCopy || spots_.whole[p.opening] < 0 ||
-                spots_.is_part(p.opening) || p.trimmed)
-                continue;
+        std::vector<std::optional<Enlargeable>> found(out_.patches.size());
+        on_two_threads(found.size(), [&](std::size_t i) {
+            const Patch& p = out_.patches[i];
+            if (p.method != BackingMethod::EnlargedCopy || !is_whole(p.opening) || p.trimmed) return;
             const auto room = room_.find(spots_.whole[p.opening]);
-            if (room == room_.end()) continue;
-            if (auto how = enlargeable(on_page(p.opening), room->second.outline)) {
-                ranges.push_back(*how);
-                enlargeable_[p.opening] = *how;
+            if (room != room_.end()) found[i] = enlargeable(on_page(p.opening), room->second.outline);
+        });
+        std::vector<Enlargeable> ranges;
+        for (std::size_t i = 0; i < found.size(); ++i)
+            if (found[i]) {
+                ranges.push_back(*found[i]);
+                enlargeable_[out_.patches[i].opening] = *found[i];
             }
-        }
         if (!ranges.empty()) out_.enlargement = best_enlargement(ranges);
     }
 
@@ -286,18 +299,15 @@ private:
         p.lip = gap(opening.outer, p.outline.outer).distance;
     }
 
-    /// The sheet behind one piece: its silhouette a hair smaller, with every patch that rides on it.
     Result<void> sheet_behind(int piece, int leader) {
-        const Polygon silhouette{transformed(spots_.cut->pieces[piece].outline.outer, to_page_), {}};
-        auto sheet = grow({silhouette}, -from_the_rim);
-        if (!sheet) return tl::make_unexpected(sheet.error());
+        std::vector<const Polygon*> riders;
         for (std::size_t i = 0; i < out_.patches.size(); ++i)
             if (static_cast<int>(i) == leader || out_.patches[i].rides_on == leader)
-                sheet->push_back(out_.patches[i].outline);
-        sheet = unite(*sheet);
-        if (sheet) sheet = intersect(*sheet, {{ring_of(page_), {}}});
+                riders.push_back(&out_.patches[i].outline);
+        const Ring silhouette = transformed(spots_.cut->pieces[piece].outline.outer, to_page_);
+        auto sheet = one_sheet(silhouette, riders, page_);
         if (!sheet) return tl::make_unexpected(sheet.error());
-        if (!sheet->empty()) out_.patches[leader].blank = made_cuttable(largest(*sheet));
+        if (!sheet->outer.empty()) out_.patches[leader].blank = std::move(*sheet);
         return {};
     }
 

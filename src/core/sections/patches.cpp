@@ -4,6 +4,7 @@
 #include "core/on_two_threads.h"
 
 #include <algorithm>
+#include <optional>
 
 namespace zesty {
 
@@ -37,29 +38,49 @@ SegmentGrid contours(const CutFile& cut, const std::vector<char>& backed, const 
 /// Follows one contour of an opening and tells how far the patch may reach from each of its points.
 class Reach {
 public:
-    /// `crossed`: by opening, whether the bar shared with it may be crossed; empty when none may.
-    Reach(const SegmentGrid& grid, int layer, double lip, std::vector<char> crossed, std::vector<int> ignored)
-        : grid_(grid), layer_(layer), lip_(lip), crossed_(std::move(crossed)), ignored_(std::move(ignored)) {}
+    /// What is near `edge`, sorted out once: it is asked about many times. `crossed`: by opening, whether the
+    /// bar shared with it may be crossed; empty when none may. `ignored`: rings.
+    Reach(const SegmentGrid& grid, int layer, double lip, const std::vector<char>& crossed,
+          const std::vector<int>& ignored, const Ring& edge)
+        : lip_(lip) {
+        std::vector<const Segment*> near;
+        // A circle of the lip's size that touches the edge comes no farther than this.
+        grid.each_near(bounds(edge).grown(2 * lip + edge_clearance), [&](const Segment& s) {
+            if ((s.group == group_of(layer, Stops) || s.group == group_of(layer, Shares)) &&
+                std::find(ignored.begin(), ignored.end(), s.ring) == ignored.end())
+                near.push_back(&s);
+        });
+        std::sort(near.begin(), near.end());
+        near.erase(std::unique(near.begin(), near.end()), near.end());
+        std::vector<Segment> shares;
+        std::vector<Segment> stops;
+        for (const Segment* s : near) {
+            // One across a bar that may be crossed only stops the patch.
+            const bool stopping =
+                s->group == group_of(layer, Stops) || (!crossed.empty() && crossed[s->ring]);
+            (stopping ? stops : shares).push_back(*s);
+        }
+        if (!shares.empty()) shares_.emplace(std::move(shares));
+        if (!stops.empty()) stops_.emplace(std::move(stops));
+    }
 
     double at(Point a, Point normal) const {
-        const double shared = ball(a, normal, lip_, Shares);
+        const double shared = ball(shares_, a, normal, lip_);
         // A circle of this size lets the patch come as close to an edge as it may.
         const double enough = (shared + edge_clearance) / 2;
-        const double free = ball(a, normal, enough, Stops);
+        const double free = ball(stops_, a, normal, enough);
         return free >= enough ? shared : std::max(free, 2 * free - edge_clearance);
     }
 
 private:
     /// The radius, at most `largest`, of the ball touching a from the side of `normal` that is empty of
-    /// contours of that meeting.
-    double ball(Point a, Point normal, double largest, Meeting meeting) const {
+    /// these contours.
+    static double ball(const std::optional<SegmentGrid>& contours, Point a, Point normal, double largest) {
         double r = largest;
+        if (!contours) return r;
         for (int step = 0; step < 30; ++step) {
             const Point c = a + normal * r;
-            const auto hit = grid_.nearest(c, r * (1 - 1e-6), [&](const Segment& s) {
-                return means(s) == meeting &&
-                       std::find(ignored_.begin(), ignored_.end(), s.ring) == ignored_.end();
-            });
+            const auto hit = contours->nearest(c, r * (1 - 1e-6), [](const Segment&) { return true; });
             if (!hit) break;
             const Point q = hit->at - a;
             const double ahead = dot(q, normal);
@@ -71,19 +92,9 @@ private:
         return r;
     }
 
-    /// What a contour means to this patch: one across a bar that may be crossed only stops it. Nothing when
-    /// it belongs to another cut.
-    std::optional<Meeting> means(const Segment& s) const {
-        if (s.group == group_of(layer_, Stops)) return Stops;
-        if (s.group != group_of(layer_, Shares)) return {};
-        return !crossed_.empty() && crossed_[s.ring] ? Stops : Shares;
-    }
-
-    const SegmentGrid& grid_;
-    int layer_;
     double lip_;
-    std::vector<char> crossed_;
-    std::vector<int> ignored_;
+    std::optional<SegmentGrid> shares_;
+    std::optional<SegmentGrid> stops_;
 };
 
 /// The contour moved outwards (away from the opening) by what `reach` allows, corners rounded. May cross
@@ -186,7 +197,7 @@ public:
         const Ring edge = thinned(cut_.openings[opening].outline.outer, to_page_);
         std::vector<int> ignored{opening};
         for (int p : cut_.openings[opening].inserts) ignored.push_back(ring_of_piece(p));
-        const Reach reach(grid_, layer_of(opening), patch.lip_wanted, crossed_from(opening), ignored);
+        const Reach reach(grid_, layer_of(opening), patch.lip_wanted, crossed_from(opening), ignored, edge);
         const bool outwards_is_left = signed_area(edge) < 0;
         auto region = fill(
             FilledPath{{Grower(edge, outwards_is_left, reach, patch.lip_wanted).run()}, FillRule::NonZero});
@@ -253,7 +264,7 @@ private:
             if (cut_.pieces[piece].openings.empty()) continue;
             const Ring edge = thinned(cut_.pieces[piece].outline.outer, to_page_);
             const Reach reach(grid_, layer_of(opening), patch.lip_wanted, crossed_from(opening),
-                              {opening, ring_of_piece(piece)});
+                              {opening, ring_of_piece(piece)}, edge);
             const bool inwards_is_left = signed_area(edge) > 0;
             const Ring grown = Grower(edge, inwards_is_left, reach, patch.lip_wanted).run();
             // Everything but what the lip does not reach: a frame around, running the other way, turns the

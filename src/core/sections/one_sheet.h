@@ -6,8 +6,8 @@
 
 namespace zesty {
 
-/// The silhouette a hair smaller, with every patch that rides on it, as far as it lies on the page. Empty when
-/// nothing does.
+/// The silhouette a hair smaller, with every patch that rides on it, as far as it lies on the page. Empty
+/// when nothing does.
 Result<Polygon> one_sheet(const Ring& silhouette, const std::vector<const Polygon*>& riders, const Box& page);
 
 } // namespace zesty

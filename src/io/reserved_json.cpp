@@ -16,7 +16,7 @@ json with_every_digit(const Polygon& polygon) {
         for (const Point q : r) out.push_back({q.x, q.y});
         return out;
     };
-    json out{ring(polygon.outer)};
+    json out = json::array({ring(polygon.outer)}); // braces alone mean a copy to some compilers
     for (const Ring& hole : polygon.holes) out.push_back(ring(hole));
     return out;
 }

@@ -150,27 +150,41 @@ QString BenchWindow::name_beside(const QString& whose) const {
 }
 
 void BenchWindow::save_over_theirs() {
-    const QString theirs = name_beside("theirs");
-    if (!QFile::copy(document_.path(), theirs)) {
-        say(theirs + ": cannot be written, so nothing was saved", true);
-        return;
-    }
-    document_.file_known_as(stamp_of(theirs));
-    worker_.save(document_.project(), document_.path(), document_.stamp());
-    say("The other version is kept as " + QFileInfo(theirs).fileName() + ".", false);
+    worker_.think(this, [this, path = document_.path(), theirs = name_beside("theirs")](Planner&) {
+        const bool kept = QFile::copy(path, theirs);
+        const FileStamp stamp = kept ? stamp_of(theirs) : FileStamp{};
+        return [this, path, theirs, kept, stamp] {
+            if (path != document_.path()) return;
+            if (!kept) {
+                say(theirs + ": cannot be written, so nothing was saved", true);
+                return;
+            }
+            document_.file_known_as(stamp);
+            worker_.save(document_.project(), path, stamp);
+            say("The other version is kept as " + QFileInfo(theirs).fileName() + ".", false);
+        };
+    });
 }
 
 void BenchWindow::open_theirs() {
     const QString path = document_.path();
-    if (document_.changed()) {
-        const QString mine = name_beside("mine");
-        if (const auto kept = save_project(document_.project(), mine); !kept) {
-            say(QString::fromStdString(kept.error().message), true);
-            return;
-        }
-        say("This version is kept as " + QFileInfo(mine).fileName() + ".", false);
+    if (!document_.changed()) {
+        worker_.open(path);
+        return;
     }
-    worker_.open(path);
+    worker_.think(this, [this, path, project = document_.project(), mine = name_beside("mine")](Planner&) {
+        const auto kept = save_project(project, mine);
+        return [this, path, project, mine, kept] {
+            if (!kept) {
+                say(QString::fromStdString(kept.error().message), true);
+                return;
+            }
+            // What was done meanwhile is not in it.
+            if (path != document_.path() || !(project == document_.project())) return;
+            say("This version is kept as " + QFileInfo(mine).fileName() + ".", false);
+            worker_.open(path);
+        };
+    });
 }
 
 // --- work that a crash left behind
@@ -194,26 +208,43 @@ void BenchWindow::offer_left_work() {
 }
 
 void BenchWindow::take_up_left_work(const LeftWork& left) {
-    const QString folder = settings_.recovery_folder();
-    const auto project = open_left_work(folder, left.id);
-    if (!project) {
-        say(QString::fromStdString(project.error().message), true);
-        return;
-    }
     if (document_.changed() && !questions_.discard(this)) {
         offer_left_work();
         return;
     }
-    // Undo leads back to what the file holds, where there is one.
-    const bool has_file = !left.path.isEmpty() && QFileInfo::exists(left.path);
-    const auto saved = has_file ? open_project(left.path) : Result<Project>(Project{});
-    take_project(saved.value_or(Project{}), has_file ? left.path : QString(),
-                 has_file ? stamp_of(left.path) : FileStamp{});
-    document_.edit("Take up unsaved work", *project);
-    // Kept where it was until it is kept anew, or saved.
-    const auto throw_away = [folder, id = left.id] { throw_away_left_work(folder, id); };
-    connect(&autosaver_, &Autosaver::kept, this, throw_away, Qt::SingleShotConnection);
-    connect(&worker_, &Worker::saved, this, throw_away, Qt::SingleShotConnection);
+    worker_.think(this,
+                  [this, left, now = document_.project(),
+                   folder = settings_.recovery_folder()](Planner&) -> std::function<void()> {
+                      const auto project = open_left_work(folder, left.id);
+                      if (!project)
+                          return [this, message = QString::fromStdString(project.error().message)] {
+                              say(message, true);
+                          };
+                      // Undo leads back to what the file holds, where there is one.
+                      OpenedProject saved;
+                      bool has_file = false;
+                      if (!left.path.isEmpty() && QFileInfo::exists(left.path)) {
+                          has_file = true;
+                          if (auto opened = open_project_stamped(left.path))
+                              saved = std::move(*opened);
+                          else
+                              saved.stamp = stamp_of(left.path);
+                      }
+                      return [this, left, now, folder, project = *project, saved, has_file] {
+                          if (!(now == document_.project())) {
+                              offer_left_work(); // what was done meanwhile is not thrown away for it
+                              return;
+                          }
+                          take_project(saved.project, has_file ? left.path : QString(), saved.stamp);
+                          document_.edit("Take up unsaved work", project);
+                          // Kept where it was until it is kept anew, or saved.
+                          const auto throw_away = [folder, id = left.id] {
+                              throw_away_left_work(folder, id);
+                          };
+                          connect(&autosaver_, &Autosaver::kept, this, throw_away, Qt::SingleShotConnection);
+                          connect(&worker_, &Worker::saved, this, throw_away, Qt::SingleShotConnection);
+                      };
+                  });
 }
 
 void BenchWindow::closeEvent(QCloseEvent* event) {

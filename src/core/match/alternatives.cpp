@@ -26,7 +26,8 @@ Choices choices_for(const MatchJob& asked, Capacity& capacity, const std::vector
     for (std::size_t f = 0; f < cost.faces().size() && !stopped(stop); ++f) {
         const int face = static_cast<int>(f);
         if (face == now[unit]) continue;
-        const auto [paper, side] = cost.faces()[f];
+        const int paper = cost.faces()[f].paper;
+        const Side side = cost.faces()[f].side;
         Alternative a;
         a.face = face;
         std::vector<int> then = now;

@@ -12,7 +12,6 @@ namespace {
 
 using InnerPoint = Claim::InnerPoint;
 
-constexpr double slack = Claim::slack;
 constexpr float far_away = 1e9F;
 constexpr int raster = 28;            ///< points across in which centres are looked for
 constexpr double covered = 0.9;       ///< of the area by circles is enough

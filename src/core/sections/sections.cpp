@@ -37,8 +37,11 @@ std::vector<Section> sections_of(const std::vector<Spot>& spots, const SectionDe
         Spot id = decided.section_of(spots[o]);
         const SectionChoice c = is_piece(id) ? as_piece(decided.choice(id)) : decided.choice(id);
         const BackingMethod method = method_in_force(c, decided);
-        if (method == BackingMethod::OneSheet && takes_paper(c.treatment) && id.part == 0)
-            id = shared.try_emplace(id.cut, id).first->second;
+        if (method == BackingMethod::OneSheet && takes_paper(c.treatment) && id.part == 0) {
+            // No sheet lies behind two cuts, whatever is grouped.
+            const Spot own = id.cut == spots[o].cut ? id : spots[o];
+            id = shared.try_emplace(own.cut, own).first->second;
+        }
         const auto [at, fresh] = index.try_emplace(id, out.size());
         if (fresh)
             out.push_back({id,

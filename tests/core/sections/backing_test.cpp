@@ -160,6 +160,21 @@ TEST(Methods, OneSheetTakesOnePieceOfPaperForTheWholeCut) {
     EXPECT_NEAR(plan.patch_area(), area(sheet), 1e-6);
 }
 
+TEST(Methods, OneSheetLiesBehindOneCutWhateverIsGrouped) {
+    std::mt19937 random(5);
+    Project p = project_with(testing::random_lattice(random, 3, 2, 4), BackingMethod::OneSheet, 3);
+    const int copy = copy_cut(p, 0, false, 20);
+    group(p, {Spot(2), Spot(copy, 0)});
+    const Plan plan = shapes_of(p);
+    ASSERT_EQ(plan.sections.all.size(), 2u);
+    EXPECT_EQ(plan.sections.all[0].openings.size(), 6u);
+    EXPECT_EQ(plan.sections.all[1].openings.size(), 6u);
+    for (const Patch& patch : plan.sections.patches) {
+        if (patch.rides_on < 0) continue;
+        EXPECT_EQ(patch.section, plan.sections.patches[static_cast<std::size_t>(patch.rides_on)].section);
+    }
+}
+
 TEST(Lips, OverlappingPatchesNeverNeedAThirdLayer) {
     std::mt19937 random(29);
     for (int round = 0; round < testing::rounds(4); ++round) {

@@ -6,6 +6,7 @@
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
 #include "core/sentences.h"
+#include "core/stash/colour_words.h"
 #include "core/stash/look_of_paper.h"
 #include "core/stash/search.h"
 #include "io/json_shapes.h"
@@ -182,10 +183,10 @@ void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& 
         return;
     }
     for (const Paper& p : shown.papers) {
-        std::cout << p.id << ": " << p.name << ", " << format_colour(p.colour) << ", " << name_of(p.pattern);
+        std::cout << p.id << ": " << p.name << ", " << colour_words(p.colour) << ", " << name_of(p.pattern);
         if (p.repeat > 0) std::cout << " repeating after " << format_mm(p.repeat);
         if (p.back)
-            std::cout << "; side B " << format_colour(p.back->colour) << ", " << name_of(p.back->pattern);
+            std::cout << "; side B " << colour_words(p.back->colour) << ", " << name_of(p.back->pattern);
         int sheets = 0;
         for (const SheetStock& s : p.sheets) sheets += s.count;
         std::cout << ", " << sheets << (sheets == 1 ? " sheet" : " sheets");

@@ -27,7 +27,7 @@ TEST(Cli, AStashIsFilledSearchedAndWrittenOut) {
     const Ran added = zesty({"stash", stash, "--add", "plum", "--name", "Plum", "--colour", "#6b2d5c",
                              "--sheet", "12x12in*3", "--kept-in", "Blue folder", "--find", "folder"});
     ASSERT_EQ(added.code, 0) << added.err;
-    EXPECT_EQ(added.out, "plum: Plum, #6b2d5c, solid, 3 sheets, kept in Blue folder\n");
+    EXPECT_EQ(added.out, "plum: Plum, dark purple, solid, 3 sheets, kept in Blue folder\n");
     EXPECT_TRUE(zesty({"stash", stash, "--like", "#6b2d5c"}).out.starts_with("plum: "));
     expect_one_line(zesty({"stash", stash, "--add", "grey", "--colour", "grey", "--sheet", "6x6in"}),
                     "colour");

@@ -92,15 +92,17 @@ void Cost::compare_faces() {
     crowd_.assign(count_ * count_, 0);
     apart_.assign(count_ * count_, 0);
     const double differ = job_.style.weights.differ;
+    const auto distances = job_.distances ? job_.distances : distances_of(looks_);
     for (std::size_t a = 0; a < count_; ++a)
         for (std::size_t b = 0; b < count_; ++b) {
             const std::size_t i = a * count_ + b;
-            const double d = difference(lab_[a], lab_[b]);
             // That neighbours are not the very same paper is wanted however little their looks count.
-            clash_[i] =
-                a == b ? weight_alike : differ * weight_similar * std::max(0.0, 1 - d / looks_alike_below);
-            crowd_[i] =
-                a == b ? 1 : weight_near_colour / weight_near * std::max(0.0, 1 - d / one_colour_below);
+            clash_[i] = a == b ? weight_alike
+                               : differ * weight_similar *
+                                     std::max(0.0, 1 - distances->look(a, b) / looks_alike_below);
+            crowd_[i] = a == b ? 1
+                               : weight_near_colour / weight_near *
+                                     std::max(0.0, 1 - distances->colour(a, b) / one_colour_below);
             for (const auto& [p, q] : job_.apart) {
                 const std::pair pair{faces_[a].paper, faces_[b].paper};
                 if (pair == std::pair{p, q} || pair == std::pair{q, p}) apart_[i] = 1;

@@ -1,6 +1,7 @@
 #include "core/match/findings.h"
 
 #include "core/sentences.h"
+#include "core/stash/colour_words.h"
 
 #include <algorithm>
 #include <array>
@@ -36,11 +37,6 @@ std::map<std::pair<int, Side>, Used> used_faces(const PapersNow& now) {
     return out;
 }
 
-std::string lab_text(const Lab& l) {
-    const auto n = [](double v) { return std::to_string(std::lround(v)); };
-    return "L " + n(l.l) + ", a " + n(l.a) + ", b " + n(l.b);
-}
-
 using Faces = std::map<std::pair<int, Side>, Used>;
 
 /// Nothing on the page comes near any colour of the photo that is one.
@@ -56,9 +52,8 @@ void about_missing(const Photo& photo, const Faces& faces, std::vector<Finding>&
     if (!missing || faces.empty()) return;
     out.push_back({.code = Code::PhotoMissing,
                    .title = "No paper goes with the photo",
-                   .message = "Nothing comes near its " + format_colour(missing->colour) + " (" +
-                              lab_text(to_lab(missing->colour)) +
-                              "): print it in black and white, or paint a paper in that colour.",
+                   .message = "Nothing comes near its " + colour_words(missing->colour) +
+                              ": print it in black and white, or paint a paper in that colour.",
                    .where = photo.centre,
                    .swatch = missing->colour});
 }
@@ -77,8 +72,8 @@ void about_blending_in(const PapersNow& now, const MatchJob& job, const Photo& p
             out.push_back({.code = Code::PhotoBlendsIn,
                            .title = now.stash.papers[face.first].name + " is the photo's own colour",
                            .message = "At " + numbers(openings) +
-                                      " it lies beside the photo and blends into its " +
-                                      format_colour(c.colour) +
+                                      " it lies beside the photo and blends into the photo's " +
+                                      colour_words(c.colour) +
                                       "; a photo mat between them or another paper keeps them apart.",
                            .where = middle_of(now.sections, now.set_out, openings.front()),
                            .openings = openings,

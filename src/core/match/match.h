@@ -15,6 +15,7 @@
 
 #include "core/match/capacity.h"
 #include "core/match/face.h"
+#include "core/match/face_distances.h"
 #include "core/match/style.h"
 
 namespace zesty {
@@ -56,6 +57,8 @@ struct MatchJob {
     std::optional<Point> focus = std::nullopt;     ///< what papers are to surround: the photos' middle
     double effort = 1;           ///< how much is tried while something is short or alike, against the usual
     std::vector<int> start = {}; ///< an assignment to improve on, by section; empty to begin anew
+    /// Of the stash's sides; worked out where it is not given.
+    std::shared_ptr<const FaceDistances> distances = nullptr;
 };
 
 struct Assignment {

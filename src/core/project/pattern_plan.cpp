@@ -1,8 +1,11 @@
 #include "core/project/pattern_plan.h"
 
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
 #include "core/project/tones.h"
 
 #include <algorithm>
+#include <map>
 #include <set>
 
 namespace zesty {
@@ -66,6 +69,32 @@ std::optional<PatchPattern::Pin> pin_of(const Project& project, const Plan& plan
     return std::nullopt;
 }
 
+/// By more than patches that meet in the middle of a bar may by rounding.
+bool overlap(const Polygon& a, const Polygon& b) {
+    if (!bounds(a).meets(bounds(b))) return false;
+    const auto both = intersect({a}, {b});
+    if (!both || area(*both) < 0.05) return false;
+    const auto thick = grow(*both, -0.1);
+    return thick && !thick->empty();
+}
+
+/// Patches that lie on each other (parts of a divided opening, openings of cuts that overlap) cannot both be
+/// cut out of one stretch of paper: the pattern runs on in the first of them.
+void part_what_overlaps(const std::vector<Patch>& patches, std::vector<PatchPattern>& patterns) {
+    std::map<int, std::vector<std::size_t>> together;
+    for (std::size_t p = 0; p < patches.size(); ++p) {
+        if (patterns[p].run_on < 0) continue;
+        std::vector<std::size_t>& before = together[patterns[p].run_on];
+        const bool apart = std::any_of(before.begin(), before.end(), [&](std::size_t q) {
+            return overlap(patches[p].on_sheet(), patches[q].on_sheet());
+        });
+        if (apart)
+            patterns[p].run_on = -1;
+        else
+            before.push_back(p);
+    }
+}
+
 } // namespace
 
 std::vector<std::optional<double>> section_slants(const Project& project, const Plan& plan) {
@@ -94,6 +123,7 @@ std::vector<PatchPattern> patch_patterns(const Project& project, const Plan& pla
         if (wish.run_on) out[p].run_on = patch.section;
         out[p].pin = pin_of(project, plan, patch.opening);
     }
+    part_what_overlaps(plan.sections.patches, out);
     return out;
 }
 

@@ -65,6 +65,25 @@ SharedBars shared_bars(const Project& project, const std::vector<Spot>& openings
     return out;
 }
 
+/// Where a pattern runs on from opening to opening its patches meet: the paper on both sides of a bar is
+/// there only once.
+void meet_where_patterns_run_on(const Project& project, const SectionFacts& facts, const Spots& spots,
+                                const CutFile& composed, SharedBars& bars) {
+    std::vector<std::set<int>> running(composed.openings.size()); // by whole opening: sections
+    for (std::size_t o = 0; o < facts.of_opening.size(); ++o)
+        if (const int s = facts.of_opening[o];
+            spots.whole[o] >= 0 && project.match.choice(facts.all[s].id).pattern.run_on)
+            running[spots.whole[o]].insert(s);
+    for (const Bar& bar : composed.bars) {
+        if (bar.b == Bar::edge || bars.between(bar.a, bar.b) == LipMode::Meet) continue;
+        const bool together = std::any_of(running[bar.a].begin(), running[bar.a].end(),
+                                          [&](int s) { return running[bar.b].contains(s); });
+        if (!together) continue;
+        const auto pair = std::minmax(bar.a, bar.b);
+        if (!bars.otherwise.erase(pair)) bars.otherwise.insert(pair);
+    }
+}
+
 /// What the page takes and hides is taken; the rest is what there is to choose from.
 void count_stock(const Project& project, Plan& plan) {
     take_hidden_stock(project, plan);
@@ -185,8 +204,10 @@ Result<void> Planner::back(const Project& project, const Composition& composed, 
     if (!covered) return tl::make_unexpected(covered.error());
     facts.covered = std::move(*covered);
     note_hidden(plan, wishes);
+    SharedBars bars = shared_bars(project, composed.spots);
+    meet_where_patterns_run_on(project, facts, spots, *composed.cut, bars);
     BackedBy by{facts.cut,         plan.set_out.whole.to_page, project.set_out.page.whole(),
-                std::move(wishes), project.sections.backing,   shared_bars(project, composed.spots)};
+                std::move(wishes), project.sections.backing,   std::move(bars)};
     const auto made = backing_.get(std::move(by), [&](const BackedBy& key) {
         return backing_of(*composed.cut, spots, key.wishes, key.rules, key.bars, key.to_page, key.page);
     });

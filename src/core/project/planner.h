@@ -92,12 +92,15 @@ private:
     Result<void> back(const Project& project, const Composition& composed, const Spots& spots, Plan& plan);
     void use_capacity(const Project& project, const Plan& plan);
     Result<Plan> ready_to_choose(const Project& project);
+    /// What is to be chosen, with the distances of the papers remembered.
+    MatchJob job_for(const Project& project, const Plan& plan, bool keep_chosen);
 
     // The stages in their order, each with the last answer it gave.
     CutParts parts_;
     Memo<ComposedBy, Composition> composed_;
     Memo<SpreadBy, Spread> spread_;
     Memo<BackedBy, Backing> backing_;
+    Memo<std::vector<PaperFace>, std::shared_ptr<const FaceDistances>> distances_;
     Capacity capacity_;
     std::unique_ptr<Planner> trials_; ///< for ways out of a shortage, so that they leave what is known alone
 };

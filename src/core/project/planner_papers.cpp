@@ -56,12 +56,23 @@ Result<Plan> Planner::ready_to_choose(const Project& project) {
     return made;
 }
 
+MatchJob Planner::job_for(const Project& project, const Plan& plan, bool keep_chosen) {
+    MatchJob job = match_job(project, plan, keep_chosen);
+    const auto made = distances_.get(
+        looks_of(job.stash),
+        [](const std::vector<PaperFace>& sides) -> Result<std::shared_ptr<const FaceDistances>> {
+            return distances_of(sides);
+        });
+    job.distances = **made;
+    return job;
+}
+
 Result<Assignment> Planner::propose(const Project& project, bool keep_chosen, const StopToken& stop,
                                     const Progress& progress) {
     const auto plan = ready_to_choose(project);
     if (!plan) return tl::make_unexpected(plan.error());
     use_capacity(project, *plan);
-    return match(match_job(project, *plan, keep_chosen), capacity_, stop, progress);
+    return match(job_for(project, *plan, keep_chosen), capacity_, stop, progress);
 }
 
 Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool keep_chosen, int count,
@@ -69,7 +80,7 @@ Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool
     const auto shape = ready_to_choose(project);
     if (!shape) return tl::make_unexpected(shape.error());
     use_capacity(project, *shape);
-    MatchJob job = match_job(project, *shape, keep_chosen);
+    MatchJob job = job_for(project, *shape, keep_chosen);
     if (std::any_of(shape->papers.of_section.begin(), shape->papers.of_section.end(),
                     [](int p) { return p >= 0; }))
         job.start = chosen_faces(project, *shape);
@@ -104,7 +115,7 @@ Result<WhyPaper> Planner::why(const Project& project, int section, const StopTok
     if (stash_at_hand(project).papers.empty())
         return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
     use_capacity(project, plan);
-    const MatchJob job = match_job(project, plan, true);
+    const MatchJob job = job_for(project, plan, true);
     const Choices choices = choices_for(job, capacity_, chosen_faces(project, plan), section, stop);
     if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
     return why_paper(project, plan, job, choices, section);

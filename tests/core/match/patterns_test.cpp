@@ -1,5 +1,6 @@
 // Patterns as they are wanted in the openings, and patches pinned to their places.
 
+#include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/match/alternatives.h"
 #include "core/match/cost.h"
@@ -147,6 +148,37 @@ TEST(Prints, ARunOnSectionKeepsItsArrangementOnTheSheet) {
             {transformed(plan->sections.patches[other].outline, plan->sheets.placed[other].to_sheet())});
         ASSERT_TRUE(over);
         EXPECT_LT(area(*over), 1e-6) << "patches that run on may touch each other, but nothing else";
+    }
+}
+
+TEST(Prints, WhatRunsOnNeverTakesThePaperBetweenTwice) {
+    Stash s = five_papers();
+    s.papers.resize(1);
+    for (const bool parts : {false, true}) {
+        Project p = page_with(9, 4, 3, s);
+        p.sections.backing.lips = LipMode::Overlap;
+        if (parts) divide(p, {Spot(5)}, {Division::Kind::Bands, 3, 2, 30, {0.5, 0.5}});
+        group(p, parts ? std::vector<Spot>{Spot(0, 5, 1), Spot(0, 5, 2), Spot(0, 5, 3)}
+                       : std::vector<Spot>{Spot(4), Spot(5), Spot(6), Spot(9)});
+        const Spot first = parts ? Spot(0, 5, 1) : Spot(4);
+        p.match.choices[first].paper = "a";
+        p.match.choices[first].pattern.run_on = true;
+        const auto plan = Planner().plan(p);
+        ASSERT_TRUE(plan);
+        EXPECT_TRUE(std::none_of(plan->sheets.placed.begin(), plan->sheets.placed.end(), [&](const auto& at) {
+            const auto patch = static_cast<std::size_t>(&at - plan->sheets.placed.data());
+            return plan->sections.all[plan->sections.patches[patch].section].id == first && at.sheet < 0;
+        }));
+        for (const UsedSheet& used : plan->sheets.used) {
+            Region lying;
+            double sum = 0;
+            for (const int patch : used.patches) {
+                lying.push_back(transformed(plan->sections.patches[patch].on_sheet(),
+                                            plan->sheets.placed[patch].to_sheet()));
+                sum += area(lying.back());
+            }
+            EXPECT_LT(sum - area(*unite(lying)), 1) << "but for what meets in the middle of a bar";
+        }
     }
 }
 

@@ -25,19 +25,18 @@ struct HueNames {
 constexpr double light_from = 66;
 constexpr double dark_below = 40;
 
-constexpr std::array hues{
-    HueNames{20, {"pink", true}, {"rose", false}, {"crimson", true}},
-    HueNames{48, {"coral", true}, {"red", false}, {"red", false}},
-    HueNames{75, {"peach", true}, {"orange", false}, {"brown", true}},
-    HueNames{100, {"yellow", false}, {"ochre", true}, {"brown", true}},
-    HueNames{135, {"lime", false}, {"olive", true}, {"olive", false}},
-    HueNames{175, {"green", false}, {"green", false}, {"green", false}},
-    HueNames{225, {"aqua", true}, {"teal", false}, {"teal", false}},
-    HueNames{275, {"sky blue", true}, {"blue", false}, {"blue", false}},
-    HueNames{298, {"light blue", true}, {"blue", false}, {"navy", true}},
-    HueNames{330, {"lavender", true}, {"purple", false}, {"purple", false}},
-    HueNames{345, {"pink", true}, {"magenta", false}, {"purple", false}},
-    HueNames{360, {"pink", true}, {"rose", false}, {"crimson", true}}};
+constexpr std::array hues{HueNames{20, {"pink", true}, {"rose", false}, {"crimson", true}},
+                          HueNames{48, {"coral", true}, {"red", false}, {"red", false}},
+                          HueNames{75, {"peach", true}, {"orange", false}, {"brown", true}},
+                          HueNames{100, {"yellow", false}, {"ochre", true}, {"brown", true}},
+                          HueNames{135, {"lime", false}, {"olive", true}, {"olive", false}},
+                          HueNames{175, {"green", false}, {"green", false}, {"green", false}},
+                          HueNames{225, {"aqua", true}, {"teal", false}, {"teal", false}},
+                          HueNames{275, {"sky blue", true}, {"blue", false}, {"blue", false}},
+                          HueNames{298, {"light blue", true}, {"blue", false}, {"navy", true}},
+                          HueNames{330, {"lavender", true}, {"purple", false}, {"purple", false}},
+                          HueNames{345, {"pink", true}, {"magenta", false}, {"purple", false}},
+                          HueNames{360, {"pink", true}, {"rose", false}, {"crimson", true}}};
 
 const char* without_hue(double lightness) {
     if (lightness < 18) return "black";
@@ -64,11 +63,11 @@ std::string colour_words(Rgb colour) {
     const double angle = std::atan2(c.b, c.a) * 180 / M_PI;
     const ColourName name = named_by_hue(c, chroma, angle < 0 ? angle + 360 : angle);
     if (name.says_it_all) return name.word;
-    const char* how = c.l < 32        ? "dark "
+    const char* how = c.l < 32                  ? "dark "
                       : c.l > 80 && chroma < 45 ? "pale "
-                      : chroma < dull ? "muted "
-                      : chroma > vivid ? "bright "
-                                       : "";
+                      : chroma < dull           ? "muted "
+                      : chroma > vivid          ? "bright "
+                                                : "";
     return std::string(how) + name.word;
 }
 

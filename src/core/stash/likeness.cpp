@@ -8,8 +8,8 @@ namespace zesty {
 
 namespace {
 
-/// Moves shares from one palette to another at the least cost: a transport problem of at most a dozen colours,
-/// by paths of least cost one after the other.
+/// Moves shares from one palette to another at the least cost: a transport problem of at most a dozen
+/// colours, by paths of least cost one after the other.
 class Transport {
 public:
     Transport(const std::vector<PaletteColour>& a, const std::vector<PaletteColour>& b)
@@ -24,7 +24,8 @@ public:
 
     double least_cost() {
         // Every path fills a source, a sink or an edge: far fewer paths than this.
-        for (std::size_t step = 0; step < 4 * (n_ + m_) * (n_ + m_) && augment(); ++step) {}
+        for (std::size_t step = 0; step < 4 * (n_ + m_) * (n_ + m_) && augment(); ++step) {
+        }
         double sum = 0;
         for (std::size_t e = 0; e < cost_.size(); ++e) sum += cost_[e] * flow_[e];
         return sum;
@@ -39,12 +40,12 @@ private:
         for (const PaletteColour& c : palette) sum += std::max(c.share, 0.0);
         std::vector<double> out;
         for (const PaletteColour& c : palette)
-            out.push_back(sum > 0 ? std::max(c.share, 0.0) / sum
-                                  : 1.0 / static_cast<double>(palette.size()));
+            out.push_back(sum > 0 ? std::max(c.share, 0.0) / sum : 1.0 / static_cast<double>(palette.size()));
         return out;
     }
 
-    /// One path from a colour with something left to one with room (Bellman and Ford; taking back costs less).
+    /// One path from a colour with something left to one with room (Bellman and Ford; taking back costs
+    /// less).
     bool augment() {
         const std::size_t nodes = n_ + m_;
         std::vector<double> far_from(nodes, far);

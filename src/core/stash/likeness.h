@@ -5,17 +5,18 @@
 
 namespace zesty {
 
-/// The earth mover's distance between two palettes (Rubner, Tomasi and Guibas, The Earth Mover's Distance as a
-/// Metric for Image Retrieval, 2000) with delta E 2000 as ground distance: what it takes, per share of the
-/// picture, to turn the colours of one into those of the other. Shares are taken as parts of their sum. Exact;
-/// 0 for the same colours, and about 10 where two papers look alike from a step away. Neither may be empty.
+/// The earth mover's distance between two palettes (Rubner, Tomasi and Guibas, The Earth Mover's Distance as
+/// a Metric for Image Retrieval, 2000) with delta E 2000 as ground distance: what it takes, per share of the
+/// picture, to turn the colours of one into those of the other. Shares are taken as parts of their sum.
+/// Exact; 0 for the same colours, and about 10 where two papers look alike from a step away. Neither may be
+/// empty.
 double palette_distance(const std::vector<PaletteColour>& a, const std::vector<PaletteColour>& b);
 
 /// The palette of a side; its one colour where there is no picture.
 std::vector<PaletteColour> colours_of(const PaperFace& face);
 
-/// How far the scales of what is printed are apart: 0 for the same, 1 for four times as large, or for a pattern
-/// against none.
+/// How far the scales of what is printed are apart: 0 for the same, 1 for four times as large, or for a
+/// pattern against none.
 double scales_apart(const PaperFace& a, const PaperFace& b);
 
 /// The distance between the palettes, and what tells a fine pattern from a coarse one or from none: at most

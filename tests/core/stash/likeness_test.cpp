@@ -34,7 +34,9 @@ Rgb nearly(Rgb c, std::mt19937& random) {
 }
 
 Design any_design(std::mt19937& random) {
-    Design d{static_cast<Kind>(random() % 3), {any_colour(random)}, testing::between(random, 6, 20),
+    Design d{static_cast<Kind>(random() % 3),
+             {any_colour(random)},
+             testing::between(random, 6, 20),
              testing::between(random, 0.25, 0.6)};
     if (d.kind == Kind::Plain) return d;
     do d.colours = {any_colour(random), any_colour(random)};
@@ -55,10 +57,12 @@ PaperFace scanned(const Design& d, std::mt19937& random) {
         for (int x = 0; x < out.width; ++x) {
             const double u = (x * std::cos(turn) + y * std::sin(turn)) * out.mm_per_pixel + from;
             const double v = (y * std::cos(turn) - x * std::sin(turn)) * out.mm_per_pixel + from;
-            const double fu = u / d.repeat - std::floor(u / d.repeat), fv = v / d.repeat - std::floor(v / d.repeat);
+            const double fu = u / d.repeat - std::floor(u / d.repeat),
+                         fv = v / d.repeat - std::floor(v / d.repeat);
             const bool second = d.kind == Kind::Stripes ? fu < d.ink
-                                : d.kind == Kind::Dots  ? std::hypot(fu - 0.5, fv - 0.5) < std::sqrt(d.ink / M_PI)
-                                                        : false;
+                                : d.kind == Kind::Dots
+                                    ? std::hypot(fu - 0.5, fv - 0.5) < std::sqrt(d.ink / M_PI)
+                                    : false;
             out.at.push_back(nearly(ink[second ? 1 : 0], random));
         }
     const LookOfPaper look = look_of(out);
@@ -73,7 +77,8 @@ PaperFace scanned(const Design& d, std::mt19937& random) {
 Design plainly_another(const Design& d, std::mt19937& random) {
     if (d.kind != Kind::Plain && random() % 2) {
         const auto mean = [&](std::uint8_t Rgb::*channel) {
-            return static_cast<std::uint8_t>(d.colours[0].*channel * (1 - d.ink) + d.colours[1].*channel * d.ink);
+            return static_cast<std::uint8_t>(d.colours[0].*channel * (1 - d.ink) +
+                                             d.colours[1].*channel * d.ink);
         };
         return {Kind::Plain, {{mean(&Rgb::r), mean(&Rgb::g), mean(&Rgb::b)}}, d.repeat, d.ink};
     }
@@ -99,7 +104,8 @@ TEST(Likeness, MovesTheLeastThereIsToMove) {
     const Rgb black{0, 0, 0}, white{255, 255, 255}, grey{119, 119, 119};
     const double all = difference(to_lab(black), to_lab(white));
     EXPECT_NEAR(palette_distance({{black, 1}}, {{white, 1}}), all, 1e-9);
-    EXPECT_NEAR(palette_distance({{black, 0.7}, {white, 0.3}}, {{black, 0.2}, {white, 0.8}}), 0.5 * all, 1e-6);
+    EXPECT_NEAR(palette_distance({{black, 0.7}, {white, 0.3}}, {{black, 0.2}, {white, 0.8}}), 0.5 * all,
+                1e-6);
     EXPECT_NEAR(palette_distance({{black, 0.5}, {grey, 0.5}}, {{grey, 0.5}, {white, 0.5}}),
                 std::min(0.5 * all, 0.5 * difference(to_lab(black), to_lab(grey)) +
                                         0.5 * difference(to_lab(grey), to_lab(white))),
@@ -110,14 +116,17 @@ TEST(Likeness, IsADistanceThatNoPlanOfMovesUndercuts) {
     std::mt19937 random(4);
     for (int round = 0; round < 300; ++round) {
         std::vector<PaletteColour> a, b;
-        for (unsigned i = 0; i <= random() % 6; ++i) a.push_back({any_colour(random), testing::between(random, 0.1, 1)});
-        for (unsigned i = 0; i <= random() % 6; ++i) b.push_back({any_colour(random), testing::between(random, 0.1, 1)});
+        for (unsigned i = 0; i <= random() % 6; ++i)
+            a.push_back({any_colour(random), testing::between(random, 0.1, 1)});
+        for (unsigned i = 0; i <= random() % 6; ++i)
+            b.push_back({any_colour(random), testing::between(random, 0.1, 1)});
         const double d = palette_distance(a, b);
         EXPECT_NEAR(d, palette_distance(b, a), 1e-6);
         EXPECT_NEAR(palette_distance(a, a), 0, 1e-6);
         // Random orders of filling one after the other are plans, too.
         const auto sum_of = [](const auto& p) {
-            return std::accumulate(p.begin(), p.end(), 0.0, [](double s, const auto& c) { return s + c.share; });
+            return std::accumulate(p.begin(), p.end(), 0.0,
+                                   [](double s, const auto& c) { return s + c.share; });
         };
         for (int plan = 0; plan < 20; ++plan) {
             auto x = a, y = b;

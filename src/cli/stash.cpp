@@ -3,42 +3,22 @@
 #include "cli/command.h"
 #include "cli/deadline.h"
 #include "cli/reserve_edit.h"
+#include "cli/stash_add.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
 #include "core/sentences.h"
 #include "core/stash/colour_words.h"
-#include "core/stash/look_of_paper.h"
+#include "core/stash/new_paper.h"
 #include "core/stash/search.h"
-#include "io/json_shapes.h"
-#include "io/picture.h"
 #include "io/read_file.h"
 #include "io/stash_csv.h"
 #include "io/stash_store.h"
-#include "io/trace/offcut.h"
-#include "io/trace/sheet_picture.h"
 
 #include <QDir>
 #include <QFileInfo>
 #include <iostream>
 
 namespace zesty::cli {
-
-namespace {
-
-/// Changes the database of papers, then lists those that are looked for.
-struct StashArgs {
-    std::string stash;
-    std::string import, export_to, remove, reserve, release;
-    std::string add, name, colour, picture, pattern, direction, strip, repeat, kept_in, notes;
-    std::string back_colour, back_picture, back_pattern, back_direction;
-    std::vector<std::string> sheets;
-    std::string offcut, square;
-    std::string find, like, kind, room;
-    bool in_stock = false, crop = false;
-    bool json = false;
-};
-
-} // namespace
 
 namespace {
 
@@ -83,83 +63,14 @@ Result<void> write_papers(Stash stash, const std::string& path) {
     return write_file(to, QByteArray::fromStdString(text));
 }
 
-/// "12x12in", "12x12in*3".
-Result<SheetStock> typed_sheet(const std::string& text) {
-    const auto star = text.find('*');
-    const auto size = typed_size("--sheet", text.substr(0, star), 1, 3000);
-    if (!size) return tl::make_unexpected(size.error());
-    SheetStock out{{ring_of(Box{0, 0, size->x, size->y}), {}}, 1, false};
-    if (star == std::string::npos) return out;
-    const auto count = typed_numbers("--sheet", text.substr(star + 1), 2000);
-    if (!count) return tl::make_unexpected(count.error());
-    out.count = count->front() + 1;
-    return out;
-}
-
-Result<Polygon> typed_offcut(const StashArgs& a) {
-    const auto square = typed_length("--square", a.square, 2, 500);
-    if (!square) return tl::make_unexpected(square.error());
-    const auto picture = read_file(QString::fromStdString(a.offcut));
-    if (!picture) return tl::make_unexpected(picture.error());
-    auto outline = measured_offcut(*picture, square->value_or(mm_per_inch));
-    if (!outline) return fail(outline.error().kind, a.offcut + ": " + outline.error().message);
-    return outline;
-}
-
-Result<Stash> typed_paper(const StashArgs& a) {
-    json paper{{"id", a.add}, {"name", a.name.empty() ? a.add : a.name}, {"sheets", json::array()}};
-    for (const auto& [key, value] :
-         {std::pair{"colour", a.colour}, std::pair{"pattern", a.pattern}, std::pair{"direction", a.direction},
-          std::pair{"kept_in", a.kept_in}, std::pair{"notes", a.notes}})
-        if (!value.empty()) paper[key] = value;
-    const auto name_of_file = [](const std::string& path) {
-        return QFileInfo(QString::fromStdString(path)).fileName().toStdString();
-    };
-    if (!a.picture.empty()) paper["image"] = name_of_file(a.picture);
-    json back = json::object();
-    for (const auto& [key, value] : {std::pair{"colour", a.back_colour}, std::pair{"pattern", a.back_pattern},
-                                     std::pair{"direction", a.back_direction}})
-        if (!value.empty()) back[key] = value;
-    // Two pictures of the same name from two folders would be one.
-    if (!a.back_picture.empty())
-        back["image"] = (name_of_file(a.back_picture) == name_of_file(a.picture) ? "back-" : "") +
-                        name_of_file(a.back_picture);
-    if (!back.empty()) paper["back"] = back;
-    for (const auto& [option, text, key] :
-         {std::tuple{"--strip", a.strip, "strip_mm"}, std::tuple{"--repeat", a.repeat, "repeat_mm"}}) {
-        const auto length = typed_length(option, text, 0, 1000);
-        if (!length) return tl::make_unexpected(length.error());
-        if (*length) paper[key] = **length;
-    }
-    for (const std::string& text : a.sheets) {
-        const auto sheet = typed_sheet(text);
-        if (!sheet) return tl::make_unexpected(sheet.error());
-        const Box b = bounds(sheet->outline);
-        paper["sheets"].push_back({{"width", b.x1}, {"height", b.y1}, {"count", sheet->count}});
-    }
-    if (!a.offcut.empty()) {
-        const auto outline = typed_offcut(a);
-        if (!outline) return tl::make_unexpected(outline.error());
-        paper["sheets"].push_back({{"outline", to_json(*outline)}});
-    }
-    return stash_from({{"format", "zesty-stash/1"}, {"papers", {paper}}}, "--add",
-                      [&](const std::string& name) -> Result<std::string> {
-                          const bool front = !a.picture.empty() && name == name_of_file(a.picture);
-                          auto bytes = read_file(QString::fromStdString(front ? a.picture : a.back_picture));
-                          if (bytes && a.crop) bytes = cropped_file(*bytes);
-                          if (!bytes) return tl::make_unexpected(bytes.error());
-                          return bytes->toStdString();
-                      });
-}
-
 Result<StashQuery> typed_query(const StashArgs& a) {
     StashQuery query;
     query.words = a.find;
     query.in_stock = a.in_stock;
     if (!a.like.empty()) {
-        query.colour = parse_colour(a.like);
-        if (!query.colour)
-            return fail(ErrorKind::BadInput, "--like: '" + a.like + "' does not look like #rrggbb");
+        const auto colour = typed_colour("--like", a.like);
+        if (!colour) return tl::make_unexpected(colour.error());
+        query.colour = *colour;
     }
     if (!a.kind.empty()) {
         const auto kind = typed_word<Pattern>("--kind", a.kind);
@@ -199,21 +110,6 @@ void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& 
     }
 }
 
-/// A paper that is there already gets more sheets when nothing else is said of it.
-Result<Stash> added(StashArgs a, const Stash& now) {
-    const int there = now.find(a.add);
-    const bool only_sheets = there >= 0 && a.colour.empty() && a.picture.empty() && a.back_colour.empty() &&
-                             a.back_picture.empty();
-    if (only_sheets) a.colour = format_colour(now.papers[there].colour);
-    auto typed = typed_paper(a);
-    if (!typed || !only_sheets) return typed;
-    Paper paper = now.papers[there];
-    const auto& more = typed->papers.front().sheets;
-    paper.sheets.insert(paper.sheets.end(), more.begin(), more.end());
-    typed->papers = {std::move(paper)};
-    return typed;
-}
-
 /// What is to be done, read and worked out before the database is touched.
 struct Wanted {
     std::optional<Stash> import;
@@ -242,6 +138,10 @@ Result<Wanted> wanted(const StashArgs& a) {
 Result<void> change(const StashArgs& a, const Wanted& wanted, StashStore& store) {
     if (wanted.import)
         if (auto r = store.put(*wanted.import); !r) return r;
+    if (a.starter)
+        if (auto r = store.change([](const Stash& now) -> Result<Stash> { return with_starter_papers(now); });
+            !r)
+            return r;
     if (!a.add.empty())
         if (auto r = store.change([&](const Stash& now) { return added(a, now); }); !r) return r;
     if (!a.remove.empty())
@@ -256,7 +156,7 @@ Result<void> change(const StashArgs& a, const Wanted& wanted, StashStore& store)
 
 static int run(const StashArgs& args) {
     const QString path = QString::fromStdString(args.stash);
-    const bool makes = !args.import.empty() || !args.add.empty();
+    const bool makes = !args.import.empty() || !args.add.empty() || args.starter;
     if (!makes && !QFileInfo::exists(path)) return complain(args.stash + ": there is no such file");
     // What is typed wrongly is found before anything is written.
     const auto query = typed_query(args);
@@ -285,13 +185,16 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     auto* c = app.add_subcommand("stash", "Keep papers in a database: fill it, search it, write it out");
     c->add_option("STASH", a.stash, "The database; made when papers are put into it")->required();
     c->add_option("--import", a.import, "Takes in a stash: JSON, CSV or another database")->group("Changing");
-    c->add_option("--add", a.add, "Adds a paper, replaces the one with this id, or adds sheets to it")
+    c->add_option("--add", a.add,
+                  "Adds a paper; of one with this id just what is given is changed, sheets are added")
+        ->group("Changing");
+    c->add_flag("--starter", a.starter, "Adds plain cardstock in 24 colours, two sheets of each")
         ->group("Changing");
     c->add_option("--remove", a.remove, "Takes the paper with this id out")->group("Changing");
     c->add_option("--reserve", a.reserve, "P.zesty: other pages are told what it takes")->group("Pages");
     c->add_option("--release", a.release, "P.zesty: it takes nothing any more")->group("Pages");
     c->add_option("--name", a.name, "Of the paper added")->group("A paper");
-    c->add_option("--colour", a.colour, "#rrggbb")->group("A paper");
+    c->add_option("--colour", a.colour, "#rrggbb or in words: \"muted teal\"")->group("A paper");
     c->add_option("--picture", a.picture,
                   "PNG or JPEG of a whole sheet; kind, direction and repeat come from it")
         ->group("A paper");
@@ -312,7 +215,8 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     c->add_option("--kept-in", a.kept_in, "Where it is")->group("A paper");
     c->add_option("--notes", a.notes, "Anything else")->group("A paper");
     c->add_option("--find", a.find, "Words in name, notes, place or id")->group("Looking");
-    c->add_option("--like", a.like, "Papers near the colour #rrggbb, nearest first")->group("Looking");
+    c->add_option("--like", a.like, "Papers near a colour, nearest first: #rrggbb or words")
+        ->group("Looking");
     c->add_option("--kind", a.kind, "solid, small, large, stripe, ombre or picture")->group("Looking");
     c->add_option("--room", a.room, "Papers with a sheet of at least this size")->group("Looking");
     c->add_flag("--in-stock", a.in_stock, "Papers of which something is left")->group("Looking");

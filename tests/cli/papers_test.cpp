@@ -29,8 +29,8 @@ TEST(Cli, AStashIsFilledSearchedAndWrittenOut) {
     ASSERT_EQ(added.code, 0) << added.err;
     EXPECT_EQ(added.out, "plum: Plum, dark purple, solid, 3 sheets, kept in Blue folder\n");
     EXPECT_TRUE(zesty({"stash", stash, "--like", "#6b2d5c"}).out.starts_with("plum: "));
-    expect_one_line(zesty({"stash", stash, "--add", "grey", "--colour", "grey", "--sheet", "6x6in"}),
-                    "colour");
+    expect_one_line(zesty({"stash", stash, "--add", "grey", "--colour", "kite", "--sheet", "6x6in"}),
+                    "no colour we know");
     expect_one_line(zesty({"stash", stash, "--kind", "plaid"}), "--kind");
     expect_one_line(zesty({"stash", demo::drawing()}), "not a stash database");
     // Out as a table with its pictures, and in again: the same papers.
@@ -48,6 +48,49 @@ TEST(Cli, AStashIsFilledSearchedAndWrittenOut) {
               0);
     ASSERT_EQ(zesty({"stash", stash, "--remove", "plum"}).code, 0);
     expect_one_line(zesty({"stash", stash, "--remove", "plum"}), "no paper");
+}
+
+TEST(Cli, OfAKnownPaperJustWhatIsGivenIsChanged) {
+    QTemporaryDir dir;
+    const QString stash = dir.filePath("papers.stash");
+    ASSERT_EQ(zesty({"stash", stash, "--import", demo::stash()}).code, 0);
+    const auto paper = [&](const char* id) {
+        const json all = json::parse(zesty({"stash", stash, "--json"}).out);
+        for (const json& p : all["papers"])
+            if (p["id"] == id) return p;
+        return json();
+    };
+    for (const char* id : {"barley", "gull-print", "hedge-stripe"}) {
+        const json before = paper(id);
+        ASSERT_FALSE(before.is_null()) << id;
+        ASSERT_EQ(zesty({"stash", stash, "--add", id, "--kept-in", "Blue folder"}).code, 0);
+        json wanted = before;
+        wanted["kept_in"] = "Blue folder";
+        EXPECT_EQ(paper(id), wanted);
+        ASSERT_EQ(zesty({"stash", stash, "--add", id, "--name", "Renamed", "--direction", "fixed"}).code, 0);
+        wanted["name"] = "Renamed";
+        wanted["direction"] = "fixed";
+        EXPECT_EQ(paper(id), wanted);
+        ASSERT_EQ(zesty({"stash", stash, "--add", id, "--sheet", "6x8in*2"}).code, 0);
+        EXPECT_EQ(paper(id)["sheets"].size(), wanted["sheets"].size() + 1);
+    }
+    const json before = paper("barley");
+    ASSERT_EQ(zesty({"stash", stash, "--add", "barley", "--colour", "dark red"}).code, 0);
+    EXPECT_EQ(paper("barley")["sheets"], before["sheets"]) << "a colour takes no sheets away";
+}
+
+TEST(Cli, AStarterStashIsEnoughForAFirstPage) {
+    QTemporaryDir dir;
+    const QString stash = dir.filePath("papers.stash");
+    ASSERT_EQ(zesty({"stash", stash, "--starter"}).code, 0);
+    EXPECT_EQ(json::parse(zesty({"stash", stash, "--json"}).out)["papers"].size(), 24u);
+    ASSERT_EQ(zesty({"stash", stash, "--starter"}).code, 0) << "again adds nothing";
+    EXPECT_EQ(json::parse(zesty({"stash", stash, "--json"}).out)["papers"].size(), 24u);
+    EXPECT_TRUE(zesty({"stash", stash, "--like", "muted teal"}).out.starts_with("teal-cardstock: "));
+    const QString page = dir.filePath("p.zesty");
+    ASSERT_EQ(zesty({"new", demo::drawing(), "--page", "12x12in", "--stash", stash, "--out", page}).code, 0);
+    const Ran planned = zesty({"plan", page, "--json"});
+    EXPECT_TRUE(json::parse(planned.out)["short"].empty());
 }
 
 TEST(Cli, PapersAreGivenRuledProposedAndAskedAbout) {

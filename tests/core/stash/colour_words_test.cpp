@@ -46,4 +46,26 @@ TEST(ColourWords, EveryColourHasSomeAndCloseOnesRarelyDiffer) {
     EXPECT_GT(same, pairs * 9 / 10);
 }
 
+TEST(ColourWords, LeadBackToAColourThatIsCalledThat) {
+    std::set<std::string> all;
+    for (int r = 0; r < 256; r += 17)
+        for (int g = 0; g < 256; g += 17)
+            for (int b = 0; b < 256; b += 17)
+                all.insert(colour_words({static_cast<std::uint8_t>(r), static_cast<std::uint8_t>(g),
+                                         static_cast<std::uint8_t>(b)}));
+    for (const std::string& words : all) {
+        const auto colour = colour_called(words);
+        ASSERT_TRUE(colour) << words;
+        EXPECT_EQ(colour_words(*colour), words);
+    }
+    EXPECT_EQ(colour_called("#2f7f86"), parse_colour("#2f7f86"));
+    EXPECT_EQ(colour_called("  Muted   TEAL "), colour_called("muted teal"));
+    EXPECT_EQ(colour_called("navy blue"), colour_called("navy"));
+    const auto lightness = [](const char* words) { return to_lab(*colour_called(words)).l; };
+    EXPECT_LT(lightness("dark teal"), lightness("teal"));
+    EXPECT_GT(lightness("light rose"), lightness("rose"));
+    for (const char* nonsense : {"", "kite", "very", "dark", "teal kite", "#12", "dark kite"})
+        EXPECT_FALSE(colour_called(nonsense)) << nonsense;
+}
+
 } // namespace zesty

@@ -1,0 +1,32 @@
+#pragma once
+// A paper as it is typed after zesty stash.
+
+#include "core/result.h"
+#include "core/stash/stash.h"
+
+#include <string>
+#include <vector>
+
+namespace zesty::cli {
+
+/// Changes the database of papers, then lists those that are looked for.
+struct StashArgs {
+    std::string stash;
+    std::string import, export_to, remove, reserve, release;
+    std::string add, name, colour, picture, pattern, direction, strip, repeat, kept_in, notes;
+    std::string back_colour, back_picture, back_pattern, back_direction;
+    std::vector<std::string> sheets;
+    std::string offcut, square;
+    std::string find, like, kind, room;
+    bool in_stock = false, crop = false, starter = false;
+    bool json = false;
+};
+
+/// "#rrggbb" or words; an error names the option.
+Result<Rgb> typed_colour(const char* option, const std::string& text);
+
+/// The paper of --add with what it is or becomes among those there are now: new, or changed where it is known. With
+/// the pictures it shows.
+Result<Stash> added(StashArgs args, const Stash& now);
+
+} // namespace zesty::cli

@@ -15,6 +15,7 @@
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
+#include <QLineEdit>
 #include <QPushButton>
 #include <QTemporaryDir>
 #include <cstdio>
@@ -131,6 +132,11 @@ void take_papers(const Camera& camera) {
     window.state().drawer().pick(0);
     panel->choose(PapersPanel::Paper);
     camera.shoot("paper");
+    window.actions()[Act::AddPapers]->trigger();
+    window.findChild<QLineEdit*>("new-paper-name")->setText("Ripe Barley");
+    window.findChild<QLineEdit*>("new-paper-colour")->setText("ochre");
+    camera.shoot("add-papers");
+    window.findChild<QWidget*>("add-paper")->hide();
 }
 
 void take_sheets(const Camera& camera, const QString& own_papers) {

@@ -42,9 +42,8 @@ Result<Polygon> typed_offcut(const StashArgs& a) {
 
 Result<Stash> typed_paper(const StashArgs& a) {
     json paper{{"id", a.add}, {"name", a.name.empty() ? a.add : a.name}, {"sheets", json::array()}};
-    for (const auto& [key, value] :
-         {std::pair{"pattern", a.pattern}, std::pair{"direction", a.direction},
-          std::pair{"kept_in", a.kept_in}, std::pair{"notes", a.notes}})
+    for (const auto& [key, value] : {std::pair{"pattern", a.pattern}, std::pair{"direction", a.direction},
+                                     std::pair{"kept_in", a.kept_in}, std::pair{"notes", a.notes}})
         if (!value.empty()) paper[key] = value;
     if (!a.colour.empty()) {
         const auto colour = typed_colour("--colour", a.colour);
@@ -56,8 +55,8 @@ Result<Stash> typed_paper(const StashArgs& a) {
     };
     if (!a.picture.empty()) paper["image"] = name_of_file(a.picture);
     json back = json::object();
-    for (const auto& [key, value] : {std::pair{"pattern", a.back_pattern},
-                                     std::pair{"direction", a.back_direction}})
+    for (const auto& [key, value] :
+         {std::pair{"pattern", a.back_pattern}, std::pair{"direction", a.back_direction}})
         if (!value.empty()) back[key] = value;
     if (!a.back_colour.empty()) {
         const auto colour = typed_colour("--back-colour", a.back_colour);

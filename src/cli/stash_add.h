@@ -25,8 +25,8 @@ struct StashArgs {
 /// "#rrggbb" or words; an error names the option.
 Result<Rgb> typed_colour(const char* option, const std::string& text);
 
-/// The paper of --add with what it is or becomes among those there are now: new, or changed where it is known. With
-/// the pictures it shows.
+/// The paper of --add with what it is or becomes among those there are now: new, or changed where it is
+/// known. With the pictures it shows.
 Result<Stash> added(StashArgs args, const Stash& now);
 
 } // namespace zesty::cli

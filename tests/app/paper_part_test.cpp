@@ -140,4 +140,65 @@ TEST(PaperPart, AScrapIsMeasuredFromItsScan) {
     EXPECT_FALSE(bench.message().isEmpty());
 }
 
+TEST(FirstStart, LeadsToACompleteProposalInAFewClicks) {
+    Bench bench;
+    int clicks = 0;
+    const auto clicked = [&](QWidget* w) {
+        ++clicks;
+        click(w);
+        bench.settle();
+    };
+    bench.open_answer = demo::drawing();
+    ++clicks; // the drawing is chosen in the file dialog
+    bench.window().actions()[Act::Open]->trigger();
+    bench.settle();
+    clicked(named(bench.window(), "first-starter"));
+    EXPECT_EQ(bench.plan().papers.uses.size(), 24u);
+    ++clicks;
+    bench.window().actions()[Act::ToPapers]->trigger();
+    bench.settle();
+    clicked(named(bench.window(), "propose"));
+    ASSERT_TRUE(bench.state().offers().shown());
+    clicked(named(bench.window(), "take"));
+    EXPECT_TRUE(bench.plan().sheets.short_patches.empty());
+    EXPECT_TRUE(std::none_of(bench.plan().papers.of_section.begin(), bench.plan().papers.of_section.end(),
+                             [](int p) { return p < 0; }));
+    EXPECT_LE(clicks, 12);
+    // All of it can be taken back.
+    while (bench.document().history().canUndo()) bench.document().history().undo();
+    bench.settle();
+    EXPECT_FALSE(bench.document().project().stash);
+}
+
+TEST(FirstStart, PapersAreTypedInOneAfterTheOther) {
+    Bench bench;
+    click(named(bench.window(), "first-add"));
+    const auto into = [&](const char* field, const char* text) {
+        auto* edit = bench.window().findChild<QLineEdit*>(field);
+        edit->setFocus();
+        QTest::keyClicks(edit, text);
+        return edit;
+    };
+    into("new-paper-name", "Ripe Barley");
+    bench.key(into("new-paper-colour", "kite"), Qt::Key_Return);
+    EXPECT_FALSE(bench.document().project().stash) << "a kite is no colour";
+    bench.window().findChild<QLineEdit*>("new-paper-colour")->clear();
+    bench.key(into("new-paper-colour", "ochre"), Qt::Key_Return);
+    for (const char* colour : {"muted teal", "dark red", "sky blue", "cream", "#3e7c4f"})
+        bench.key(into("new-paper-colour", colour), Qt::Key_Return);
+    bench.settle();
+    const auto& papers = bench.document().project().stash->papers;
+    ASSERT_EQ(papers.size(), 6u);
+    EXPECT_EQ(papers[0].name, "Ripe Barley");
+    EXPECT_EQ(papers[1].name, "muted teal") << "a paper without a name is called by its colour";
+    for (const Paper& p : papers) {
+        ASSERT_EQ(p.sheets.size(), 1u);
+        EXPECT_EQ(p.sheets[0].count, 1);
+    }
+    bench.key(Qt::Key_Escape);
+    EXPECT_FALSE(bench.window().findChild<QWidget*>("add-paper")->isVisible());
+    bench.document().history().undo();
+    EXPECT_EQ(bench.document().project().stash->papers.size(), 5u);
+}
+
 } // namespace zesty

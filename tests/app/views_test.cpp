@@ -57,7 +57,7 @@ TEST(Window, EmptyStatesSayWhatToDoNext) {
     bench.open(demo::drawing());
     EXPECT_EQ(bench.window().findChild<RouteBar*>()->answer(Waypoint::Papers), "no stash yet");
     bench.key(Qt::Key_3, Qt::ControlModifier);
-    EXPECT_TRUE(label(bench.window(), "hint").contains("stash"));
+    EXPECT_TRUE(label(bench.window(), "hint").contains("Add papers in the drawer"));
     EXPECT_FALSE(bench.window().actions()[Act::Propose]->isEnabled());
     bench.key(Qt::Key_E, Qt::ControlModifier);
     EXPECT_TRUE(bench.message().contains("nothing to write"));

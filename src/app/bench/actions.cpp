@@ -16,6 +16,7 @@ const std::vector<ActionRow>& action_table() {
         std::vector<ActionRow> rows{
             {Act::Open, "Files", "Open a drawing or project", "Ctrl+O", always},
             {Act::OpenStash, "Files", "Open a stash of papers", "Ctrl+Shift+O", always},
+            {Act::AddPapers, "Files", "Add papers", "Ctrl+Shift+N", always},
             {Act::Save, "Files", "Save the project", "Ctrl+S", always},
             {Act::SaveAs, "Files", "Save under another name", "Ctrl+Shift+S", always},
             {Act::Undo, "Files", "Undo", "Ctrl+Z", with_undo},

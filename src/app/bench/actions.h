@@ -12,6 +12,7 @@ namespace zesty {
 enum class Act {
     Open,
     OpenStash,
+    AddPapers,
     Save,
     SaveAs,
     Undo,

@@ -210,6 +210,7 @@ void BenchWindow::connect_actions() {
     on(Act::TrueSize, [this] { page_->true_size(); });
     on(Act::ZoomIn, [this] { page_->zoom(1.25); });
     on(Act::ZoomOut, [this] { page_->zoom(0.8); });
+    on(Act::AddPapers, [this] { drawer_->add_papers(); });
     on(Act::FindPaper, [this] { drawer_->look_for(); });
     on(Act::Clear, [this] { clear(); });
 }
@@ -272,6 +273,8 @@ void BenchWindow::clear() {
         keys_->hide();
     else if (state_.cutting_mats())
         state_.show_cutting_mats(nullptr);
+    else if (drawer_->adds_papers())
+        drawer_->stop_adding();
     else if (worker_.proposing())
         worker_.stop_proposing();
     else if (state_.offers().shown())

@@ -1,5 +1,6 @@
 #include "app/bench/drawer.h"
 
+#include "app/bench/add_paper_line.h"
 #include "app/bench/drawer_filter.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
@@ -219,11 +220,18 @@ Drawer::Drawer(Document& document, BenchState& state, QWidget* parent)
     column->setSpacing(4);
     auto* head = new QHBoxLayout;
     title_ = new QLabel(this);
-    open_ = new QPushButton("Open a stash", this);
-    open_->setProperty("quiet", true);
-    open_->setAccessibleName("Open a stash of papers");
-    open_->setToolTip("Open a stash of papers (Ctrl+Shift+O)");
-    connect(open_, &QPushButton::clicked, this, &Drawer::open_stash);
+    const auto quiet = [&](const QString& text, const QString& says, auto signal) {
+        auto* b = new QPushButton(text, this);
+        b->setProperty("quiet", true);
+        b->setAccessibleName(says.section(" (", 0, 0));
+        b->setToolTip(says);
+        connect(b, &QPushButton::clicked, this, signal);
+        return b;
+    };
+    auto* open = quiet("Open a stash", "Open a stash of papers (Ctrl+Shift+O)", &Drawer::open_stash);
+    auto* add =
+        quiet("Add papers", "Add papers by name, colour and size (Ctrl+Shift+N)", &Drawer::add_papers);
+    add->setObjectName("add-papers");
     title_->setToolTip("Drag a paper to an opening, or pick it and press Return");
     head->addWidget(title_, 1);
     filter_ = new DrawerFilter(this);
@@ -232,8 +240,19 @@ Drawer::Drawer(Document& document, BenchState& state, QWidget* parent)
         refresh();
     });
     head->addWidget(filter_);
-    head->addWidget(open_);
+    head->addWidget(add);
+    head->addWidget(open);
     column->addLayout(head);
+    adding_ = new AddPaperLine(this);
+    connect(adding_, &AddPaperLine::add, this, [this](const NewPaper& typed) {
+        document_.change("Add a paper", [&](Project& p) {
+            const Stash none;
+            const Stash& now = p.stash ? *p.stash : none;
+            p.stash = std::make_shared<const Stash>(with_paper(now, paper_of(typed, now)));
+        });
+    });
+    connect(adding_, &AddPaperLine::starter, this, &Drawer::add_starter);
+    column->addWidget(adding_);
     scroll_ = new QScrollArea(this);
     scroll_->setWidgetResizable(true);
     scroll_->setFrameShape(QFrame::NoFrame);
@@ -252,6 +271,42 @@ Swatch* Drawer::swatch(int paper) const {
     const auto at = std::find_if(swatches_.begin(), swatches_.end(),
                                  [&](const Swatch* s) { return s->paper_number() == paper; });
     return at == swatches_.end() ? nullptr : *at;
+}
+
+void Drawer::add_papers() {
+    adding_->start();
+}
+
+bool Drawer::adds_papers() const {
+    return adding_->isVisible();
+}
+
+void Drawer::stop_adding() {
+    adding_->hide();
+}
+
+void Drawer::add_starter() {
+    document_.change("Add plain cardstock", [](Project& p) {
+        p.stash = std::make_shared<const Stash>(with_starter_papers(p.stash ? *p.stash : Stash{}));
+    });
+}
+
+/// What to do where there is nothing yet.
+void Drawer::offer_first_steps(QHBoxLayout* row) {
+    const auto step = [&](const QString& text, const char* name, const QString& says, auto slot) {
+        auto* b = new QPushButton(text, row_);
+        b->setObjectName(name);
+        b->setToolTip(says);
+        connect(b, &QPushButton::clicked, this, slot);
+        row->addWidget(b);
+    };
+    row->addStretch(1);
+    step("Start with 24 plain colours", "first-starter",
+         "Plain cardstock, two sheets of 12 x 12 in of each colour; change the counts later",
+         &Drawer::add_starter);
+    step("Type in what you have", "first-add", "Name, colour and size of each paper (Ctrl+Shift+N)",
+         &Drawer::add_papers);
+    step("Open a stash", "first-open", "A stash of papers from a file (Ctrl+Shift+O)", &Drawer::open_stash);
 }
 
 void Drawer::look_for() {
@@ -289,6 +344,7 @@ void Drawer::rebuild(const std::vector<int>& papers) {
         none->setProperty("quiet", true);
         row->addWidget(none);
     }
+    if (!shown_ || shown_->papers.empty()) offer_first_steps(row);
     row->addStretch(1);
     scroll_->setWidget(row_);
 }
@@ -302,7 +358,7 @@ void Drawer::refresh() {
     const Plan* plan = state_.plan();
     filter_->setVisible(stash && stash->papers.size() > 1);
     if (!stash || stash->papers.empty()) {
-        title_->setText("<b>Drawer</b>&nbsp;&nbsp; no papers yet: open a stash, or drop one here");
+        title_->setText("<b>Drawer</b>&nbsp;&nbsp; no papers yet: add yours, or open a stash");
     } else if (plan) {
         title_->setText(
             QString("<b>Drawer</b>&nbsp;&nbsp; %1%2, %3")

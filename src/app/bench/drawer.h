@@ -14,6 +14,7 @@ class QPushButton;
 
 namespace zesty {
 
+class AddPaperLine;
 class DrawerFilter;
 
 class Swatch : public QWidget {
@@ -52,6 +53,10 @@ public:
     Drawer(Document& document, BenchState& state, QWidget* parent = nullptr);
     Swatch* swatch(int paper) const; ///< null while it is not on show
     void look_for();
+    void add_papers(); ///< opens the line for them
+    bool adds_papers() const;
+    void stop_adding();
+    void add_starter();
 
 signals:
     void give_picked();
@@ -63,12 +68,13 @@ private:
     Document& document_;
     BenchState& state_;
     QLabel* title_;
-    QPushButton* open_;
     QScrollArea* scroll_;
     QWidget* row_ = nullptr;
     void rebuild(const std::vector<int>& papers);
+    void offer_first_steps(QHBoxLayout* row);
     std::vector<int> papers_to_show() const;
 
+    AddPaperLine* adding_;
     DrawerFilter* filter_;
     std::vector<Swatch*> swatches_; ///< as they stand in the row
     std::shared_ptr<const Stash> shown_;

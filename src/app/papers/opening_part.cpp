@@ -238,7 +238,7 @@ void OpeningPart::refresh() {
         show_others(nullptr);
         selection_->setText("Nothing selected");
         has_->setText(plan && plan->papers.uses.empty()
-                          ? "Open a stash in the drawer: without paper there is nothing to choose."
+                          ? "Add papers in the drawer: without paper there is nothing to choose."
                           : "Select openings to give them a paper, or drag one from the drawer.");
         return;
     }

@@ -247,7 +247,7 @@ void ProposePart::refresh() {
     if (!plan || !plan->sections.cut)
         hint_->setText("Open a drawing and a stash first.");
     else if (plan->papers.uses.empty())
-        hint_->setText("Open a stash in the drawer: without paper there is nothing to choose.");
+        hint_->setText("Add papers in the drawer: without paper there is nothing to choose.");
     else if (style.drift > 0 && style.map == ToneMap::Background &&
              document_.project().set_out.page.base_paper.empty())
         hint_->setText("Tones follow the picture of the base paper: choose one under Aims.");

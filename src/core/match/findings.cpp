@@ -141,7 +141,7 @@ void about_choices(const PapersNow& now, std::vector<Finding>& out) {
     if (now.stash.papers.empty())
         out.push_back({.code = Code::NoStash,
                        .title = "No paper at hand",
-                       .message = "Open a stash in the drawer to choose papers from."});
+                       .message = "Add papers in the drawer, or open a stash there, to choose from."});
     else if (!bare.empty())
         out.push_back({.code = Code::NoPaper,
                        .title = count_of(bare.size(), "section has", "sections have") + " no paper yet",

@@ -13,21 +13,25 @@ struct UsualSheet {
 /// Largest first.
 const std::vector<UsualSheet>& usual_sheets();
 
-struct NewPaper {
-    std::string name; ///< not empty
-    Rgb colour;
-    Pattern pattern = Pattern::Solid;
-    double width = 0; ///< of its sheets, mm
+struct NewSheets {
+    double width = 0; ///< mm
     double height = 0;
     int count = 1;
 };
 
-/// With an id made of the name that no paper of the stash has. Stripes and ombres may lie upside down; what has no
-/// pattern may lie any way.
+struct NewPaper {
+    std::string name; ///< not empty
+    Rgb colour;
+    Pattern pattern = Pattern::Solid;
+    std::vector<NewSheets> sheets;
+};
+
+/// With an id made of the name that no paper of the stash has. Stripes and ombres may lie upside down; what
+/// has no pattern may lie any way.
 Paper paper_of(const NewPaper& typed, const Stash& among);
 
-/// Plain cardstock in 24 colours, two sheets of 12 x 12 in of each, so that a first page has something to choose
-/// from. Papers of theirs that the stash has already are left as they are.
+/// Plain cardstock in 24 colours, two sheets of 12 x 12 in of each, so that a first page has something to
+/// choose from. Papers of theirs that the stash has already are left as they are.
 Stash with_starter_papers(const Stash& stash);
 
 } // namespace zesty

@@ -1,0 +1,145 @@
+#include "app/bench/add_paper_line.h"
+
+#include "app/bench/theme.h"
+#include "core/stash/colour_words.h"
+
+#include <QColorDialog>
+#include <QHBoxLayout>
+#include <QLineEdit>
+#include <QSpinBox>
+
+namespace zesty {
+
+AddPaperLine::AddPaperLine(QWidget* parent) : QWidget(parent) {
+    setObjectName("add-paper");
+    setAccessibleName("Add papers");
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(4);
+    column->addWidget(what());
+    column->addWidget(sizes());
+    hide();
+}
+
+QWidget* AddPaperLine::what() {
+    auto* line = new QWidget(this);
+    auto* row = new QHBoxLayout(line);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(6);
+    name_ = new QLineEdit(line);
+    name_->setObjectName("new-paper-name");
+    name_->setAccessibleName("Name of the new paper");
+    name_->setPlaceholderText("name, such as Ripe Barley");
+    name_->setMaxLength(60);
+    row->addWidget(name_, 3);
+    colour_ = new QLineEdit(line);
+    colour_->setObjectName("new-paper-colour");
+    colour_->setAccessibleName("Colour of the new paper, in words or as #rrggbb");
+    colour_->setPlaceholderText("colour, such as muted teal");
+    row->addWidget(colour_, 2);
+    swatch_ = new QPushButton(line);
+    swatch_->setAccessibleName("Pick the colour");
+    swatch_->setToolTip("Pick the colour");
+    swatch_->setFixedSize(30, 26);
+    row->addWidget(swatch_);
+    kind_ = new ChoiceBox<Pattern>("Kind of pattern of the new paper", every<Pattern>(), line);
+    row->addWidget(kind_);
+    auto* add = new QPushButton("Add paper", line);
+    add->setObjectName("new-paper-add");
+    add->setProperty("primary", true);
+    add->setToolTip("Adds it; kind and sizes stay for another like this (Return)");
+    row->addWidget(add);
+    auto* all = new QPushButton("24 plain colours", line);
+    all->setObjectName("starter");
+    all->setToolTip("Adds plain cardstock in 24 colours, two sheets of 12 x 12 in of each");
+    row->addWidget(all);
+    auto* done = new QPushButton("Done", line);
+    done->setToolTip("Closes this line (Esc)");
+    row->addWidget(done);
+    connect(colour_, &QLineEdit::textChanged, this, &AddPaperLine::show_colour);
+    connect(swatch_, &QPushButton::clicked, this, &AddPaperLine::pick_colour);
+    connect(name_, &QLineEdit::returnPressed, this, &AddPaperLine::take);
+    connect(colour_, &QLineEdit::returnPressed, this, &AddPaperLine::take);
+    connect(add, &QPushButton::clicked, this, &AddPaperLine::take);
+    connect(all, &QPushButton::clicked, this, &AddPaperLine::starter);
+    connect(done, &QPushButton::clicked, this, &QWidget::hide);
+    show_colour();
+    return line;
+}
+
+QWidget* AddPaperLine::sizes() {
+    auto* line = new QWidget(this);
+    auto* row = new QHBoxLayout(line);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(6);
+    for (const UsualSheet& s : usual_sheets()) {
+        auto* size = new QLabel(s.name, line);
+        size->setProperty("quiet", true);
+        auto* count = new QSpinBox(line);
+        count->setRange(0, 999);
+        count->setAccessibleName(QString("How many of %1 in").arg(s.name));
+        count->setToolTip(count->accessibleName());
+        count->setFixedWidth(48);
+        if (!counts_.empty()) row->addSpacing(8);
+        row->addWidget(size);
+        row->addWidget(count);
+        counts_.push_back(count);
+    }
+    counts_.front()->setValue(1);
+    says_ = new QLabel(line);
+    says_->setObjectName("new-paper-says");
+    says_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
+    row->addWidget(says_, 1);
+    return line;
+}
+
+void AddPaperLine::start() {
+    show();
+    name_->setFocus();
+}
+
+void AddPaperLine::say(const QString& text, bool wrong) {
+    says_->setText(text);
+    says_->setStyleSheet(wrong ? "color: #B02A4B;" : "color: #6B6670;");
+}
+
+void AddPaperLine::show_colour() {
+    const auto colour = colour_called(colour_->text().toStdString());
+    swatch_->setStyleSheet(QString("background: %1; border: 1px solid #D9D0C0; border-radius: 6px;")
+                               .arg(colour ? words(format_colour(*colour)) : QString("#FBF8F1")));
+}
+
+void AddPaperLine::pick_colour() {
+    const auto now = colour_called(colour_->text().toStdString()).value_or(Rgb{0xF6, 0xEC, 0xD2});
+    const QColor c = QColorDialog::getColor(QColor(now.r, now.g, now.b), this, "Colour of the paper");
+    if (c.isValid()) colour_->setText(c.name());
+}
+
+void AddPaperLine::take() {
+    NewPaper paper;
+    const auto colour = colour_called(colour_->text().toStdString());
+    if (!colour) {
+        say("Which colour?", true);
+        colour_->setFocus();
+        return;
+    }
+    paper.colour = *colour;
+    paper.name = name_->text().trimmed().toStdString();
+    if (paper.name.empty()) paper.name = colour_words(*colour);
+    paper.pattern = kind_->value();
+    for (std::size_t i = 0; i < counts_.size(); ++i)
+        if (const int count = counts_[i]->value(); count > 0)
+            paper.sheets.push_back({usual_sheets()[i].width, usual_sheets()[i].height, count});
+    if (paper.sheets.empty()) {
+        say("How many sheets?", true);
+        counts_.front()->setFocus();
+        return;
+    }
+    emit add(paper);
+    say("Added. Another like it?", false);
+    name_->clear();
+    colour_->clear();
+    name_->setFocus();
+}
+
+} // namespace zesty

@@ -69,8 +69,9 @@ def judged_lines(referee, plan, stash):
         source = f.read().replace(LEAST_FOR_ALL, "bad")
     run = subprocess.run([sys.executable, "-c", source, plan, stash], capture_output=True, text=True)
     if run.returncode not in (0, 1) or "Traceback" in run.stderr or not run.stdout:
-        sys.exit(f"the referee failed on {plan}: {run.stderr.strip()[-300:]}")
-    return [line.strip() for line in run.stdout.splitlines()[:-1]], int(re.search(r"(\d+) patches placed", run.stdout)[1])
+        return [f"the referee failed: {run.stderr.strip()[-200:]}"], 0
+    lines = [line.strip() for line in run.stdout.splitlines()[:-1]]
+    return lines, int(re.search(r"(\d+) patches placed", run.stdout)[1])
 
 
 def main(folder, referee):

@@ -1,6 +1,6 @@
 #pragma once
-// Papers entered in a line: name, colour in words or picked, kind, and how many of each size. Return adds one, and
-// the line is ready for another like it: kind and sizes stay.
+// Papers entered in a line: name, colour in words or picked, kind, and how many of each size. Return adds
+// one, and the line is ready for another like it: kind and sizes stay.
 
 #include "app/bench/choices.h"
 #include "core/stash/new_paper.h"

@@ -23,6 +23,7 @@ namespace zesty {
 
 namespace {
 constexpr QSize swatch_size(108, 106);
+constexpr int roomy_width = 880;
 constexpr QRectF picture_of_swatch(6, 6, 96, 52);
 
 /// Prints are shown at their true size.
@@ -228,7 +229,7 @@ Drawer::Drawer(Document& document, BenchState& state, QWidget* parent)
         connect(b, &QPushButton::clicked, this, signal);
         return b;
     };
-    auto* open = quiet("Open a stash", "Open a stash of papers (Ctrl+Shift+O)", &Drawer::open_stash);
+    open_ = quiet("Open a stash", "Open a stash of papers (Ctrl+Shift+O)", &Drawer::open_stash);
     auto* add =
         quiet("Add papers", "Add papers by name, colour and size (Ctrl+Shift+N)", &Drawer::add_papers);
     add->setObjectName("add-papers");
@@ -241,7 +242,7 @@ Drawer::Drawer(Document& document, BenchState& state, QWidget* parent)
     });
     head->addWidget(filter_);
     head->addWidget(add);
-    head->addWidget(open);
+    head->addWidget(open_);
     column->addLayout(head);
     adding_ = new AddPaperLine(this);
     connect(adding_, &AddPaperLine::add, this, [this](const NewPaper& typed) {
@@ -271,6 +272,17 @@ Swatch* Drawer::swatch(int paper) const {
     const auto at = std::find_if(swatches_.begin(), swatches_.end(),
                                  [&](const Swatch* s) { return s->paper_number() == paper; });
     return at == swatches_.end() ? nullptr : *at;
+}
+
+void Drawer::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    make_room_in_head();
+}
+
+/// Looking for papers comes before opening others, for which there are a key and dropping the file.
+void Drawer::make_room_in_head() {
+    const auto& stash = document_.project().stash;
+    open_->setVisible(width() >= roomy_width || !stash || stash->papers.empty());
 }
 
 void Drawer::add_papers() {
@@ -357,6 +369,7 @@ void Drawer::refresh() {
     if (stash != shown_ || swatches_.empty() || (papers != order_ && !busy)) rebuild(papers);
     const Plan* plan = state_.plan();
     filter_->setVisible(stash && stash->papers.size() > 1);
+    make_room_in_head();
     if (!stash || stash->papers.empty()) {
         title_->setText("<b>Drawer</b>&nbsp;&nbsp; no papers yet: add yours, or open a stash");
     } else if (plan) {

@@ -62,12 +62,17 @@ signals:
     void give_picked();
     void open_stash();
 
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+
 private:
     void refresh();
+    void make_room_in_head();
 
     Document& document_;
     BenchState& state_;
     QLabel* title_;
+    QPushButton* open_;
     QScrollArea* scroll_;
     QWidget* row_ = nullptr;
     void rebuild(const std::vector<int>& papers);

@@ -27,7 +27,7 @@ class Plan:
         with open(path, encoding="utf-8") as f:
             plan = json.load(f)
         self.spot = {o["id"]: o["spot"] for o in plan["openings"]}
-        self.in_pieces = {o["id"] for o in plan["openings"] if "more" in o}
+        self.in_pieces = {tuple(o["spot"][:2]) for o in plan["openings"] if "more" in o}
         self.patch = {p["id"]: p for p in plan["patches"]}
         self.section = {s["id"]: s for s in plan["sections"]}
         self.from_stock = Counter(s["paper"] for s in plan["sheets"] if s["source"] not in FROM_THE_PAGE)
@@ -48,7 +48,7 @@ class Plan:
         if m := re.match(r"(\w+) (leaves|peeks)", line):
             if self.spot[self.patch[m[1]]["opening"]][0] < 0:
                 return "a part of the base ends at its edge"
-            if m[2] == "peeks" and self.patch[m[1]]["opening"] in self.in_pieces:
+            if m[2] == "peeks" and tuple(self.spot[self.patch[m[1]]["opening"]][:2]) in self.in_pieces:
                 return "the page's edge cuts the opening in pieces"
             if m[2] == "leaves" and self.section_of(m[1])["method"] in ("inlay", "punches"):
                 return "an inlay or a circle lies inside its opening"

@@ -20,10 +20,9 @@ namespace zesty {
 
 using testing::Bench;
 
-TEST(Journey, FromADrawingToASavedPageAndBack) {
-    Bench bench;
-    QUndoStack& history = bench.document().history();
-    // Open a drawing and the papers.
+namespace {
+
+void open_drawing_and_papers(Bench& bench) {
     bench.open_answer = demo::drawing();
     bench.key(Qt::Key_O, Qt::ControlModifier);
     bench.settle();
@@ -32,9 +31,11 @@ TEST(Journey, FromADrawingToASavedPageAndBack) {
     bench.key(Qt::Key_O, Qt::ControlModifier | Qt::ShiftModifier);
     bench.settle();
     EXPECT_EQ(bench.plan().papers.uses.size(), 8u);
-    const std::vector<Project> start{bench.document().project()};
+}
 
-    // Size it: by the field, and by pulling the slider, which is one step however often it moves.
+/// By the field, and by pulling the slider, which is one step however often it moves.
+void size_the_cut(Bench& bench) {
+    QUndoStack& history = bench.document().history();
     auto* length = bench.window().findChild<QLineEdit*>("length");
     length->setFocus();
     length->selectAll();
@@ -56,8 +57,9 @@ TEST(Journey, FromADrawingToASavedPageAndBack) {
     EXPECT_NEAR(
         std::max(bench.plan().set_out.whole.cut_box.width(), bench.plan().set_out.whole.cut_box.height()),
         205, 1.5);
+}
 
-    // Group two openings.
+void group_two_openings(Bench& bench) {
     bench.key(Qt::Key_2, Qt::ControlModifier);
     bench.click(21);
     bench.click(22, Qt::ShiftModifier);
@@ -65,8 +67,10 @@ TEST(Journey, FromADrawingToASavedPageAndBack) {
     bench.key(Qt::Key_G);
     bench.settle();
     EXPECT_EQ(bench.plan().sections.all.size(), 30u);
+}
 
-    // Assign by dragging from the drawer, and by keyboard.
+/// By dragging from the drawer, and by keyboard.
+void give_papers(Bench& bench) {
     bench.key(Qt::Key_3, Qt::ControlModifier);
     bench.state().select({});
     bench.drop_paper("barley", 3);
@@ -81,8 +85,10 @@ TEST(Journey, FromADrawingToASavedPageAndBack) {
     EXPECT_EQ(bench.document().project().match.choice(21).paper, "brick-dust");
     EXPECT_NE(drawer->swatch(5)->status().indexOf("1 here"), -1);
     EXPECT_GT(bench.plan().papers.uses[5].used_area, 0);
+}
 
-    // Propose and stop: nothing changes.
+/// Stopped, nothing changes; then taken.
+void propose_and_take(Bench& bench) {
     const Project untouched = bench.document().project();
     bench.key(Qt::Key_P);
     EXPECT_TRUE(bench.window().worker().proposing());
@@ -91,7 +97,6 @@ TEST(Journey, FromADrawingToASavedPageAndBack) {
     EXPECT_FALSE(bench.state().offers().shown());
     EXPECT_TRUE(bench.document().project() == untouched);
 
-    // Propose and take.
     bench.key(Qt::Key_P);
     bench.settle();
     ASSERT_TRUE(bench.state().offers().shown());
@@ -100,8 +105,10 @@ TEST(Journey, FromADrawingToASavedPageAndBack) {
     bench.settle();
     EXPECT_EQ(bench.document().project().match.choice(3).paper, "barley") << "given by hand stays";
     EXPECT_TRUE(bench.plan().sheets.short_patches.empty());
+}
 
-    // Undo everything, redo everything.
+void undo_and_redo_everything(Bench& bench) {
+    QUndoStack& history = bench.document().history();
     const Project done = bench.document().project();
     const int steps = history.count();
     ASSERT_GT(steps, 6);
@@ -111,8 +118,10 @@ TEST(Journey, FromADrawingToASavedPageAndBack) {
     while (history.canRedo()) bench.key(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
     bench.settle();
     EXPECT_TRUE(bench.document().project() == done);
+}
 
-    // Save, reopen: the same project.
+void save_and_open_again(Bench& bench) {
+    const Project done = bench.document().project();
     bench.save_answer = bench.folder("kite.zesty");
     bench.key(Qt::Key_S, Qt::ControlModifier);
     bench.settle();
@@ -121,6 +130,21 @@ TEST(Journey, FromADrawingToASavedPageAndBack) {
     bench.open(bench.folder("kite.zesty"));
     EXPECT_TRUE(bench.document().project() == done);
     EXPECT_EQ(bench.document().path(), bench.folder("kite.zesty"));
+}
+
+} // namespace
+
+TEST(Journey, FromADrawingToASavedPageAndBack) {
+    Bench bench;
+    open_drawing_and_papers(bench);
+    if (HasFatalFailure()) return;
+    size_the_cut(bench);
+    group_two_openings(bench);
+    give_papers(bench);
+    propose_and_take(bench);
+    if (HasFatalFailure()) return;
+    undo_and_redo_everything(bench);
+    save_and_open_again(bench);
 }
 
 // How long the window's thread is ever blocked is measured in bench/window_gaps.cpp; here it is enough that

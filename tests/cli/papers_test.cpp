@@ -149,6 +149,13 @@ TEST(Cli, PapersAreGivenRuledProposedAndAskedAbout) {
         if (s["id"] == "s3") {
             EXPECT_EQ(s["paper"], third["paper"]);
         }
+}
+
+TEST(Cli, APinnedPatchStaysWhateverElseIsLaidAnew) {
+    QTemporaryDir dir;
+    const QString out = dir.filePath("p.zesty");
+    ASSERT_TRUE(done(zesty({"papers", demo::project(), "--take-proposal", "1", "--out", out})));
+    const json planned = json::parse(zesty({"plan", out, "--json"}).out);
     const Ran pinned = zesty({"papers", out, "--pin", "18", "--own", "7", "--base-paper", "hillside"});
     EXPECT_TRUE(done(pinned));
     const auto place_of_18 = [](const json& whole) {
@@ -162,6 +169,12 @@ TEST(Cli, PapersAreGivenRuledProposedAndAskedAbout) {
                   place_of_18(planned))
             << "it stays where it was pinned, whatever else is laid anew";
     EXPECT_TRUE(done(zesty({"papers", out, "--unpin", "all", "--base-paper", "none"})));
+}
+
+TEST(Cli, WhatIsWrongWithPapersIsSaidInOneLine) {
+    QTemporaryDir dir;
+    const QString out = dir.filePath("p.zesty");
+    ASSERT_TRUE(QFile::copy(demo::project(), out));
     expect_one_line(zesty({"papers", out, "--give", "4:plum"}), "--give");
     expect_one_line(zesty({"papers", out, "--give", "4:hillside:B"}), "no side B");
     expect_one_line(zesty({"papers", out, "--role", "barley:king"}), "--role");

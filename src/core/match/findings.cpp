@@ -150,7 +150,28 @@ void about_choices(const PapersNow& now, std::vector<Finding>& out) {
                        .openings = bare});
 }
 
+/// The paper that all sections have that are backed, three at least; -1 where they differ.
+int one_paper_for_all(const PapersNow& now) {
+    int one = -1;
+    std::size_t sections = 0;
+    for (std::size_t s = 0; s < now.sections.all.size(); ++s) {
+        const int paper = now.papers.of_section[s];
+        if (paper < 0 || !takes_paper(now.sections.all[s].treatment)) continue;
+        if (one >= 0 && paper != one) return -1;
+        one = paper;
+        ++sections;
+    }
+    return sections >= 3 ? one : -1;
+}
+
 void about_alike(const PapersNow& now, std::vector<Finding>& out) {
+    if (const int one = one_paper_for_all(now); one >= 0 && now.papers.alike.size() > 1) {
+        // One paper behind everything is a style, and one line is enough to say so.
+        out.push_back({.code = Code::OnePaper,
+                       .title = now.stash.papers[one].name + " is behind everything",
+                       .message = "If that is how it should be, there is nothing to do."});
+        return;
+    }
     for (const int i : now.papers.alike) {
         const Neighbours& n = now.sections.neighbours[i];
         const Section& a = now.sections.all[n.a];

@@ -241,4 +241,25 @@ TEST(Zones, AreFilledWithPapersOfTheirColour) {
     EXPECT_GE(right, static_cast<int>(plan->sections.all.size()) - 1);
 }
 
+TEST(PaperFindings, OnePaperBehindEverythingIsOneLineAndNoMistake) {
+    std::mt19937 random(3);
+    Project p = testing::project_of(testing::random_lattice(random, 5, 4, 3));
+    Stash stash;
+    stash.papers = {testing::stock_paper("barley", {230, 200, 120}, 304.8, 9),
+                    testing::stock_paper("hedge", {70, 120, 70}, 304.8, 9)};
+    p.stash = std::make_shared<const Stash>(stash);
+    for (int o = 0; o < 20; ++o) p.match.choices[Spot(o)].paper = "barley";
+    const auto same = Planner().plan(p);
+    ASSERT_TRUE(same);
+    EXPECT_GT(same->papers.alike.size(), 20u);
+    EXPECT_TRUE(finding_in(*same, Code::OnePaper));
+    EXPECT_FALSE(finding_in(*same, Code::Alike));
+    EXPECT_FALSE(same->has_problems());
+    p.match.choices[Spot(7)].paper = "hedge";
+    const auto mixed = Planner().plan(p);
+    ASSERT_TRUE(mixed);
+    EXPECT_FALSE(finding_in(*mixed, Code::OnePaper));
+    EXPECT_TRUE(finding_in(*mixed, Code::Alike));
+}
+
 } // namespace zesty

@@ -22,7 +22,7 @@ public:
         if (!plan) return tl::make_unexpected(plan.error());
         plan_ = std::move(*plan);
         for (auto step : {&PapersEdit::sections, &PapersEdit::followers, &PapersEdit::whole_papers,
-                          &PapersEdit::prints, &PapersEdit::colours, &PapersEdit::pins})
+                          &PapersEdit::patterns, &PapersEdit::colours, &PapersEdit::pins})
             if (auto r = (this->*step)(); !r) return r;
         return {};
     }
@@ -176,7 +176,7 @@ private:
         return {};
     }
 
-    Result<void> prints() {
+    Result<void> patterns() {
         if (!a_.slants.empty()) {
             const auto parts = split(a_.slants, ':');
             const bool free = parts[0] == "free";

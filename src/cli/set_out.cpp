@@ -142,7 +142,7 @@ CLI::App* add_set_out(CLI::App& app, SetOutArgs& a) {
     add_photo_options(*c, a);
     c->add_option("--size-for", a.size_for, "bar=2mm, bar=foam, length=60mm:2.5in or photo=7:4x6[:overlap]")
         ->group("Size");
-    c->add_option("--fit-photo", a.fit_photo, "The largest print in an opening: 7:4x6[:tuck]")->group("Size");
+    c->add_option("--fit-photo", a.fit_photo, "The largest photo in an opening: 7:4x6[:tuck]")->group("Size");
     c->add_option("--cutting-mat", a.mat, "The cutting mat; says how many of the cut fit on it")
         ->group("Size");
     c->add_option("--cutting-mat-picture", a.cutting_mat_picture,

@@ -93,17 +93,17 @@ Result<json> fitted_photo(const SetOutArgs& a, const Project& p, const Plan& pla
     const double tuck = print->tuck.value_or(0);
     const auto fit = largest_tucked(print->outline, size.x, size.y, tuck);
     const auto cover = smallest_covering(print->outline, size.x, size.y, tuck);
-    if (!fit || !cover) return fail(ErrorKind::NothingToDo, "--fit-photo: no print of that shape fits");
+    if (!fit || !cover) return fail(ErrorKind::NothingToDo, "--fit-photo: no photo of that shape fits");
     const auto one = [&](const PhotoFit& f) {
         return json{{"width_mm", f.factor * size.x},
                     {"height_mm", f.factor * size.y},
                     {"centre", {f.centre.x, f.centre.y}},
                     {"turn_deg", f.turn_deg}};
     };
-    out << "largest print inside opening " << print->opening + 1 << ": "
+    out << "largest photo inside opening " << print->opening + 1 << ": "
         << format_size(fit->factor * size.x, fit->factor * size.y, p.units) << ", turned "
         << std::lround(fit->turn_deg) << " degrees\n"
-        << "smallest print that covers it: "
+        << "smallest photo that covers it: "
         << format_size(cover->factor * size.x, cover->factor * size.y, p.units) << ", turned "
         << std::lround(cover->turn_deg) << " degrees\n";
     return json{{"largest_inside", one(*fit)}, {"smallest_covering", one(*cover)}};

@@ -329,7 +329,7 @@ private:
         const auto fit = cut_growth_for_covering(print->outline, print->size.x, print->size.y,
                                                  print->tuck.value_or(mm_per_inch / 8));
         if (!fit)
-            return fail(ErrorKind::NothingToDo, "--size-for photo: the print is smaller than its overlap");
+            return fail(ErrorKind::NothingToDo, "--size-for photo: the photo is smaller than its overlap");
         return fit->factor;
     }
 

@@ -210,7 +210,7 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     c->add_option("--back-picture", a.back_picture, "Of side B, alone and edge to edge")->group("A paper");
     c->add_option("--back-pattern", a.back_pattern, "Of side B")->group("A paper");
     c->add_option("--back-direction", a.back_direction, "Of side B")->group("A paper");
-    c->add_option("--repeat", a.repeat, "After which the print begins anew")->group("A paper");
+    c->add_option("--repeat", a.repeat, "After which the pattern begins anew")->group("A paper");
     c->add_option("--strip", a.strip, "Width of the branding strip along the lower edge")->group("A paper");
     c->add_option("--kept-in", a.kept_in, "Where it is")->group("A paper");
     c->add_option("--notes", a.notes, "Anything else")->group("A paper");

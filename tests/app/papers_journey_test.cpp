@@ -190,7 +190,7 @@ TEST(PageView, ThePrintIsDraggedToWhereItIsWanted) {
     bench.key(Qt::Key_3, Qt::ControlModifier);
     bench.click(18);
     bench.settle();
-    click(named(bench.window(), "move-print"));
+    click(named(bench.window(), "move-pattern"));
     EXPECT_EQ(bench.state().tools().tool(), PageTools::Tool::MovePattern);
     const int patch = bench.plan().patch_of(18);
     const Point was = bench.plan().sheets.placed[patch].to_sheet()(bench.plan().middle_of(18));

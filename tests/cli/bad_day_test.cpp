@@ -166,8 +166,8 @@ TEST_F(BadDay, ACommandThatFailsLeavesNoDatabaseBehind) {
     write(at("bad.csv"), "name,colour\nbarley,#e0c080\n");
     expect_one_line(zesty({"stash", at("new.stash"), "--import", at("bad.csv")}), "bad.csv");
     expect_one_line(
-        zesty({"stash", at("new.stash"), "--add", "barley", "--colour", "mauve", "--sheet", "6x6in"}),
-        "barley");
+        zesty({"stash", at("new.stash"), "--add", "barley", "--colour", "kite", "--sheet", "6x6in"}),
+        "--colour");
     expect_one_line(zesty({"stash", at("new.stash"), "--add", "barley", "--sheet", "6x6in"}), "barley");
     expect_one_line(zesty({"stash", at("new.stash"), "--remove", "barley"}), "no such file");
     EXPECT_FALSE(QFile::exists(at("new.stash")));

@@ -127,7 +127,7 @@ void OpeningPart::build_pattern() {
     move_ = new QPushButton("Move", this);
     move_->setCheckable(true);
     move_->setProperty("segment", true);
-    move_->setObjectName("move-print");
+    move_->setObjectName("move-pattern");
     move_->setToolTip(
         "Drag the pattern in an opening, or push it with the arrow keys: the patch is cut where it "
         "looks like that");

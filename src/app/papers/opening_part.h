@@ -1,6 +1,6 @@
 #pragma once
 // The selected openings: which paper they have and why, what else they could have, what rules there are for
-// them, and what is wanted of the print.
+// them, and what is wanted of the pattern.
 
 #include "app/bench/panel_part.h"
 #include "app/bench/worker.h"

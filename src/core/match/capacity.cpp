@@ -71,9 +71,9 @@ void mix(std::uint64_t& h, const PaperFace& face) {
 }
 
 /// The turns on the sheet that a side allows; none for any.
-std::vector<double> turns_of(const PaperFace& face, Side side, const PatchPattern& print) {
-    if (print.slant_deg && (!print.stripes_only || face.pattern == Pattern::Stripe)) {
-        const double turn = turn_for_slant(face, side, *print.slant_deg);
+std::vector<double> turns_of(const PaperFace& face, Side side, const PatchPattern& pattern) {
+    if (pattern.slant_deg && (!pattern.stripes_only || face.pattern == Pattern::Stripe)) {
+        const double turn = turn_for_slant(face, side, *pattern.slant_deg);
         if (face.direction == Direction::Fixed) return {turn};
         return {turn, turn + 180};
     }
@@ -113,21 +113,21 @@ NestBand band_for(const Paper& paper, const PaperFace& face, Side side, double t
 } // namespace
 
 void Capacity::use(const Stash& stash, const std::vector<Sheet>& sheets, const std::vector<Patch>& patches,
-                   double gap, unsigned seed, std::vector<PatchPattern> prints,
+                   double gap, unsigned seed, std::vector<PatchPattern> patterns,
                    const std::vector<ReservedPiece>& wanted) {
-    assert(prints.empty() || prints.size() == patches.size());
+    assert(patterns.empty() || patterns.size() == patches.size());
     stash_ = &stash;
     sheets_ = &sheets;
     patches_ = &patches;
-    prints_ = std::move(prints);
-    prints_.resize(patches.size());
+    patterns_ = std::move(patterns);
+    patterns_.resize(patches.size());
     gap_ = gap;
     seed_ = seed;
     patch_hash_.clear();
     for (std::size_t p = 0; p < patches.size(); ++p) {
         std::uint64_t h = seed_hash;
         mix(h, patches[p].on_sheet());
-        if (prints_[p] != PatchPattern{}) mix(h, prints_[p]);
+        if (patterns_[p] != PatchPattern{}) mix(h, patterns_[p]);
         patch_hash_.push_back(h);
     }
     paper_hash_.clear();
@@ -176,9 +176,9 @@ std::vector<std::vector<int>> Capacity::pieces_of(const std::vector<LaidPatch>& 
     std::vector<std::vector<int>> out;
     std::map<std::pair<int, Side>, std::size_t> groups;
     for (std::size_t k = 0; k < patches.size(); ++k) {
-        const PatchPattern& print = prints_[patches[k].patch];
-        if (print.run_on >= 0 && !print.pin) {
-            const auto [at, fresh] = groups.try_emplace({print.run_on, patches[k].side}, out.size());
+        const PatchPattern& pattern = patterns_[patches[k].patch];
+        if (pattern.run_on >= 0 && !pattern.pin) {
+            const auto [at, fresh] = groups.try_emplace({pattern.run_on, patches[k].side}, out.size());
             if (!fresh) {
                 out[at->second].push_back(static_cast<int>(k));
                 continue;
@@ -189,7 +189,7 @@ std::vector<std::vector<int>> Capacity::pieces_of(const std::vector<LaidPatch>& 
     return out;
 }
 
-/// Everywhere on the sheets where the feature of the print comes to lie where it is wanted.
+/// Everywhere on the sheets where the feature of the pattern comes to lie where it is wanted.
 std::vector<NestPin> Capacity::motif_pins(int paper, const LaidPatch& patch, const PatchPattern::Motif& motif,
                                           const std::vector<double>& turns,
                                           const std::vector<int>& sheets) const {
@@ -225,23 +225,23 @@ std::vector<NestPin> Capacity::motif_pins(int paper, const LaidPatch& patch, con
 NestPiece Capacity::piece_for(int paper, const LaidPatch& patch, const std::vector<int>& sheets) const {
     const Paper& info = stash_->papers[paper];
     const PaperFace face = info.face(patch.side);
-    const PatchPattern& print = prints_[patch.patch];
-    const std::vector<double> turns = turns_of(face, patch.side, print);
+    const PatchPattern& pattern = patterns_[patch.patch];
+    const std::vector<double> turns = turns_of(face, patch.side, pattern);
     NestPiece out{
         transformed((*patches_)[patch.patch].on_sheet(), turned_over(patch.side)), turns.empty(), turns, {}};
-    if (print.pin) {
-        const auto at = std::find(sheets.begin(), sheets.end(), print.pin->sheet);
+    if (pattern.pin) {
+        const auto at = std::find(sheets.begin(), sheets.end(), pattern.pin->sheet);
         if (at != sheets.end()) {
             out.pins.emplace();
-            if (allows(face.direction, print.pin->rotation_deg))
+            if (allows(face.direction, pattern.pin->rotation_deg))
                 out.pins->push_back(
-                    {static_cast<int>(at - sheets.begin()), print.pin->rotation_deg, print.pin->shift});
+                    {static_cast<int>(at - sheets.begin()), pattern.pin->rotation_deg, pattern.pin->shift});
         }
-    } else if (print.motif) {
+    } else if (pattern.motif) {
         out.pins =
-            motif_pins(paper, patch, *print.motif, turns.empty() ? std::vector<double>{0} : turns, sheets);
-    } else if (print.tone && face.pattern == Pattern::Ombre) {
-        out.band = band_for(info, face, patch.side, *print.tone, bounds(out.outline).centre());
+            motif_pins(paper, patch, *pattern.motif, turns.empty() ? std::vector<double>{0} : turns, sheets);
+    } else if (pattern.tone && face.pattern == Pattern::Ombre) {
+        out.band = band_for(info, face, patch.side, *pattern.tone, bounds(out.outline).centre());
     }
     return out;
 }
@@ -307,11 +307,11 @@ bool Capacity::fits_alone(int patch, int paper, Side side) {
     if (side == Side::B) mix(h, std::uint64_t{1});
     const auto known = alone_.find(h);
     if (known != alone_.end()) return known->second;
-    const PatchPattern& print = prints_[patch];
-    const bool anywhere = !print.pin && !print.motif && !print.tone;
+    const PatchPattern& pattern = patterns_[patch];
+    const bool anywhere = !pattern.pin && !pattern.motif && !pattern.tone;
     const Box box = bounds((*patches_)[patch].on_sheet());
     // However it is turned it stays within a circle, and so within this square.
-    const double longer = print.slant_deg ? box.diagonal() : std::max(box.width(), box.height());
+    const double longer = pattern.slant_deg ? box.diagonal() : std::max(box.width(), box.height());
     bool fits = false;
     for (const Sheet& s : *sheets_) {
         // A sheet that could hold the patch's circumscribed square whichever way up needs no trying.

@@ -19,7 +19,7 @@ struct LaidPatch {
     auto operator<=>(const LaidPatch&) const = default;
 };
 
-/// What a patch asks of the print and of its place, in page coordinates.
+/// What a patch asks of the pattern and of its place, in page coordinates.
 struct PatchPattern {
     std::optional<double> slant_deg; ///< as in PatternWish
     bool stripes_only = false;       ///< the slant is for striped papers alone
@@ -55,10 +55,10 @@ struct PaperNest {
 /// One thread at a time.
 class Capacity {
 public:
-    /// All must outlive this object's use; `patches` in page coordinates, `prints` by patch or empty. Layings
-    /// that are for good keep room for what is wanted.
+    /// All must outlive this object's use; `patches` in page coordinates, `patterns` by patch or empty.
+    /// Layings that are for good keep room for what is wanted.
     void use(const Stash& stash, const std::vector<Sheet>& sheets, const std::vector<Patch>& patches,
-             double gap, unsigned seed, std::vector<PatchPattern> prints = {},
+             double gap, unsigned seed, std::vector<PatchPattern> patterns = {},
              const std::vector<ReservedPiece>& wanted = {});
 
     /// Lays the patches on the paper's sheets, scraps first.
@@ -84,7 +84,7 @@ private:
     const std::vector<Patch>* patches_ = nullptr;
     double gap_ = 0;
     unsigned seed_ = 1;
-    std::vector<PatchPattern> prints_;
+    std::vector<PatchPattern> patterns_;
     std::vector<std::vector<int>> wanted_of_;   ///< by paper: into what is wanted
     std::vector<std::vector<NestPiece>> later_; ///< by paper: the same as pieces
     std::vector<std::uint64_t> patch_hash_;

@@ -41,12 +41,12 @@ constexpr double one_way_below = 8;  ///< degrees: stripes that differ less run 
 constexpr double quite_across = 45;  ///< degrees
 constexpr double maybe_across = 0.5; ///< as a share, where stripes may be turned as they fit
 
-/// Radius of the largest circle an opening should offer for a print to be seen, mm: half of what it repeats
+/// Radius of the largest circle an opening should offer for a pattern to be seen, mm: half of what it repeats
 /// after, where that is known.
 double room_for(const PaperFace& face) {
-    const bool print =
+    const bool pattern =
         face.pattern == Pattern::Large || face.pattern == Pattern::Small || face.pattern == Pattern::Stripe;
-    if (print && face.repeat > 0) return std::clamp(face.repeat / 2, 3.0, 25.0);
+    if (pattern && face.repeat > 0) return std::clamp(face.repeat / 2, 3.0, 25.0);
     switch (face.pattern) {
     case Pattern::Large:
         return 14;
@@ -172,7 +172,7 @@ std::vector<CostTerm> Cost::own_terms(int section, int face) const {
         add(CostTerm::Kind::Tone, weight_tone * job_.style.drift * off);
     }
     if (const double room = room_for(looks_[face]); s.radius < room)
-        add(CostTerm::Kind::Print, w.pattern * weight_pattern * (1 - s.radius / room));
+        add(CostTerm::Kind::Pattern, w.pattern * weight_pattern * (1 - s.radius / room));
     double behind = 0;
     for (const Lab& other : s.behind)
         behind = std::max(behind, 1 - difference(lab_[face], other) / stands_out_from);

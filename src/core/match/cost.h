@@ -20,7 +20,7 @@ struct Share {
 
 /// One thing that speaks for or against a paper in a section.
 struct CostTerm {
-    enum class Kind { Alike, Similar, Apart, Across, Near, Tone, Print, Behind, Photo } kind;
+    enum class Kind { Alike, Similar, Apart, Across, Near, Tone, Pattern, Behind, Photo } kind;
     double amount = 0;
     int other = -1; ///< the section it is about, where there is one
 };

@@ -5,9 +5,9 @@
 // stay apart meet; nothing is assigned that does not fit on the sheets there are, as the nesting itself says.
 // Soft: every section has paper; neighbours differ, in paper and in colour; several papers share the page,
 // none too much in one spot; papers come back at least three times, an odd number of times, around the photo;
-// the tone of the place; large prints in large openings; stripes side by side run the same way; papers stand
-// out from what lies behind and keep clear of the photo's colours; scraps before sheets. Both sides of a
-// paper may be used: they look different and share its sheets. Simulated annealing (S. Kirkpatrick et al.,
+// the tone of the place; large patterns in large openings; stripes side by side run the same way; papers
+// stand out from what lies behind and keep clear of the photo's colours; scraps before sheets. Both sides of
+// a paper may be used: they look different and share its sheets. Simulated annealing (S. Kirkpatrick et al.,
 // "Optimization by Simulated Annealing", Science 220, 1983) on areas, then corrected by nesting, then
 // repaired section by section with nesting as the judge. While a section is short or neighbours are alike
 // this is tried again from other starts, and the best is kept: fewest short, then fewest alike, then least

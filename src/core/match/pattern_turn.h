@@ -1,16 +1,16 @@
 #pragma once
-// How a print that runs at an angle on its sheet comes to run on the page.
+// How a pattern that runs at an angle on its sheet comes to run on the page.
 
 #include "core/stash/stash.h"
 
 namespace zesty {
 
-/// How the print of a side runs, degrees; only stripes have a way of their own.
+/// How the pattern of a side runs, degrees; only stripes have a way of their own.
 inline double print_angle(const PaperFace& face) {
     return face.pattern == Pattern::Stripe ? face.angle_deg : 0;
 }
 
-/// The patch's turn on the sheet, degrees, that gives the print the slant on the page.
+/// The patch's turn on the sheet, degrees, that gives the pattern the slant on the page.
 inline double turn_for_slant(const PaperFace& face, Side side, double slant_deg) {
     return side == Side::A ? print_angle(face) - slant_deg : slant_deg - print_angle(face);
 }

@@ -1,5 +1,5 @@
 #pragma once
-// What is wanted of the print in an opening, beyond which paper it is.
+// What is wanted of the pattern in an opening, beyond which paper it is.
 
 #include "core/geometry/shapes.h"
 #include "core/limits.h"
@@ -10,7 +10,7 @@
 
 namespace zesty {
 
-/// A feature of the print, such as a flower or the centre of rays, brought to a point of every opening.
+/// A feature of the pattern, such as a flower or the centre of rays, brought to a point of every opening.
 struct MotifAnchor {
     Point on_paper;   ///< on the paper's picture, mm from its top left
     Point off_middle; ///< from the middle of the opening, mm on the page
@@ -18,11 +18,11 @@ struct MotifAnchor {
 };
 
 struct PatternWish {
-    /// The way stripes run on the page, clockwise from the right; prints without stripes are turned by it.
+    /// The way stripes run on the page, clockwise from the right; patterns without stripes are turned by it.
     std::optional<double> slant_deg;
     std::optional<double> tone; ///< of an ombre: 0 from its light end, 1 from its dark end
     std::optional<MotifAnchor> motif;
-    bool run_on = false; ///< the print runs on from patch to patch of the section
+    bool run_on = false; ///< the pattern runs on from patch to patch of the section
     bool operator==(const PatternWish&) const = default;
 };
 

@@ -25,7 +25,7 @@ inline constexpr Limits drift_limits{0, 1};
 struct MatchWeights {
     double differ = 1;  ///< neighbours look different
     double spread = 1;  ///< every paper all over the page, and no colour too much in one spot
-    double pattern = 1; ///< large prints in large openings; stripes side by side run the same way
+    double pattern = 1; ///< large patterns in large openings; stripes side by side run the same way
     double behind = 1;  ///< papers stand out from the cut and from the base
     double photo = 1;   ///< papers beside a photo keep clear of its colours
     double thrift = 1;  ///< scraps first, few new sheets

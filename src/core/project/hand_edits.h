@@ -1,13 +1,13 @@
 #pragma once
-// What hands do to prints and patches, as decisions.
+// What hands do to patterns and patches, as decisions.
 
 #include "core/project/plan.h"
 #include "core/project/project.h"
 
 namespace zesty {
 
-/// The print in an opening moved so that what lies under `from` comes to lie under `to`, turned as it is now;
-/// points on the page. Nothing for an opening whose patch has no place on a sheet, unless a wish is why.
+/// The pattern in an opening moved so that what lies under `from` comes to lie under `to`, turned as it is
+/// now; points on the page. Nothing for an opening whose patch has no place on a sheet, unless a wish is why.
 std::optional<PatternWish> moved_pattern(const Project& project, const Plan& plan, int opening, Point from,
                                          Point to);
 

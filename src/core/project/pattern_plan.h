@@ -1,5 +1,5 @@
 #pragma once
-// What every patch asks of its print and of its place on the sheets.
+// What every patch asks of its pattern and of its place on the sheets.
 
 #include "core/match/capacity.h"
 #include "core/project/plan.h"

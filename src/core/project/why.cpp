@@ -32,7 +32,7 @@ Objection words_for(const Plan& plan, const CostTerm& term) {
         return {"close to " + other + ", much the same colour", "close to " + other};
     case CostTerm::Kind::Tone:
         return {"not the tone of this place", "another tone"};
-    case CostTerm::Kind::Print:
+    case CostTerm::Kind::Pattern:
         return {"pattern large for so small an opening", "pattern too large"};
     case CostTerm::Kind::Behind:
         return {"little contrast with the cut or the base", "little contrast"};
@@ -55,7 +55,7 @@ std::vector<std::string> in_favour(const Project& project, const Plan& plan, con
         out.emplace_back("differs from every neighbour");
     const Face face{plan.papers.of_section[section], plan.papers.side_of_section[section]};
     const Pattern pattern = project.stash->papers[face.paper].face(face.side).pattern;
-    if (pattern != Pattern::Solid && !against(CostTerm::Kind::Print))
+    if (pattern != Pattern::Solid && !against(CostTerm::Kind::Pattern))
         out.emplace_back("the pattern is readable at this size");
     if (project.match.style.drift > 0.3 && !against(CostTerm::Kind::Tone))
         out.emplace_back("has the tone of this place");

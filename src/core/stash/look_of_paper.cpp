@@ -17,9 +17,9 @@ constexpr double plain_below = 4.5; ///< root mean square of what varies, in Lab
 constexpr double ombre_explains = 0.9;
 constexpr double stripes_explain = 0.72;
 constexpr double stripes_without_repeat_explain = 0.9;
-constexpr double repeats = 0.5;        ///< how well a row of stripes must agree with itself
-constexpr double print_repeats = 0.62; ///< and a print: in two directions chance finds more
-constexpr double large_from = 25;      ///< mm of repeat
+constexpr double repeats = 0.5;          ///< how well a row of stripes must agree with itself
+constexpr double pattern_repeats = 0.62; ///< and a pattern: in two directions chance finds more
+constexpr double large_from = 25;        ///< mm of repeat
 
 struct Cells {
     int width = 0;
@@ -238,7 +238,7 @@ Direction direction_of(const Pixels& pixels) {
     return same_upside_down(cells_of(coarser(pixels, 72))) ? Direction::Free : Direction::Fixed;
 }
 
-/// A part from the middle in which small prints can be seen.
+/// A part from the middle in which small patterns can be seen.
 Pixels close_up(const Pixels& pixels) {
     const int side = std::max(16, static_cast<int>(detail_size / pixels.mm_per_pixel));
     return coarser(part(pixels, (pixels.width - side) / 2, (pixels.height - side) / 2, side, side),
@@ -261,7 +261,7 @@ void look_for_stripes_and_prints(const Pixels& pixels, const Pixels& whole, Look
     std::optional<GridRepeat> found;
     for (const Pixels& p : {coarser(close_up(pixels), 96), coarser(whole, 96)}) {
         const Cells c = cells_of(p);
-        const auto repeat = repeat_of(main_channel(c), c.width, c.height, print_repeats);
+        const auto repeat = repeat_of(main_channel(c), c.width, c.height, pattern_repeats);
         if (!repeat || (found && repeat->agreement < found->agreement * 1.1)) continue;
         found = repeat;
         out.repeat = std::hypot(repeat->x, repeat->y) * c.mm;

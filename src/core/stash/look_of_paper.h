@@ -17,8 +17,8 @@ struct LookOfPaper {
     std::optional<double> stripes_deg;
     /// Of an ombre: the way it gets darker, from 0 up to 360, clockwise from the right.
     std::optional<double> ombre_deg;
-    /// Length after which a print begins anew; across the stripes of a striped paper. Nothing where none was
-    /// found.
+    /// Length after which a pattern begins anew; across the stripes of a striped paper. Nothing where none
+    /// was found.
     std::optional<double> repeat;
 };
 

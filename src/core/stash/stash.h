@@ -32,7 +32,7 @@ struct PaperFace {
     std::string picture; ///< name of a picture in the stash; empty for a plain colour
     Pattern pattern = Pattern::Solid;
     Direction direction = Direction::Free;
-    double repeat = 0; ///< mm after which the print begins anew; 0 when it is not known or there is none
+    double repeat = 0; ///< mm after which the pattern begins anew; 0 when it is not known or there is none
     /// Clockwise from the right: of stripes the way they run, of an ombre the way it gets darker.
     double angle_deg = 0;
     std::vector<PaletteColour> palette = {}; ///< of its picture, the largest share first
@@ -58,7 +58,7 @@ struct Paper {
     Pattern pattern = Pattern::Solid;
     Direction direction = Direction::Free;
     std::vector<SheetStock> sheets;
-    double repeat = 0; ///< mm after which the print begins anew; 0 when it is not known or there is none
+    double repeat = 0; ///< mm after which the pattern begins anew; 0 when it is not known or there is none
     double strip =
         0; ///< mm of branding along the lower edge of whole sheets, trimmed off before anything is cut
     double weight = 0; ///< g/m2; 0 when it is not known

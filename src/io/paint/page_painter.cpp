@@ -192,7 +192,7 @@ void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, con
         if (plan.sections.patches[p].rides_on >= 0) continue;
         const QPainterPath patch =
             to_path(transformed(plan.sections.patches[p].on_sheet(), plan.sheets.placed[p].to_sheet()));
-        // What is cut with side B up is seen from behind here; its print shows all the same.
+        // What is cut with side B up is seen from behind here; its pattern shows all the same.
         const Side side = plan.sheets.placed[p].mirrored ? Side::B : Side::A;
         painter.fillPath(patch, textures.brush(sheet.paper, {}, pixels_per_mm(painter), side));
         painter.strokePath(patch, line);

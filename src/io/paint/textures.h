@@ -26,8 +26,8 @@ public:
 
     /// The paper as it lies on its sheets, seen through `sheet_to_target` (millimetres to millimetres): side
     /// A, or side B as it shows when the sheet is turned over to the left. With so many pixels to a
-    /// millimetre of the target a picture of matching fineness is taken, so that small prints do not shimmer;
-    /// 0 takes the finest.
+    /// millimetre of the target a picture of matching fineness is taken, so that small patterns do not
+    /// shimmer; 0 takes the finest.
     QBrush brush(int paper, const Transform& sheet_to_target, double pixels_per_mm = 0,
                  Side side = Side::A) const;
     QColor colour(int paper, Side side = Side::A) const;

@@ -240,7 +240,7 @@ TEST(Findings, SayWhenThereAreMoreSectionsAtACrossingThanPapers) {
 TEST(Findings, AreSortedBySeverityAndHavePlacesOnThePage) {
     Planner planner;
     Project p = lattice();
-    for (int o = 0; o < 16; ++o) p.match.choose(o, {"p0", Side::A, false});
+    for (int o = 0; o < 16; ++o) p.match.choose(o, {o == 5 ? "p1" : "p0", Side::A, false});
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
     EXPECT_FALSE(plan->papers.alike.empty());

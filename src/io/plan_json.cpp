@@ -118,13 +118,14 @@ json plan_json(const Project& project, const Plan& plan, double seconds) {
     for (std::size_t i = 0; i < plan.sections.cut->openings.size(); ++i) {
         const Spot& spot = plan.sections.spots[i];
         const Region seen = on_page(transformed(plan.sections.cut->openings[i].outline, t), page);
-        json opening{{"id", opening_id(static_cast<int>(i))},
-                     {"spot", {spot.cut, spot.opening + 1, spot.part}},
-                     {"outline", to_json(seen.empty() ? transformed(plan.sections.cut->openings[i].outline, t)
-                                                      : largest(seen))},
-                     {"hidden", seen.empty() || plan.sections.covered[i] >= hidden_share}};
+        const Polygon* most = seen.empty() ? nullptr : &largest(seen);
+        json opening{
+            {"id", opening_id(static_cast<int>(i))},
+            {"spot", {spot.cut, spot.opening + 1, spot.part}},
+            {"outline", to_json(most ? *most : transformed(plan.sections.cut->openings[i].outline, t))},
+            {"hidden", !most || plan.sections.covered[i] >= hidden_share}};
         for (const Polygon& part : seen)
-            if (&part != &largest(seen)) opening["more"].push_back(to_json(part));
+            if (&part != most) opening["more"].push_back(to_json(part));
         out["openings"].push_back(std::move(opening));
     }
     for (const Neighbours& n : plan.sections.neighbours)

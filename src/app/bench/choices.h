@@ -36,18 +36,15 @@ public:
         offer(choices);
     }
     void offer(const std::vector<Choice<T>>& choices) {
-        forget_all();
+        const QSignalBlocker quiet(this);
+        clear();
+        values_.clear();
         for (const Choice<T>& c : choices) offer(c.words, c.value);
     }
     void offer(const QString& words, T value, const QIcon& icon = {}) {
         values_.push_back(std::move(value)); // before the first row makes itself the chosen one
         const QSignalBlocker quiet(this);
         addItem(icon, words);
-    }
-    void forget_all() {
-        const QSignalBlocker quiet(this);
-        clear();
-        values_.clear();
     }
     const T& value() const {
         assert(currentIndex() >= 0);

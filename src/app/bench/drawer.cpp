@@ -5,6 +5,7 @@
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "app/page/page_view.h"
+#include "core/project/stash_at_hand.h"
 
 #include <QApplication>
 #include <QDrag>
@@ -247,8 +248,7 @@ Drawer::Drawer(Document& document, BenchState& state, QWidget* parent)
     adding_ = new AddPaperLine(this);
     connect(adding_, &AddPaperLine::add, this, [this](const NewPaper& typed) {
         document_.change("Add a paper", [&](Project& p) {
-            const Stash none;
-            const Stash& now = p.stash ? *p.stash : none;
+            const Stash& now = stash_at_hand(p);
             p.stash = std::make_shared<const Stash>(with_paper(now, paper_of(typed, now)));
         });
     });
@@ -281,8 +281,7 @@ void Drawer::resizeEvent(QResizeEvent* event) {
 
 /// Looking for papers comes before opening others, for which there are a key and dropping the file.
 void Drawer::make_room_in_head() {
-    const auto& stash = document_.project().stash;
-    open_->setVisible(width() >= roomy_width || !stash || stash->papers.empty());
+    open_->setVisible(width() >= roomy_width || stash_at_hand(document_.project()).papers.empty());
 }
 
 void Drawer::add_papers() {
@@ -299,7 +298,7 @@ void Drawer::stop_adding() {
 
 void Drawer::add_starter() {
     document_.change("Add plain cardstock", [](Project& p) {
-        p.stash = std::make_shared<const Stash>(with_starter_papers(p.stash ? *p.stash : Stash{}));
+        p.stash = std::make_shared<const Stash>(with_starter_papers(stash_at_hand(p)));
     });
 }
 

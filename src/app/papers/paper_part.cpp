@@ -2,6 +2,7 @@
 
 #include "app/bench/wording.h"
 #include "core/geometry/measure.h"
+#include "core/project/stash_at_hand.h"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -249,8 +250,7 @@ void PaperPart::take_picture(const Stash& read) {
     Paper fresh = read.papers.front();
     if (expected_ == PictureFor::NewPaper || !picked()) {
         document_.change("Add a paper", [&](Project& p) {
-            const Stash none;
-            const Stash& now = p.stash ? *p.stash : none;
+            const Stash& now = stash_at_hand(p);
             fresh.id = free_id(now, fresh.id);
             p.stash = std::make_shared<const Stash>(with_paper(now, fresh, read.pictures));
         });

@@ -1,6 +1,7 @@
 #include "core/project/laying.h"
 
 #include "core/geometry/measure.h"
+#include "core/project/pattern_plan.h"
 #include "core/project/stash_at_hand.h"
 #include "core/sheets/leftover.h"
 
@@ -21,17 +22,15 @@ std::string size_of(const Project& project, const Plan& plan, int patch) {
 /// Nothing for a patch that is not pinned to a sheet of this paper.
 std::string why_pin_fails(const Project& project, const Plan& plan, const Paper& paper, int patch) {
     const Patch& p = plan.sections.patches[patch];
-    const auto pin = project.sheets.pins.find(plan.sections.spots[p.opening]);
-    if (pin == project.sheets.pins.end()) return "";
-    const bool here = std::any_of(plan.papers.sheets.begin(), plan.papers.sheets.end(), [&](const Sheet& s) {
-        return s.id == pin->second.sheet && stash_at_hand(project).papers[s.paper].id == paper.id;
-    });
-    if (!here) return "";
-    const double turn = pin->second.rotation_deg;
+    const auto pin = pin_of(project, plan, p.opening);
+    if (!pin) return "";
+    const Sheet& sheet = plan.papers.sheets[pin->sheet];
+    if (stash_at_hand(project).papers[sheet.paper].id != paper.id) return "";
+    const double turn = pin->rotation_deg;
     if (!allows(paper.face(plan.papers.side_of_section[p.section]).direction, turn))
         return "it is pinned turned by " + std::to_string(std::lround(turn)) + " deg, and " + paper.name +
                " may not lie that way";
-    return "the place where it is pinned on " + pin->second.sheet + " is not free or not on the sheet";
+    return "the place where it is pinned on " + sheet.id + " is not free or not on the sheet";
 }
 
 std::string why_short(const Project& project, const Plan& plan, const Paper& paper, int patch,

@@ -60,15 +60,6 @@ std::vector<Slant> slants_of(const Project& project, const Plan& plan) {
     return out;
 }
 
-std::optional<PatchPattern::Pin> pin_of(const Project& project, const Plan& plan, int opening) {
-    const auto pin = project.sheets.pins.find(plan.sections.spots[opening]);
-    if (pin == project.sheets.pins.end()) return std::nullopt;
-    for (std::size_t s = 0; s < plan.papers.sheets.size(); ++s)
-        if (plan.papers.sheets[s].id == pin->second.sheet)
-            return PatchPattern::Pin{static_cast<int>(s), pin->second.rotation_deg, pin->second.shift};
-    return std::nullopt;
-}
-
 /// By more than patches that meet in the middle of a bar may by rounding.
 bool overlap(const Polygon& a, const Polygon& b) {
     if (!bounds(a).meets(bounds(b))) return false;
@@ -96,6 +87,15 @@ void part_what_overlaps(const std::vector<Patch>& patches, std::vector<PatchPatt
 }
 
 } // namespace
+
+std::optional<PatchPattern::Pin> pin_of(const Project& project, const Plan& plan, int opening) {
+    const auto pin = project.sheets.pins.find(plan.sections.spots[opening]);
+    if (pin == project.sheets.pins.end()) return std::nullopt;
+    for (std::size_t s = 0; s < plan.papers.sheets.size(); ++s)
+        if (plan.papers.sheets[s].id == pin->second.sheet)
+            return PatchPattern::Pin{static_cast<int>(s), pin->second.rotation_deg, pin->second.shift};
+    return std::nullopt;
+}
 
 std::vector<std::optional<double>> section_slants(const Project& project, const Plan& plan) {
     std::vector<std::optional<double>> out;

@@ -59,8 +59,7 @@ SharedBars shared_bars(const Project& project, const std::vector<Spot>& openings
     for (const auto& [bar, lips] : project.sections.bars) {
         const auto a = numbers.find(bar.first);
         const auto b = numbers.find(bar.second);
-        if (lips != out.usual && a != numbers.end() && b != numbers.end())
-            out.otherwise.insert(std::minmax(a->second, b->second));
+        if (a != numbers.end() && b != numbers.end()) out.set(a->second, b->second, lips);
     }
     return out;
 }
@@ -78,9 +77,7 @@ void meet_where_patterns_run_on(const Project& project, const SectionFacts& fact
         if (bar.b == Bar::edge || bars.between(bar.a, bar.b) == LipMode::Meet) continue;
         const bool together = std::any_of(running[bar.a].begin(), running[bar.a].end(),
                                           [&](int s) { return running[bar.b].contains(s); });
-        if (!together) continue;
-        const auto pair = std::minmax(bar.a, bar.b);
-        if (!bars.otherwise.erase(pair)) bars.otherwise.insert(pair);
+        if (together) bars.set(bar.a, bar.b, LipMode::Meet);
     }
 }
 

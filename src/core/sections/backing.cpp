@@ -28,8 +28,7 @@ public:
     Result<Backing> run() {
         gluing_ = gluing_keys();
         for (std::size_t o = 0; o < wishes_.size(); ++o)
-            if (wishes_[o].method == BackingMethod::OneSheet && spots_.whole[o] >= 0 &&
-                !spots_.is_part(static_cast<int>(o)))
+            if (wishes_[o].method == BackingMethod::OneSheet && is_whole(static_cast<int>(o)))
                 on_one_sheet_.insert(spots_.whole[o]);
         if (auto r = make_base(); !r) return tl::make_unexpected(r.error());
         const int n = static_cast<int>(spots_.cut->openings.size());

@@ -17,6 +17,12 @@ struct SharedBars {
         const bool other = otherwise.contains(std::minmax(a, b));
         return (usual == LipMode::Overlap) != other ? LipMode::Overlap : LipMode::Meet;
     }
+    void set(int a, int b, LipMode lips) {
+        if (lips == usual)
+            otherwise.erase(std::minmax(a, b));
+        else
+            otherwise.insert(std::minmax(a, b));
+    }
     bool all_meet() const { return usual == LipMode::Meet && otherwise.empty(); }
     bool operator==(const SharedBars&) const = default;
 };

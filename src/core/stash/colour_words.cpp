@@ -71,8 +71,7 @@ struct Called {
     std::string words;
 };
 
-/// Colours all over the cube with their words.
-std::vector<Called> many_colours() {
+std::vector<Called> named_colours() {
     std::vector<Called> out;
     for (int r = 0; r < 256; r += 17)
         for (int g = 0; g < 256; g += 17)
@@ -82,6 +81,12 @@ std::vector<Called> many_colours() {
                 out.push_back({c, to_lab(c), colour_words(c)});
             }
     return out;
+}
+
+/// Colours all over the cube with their words; named once, as fields ask with every letter typed.
+const std::vector<Called>& many_colours() {
+    static const std::vector<Called> all = named_colours();
+    return all;
 }
 
 /// The one nearest the middle of those that `which` agrees to, the middle moved by `shift`.
@@ -147,7 +152,7 @@ std::string colour_words(Rgb colour) {
 std::optional<Rgb> colour_called(std::string_view words) {
     if (const auto typed = parse_colour(words)) return typed;
     const std::string wanted = plain(words);
-    const std::vector<Called> colours = many_colours();
+    const std::vector<Called>& colours = many_colours();
     const auto same = [&](const Called& c) { return c.words == wanted; };
     if (const auto found = middle_of(colours, same, {}, 1)) return found;
     const auto space = wanted.find(' ');

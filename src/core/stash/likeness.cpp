@@ -119,13 +119,14 @@ std::optional<double> scale_of(const PaperFace& face) {
     return {};
 }
 
-} // namespace
-
+/// 0 for the same scale, 1 for four times as large, or for a pattern against none.
 double scales_apart(const PaperFace& a, const PaperFace& b) {
     const auto x = scale_of(a), y = scale_of(b);
     if (x.has_value() != y.has_value()) return 1;
     return x ? std::min(1.0, std::abs(std::log2(*x / *y)) / 2) : 0;
 }
+
+} // namespace
 
 double palette_distance(const std::vector<PaletteColour>& a, const std::vector<PaletteColour>& b) {
     assert(!a.empty() && !b.empty());
@@ -138,7 +139,11 @@ std::vector<PaletteColour> colours_of(const PaperFace& face) {
 }
 
 double unlikeness(const PaperFace& a, const PaperFace& b) {
-    return palette_distance(colours_of(a), colours_of(b)) + scale_tells * scales_apart(a, b);
+    return unlikeness(a, b, palette_distance(colours_of(a), colours_of(b)));
+}
+
+double unlikeness(const PaperFace& a, const PaperFace& b, double palettes) {
+    return palettes + scale_tells * scales_apart(a, b);
 }
 
 } // namespace zesty

@@ -15,13 +15,11 @@ double palette_distance(const std::vector<PaletteColour>& a, const std::vector<P
 /// The palette of a side; its one colour where there is no picture.
 std::vector<PaletteColour> colours_of(const PaperFace& face);
 
-/// How far the scales of what is printed are apart: 0 for the same, 1 for four times as large, or for a
-/// pattern against none.
-double scales_apart(const PaperFace& a, const PaperFace& b);
-
 /// The distance between the palettes, and what tells a fine pattern from a coarse one or from none: at most
 /// `scale_tells` more.
 double unlikeness(const PaperFace& a, const PaperFace& b);
+/// The same where the distance between the palettes is known.
+double unlikeness(const PaperFace& a, const PaperFace& b, double palettes);
 inline constexpr double scale_tells = 6; ///< delta E 2000
 
 } // namespace zesty

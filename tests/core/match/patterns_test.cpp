@@ -182,11 +182,22 @@ TEST(Prints, WhatRunsOnNeverTakesThePaperBetweenTwice) {
     }
 }
 
-TEST(Pins, PatchesStayWhereTheyWerePutAndTheRestPacksAround) {
+namespace {
+
+/// Twelve openings, all in the one paper there is.
+Project page_in_one_paper(Direction direction) {
     Stash s = five_papers();
     s.papers.resize(1);
+    s.papers[0].direction = direction;
     Project p = page_with(12, 4, 3, s);
     for (int o = 0; o < 12; ++o) p.match.choices[Spot(o)].paper = "a";
+    return p;
+}
+
+} // namespace
+
+TEST(Pins, PatchesStayWhereTheyWerePutAndTheRestPacksAround) {
+    Project p = page_in_one_paper(Direction::Free);
     Planner planner;
     const auto before = planner.plan(p);
     ASSERT_TRUE(before);
@@ -217,11 +228,7 @@ TEST(Pins, PatchesStayWhereTheyWerePutAndTheRestPacksAround) {
 }
 
 TEST(Pins, APaperThatMayNotLieThatWayIsNotTurnedByAPin) {
-    Stash s = five_papers();
-    s.papers.resize(1);
-    s.papers[0].direction = Direction::Half;
-    Project p = page_with(12, 4, 3, s);
-    for (int o = 0; o < 12; ++o) p.match.choices[Spot(o)].paper = "a";
+    Project p = page_in_one_paper(Direction::Half);
     Planner planner;
     const auto before = planner.plan(p);
     ASSERT_TRUE(before);

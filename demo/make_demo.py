@@ -10,7 +10,11 @@ import os
 import random
 import subprocess
 import sys
+import uuid
 import zipfile
+
+# What the papers are known by in every stash.
+DEMO = uuid.uuid5(uuid.NAMESPACE_URL, "kite-hill")
 
 
 def inset(polygon, by):
@@ -341,7 +345,7 @@ def main(folder):
         f.write(kite_svg())
     papers = []
     for pid, name, draw, pattern, direction in PAPERS:
-        paper = {"id": pid, "name": name, **side_of(folder, pid, draw, pattern, direction), "sheets": STOCK[pid]}
+        paper = {"id": pid, "uid": str(uuid.uuid5(DEMO, pid)), "name": name, **side_of(folder, pid, draw, pattern, direction), "sheets": STOCK[pid]}
         if pid in ANGLES:
             paper["angle_deg"] = ANGLES[pid]
         if pid in BACKS:

@@ -8,6 +8,7 @@
 #include "app/setout/set_out_panel.h"
 #include "app/sheets/sheets_panel.h"
 #include "core/project/edits.h"
+#include "io/stash_json.h"
 #include "io/stash_store.h"
 
 #include <QApplication>
@@ -50,15 +51,15 @@ struct Camera {
 };
 
 /// Another page that has reserved some of the papers: windows and roofs of trams.
-void reserve_for_another_page(const QString& own_papers, const Stash& stash) {
-    auto papers = StashStore::open(own_papers);
-    if (!papers || !papers->put(stash)) return;
+void reserve_for_another_page(const QString& stash) {
+    auto papers = StashStore::open(stash);
+    if (!papers) return;
     const auto piece = [](const char* paper, const Ring& outline) {
         return ReservedPiece{"Tram Terrace", paper, Side::A, {outline, {}}};
     };
     const Ring window = ring_of(Box{0, 0, 22, 30});
     const Ring roof{{8, 0}, {62, 0}, {70, 14}, {0, 14}};
-    const QString page = QFileInfo(own_papers).dir().filePath("tram-terrace.zesty");
+    const QString page = QFileInfo(stash).dir().filePath("tram-terrace.zesty");
     if (QFile file(page); !file.open(QIODevice::WriteOnly)) return;
     (void)papers->reserve(page_key(page),
                           {piece("thistle-dot", window), piece("thistle-dot", window),
@@ -139,12 +140,12 @@ void take_papers(const Camera& camera) {
     window.findChild<QWidget*>("add-paper")->hide();
 }
 
-void take_sheets(const Camera& camera, const QString& own_papers) {
+void take_sheets(const Camera& camera, const QString& stash) {
     BenchWindow& window = camera.window;
     window.state().go_to(Waypoint::Sheets);
     window.state().select({18});
-    reserve_for_another_page(own_papers, *window.document().project().stash);
-    window.worker().look_up_reserved(own_papers, {});
+    reserve_for_another_page(stash);
+    window.worker().look_up_reserved(stash, {});
     settle(window);
     window.actions()[Act::Reserve]->trigger();
     camera.shoot("leftovers");
@@ -164,6 +165,9 @@ int main(int argc, char** argv) {
     const bool all = argc > 4;
     const QTemporaryDir home;
     Settings settings(home.filePath("settings.ini"));
+    settings.use_stash(home.filePath("kite-hill.stash"));
+    const auto papers = read_stash(QDir(argv[1]).filePath("kite-hill-stash.json"));
+    if (auto store = StashStore::open(settings.stash_file()); !all && papers && store) (void)store->put(*papers);
     BenchWindow window(settings, FileQuestions{});
     window.resize(all ? QSize(QByteArray(argv[3]).toInt(), QByteArray(argv[4]).toInt()) : QSize(1280, 800));
     window.show();
@@ -175,7 +179,7 @@ int main(int argc, char** argv) {
     take_set_out(camera);
     take_sections(camera);
     take_papers(camera);
-    take_sheets(camera, settings.own_papers());
+    take_sheets(camera, settings.stash_file());
     window.actions()[Act::Keys]->trigger();
     if (all) camera.shoot("keys");
     return 0;

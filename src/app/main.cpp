@@ -21,12 +21,15 @@ int main(int argc, char** argv) {
     parser.setApplicationDescription("Plans a page built around a cut file.");
     parser.addHelpOption();
     parser.addVersionOption();
-    parser.addPositionalArgument("FILE", "A drawing (.svg, .svgz), a project (.zesty) or a stash (.json)",
+    parser.addPositionalArgument("FILE", "A drawing (.svg, .svgz), a project (.zesty) or papers (.csv, .json, .stash)",
                                  "[FILE...]");
+    const QCommandLineOption stash("stash", "Another stash of papers than yours for this run.", "FILE");
+    parser.addOption(stash);
     parser.process(application);
 
     zesty::theme::apply(application);
     zesty::Settings settings;
+    settings.use_stash(parser.value(stash));
     zesty::BenchWindow window(settings, zesty::FileQuestions::dialogs());
     for (const QString& file : parser.positionalArguments()) window.open(file);
     window.show();

@@ -1,5 +1,6 @@
 #include "cli/command.h"
 
+#include "cli/at_hand.h"
 #include "cli/deadline.h"
 #include "core/cutfile/cut_file.h"
 #include "core/project/planner.h"
@@ -35,7 +36,9 @@ int complain(const std::string& message) {
 
 Result<Project> read_project(const std::string& path) {
     const Watch watch(path + ": reading this takes over 10 s; it was given up", longest_reading);
-    return open_project(QString::fromStdString(path));
+    auto project = open_project(QString::fromStdString(path));
+    if (!project) return project;
+    return at_hand(std::move(*project));
 }
 
 Result<Shared<DrawingFile>> read_drawing(const std::string& path, double square) {
@@ -57,7 +60,9 @@ Result<void> save_changes(const Project& before, const Project& after, const std
                           const std::string& out) {
     if (!out.empty()) return save_project(after, QString::fromStdString(out));
     if (before == after) return {};
-    const auto now = read_project(path);
+    auto now = open_project(QString::fromStdString(path));
+    // Which papers the stash has by now is another matter.
+    if (now) now->stash = before.stash;
     if (!now || !(*now == before))
         return fail(ErrorKind::ChangedOutside,
                     path + ": somebody else has changed it meanwhile; nothing was written");

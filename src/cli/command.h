@@ -33,7 +33,7 @@ int complain(const std::string& message);
 Result<void> save_changes(const Project& before, const Project& after, const std::string& path,
                           const std::string& out);
 
-/// Reads a project; gives up after 10 s.
+/// Reads a project, with the papers at hand (cli/at_hand.h); gives up after 10 s.
 Result<Project> read_project(const std::string& path);
 /// Reads a drawing that can be cut; gives up after 10 s. `square` is the side of the square beside a scan, 0
 /// for none.

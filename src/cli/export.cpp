@@ -1,3 +1,4 @@
+#include "cli/at_hand.h"
 #include "cli/command.h"
 #include "cli/painting.h"
 #include "cli/proposed.h"
@@ -35,6 +36,7 @@ CLI::App* add_export(CLI::App& app, Export& a) {
     auto* c = app.add_subcommand("export",
                                  "Write the guide, a cutting file for every sheet and a picture of the page");
     c->add_option("PROJECT", a.project, ".zesty file")->required();
+    add_stash_option(*c);
     c->add_option("--out", a.out, "Folder to write to")->required();
     c->add_option("--paper", a.paper, "Paper of the printer")
         ->capture_default_str()

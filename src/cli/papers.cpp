@@ -1,3 +1,4 @@
+#include "cli/at_hand.h"
 #include "cli/command.h"
 #include "cli/deadline.h"
 #include "cli/painting.h"
@@ -162,6 +163,7 @@ namespace {
 CLI::App* add_papers(CLI::App& app, PapersArgs& a) {
     auto* c = app.add_subcommand("papers", "Say which paper goes where, compare proposals and ask why");
     c->add_option("PROJECT", a.project, ".zesty file")->required();
+    add_stash_option(*c);
     c->add_option("--out", a.out, "Write here instead of the project");
     const auto one = [&](const char* option, auto& to, const char* says, const char* group) {
         c->add_option(option, to, says)->group(group);

@@ -1,3 +1,4 @@
+#include "cli/at_hand.h"
 #include "cli/command.h"
 #include "cli/deadline.h"
 #include "cli/proposed.h"
@@ -98,6 +99,7 @@ CLI::App* add_plan(CLI::App& app, PlanArgs& a) {
     auto* c =
         app.add_subcommand("plan", "Choose papers where none are chosen and lay every patch on a sheet");
     c->add_option("PROJECT", a.project, ".zesty file")->required();
+    add_stash_option(*c);
     c->add_option("--seed", a.seed, "Another seed gives another proposal");
     add_number(*c, "--seconds", a.seconds, "Longest time to think (10)", {0, 3600});
     add_number(*c, "--drift", a.drift, "0 scatters papers over the page, 1 lets light drift into dark",

@@ -1,3 +1,4 @@
+#include "cli/at_hand.h"
 #include "cli/command.h"
 #include "cli/sections_edit.h"
 #include "cli/typed.h"
@@ -110,6 +111,7 @@ namespace {
 CLI::App* add_sections(CLI::App& app, SectionsArgs& a) {
     auto* c = app.add_subcommand("sections", "Group, divide and treat openings, and compare backing methods");
     c->add_option("PROJECT", a.project, ".zesty file")->required();
+    add_stash_option(*c);
     c->add_option("--out", a.out, "Write here instead of the project");
     c->add_option("--by", a.by, "Group by twins, sizes, bands, rings, rows or cuts")->group("Grouping");
     c->add_option("--count", a.count, "Of sizes, bands or rings")

@@ -1,3 +1,4 @@
+#include "cli/at_hand.h"
 #include "cli/command.h"
 #include "cli/set_out_answers.h"
 #include "cli/set_out_args.h"
@@ -136,6 +137,7 @@ CLI::App* add_set_out(CLI::App& app, SetOutArgs& a) {
     auto* c =
         app.add_subcommand("set-out", "Change page, frame, cuts, photos and size, and see what comes of it");
     c->add_option("PROJECT", a.project, ".zesty file")->required();
+    add_stash_option(*c);
     c->add_option("--out", a.out, "Write here instead of the project");
     add_page_options(*c, a);
     add_cut_options(*c, a);

@@ -6,14 +6,17 @@
 #include "cli/stash_add.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
+#include "core/project/has_room.h"
 #include "core/sentences.h"
 #include "core/stash/colour_words.h"
 #include "core/stash/new_paper.h"
 #include "core/stash/search.h"
+#include "core/stash/sharing.h"
 #include "io/read_file.h"
-#include "io/stash_csv.h"
+#include "io/papers_file.h"
 #include "io/stash_store.h"
 
+#include <QDate>
 #include <QDir>
 #include <QFileInfo>
 #include <iostream>
@@ -24,49 +27,17 @@ namespace {
 
 using nlohmann::json;
 
-bool ends_in(const std::string& path, const char* ending) {
-    return QString::fromStdString(path).endsWith(ending, Qt::CaseInsensitive);
-}
-
-Result<Stash> read_papers(const std::string& path) {
+Result<Stash> read_watched(const std::string& path) {
     const Watch watch(path + ": reading this takes over 10 s; it was given up", longest_reading);
-    if (!ends_in(path, ".csv")) return read_stash(QString::fromStdString(path));
-    const auto data = read_file(QString::fromStdString(path));
-    if (!data) return tl::make_unexpected(data.error());
-    const QDir folder = QFileInfo(QString::fromStdString(path)).dir();
-    return stash_from_csv(data->toStdString(), path, [&](const std::string& name) -> Result<std::string> {
-        auto bytes = read_file(folder.filePath(QString::fromStdString(name)));
-        if (!bytes) return tl::make_unexpected(bytes.error());
-        return bytes->toStdString();
-    });
-}
-
-/// Where a picture goes beside what is written: under its own name, but never outside that folder.
-QString file_name(const std::string& name) {
-    const QString clean = QDir::cleanPath(QString::fromStdString(name));
-    return clean.startsWith("..") || QDir::isAbsolutePath(clean) ? QFileInfo(clean).fileName() : clean;
-}
-
-Result<void> write_papers(Stash stash, const std::string& path) {
-    const QString to = QString::fromStdString(path);
-    const QDir folder = QFileInfo(to).dir();
-    for (const auto& [name, bytes] : stash.pictures) {
-        folder.mkpath(QFileInfo(file_name(name)).path());
-        if (auto r = write_file(folder.filePath(file_name(name)), QByteArray::fromStdString(bytes)); !r)
-            return r;
-    }
-    for (Paper& p : stash.papers) {
-        if (!p.picture.empty()) p.picture = file_name(p.picture).toStdString();
-        if (p.back && !p.back->picture.empty()) p.back->picture = file_name(p.back->picture).toStdString();
-    }
-    const std::string text = ends_in(path, ".csv") ? stash_csv(stash) : stash_json(stash).dump(1) + "\n";
-    return write_file(to, QByteArray::fromStdString(text));
+    return read_papers(QString::fromStdString(path));
 }
 
 Result<StashQuery> typed_query(const StashArgs& a) {
     StashQuery query;
     query.words = a.find;
     query.in_stock = a.in_stock;
+    query.to_use_up = a.first;
+    if (a.untouched) query.untouched_since = QDate::currentDate().addYears(-1).toString(Qt::ISODate).toStdString();
     if (!a.like.empty()) {
         const auto colour = typed_colour("--like", a.like);
         if (!colour) return tl::make_unexpected(colour.error());
@@ -77,13 +48,16 @@ Result<StashQuery> typed_query(const StashArgs& a) {
         if (!kind) return tl::make_unexpected(kind.error());
         query.pattern = *kind;
     }
-    if (!a.room.empty()) {
-        const auto size = typed_size("--room", a.room, 1, 3000);
-        if (!size) return tl::make_unexpected(size.error());
-        query.width = size->x;
-        query.height = size->y;
-    }
     return query;
+}
+
+/// Those of the papers with room for a piece of that size.
+Result<std::vector<int>> found(const StashArgs& a, const Stash& stash, const StashQuery& query) {
+    const std::vector<int> all = found_in(stash, query);
+    if (a.room.empty()) return all;
+    const auto size = typed_size("--room", a.room, 1, 3000);
+    if (!size) return tl::make_unexpected(size.error());
+    return with_room(stash, left_of_papers(stash, sheets_of(stash)), *size, all);
 }
 
 void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& papers, bool as_json) {
@@ -119,7 +93,7 @@ struct Wanted {
 Result<Wanted> wanted(const StashArgs& a) {
     Wanted out;
     if (!a.import.empty()) {
-        auto papers = read_papers(a.import);
+        auto papers = read_watched(a.import);
         if (!papers) return tl::make_unexpected(papers.error());
         out.import = std::move(*papers);
     }
@@ -135,7 +109,22 @@ Result<Wanted> wanted(const StashArgs& a) {
     return out;
 }
 
+Result<Stash> with_added(const StashArgs& a, const Stash& now) {
+    const auto typed = added(a, now);
+    if (!typed) return typed;
+    return with_paper(now, typed->papers.front(), typed->pictures);
+}
+
+Result<Stash> with_merged(const StashArgs& a, const Stash& now) {
+    for (const std::string& id : {a.merge, a.into})
+        if (now.find(id) < 0) return fail(ErrorKind::BadInput, "--merge: there is no paper \"" + id + "\"");
+    if (a.merge == a.into) return fail(ErrorKind::BadInput, "--merge: this is one paper already");
+    return merged(now, a.into, a.merge);
+}
+
 Result<void> change(const StashArgs& a, const Wanted& wanted, StashStore& store) {
+    if (!a.restore.empty())
+        if (auto r = store.restore(QString::fromStdString(a.restore)); !r) return r;
     if (wanted.import)
         if (auto r = store.put(*wanted.import); !r) return r;
     if (a.starter)
@@ -143,7 +132,9 @@ Result<void> change(const StashArgs& a, const Wanted& wanted, StashStore& store)
             !r)
             return r;
     if (!a.add.empty())
-        if (auto r = store.change([&](const Stash& now) { return added(a, now); }); !r) return r;
+        if (auto r = store.change([&](const Stash& now) { return with_added(a, now); }); !r) return r;
+    if (!a.merge.empty())
+        if (auto r = store.change([&](const Stash& now) { return with_merged(a, now); }); !r) return r;
     if (!a.remove.empty())
         if (auto r = store.remove(a.remove); !r) return r;
     if (!a.release.empty())
@@ -155,12 +146,15 @@ Result<void> change(const StashArgs& a, const Wanted& wanted, StashStore& store)
 } // namespace
 
 static int run(const StashArgs& args) {
-    const QString path = QString::fromStdString(args.stash);
-    const bool makes = !args.import.empty() || !args.add.empty() || args.starter;
+    const bool living = args.stash.empty();
+    const QString path = living ? living_stash_path() : QString::fromStdString(args.stash);
+    const bool makes = living || !args.import.empty() || !args.add.empty() || args.starter || !args.restore.empty();
     if (!makes && !QFileInfo::exists(path)) return complain(args.stash + ": there is no such file");
+    if (living) QDir().mkpath(QFileInfo(path).absolutePath());
     // What is typed wrongly is found before anything is written.
     const auto query = typed_query(args);
     if (!query) return complain(query.error().message);
+    if (const auto size = found(args, {}, *query); !size) return complain(size.error().message);
     const auto what = wanted(args);
     if (!what) return complain(what.error().message);
     if (makes && !QFileInfo::exists(path) && !args.add.empty())
@@ -171,11 +165,15 @@ static int run(const StashArgs& args) {
     const auto stash = store->read();
     if (!stash) return complain(stash.error().message);
     if (!args.export_to.empty()) {
-        if (const auto r = write_papers(*stash, args.export_to); !r) return complain(r.error().message);
+        if (const auto r = write_papers(*stash, QString::fromStdString(args.export_to)); !r) return complain(r.error().message);
+    }
+    if (!args.backup.empty()) {
+        if (const auto r = store->back_up(QString::fromStdString(args.backup)); !r)
+            return complain(r.error().message);
     }
     const auto reserved = store->reserved_by_others({});
     if (!reserved) return complain(reserved.error().message);
-    list(*stash, *reserved, found_in(*stash, *query), args.json);
+    list(*stash, *reserved, *found(args, *stash, *query), args.json);
     return done;
 }
 
@@ -183,14 +181,20 @@ namespace {
 
 CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     auto* c = app.add_subcommand("stash", "Keep papers in a database: fill it, search it, write it out");
-    c->add_option("STASH", a.stash, "The database; made when papers are put into it")->required();
-    c->add_option("--import", a.import, "Takes in a stash: JSON, CSV or another database")->group("Changing");
+    c->add_option("STASH", a.stash, "Another database than your stash; made when papers are put into it");
+    c->add_option("--import", a.import, "Takes in papers: JSON, CSV, another database, a picture, a folder of these")->group("Changing");
     c->add_option("--add", a.add,
                   "Adds a paper; of one with this id just what is given is changed, sheets are added")
         ->group("Changing");
     c->add_flag("--starter", a.starter, "Adds plain cardstock in 24 colours, two sheets of each")
         ->group("Changing");
     c->add_option("--remove", a.remove, "Takes the paper with this id out")->group("Changing");
+    c->add_option("--merge", a.merge, "The paper with this id is the one of --into: one paper from now on")
+        ->group("Changing");
+    c->add_option("--into", a.into, "Whose name and facts stay")->group("Changing");
+    c->add_option("--backup", a.backup, "Writes the whole stash into one file, read back before it counts");
+    c->add_option("--restore", a.restore, "Everything as it is in a backup, in the place of what is here")
+        ->group("Changing");
     c->add_option("--reserve", a.reserve, "P.zesty: other pages are told what it takes")->group("Pages");
     c->add_option("--release", a.release, "P.zesty: it takes nothing any more")->group("Pages");
     c->add_option("--name", a.name, "Of the paper added")->group("A paper");
@@ -212,17 +216,65 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     c->add_option("--back-direction", a.back_direction, "Of side B")->group("A paper");
     c->add_option("--repeat", a.repeat, "After which the pattern begins anew")->group("A paper");
     c->add_option("--strip", a.strip, "Width of the branding strip along the lower edge")->group("A paper");
+    c->add_option("--less", a.less, "12x12in or 6x6in*4: so many fewer")->group("A paper");
+    c->add_option("--trim", a.trim, "Cut off the sheets added: left,top,right,bottom; two more, the size of "
+                                    "what is missing at the lower right, for an L")
+        ->group("A paper");
+    const auto angle = [&](const char* name, std::optional<double>& to, const char* help) {
+        c->add_option_function<std::string>(
+             name,
+             [&to, name](const std::string& text) {
+                 const auto n = typed_number(name, text, {0, 360});
+                 if (!n) throw CLI::ValidationError(n.error().message);
+                 to = *n;
+             },
+             help)
+            ->group("A paper");
+    };
+    angle("--angle", a.angle, "The way stripes run, or an ombre gets darker: degrees clockwise from the right");
+    angle("--back-angle", a.back_angle, "Of side B");
+    c->add_option("--palette", a.palette, "Its colours with their shares: #f6ecd2:0.7,#c03032:0.3")
+        ->group("A paper");
+    c->add_option("--back-palette", a.back_palette, "Of side B")->group("A paper");
+    c->add_flag("--no-back", a.no_back, "Its side B is not worth showing")->group("A paper");
+    c->add_option("--finish", a.finish, "matt, glossy, textured, slick or translucent")->group("A paper");
+    c->add_option_function<std::string>(
+         "--weight",
+         [&a](const std::string& text) {
+             const auto n = typed_number("--weight", text, {0, 2000});
+             if (!n) throw CLI::ValidationError(n.error().message);
+             a.weight = *n;
+         },
+         "In g/m2")
+        ->group("A paper");
+    c->add_flag("--use-up-first", a.use_up, "To be used up before others")->group("A paper");
+    c->add_flag("--not-first", a.not_first, "Not to be used up before others any more")->group("A paper");
     c->add_option("--kept-in", a.kept_in, "Where it is")->group("A paper");
     c->add_option("--notes", a.notes, "Anything else")->group("A paper");
     c->add_option("--find", a.find, "Words in name, notes, place or id")->group("Looking");
     c->add_option("--like", a.like, "Papers near a colour, nearest first: #rrggbb or words")
         ->group("Looking");
     c->add_option("--kind", a.kind, "solid, small, large, stripe, ombre or picture")->group("Looking");
-    c->add_option("--room", a.room, "Papers with a sheet of at least this size")->group("Looking");
+    c->add_option("--room", a.room, "Papers with room for a piece of this size, either way round")->group("Looking");
     c->add_flag("--in-stock", a.in_stock, "Papers of which something is left")->group("Looking");
     c->add_option("--export", a.export_to, "Writes everything as JSON or CSV with its pictures beside it");
     c->add_flag("--json", a.json, "Print zesty-stash/1");
-    needs(*c, {{"--name", "--add"},
+    c->add_flag("--to-use-up", a.first, "Papers to be used up before others")->group("Looking");
+    c->add_flag("--untouched", a.untouched, "Papers nobody has touched for a year")->group("Looking");
+    needs(*c, {{"--merge", "--into"},
+               {"--into", "--merge"},
+               {"--less", "--add"},
+               {"--trim", "--sheet"},
+               {"--angle", "--add"},
+               {"--back-angle", "--add"},
+               {"--palette", "--add"},
+               {"--back-palette", "--add"},
+               {"--no-back", "--add"},
+               {"--finish", "--add"},
+               {"--weight", "--add"},
+               {"--use-up-first", "--add"},
+               {"--not-first", "--add"},
+               {"--name", "--add"},
                {"--colour", "--add"},
                {"--picture", "--add"},
                {"--pattern", "--add"},

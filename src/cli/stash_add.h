@@ -4,6 +4,7 @@
 #include "core/result.h"
 #include "core/stash/stash.h"
 
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -15,7 +16,12 @@ struct StashArgs {
     std::string import, export_to, remove, reserve, release;
     std::string add, name, colour, picture, pattern, direction, strip, repeat, kept_in, notes;
     std::string back_colour, back_picture, back_pattern, back_direction;
-    std::vector<std::string> sheets;
+    std::string palette, back_palette, finish, trim;
+    std::optional<double> angle, back_angle, weight;
+    bool no_back = false, use_up = false, not_first = false;
+    std::vector<std::string> sheets, less;
+    std::string merge, into, backup, restore;
+    bool untouched = false, first = false;
     std::string offcut, square;
     std::string find, like, kind, room;
     bool in_stock = false, crop = false, starter = false;

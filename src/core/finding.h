@@ -57,6 +57,7 @@ enum class Code {
     Hidden,
     // Papers
     LostPaper,
+    NotInStash,
     NoStash,
     NoPaper,
     Alike,
@@ -67,6 +68,7 @@ enum class Code {
     PhotoBlendsIn,
     // Sheets
     Short,
+    LostSheet,
     NoReservedRoom,
 };
 /// What is said of a code everywhere.
@@ -109,6 +111,7 @@ inline constexpr std::array code_rows{
     CodeRow{Code::TooNarrow, "too-narrow", Severity::Note},
     CodeRow{Code::Hidden, "hidden", Severity::Note, true},
     CodeRow{Code::LostPaper, "lost-paper", Severity::Problem},
+    CodeRow{Code::NotInStash, "not-in-stash", Severity::Note},
     CodeRow{Code::NoStash, "no-stash", Severity::Note},
     CodeRow{Code::NoPaper, "no-paper", Severity::Note},
     CodeRow{Code::Alike, "alike", Severity::Advice},
@@ -118,6 +121,7 @@ inline constexpr std::array code_rows{
     CodeRow{Code::PhotoMissing, "photo-missing", Severity::Advice},
     CodeRow{Code::PhotoBlendsIn, "photo-blends-in", Severity::Advice},
     CodeRow{Code::Short, "short", Severity::Problem},
+    CodeRow{Code::LostSheet, "lost-sheet", Severity::Advice},
     CodeRow{Code::NoReservedRoom, "no-reserved-room", Severity::Advice},
 };
 template <>

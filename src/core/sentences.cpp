@@ -8,6 +8,17 @@ std::string count_of(std::size_t n, const char* one, const char* many) {
     return std::to_string(n) + " " + (n == 1 ? one : many);
 }
 
+std::string in_a_row(const std::vector<std::string>& names) {
+    constexpr std::size_t most = 5;
+    std::string out;
+    for (std::size_t i = 0; i < names.size(); ++i) {
+        if (i == most && names.size() > most + 1)
+            return out + " and " + std::to_string(names.size() - most) + " more";
+        out += (i == 0 ? "" : i + 1 == names.size() ? " and " : ", ") + names[i];
+    }
+    return out;
+}
+
 std::string numbers(std::vector<int> openings) {
     std::sort(openings.begin(), openings.end());
     std::string out;

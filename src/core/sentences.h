@@ -10,6 +10,9 @@ namespace zesty {
 /// "1 patch", "3 patches".
 std::string count_of(std::size_t n, const char* one, const char* many);
 
+/// "Barley, Gull Print and Skein", the last ones counted where there are more than five.
+std::string in_a_row(const std::vector<std::string>& names);
+
 /// Openings as people count them: "4, 7 and 9", "1, 2, 3, 4, 5, 6 and 12 more".
 std::string numbers(std::vector<int> openings);
 

@@ -29,19 +29,31 @@ bool sound_png(const QByteArray& data) {
     return false;
 }
 
+tl::unexpected<Error> damaged() {
+    return fail(ErrorKind::BadInput, "the picture is damaged");
+}
+
 } // namespace
 
-Result<QImage> read_picture(const QByteArray& data, QSize fit) {
-    const auto damaged = [] { return fail(ErrorKind::BadInput, "the picture is damaged"); };
+Result<void> check_picture(const QByteArray& data) {
     if (data.startsWith("\x89PNG") && !sound_png(data)) return damaged();
+    QBuffer buffer;
+    buffer.setData(data);
+    buffer.open(QIODevice::ReadOnly);
+    const QSize size = QImageReader(&buffer).size();
+    if (size.isEmpty()) return damaged();
+    if (static_cast<qint64>(size.width()) * size.height() > most_pixels)
+        return fail(ErrorKind::TooLarge, "the picture has more than 60 million pixels");
+    return {};
+}
+
+Result<QImage> read_picture(const QByteArray& data, QSize fit) {
+    if (auto r = check_picture(data); !r) return tl::make_unexpected(r.error());
     QBuffer buffer;
     buffer.setData(data);
     buffer.open(QIODevice::ReadOnly);
     QImageReader reader(&buffer);
     reader.setAutoTransform(true); // photos say which way up they were taken
-    const QSize size = reader.size();
-    if (static_cast<qint64>(size.width()) * size.height() > most_pixels)
-        return fail(ErrorKind::TooLarge, "the picture has more than 60 million pixels");
     // Colours out of a palette cannot be mixed before they are looked up.
     const bool palette = reader.imageFormat() == QImage::Format_Mono ||
                          reader.imageFormat() == QImage::Format_MonoLSB ||

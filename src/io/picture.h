@@ -17,6 +17,9 @@ namespace zesty {
 /// while it is read; an invalid size keeps it.
 Result<QImage> read_picture(const QByteArray& data, QSize fit = {});
 
+/// Whether read_picture() would begin to read it, told from its head alone.
+Result<void> check_picture(const QByteArray& data);
+
 /// A photo as somebody brought it, its colours read.
 Result<Shared<BroughtPicture>> brought_picture(const std::string& name, const std::string& bytes);
 

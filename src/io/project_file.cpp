@@ -1,5 +1,7 @@
 #include "io/project_file.h"
 
+#include "core/project/papers_named.h"
+#include "core/stash/sharing.h"
 #include "io/json_shapes.h"
 #include "io/picture.h"
 #include "io/project_json.h"
@@ -63,7 +65,15 @@ Result<Entries> unzip(const QByteArray& data, const std::string& what) {
 
 } // namespace
 
-Result<QByteArray> project_bytes(const Project& project) {
+Project as_kept(Project project) {
+    if (project.stash && project.stash->is_open)
+        project.stash = std::make_shared<const Stash>(kept_by_page(*project.stash, papers_named(project)));
+    if (project.stash && project.stash->papers.empty()) project.stash = nullptr;
+    return project;
+}
+
+Result<QByteArray> project_bytes(const Project& at_hand) {
+    const Project project = as_kept(at_hand);
     Entries entries{{"project.json", project_json(project).dump(1)}};
     const auto names = drawing_entries(project);
     for (std::size_t i = 0; i < names.size(); ++i) entries[names[i]] = project.set_out.drawings[i]->bytes;
@@ -71,7 +81,7 @@ Result<QByteArray> project_bytes(const Project& project) {
     for (std::size_t i = 0; i < pictures.size(); ++i)
         if (!pictures[i].empty()) entries[pictures[i]] = project.set_out.photos[i].picture->bytes;
     if (project.stash)
-        for (const auto& [name, bytes] : project.stash->pictures) entries["papers/" + name] = bytes;
+        for (const auto& [name, bytes] : project.stash->pictures) entries["papers/" + name] = *bytes;
     return zip(entries);
 }
 
@@ -102,11 +112,11 @@ Result<Project> project_from(const QByteArray& data, const std::string& what) {
             DrawingFile{drawing.substr(drawing.rfind('/') + 1), found->second, std::move(*read)}));
     }
     if (j->contains("stash")) {
-        auto stash = stash_from((*j)["stash"], what, [&](const std::string& name) -> Result<std::string> {
+        auto stash = stash_from((*j)["stash"], what, [&](const std::string& name) -> Result<PictureBytes> {
             const auto found = entries->find("papers/" + name);
             if (found == entries->end())
                 return fail(ErrorKind::BadInput, "its picture " + name + " is missing");
-            return found->second;
+            return picture_bytes(found->second);
         });
         if (!stash) return tl::make_unexpected(stash.error());
         p.stash = std::make_shared<const Stash>(std::move(*stash));
@@ -117,14 +127,14 @@ Result<Project> project_from(const QByteArray& data, const std::string& what) {
 namespace {
 
 /// The bytes of the project, once they have been read again and found to be the same.
-Result<QByteArray> bytes_that_open(const Project& project, const std::string& what) {
-    const auto bytes = project_bytes(project);
+Result<QByteArray> bytes_that_open(const Project& at_hand, const std::string& what) {
+    const auto bytes = project_bytes(at_hand);
     if (!bytes) return fail(bytes.error().kind, what + ": " + bytes.error().message);
     const auto again = project_from(*bytes, what);
     if (!again)
         return fail(ErrorKind::Unwritable,
                     "not saved, because the page could not be opened again; " + again.error().message);
-    if (!(*again == project))
+    if (!(*again == as_kept(at_hand)))
         return fail(ErrorKind::Unwritable,
                     what + ": not saved, because the page would open differently from how it is now");
     return bytes;

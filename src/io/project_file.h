@@ -9,6 +9,8 @@
 
 namespace zesty {
 
+/// The project as its file has it: of the papers at hand those it uses, and those that are its own.
+Project as_kept(Project project);
 Result<QByteArray> project_bytes(const Project& project);
 /// `what` begins the sentence of an error.
 Result<Project> project_from(const QByteArray& data, const std::string& what);

@@ -2,6 +2,8 @@
 
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
+#include "core/stash/colour_words.h"
+#include "core/stash/new_paper.h"
 #include "io/edge.h"
 #include "io/json_shapes.h"
 
@@ -19,7 +21,8 @@ constexpr std::array columns{
     "id",           "name",           "colour",         "image",         "pattern",     "direction",
     "width_mm",     "height_mm",      "outline",        "count",         "repeat_mm",   "strip_mm",
     "weight_gsm",   "kept_in",        "notes",          "angle_deg",     "back_colour", "back_image",
-    "back_pattern", "back_direction", "back_repeat_mm", "back_angle_deg"};
+    "back_pattern", "back_direction", "back_repeat_mm", "back_angle_deg", "finish",   "use_up",
+    "palette",      "back_palette",   "uid"};
 
 constexpr Limits number_limits{-1e6, 1e6};
 
@@ -95,6 +98,26 @@ Result<double> number_in(std::string text, const std::string& where) {
     return *value;
 }
 
+/// "#aabbcc 0.6;#112233 0.4"
+std::string palette_text(const std::vector<PaletteColour>& palette) {
+    std::string out;
+    for (const PaletteColour& c : palette)
+        out += (out.empty() ? "" : ";") + format_colour(c.colour) + " " + shortest(c.share);
+    return out;
+}
+
+Result<json> palette_json(const std::string& text, const std::string& where) {
+    json out = json::array();
+    for (const std::string& one : parted(text, ';')) {
+        const auto parts = parted(one, ' ');
+        const auto share = number_in(parts.back(), where);
+        if (parts.size() != 2 || !share)
+            return fail(ErrorKind::BadInput, where + ": the palette is not like #aabbcc 0.6;#112233 0.4");
+        out.push_back({parts[0], *share});
+    }
+    return out;
+}
+
 Result<json> outline_json(const std::string& text, const std::string& where) {
     json out = json::array();
     for (const std::string& ring : parted(text, '|')) {
@@ -122,6 +145,17 @@ Result<json> sheet_of(Row& row, const std::string& where) {
         auto outline = outline_json(row["outline"], where);
         if (!outline) return outline;
         sheet["outline"] = std::move(*outline);
+    }
+    if (!row["size"].empty()) {
+        // As people write it: inches, unless they say centimetres or millimetres.
+        const std::string& text = row["size"];
+        const auto x = text.find_first_of("xX");
+        const auto width = parse_length(text.substr(0, x));
+        const auto height = parse_length(x == std::string::npos ? "" : text.substr(x + 1));
+        if (!width || !height)
+            return fail(ErrorKind::BadInput, where + ": \"" + text + "\" is not a size such as 12x12");
+        sheet["width"] = *width;
+        sheet["height"] = *height;
     }
     for (const auto& [column, key] :
          {std::pair{"width_mm", "width"}, std::pair{"height_mm", "height"}, std::pair{"count", "count"}}) {
@@ -155,13 +189,22 @@ Result<json> paper_of(Row& row, const std::string& where) {
     json paper{{"sheets", json::array()}};
     json back = json::object();
     const auto facts =
-        take(row, "", {"id", "name", "kept_in", "notes"}, {"strip_mm", "weight_gsm"}, where, paper);
+        take(row, "", {"id", "name", "kept_in", "notes", "uid", "finish"}, {"strip_mm", "weight_gsm"}, where, paper);
     if (!facts) return tl::make_unexpected(facts.error());
     for (const auto& [prefix, to] : {std::pair{"", &paper}, std::pair{"back_", &back}}) {
         const auto face = take(row, prefix, {"colour", "image", "pattern", "direction"},
                                {"repeat_mm", "angle_deg"}, where, *to);
         if (!face) return tl::make_unexpected(face.error());
+        json& side = *to;
+        if (side.contains("colour"))
+            if (const auto colour = colour_called(side["colour"].get<std::string>()))
+                side["colour"] = format_colour(*colour);
+        if (row[prefix + std::string("palette")].empty()) continue;
+        auto palette = palette_json(row[prefix + std::string("palette")], where);
+        if (!palette) return palette;
+        side["palette"] = std::move(*palette);
     }
+    if (row["use_up"] == "yes") paper["use_up"] = true;
     if (!back.empty()) paper["back"] = back;
     return paper;
 }
@@ -202,7 +245,12 @@ std::string stash_csv(const Stash& stash) {
                                                p.back ? name_of(p.back->pattern) : "",
                                                p.back ? name_of(p.back->direction) : "",
                                                p.back ? given(p.back->repeat) : "",
-                                               p.back ? given(p.back->angle_deg) : ""};
+                                               p.back ? given(p.back->angle_deg) : "",
+                                               p.finish ? key_of(*p.finish) : "",
+                                               p.use_up ? "yes" : "",
+                                               palette_text(p.palette),
+                                               p.back ? palette_text(p.back->palette) : "",
+                                               p.uid};
             for (std::size_t i = 0; i < row.size(); ++i) out += (i ? "," : "") + quoted(row[i]);
             out += "\r\n";
         }
@@ -217,14 +265,18 @@ Result<Stash> stash_from_csv(const std::string& bytes, const std::string& what,
     const std::string head = text.substr(0, text.find('\n'));
     const auto separators = [&](char c) { return std::count(head.begin(), head.end(), c); };
     const auto rows = rows_of(text, separators(';') > separators(',') ? ';' : ',');
-    if (rows.empty() || std::find(rows[0].begin(), rows[0].end(), "id") == rows[0].end())
-        return fail(ErrorKind::BadInput, what + ": the first row does not name a column \"id\"");
+    const auto has = [&](const char* column) {
+        return !rows.empty() && std::find(rows[0].begin(), rows[0].end(), column) != rows[0].end();
+    };
+    if (!has("id") && !has("name"))
+        return fail(ErrorKind::BadInput, what + ": the first row does not name a column \"id\" or \"name\"");
     json papers = json::array();
     std::map<std::string, std::size_t> at;
     for (std::size_t r = 1; r < rows.size(); ++r) {
         const std::string where = what + ": row " + std::to_string(r + 1);
         Row row;
         for (std::size_t c = 0; c < rows[r].size() && c < rows[0].size(); ++c) row[rows[0][c]] = rows[r][c];
+        if (row["id"].empty() && !row["name"].empty()) row["id"] = id_from(row["name"]);
         if (row["id"].empty()) return fail(ErrorKind::BadInput, where + " has no id");
         if (!at.contains(row["id"])) {
             auto paper = paper_of(row, where);
@@ -232,7 +284,8 @@ Result<Stash> stash_from_csv(const std::string& bytes, const std::string& what,
             at[row["id"]] = papers.size();
             papers.push_back(std::move(*paper));
         }
-        if (row["count"].empty() && row["width_mm"].empty() && row["outline"].empty()) continue;
+        if (row["count"].empty() && row["width_mm"].empty() && row["outline"].empty() && row["size"].empty())
+            continue;
         auto sheet = sheet_of(row, where);
         if (!sheet) return tl::make_unexpected(sheet.error());
         papers[at[row["id"]]]["sheets"].push_back(std::move(*sheet));

@@ -23,7 +23,9 @@ using nlohmann::json;
 
 namespace {
 
-constexpr int most_sheets = 2000;
+constexpr int most_of_a_kind = 2000;
+constexpr int most_sheets = 100'000;
+constexpr std::size_t most_colours = 6; ///< of a palette
 
 Result<Pixels> pixels_of(const std::string& bytes, const std::string& where, QSize fit = {}) {
     const auto picture =
@@ -57,7 +59,7 @@ Result<SheetStock> sheet_from(const json& j, const std::string& where) {
     SheetStock stock;
     if (j.contains("count")) {
         if (!j["count"].is_number_integer() || j["count"].get<long>() < 0 ||
-            j["count"].get<long>() > most_sheets)
+            j["count"].get<long>() > most_of_a_kind)
             return fail(ErrorKind::BadInput, where + ": \"count\" must be a whole number up to 2000");
         stock.count = j["count"].get<int>();
     }
@@ -89,9 +91,46 @@ Result<void> read_facts(const json& j, const std::string& where, Paper& paper) {
         if (!n) return tl::make_unexpected(n.error());
         *value = *n;
     }
-    if (j.contains("notes") && j["notes"].is_string()) paper.notes = as_text(j["notes"].get<std::string>());
-    if (j.contains("kept_in") && j["kept_in"].is_string())
-        paper.kept_in = as_text(j["kept_in"].get<std::string>());
+    for (const auto& [key, text] :
+         {std::pair{"notes", &paper.notes}, std::pair{"kept_in", &paper.kept_in},
+          std::pair{"uid", &paper.uid}, std::pair{"touched", &paper.touched}})
+        if (j.contains(key) && j[key].is_string()) *text = as_text(j[key].get<std::string>());
+    if (j.contains("use_up") && j["use_up"].is_boolean()) paper.use_up = j["use_up"].get<bool>();
+    if (!j.contains("finish")) return {};
+    const auto finish = j["finish"].is_string() ? zesty::named<Finish>(j["finish"].get<std::string>()) : std::nullopt;
+    if (!finish)
+        return fail(ErrorKind::BadInput, where + ": \"finish\" must be one of " + all_words<Finish>());
+    paper.finish = finish;
+    return {};
+}
+
+Result<Rgb> colour_from(const json& j, const char* key, const std::string& where) {
+    const auto colour = j.is_string() ? parse_colour(j.get<std::string>()) : std::nullopt;
+    if (!colour) return fail(ErrorKind::BadInput, where + ": \"" + key + "\" must look like #rrggbb");
+    return *colour;
+}
+
+/// What has been read off a picture before, so that it need not be read off again.
+Result<void> known_look(const json& j, const std::string& where, PaperFace& face) {
+    if (j.contains("palette")) {
+        if (!j["palette"].is_array() || j["palette"].size() > most_colours)
+            return fail(ErrorKind::BadInput, where + ": \"palette\" must be up to 6 colours");
+        for (const json& c : j["palette"]) {
+            const bool pair = c.is_array() && c.size() == 2 && c[1].is_number() && c[1].get<double>() >= 0 &&
+                              c[1].get<double>() <= 1;
+            const auto colour = colour_from(pair ? c[0] : json(), "palette", where);
+            if (!colour) return tl::make_unexpected(colour.error());
+            face.palette.push_back({*colour, c[1].get<double>()});
+        }
+    }
+    if (!j.contains("cells")) return {};
+    if (!j["cells"].is_array() || j["cells"].size() != std::size_t{coarse_cells} * coarse_cells)
+        return fail(ErrorKind::BadInput, where + ": \"cells\" must be 64 colours");
+    for (const json& c : j["cells"]) {
+        const auto colour = colour_from(c, "cells", where);
+        if (!colour) return tl::make_unexpected(colour.error());
+        face.coarse.push_back(*colour);
+    }
     return {};
 }
 
@@ -112,10 +151,16 @@ void suggest(Pixels pixels, const json& j, double width, PaperFace& face) {
 /// Reads the picture of a side: its colours, and what was not said.
 Result<void> look_at_picture(const json& j, const std::string& where, double width, const std::string& bytes,
                              PaperFace& face) {
+    if (!face.coarse.empty() && j.contains("colour") && j.contains("pattern"))
+        return check_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())))
+                       .map_error([&](Error e) {
+                           e.message = where + ": " + e.message;
+                           return e;
+                       });
     const auto small = pixels_of(bytes, where, {64, 64});
     if (!small) return tl::make_unexpected(small.error());
     face.colour = coarser(*small, 1).at.front();
-    face.palette = palette_of(*small);
+    if (face.palette.empty()) face.palette = palette_of(*small);
     face.coarse = coarser(*small, coarse_cells).at;
     const bool has_angle = face.pattern == Pattern::Stripe || face.pattern == Pattern::Ombre;
     if (j.contains("pattern") && (!has_angle || j.contains("angle_deg"))) return {};
@@ -145,18 +190,18 @@ Result<PaperFace> face_from(const json& j, const std::string& where, double widt
         if (!n) return tl::make_unexpected(n.error());
         *value = *n;
     }
+    if (auto r = known_look(j, where, face); !r) return tl::make_unexpected(r.error());
     if (j.contains("image") && j["image"].is_string()) {
         face.picture = j["image"].get<std::string>();
         auto bytes = pictures(face.picture);
         if (!bytes) return fail(bytes.error().kind, where + ": " + bytes.error().message);
-        if (auto r = look_at_picture(j, where, width, *bytes, face); !r)
+        if (auto r = look_at_picture(j, where, width, **bytes, face); !r)
             return tl::make_unexpected(r.error());
         stash.pictures[face.picture] = std::move(*bytes);
     }
     if (j.contains("colour")) {
-        const auto colour =
-            j["colour"].is_string() ? parse_colour(j["colour"].get<std::string>()) : std::nullopt;
-        if (!colour) return fail(ErrorKind::BadInput, where + ": \"colour\" must look like #rrggbb");
+        const auto colour = colour_from(j["colour"], "colour", where);
+        if (!colour) return tl::make_unexpected(colour.error());
         face.colour = *colour;
     } else if (face.picture.empty()) {
         return fail(ErrorKind::BadInput, where + " needs a \"colour\" or an \"image\"");
@@ -202,6 +247,8 @@ json face_json(const PaperFace& face) {
     if (!face.picture.empty()) out["image"] = face.picture;
     if (face.repeat > 0) out["repeat_mm"] = face.repeat;
     if (face.angle_deg > 0) out["angle_deg"] = face.angle_deg;
+    for (const PaletteColour& c : face.palette) out["palette"].push_back({format_colour(c.colour), c.share});
+    for (const Rgb c : face.coarse) out["cells"].push_back(format_colour(c));
     return out;
 }
 
@@ -225,7 +272,7 @@ Result<Stash> stash_from(const json& j, const std::string& what, const PictureSo
         if (!ids.insert(paper->id).second)
             return fail(ErrorKind::BadInput, what + ": two papers have the id \"" + paper->id + "\"");
         for (const SheetStock& s : paper->sheets) sheets += s.count;
-        if (sheets > most_sheets) return fail(ErrorKind::TooLarge, what + ": more than 2000 sheets");
+        if (sheets > most_sheets) return fail(ErrorKind::TooLarge, what + ": more than 100,000 sheets");
         stash.papers.push_back(std::move(*paper));
     }
     return stash;
@@ -263,6 +310,10 @@ json stash_json(const Stash& stash) {
         if (p.weight > 0) paper["weight_gsm"] = p.weight;
         if (!p.notes.empty()) paper["notes"] = p.notes;
         if (!p.kept_in.empty()) paper["kept_in"] = p.kept_in;
+        if (!p.uid.empty()) paper["uid"] = p.uid;
+        if (p.finish) paper["finish"] = key_of(*p.finish);
+        if (p.use_up) paper["use_up"] = true;
+        if (!p.touched.empty()) paper["touched"] = p.touched;
         papers.push_back(paper);
     }
     return {{"format", "zesty-stash/1"}, {"papers", papers}};
@@ -277,11 +328,11 @@ Result<Stash> paper_from_picture(const QString& path, bool crop) {
                      {"image", QFileInfo(path).fileName().toStdString()},
                      {"sheets", json::array({sheet})}};
     return stash_from({{"format", "zesty-stash/1"}, {"papers", json::array({paper})}}, path.toStdString(),
-                      [&](const std::string&) -> Result<std::string> {
+                      [&](const std::string&) -> Result<PictureBytes> {
                           auto bytes = read_file(path, 64LL << 20);
                           if (bytes && crop) bytes = cropped_file(*bytes);
                           if (!bytes) return tl::make_unexpected(bytes.error());
-                          return bytes->toStdString();
+                          return picture_bytes(bytes->toStdString());
                       });
 }
 
@@ -296,10 +347,10 @@ Result<Stash> read_stash(const QString& path) {
     const auto j = parse_json(data->toStdString(), path.toStdString());
     if (!j) return tl::make_unexpected(j.error());
     const QDir folder = QFileInfo(path).dir();
-    return stash_from(*j, path.toStdString(), [&](const std::string& name) -> Result<std::string> {
+    return stash_from(*j, path.toStdString(), [&](const std::string& name) -> Result<PictureBytes> {
         auto bytes = read_file(folder.filePath(QString::fromStdString(name)), 64LL << 20);
         if (!bytes) return tl::make_unexpected(bytes.error());
-        return bytes->toStdString();
+        return picture_bytes(bytes->toStdString());
     });
 }
 

@@ -11,7 +11,10 @@
 namespace zesty {
 
 /// Finds the bytes of a picture by the name the stash gives it.
-using PictureSource = std::function<Result<std::string>(const std::string& name)>;
+using PictureSource = std::function<Result<PictureBytes>(const std::string& name)>;
+inline PictureBytes picture_bytes(std::string bytes) {
+    return std::make_shared<const std::string>(std::move(bytes));
+}
 
 /// `what` begins the sentence of an error. Colours of papers with a picture are its mean; kind, direction and
 /// repeat that are not given are taken from it.

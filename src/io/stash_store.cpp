@@ -1,15 +1,22 @@
 #include "io/stash_store.h"
 
 #include "core/geometry/measure.h"
+#include "core/stash/sharing.h"
 #include "io/json_shapes.h"
+#include "io/read_file.h"
 #include "io/reserved_json.h"
 #include "io/stash_json.h"
+#include "io/statement.h"
 
+#include <QDate>
 #include <QFile>
 #include <QFileInfo>
-#include <algorithm>
-#include <set>
-#include <sqlite3.h>
+#include <QStandardPaths>
+#include <QTemporaryDir>
+#include <QUuid>
+#include <QtEndian>
+#include <array>
+#include <sys/stat.h>
 
 namespace zesty {
 
@@ -17,69 +24,40 @@ using nlohmann::json;
 
 namespace {
 
-constexpr int version = 3;
+constexpr int version = 4;
 constexpr int program = 0x5A535448;  ///< "ZSTH", what SQLite calls the application id
 constexpr int patience_ms = 10'000;  ///< while another program writes
 constexpr int most_steps = 100'000;  ///< of a thousand instructions each that one question may take
 constexpr int most_bytes = 64 << 20; ///< of one value
+constexpr qint64 most_backup = 2LL << 30;
 
 /// Counts the steps of a question down; one that goes on for ever is given up.
 int count_down(void* steps_left) {
     return --*static_cast<int*>(steps_left) < 0;
 }
 
-/// A statement with its values; the first step that fails is what it comes to.
-class Statement {
-public:
-    Statement(sqlite3* db, const char* sql) { sqlite3_prepare_v2(db, sql, -1, &statement_, nullptr); }
-    ~Statement() { sqlite3_finalize(statement_); }
-    Statement(const Statement&) = delete;
-    Statement& operator=(const Statement&) = delete;
-
-    Statement& text(int at, const std::string& value) {
-        sqlite3_bind_text(statement_, at, value.data(), static_cast<int>(value.size()), SQLITE_TRANSIENT);
-        return *this;
-    }
-    Statement& blob(int at, const std::string& value) {
-        sqlite3_bind_blob(statement_, at, value.data(), static_cast<int>(value.size()), SQLITE_TRANSIENT);
-        return *this;
-    }
-    Statement& real(int at, double value) {
-        sqlite3_bind_double(statement_, at, value);
-        return *this;
-    }
-    double real_at(int column) const { return sqlite3_column_double(statement_, column); }
-    bool row() { return step() == SQLITE_ROW; }
-    /// Of a statement without rows, or after the last one.
-    bool done() { return step() == SQLITE_DONE; }
-    bool ended_well() const { return last_ == SQLITE_DONE || last_ == SQLITE_ROW; }
-    std::string bytes(int column) const {
-        const void* data = sqlite3_column_blob(statement_, column);
-        const int size = sqlite3_column_bytes(statement_, column);
-        return data ? std::string(static_cast<const char*>(data), static_cast<std::size_t>(size))
-                    : std::string();
-    }
-    int number(int column) const { return sqlite3_column_int(statement_, column); }
-
-private:
-    int step() { return last_ = statement_ ? sqlite3_step(statement_) : SQLITE_ERROR; }
-    sqlite3_stmt* statement_ = nullptr;
-    int last_ = SQLITE_OK;
-};
-
-int pragma(sqlite3* db, const char* sql) {
-    Statement s(db, sql);
-    return s.row() ? s.number(0) : 0;
-}
-
-std::set<std::string> pictures_of(const Paper& paper) {
-    std::set<std::string> out;
-    if (!paper.picture.empty()) out.insert(paper.picture);
-    if (paper.back && !paper.back->picture.empty()) out.insert(paper.back->picture);
-    return out;
-}
-
 } // namespace
+
+std::string new_uid() {
+    return QUuid::createUuid().toString(QUuid::WithoutBraces).toStdString();
+}
+
+QString living_stash_path() {
+    // The window's data folder, whichever program asks.
+    return QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) + "/Zesty Panel/papers.stash";
+}
+
+StashStamp stash_stamp(const QString& path) {
+    QFile file(path);
+    struct stat what {};
+    if (!file.open(QIODevice::ReadOnly) || fstat(file.handle(), &what) != 0) return {};
+    // Bytes 24 to 27 of the head: the file change counter (SQLite's file format, 1.3.7).
+    constexpr qint64 counter_at = 24;
+    quint32 changes = 0;
+    if (file.seek(counter_at) && file.read(reinterpret_cast<char*>(&changes), sizeof changes) == sizeof changes)
+        changes = qFromBigEndian(changes);
+    return {what.st_ino, changes};
+}
 
 std::string page_key(const QString& file) {
     return file.isEmpty() ? std::string() : QFileInfo(file).absoluteFilePath().toStdString();
@@ -152,16 +130,20 @@ Result<void> StashStore::in_one_transaction(const std::function<Result<void>()>&
     *steps_left_ = most_steps;
     if (auto r = run("BEGIN IMMEDIATE"); !r) return r;
     if (auto r = change(); !r) {
+        pictures_.clear();
         (void)run("ROLLBACK");
         return r;
     }
     auto done = run("COMMIT");
-    if (!done) (void)run("ROLLBACK");
+    if (!done) {
+        pictures_.clear();
+        (void)run("ROLLBACK");
+    }
     return done;
 }
 
 /// Makes the tables, or adds what older versions had not: version 1 had no pages, version 2 no pieces of
-/// them. Which version it is is asked again once nobody else can write, as another program may have done it
+/// them, version 3 no uids. Which version it is is asked again once nobody else can write, as another program may have done it
 /// meanwhile.
 Result<void> StashStore::bring_up_to_date() {
     if (pragma(db_.get(), "PRAGMA user_version") >= version) return {};
@@ -175,15 +157,38 @@ Result<void> StashStore::bring_up_to_date() {
         if (format < 2)
             sql += "CREATE TABLE IF NOT EXISTS reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, "
                    "paper));";
-        sql += "ALTER TABLE reserved ADD COLUMN pieces TEXT NOT NULL DEFAULT '[]';"
-               "PRAGMA application_id = " +
-               std::to_string(program) + ";PRAGMA user_version = " + std::to_string(version);
-        return run(sql.c_str());
+        if (format < 3) sql += "ALTER TABLE reserved ADD COLUMN pieces TEXT NOT NULL DEFAULT '[]';";
+        sql += "PRAGMA application_id = " + std::to_string(program) +
+               ";PRAGMA user_version = " + std::to_string(version);
+        if (auto r = run(sql.c_str()); !r) return r;
+        return give_uids();
     });
+}
+
+/// To papers that an older version has put there.
+Result<void> StashStore::give_uids() {
+    std::vector<std::pair<std::string, json>> without;
+    Statement all(db_.get(), "SELECT id, paper FROM papers");
+    while (all.row()) {
+        auto paper = parse_json(all.bytes(1), what_);
+        if (!paper) return tl::make_unexpected(paper.error());
+        if (paper->is_object() && !paper->contains("uid")) without.emplace_back(all.bytes(0), std::move(*paper));
+    }
+    if (!all.ended_well()) return trouble("read");
+    for (auto& [id, paper] : without) {
+        paper["uid"] = new_uid();
+        Statement put(db_.get(), "UPDATE papers SET paper = ?2 WHERE id = ?1");
+        if (!put.text(1, id).text(2, paper.dump()).done()) return trouble("written");
+    }
+    return {};
 }
 
 Result<Stash> StashStore::read() const {
     *steps_left_ = most_steps;
+    if (const int as_of = pragma(db_.get(), "PRAGMA data_version"); as_of != pictures_as_of_) {
+        pictures_.clear(); // another program has written since
+        pictures_as_of_ = as_of;
+    }
     json papers = json::array();
     Statement all(db_.get(), "SELECT paper FROM papers ORDER BY place, id");
     while (all.row()) {
@@ -192,27 +197,51 @@ Result<Stash> StashStore::read() const {
         papers.push_back(std::move(*paper));
     }
     if (!all.ended_well()) return trouble("read");
-    return stash_from({{"format", "zesty-stash/1"}, {"papers", papers}}, what_,
-                      [&](const std::string& name) -> Result<std::string> {
-                          Statement picture(db_.get(), "SELECT bytes FROM pictures WHERE name = ?");
-                          if (!picture.text(1, name).row())
-                              return fail(ErrorKind::BadInput, "its picture " + name + " is missing");
-                          return picture.bytes(0);
-                      });
+    auto out = stash_from({{"format", "zesty-stash/1"}, {"papers", papers}}, what_,
+                          [&](const std::string& name) -> Result<PictureBytes> {
+                              if (const auto known = pictures_.find(name); known != pictures_.end())
+                                  return known->second;
+                              Statement picture(db_.get(), "SELECT bytes FROM pictures WHERE name = ?");
+                              if (!picture.text(1, name).row())
+                                  return fail(ErrorKind::BadInput, "its picture " + name + " is missing");
+                              return picture_bytes(picture.bytes(0));
+                          });
+    if (out) pictures_ = out->pictures;
+    return out;
 }
 
-Result<void> StashStore::write(const Stash& papers) {
-    const json all = stash_json(papers);
-    for (const json& paper : all["papers"]) {
+/// What is different of the two is written, so that the rest stays as it is.
+Result<void> StashStore::write(const Stash& before, Stash after) {
+    const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    for (const Paper& old : before.papers) {
+        if (after.find(old.id) >= 0) continue;
+        if (!Statement(db_.get(), "DELETE FROM papers WHERE id = ?").text(1, old.id).done())
+            return trouble("written");
+    }
+    for (Paper& paper : after.papers) {
+        if (paper.uid.empty()) paper.uid = new_uid();
+        paper.in_stash = false;
+        const int was = before.find(paper.id);
+        if (was >= 0 && before.papers[static_cast<std::size_t>(was)] == paper) continue;
+        if (was >= 0 || paper.touched.empty()) paper.touched = today;
+        Stash alone;
+        alone.papers.push_back(paper);
         Statement put(db_.get(),
                       "INSERT INTO papers(id, place, paper) VALUES(?1, (SELECT COALESCE(MAX(place), 0) + 1 "
                       "FROM papers), ?2) ON CONFLICT(id) DO UPDATE SET paper = ?2");
-        if (!put.text(1, paper["id"].get<std::string>()).text(2, paper.dump()).done())
+        if (!put.text(1, paper.id).text(2, stash_json(alone)["papers"][0].dump()).done())
             return trouble("written");
     }
-    for (const auto& [name, bytes] : papers.pictures) {
+    for (const auto& [name, bytes] : before.pictures) {
+        if (after.pictures.contains(name)) continue;
+        if (!Statement(db_.get(), "DELETE FROM pictures WHERE name = ?").text(1, name).done())
+            return trouble("written");
+    }
+    for (const auto& [name, bytes] : after.pictures) {
+        const auto was = before.pictures.find(name);
+        if (was != before.pictures.end() && was->second == bytes) continue;
         Statement put(db_.get(), "INSERT OR REPLACE INTO pictures(name, bytes) VALUES(?1, ?2)");
-        if (!put.text(1, name).blob(2, bytes).done()) return trouble("written");
+        if (!put.text(1, name).blob(2, *bytes).done()) return trouble("written");
     }
     return {};
 }
@@ -221,36 +250,68 @@ Result<void> StashStore::change(const std::function<Result<Stash>(const Stash& n
     return in_one_transaction([&]() -> Result<void> {
         const auto now = read();
         if (!now) return tl::make_unexpected(now.error());
-        const auto papers = change(*now);
-        if (!papers) return tl::make_unexpected(papers.error());
-        if (auto r = write(*papers); !r) return r;
+        const auto after = change(*now);
+        if (!after) return tl::make_unexpected(after.error());
+        if (auto r = write(*now, *after); !r) return r;
         // Saved means it opens: what the whole comes to is read before it is kept.
+        pictures_.clear();
         if (const auto again = read(); !again) return tl::make_unexpected(again.error());
         return {};
     });
 }
 
 Result<void> StashStore::put(const Stash& papers) {
-    return change([&](const Stash&) { return papers; });
+    return change([&](const Stash& now) -> Result<Stash> { return imported(now, papers); });
 }
 
 Result<void> StashStore::remove(const std::string& id) {
+    return change([&](const Stash& now) -> Result<Stash> {
+        if (now.find(id) < 0)
+            return fail(ErrorKind::NothingToDo, what_ + ": there is no paper \"" + id + "\"");
+        return without_paper(now, id);
+    });
+}
+
+Result<void> StashStore::back_up(const QString& to) const {
+    const QTemporaryDir aside;
+    const QString copy = aside.filePath("backup.stash");
+    *steps_left_ = most_steps;
+    Statement into(db_.get(), "VACUUM INTO ?");
+    if (!into.text(1, copy.toStdString()).done()) return trouble("read");
+    const auto now = read();
+    if (!now) return tl::make_unexpected(now.error());
+    const auto again = read_stash(copy);
+    if (!again || !(*again == *now))
+        return fail(ErrorKind::Unwritable, to.toStdString() + ": the backup is not as the stash is; nothing was written");
+    const auto bytes = read_file(copy, most_backup);
+    if (!bytes) return tl::make_unexpected(bytes.error());
+    return write_file(to, *bytes);
+}
+
+Result<void> StashStore::restore(const QString& from) {
+    if (!looks_like_one(from))
+        return fail(ErrorKind::BadInput, from.toStdString() + ": this is not a backup of a stash");
+    auto backup = open(from);
+    if (!backup) return tl::make_unexpected(backup.error());
+    const auto whole = backup->read();
+    if (!whole) return tl::make_unexpected(whole.error());
+    std::vector<std::array<std::string, 3>> taken;
+    std::vector<double> areas;
+    Statement all(backup->db_.get(), "SELECT page, paper, pieces, area FROM reserved");
+    while (all.row()) {
+        taken.push_back({all.bytes(0), all.bytes(1), all.bytes(2)});
+        areas.push_back(all.real_at(3));
+    }
+    if (!all.ended_well()) return backup->trouble("read");
     return in_one_transaction([&]() -> Result<void> {
-        const auto before = read();
-        if (!before) return tl::make_unexpected(before.error());
-        const int at = before->find(id);
-        if (at < 0) return fail(ErrorKind::NothingToDo, what_ + ": there is no paper \"" + id + "\"");
-        std::set<std::string> unused = pictures_of(before->papers[static_cast<std::size_t>(at)]);
-        for (const Paper& other : before->papers)
-            if (other.id != id)
-                for (const std::string& name : pictures_of(other)) unused.erase(name);
-        Statement paper(db_.get(), "DELETE FROM papers WHERE id = ?");
-        bool good = paper.text(1, id).done();
-        for (const std::string& name : unused) {
-            Statement gone(db_.get(), "DELETE FROM pictures WHERE name = ?");
-            good = good && gone.text(1, name).done();
+        if (auto r = run("DELETE FROM papers; DELETE FROM pictures; DELETE FROM reserved"); !r) return r;
+        if (auto r = write({}, *whole); !r) return r;
+        for (std::size_t i = 0; i < taken.size(); ++i) {
+            Statement put(db_.get(), "INSERT INTO reserved(page, paper, pieces, area) VALUES(?1, ?2, ?3, ?4)");
+            if (!put.text(1, taken[i][0]).text(2, taken[i][1]).text(3, taken[i][2]).real(4, areas[i]).done())
+                return trouble("written");
         }
-        return good ? Result<void>{} : trouble("written");
+        return {};
     });
 }
 

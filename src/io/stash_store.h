@@ -22,6 +22,20 @@ struct Reserved {
     std::vector<ReservedPiece> pieces;
 };
 
+/// Where the stash is that is always open: in the user's data folder.
+QString living_stash_path();
+
+/// For a paper that nobody has known so far.
+std::string new_uid();
+
+/// What a database was like, to notice that another program has changed it: cheap to ask for.
+struct StashStamp {
+    quint64 file = 0;    ///< which file it is, 0 for none
+    quint32 changes = 0; ///< SQLite's count of the transactions that changed it
+    bool operator==(const StashStamp&) const = default;
+};
+StashStamp stash_stamp(const QString& path);
+
 /// How a page is known to the database: the whole path of its file, empty for a page that has none.
 std::string page_key(const QString& file);
 
@@ -33,11 +47,11 @@ public:
     static bool looks_like_one(const QString& path);
 
     Result<Stash> read() const;
-    /// Changes papers by what is there, while nobody else can: `change` gives the papers to add or to put in
-    /// the place of those with the same id. Nothing changes where it fails, or where the whole could not be
-    /// read again.
+    /// Changes the whole by what is there, while nobody else can: `change` gives what is there after it. Papers
+    /// that are new get a uid. Nothing changes where it fails, or where the whole could not be read again.
     Result<void> change(const std::function<Result<Stash>(const Stash& now)>& change);
-    /// Adds papers, those with the same id in the place of the old; with the pictures they name.
+    /// Adds papers, with the pictures they name. Those that are there already, by uid or, where one of the two
+    /// has none, by id, take the place of the old.
     Result<void> put(const Stash& papers);
     /// An error of kind NothingToDo when there is no such paper. Pictures that no paper names go too.
     Result<void> remove(const std::string& id);
@@ -48,6 +62,12 @@ public:
     /// What all other pages have reserved, as long as their files are there.
     Result<Reserved> reserved_by_others(const std::string& page) const;
 
+    /// The whole stash in one file, read back and compared before it takes the place of an older one.
+    Result<void> back_up(const QString& to) const;
+    /// All papers and reserved pieces as they are in a backup, in the place of what is here; nothing changes
+    /// where that cannot be read whole.
+    Result<void> restore(const QString& from);
+
     ~StashStore();
     StashStore(StashStore&&) noexcept;
     StashStore& operator=(StashStore&&) noexcept;
@@ -57,7 +77,8 @@ private:
     Result<void> run(const char* sql);
     Result<void> bring_up_to_date();
     Result<void> in_one_transaction(const std::function<Result<void>()>& change);
-    Result<void> write(const Stash& papers);
+    Result<void> write(const Stash& before, Stash after);
+    Result<void> give_uids();
     tl::unexpected<Error> trouble(const char* doing) const;
 
     struct Close {
@@ -65,6 +86,8 @@ private:
     };
     std::unique_ptr<int> steps_left_; ///< of the question being asked; the database keeps its address
     std::unique_ptr<sqlite3, Close> db_;
+    mutable Pictures pictures_;     ///< as they were read last
+    mutable int pictures_as_of_ = 0; ///< what SQLite called the data then
     std::string what_; ///< begins the sentence of an error
 };
 

@@ -1,5 +1,7 @@
 #include "app/bench.h"
 
+#include "core/project/fixes.h"
+
 #include <QApplication>
 #include <QDeadlineTimer>
 #include <QDropEvent>
@@ -15,7 +17,8 @@ Bench::Bench(const std::function<void(const QString&)>& before) : settings_(home
     if (before) before(home_.path());
     FileQuestions questions;
     questions.open_cut = [this](QWidget*, const QString&) { return open_answer; };
-    questions.open_stash = [this](QWidget*, const QString&) { return stash_answer; };
+    questions.open_papers = [this](QWidget*, const QString&) { return papers_answer; };
+    questions.save_papers = [this](QWidget*, const QString&) { return save_answer; };
     questions.save = [this](QWidget*, const QString&) { return save_answer; };
     questions.export_folder = [this](QWidget*, const QString&) { return folder_answer; };
     questions.open_picture = [this](QWidget*, const QString&) { return picture_answer; };
@@ -113,6 +116,11 @@ void drag(Bench& bench, QPoint from, QPoint to) {
     QTest::mousePress(&bench.page(), Qt::LeftButton, {}, from);
     for (int i = 1; i <= 4; ++i) QTest::mouseMove(&bench.page(), from + (to - from) * i / 4);
     QTest::mouseRelease(&bench.page(), Qt::LeftButton, {}, to);
+    bench.settle();
+}
+
+void take_papers_in(Bench& bench) {
+    bench.document().change("Add the page's papers to the stash", [](Project& p) { AddToStash{}(p); });
     bench.settle();
 }
 

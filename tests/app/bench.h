@@ -37,7 +37,7 @@ public:
 
     // Answers to the window's questions.
     QString open_answer;
-    QString stash_answer;
+    QStringList papers_answer;
     QString save_answer;
     QString folder_answer;
     QString picture_answer;
@@ -62,6 +62,9 @@ void click(QWidget* w);
 void drag(Bench& bench, QPoint from, QPoint to);
 /// Pixel of a place of the page.
 QPoint at(Bench& bench, Point on_page);
+
+/// The papers that came with the page join the stash.
+void take_papers_in(Bench& bench);
 
 /// Whether the plan says so.
 bool told(Bench& bench, Code code);

@@ -43,11 +43,7 @@ void type(QLineEdit* edit, const char* text) {
 TEST(RoomJourney, WhatAnotherPageHasReservedIsLeftRoomByOneKeyAndUndone) {
     Bench bench;
     bench.open(demo::project());
-    bench.key(Qt::Key_3, Qt::ControlModifier);
-    bench.window().findChild<PapersPanel*>()->choose(PapersPanel::Paper);
-    bench.settle();
-    QTest::mouseClick(bench.window().findChild<QPushButton*>("keep-own"), Qt::LeftButton);
-    bench.settle();
+    testing::take_papers_in(bench);
     bench.key(Qt::Key_4, Qt::ControlModifier);
     bench.key(Qt::Key_L);
     EXPECT_TRUE(bench.document().project().sheets.reserved.empty());

@@ -163,7 +163,7 @@ TEST_F(BadDay, OnlyRegularFilesAreWrittenAndAFullDiskIsSaidAsThat) {
 }
 
 TEST_F(BadDay, ACommandThatFailsLeavesNoDatabaseBehind) {
-    write(at("bad.csv"), "name,colour\nbarley,#e0c080\n");
+    write(at("bad.csv"), "note,colour\nbarley,#e0c080\n");
     expect_one_line(zesty({"stash", at("new.stash"), "--import", at("bad.csv")}), "bad.csv");
     expect_one_line(
         zesty({"stash", at("new.stash"), "--add", "barley", "--colour", "kite", "--sheet", "6x6in"}),

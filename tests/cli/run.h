@@ -4,6 +4,7 @@
 #include <QFile>
 #include <QProcess>
 #include <QStringList>
+#include <QTemporaryDir>
 #include <gtest/gtest.h>
 #include <string>
 
@@ -15,8 +16,17 @@ struct Ran {
     std::string err;
 };
 
+/// Where the tests' own stash is, so that nobody's is touched.
+inline QString data_home() {
+    static const QTemporaryDir home;
+    return home.path();
+}
+
 inline Ran zesty(const QStringList& arguments) {
     QProcess process;
+    QProcessEnvironment environment = QProcessEnvironment::systemEnvironment();
+    environment.insert("XDG_DATA_HOME", data_home());
+    process.setProcessEnvironment(environment);
     process.start(ZESTY_BINARY, arguments);
     EXPECT_TRUE(process.waitForFinished(60000));
     if (process.exitStatus() != QProcess::NormalExit) return {-1, "", "ended by a signal"};

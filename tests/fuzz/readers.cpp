@@ -19,7 +19,7 @@
 namespace zesty {
 namespace {
 
-Result<std::string> no_picture(const std::string& name) {
+Result<PictureBytes> no_picture(const std::string& name) {
     return fail(ErrorKind::BadInput, name + " is not there");
 }
 

@@ -30,7 +30,7 @@ using nlohmann::json;
 namespace {
 
 Result<Stash> stash(const json& j) {
-    return stash_from(j, "s.json", [](const std::string& name) -> Result<std::string> {
+    return stash_from(j, "s.json", [](const std::string& name) -> Result<PictureBytes> {
         return fail(ErrorKind::Unreadable, name + ": there is no such file");
     });
 }

@@ -105,4 +105,16 @@ TEST(OldFormats, AFileOfFormatFiveOpensWithItsDecisions) {
     expect_the_same_written_anew(*p);
 }
 
+TEST(OldFormats, AFileOfFormatSixOpensWithItsDecisionsAndAllItsPapers) {
+    const auto p = sample(6);
+    ASSERT_TRUE(p) << p.error().message;
+    EXPECT_EQ(p->stash->papers.size(), 8u);
+    EXPECT_FALSE(p->match.choices.empty());
+    for (const Paper& paper : p->stash->papers) {
+        EXPECT_TRUE(paper.uid.empty()) << "nobody has taken it in yet";
+        EXPECT_FALSE(paper.palette.empty()) << "from its picture";
+    }
+    expect_the_same_written_anew(*p);
+}
+
 } // namespace zesty

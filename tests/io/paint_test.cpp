@@ -25,7 +25,7 @@ Stash two_colours() {
     buffer.open(QIODevice::WriteOnly);
     image.save(&buffer, "PNG");
     Stash s;
-    s.pictures["two.png"] = png.toStdString();
+    s.pictures["two.png"] = std::make_shared<const std::string>(png.toStdString());
     s.papers.push_back({"two",
                         "Two",
                         {},

@@ -5,6 +5,7 @@
 #include "support/demo.h"
 #include "support/lattice.h"
 
+#include <QDate>
 #include <QFile>
 #include <QProcess>
 #include <QTemporaryDir>
@@ -30,6 +31,12 @@ void write(const QString& path, const QByteArray& data) {
     QFile f(path);
     ASSERT_TRUE(f.open(QIODevice::WriteOnly));
     f.write(data);
+}
+
+/// As the stash has papers that were put into it today.
+Stash as_put(Stash stash) {
+    for (Paper& p : stash.papers) p.touched = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    return stash;
 }
 
 void make_database(const QString& path, const char* sql) {
@@ -61,14 +68,14 @@ TEST(StashStore, GivesBackWhatWasPutInAndReplacesById) {
     stash.papers[0].weight = 216;
     stash.papers[0].repeat = 8.5;
     ASSERT_TRUE(StashStore::open(path)->put(stash));
-    EXPECT_TRUE(*read_stash(path) == stash) << "read as any stash is";
+    EXPECT_TRUE(*read_stash(path) == as_put(stash)) << "read as any stash is";
     stash.papers[1].sheets.clear();
     Stash one;
     one.papers = {stash.papers[1]};
     auto store = StashStore::open(path);
     ASSERT_TRUE(store);
     ASSERT_TRUE(store->put(one));
-    EXPECT_TRUE(*store->read() == stash);
+    EXPECT_TRUE(*store->read() == as_put(stash));
     EXPECT_EQ(store->remove("nothing").error().kind, ErrorKind::NothingToDo);
     const std::string picture = stash.papers[0].picture;
     ASSERT_TRUE(store->remove(stash.papers[0].id));
@@ -104,7 +111,8 @@ TEST(StashStore, OpensItsOlderVersions) {
     for (const char* as_it_was :
          {"DROP TABLE reserved; PRAGMA user_version = 1",
           "DROP TABLE reserved; CREATE TABLE reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, "
-          "paper)); INSERT INTO reserved VALUES('PAGE', 'barley', 25); PRAGMA user_version = 2"}) {
+          "paper)); INSERT INTO reserved VALUES('PAGE', 'barley', 25); PRAGMA user_version = 2",
+          "UPDATE papers SET paper = json_remove(paper, '$.uid'); PRAGMA user_version = 3"}) {
         QTemporaryDir dir;
         const std::string two = page_in(dir, "two.zesty");
         const QString path = dir.filePath("x.stash");
@@ -117,6 +125,8 @@ TEST(StashStore, OpensItsOlderVersions) {
         auto again = StashStore::open(path);
         ASSERT_TRUE(again) << again.error().message;
         EXPECT_EQ(again->read()->papers.size(), demo_stash().papers.size());
+        for (const Paper& p : again->read()->papers) EXPECT_FALSE(p.uid.empty());
+        EXPECT_TRUE(*again->read() == *StashStore::open(path)->read()) << "given once";
         EXPECT_TRUE(again->reserved_by_others("three")->pieces.empty());
         EXPECT_EQ(again->reserved_by_others("three")->areas.contains("barley"),
                   std::string(as_it_was).find("25") != std::string::npos);
@@ -124,6 +134,46 @@ TEST(StashStore, OpensItsOlderVersions) {
         EXPECT_TRUE(again->reserve(two, {one}));
         EXPECT_EQ(StashStore::open(path)->reserved_by_others("three")->pieces, std::vector{one});
     }
+}
+
+TEST(StashStore, ABackupBringsEverythingBack) {
+    QTemporaryDir dir;
+    auto store = StashStore::open(dir.filePath("papers.stash"));
+    ASSERT_TRUE(store && store->put(demo_stash()));
+    const std::string page = page_in(dir, "tram.zesty");
+    ASSERT_TRUE(store->reserve(page, {piece("Tram Terrace", "barley", 10)}));
+    const Stash before = *store->read();
+    const QString file = dir.filePath("backup.stash");
+    ASSERT_TRUE(store->back_up(file));
+    ASSERT_TRUE(store->remove("barley"));
+    ASSERT_TRUE(store->change([](const Stash& now) -> Result<Stash> {
+        Stash next = now;
+        next.papers[0].sheets.clear();
+        return next;
+    }));
+    ASSERT_TRUE(store->restore(file));
+    EXPECT_TRUE(*store->read() == before);
+    EXPECT_EQ(store->reserved_by_others("")->pieces.size(), 1u);
+    // What is no backup changes nothing, and a backup goes only where files go.
+    write(dir.filePath("letter.txt"), "Dear all,");
+    EXPECT_FALSE(store->restore(dir.filePath("letter.txt")));
+    EXPECT_FALSE(store->restore(dir.filePath("nothing.stash")));
+    EXPECT_TRUE(*store->read() == before);
+    EXPECT_FALSE(store->back_up(dir.path()));
+}
+
+TEST(StashStore, AStampTellsThatSomebodyElseHasWritten) {
+    QTemporaryDir dir;
+    const QString path = dir.filePath("papers.stash");
+    EXPECT_EQ(stash_stamp(path).file, 0u);
+    auto mine = StashStore::open(path);
+    auto yours = StashStore::open(path);
+    ASSERT_TRUE(mine && yours && mine->put(demo_stash()));
+    const StashStamp before = stash_stamp(path);
+    EXPECT_EQ(stash_stamp(path), before);
+    ASSERT_TRUE(yours->remove("barley"));
+    EXPECT_FALSE(stash_stamp(path) == before);
+    EXPECT_EQ(mine->read()->find("barley"), -1);
 }
 
 TEST(StashStore, RefusesWhatIsNotOneAndLeavesItAlone) {
@@ -196,7 +246,7 @@ TEST(StashCsv, GoesThereAndBackWithOutlinesAndPictures) {
     stash.papers[1].sheets.clear();
     Polygon offcut{{{0, 0}, {90.25, 0}, {100, 55.5}, {0, 60}}, {{{20, 20}, {30, 20}, {25, 30}}}};
     stash.papers[2].sheets = {{offcut, 1, true}};
-    const auto pictures = [&](const std::string& name) -> Result<std::string> {
+    const auto pictures = [&](const std::string& name) -> Result<PictureBytes> {
         return stash.pictures.at(name);
     };
     const auto again = stash_from_csv(stash_csv(stash), "x.csv", pictures);
@@ -212,7 +262,15 @@ TEST(StashCsv, GoesThereAndBackWithOutlinesAndPictures) {
     wrong("id,colour,width_mm,height_mm\n,#112233,10,10\n");
     wrong("id,colour,width_mm,height_mm\na,#112233,ten,10\n");
     wrong("id,colour,outline\na,#112233,0 0;10\n");
-    wrong("id,colour,width_mm,height_mm\na,red,10,10\n");
+    wrong("id,colour,width_mm,height_mm\na,kite,10,10\n");
+    wrong("name,colour,size\nRipe Barley,ochre,large\n");
+    const auto typed = stash_from_csv("name,colour,size,count\nRipe Barley,ochre,12x12,2\nGull,muted teal,6x8,5\n",
+                                      "x.csv", pictures);
+    ASSERT_TRUE(typed) << typed.error().message;
+    ASSERT_EQ(typed->papers.size(), 2u);
+    EXPECT_EQ(typed->papers[0].id, "ripe-barley");
+    EXPECT_EQ(typed->papers[1].sheets[0].count, 5);
+    EXPECT_NEAR(typed->papers[1].sheets[0].outline.outer[1].x, 152.4, 1e-6);
 }
 
 TEST(StashJson, WhatIsNotSaidOfAPaperComesFromItsPicture) {
@@ -226,7 +284,7 @@ TEST(StashJson, WhatIsNotSaidOfAPaperComesFromItsPicture) {
         paper.erase("direction");
     }
     const auto read = stash_from(
-        j, "x", [&](const std::string& name) -> Result<std::string> { return demo.pictures.at(name); });
+        j, "x", [&](const std::string& name) -> Result<PictureBytes> { return demo.pictures.at(name); });
     ASSERT_TRUE(read);
     EXPECT_EQ(read->papers[static_cast<std::size_t>(striped)].pattern, Pattern::Stripe);
     EXPECT_EQ(read->papers[static_cast<std::size_t>(striped)].direction, Direction::Half);

@@ -11,7 +11,11 @@ namespace zesty {
 
 enum class Act {
     Open,
-    OpenStash,
+    BringIn,
+    PasteList,
+    WriteOut,
+    BackUp,
+    Restore,
     AddPapers,
     Save,
     SaveAs,

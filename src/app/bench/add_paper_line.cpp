@@ -1,11 +1,15 @@
 #include "app/bench/add_paper_line.h"
 
 #include "app/bench/theme.h"
+#include "app/bench/wording.h"
 #include "core/stash/colour_words.h"
 
 #include <QColorDialog>
 #include <QHBoxLayout>
+#include <QLabel>
 #include <QLineEdit>
+#include <QMenu>
+#include <QPixmap>
 #include <QSpinBox>
 
 namespace zesty {
@@ -18,6 +22,7 @@ AddPaperLine::AddPaperLine(QWidget* parent) : QWidget(parent) {
     column->setSpacing(4);
     column->addWidget(what());
     column->addWidget(sizes());
+    column->addWidget(more());
     hide();
 }
 
@@ -40,7 +45,7 @@ QWidget* AddPaperLine::what() {
     swatch_ = new QPushButton(line);
     swatch_->setAccessibleName("Pick the colour");
     swatch_->setToolTip("Pick the colour");
-    swatch_->setFixedSize(30, 26);
+    swatch_->setFixedSize(42, 26);
     row->addWidget(swatch_);
     kind_ = new ChoiceBox<Pattern>("Kind of pattern of the new paper", every<Pattern>(), line);
     row->addWidget(kind_);
@@ -57,7 +62,10 @@ QWidget* AddPaperLine::what() {
     done->setToolTip("Closes this line (Esc)");
     row->addWidget(done);
     connect(colour_, &QLineEdit::textChanged, this, &AddPaperLine::show_colour);
-    connect(swatch_, &QPushButton::clicked, this, &AddPaperLine::pick_colour);
+    auto* menu = new QMenu(swatch_);
+    menu->addAction("Choose a colour...", this, &AddPaperLine::pick_colour);
+    menu->addAction("Pick it from a picture...", this, &AddPaperLine::ask_picture);
+    swatch_->setMenu(menu);
     connect(name_, &QLineEdit::returnPressed, this, &AddPaperLine::take);
     connect(colour_, &QLineEdit::returnPressed, this, &AddPaperLine::take);
     connect(add, &QPushButton::clicked, this, &AddPaperLine::take);
@@ -73,19 +81,60 @@ QWidget* AddPaperLine::sizes() {
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(6);
     for (const UsualSheet& s : usual_sheets()) {
-        auto* size = new QLabel(s.name, line);
-        size->setProperty("quiet", true);
-        auto* count = new QSpinBox(line);
-        count->setRange(0, 999);
-        count->setAccessibleName(QString("How many of %1 in").arg(s.name));
-        count->setToolTip(count->accessibleName());
-        count->setFixedWidth(48);
         if (!counts_.empty()) row->addSpacing(8);
-        row->addWidget(size);
-        row->addWidget(count);
-        counts_.push_back(count);
+        counts_.push_back(count_of_size(s.name, row));
     }
     counts_.front()->setValue(1);
+    row->addStretch(1);
+    return line;
+}
+
+QSpinBox* AddPaperLine::count_of_size(const QString& size, QHBoxLayout* row) {
+    auto* name = new QLabel(size, this);
+    name->setProperty("quiet", true);
+    auto* count = new QSpinBox(this);
+    count->setRange(0, 999);
+    count->setAccessibleName(QString("How many of %1").arg(size.contains('x') ? size + " in" : size));
+    count->setToolTip(count->accessibleName());
+    count->setFixedWidth(48);
+    row->addWidget(name);
+    row->addWidget(count);
+    return count;
+}
+
+QWidget* AddPaperLine::more() {
+    auto* line = new QWidget(this);
+    auto* row = new QHBoxLayout(line);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(6);
+    constexpr double least = 5;
+    constexpr double most = 3000; // mm
+    width_ = new LengthEdit("Width of another size", least, most, line);
+    height_ = new LengthEdit("Height of another size", least, most, line);
+    for (LengthEdit* edit : {width_, height_}) edit->setFixedWidth(64);
+    connect(width_, &LengthEdit::length_entered, this, [this](double mm) { other_width_ = mm; });
+    connect(height_, &LengthEdit::length_entered, this, [this](double mm) { other_height_ = mm; });
+    row->addWidget(width_);
+    row->addWidget(new QLabel("x", line));
+    row->addWidget(height_);
+    other_count_ = count_of_size("other size", row);
+    row->addSpacing(10);
+    finish_ = new ChoiceBox<std::optional<Finish>>("Finish of the new paper", {{"any finish", std::nullopt}}, line);
+    for (const auto& [words, finish] : every<Finish>()) finish_->offer(words, finish);
+    row->addWidget(finish_);
+    weight_ = new QSpinBox(line);
+    weight_->setRange(0, 2000);
+    weight_->setSingleStep(10);
+    weight_->setSuffix(" g/m\u00b2");
+    weight_->setSpecialValueText("any weight");
+    weight_->setAccessibleName("Weight of the new paper");
+    weight_->setToolTip(weight_->accessibleName());
+    row->addWidget(weight_);
+    kept_in_ = new QLineEdit(line);
+    kept_in_->setPlaceholderText("kept in, such as blue folder");
+    kept_in_->setAccessibleName("Where the new paper is kept");
+    kept_in_->setMaxLength(80);
+    row->addWidget(kept_in_, 1);
     says_ = new QLabel(line);
     says_->setObjectName("new-paper-says");
     says_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
@@ -109,6 +158,17 @@ void AddPaperLine::show_colour() {
                                .arg(colour ? words(format_colour(*colour)) : QString("#FBF8F1")));
 }
 
+void AddPaperLine::offer_colours(const std::vector<PaletteColour>& palette) {
+    QMenu menu(this);
+    for (const PaletteColour& c : palette) {
+        QPixmap dot(16, 16);
+        dot.fill(QColor(c.colour.r, c.colour.g, c.colour.b));
+        menu.addAction(QIcon(dot), words(colour_words(c.colour)),
+                       [this, c] { colour_->setText(words(format_colour(c.colour))); });
+    }
+    menu.exec(swatch_->mapToGlobal(QPoint(0, swatch_->height())));
+}
+
 void AddPaperLine::pick_colour() {
     const auto now = colour_called(colour_->text().toStdString()).value_or(Rgb{0xF6, 0xEC, 0xD2});
     const QColor c = QColorDialog::getColor(QColor(now.r, now.g, now.b), this, "Colour of the paper");
@@ -130,11 +190,16 @@ void AddPaperLine::take() {
     for (std::size_t i = 0; i < counts_.size(); ++i)
         if (const int count = counts_[i]->value(); count > 0)
             paper.sheets.push_back({usual_sheets()[i].width, usual_sheets()[i].height, count});
+    if (other_count_->value() > 0 && other_width_ > 0 && other_height_ > 0)
+        paper.sheets.push_back({other_width_, other_height_, other_count_->value()});
     if (paper.sheets.empty()) {
         say("How many sheets?", true);
         counts_.front()->setFocus();
         return;
     }
+    paper.finish = finish_->value();
+    paper.weight = weight_->value();
+    paper.kept_in = kept_in_->text().trimmed().toStdString();
     emit add(paper);
     say("Added. Another like it?", false);
     name_->clear();

@@ -1,6 +1,8 @@
 // Opening, saving, what others do to the file meanwhile, and work that a crash left behind.
 
 #include "app/bench/bench_window.h"
+#include "app/bench/bring_in.h"
+#include "app/bench/living_stash.h"
 #include "app/bench/notice_bar.h"
 #include "app/bench/wording.h"
 #include "app/setout/set_out_waypoint.h"
@@ -29,11 +31,11 @@ QString in_words(const QDateTime& time) {
 
 void BenchWindow::open(const QString& path) {
     settings_.set_last_folder(QFileInfo(path).absolutePath());
-    const QString suffix = QFileInfo(path).suffix().toLower();
-    if (suffix == "json" || suffix == "stash") {
-        worker_.open_stash(path);
+    if (BringIn::brings_papers(path)) {
+        bring_in_->files({path});
         return;
     }
+    const QString suffix = QFileInfo(path).suffix().toLower();
     // A project takes the place of everything, a drawing can be undone.
     if (suffix == "zesty" && document_.changed() && !questions_.discard(this)) return;
     worker_.open(path);
@@ -85,7 +87,7 @@ void BenchWindow::connect_files() {
             [this](const Project& project, const QString& path, const FileStamp& stamp) {
                 settings_.add_recent(path);
                 notices_->drop(changed_key);
-                if (project == document_.project()) {
+                if (as_kept(project) == as_kept(document_.project())) {
                     document_.saved_as(path, stamp);
                     sheets_->reserve_papers(project, path);
                 } else {
@@ -99,6 +101,12 @@ void BenchWindow::connect_files() {
     });
     connect(&worker_, &Worker::file_looked_at, this, [this](const QString& path, const FileStamp& now) {
         if (path == document_.path() && !(now == document_.stamp())) say_changed_outside(now);
+    });
+    connect(living_, &LivingStash::failed, this, [this](const QString& m) { say(m, true); });
+    connect(living_, &LivingStash::backed_up, this,
+            [this](const QString& file) { say("The stash is backed up as " + QFileInfo(file).fileName() + ".", false); });
+    connect(living_, &LivingStash::changed, this, [this] {
+        worker_.look_up_reserved(living_->path(), document_.path());
     });
     connect(&autosaver_, &Autosaver::failed, this,
             [this](const QString& m) { say("Work in hand cannot be kept: " + m, true); });
@@ -236,7 +244,7 @@ void BenchWindow::take_up_left_work(const LeftWork& left) {
                               return;
                           }
                           take_project(saved.project, has_file ? left.path : QString(), saved.stamp);
-                          document_.edit("Take up unsaved work", project);
+                          document_.edit("Take up unsaved work", document_.at_hand(project));
                           // Kept where it was until it is kept anew, or saved.
                           const auto throw_away = [folder, id = left.id] {
                               throw_away_left_work(folder, id);
@@ -248,6 +256,11 @@ void BenchWindow::take_up_left_work(const LeftWork& left) {
 }
 
 void BenchWindow::closeEvent(QCloseEvent* event) {
+    // What cannot be written to the stash is lost with the window: that is asked about, too.
+    if (!living_->flush() && !questions_.discard(this)) {
+        event->ignore();
+        return;
+    }
     if (document_.changed() && !questions_.discard(this)) {
         event->ignore();
         return;

@@ -1,8 +1,11 @@
 #include "app/bench/bench_window.h"
 
+#include "app/bench/add_paper_line.h"
+#include "app/bench/bring_in.h"
 #include "app/bench/drawer.h"
 #include "app/bench/head_bar.h"
 #include "app/bench/keys_sheet.h"
+#include "app/bench/living_stash.h"
 #include "app/bench/notice_bar.h"
 #include "app/bench/panel_part.h"
 #include "app/bench/route_bar.h"
@@ -13,9 +16,12 @@
 #include "app/sections/sections_waypoint.h"
 #include "app/setout/set_out_waypoint.h"
 #include "app/sheets/sheets_waypoint.h"
+#include "io/picture.h"
 
+#include <QClipboard>
 #include <QDragEnterEvent>
 #include <QFileInfo>
+#include <QGuiApplication>
 #include <QHBoxLayout>
 #include <QMimeData>
 #include <QStackedWidget>
@@ -44,6 +50,7 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
 
 BenchWindow::~BenchWindow() {
     worker_.stop_proposing();
+    delete living_; // before the document it tells
     // The parts look at the document and the state, which go before a window's children would.
     document_.history().disconnect(this);
     page_->show_waypoint(nullptr);
@@ -65,7 +72,11 @@ void BenchWindow::build() {
     middle_ = new QStackedWidget(whole);
     page_ = new PageView(document_, state_, middle_);
     middle_->addWidget(page_);
-    drawer_ = new Drawer(document_, state_, whole);
+    living_ = new LivingStash(document_, settings_.stash_file(), this);
+    bring_in_ = new BringIn(
+        document_, worker_, *notices_,
+        [this](const QString& message, bool trouble) { say(message, trouble); }, this);
+    drawer_ = new Drawer(document_, state_, actions_, settings_.stash_name(), whole);
     QWidget* side = build_side();
     route_ = new RouteBar(document_, state_, waypoints_, whole);
     column->addWidget(head_);
@@ -150,7 +161,6 @@ void BenchWindow::connect_views() {
                                                  : std::vector<int>{opening});
     });
     connect(drawer_, &Drawer::give_picked, actions_[Act::Give], &QAction::trigger);
-    connect(drawer_, &Drawer::open_stash, actions_[Act::OpenStash], &QAction::trigger);
     connect(second_look_, &SecondLook::go_to, this, &BenchWindow::go_to);
     connect(second_look_, &SecondLook::apply, this, [this](const Fix& fix) {
         document_.change(words(fix.label()), [&](Project& p) { fix.apply(p); });
@@ -167,12 +177,6 @@ void BenchWindow::connect_worker() {
     });
     connect(&worker_, &Worker::plan_failed, this, [this](const QString& m) { say(m, true); });
     connect(&worker_, &Worker::failed, this, [this](const QString& m) { say(m, true); });
-    connect(&worker_, &Worker::opened_stash, this, [this](const auto& stash, const QString& path) {
-        document_.change("Open a stash", [&](Project& p) { p.stash = stash; });
-        say(QString("%1: %2.").arg(QFileInfo(path).fileName(),
-                                   counted(stash->papers.size(), "paper", "papers")),
-            false);
-    });
 }
 
 void BenchWindow::connect_actions() {
@@ -181,10 +185,7 @@ void BenchWindow::connect_actions() {
         if (const QString path = questions_.open_cut(this, settings_.last_folder()); !path.isEmpty())
             open(path);
     });
-    on(Act::OpenStash, [this] {
-        if (const QString path = questions_.open_stash(this, settings_.last_folder()); !path.isEmpty())
-            worker_.open_stash(path);
-    });
+    connect_stash_actions();
     on(Act::Save, [this] { save(false); });
     on(Act::SaveAs, [this] { save(true); });
     on(Act::Undo, [this] { document_.history().undo(); });
@@ -215,6 +216,40 @@ void BenchWindow::connect_actions() {
     on(Act::Clear, [this] { clear(); });
 }
 
+void BenchWindow::connect_stash_actions() {
+    const auto on = [this](Act act, auto slot) { connect(actions_[act], &QAction::triggered, this, slot); };
+    on(Act::BringIn, [this] {
+        const QStringList paths = questions_.open_papers(this, settings_.last_folder());
+        if (paths.isEmpty()) return;
+        settings_.set_last_folder(QFileInfo(paths.front()).absolutePath());
+        bring_in_->files(paths);
+    });
+    on(Act::PasteList, [this] { bring_in_->list(QGuiApplication::clipboard()->text()); });
+    on(Act::WriteOut, [this] {
+        const QString path = questions_.save_papers(this, settings_.last_folder() + "/papers.csv");
+        if (!path.isEmpty()) bring_in_->write_out(path);
+    });
+    on(Act::BackUp, [this] {
+        const QString path = questions_.save_papers(this, settings_.last_folder() + "/backup.stash");
+        if (!path.isEmpty()) living_->back_up(path);
+    });
+    on(Act::Restore, [this] {
+        const QStringList paths = questions_.open_papers(this, settings_.last_folder());
+        if (!paths.isEmpty()) living_->restore(paths.front());
+    });
+    connect(&drawer_->adding(), &AddPaperLine::ask_picture, this, [this] {
+        const QString path = questions_.open_picture(this, settings_.last_folder());
+        if (path.isEmpty()) return;
+        worker_.think(this, [this, path](Planner&) -> std::function<void()> {
+            const auto picture = brought_from(path);
+            if (!picture)
+                return [this, m = QString::fromStdString(picture.error().message)] { say(m, true); };
+            return [this, palette = (*picture)->palette] { drawer_->adding().offer_colours(palette); };
+        });
+    });
+    connect(drawer_, &Drawer::dropped, this, [this](const QStringList& paths) { bring_in_->files(paths); });
+}
+
 // --- what is on show
 // ------------------------------------------------------------------------------------------
 
@@ -229,7 +264,7 @@ void BenchWindow::replan() {
 
 bool BenchWindow::settled() const {
     const auto plan = state_.own_plan();
-    return worker_.idle() && !worker_.proposing() && !papers_->waits_for_aims() && plan &&
+    return worker_.idle() && living_->idle() && !worker_.proposing() && !papers_->waits_for_aims() && plan &&
            (plan->sheets.done || !plan->sections.cut) && page_->up_to_date() && second_look_->up_to_date() &&
            std::all_of(waypoints_.begin(), waypoints_.end(),
                        [](const auto* w) { return w->middle_up_to_date(); });

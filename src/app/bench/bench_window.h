@@ -16,9 +16,11 @@ class QStackedWidget;
 
 namespace zesty {
 
+class BringIn;
 class Drawer;
 class HeadBar;
 class KeysSheet;
+class LivingStash;
 class NoticeBar;
 class PageView;
 class PapersWaypoint;
@@ -33,7 +35,7 @@ public:
     BenchWindow(Settings& settings, FileQuestions questions, QWidget* parent = nullptr);
     ~BenchWindow() override;
 
-    /// A drawing, a project or a stash, told apart by its ending.
+    /// A drawing or a project, or papers for the stash, told apart by its ending.
     void open(const QString& path);
 
     Document& document() { return document_; }
@@ -56,6 +58,7 @@ private:
     QWidget* build_side();
     void build_waypoints(QWidget* side);
     void connect_actions();
+    void connect_stash_actions();
     void connect_views();
     void connect_worker();
     // What is on show
@@ -90,6 +93,8 @@ private:
     quint64 wanted_plan_ = 0;
     bool fit_next_ = true;
 
+    LivingStash* living_ = nullptr;
+    BringIn* bring_in_ = nullptr;
     std::vector<WaypointView*> waypoints_; ///< in the order of Waypoint
     SetOutWaypoint* set_out_ = nullptr;
     PapersWaypoint* papers_ = nullptr;

@@ -6,6 +6,7 @@
 
 #include <QObject>
 #include <QUndoStack>
+#include <functional>
 
 namespace zesty {
 
@@ -32,6 +33,15 @@ public:
         edit(intention, std::move(next), drag);
     }
 
+    /// A change of papers, which those of the stash make there as well; undoing it takes back just what it did.
+    /// Papers that are new become the stash's.
+    void change_papers(const QString& intention, const std::function<Stash(const Stash&)>& change);
+    /// What the stash that is open has now. No step: it is others' doing.
+    void use_stash(std::shared_ptr<const Stash> living);
+    const Stash& living_stash() const { return *living_; }
+    /// A page that comes from a file, with the papers at hand.
+    Project at_hand(Project page) const;
+
     /// Begins anew with another project; the history is empty after that. `stamp`: what its file is like.
     void reset(Project project, const QString& path, const FileStamp& stamp = {});
     void saved_as(const QString& path, const FileStamp& stamp);
@@ -41,14 +51,20 @@ public:
     void file_known_as(const FileStamp& stamp) { stamp_ = stamp; }
 
 signals:
+    /// Of the stash's papers, before and after.
+    void papers_changed(std::shared_ptr<const zesty::Stash> before, std::shared_ptr<const zesty::Stash> after);
     void project_changed();
     void path_changed();
 
 private:
     friend class EditCommand;
-    void show(const Project& project);
+    /// Where the papers of the two differ, the difference is made to those at hand.
+    void show(const Project& project, const Shared<Stash>& papers_before);
+
+    static void give_uids(Project& project);
 
     Project project_;
+    std::shared_ptr<const Stash> living_ = std::make_shared<const Stash>();
     QUndoStack history_;
     QString path_;
     FileStamp stamp_;

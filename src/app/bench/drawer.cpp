@@ -5,13 +5,16 @@
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "app/page/page_view.h"
+#include "core/project/has_room.h"
 #include "core/project/stash_at_hand.h"
 
 #include <QApplication>
 #include <QDrag>
+#include <QDragEnterEvent>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
+#include <QMenu>
 #include <QMimeData>
 #include <QMouseEvent>
 #include <QPainter>
@@ -24,7 +27,6 @@ namespace zesty {
 
 namespace {
 constexpr QSize swatch_size(108, 106);
-constexpr int roomy_width = 880;
 constexpr QRectF picture_of_swatch(6, 6, 96, 52);
 
 /// Prints are shown at their true size.
@@ -209,11 +211,13 @@ void Swatch::keyPressEvent(QKeyEvent* event) {
         QWidget::keyPressEvent(event);
 }
 
-Drawer::Drawer(Document& document, BenchState& state, QWidget* parent)
-    : QWidget(parent), document_(document), state_(state) {
+Drawer::Drawer(Document& document, BenchState& state, Actions& actions, const QString& stash_name,
+               QWidget* parent)
+    : QWidget(parent), document_(document), state_(state), actions_(actions), stash_name_(stash_name) {
     setObjectName("drawer");
     setAccessibleName("Drawer");
     setAutoFillBackground(true);
+    setAcceptDrops(true);
     QPalette ground = palette();
     ground.setColor(QPalette::Window, theme::bench_deep);
     setPalette(ground);
@@ -221,35 +225,12 @@ Drawer::Drawer(Document& document, BenchState& state, QWidget* parent)
     column->setContentsMargins(12, 6, 12, 6);
     column->setSpacing(4);
     auto* head = new QHBoxLayout;
-    title_ = new QLabel(this);
-    const auto quiet = [&](const QString& text, const QString& says, auto signal) {
-        auto* b = new QPushButton(text, this);
-        b->setProperty("quiet", true);
-        b->setAccessibleName(says.section(" (", 0, 0));
-        b->setToolTip(says);
-        connect(b, &QPushButton::clicked, this, signal);
-        return b;
-    };
-    open_ = quiet("Open a stash", "Open a stash of papers (Ctrl+Shift+O)", &Drawer::open_stash);
-    auto* add =
-        quiet("Add papers", "Add papers by name, colour and size (Ctrl+Shift+N)", &Drawer::add_papers);
-    add->setObjectName("add-papers");
-    title_->setToolTip("Drag a paper to an opening, or pick it and press Return");
-    head->addWidget(title_, 1);
-    filter_ = new DrawerFilter(this);
-    connect(filter_, &DrawerFilter::changed, this, [this] {
-        rebuild(papers_to_show());
-        refresh();
-    });
-    head->addWidget(filter_);
-    head->addWidget(add);
-    head->addWidget(open_);
+    build_head(head);
     column->addLayout(head);
     adding_ = new AddPaperLine(this);
     connect(adding_, &AddPaperLine::add, this, [this](const NewPaper& typed) {
-        document_.change("Add a paper", [&](Project& p) {
-            const Stash& now = stash_at_hand(p);
-            p.stash = std::make_shared<const Stash>(with_paper(now, paper_of(typed, now)));
+        document_.change_papers("Add a paper", [&](const Stash& now) {
+            return with_paper(now, paper_of(typed, now));
         });
     });
     connect(adding_, &AddPaperLine::starter, this, &Drawer::add_starter);
@@ -262,26 +243,57 @@ Drawer::Drawer(Document& document, BenchState& state, QWidget* parent)
     scroll_->setFixedHeight(swatch_size.height() + 12);
     column->addWidget(scroll_);
     connect(&state, &BenchState::plan_changed, this, &Drawer::refresh);
+    connect(&state, &BenchState::selection_changed, this, [this] {
+        if (filter_->asks_for_selection()) refresh();
+    });
     connect(&state.drawer(), &InDrawer::changed, this, [this] {
         for (Swatch* s : swatches_) s->update();
     });
     refresh();
 }
 
+void Drawer::build_head(QHBoxLayout* head) {
+    title_ = new QLabel(this);
+    title_->setToolTip("Drag a paper to an opening, or pick it and press Return");
+    head->addWidget(title_, 1);
+    filter_ = new DrawerFilter(this);
+    connect(filter_, &DrawerFilter::changed, this, [this] {
+        rebuild(papers_to_show());
+        refresh();
+    });
+    head->addWidget(filter_);
+    auto* stash = new QPushButton("Stash", this);
+    stash->setProperty("quiet", true);
+    stash->setObjectName("stash-menu");
+    stash->setAccessibleName("Stash");
+    stash->setToolTip("Add papers, bring them in from files, write them out, back them up");
+    auto* menu = new QMenu(stash);
+    for (const Act act : {Act::AddPapers, Act::BringIn, Act::PasteList, Act::WriteOut}) menu->addAction(actions_[act]);
+    menu->addSeparator();
+    for (const Act act : {Act::BackUp, Act::Restore}) menu->addAction(actions_[act]);
+    stash->setMenu(menu);
+    head->addWidget(stash);
+}
+
+void Drawer::dragEnterEvent(QDragEnterEvent* event) {
+    const auto urls = event->mimeData()->urls();
+    if (std::any_of(urls.begin(), urls.end(), [](const QUrl& url) { return url.isLocalFile(); }))
+        event->acceptProposedAction();
+}
+
+void Drawer::dropEvent(QDropEvent* event) {
+    QStringList paths;
+    for (const QUrl& url : event->mimeData()->urls())
+        if (url.isLocalFile()) paths << url.toLocalFile();
+    if (paths.isEmpty()) return;
+    event->acceptProposedAction();
+    emit dropped(paths);
+}
+
 Swatch* Drawer::swatch(int paper) const {
     const auto at = std::find_if(swatches_.begin(), swatches_.end(),
                                  [&](const Swatch* s) { return s->paper_number() == paper; });
     return at == swatches_.end() ? nullptr : *at;
-}
-
-void Drawer::resizeEvent(QResizeEvent* event) {
-    QWidget::resizeEvent(event);
-    make_room_in_head();
-}
-
-/// Looking for papers comes before opening others, for which there are a key and dropping the file.
-void Drawer::make_room_in_head() {
-    open_->setVisible(width() >= roomy_width || stash_at_hand(document_.project()).papers.empty());
 }
 
 void Drawer::add_papers() {
@@ -297,9 +309,21 @@ void Drawer::stop_adding() {
 }
 
 void Drawer::add_starter() {
-    document_.change("Add plain cardstock", [](Project& p) {
-        p.stash = std::make_shared<const Stash>(with_starter_papers(stash_at_hand(p)));
-    });
+    document_.change_papers("Add plain cardstock", with_starter_papers);
+}
+
+/// At the end of the row: where more come from.
+QWidget* Drawer::card_for_more() {
+    auto* card = new QPushButton("Add\npapers", row_);
+    card->setObjectName("add-papers");
+    card->setFixedSize(swatch_size);
+    card->setToolTip("Name, colour, size and count in one line (Ctrl+Shift+N); pictures, folders and lists can be "
+                     "dropped here");
+    card->setStyleSheet("QPushButton { border: 1px dashed #B9AD98; border-radius: 6px; color: #6B6670; "
+                        "background: transparent; } QPushButton:hover, QPushButton:focus { border-color: #B84E08; "
+                        "color: #B84E08; }");
+    connect(card, &QPushButton::clicked, this, &Drawer::add_papers);
+    return card;
 }
 
 /// What to do where there is nothing yet.
@@ -317,7 +341,10 @@ void Drawer::offer_first_steps(QHBoxLayout* row) {
          &Drawer::add_starter);
     step("Type in what you have", "first-add", "Name, colour and size of each paper (Ctrl+Shift+N)",
          &Drawer::add_papers);
-    step("Open a stash", "first-open", "A stash of papers from a file (Ctrl+Shift+O)", &Drawer::open_stash);
+    step("Bring in files", "first-open",
+         "Pictures of papers, a folder of them, a list (CSV) or another stash (Ctrl+Shift+O); dropping them here "
+         "does the same",
+         [this] { actions_[Act::BringIn]->trigger(); });
 }
 
 void Drawer::look_for() {
@@ -330,10 +357,24 @@ std::vector<int> Drawer::papers_to_show() const {
     if (!stash) return {};
     std::vector<int> out = found_in(*stash, filter_->query());
     const Plan* plan = state_.plan();
+    if (plan && filter_->least_room().x > 0) out = with_room(*stash, left_of_each(), filter_->least_room(), out);
+    if (plan && filter_->asks_for_selection())
+        for (const int opening : state_.selected())
+            if (const int patch = plan->patch_of(opening); patch >= 0)
+                out = with_room(*stash, left_of_each(), plan->sections.patches[patch], out);
     if (plan && plan->papers.uses.size() == stash->papers.size())
         std::stable_partition(out.begin(), out.end(),
                               [&](int p) { return plan->papers.uses[p].sections > 0; });
     return out;
+}
+
+/// What this page leaves of every paper.
+const std::vector<Region>& Drawer::left_of_each() const {
+    if (left_by_ != state_.plan() || left_.size() != stash_at_hand(document_.project()).papers.size()) {
+        left_by_ = state_.plan();
+        left_ = left_of_papers(stash_at_hand(document_.project()), left_by_->papers.sheets, left_by_->sheets);
+    }
+    return left_;
 }
 
 void Drawer::rebuild(const std::vector<int>& papers) {
@@ -355,9 +396,26 @@ void Drawer::rebuild(const std::vector<int>& papers) {
         none->setProperty("quiet", true);
         row->addWidget(none);
     }
-    if (!shown_ || shown_->papers.empty()) offer_first_steps(row);
+    if (!shown_ || shown_->papers.empty())
+        offer_first_steps(row);
+    else
+        row->addWidget(card_for_more());
     row->addStretch(1);
     scroll_->setWidget(row_);
+}
+
+void Drawer::show_title(std::size_t on_show) {
+    const Stash& stash = stash_at_hand(document_.project());
+    const QString whose =
+        stash_name_.isEmpty() ? QString("<b>Drawer</b>&nbsp;&nbsp; ")
+                              : QString("<b>Drawer</b> of %1&nbsp;&nbsp; ").arg(stash_name_.toHtmlEscaped());
+    if (stash.papers.empty()) {
+        title_->setText(whose + "no papers yet: add what you have");
+        return;
+    }
+    title_->setText(whose +
+                    (on_show < stash.papers.size() ? QString("%1 of ").arg(on_show) : QString()) +
+                    counted(stash.papers.size(), "paper", "papers"));
 }
 
 void Drawer::refresh() {
@@ -366,18 +424,8 @@ void Drawer::refresh() {
     const bool busy = row_ && row_->isAncestorOf(QApplication::focusWidget());
     const std::vector<int> papers = papers_to_show();
     if (stash != shown_ || swatches_.empty() || (papers != order_ && !busy)) rebuild(papers);
-    const Plan* plan = state_.plan();
     filter_->setVisible(stash && stash->papers.size() > 1);
-    make_room_in_head();
-    if (!stash || stash->papers.empty()) {
-        title_->setText("<b>Drawer</b>&nbsp;&nbsp; no papers yet: add yours, or open a stash");
-    } else if (plan) {
-        title_->setText(
-            QString("<b>Drawer</b>&nbsp;&nbsp; %1%2, %3")
-                .arg(papers.size() < stash->papers.size() ? QString("%1 of ").arg(papers.size()) : QString(),
-                     counted(stash->papers.size(), "paper", "papers"),
-                     counted(plan->papers.sheets.size(), "sheet and scrap", "sheets and scraps")));
-    }
+    show_title(papers.size());
     for (Swatch* s : swatches_) s->update();
 }
 

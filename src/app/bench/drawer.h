@@ -2,6 +2,7 @@
 // The papers at hand, as swatches with a gauge of what is left. Drag a swatch to an opening, or pick it and
 // press Return; the arrow keys go from swatch to swatch.
 
+#include "app/bench/actions.h"
 #include "app/bench/bench_state.h"
 #include "app/bench/document.h"
 
@@ -50,40 +51,51 @@ private:
 class Drawer : public QWidget {
     Q_OBJECT
 public:
-    Drawer(Document& document, BenchState& state, QWidget* parent = nullptr);
+    /// `stash_name`: of another stash than the user's own, else empty.
+    Drawer(Document& document, BenchState& state, Actions& actions, const QString& stash_name,
+           QWidget* parent = nullptr);
     Swatch* swatch(int paper) const; ///< null while it is not on show
     void look_for();
     void add_papers(); ///< opens the line for them
     bool adds_papers() const;
     void stop_adding();
     void add_starter();
+    AddPaperLine& adding() const { return *adding_; }
 
 signals:
     void give_picked();
-    void open_stash();
+    void dropped(const QStringList& paths); ///< pictures, folders and lists of papers
 
 protected:
-    void resizeEvent(QResizeEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
 
 private:
     void refresh();
-    void make_room_in_head();
+    void build_head(class QHBoxLayout* head);
+    void show_title(std::size_t on_show);
 
     Document& document_;
     BenchState& state_;
+    Actions& actions_;
+    QString stash_name_;
     QLabel* title_;
-    QPushButton* open_;
     QScrollArea* scroll_;
     QWidget* row_ = nullptr;
     void rebuild(const std::vector<int>& papers);
+    QWidget* card_for_more();
     void offer_first_steps(QHBoxLayout* row);
     std::vector<int> papers_to_show() const;
+
+    const std::vector<Region>& left_of_each() const;
 
     AddPaperLine* adding_;
     DrawerFilter* filter_;
     std::vector<Swatch*> swatches_; ///< as they stand in the row
     std::shared_ptr<const Stash> shown_;
     std::vector<int> order_; ///< papers on show
+    mutable std::vector<Region> left_; ///< by paper, of left_by_
+    mutable const Plan* left_by_ = nullptr;
 };
 
 } // namespace zesty

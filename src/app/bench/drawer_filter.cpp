@@ -3,6 +3,7 @@
 #include "app/bench/theme.h"
 #include "core/geometry/lengths.h"
 
+#include <QDate>
 #include <QHBoxLayout>
 #include <QLineEdit>
 #include <QPixmap>
@@ -22,7 +23,8 @@ constexpr RoomLeft rooms[] = {{"something left", 0, 0},
                               {"4 x 6 and up", 4, 6},
                               {"6 x 6 and up", 6, 6},
                               {"8 x 8 and up", 8, 8},
-                              {"12 x 12", 12, 12}};
+                              {"12 x 12", 12, 12},
+                              {"fits the selection", 0, 0, true}};
 
 } // namespace
 
@@ -32,7 +34,7 @@ DrawerFilter::DrawerFilter(QWidget* parent) : QWidget(parent) {
     row->setSpacing(6);
     words_ = new QLineEdit(this);
     words_->setObjectName("find-paper");
-    words_->setPlaceholderText("name, place or note");
+    words_->setPlaceholderText("name, colour, place");
     words_->setAccessibleName("Look for papers by words");
     words_->setClearButtonEnabled(true);
     words_->setMaximumWidth(170);
@@ -46,7 +48,14 @@ DrawerFilter::DrawerFilter(QWidget* parent) : QWidget(parent) {
     room_ =
         new ChoiceBox<const RoomLeft*>("Only papers of which so much is left", {{"any size", nullptr}}, this);
     room_->setObjectName("find-room");
-    for (QComboBox* box : std::initializer_list<QComboBox*>{colour_, kind_, room_}) {
+    only_ = new ChoiceBox<OnlyPapers>("Only papers of which this is true",
+                                      {{"all papers", OnlyPapers::All},
+                                       {"to use up first", OnlyPapers::ToUseUp},
+                                       {"not touched for a year", OnlyPapers::Untouched}},
+                                      this);
+    only_->setObjectName("find-only");
+    for (QComboBox* box : std::initializer_list<QComboBox*>{colour_, kind_, room_, only_}) {
+        box->setMaximumWidth(108);
         box->setToolTip(box->accessibleName());
         row->addWidget(box);
         connect(box, &QComboBox::currentIndexChanged, this, &DrawerFilter::changed);
@@ -67,7 +76,8 @@ void DrawerFilter::start() {
 }
 
 bool DrawerFilter::shows_all() const {
-    return words_->text().isEmpty() && !colour_->value() && !kind_->value() && !room_->value();
+    return words_->text().isEmpty() && !colour_->value() && !kind_->value() && !room_->value() &&
+           only_->value() == OnlyPapers::All;
 }
 
 StashQuery DrawerFilter::query() const {
@@ -76,12 +86,22 @@ StashQuery DrawerFilter::query() const {
     q.colour = colour_->value();
     q.colour_within = near_enough;
     q.pattern = kind_->value();
-    if (const RoomLeft* room = room_->value()) {
-        q.width = room->width * mm_per_inch - 1;
-        q.height = room->height * mm_per_inch - 1;
-        q.in_stock = true;
-    }
+    q.in_stock = room_->value() != nullptr;
+    q.to_use_up = only_->value() == OnlyPapers::ToUseUp;
+    if (only_->value() == OnlyPapers::Untouched)
+        q.untouched_since = QDate::currentDate().addYears(-1).toString(Qt::ISODate).toStdString();
     return q;
+}
+
+Point DrawerFilter::least_room() const {
+    constexpr double slack = 1; // mm: a sheet is rarely cut to the hair
+    const RoomLeft* room = room_->value();
+    if (!room || room->width <= 0) return {};
+    return {room->width * mm_per_inch - slack, room->height * mm_per_inch - slack};
+}
+
+bool DrawerFilter::asks_for_selection() const {
+    return room_->value() && room_->value()->for_selection;
 }
 
 } // namespace zesty

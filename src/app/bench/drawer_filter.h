@@ -10,17 +10,23 @@ class QLineEdit;
 
 namespace zesty {
 
-/// A size of which a sheet should have so much left, in.
+/// What should be left of a paper.
 struct RoomLeft {
     const char* name;
-    double width, height;
+    double width, height; ///< in; 0 for anything
+    bool for_selection = false;
 };
+
+/// Papers with something to be said of them.
+enum class OnlyPapers { All, ToUseUp, Untouched };
 
 class DrawerFilter : public QWidget {
     Q_OBJECT
 public:
     explicit DrawerFilter(QWidget* parent = nullptr);
     StashQuery query() const;
+    Point least_room() const; ///< mm, of a piece a sheet must hold; (0, 0) for any
+    bool asks_for_selection() const;
     bool shows_all() const;
     void start();
 
@@ -32,6 +38,7 @@ private:
     ChoiceBox<std::optional<Rgb>>* colour_;
     ChoiceBox<std::optional<Pattern>>* kind_;
     ChoiceBox<const RoomLeft*>* room_;
+    ChoiceBox<OnlyPapers>* only_;
 };
 
 } // namespace zesty

@@ -13,8 +13,13 @@ FileQuestions FileQuestions::dialogs() {
                 "Drawings and projects (*.svg *.svgz *.dxf *.png *.jpg *.jpeg *.zip *.zesty);;All files (*)");
         },
         [](QWidget* w, const QString& folder) {
-            return QFileDialog::getOpenFileName(w, "Open a stash of papers", folder,
-                                                "Stashes (*.json *.stash);;All files (*)");
+            return QFileDialog::getOpenFileNames(
+                w, "Papers to bring in", folder,
+                "Papers (*.csv *.json *.stash *.png *.jpg *.jpeg);;All files (*)");
+        },
+        [](QWidget* w, const QString& suggestion) {
+            return QFileDialog::getSaveFileName(w, "Write the papers out", suggestion,
+                                                "Papers (*.csv *.json *.stash)");
         },
         [](QWidget* w, const QString& suggestion) {
             return QFileDialog::getSaveFileName(w, "Save the project", suggestion, "Projects (*.zesty)");

@@ -1,7 +1,7 @@
 #pragma once
 // What the window asks about files; a test answers itself.
 
-#include <QString>
+#include <QStringList>
 #include <functional>
 
 class QWidget;
@@ -10,7 +10,8 @@ namespace zesty {
 
 struct FileQuestions {
     std::function<QString(QWidget*, const QString& folder)> open_cut;
-    std::function<QString(QWidget*, const QString& folder)> open_stash;
+    std::function<QStringList(QWidget*, const QString& folder)> open_papers;
+    std::function<QString(QWidget*, const QString& suggestion)> save_papers;
     std::function<QString(QWidget*, const QString& suggestion)> save;
     std::function<QString(QWidget*, const QString& folder)> export_folder;
     std::function<QString(QWidget*, const QString& folder)> open_picture;

@@ -1,5 +1,7 @@
 #include "app/bench/settings.h"
 
+#include "io/stash_store.h"
+
 #include <QDir>
 #include <QFileInfo>
 #include <QStandardPaths>
@@ -35,8 +37,13 @@ QString Settings::data_folder() const {
     return beside_.isEmpty() ? QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) : beside_;
 }
 
-QString Settings::own_papers() const {
-    return QDir(data_folder()).filePath("papers.stash");
+QString Settings::stash_file() const {
+    if (!another_stash_.isEmpty()) return another_stash_;
+    return beside_.isEmpty() ? living_stash_path() : QDir(beside_).filePath("papers.stash");
+}
+
+QString Settings::stash_name() const {
+    return another_stash_.isEmpty() ? QString() : QFileInfo(another_stash_).completeBaseName();
 }
 
 QString Settings::recovery_folder() const {

@@ -18,8 +18,12 @@ public:
     void set_window_geometry(const QByteArray& geometry);
     QString last_folder() const;
     void set_last_folder(const QString& folder);
-    /// The user's own papers: a database in the user's data folder, or beside the file of these settings.
-    QString own_papers() const;
+    /// The stash that is always open: in the user's data folder, or beside the file of these settings.
+    QString stash_file() const;
+    /// Another one for this run.
+    void use_stash(const QString& file) { another_stash_ = file; }
+    /// What the drawer calls it; empty for the user's own.
+    QString stash_name() const;
     /// Where work in hand is kept: in the user's data folder, or beside the file of these settings.
     QString recovery_folder() const;
     bool letter_paper() const;
@@ -28,6 +32,7 @@ public:
 private:
     QString data_folder() const;
     std::unique_ptr<QSettings> store_;
+    QString another_stash_;
     QString beside_; ///< folder of the settings file, where one was given
 };
 

@@ -83,7 +83,8 @@ void Worker::report_failure(const Error& error) {
 }
 
 std::shared_ptr<const Textures> Worker::textures_for(const Project& project) {
-    if (!textures_ || !textures_->made_of(project)) textures_ = std::make_shared<const Textures>(project);
+    if (!textures_ || !textures_->made_of(project)) 
+        textures_ = std::make_shared<const Textures>(project, textures_.get());
     return textures_;
 }
 
@@ -178,18 +179,6 @@ void Worker::open_to_add(const QString& path, double square) {
     });
 }
 
-void Worker::open_stash(const QString& path) {
-    post([this, path] {
-        auto stash = read_stash(path);
-        if (stash)
-            report([this, s = std::make_shared<const Stash>(std::move(*stash)), path] {
-                emit opened_stash(s, path);
-            });
-        else
-            report_failure(stash.error());
-    });
-}
-
 void Worker::save(const Project& project, const QString& path, std::optional<FileStamp> known) {
     post([this, project, path, known] {
         const auto stamp = save_project_over(project, path, known ? *known : stamp_of(path));
@@ -208,11 +197,11 @@ void Worker::look_at_file(const QString& path) {
     post([this, path] { report([this, path, now = stamp_of(path)] { emit file_looked_at(path, now); }); });
 }
 
-void Worker::look_up_reserved(const QString& own_papers, const QString& page) {
-    post([this, own_papers, page] {
+void Worker::look_up_reserved(const QString& stash, const QString& page) {
+    post([this, stash, page] {
         Reserved found;
-        if (QFileInfo::exists(own_papers)) {
-            const auto store = StashStore::open(own_papers);
+        if (QFileInfo::exists(stash)) {
+            const auto store = StashStore::open(stash);
             const auto all = store ? store->reserved_by_others(page_key(page))
                                    : Result<Reserved>(tl::make_unexpected(store.error()));
             if (!all) {
@@ -225,10 +214,10 @@ void Worker::look_up_reserved(const QString& own_papers, const QString& page) {
     });
 }
 
-void Worker::reserve(const QString& own_papers, const QString& page, std::vector<ReservedPiece> pieces) {
-    post([this, own_papers, page, pieces = std::move(pieces)] {
-        if (!QFileInfo::exists(own_papers)) return;
-        auto store = StashStore::open(own_papers);
+void Worker::reserve(const QString& stash, const QString& page, std::vector<ReservedPiece> pieces) {
+    post([this, stash, page, pieces = std::move(pieces)] {
+        if (!QFileInfo::exists(stash)) return;
+        auto store = StashStore::open(stash);
         const auto done =
             store ? store->reserve(page_key(page), pieces) : Result<void>(tl::make_unexpected(store.error()));
         if (!done) report_failure(done.error());
@@ -237,12 +226,12 @@ void Worker::reserve(const QString& own_papers, const QString& page, std::vector
 
 void Worker::read_paper_picture(const QString& path, bool crop) {
     post([this, path, crop] {
-        auto stash = paper_from_picture(path, crop);
-        if (stash)
+        auto paper = paper_from_picture(path, crop);
+        if (paper)
             report(
-                [this, s = std::make_shared<const Stash>(std::move(*stash))] { emit paper_picture_read(s); });
+                [this, s = std::make_shared<const Stash>(std::move(*paper))] { emit paper_picture_read(s); });
         else
-            report_failure(stash.error());
+            report_failure(paper.error());
     });
 }
 
@@ -265,18 +254,6 @@ void Worker::measure_scrap(const QString& path) {
             report([this, o = *outline] { emit scrap_measured(o); });
         else
             report_failure(outline.error());
-    });
-}
-
-void Worker::keep_papers(std::shared_ptr<const Stash> stash, const QString& path) {
-    post([this, stash, path] {
-        QDir().mkpath(QFileInfo(path).absolutePath());
-        auto store = StashStore::open(path);
-        const auto kept = store ? store->put(*stash) : Result<void>(tl::make_unexpected(store.error()));
-        if (kept)
-            report([this, n = static_cast<int>(stash->papers.size()), path] { emit papers_kept(n, path); });
-        else
-            report_failure(kept.error());
     });
 }
 

@@ -43,22 +43,19 @@ public:
     void open(const QString& path); ///< drawing or project, by its ending
     /// A drawing that joins the others; `square` is the side of the square beside a scanned cut, 0 for none.
     void open_to_add(const QString& path, double square = 0);
-    void open_stash(const QString& path);
     /// `known`: what the file was like when it was opened or saved last; nothing for a new name.
     void save(const Project& project, const QString& path, std::optional<FileStamp> known);
     /// Says file_looked_at.
     void look_at_file(const QString& path);
-    /// What other pages have reserved of the user's own papers; nothing where there are none.
-    void look_up_reserved(const QString& own_papers, const QString& page);
-    /// This page reserves what it takes, where there are own papers.
-    void reserve(const QString& own_papers, const QString& page, std::vector<ReservedPiece> pieces);
+    /// What other pages have reserved of the papers of a stash; nothing where there is no such file.
+    void look_up_reserved(const QString& stash, const QString& page);
+    /// This page reserves what it takes, by the ids the stash has.
+    void reserve(const QString& stash, const QString& page, std::vector<ReservedPiece> pieces);
     /// A paper from its picture, to join the others; or the picture of a side of one.
     void read_paper_picture(const QString& path, bool crop);
     void read_photo_picture(const QString& path);
     /// The outline of a scrap scanned beside a square of 1 in.
     void measure_scrap(const QString& path);
-    /// Writes the papers into a database, where those with the same id are replaced.
-    void keep_papers(std::shared_ptr<const Stash> stash, const QString& path);
     void export_to(const Project& project, std::shared_ptr<const Plan> plan, PrinterPaper paper,
                    const QString& folder);
     /// Runs `job` on the other thread and what it returns on the window's, unless `asker` is gone by then.
@@ -77,7 +74,6 @@ signals:
     void opened_to_add(std::shared_ptr<const zesty::DrawingFile> file, const QString& path);
     void opened_project(const zesty::Project& project, const QString& path, const zesty::FileStamp& stamp);
     void file_looked_at(const QString& path, const zesty::FileStamp& now);
-    void opened_stash(std::shared_ptr<const zesty::Stash> stash, const QString& path);
     void saved(const zesty::Project& project, const QString& path, const zesty::FileStamp& stamp);
     /// Not saved, as somebody else has changed or removed the file.
     void changed_outside(const QString& path, const QString& message);
@@ -85,7 +81,6 @@ signals:
     void photo_picture_read(const zesty::Shared<zesty::BroughtPicture>& picture);
     void scrap_measured(const zesty::Polygon& outline);
     void reserved(const zesty::Reserved& by_others);
-    void papers_kept(int count, const QString& path);
     void exported(const QStringList& files);
     void failed(const QString& message);
 

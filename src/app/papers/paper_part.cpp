@@ -1,24 +1,20 @@
 #include "app/papers/paper_part.h"
 
 #include "app/bench/wording.h"
-#include "core/geometry/measure.h"
-#include "core/project/stash_at_hand.h"
+#include "app/papers/palette_strip.h"
+#include "app/papers/paper_stock.h"
+#include "core/project/papers_named.h"
+#include "core/stash/sharing.h"
 
 #include <QCheckBox>
 #include <QComboBox>
-#include <QGridLayout>
 #include <QHBoxLayout>
 #include <QLineEdit>
 #include <QSpinBox>
 #include <algorithm>
+#include <cmath>
 
 namespace zesty {
-
-namespace {
-constexpr std::size_t stock_rows = 4;
-constexpr std::pair<const char*, double> usual_sheets[] = {
-    {"12 x 12 in sheet", 12}, {"8 x 8 in pad sheet", 8}, {"6 x 6 in pad sheet", 6}};
-} // namespace
 
 PaperPart::PaperPart(Document& document, BenchState& state, Actions& actions, Worker& worker, QWidget* parent)
     : PanelPart(document, state, actions, parent), worker_(worker) {
@@ -33,6 +29,7 @@ PaperPart::PaperPart(Document& document, BenchState& state, Actions& actions, Wo
     column_ = facts;
     build_facts();
     build_pattern();
+    build_look();
     build_wishes();
     build_place();
     build_stock();
@@ -54,9 +51,7 @@ void PaperPart::change(const QString& intention, const std::function<void(Paper&
     if (!now) return;
     Paper next = *now;
     apply(next);
-    document_.change(intention, [&](Project& p) {
-        p.stash = std::make_shared<const Stash>(with_paper(*p.stash, std::move(next)));
-    });
+    document_.change_papers(intention, [&](const Stash& stash) { return with_paper(stash, next); });
 }
 
 void PaperPart::change_face(const QString& intention, const std::function<void(PaperFace&)>& apply) {
@@ -135,6 +130,44 @@ void PaperPart::build_pattern() {
     r->addStretch(1);
 }
 
+/// Which way stripes run, the colours with their shares, and what cannot be seen in a picture.
+void PaperPart::build_look() {
+    auto* r = row("Colours");
+    palette_ = new PaletteStrip(this);
+    connect(palette_, &PaletteStrip::changed, this, [this](const std::vector<PaletteColour>& palette) {
+        change_face("Colours of a paper", [&](PaperFace& f) { f.palette = palette; });
+    });
+    connect(palette_, &PaletteStrip::colour_changed, this,
+            [this](Rgb colour) { change_face("Colour of a paper", [&](PaperFace& f) { f.colour = colour; }); });
+    r->addWidget(palette_, 1);
+    angle_ = new QSpinBox(this);
+    angle_->setRange(0, 359);
+    angle_->setSuffix("\u00b0");
+    angle_->setFixedWidth(64);
+    angle_->setAccessibleName("Angle of stripes, or the way an ombre gets darker");
+    angle_->setToolTip("Clockwise from the right: the way stripes run, or an ombre gets darker");
+    connect(angle_, &QSpinBox::valueChanged, this, [this](int deg) {
+        change_face("Angle of a pattern", [deg](PaperFace& f) { f.angle_deg = deg; });
+    });
+    r->addWidget(angle_);
+    r = row("Paper");
+    finish_ = new ChoiceBox<std::optional<Finish>>("Finish", {{"any finish", std::nullopt}}, this);
+    for (const auto& [words, finish] : every<Finish>()) finish_->offer(words, finish);
+    finish_->on_choice(this, [this](std::optional<Finish> finish) {
+        change("Finish of a paper", [finish](Paper& p) { p.finish = finish; });
+    });
+    r->addWidget(finish_, 1);
+    weight_ = new QSpinBox(this);
+    weight_->setRange(0, 2000);
+    weight_->setSingleStep(10);
+    weight_->setSuffix(" g/m\u00b2");
+    weight_->setSpecialValueText("any weight");
+    weight_->setAccessibleName("Weight");
+    connect(weight_, &QSpinBox::valueChanged, this,
+            [this](int grams) { change("Weight of a paper", [grams](Paper& p) { p.weight = grams; }); });
+    r->addWidget(weight_, 1);
+}
+
 void PaperPart::build_wishes() {
     auto* r = row("Wanted");
     role_ = new ChoiceBox<std::optional<PaperRole>>("What the paper is wanted for",
@@ -186,30 +219,13 @@ void PaperPart::build_place() {
 }
 
 void PaperPart::build_stock() {
-    stock_ = new QWidget(this);
-    stock_->setObjectName("stock");
+    stock_ = new PaperStock(this);
     column_->addWidget(stock_);
-    auto* r = row(QString());
-    auto* more = new ChoiceBox<double>("Add a sheet", {{"Add a sheet...", 0}}, this);
-    for (const auto& [name, in] : usual_sheets) more->offer(name, in * mm_per_inch);
-    more->on_choice(this, [this, more](const double side) {
-        more->show_value(0);
-        if (side <= 0) return;
-        change("Add a sheet", [side](Paper& p) {
-            const SheetStock one{{ring_of(Box{0, 0, side, side}), {}}, 1, false};
-            for (SheetStock& s : p.sheets)
-                if (s.outline == one.outline) {
-                    ++s.count;
-                    return;
-                }
-            p.sheets.push_back(one);
-        });
-    });
-    r->addWidget(more, 1);
-    scrap_ = new QPushButton("Scrap from a scan...", this);
-    scrap_->setToolTip("A picture of a scrap beside a square of 1 in on a ground of another colour");
-    connect(scrap_, &QPushButton::clicked, this, &PaperPart::ask_scrap);
-    r->addWidget(scrap_);
+    connect(stock_, &PaperStock::changed, this,
+            [this](const QString& intention, const std::vector<SheetStock>& sheets) {
+                change(intention, [&](Paper& p) { p.sheets = sheets; });
+            });
+    connect(stock_, &PaperStock::ask_scrap, this, &PaperPart::ask_scrap);
 }
 
 bool PaperPart::crops() const {
@@ -217,6 +233,13 @@ bool PaperPart::crops() const {
 }
 
 void PaperPart::build_files() {
+    use_up_ = new QCheckBox("Use this paper up before others", this);
+    use_up_->setObjectName("use-up");
+    use_up_->setToolTip("On every page; \"Wanted\" is for this page alone");
+    connect(use_up_, &QCheckBox::clicked, this, [this](bool on) {
+        change("Use a paper up first", [on](Paper& p) { p.use_up = on; });
+    });
+    column_->addWidget(use_up_);
     crop_ = new QCheckBox("Pictures show the sheet on a ground: crop them", this);
     crop_->setObjectName("crop");
     crop_->setToolTip(
@@ -234,70 +257,51 @@ void PaperPart::build_files() {
     };
     add("New...", "A new paper from its picture", "new-paper",
         [this] { emit ask_picture(PictureFor::NewPaper); });
-    gone_ = add("Remove", "Take the paper out of this stash", "remove-paper", [this] {
+    gone_ = add("Remove", "Take the paper out of the stash", "remove-paper", [this] {
         const Paper* p = picked();
         if (!p) return;
-        document_.change("Remove a paper", [id = p->id](Project& project) {
-            project.stash = std::make_shared<const Stash>(without_paper(*project.stash, id));
-        });
+        document_.change_papers("Remove a paper",
+                                [id = p->id](const Stash& now) { return without_paper(now, id); });
     });
-    add("Mine", "Open your own papers", "load-own", [this] { emit load_own(); });
-    add("Keep", "Write these papers among your own", "keep-own", [this] { emit keep_own(); });
-    r->addStretch(1);
+    same_ = new ChoiceBox<std::string>("Another paper that is the same", this);
+    same_->setObjectName("merge-paper");
+    same_->setToolTip("Two entries for one paper: the other's sheets join this one, and it is gone");
+    same_->on_choice(this, [this](const std::string other) {
+        const Paper* p = picked();
+        if (!p || other.empty()) return;
+        const std::string into = p->id;
+        document_.change("Merge two papers", [&](Project& project) { merge_papers(project, into, other); });
+    });
+    r->addWidget(same_, 1);
 }
 
 void PaperPart::take_picture(const Stash& read) {
     Paper fresh = read.papers.front();
     if (expected_ == PictureFor::NewPaper || !picked()) {
-        document_.change("Add a paper", [&](Project& p) {
-            const Stash& now = stash_at_hand(p);
-            fresh.id = free_id(now, fresh.id);
-            p.stash = std::make_shared<const Stash>(with_paper(now, fresh, read.pictures));
+        document_.change_papers("Add a paper", [&](const Stash& now) {
+            Stash next = now;
+            adopt(next, fresh, read.pictures);
+            return next;
         });
         return;
     }
-    Paper next = *picked();
-    if (expected_ == PictureFor::SideB)
-        next.back = fresh.face(Side::A);
-    else
-        next.set_front(fresh.face(Side::A));
-    document_.change("Picture of a paper", [&](Project& p) {
-        p.stash = std::make_shared<const Stash>(with_paper(*p.stash, next, read.pictures));
+    document_.change_papers("Picture of a paper", [&](const Stash& now) {
+        // Under a name that is free: other papers keep theirs.
+        Stash next = now;
+        adopt(next, fresh, read.pictures);
+        const PaperFace face = next.papers.back().face(Side::A);
+        next.papers.pop_back();
+        Paper& paper = next.papers[static_cast<std::size_t>(now.find(picked()->id))];
+        if (expected_ == PictureFor::SideB)
+            paper.back = face;
+        else
+            paper.set_front(face);
+        return next;
     });
 }
 
 void PaperPart::take_scrap(const Polygon& outline) {
     change("Add a scrap", [&](Paper& p) { p.sheets.push_back({outline, 1, true}); });
-}
-
-/// How many there are of each kind of sheet.
-void PaperPart::show_stock(const Paper& paper) {
-    delete stock_->layout();
-    qDeleteAll(stock_->findChildren<QWidget*>(QString(), Qt::FindDirectChildrenOnly));
-    auto* grid = new QGridLayout(stock_);
-    grid->setContentsMargins(0, 0, 0, 0);
-    grid->setVerticalSpacing(2);
-    for (std::size_t i = 0; i < paper.sheets.size(); ++i) {
-        if (i == stock_rows) {
-            grid->addWidget(new QLabel(QString("and %1 more kinds").arg(paper.sheets.size() - i), stock_),
-                            static_cast<int>(i), 0);
-            break;
-        }
-        const SheetStock& s = paper.sheets[i];
-        const Box b = bounds(s.outline);
-        const QString size = words(format_size(b.width(), b.height(), document_.project().units));
-        auto* count = new QSpinBox(stock_);
-        count->setRange(0, 999);
-        count->setValue(s.count);
-        count->setAccessibleName("How many of " + size);
-        connect(count, &QSpinBox::valueChanged, this, [this, i](int n) {
-            change("How many sheets", [&](Paper& p) {
-                if (i < p.sheets.size()) p.sheets[i].count = n;
-            });
-        });
-        grid->addWidget(new QLabel(size + (s.irregular ? ", a scrap" : ""), stock_), static_cast<int>(i), 0);
-        grid->addWidget(count, static_cast<int>(i), 1, Qt::AlignRight);
-    }
 }
 
 void PaperPart::refresh() {
@@ -318,6 +322,14 @@ void PaperPart::refresh() {
     side_->setEnabled(p->has(Side::B));
     pattern_->show_value(face.pattern);
     direction_->show_value(face.direction);
+    palette_->show_face(face);
+    for (auto [spin, value] : {std::pair{angle_, face.angle_deg}, std::pair{weight_, p->weight}}) {
+        const QSignalBlocker quiet(spin);
+        spin->setValue(static_cast<int>(std::lround(value)));
+    }
+    angle_->setEnabled(face.pattern == Pattern::Stripe || face.pattern == Pattern::Ombre);
+    finish_->show_value(p->finish);
+    use_up_->setChecked(p->use_up);
     repeat_->show_length(face.repeat, project.units);
     strip_->show_length(p->strip, project.units);
     const auto role = project.match.roles.find(p->id);
@@ -333,7 +345,11 @@ void PaperPart::refresh() {
     }
     others.insert(others.begin(), {ruled ? QString("apart from %1").arg(ruled) : QString("beside any"), ""});
     apart_->offer(others);
-    show_stock(*p);
+    std::vector<Choice<std::string>> same{{"is the same as...", ""}};
+    for (const Paper& other : project.stash->papers)
+        if (other.id != p->id) same.push_back({words(other.name), other.id});
+    same_->offer(same);
+    stock_->show_sheets(p->sheets, project.units);
 }
 
 } // namespace zesty

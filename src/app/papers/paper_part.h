@@ -1,6 +1,5 @@
 #pragma once
-// The paper picked in the drawer: what is known of it and what it is wanted for; new papers, scraps, and the
-// user's own papers.
+// The paper picked in the drawer: what is known of it and what it is wanted for; new papers and scraps.
 
 #include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
@@ -12,6 +11,9 @@ class QLineEdit;
 class QSpinBox;
 
 namespace zesty {
+
+class PaletteStrip;
+class PaperStock;
 
 class PaperPart : public PanelPart {
     Q_OBJECT
@@ -28,18 +30,16 @@ public:
 signals:
     void ask_picture(zesty::PaperPart::PictureFor what);
     void ask_scrap();
-    void load_own();
-    void keep_own();
 
 private:
     void refresh() override;
     void build_facts();
     void build_pattern();
+    void build_look();
     void build_wishes();
     void build_place();
     void build_stock();
     void build_files();
-    void show_stock(const Paper& paper);
     const Paper* picked() const;
     void change(const QString& intention, const std::function<void(Paper&)>& apply);
     void change_face(const QString& intention, const std::function<void(PaperFace&)>& apply);
@@ -56,9 +56,14 @@ private:
     ChoiceBox<std::string>* apart_;
     QLineEdit* kept_in_;
     QLineEdit* notes_;
-    QWidget* stock_;
+    PaperStock* stock_;
+    PaletteStrip* palette_;
+    QSpinBox* angle_;
+    QSpinBox* weight_;
+    ChoiceBox<std::optional<Finish>>* finish_;
+    ChoiceBox<std::string>* same_;
+    QCheckBox* use_up_;
     QPushButton* side_b_;
-    QPushButton* scrap_;
     QPushButton* gone_;
     QCheckBox* crop_;
     QWidget* facts_;

@@ -9,8 +9,6 @@
 #include "app/papers/propose_part.h"
 #include "core/project/edits.h"
 
-#include <QFileInfo>
-
 namespace zesty {
 
 namespace {
@@ -110,26 +108,10 @@ void PapersWaypoint::connect_panel() {
     connect(paper, &PaperPart::ask_scrap, this, [this, ask] {
         if (const QString path = ask(); !path.isEmpty()) bench_.worker.measure_scrap(path);
     });
-    connect(paper, &PaperPart::load_own, this, [this] {
-        const QString path = bench_.settings.own_papers();
-        if (QFileInfo::exists(path))
-            bench_.worker.open_stash(path);
-        else
-            bench_.say("You have no papers of your own yet: Keep puts these among them.", false);
-    });
-    connect(paper, &PaperPart::keep_own, this, [this] {
-        if (const auto& stash = bench_.document.project().stash)
-            bench_.worker.keep_papers(stash.pointer(), bench_.settings.own_papers());
-    });
     connect(&bench_.worker, &Worker::paper_picture_read, this,
             [paper](const std::shared_ptr<const Stash>& read) { paper->take_picture(*read); });
     connect(&bench_.worker, &Worker::scrap_measured, this,
             [paper](const Polygon& outline) { paper->take_scrap(outline); });
-    connect(&bench_.worker, &Worker::papers_kept, this, [this](int count, const QString&) {
-        bench_.say(counted(static_cast<std::size_t>(count), "paper is", "papers are") +
-                       " among your own now.",
-                   false);
-    });
 }
 
 void PapersWaypoint::connect_proposals() {

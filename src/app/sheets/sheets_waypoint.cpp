@@ -5,6 +5,8 @@
 #include "app/sheets/sheets_view.h"
 #include "core/project/hand_edits.h"
 #include "core/project/later.h"
+#include "core/project/stash_at_hand.h"
+#include "core/stash/sharing.h"
 
 #include <QFileInfo>
 
@@ -15,9 +17,21 @@ SheetsWaypoint::SheetsWaypoint(const BenchParts& bench, QWidget* side, QWidget* 
       panel_(new SheetsPanel(bench.document, bench.state, bench.actions, bench.settings, side)),
       sheets_(new SheetsView(bench.document, bench.state, middle)) {
     connect_actions();
-    connect(&bench.worker, &Worker::reserved, &bench.state.drawer(), &InDrawer::show_reserved);
+    connect(&bench.worker, &Worker::reserved, this, [this](Reserved by_others) {
+        // By the names this page has for the papers.
+        const Stash& living = bench_.document.living_stash();
+        const Stash& here = stash_at_hand(bench_.document.project());
+        Reserved mine;
+        for (const auto& [id, area] : by_others.areas)
+            if (const std::string own = id_in(here, living, id); !own.empty()) mine.areas[own] = area;
+        for (ReservedPiece& piece : by_others.pieces) {
+            piece.paper = id_in(here, living, piece.paper);
+            if (!piece.paper.empty()) mine.pieces.push_back(std::move(piece));
+        }
+        bench_.state.drawer().show_reserved(std::move(mine));
+    });
     connect(&bench.document, &Document::path_changed, this,
-            [this] { bench_.worker.look_up_reserved(bench_.settings.own_papers(), bench_.document.path()); });
+            [this] { bench_.worker.look_up_reserved(bench_.settings.stash_file(), bench_.document.path()); });
     connect(&bench.worker, &Worker::exported, this, [this](const QStringList& files) {
         panel_->cutting_part().show_written(files);
         bench_.say("Guide and cutting files are written.", false);
@@ -65,7 +79,11 @@ void SheetsWaypoint::reserve_papers(const Project& project, const QString& path)
         plan->papers.uses.size() != project.stash->papers.size())
         return;
     const std::string name = name_of_page(project, QFileInfo(path).completeBaseName().toStdString());
-    bench_.worker.reserve(bench_.settings.own_papers(), path, pieces_taken(project, *plan, name));
+    std::vector<ReservedPiece> pieces = pieces_taken(project, *plan, name);
+    for (ReservedPiece& piece : pieces)
+        piece.paper = id_in(bench_.document.living_stash(), *project.stash, piece.paper);
+    std::erase_if(pieces, [](const ReservedPiece& piece) { return piece.paper.empty(); });
+    bench_.worker.reserve(bench_.settings.stash_file(), path, std::move(pieces));
 }
 
 /// What they have reserved now; where that is so already, or they want nothing any more, nothing is reserved.

@@ -11,6 +11,7 @@
 #include "core/sheets/fixes.h"
 
 #include <algorithm>
+#include <map>
 #include <numeric>
 
 namespace zesty {
@@ -106,6 +107,40 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
     }
 }
 
+/// Papers that came with the page and are not in the stash that is open.
+void about_own_papers(const Stash& stash, std::vector<Finding>& out) {
+    std::vector<std::string> names;
+    for (const Paper& p : stash.papers)
+        if (stash.is_open && !p.in_stash) names.push_back(p.name);
+    if (names.empty()) return;
+    out.push_back({.code = Code::NotInStash,
+                   .title = count_of(names.size(), "paper is", "papers are") + " not in your stash",
+                   .message = in_a_row(names) + (names.size() == 1 ? " comes" : " come") +
+                              " with this page alone: counted as when it was saved.",
+                   .fixes = {{names.size() == 1 ? "Add it to your stash" : "Add them to your stash",
+                              AddToStash{}}}});
+}
+
+/// Sheets that patches were pinned to and that another page has used up.
+void about_lost_sheets(const Project& project, const Plan& plan, std::vector<Finding>& out) {
+    std::map<std::string, std::vector<int>> lost;
+    for (const auto& [spot, pin] : project.sheets.pins) {
+        const bool there = std::any_of(plan.papers.sheets.begin(), plan.papers.sheets.end(),
+                                       [&, &id = pin.sheet](const Sheet& s) { return s.id == id; });
+        const auto at = std::find(plan.sections.spots.begin(), plan.sections.spots.end(), spot);
+        if (!there && at != plan.sections.spots.end())
+            lost[pin.sheet].push_back(static_cast<int>(at - plan.sections.spots.begin()));
+    }
+    for (const auto& [sheet, openings] : lost)
+        out.push_back({.code = Code::LostSheet,
+                       .title = "The sheet " + sheet + " is not there any more",
+                       .message = "The place of " + numbers(openings) +
+                                  " was pinned to it; it is found anew on what is left.",
+                       .where = plan.middle_of(openings.front()),
+                       .openings = openings,
+                       .fixes = {{"Unpin", UnpinFrom{sheet}}}});
+}
+
 } // namespace
 
 // What the fixes of each stage change.
@@ -129,6 +164,7 @@ std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
     };
     add(plan.set_out.frame.findings);
     add(plan.set_out.photo_findings);
+    about_own_papers(stash_at_hand(project), out);
     if (plan.sections.cut) {
         const SetOut& set_out = plan.set_out.whole;
         add(section_findings({project.sections, plan.sections, set_out, project.units}));
@@ -146,6 +182,7 @@ void add_sheet_findings(const Project& project, Plan& plan, Capacity& capacity, 
     WaysOut ways(project, plan, capacity, stop);
     explain_alike(project, plan, ways);
     about_short(project, plan, ways, shapes, plan.findings);
+    about_lost_sheets(project, plan, plan.findings);
     const auto reserved =
         reserved_findings(project.sheets, plan.sheets, stash_at_hand(project), project.units);
     plan.findings.insert(plan.findings.end(), reserved.begin(), reserved.end());

@@ -28,7 +28,8 @@ constexpr std::array starter_colours{
     Cardstock{"Teal", {0x2B, 0x83, 0x88}},          Cardstock{"Pale green", {0xB5, 0xDB, 0xBC}},
     Cardstock{"Leaf green", {0x4A, 0x90, 0x55}},    Cardstock{"Brown", {0x6A, 0x46, 0x2C}}};
 
-/// Letters and digits, a dash for everything between them.
+} // namespace
+
 std::string id_from(const std::string& name) {
     std::string out;
     for (const char c : name) {
@@ -41,8 +42,6 @@ std::string id_from(const std::string& name) {
     while (!out.empty() && out.back() == '-') out.pop_back();
     return out.empty() ? "paper" : out;
 }
-
-} // namespace
 
 const std::vector<UsualSheet>& usual_sheets() {
     static const std::vector<UsualSheet> all{
@@ -59,6 +58,9 @@ Paper paper_of(const NewPaper& typed, const Stash& among) {
     out.name = typed.name;
     out.colour = typed.colour;
     out.pattern = typed.pattern;
+    out.weight = typed.weight;
+    out.finish = typed.finish;
+    out.kept_in = typed.kept_in;
     const bool turned = typed.pattern == Pattern::Stripe || typed.pattern == Pattern::Ombre;
     out.direction = typed.pattern == Pattern::Picture ? Direction::Fixed
                     : turned                          ? Direction::Half

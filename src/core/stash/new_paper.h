@@ -24,7 +24,13 @@ struct NewPaper {
     Rgb colour;
     Pattern pattern = Pattern::Solid;
     std::vector<NewSheets> sheets;
+    double weight = 0; ///< g/m2; 0 when it is not known
+    std::optional<Finish> finish = {};
+    std::string kept_in = {};
 };
+
+/// A short id: letters and digits of the name, a dash for everything between them; "paper" where there are none.
+std::string id_from(const std::string& name);
 
 /// With an id made of the name that no paper of the stash has. Stripes and ombres may lie upside down; what
 /// has no pattern may lie any way.

@@ -1,8 +1,9 @@
 #include "core/stash/search.h"
 
-#include "core/geometry/measure.h"
+#include "core/stash/colour_words.h"
 
 #include <algorithm>
+#include <array>
 #include <cctype>
 #include <sstream>
 
@@ -16,20 +17,56 @@ std::string lower(std::string text) {
     return text;
 }
 
+/// Words that mean the same to people who look for paper.
+constexpr std::array<std::array<std::string_view, 3>, 14> synonyms{{{"solid", "plain", "cardstock"},
+                                                                    {"stripe", "striped", "lines"},
+                                                                    {"ombre", "gradient", "fade"},
+                                                                    {"small", "little", "tiny"},
+                                                                    {"large", "big", "bold"},
+                                                                    {"picture", "scene", "motif"},
+                                                                    {"translucent", "vellum", "sheer"},
+                                                                    {"glossy", "shiny", "gloss"},
+                                                                    {"matt", "matte", "dull"},
+                                                                    {"grey", "gray", "silver"},
+                                                                    {"offcut", "scrap", "leftover"},
+                                                                    {"purple", "violet", "plum"},
+                                                                    {"brown", "kraft", "tan"},
+                                                                    {"dark", "deep", "navy"}}};
+
+/// Everything that is said of a paper.
+std::string all_of(const Paper& paper) {
+    std::string out = paper.id + "\n" + paper.name + "\n" + paper.notes + "\n" + paper.kept_in;
+    if (paper.finish) out += std::string("\n") + key_of(*paper.finish);
+    for (const Side side : {Side::A, Side::B}) {
+        if (!paper.has(side)) continue;
+        const PaperFace face = paper.face(side);
+        out += std::string("\n") + name_of(face.pattern) + "\n" + colour_words(face.colour);
+        for (const PaletteColour& c : face.palette) out += "\n" + colour_words(c.colour);
+    }
+    for (const SheetStock& s : paper.sheets)
+        if (s.irregular && s.count > 0) out += "\nscrap";
+    return lower(out);
+}
+
 bool says(const Paper& paper, const std::string& words) {
-    const std::string all = lower(paper.id + "\n" + paper.name + "\n" + paper.notes + "\n" + paper.kept_in);
+    if (words.empty()) return true;
+    const std::string all = all_of(paper);
+    const auto said = [&](std::string_view word) { return all.find(word) != std::string::npos; };
     std::istringstream in(lower(words));
-    for (std::string word; in >> word;)
-        if (all.find(word) == std::string::npos) return false;
+    for (std::string word; in >> word;) {
+        if (said(word)) continue;
+        const bool means_the_same = std::any_of(synonyms.begin(), synonyms.end(), [&](const auto& same) {
+            return std::find(same.begin(), same.end(), word) != same.end() &&
+                   std::any_of(same.begin(), same.end(), said);
+        });
+        if (!means_the_same) return false;
+    }
     return true;
 }
 
-bool holds(const Paper& paper, double width, double height) {
-    return std::any_of(paper.sheets.begin(), paper.sheets.end(), [&](const SheetStock& s) {
-        const Box b = bounds(s.outline);
-        return s.count > 0 && std::max(b.width(), b.height()) >= std::max(width, height) &&
-               std::min(b.width(), b.height()) >= std::min(width, height);
-    });
+bool anything_left(const Paper& paper) {
+    return std::any_of(paper.sheets.begin(), paper.sheets.end(),
+                       [](const SheetStock& s) { return s.count > 0; });
 }
 
 /// How far off its colour is, for the side that comes nearest; nothing when no side looks as asked.
@@ -54,8 +91,9 @@ std::vector<int> found_in(const Stash& stash, const StashQuery& query) {
         const Paper& p = stash.papers[i];
         const auto off = looks(p, query);
         if (!off || !says(p, query.words)) continue;
-        if ((query.in_stock || query.width > 0 || query.height > 0) && !holds(p, query.width, query.height))
-            continue;
+        if (query.to_use_up && !p.use_up) continue;
+        if (!query.untouched_since.empty() && (p.touched.empty() || p.touched >= query.untouched_since)) continue;
+        if (query.in_stock && !anything_left(p)) continue;
         found.emplace_back(*off, static_cast<int>(i));
     }
     std::stable_sort(found.begin(), found.end(),

@@ -9,13 +9,15 @@ namespace zesty {
 
 /// Everything that is given must be true of a paper; colour and pattern of one of its sides.
 struct StashQuery {
-    std::string words = {}; ///< each of them in name, notes, place or id, whatever the case
+    /// Each of them in name, notes, place, id, kind, finish or colour in words, whatever the case; words that
+    /// mean the same find the same.
+    std::string words = {};
     std::optional<Rgb> colour = {};
     double colour_within = 20; ///< delta E 2000
     std::optional<Pattern> pattern = {};
-    double width = 0; ///< some sheet must hold a piece of this size, either way round, mm
-    double height = 0;
     bool in_stock = false; ///< some sheet is left
+    bool to_use_up = false;
+    std::string untouched_since = {}; ///< a day, as 2026-11-27: nothing of it has changed since
 };
 
 /// Indices into the papers; those nearest to the colour first, otherwise in their order.

@@ -39,7 +39,7 @@ int Stash::find(const std::string& id) const {
     return -1;
 }
 
-Stash with_paper(const Stash& stash, Paper paper, const std::map<std::string, std::string>& pictures) {
+Stash with_paper(const Stash& stash, Paper paper, const Pictures& pictures) {
     Stash out = stash;
     for (const auto& [name, bytes] : pictures) out.pictures[name] = bytes;
     if (const int at = out.find(paper.id); at >= 0)

@@ -3,10 +3,10 @@
 
 #include "core/geometry/shapes.h"
 #include "core/names.h"
+#include "core/shared.h"
 #include "core/stash/palette.h"
 
 #include <map>
-#include <memory>
 #include <optional>
 #include <string>
 #include <vector>
@@ -25,6 +25,11 @@ bool allows(Direction direction, double turn_deg);
 
 enum class Side { A, B };
 template <> inline constexpr std::array words_of<Side>{"A", "B"};
+
+/// What its surface is like.
+enum class Finish { Matt, Glossy, Textured, Slick, Translucent };
+template <>
+inline constexpr std::array words_of<Finish>{"matt", "glossy", "textured", "slick", "translucent"};
 
 /// What a side of a paper looks like.
 struct PaperFace {
@@ -51,7 +56,7 @@ struct SheetStock {
 };
 
 struct Paper {
-    std::string id;
+    std::string id; ///< short, for people; within one stash no two are the same
     std::string name;
     Rgb colour;          ///< of the paper, or the mean of its picture
     std::string picture; ///< name of a picture in the stash; empty for a plain colour
@@ -69,6 +74,13 @@ struct Paper {
     std::vector<PaletteColour> palette = {};
     std::vector<Rgb> coarse = {};
     std::optional<PaperFace> back = std::nullopt; ///< side B; nothing where it is not worth showing
+    /// What the paper is known by wherever it goes; empty until a stash has taken it in.
+    std::string uid = {};
+    std::optional<Finish> finish = std::nullopt;
+    bool use_up = false;      ///< to be used up before others
+    std::string touched = {}; ///< the day the stash last saw a change of it, as 2026-11-27
+    /// The stash that is open knows it and is right about it; otherwise the page's own copy counts.
+    bool in_stash = false;
 
     PaperFace face(Side side) const; ///< side A when there is no other
     bool has(Side side) const { return side == Side::A || back.has_value(); }
@@ -76,10 +88,15 @@ struct Paper {
     bool operator==(const Paper&) const = default;
 };
 
+/// The bytes of a picture file, as they came.
+using PictureBytes = Shared<std::string>;
+using Pictures = std::map<std::string, PictureBytes>; ///< by name
+
 struct Stash {
     std::vector<Paper> papers;
-    /// File name to the bytes of the file, as they came.
-    std::map<std::string, std::string> pictures;
+    Pictures pictures;
+    /// The papers of a page together with those of the stash that is open (core/stash/sharing.h).
+    bool is_open = false;
     bool operator==(const Stash&) const = default;
 
     /// Index of the paper, or -1.
@@ -87,7 +104,7 @@ struct Stash {
 };
 
 /// The stash with the paper in the place of the one of the same id, or added, and these pictures.
-Stash with_paper(const Stash& stash, Paper paper, const std::map<std::string, std::string>& pictures = {});
+Stash with_paper(const Stash& stash, Paper paper, const Pictures& pictures = {});
 /// Without it, and without pictures that nothing else shows.
 Stash without_paper(const Stash& stash, const std::string& id);
 /// The id itself, or with a number behind it where a paper has it already.

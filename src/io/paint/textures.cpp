@@ -37,12 +37,29 @@ QPainterPath to_path(const Region& region) {
 
 namespace {
 constexpr int photo_pixels = 1200;
+
+std::vector<QImage> decode(const std::string& bytes) {
+    std::vector<QImage> out;
+    const auto picture = read_picture(QByteArray::fromStdString(bytes));
+    QImage image = picture ? picture->convertToFormat(QImage::Format_ARGB32_Premultiplied) : QImage();
+    for (int level = 0; level < 4 && !image.isNull(); ++level) {
+        out.push_back(image);
+        if (std::min(image.width(), image.height()) < 64) break;
+        image = image.scaled(image.size() / 2, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
+    }
+    return out;
+}
 } // namespace
 
-Textures::Textures(const Project& project) : stash_(project.stash.pointer()) {
-    if (stash_) take(*stash_);
+Textures::Textures(const Project& project, const Textures* before) : stash_(project.stash.pointer()) {
+    if (stash_) take(*stash_, before);
     for (const Photo& p : project.set_out.photos) {
         if (!p.picture || photos_.contains(p.picture.pointer())) continue;
+        if (before)
+            if (const auto known = before->photos_.find(p.picture.pointer()); known != before->photos_.end()) {
+                photos_.insert(*known);
+                continue;
+            }
         const auto picture = read_picture(QByteArray::fromStdString(p.picture->bytes));
         photos_[p.picture.pointer()] =
             picture
@@ -63,7 +80,14 @@ const QImage& Textures::photo(const Photo& photo) const {
     return found == photos_.end() ? none : found->second;
 }
 
-void Textures::take(const Stash& stash) {
+void Textures::take(const Stash& stash, const Textures* before) {
+    const auto decoded = [&](const PictureBytes& bytes) -> const Fineness& {
+        const auto [at, fresh] = decoded_.try_emplace(bytes.pointer());
+        if (!fresh) return at->second;
+        const auto known = before ? before->decoded_.find(bytes.pointer()) : decoded_.end();
+        at->second = before && known != before->decoded_.end() ? known->second : decode(*bytes);
+        return at->second;
+    };
     for (const Paper& p : stash.papers) {
         std::array<Texture, 2> both;
         for (const Side side : {Side::A, Side::B}) {
@@ -76,13 +100,7 @@ void Textures::take(const Stash& stash) {
                 t = both[0];
                 continue;
             }
-            const auto picture = read_picture(QByteArray::fromStdString(found->second));
-            QImage image = picture ? picture->convertToFormat(QImage::Format_ARGB32_Premultiplied) : QImage();
-            for (int level = 0; level < 4 && !image.isNull(); ++level) {
-                t.images.push_back(image);
-                if (std::min(image.width(), image.height()) < 64) break;
-                image = image.scaled(image.size() / 2, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
-            }
+            t.images = decoded(found->second);
         }
         textures_.push_back(std::move(both));
     }

@@ -22,7 +22,8 @@ QColor to_qt(Rgb colour);
 class Textures {
 public:
     Textures() = default;
-    explicit Textures(const Project& project);
+    /// Pictures that `before` has decoded are taken from there.
+    explicit Textures(const Project& project, const Textures* before = nullptr);
 
     /// The paper as it lies on its sheets, seen through `sheet_to_target` (millimetres to millimetres): side
     /// A, or side B as it shows when the sheet is turned over to the left. With so many pixels to a
@@ -37,14 +38,16 @@ public:
     bool made_of(const Project& project) const;
 
 private:
+    using Fineness = std::vector<QImage>; ///< each half as fine as the one before
     struct Texture {
-        std::vector<QImage> images; ///< each half as fine as the one before; empty for a plain colour
+        Fineness images; ///< empty for a plain colour
         QColor colour;
         Box covers; ///< on the sheet
     };
-    void take(const Stash& stash);
+    void take(const Stash& stash, const Textures* before);
     const Texture* find(int paper, Side side) const;
     std::vector<std::array<Texture, 2>> textures_; ///< by paper, A and B; B is A where there is no other
+    std::map<std::shared_ptr<const std::string>, Fineness> decoded_;
     std::shared_ptr<const Stash> stash_;
     std::map<std::shared_ptr<const BroughtPicture>, QImage> photos_;
 };

@@ -1,6 +1,8 @@
 #include "core/project/edits.h"
 #include "core/sections/sections.h"
+#include "core/project/has_room.h"
 #include "core/stash/search.h"
+#include "core/stash/stock.h"
 #include "core/stash/stash.h"
 #include "support/lattice.h"
 
@@ -70,9 +72,30 @@ TEST(Stash, IsSearchedByWordsColourKindAndSize) {
     EXPECT_EQ(found_in(s, {"FOLDER bar"}), std::vector<int>{1});
     EXPECT_EQ(found_in(s, {"", Rgb{70, 125, 75}}), (std::vector<int>{2, 0})) << "nearest first";
     EXPECT_EQ(found_in(s, {"", {}, 20, Pattern::Solid}), (std::vector<int>{1, 2}));
-    EXPECT_EQ(found_in(s, {"", {}, 20, {}, 290, 140}), std::vector<int>{1})
-        << "either way round, and in stock";
-    EXPECT_EQ(found_in(s, {"", {}, 20, {}, 0, 0, true}), (std::vector<int>{0, 1}));
+    EXPECT_EQ(found_in(s, {.in_stock = true}), (std::vector<int>{0, 1}));
+    EXPECT_EQ(found_in(s, {.words = "green"}), (std::vector<int>{0, 2})) << "colours in words";
+    EXPECT_EQ(found_in(s, {.words = "plain"}), (std::vector<int>{1, 2})) << "means solid";
+    s.papers[2].use_up = true;
+    EXPECT_EQ(found_in(s, {.to_use_up = true}), std::vector<int>{2});
+    s.papers[0].touched = "2025-03-01";
+    s.papers[1].touched = "2026-10-01";
+    EXPECT_EQ(found_in(s, {.untouched_since = "2025-11-27"}), std::vector<int>{0});
+}
+
+TEST(Stash, RoomIsAskedOfTheNestingAndNotOfABox) {
+    Stash s;
+    Paper l = plain_paper({});
+    // An L of 300 mm with legs of 20 mm, whose box would hold nearly everything.
+    l.sheets = {{*trimmed_sheet({300, 300}, {}, {280, 280}), 1, true}};
+    s.papers.push_back(l);
+    Paper whole = plain_paper({});
+    whole.id = "whole";
+    whole.sheets = {{{testing::rectangle(0, 0, 100, 200), {}}, 2, false}};
+    s.papers.push_back(whole);
+    const auto left = left_of_papers(s, sheets_of(s));
+    EXPECT_TRUE(with_room(s, left, Point{152.4, 152.4}, {0, 1}).empty());
+    EXPECT_EQ(with_room(s, left, Point{18, 250}, {0, 1}), std::vector<int>{0});
+    EXPECT_EQ(with_room(s, left, Point{190, 90}, {0, 1}), std::vector<int>{1}) << "either way round";
 }
 
 TEST(Sections, NeighboursShareABarOfAtMostThreeQuarters) {
@@ -88,6 +111,10 @@ TEST(Sections, NeighboursShareABarOfAtMostThreeQuarters) {
     EXPECT_EQ(neighbours_of(cut, sections_of(testing::spots_of(cut), p.sections), {}).size(), 0u);
 }
 
+static PictureBytes picture_of(const char* text) {
+    return std::make_shared<const std::string>(text);
+}
+
 TEST(Stash, PapersAreReplacedAddedAndTakenOutWithTheirPictures) {
     Stash s;
     Paper a = plain_paper({});
@@ -99,7 +126,7 @@ TEST(Stash, PapersAreReplacedAddedAndTakenOutWithTheirPictures) {
     Paper c = a;
     c.id = "c";
     c.picture = "shared.png";
-    s = with_paper(with_paper(with_paper(s, a, {{"a.png", "A"}}), b, {{"b.png", "B"}, {"shared.png", "S"}}),
+    s = with_paper(with_paper(with_paper(s, a, {{"a.png", picture_of("A")}}), b, {{"b.png", picture_of("B")}, {"shared.png", picture_of("S")}}),
                    c);
     ASSERT_EQ(s.papers.size(), 3u);
     EXPECT_EQ(s.pictures.size(), 3u);

@@ -1,0 +1,68 @@
+#pragma once
+// The stash that is always open. What is changed of papers here is written there at once, on a thread of its
+// own, and what other windows and programs change is seen within a second. A change that cannot be written is
+// kept and tried again.
+
+#include "app/bench/document.h"
+#include "io/stash_store.h"
+
+#include <QThread>
+#include <QTimer>
+#include <deque>
+
+namespace zesty {
+
+class LivingStash : public QObject {
+    Q_OBJECT
+public:
+    /// The file is made where there is none.
+    LivingStash(Document& document, const QString& path, QObject* parent = nullptr);
+    ~LivingStash() override;
+
+    const QString& path() const { return path_; }
+    /// Nothing is to be written, and what is there has been read.
+    bool idle() const { return !busy_ && changes_.empty() && read_once_; }
+    /// Writes what is still to be written; false where that fails.
+    bool flush();
+    /// Everything as it is in a backup, as a step that can be undone; or the whole stash into a file.
+    void restore(const QString& from);
+    void back_up(const QString& to);
+
+signals:
+    void failed(const QString& message);
+    void backed_up(const QString& file);
+    /// Somebody has changed it.
+    void changed();
+
+private:
+    struct Change {
+        quint64 number = 0; ///< from 1
+        std::shared_ptr<const Stash> before, after;
+    };
+    struct Report {
+        quint64 written = 0; ///< all changes up to this number
+        std::shared_ptr<const Stash> now;
+        std::string trouble;
+    };
+    /// On the other thread.
+    Report attempt(const std::vector<Change>& changes);
+    void ask();
+    void take(const Report& report);
+
+    Document& document_;
+    QString path_;
+    QThread thread_;
+    QObject hands_;
+    QTimer look_;
+    std::deque<Change> changes_; ///< not known to be written yet
+    quint64 numbers_ = 0;
+    bool busy_ = false;
+    bool read_once_ = false;
+    std::string trouble_; ///< said last
+    // The other thread's own:
+    std::optional<StashStore> store_;
+    StashStamp stamp_;
+    quint64 written_ = 0; ///< all changes up to this number, each once
+};
+
+} // namespace zesty

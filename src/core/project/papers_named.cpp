@@ -1,0 +1,70 @@
+#include "core/project/papers_named.h"
+
+#include "core/project/stash_at_hand.h"
+#include "core/stash/sharing.h"
+
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+/// Calls visit(id) for every id of a paper that stands by itself; empty ones stand for none.
+template <class P, class Visit> void each_paper(P& project, Visit visit) {
+    visit(project.set_out.page.frame_paper);
+    visit(project.set_out.page.base_paper);
+    for (auto& cut : project.set_out.cuts) visit(cut.paper);
+    for (auto& [spot, choice] : project.match.choices) {
+        visit(choice.paper);
+        for (auto& id : choice.never) visit(id);
+    }
+    for (auto& pair : project.match.apart) {
+        visit(pair.first);
+        visit(pair.second);
+    }
+    for (auto& piece : project.sheets.reserved) visit(piece.paper);
+}
+
+/// The paper of a sheet's id, see sheets_of().
+std::string paper_of_sheet(const std::string& sheet) {
+    return sheet.substr(0, sheet.rfind('#'));
+}
+
+} // namespace
+
+std::set<std::string> papers_named(const Project& project) {
+    std::set<std::string> out;
+    each_paper(project, [&](const std::string& id) { out.insert(id); });
+    for (const auto& [id, role] : project.match.roles) out.insert(id);
+    for (const auto& [spot, pin] : project.sheets.pins) out.insert(paper_of_sheet(pin.sheet));
+    out.erase("");
+    return out;
+}
+
+void merge_papers(Project& project, const std::string& into, const std::string& from) {
+    const Stash& now = stash_at_hand(project);
+    if (now.find(into) < 0 || now.find(from) < 0 || into == from) return;
+    project.stash = std::make_shared<const Stash>(merged(now, into, from));
+    each_paper(project, [&](std::string& id) {
+        if (id == from) id = into;
+    });
+    for (auto& [spot, choice] : project.match.choices) {
+        std::sort(choice.never.begin(), choice.never.end());
+        choice.never.erase(std::unique(choice.never.begin(), choice.never.end()), choice.never.end());
+    }
+    auto& apart = project.match.apart;
+    std::erase_if(apart, [](const auto& pair) { return pair.first == pair.second; });
+    for (auto& [a, b] : apart)
+        if (b < a) std::swap(a, b);
+    std::sort(apart.begin(), apart.end());
+    apart.erase(std::unique(apart.begin(), apart.end()), apart.end());
+    if (const auto role = project.match.roles.find(from); role != project.match.roles.end()) {
+        project.match.roles.emplace(into, role->second);
+        project.match.roles.erase(from);
+    }
+    // Its sheets have other numbers now: what was pinned there finds its place anew.
+    std::erase_if(project.sheets.pins,
+                  [&](const auto& pin) { return paper_of_sheet(pin.second.sheet) == from; });
+}
+
+} // namespace zesty

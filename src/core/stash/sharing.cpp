@@ -1,0 +1,260 @@
+#include "core/stash/sharing.h"
+
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+bool same_paper(const Paper& a, const Paper& b) {
+    return a.uid.empty() || b.uid.empty() ? a.uid == b.uid && a.id == b.id : a.uid == b.uid;
+}
+
+/// A name for the picture in the stash: the one it has, where that is free or stands for the same bytes.
+std::string take_picture(Stash& stash, const std::string& name, const Pictures& from) {
+    const auto bytes = from.find(name);
+    if (name.empty() || bytes == from.end()) return name;
+    const std::size_t dot = name.rfind('.') == std::string::npos ? name.size() : name.rfind('.');
+    std::string free = name;
+    for (int n = 2;; ++n) {
+        const auto there = stash.pictures.find(free);
+        if (there == stash.pictures.end()) break;
+        if (there->second == bytes->second) return free;
+        free = name.substr(0, dot) + "-" + std::to_string(n) + name.substr(dot);
+    }
+    stash.pictures[free] = bytes->second;
+    return free;
+}
+
+void take_pictures(Stash& stash, Paper& paper, const Pictures& from) {
+    paper.picture = take_picture(stash, paper.picture, from);
+    if (paper.back) paper.back->picture = take_picture(stash, paper.back->picture, from);
+}
+
+void drop_unseen_pictures(Stash& stash) {
+    std::set<std::string> seen;
+    for (const Paper& p : stash.papers) {
+        seen.insert(p.picture);
+        if (p.back) seen.insert(p.back->picture);
+    }
+    std::erase_if(stash.pictures, [&](const auto& picture) { return !seen.contains(picture.first); });
+}
+
+template <class Fact> void carry(const Fact& before, const Fact& after, Fact& now) {
+    if (!(before == after)) now = after;
+}
+
+void carry_face(const PaperFace& before, const PaperFace& after, PaperFace& now) {
+    carry(before.colour, after.colour, now.colour);
+    carry(before.picture, after.picture, now.picture);
+    carry(before.pattern, after.pattern, now.pattern);
+    carry(before.direction, after.direction, now.direction);
+    carry(before.repeat, after.repeat, now.repeat);
+    carry(before.angle_deg, after.angle_deg, now.angle_deg);
+    carry(before.palette, after.palette, now.palette);
+    carry(before.coarse, after.coarse, now.coarse);
+}
+
+/// How many of the outline there are; -1 where it is not among them.
+int count_of_outline(const std::vector<SheetStock>& sheets, const SheetStock& like) {
+    int count = -1;
+    for (const SheetStock& s : sheets)
+        if (s.outline == like.outline && s.irregular == like.irregular)
+            count = std::max(count, 0) + s.count;
+    return count;
+}
+
+void carry_sheets(const std::vector<SheetStock>& before, const std::vector<SheetStock>& after,
+                  std::vector<SheetStock>& now) {
+    if (now == before) {
+        now = after;
+        return;
+    }
+    std::vector<SheetStock> kinds; // each once
+    for (const auto* list : {&before, &after})
+        for (const SheetStock& s : *list)
+            if (count_of_outline(kinds, s) < 0) kinds.push_back(s);
+    for (SheetStock& kind : kinds) {
+        const int was = count_of_outline(before, kind);
+        const int is = count_of_outline(after, kind);
+        int change = std::max(is, 0) - std::max(was, 0);
+        if (change == 0 && (was < 0) == (is < 0)) continue;
+        for (SheetStock& s : now) {
+            if (s.outline != kind.outline || s.irregular != kind.irregular) continue;
+            const int next = std::max(0, s.count + change);
+            change += s.count - next;
+            s.count = next;
+        }
+        if (change > 0 || (is >= 0 && count_of_outline(now, kind) < 0)) {
+            kind.count = std::max(0, change);
+            now.push_back(kind);
+        } else if (is < 0) {
+            std::erase_if(now, [&](const SheetStock& s) {
+                return s.count == 0 && s.outline == kind.outline && s.irregular == kind.irregular;
+            });
+        }
+    }
+}
+
+/// Of two versions of one paper; what is not listed here belongs to the stash.
+void carry_paper(const Paper& before, const Paper& after, Paper& now) {
+    carry(before.name, after.name, now.name);
+    PaperFace front = now.face(Side::A);
+    carry_face(before.face(Side::A), after.face(Side::A), front);
+    now.set_front(front);
+    carry_sheets(before.sheets, after.sheets, now.sheets);
+    carry(before.strip, after.strip, now.strip);
+    carry(before.weight, after.weight, now.weight);
+    carry(before.notes, after.notes, now.notes);
+    carry(before.kept_in, after.kept_in, now.kept_in);
+    carry(before.finish, after.finish, now.finish);
+    carry(before.use_up, after.use_up, now.use_up);
+    carry(before.in_stash, after.in_stash, now.in_stash);
+    if (before.back && after.back && now.back)
+        carry_face(*before.back, *after.back, *now.back);
+    else
+        carry(before.back, after.back, now.back);
+}
+
+bool same_facts(Paper a, const Paper& b) {
+    a.touched = b.touched;
+    a.id = b.id;
+    return a == b;
+}
+
+/// A changed paper, its pictures taken over where it has others now.
+void carry_change(const Paper& before, Paper after, const Pictures& pictures, Stash& now) {
+    const int at = find_same(now, after);
+    if (at < 0) {
+        adopt(now, std::move(after), pictures);
+        return;
+    }
+    Paper old = before;
+    if (after.picture != old.picture) after.picture = take_picture(now, after.picture, pictures);
+    if (after.back && (!old.back || after.back->picture != old.back->picture))
+        after.back->picture = take_picture(now, after.back->picture, pictures);
+    carry_paper(old, after, now.papers[at]);
+}
+
+} // namespace
+
+int find_same(const Stash& stash, const Paper& paper) {
+    for (std::size_t i = 0; i < stash.papers.size(); ++i)
+        if (same_paper(stash.papers[i], paper)) return static_cast<int>(i);
+    return -1;
+}
+
+void adopt(Stash& stash, Paper paper, const Pictures& pictures) {
+    paper.id = free_id(stash, paper.id);
+    take_pictures(stash, paper, pictures);
+    stash.papers.push_back(std::move(paper));
+}
+
+Stash carried_over(const Stash& before, const Stash& after, Stash now) {
+    for (const Paper& old : before.papers) {
+        if (find_same(after, old) >= 0) continue;
+        if (const int at = find_same(now, old); at >= 0) now.papers.erase(now.papers.begin() + at);
+    }
+    for (const Paper& fresh : after.papers) {
+        const int was = find_same(before, fresh);
+        if (was >= 0) {
+            if (!same_facts(before.papers[was], fresh))
+                carry_change(before.papers[was], fresh, after.pictures, now);
+        } else if (find_same(now, fresh) < 0) {
+            adopt(now, fresh, after.pictures);
+        }
+    }
+    drop_unseen_pictures(now);
+    return now;
+}
+
+Stash joined(const Stash& page, const Stash& living, const std::set<std::string>& used) {
+    Stash out;
+    std::set<int> taken;
+    for (const Paper& own : page.papers) {
+        const int known = find_same(living, own);
+        if (known < 0 && own.in_stash && !used.contains(own.id)) continue;
+        Paper paper = known < 0 ? own : living.papers[known];
+        paper.id = own.id;
+        paper.in_stash = known >= 0;
+        take_pictures(out, paper, known < 0 ? page.pictures : living.pictures);
+        out.papers.push_back(std::move(paper));
+        taken.insert(known);
+    }
+    for (std::size_t i = 0; i < living.papers.size(); ++i) {
+        if (taken.contains(static_cast<int>(i))) continue;
+        adopt(out, living.papers[i], living.pictures);
+        out.papers.back().in_stash = true;
+    }
+    out.is_open = true;
+    return out;
+}
+
+Stash kept_by_page(const Stash& at_hand, const std::set<std::string>& used) {
+    Stash out = at_hand;
+    std::erase_if(out.papers, [&](const Paper& p) { return p.in_stash && !used.contains(p.id); });
+    for (Paper& p : out.papers) p.in_stash = false;
+    out.is_open = false;
+    drop_unseen_pictures(out);
+    return out;
+}
+
+Stash living_part(const Stash& at_hand) {
+    Stash out = at_hand;
+    std::erase_if(out.papers, [](const Paper& p) { return !p.in_stash; });
+    drop_unseen_pictures(out);
+    return out;
+}
+
+Stash imported(Stash now, const Stash& papers) {
+    for (const Paper& paper : papers.papers) {
+        int at = find_same(now, paper);
+        if (const int called_so = now.find(paper.id);
+            at < 0 && called_so >= 0 &&
+            (paper.uid.empty() || now.papers[called_so].uid.empty()))
+            at = called_so;
+        if (at < 0) {
+            adopt(now, paper, papers.pictures);
+            now.papers.back().in_stash = true;
+            continue;
+        }
+        // Under the names the pictures come with: those they had are theirs to replace.
+        const Paper old = now.papers[at];
+        Pictures source = papers.pictures;
+        source.insert(now.pictures.begin(), now.pictures.end()); // a paper may come without pictures it has
+        Stash one = without_paper(now, old.id);
+        adopt(one, paper, source);
+        Paper fresh = one.papers.back();
+        fresh.id = old.id;
+        fresh.in_stash = true;
+        if (!old.uid.empty()) fresh.uid = old.uid;
+        one.papers.pop_back();
+        one.papers.insert(one.papers.begin() + at, std::move(fresh));
+        now = std::move(one);
+    }
+    return now;
+}
+
+std::string id_in(const Stash& other, const Stash& stash, const std::string& id) {
+    const int at = stash.find(id);
+    const int there = at < 0 ? -1 : find_same(other, stash.papers[at]);
+    return there < 0 ? std::string() : other.papers[there].id;
+}
+
+Stash merged(const Stash& stash, const std::string& into, const std::string& from) {
+    const int to = stash.find(into);
+    const int of = stash.find(from);
+    if (to < 0 || of < 0 || to == of) return stash;
+    Stash out = stash;
+    Paper& stays = out.papers[to];
+    const Paper& goes = stash.papers[of];
+    carry_sheets({}, goes.sheets, stays.sheets);
+    if (!stays.back) stays.back = goes.back;
+    if (stays.kept_in.empty()) stays.kept_in = goes.kept_in;
+    if (stays.notes.empty()) stays.notes = goes.notes;
+    out.papers.erase(out.papers.begin() + of);
+    drop_unseen_pictures(out);
+    return out;
+}
+
+} // namespace zesty

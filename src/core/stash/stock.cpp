@@ -1,0 +1,29 @@
+#include "core/stash/stock.h"
+
+namespace zesty {
+
+bool change_count(Paper& paper, const SheetStock& sheet, int by) {
+    for (SheetStock& s : paper.sheets) {
+        if (s.outline != sheet.outline || s.irregular != sheet.irregular) continue;
+        if (s.count + by < 0) return false;
+        s.count += by;
+        return true;
+    }
+    if (by <= 0) return by == 0;
+    paper.sheets.push_back({sheet.outline, by, sheet.irregular});
+    return true;
+}
+
+std::optional<Polygon> trimmed_sheet(Point size, const Trimmed& off, Point corner) {
+    constexpr double least = 1; // mm
+    const double w = size.x - off.left - off.right;
+    const double h = size.y - off.top - off.bottom;
+    if (w < least || h < least) return {};
+    if (corner.x <= 0 || corner.y <= 0) return Polygon{ring_of(Box{0, 0, w, h}), {}};
+    if (corner.x > w - least || corner.y > h - least) return {};
+    const double x = w - corner.x;
+    const double y = h - corner.y;
+    return Polygon{{{0, 0}, {w, 0}, {w, y}, {x, y}, {x, h}, {0, h}}, {}};
+}
+
+} // namespace zesty

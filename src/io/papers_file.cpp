@@ -1,0 +1,79 @@
+#include "io/papers_file.h"
+
+#include "core/stash/sharing.h"
+#include "io/read_file.h"
+#include "io/stash_csv.h"
+
+#include <QDir>
+#include <QFileInfo>
+#include <nlohmann/json.hpp>
+
+namespace zesty {
+
+namespace {
+
+/// Where a picture goes beside what is written: under its own name, but never outside that folder.
+QString file_name(const std::string& name) {
+    const QString clean = QDir::cleanPath(QString::fromStdString(name));
+    return clean.startsWith("..") || QDir::isAbsolutePath(clean) ? QFileInfo(clean).fileName() : clean;
+}
+
+PictureSource pictures_in(const QDir& folder) {
+    return [folder](const std::string& name) -> Result<PictureBytes> {
+        auto bytes = read_file(folder.filePath(QString::fromStdString(name)));
+        if (!bytes) return tl::make_unexpected(bytes.error());
+        return picture_bytes(bytes->toStdString());
+    };
+}
+
+Result<Stash> read_folder(const QString& path, bool crop) {
+    Stash out;
+    for (const QFileInfo& file : QDir(path).entryInfoList(QDir::Files, QDir::Name)) {
+        if (!is_picture(file.fileName())) continue;
+        auto one = paper_from_picture(file.filePath(), crop);
+        if (!one) return one;
+        adopt(out, one->papers.front(), one->pictures);
+    }
+    if (out.papers.empty())
+        return fail(ErrorKind::NothingToDo, path.toStdString() + ": there are no pictures in this folder");
+    return out;
+}
+
+} // namespace
+
+bool is_picture(const QString& path) {
+    const QString ending = QFileInfo(path).suffix().toLower();
+    return ending == "png" || ending == "jpg" || ending == "jpeg";
+}
+
+Result<Stash> read_papers(const QString& path, bool crop) {
+    if (QFileInfo(path).isDir()) return read_folder(path, crop);
+    if (is_picture(path)) return paper_from_picture(path, crop);
+    if (!path.endsWith(".csv", Qt::CaseInsensitive)) return read_stash(path);
+    const auto data = read_file(path);
+    if (!data) return tl::make_unexpected(data.error());
+    return stash_from_csv(data->toStdString(), path.toStdString(), pictures_in(QFileInfo(path).dir()));
+}
+
+Result<Stash> papers_from_list(const std::string& text, const std::string& what) {
+    return stash_from_csv(text, what, [](const std::string& name) -> Result<PictureBytes> {
+        return fail(ErrorKind::BadInput, "a list that is pasted cannot bring the picture " + name);
+    });
+}
+
+Result<void> write_papers(Stash stash, const QString& to) {
+    const QDir folder = QFileInfo(to).dir();
+    for (const auto& [name, bytes] : stash.pictures) {
+        folder.mkpath(QFileInfo(file_name(name)).path());
+        if (auto r = write_file(folder.filePath(file_name(name)), QByteArray::fromStdString(*bytes)); !r)
+            return r;
+    }
+    for (Paper& p : stash.papers) {
+        if (!p.picture.empty()) p.picture = file_name(p.picture).toStdString();
+        if (p.back && !p.back->picture.empty()) p.back->picture = file_name(p.back->picture).toStdString();
+    }
+    const std::string text = to.endsWith(".csv", Qt::CaseInsensitive) ? stash_csv(stash) : stash_json(stash).dump(1) + "\n";
+    return write_file(to, QByteArray::fromStdString(text));
+}
+
+} // namespace zesty

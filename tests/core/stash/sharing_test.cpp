@@ -1,0 +1,201 @@
+// One stash that several use at once: whatever the order in which changes arrive, none is lost.
+
+#include "core/stash/sharing.h"
+
+#include "core/stash/stock.h"
+
+#include <algorithm>
+#include <gtest/gtest.h>
+#include <random>
+
+namespace zesty {
+
+namespace {
+
+SheetStock sheet(double side, int count) {
+    return {{ring_of(Box{0, 0, side, side}), {}}, count, false};
+}
+
+Paper paper(const std::string& id, const std::string& uid, int sheets = 3) {
+    Paper p;
+    p.id = id;
+    p.name = id;
+    p.uid = uid;
+    p.colour = {120, 90, 60};
+    p.in_stash = true;
+    p.sheets = {sheet(304.8, sheets)};
+    return p;
+}
+
+Stash stash_of(std::vector<Paper> papers) {
+    Stash out;
+    out.papers = std::move(papers);
+    return out;
+}
+
+PictureBytes bytes(const char* text) {
+    return std::make_shared<const std::string>(text);
+}
+
+/// One random edit, as window and command line make them.
+Stash edited(Stash s, std::mt19937& random, int number) {
+    const auto pick = [&](std::size_t n) { return static_cast<std::size_t>(random() % n); };
+    switch (s.papers.empty() ? 0 : random() % 6) {
+    case 0:
+        s.papers.push_back(paper("p" + std::to_string(number % 7), "n" + std::to_string(number)));
+        s.papers.back().id = free_id(stash_of({}), s.papers.back().id);
+        if (std::count_if(s.papers.begin(), s.papers.end(),
+                          [&](const Paper& p) { return p.id == s.papers.back().id; }) > 1)
+            s.papers.back().id += "-" + std::to_string(number);
+        break;
+    case 1:
+        s.papers[pick(s.papers.size())].name = "Name " + std::to_string(number);
+        break;
+    case 2:
+        change_count(s.papers[pick(s.papers.size())], sheet(304.8, 1), static_cast<int>(random() % 3) + 1);
+        break;
+    case 3:
+        change_count(s.papers[pick(s.papers.size())], sheet(304.8, 1), -1);
+        break;
+    case 4:
+        change_count(s.papers[pick(s.papers.size())], sheet(152.4, 1), 2);
+        break;
+    default:
+        s.papers[pick(s.papers.size())].notes = "note " + std::to_string(number);
+    }
+    return s;
+}
+
+/// Sheets by paper and size, whatever the order of papers and rows.
+std::map<std::pair<std::string, double>, int> counts(const Stash& s) {
+    std::map<std::pair<std::string, double>, int> out;
+    for (const Paper& p : s.papers)
+        for (const SheetStock& k : p.sheets) out[{p.uid, k.outline.outer[1].x}] += k.count;
+    return out;
+}
+
+} // namespace
+
+TEST(Sharing, ChangesOfTwoProgramsCommute) {
+    for (unsigned seed = 1; seed <= 300; ++seed) {
+        std::mt19937 random(seed);
+        const Stash start = stash_of({paper("barley", "u1", 9), paper("gull", "u2", 9), paper("skein", "u3", 9)});
+        Stash mine = start;
+        Stash yours = start;
+        for (int i = 0; i < 4; ++i) {
+            mine = edited(std::move(mine), random, static_cast<int>(seed) * 100 + i);
+            yours = edited(std::move(yours), random, static_cast<int>(seed) * 100 + 50 + i);
+        }
+        const Stash one = carried_over(start, yours, mine);
+        const Stash other = carried_over(start, mine, yours);
+        EXPECT_EQ(counts(one), counts(other)) << "seed " << seed;
+        for (const auto* both : {&one, &other})
+            for (const Paper& p : both->papers) {
+                EXPECT_EQ(both->find(p.id), static_cast<int>(&p - both->papers.data())) << "ids stay apart";
+                for (const SheetStock& s : p.sheets) EXPECT_GE(s.count, 0);
+            }
+    }
+}
+
+TEST(Sharing, UndoingAChangeTakesBackJustWhatItDid) {
+    for (unsigned seed = 1; seed <= 300; ++seed) {
+        std::mt19937 random(seed);
+        const Stash before = stash_of({paper("barley", "u1", 20), paper("gull", "u2", 20)});
+        const Stash after = edited(before, random, 1);
+        Stash others = after;
+        for (int i = 0; i < 3; ++i) change_count(others.papers[0], sheet(304.8, 1), -1);
+        others.papers[1].kept_in = "Blue folder";
+        const Stash undone = carried_over(after, before, others);
+        ASSERT_EQ(undone.papers.size(), 2u);
+        EXPECT_EQ(undone.papers[0].name, "barley");
+        EXPECT_EQ(undone.papers[0].sheets[0].count, 17) << "what others took stays taken";
+        EXPECT_EQ(undone.papers[1].kept_in, "Blue folder");
+        EXPECT_EQ(undone.papers[1].sheets[0].count, 20);
+    }
+}
+
+TEST(Sharing, CountsNeverFallBelowNothing) {
+    const Stash start = stash_of({paper("barley", "u1", 2)});
+    Stash mine = start;
+    mine.papers[0].sheets[0].count = 0;
+    Stash yours = start;
+    yours.papers[0].sheets[0].count = 1;
+    EXPECT_EQ(carried_over(start, mine, yours).papers[0].sheets[0].count, 0);
+}
+
+TEST(Sharing, AChangeOfAPaperThatIsGoneBringsItBack) {
+    const Stash start = stash_of({paper("barley", "u1"), paper("gull", "u2")});
+    Stash mine = start;
+    mine.papers[0].name = "Ripe Barley";
+    const Stash now = carried_over(start, mine, stash_of({paper("gull", "u2")}));
+    ASSERT_EQ(now.papers.size(), 2u);
+    EXPECT_EQ(now.papers[1].name, "Ripe Barley");
+}
+
+TEST(Sharing, TwoPapersOfOneNameAreTwoAndTheirPicturesStayApart) {
+    Stash living = stash_of({paper("barley", "u1")});
+    living.papers[0].picture = "barley.png";
+    living.pictures = {{"barley.png", bytes("theirs")}};
+    Stash page = stash_of({paper("barley", "")});
+    page.papers[0].in_stash = false;
+    page.papers[0].picture = "barley.png";
+    page.pictures = {{"barley.png", bytes("ours")}};
+    const Stash both = joined(page, living, {"barley"});
+    ASSERT_EQ(both.papers.size(), 2u);
+    EXPECT_TRUE(both.is_open);
+    EXPECT_EQ(both.papers[0].id, "barley") << "the page's decisions mean its own";
+    EXPECT_FALSE(both.papers[0].in_stash);
+    EXPECT_EQ(both.papers[1].id, "barley-2");
+    EXPECT_TRUE(both.papers[1].in_stash);
+    EXPECT_EQ(*both.pictures.at(both.papers[0].picture), "ours");
+    EXPECT_EQ(*both.pictures.at(both.papers[1].picture), "theirs");
+    EXPECT_TRUE(joined(both, living, {"barley"}) == both) << "again and again the same";
+    EXPECT_EQ(id_in(living, both, "barley-2"), "barley");
+    EXPECT_EQ(id_in(living, both, "barley"), "");
+    // What is kept with the page is its own alone.
+    const Stash kept = kept_by_page(both, {});
+    ASSERT_EQ(kept.papers.size(), 1u);
+    EXPECT_EQ(kept.pictures.size(), 1u);
+    EXPECT_TRUE(kept == page);
+}
+
+TEST(Sharing, TheStashIsRightAboutThePapersItKnows) {
+    Stash living = stash_of({paper("grain", "u1", 1), paper("gull", "u2")});
+    Stash page = stash_of({paper("barley", "u1", 5)});
+    page.papers[0].in_stash = false;
+    const Stash both = joined(page, living, {"barley"});
+    ASSERT_EQ(both.papers.size(), 2u);
+    EXPECT_EQ(both.papers[0].id, "barley") << "as the page calls it";
+    EXPECT_EQ(both.papers[0].name, "grain");
+    EXPECT_EQ(both.papers[0].sheets[0].count, 1);
+    // A paper that another program takes out is gone unless the page uses it.
+    const Stash without = joined(both, stash_of({}), {"barley"});
+    ASSERT_EQ(without.papers.size(), 1u);
+    EXPECT_FALSE(without.papers[0].in_stash);
+}
+
+TEST(Sharing, WhatIsImportedTakesThePlaceOfWhatItIs) {
+    Stash now = stash_of({paper("barley", "u1", 2), paper("gull", "u2")});
+    now.papers[0].notes = "old";
+    const Stash once = imported(now, stash_of({paper("barley", "", 7), paper("hedge", "")}));
+    ASSERT_EQ(once.papers.size(), 3u);
+    EXPECT_EQ(once.papers[0].id, "barley");
+    EXPECT_EQ(once.papers[0].uid, "u1");
+    EXPECT_EQ(once.papers[0].sheets[0].count, 7);
+    EXPECT_EQ(once.papers[0].notes, "");
+    const Stash apart = imported(now, stash_of({paper("barley", "u9", 7)}));
+    EXPECT_EQ(apart.papers.size(), 3u) << "another paper of the same name";
+}
+
+TEST(Sharing, TwoEntriesForOnePaperBecomeOne) {
+    Stash s = stash_of({paper("barley", "u1", 2), paper("gull", "u2", 4)});
+    s.papers[1].sheets.push_back(sheet(152.4, 5));
+    const Stash one = merged(s, "barley", "gull");
+    ASSERT_EQ(one.papers.size(), 1u);
+    ASSERT_EQ(one.papers[0].sheets.size(), 2u);
+    EXPECT_EQ(one.papers[0].sheets[0].count, 6);
+    EXPECT_EQ(one.papers[0].sheets[1].count, 5);
+    EXPECT_TRUE(merged(s, "barley", "barley") == s);
+}
+
+} // namespace zesty

@@ -262,8 +262,13 @@ void Drawer::build_head(QHBoxLayout* head) {
         refresh();
     });
     head->addWidget(filter_);
-    auto* stash = new QPushButton("Stash", this);
-    stash->setProperty("quiet", true);
+    auto* add = new QPushButton("Add papers", this);
+    add->setObjectName("add-papers");
+    add->setToolTip("Add papers by name, colour and size (Ctrl+Shift+N)");
+    connect(add, &QPushButton::clicked, this, &Drawer::add_papers);
+    head->addWidget(add);
+    auto* stash = new QPushButton(QString::fromUtf8("Stash \u25be"), this);
+    stash->setStyleSheet("QPushButton::menu-indicator { image: none; width: 0; }");
     stash->setObjectName("stash-menu");
     stash->setAccessibleName("Stash");
     stash->setToolTip("Add papers, bring them in from files, write them out, back them up");
@@ -315,7 +320,7 @@ void Drawer::add_starter() {
 /// At the end of the row: where more come from.
 QWidget* Drawer::card_for_more() {
     auto* card = new QPushButton("Add\npapers", row_);
-    card->setObjectName("add-papers");
+    card->setObjectName("add-papers-card");
     card->setFixedSize(swatch_size);
     card->setToolTip("Name, colour, size and count in one line (Ctrl+Shift+N); pictures, folders and lists can be "
                      "dropped here");

@@ -34,10 +34,11 @@ DrawerFilter::DrawerFilter(QWidget* parent) : QWidget(parent) {
     row->setSpacing(6);
     words_ = new QLineEdit(this);
     words_->setObjectName("find-paper");
-    words_->setPlaceholderText("name, colour, place");
+    words_->setPlaceholderText("find a paper");
     words_->setAccessibleName("Look for papers by words");
     words_->setClearButtonEnabled(true);
-    words_->setMaximumWidth(170);
+    words_->setMinimumWidth(96);
+    words_->setMaximumWidth(150);
     row->addWidget(words_, 1);
     colour_ = new ChoiceBox<std::optional<Rgb>>("Only papers of about this colour, on either side",
                                                 {{"all colours", std::nullopt}}, this);
@@ -55,7 +56,7 @@ DrawerFilter::DrawerFilter(QWidget* parent) : QWidget(parent) {
                                       this);
     only_->setObjectName("find-only");
     for (QComboBox* box : std::initializer_list<QComboBox*>{colour_, kind_, room_, only_}) {
-        box->setMaximumWidth(108);
+        box->setMaximumWidth(100);
         box->setToolTip(box->accessibleName());
         row->addWidget(box);
         connect(box, &QComboBox::currentIndexChanged, this, &DrawerFilter::changed);

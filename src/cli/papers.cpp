@@ -6,6 +6,7 @@
 #include "cli/papers_edit.h"
 #include "cli/reserve_edit.h"
 #include "cli/typed.h"
+#include "core/project/stash_at_hand.h"
 #include "core/stash/side_names.h"
 #include "io/paint/page_painter.h"
 #include "io/project_file.h"
@@ -43,7 +44,19 @@ Result<Answers> answer(const PapersArgs& args, Planner& planner, Project& projec
     const int count = std::max(args.proposals, args.take_proposal ? std::max(3, args.take_proposal) : 0);
     if (count > 0) {
         const Deadline deadline(args.seconds);
-        auto made = planner.proposals(project, false, count, deadline.token());
+        MoodWish wish;
+        if (!args.mood.empty()) {
+            const auto mood = typed_word<Mood>("--mood", args.mood);
+            if (!mood) return tl::make_unexpected(mood.error());
+            wish.mood = *mood;
+        }
+        if (!args.like_papers.empty())
+            for (const std::string& id : split(args.like_papers, ',')) {
+                if (stash_at_hand(project).find(id) < 0)
+                    return fail(ErrorKind::BadInput, "--with-papers: there is no paper \"" + id + "\"");
+                wish.papers.insert(id);
+            }
+        auto made = planner.proposals(project, false, count, deadline.token(), {}, wish);
         if (!made) return tl::make_unexpected(made.error());
         out.proposals = std::move(*made);
         if (args.take_proposal > static_cast<int>(out.proposals.size()))
@@ -87,7 +100,7 @@ json answers_json(const Project& project, const Plan& plan, const Answers& answe
             papers.push_back(paper < 0 ? json(nullptr)
                                        : face_json(p.project, {paper, p.plan->papers.side_of_section[s]}));
         }
-        out["proposals"].push_back({{"idea", name_of(p.idea)},
+        out["proposals"].push_back({{"mood", name_of(p.mood)},
                                     {"reasons", p.reasons},
                                     {"short", p.plan->sheets.short_patches.size()},
                                     {"alike", p.plan->papers.alike.size()},
@@ -121,7 +134,7 @@ void print(const Project& project, const Plan& plan, const Answers& answers) {
     }
     int number = 0;
     for (const OfferedPage& p : answers.proposals) {
-        std::cout << "proposal " << ++number << ", " << name_of(p.idea) << ":";
+        std::cout << "proposal " << ++number << ", " << name_of(p.mood) << ":";
         for (std::size_t r = 0; r < p.reasons.size(); ++r) std::cout << (r ? "; " : " ") << p.reasons[r];
         std::cout << "\n";
     }
@@ -211,6 +224,9 @@ CLI::App* add_papers(CLI::App& app, PapersArgs& a) {
     c->add_option("--proposals", a.proposals, "Works out so many clearly different ones")
         ->check(CLI::Range(1, 5));
     c->add_option("--take-proposal", a.take_proposal, "Takes that one of them")->check(CLI::Range(1, 5));
+    c->add_option("--mood", a.mood, "What the proposals are to be like: with the photo, quiet, bold, warm, cool, "
+                                    "few papers, many papers, scraps first, more drift, more scattered");
+    c->add_option("--with-papers", a.like_papers, "Proposals with these papers alone: barley,gull-print");
     c->add_option("--proposal-pictures", a.proposal_pictures, "Folder for a picture of each");
     c->add_option("--why", a.why, "Why the section has its paper, and what else: 4");
     c->add_option("--seed", a.seed, "Another seed gives other proposals");

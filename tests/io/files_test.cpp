@@ -112,10 +112,10 @@ TEST(ProjectFile, APageThatTookAProposalOpensAgain) {
         ASSERT_GT(offered->size(), 1u);
         for (const OfferedPage& page : *offered) {
             const auto saved = save_project(page.project, path);
-            ASSERT_TRUE(saved) << name_of(page.idea) << ": " << saved.error().message;
+            ASSERT_TRUE(saved) << name_of(page.mood) << ": " << saved.error().message;
             const auto back = open_project(path);
-            ASSERT_TRUE(back) << name_of(page.idea) << ": " << back.error().message;
-            EXPECT_TRUE(*back == page.project) << name_of(page.idea);
+            ASSERT_TRUE(back) << name_of(page.mood) << ": " << back.error().message;
+            EXPECT_TRUE(*back == page.project) << name_of(page.mood);
         }
         project = offered->back().project;
     }

@@ -21,7 +21,7 @@ namespace zesty {
 
 namespace {
 
-constexpr int proposals_made = 4;
+constexpr int proposals_made = 3;
 
 /// A drawing that cannot be cut is refused here, not after it has taken a place on the bench.
 Result<Shared<DrawingFile>> drawing_to_cut(const QString& path, double square = 0) {
@@ -116,17 +116,17 @@ void Worker::run_plan(const Project& project, quint64 number, bool first_look) {
     report([this, plan, textures, number] { emit plan_ready({plan, textures, number, true}); });
 }
 
-void Worker::propose(const Project& project) {
+void Worker::propose(const Project& project, const MoodWish& wish) {
     const quint64 number = ++newest_proposal_;
     ++proposing_;
-    post([this, project, number] { run_proposal(project, number); });
+    post([this, project, number, wish] { run_proposal(project, number, wish); });
 }
 
 void Worker::stop_proposing() {
     ++newest_proposal_;
 }
 
-void Worker::run_proposal(const Project& project, quint64 number) {
+void Worker::run_proposal(const Project& project, quint64 number, const MoodWish& wish) {
     const StopToken stop = [this, number] { return newest_proposal_ != number; };
     const Progress tell = [this](double f, const char* what) {
         report([this, f, what = QString::fromLatin1(what)] { emit progress(f, what); });
@@ -137,7 +137,7 @@ void Worker::run_proposal(const Project& project, quint64 number) {
             then();
         });
     };
-    auto pages = planner_.proposals(project, false, proposals_made, stop, tell);
+    auto pages = planner_.proposals(project, false, proposals_made, stop, tell, wish);
     if (stop()) {
         finish([this] { emit proposal_stopped(); });
         return;

@@ -36,7 +36,7 @@ public:
     /// sheets is reported at once: for sizes that follow the hand.
     quint64 plan(const Project& project, bool first_look);
     /// Proposes papers in several clearly different ways; a proposal under way is stopped first.
-    void propose(const Project& project);
+    void propose(const Project& project, const MoodWish& wish = {});
     void stop_proposing();
     bool proposing() const { return proposing_ > 0; }
 
@@ -90,7 +90,7 @@ private:
     void report_failure(const Error& error);
     std::shared_ptr<const Textures> textures_for(const Project& project);
     void run_plan(const Project& project, quint64 number, bool first_look);
-    void run_proposal(const Project& project, quint64 number);
+    void run_proposal(const Project& project, quint64 number, const MoodWish& wish);
 
     QThread thread_;
     QObject hands_; ///< lives on the thread

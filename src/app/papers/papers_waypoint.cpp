@@ -116,6 +116,15 @@ void PapersWaypoint::connect_panel() {
 
 void PapersWaypoint::connect_proposals() {
     ProposePart* part = &panel_->propose_part();
+    connect(part, &ProposePart::more_like_shown, this, [this] {
+        const Offer* shown = bench_.state.offers().shown();
+        if (!shown) return;
+        MoodWish wish;
+        for (std::size_t p = 0; p < shown->plan->papers.uses.size(); ++p)
+            if (shown->plan->papers.uses[p].sections > 0)
+                wish.papers.insert(shown->project.stash->papers[p].id);
+        propose_with(wish);
+    });
     connect(&bench_.worker, &Worker::progress, part, &ProposePart::show_progress);
     connect(&bench_.worker, &Worker::proposed, this, &PapersWaypoint::show_proposals);
     connect(&bench_.worker, &Worker::proposal_stopped, this,
@@ -127,9 +136,13 @@ void PapersWaypoint::propose() {
         bench_.worker.stop_proposing();
         return;
     }
+    propose_with({panel_->propose_part().mood(), {}});
+}
+
+void PapersWaypoint::propose_with(const MoodWish& wish) {
     bench_.state.offers().set({});
     bench_.state.go_to(Waypoint::Papers);
-    bench_.worker.propose(bench_.document.project());
+    bench_.worker.propose(bench_.document.project(), wish);
     if (panel_->chosen() != PapersPanel::Aims) panel_->choose(PapersPanel::Propose);
     panel_->propose_part().show_proposing(true);
 }
@@ -140,7 +153,7 @@ void PapersWaypoint::show_proposals(const std::vector<OfferedPage>& pages) {
     for (const OfferedPage& page : pages) {
         QStringList reasons;
         for (const std::string& r : page.reasons) reasons << words(r);
-        offers.push_back({page.project, page.plan, name_of(page.idea), reasons});
+        offers.push_back({page.project, page.plan, name_of(page.mood), reasons});
     }
     bench_.state.offers().set(std::move(offers));
 }

@@ -40,6 +40,7 @@ private:
     void connect_panel();
     void connect_proposals();
     void propose();
+    void propose_with(const MoodWish& wish);
     void show_proposals(const std::vector<OfferedPage>& pages);
     void turn_picked();
     void take_for_selection();

@@ -14,36 +14,58 @@ namespace zesty {
 namespace {
 constexpr double card_spacing = 14;
 constexpr double card_pad = 12;
-constexpr double title_height = 24;
-constexpr double text_width = 170;  ///< beside the picture
-constexpr double words_height = 76; ///< below it
-constexpr double wide = 1.35;       ///< from here on text stands beside the picture
+constexpr double title_height = 26;
+constexpr double swatch = 27;
+constexpr double swatch_gap = 5;
+constexpr double least_words = 64;   ///< for price and reasons
+constexpr double words_height = 100; ///< that they take at most
 
-/// Where picture and words are on a card.
+/// Where picture, papers and words are on a card: one below the other, the picture as large as goes.
 struct Arrangement {
     QRectF picture;
     QRectF title;
+    QRectF papers;
     QRectF words;
 };
 
 Arrangement laid_out(const QRectF& card, const Page& page) {
     const QRectF inside = card.adjusted(card_pad, card_pad, -card_pad, -card_pad);
-    const bool beside = card.width() > wide * card.height();
-    const QRectF room = beside ? inside.adjusted(0, 0, -text_width - card_pad, 0)
-                               : inside.adjusted(0, title_height, 0, -words_height);
+    const QRectF room = inside.adjusted(0, 0, 0, -title_height - swatch - 12 - least_words);
     const double scale =
         std::max(0.01, std::min(room.width() / page.full_width(), room.height() / page.height));
     const QSizeF size(scale * page.full_width(), scale * page.height);
     Arrangement out;
-    out.picture = {beside ? room.topLeft() : QPointF(room.center().x() - size.width() / 2, room.y()), size};
-    if (beside) {
-        const double x = out.picture.right() + card_pad + 4;
-        out.title = {x, inside.y(), inside.right() - x, title_height};
-        out.words = {x, inside.y() + title_height + 4, inside.right() - x,
-                     inside.height() - title_height - 4};
-    } else {
-        out.title = {inside.x(), inside.y() - 4, inside.width(), title_height};
-        out.words = {inside.x(), out.picture.bottom() + 8, inside.width(), words_height};
+    out.picture = {QPointF(room.center().x() - size.width() / 2, room.y()), size};
+    out.title = {inside.x(), out.picture.bottom() + 6, inside.width(), title_height};
+    out.papers = {inside.x(), out.title.bottom() + 2, inside.width(), swatch};
+    out.words = {inside.x(), out.papers.bottom() + 8, inside.width(),
+                 std::max(0.0, inside.bottom() - out.papers.bottom() - 8)};
+    return out;
+}
+
+/// The papers a proposal uses, those with most places first.
+std::vector<int> papers_of(const Plan& plan) {
+    std::vector<int> out;
+    for (std::size_t p = 0; p < plan.papers.uses.size(); ++p)
+        if (plan.papers.uses[p].sections > 0) out.push_back(static_cast<int>(p));
+    std::stable_sort(out.begin(), out.end(), [&](int a, int b) {
+        return plan.papers.uses[static_cast<std::size_t>(a)].sections >
+               plan.papers.uses[static_cast<std::size_t>(b)].sections;
+    });
+    return out;
+}
+
+/// The openings in which two pages have different papers, in page coordinates.
+QPainterPath difference_of(const Plan& plan, const Plan& other) {
+    QPainterPath out;
+    if (!plan.sections.cut || plan.sections.all.size() != other.sections.all.size()) return out;
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
+        if (plan.papers.of_section[s] == other.papers.of_section[s] &&
+            plan.papers.side_of_section[s] == other.papers.side_of_section[s])
+            continue;
+        for (const int o : plan.sections.all[s].openings)
+            out.addPath(to_qt(plan.set_out.whole.to_page)
+                            .map(to_path(plan.sections.cut->openings[static_cast<std::size_t>(o)].outline)));
     }
     return out;
 }
@@ -53,6 +75,8 @@ ProposalsView::ProposalsView(BenchState& state, QWidget* parent) : QWidget(paren
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName("Proposals side by side");
     setObjectName("proposals");
+    setMouseTracking(true);
+    setToolTip("Point at a proposal: what differs from the one before it is lit. Click to choose it");
     connect(&base_, &BackgroundPicture::ready, this, qOverload<>(&QWidget::update));
     connect(&state.offers(), &Offers::changed, this, [this] {
         stale_ = true;
@@ -64,9 +88,15 @@ QRectF ProposalsView::card(int proposal, int columns) const {
     const auto n = static_cast<int>(state_.offers().all().size());
     const int rows = (n + columns - 1) / columns;
     const double w = (width() - card_spacing * (columns + 1)) / columns;
-    const double h = (height() - card_spacing * (rows + 1)) / rows;
+    const double room = (height() - card_spacing * (rows + 1)) / rows;
+    // No taller than picture and words need.
+    const Page& page = state_.offers().all().front().project.set_out.page;
+    const double wanted = (w - 2 * card_pad) * page.height / page.full_width() + 2 * card_pad + title_height +
+                          swatch + 16 + words_height;
+    const double h = std::min(room, wanted);
+    const double top = std::max(card_spacing, (height() - rows * h - (rows - 1) * card_spacing) / 2);
     return {card_spacing + (proposal % columns) * (w + card_spacing),
-            card_spacing + (proposal / columns) * (h + card_spacing), w, h};
+            top + (proposal / columns) * (h + card_spacing), w, h};
 }
 
 /// As many as make the pictures largest.
@@ -137,18 +167,71 @@ void ProposalsView::paintEvent(QPaintEvent*) {
         p.drawImage(picture, base_.image(),
                     QRectF(picture.x() * k, picture.y() * k, picture.width() * k, picture.height() * k));
     }
-    for (std::size_t i = 0; i < offers.size(); ++i) {
-        const Arrangement at = laid_out(card(static_cast<int>(i)), offers[i].project.set_out.page);
-        p.setPen(theme::ink);
-        p.setFont(theme::font(theme::Text::Body, true));
-        p.drawText(at.title, Qt::AlignLeft | Qt::AlignVCenter,
-                   QString("%1  %2").arg(i + 1).arg(offers[i].idea));
-        p.setPen(offers[i].plan->sheets.short_patches.empty() ? theme::quiet : theme::berry);
-        p.setFont(theme::font(theme::Text::Small));
-        const bool beside = at.words.x() > at.picture.right();
-        p.drawText(at.words, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
-                   offers[i].reasons.join(beside ? "\n" : "; "));
+    if (hovered_ >= 0 && hovered_ < static_cast<int>(offers.size()) && !base_.image().isNull())
+        light_difference(p, hovered_);
+    for (std::size_t i = 0; i < offers.size(); ++i) paint_words(p, static_cast<int>(i));
+}
+
+/// What this one has otherwise than the one before it; the first, than what is decided.
+void ProposalsView::light_difference(QPainter& p, int offer) const {
+    const auto& offers = state_.offers().all();
+    const Offer& now = offers[static_cast<std::size_t>(offer)];
+    const std::shared_ptr<const Plan> before =
+        offer > 0 ? offers[static_cast<std::size_t>(offer) - 1].plan : state_.own_plan();
+    if (!before) return;
+    const Page& page = now.project.set_out.page;
+    const QRectF picture = laid_out(card(offer), page).picture;
+    QTransform to_card;
+    to_card.translate(picture.x(), picture.y());
+    to_card.scale(picture.width() / page.full_width(), picture.height() / page.height);
+    const QPainterPath lit = to_card.map(difference_of(*now.plan, *before));
+    QPainterPath rest;
+    rest.addRect(picture);
+    p.fillPath(rest.subtracted(lit), QColor(255, 254, 251, 170));
+    p.setPen(QPen(theme::zest, 1.4));
+    p.setBrush(Qt::NoBrush);
+    p.drawPath(lit);
+}
+
+void ProposalsView::paint_words(QPainter& p, int number) const {
+    const Offer& offer = state_.offers().all()[static_cast<std::size_t>(number)];
+    const Arrangement at = laid_out(card(number), offer.project.set_out.page);
+    p.setPen(theme::ink);
+    p.setFont(theme::font(theme::Text::Body, true));
+    p.drawText(at.title, Qt::AlignLeft | Qt::AlignVCenter, QString("%1  %2").arg(number + 1).arg(offer.idea));
+    double x = at.papers.x();
+    for (const int paper : papers_of(*offer.plan)) {
+        if (x + swatch > at.papers.right()) break;
+        const QRectF box(x, at.papers.y(), swatch, swatch);
+        p.setPen(QPen(theme::line, 1));
+        p.save();
+        p.setClipRect(box);
+        p.translate(box.topLeft());
+        p.scale(2, 2); // px to a millimetre: small, but the pattern can be told
+        p.fillRect(QRectF(0, 0, swatch, swatch), state_.textures()->brush(paper, {}, 2));
+        p.restore();
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(box);
+        x += swatch + swatch_gap;
     }
+    p.setPen(offer.plan->sheets.short_patches.empty() ? theme::quiet : theme::berry);
+    p.setFont(theme::font(theme::Text::Small));
+    p.drawText(at.words, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, offer.reasons.join("\n"));
+}
+
+void ProposalsView::mouseMoveEvent(QMouseEvent* event) {
+    int over = -1;
+    for (int i = 0; i < static_cast<int>(state_.offers().all().size()); ++i)
+        if (card(i).contains(event->position())) over = i;
+    if (over != hovered_) {
+        hovered_ = over;
+        update();
+    }
+}
+
+void ProposalsView::leaveEvent(QEvent*) {
+    hovered_ = -1;
+    update();
 }
 
 void ProposalsView::mousePressEvent(QMouseEvent* event) {

@@ -19,12 +19,17 @@ public:
 
 protected:
     void paintEvent(QPaintEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void leaveEvent(QEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
 
 private:
+    void light_difference(QPainter& painter, int offer) const;
+    void paint_words(QPainter& painter, int number) const;
+    int hovered_ = -1;
     int columns() const;
     QRectF card(int proposal, int columns) const;
     void ask_for_base();

@@ -28,9 +28,18 @@ ProposePart::ProposePart(Document& document, BenchState& state, Actions& actions
     propose_->setObjectName("propose");
     propose_->setIcon(theme::icon("sparkles", Qt::white));
     r->addWidget(propose_);
+    mood_ = new ChoiceBox<std::optional<Mood>>("What the proposals are to be like", {{"of each kind", std::nullopt}},
+                                               this);
+    mood_->setObjectName("mood");
+    mood_->setToolTip(mood_->accessibleName());
+    for (const Mood mood : {Mood::WithPhoto, Mood::Quiet, Mood::Bold, Mood::Warm, Mood::Cool, Mood::FewPapers,
+                            Mood::ManyPapers, Mood::ScrapsFirst, Mood::MoreDrift, Mood::MoreScatter})
+        mood_->offer(name_of(mood), mood);
+    r->addWidget(mood_, 1);
     doing_ = new QLabel(this);
     doing_->setProperty("quiet", true);
-    r->addWidget(doing_, 1);
+    column_->addWidget(doing_);
+    doing_->hide();
     bar_ = new QProgressBar(this);
     bar_->setTextVisible(false);
     bar_->setRange(0, 100);
@@ -156,14 +165,18 @@ void ProposePart::build_offer() {
     choices->addWidget(take);
     for_selection_ = button(Act::TakeForSelection, "For the selection");
     choices->addWidget(for_selection_);
-    choices->addStretch(1);
     o->addLayout(choices);
     auto* ways = new QHBoxLayout;
     look_ = button(Act::SideBySide, "On the page");
     look_->setObjectName("look-closer");
     ways->addWidget(look_);
     ways->addWidget(button(Act::NextProposal, "Next"));
-    ways->addWidget(button(Act::Clear, "Discard"));
+    auto* more = new QPushButton("More like it", offer_);
+    more->setObjectName("more-like");
+    more->setToolTip("Other ways to use the papers of this proposal");
+    connect(more, &QPushButton::clicked, this, &ProposePart::more_like_shown);
+    ways->addWidget(more);
+    choices->addWidget(button(Act::Clear, "Discard"));
     ways->addStretch(1);
     o->addLayout(ways);
     auto* compared = new QHBoxLayout;
@@ -198,6 +211,7 @@ void ProposePart::show_proposing(bool on) {
     bar_->setVisible(on);
     bar_->setValue(0);
     doing_->setText("");
+    doing_->setVisible(on);
     refresh_if_shown();
 }
 
@@ -216,7 +230,8 @@ void ProposePart::show_offer() {
                  .arg(state_.offers().number() + 1)
                  .arg(state_.offers().all().size())
                  .arg(offer->idea);
-    lines << offer->reasons.join("; ").toHtmlEscaped() + ".";
+    // On the cards they stand below the pictures.
+    if (!state_.offers().side_by_side()) lines << offer->reasons.join("; ").toHtmlEscaped() + ".";
     offer_text_->setText(lines.join("<br>"));
     look_->setText(state_.offers().side_by_side() ? "On the page" : "Side by side");
     look_->setEnabled(state_.offers().all().size() > 1 || state_.offers().side_by_side());

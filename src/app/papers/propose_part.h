@@ -16,9 +16,10 @@ public:
 
     void show_progress(double fraction, const QString& what);
     void show_proposing(bool on);
+    std::optional<Mood> mood() const { return mood_->value(); } ///< what is asked for, or one of each
 
 signals:
-    void take_for_selection();
+    void more_like_shown();
 
 private:
     void refresh() override;
@@ -29,6 +30,7 @@ private:
     void show_offer();
 
     QPushButton* propose_;
+    ChoiceBox<std::optional<Mood>>* mood_;
     QProgressBar* bar_;
     QLabel* doing_;
     QSlider* drift_;

@@ -1,5 +1,6 @@
 #include "core/match/cost.h"
 
+#include "core/match/pattern_room.h"
 #include "core/match/pattern_turn.h"
 
 #include <algorithm>
@@ -29,6 +30,7 @@ constexpr double weight_use_up = 30;
 constexpr double most_used_up = 0.5; ///< of the page: no paper is to cover more for being used up
 constexpr double weight_spare = 80;
 constexpr double weight_tie = 15;
+constexpr double weight_unseen = 10; ///< a kind of pattern that has room on the page and is not used
 constexpr double near_reach = 0.35;         ///< of the diagonal around all sections
 constexpr double looks_alike_below = 10;    ///< delta E 2000
 constexpr double one_colour_below = 18;     ///< delta E 2000: much of it in one spot is too much
@@ -40,29 +42,6 @@ constexpr int enough_ties = 3;
 constexpr double one_way_below = 8;  ///< degrees: stripes that differ less run the same way
 constexpr double quite_across = 45;  ///< degrees
 constexpr double maybe_across = 0.5; ///< as a share, where stripes may be turned as they fit
-
-/// Radius of the largest circle an opening should offer for a pattern to be seen, mm: half of what it repeats
-/// after, where that is known.
-double room_for(const PaperFace& face) {
-    const bool pattern =
-        face.pattern == Pattern::Large || face.pattern == Pattern::Small || face.pattern == Pattern::Stripe;
-    if (pattern && face.repeat > 0) return std::clamp(face.repeat / 2, 3.0, 25.0);
-    switch (face.pattern) {
-    case Pattern::Large:
-        return 14;
-    case Pattern::Picture:
-        return 18;
-    case Pattern::Ombre:
-        return 8;
-    case Pattern::Stripe:
-        return 5;
-    case Pattern::Small:
-        return 4;
-    case Pattern::Solid:
-        break;
-    }
-    return 0;
-}
 
 } // namespace
 
@@ -171,7 +150,7 @@ std::vector<CostTerm> Cost::own_terms(int section, int face) const {
                                       : std::abs(tone_[face] - s.tone);
         add(CostTerm::Kind::Tone, weight_tone * job_.style.drift * off);
     }
-    if (const double room = room_for(looks_[face]); s.radius < room)
+    if (const double room = pattern_room(looks_[face]); s.radius < room)
         add(CostTerm::Kind::Pattern, w.pattern * weight_pattern * (1 - s.radius / room));
     double behind = 0;
     for (const Lab& other : s.behind)
@@ -278,6 +257,7 @@ double Cost::paper_share(int paper, const Share& share) const {
                (1 - std::min(1.0, share.area / std::clamp(yield * p.stock, 1.0, most_used_up * total_area_)));
     if (p.role == PaperRole::Spare)
         sum += weight_spare * share.area / total_area_ + weight_lonely * share.uses;
+    if (p.feature && share.uses == 0) sum += job_.style.weights.pattern * weight_unseen;
     if (p.role == PaperRole::Tie) sum += weight_tie * std::max(0, enough_ties - share.uses);
     return sum;
 }

@@ -43,6 +43,8 @@ struct MatchPaper {
     double sheet = 1;  ///< mm2 of a whole sheet
     double stock = 0;  ///< mm2 in all
     double wanted = 0; ///< mm2 of it that room is to be kept for
+    /// Stands for its kind of pattern: used at least once where it has room.
+    bool feature = false;
 };
 
 struct MatchJob {

@@ -1,30 +1,35 @@
 #pragma once
 // Several assignments that are clearly different, for somebody to choose from.
 
-#include "core/match/match.h"
+#include "core/match/moods.h"
 
 namespace zesty {
 
-/// What a proposal was made for.
-enum class Idea { FromHere, AsAsked, AnotherTake, MoreScatter, MoreDrift, ScrapsFirst, BolderContrast };
-
 struct Proposal {
-    Idea idea = Idea::AsAsked;
+    Mood mood = Mood::AsAsked;
     MatchStyle style; ///< it was made with
     Assignment assignment;
 };
 
+/// What somebody asks for: one mood, or more like a proposal, by its papers.
+struct ProposalWish {
+    std::optional<Mood> mood = {};
+    std::set<int> papers = {};
+};
+
 /// Up to `count`, best first: fewest sections short, then fewest neighbours alike, then the cost as asked.
-/// Any two differ in at least a quarter of the sections that are free to choose; where so few can be had, in
-/// a tenth. A job with a start is improved on as one of them. Told to stop, it gives those it has, the first
-/// of which may not be complete.
+/// Where the drawer allows, any two share at most half of their papers; where it holds too few for that, they
+/// differ in at least a quarter of the sections that are free to choose. Fewer are given rather than
+/// near-duplicates. A job with a start is improved on as one of them. Told to stop, it gives those it has, the
+/// first of which may not be complete.
 std::vector<Proposal> proposals(const MatchJob& job, Capacity& capacity, int count,
-                                const StopToken& stop = {}, const Progress& progress = {});
+                                const ProposalWish& wish = {}, const StopToken& stop = {},
+                                const Progress& progress = {});
+
+/// The share of papers that two assignments have in common, of the smaller number.
+double common_papers(const std::vector<Face>& faces, const std::vector<int>& a, const std::vector<int>& b);
 
 /// The share of free sections in which two assignments differ.
 double unlikeness(const MatchJob& job, const std::vector<int>& a, const std::vector<int>& b);
-
-/// A few words.
-const char* name_of(Idea idea);
 
 } // namespace zesty

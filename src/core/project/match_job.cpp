@@ -1,6 +1,7 @@
 #include "core/project/match_job.h"
 
 #include "core/geometry/measure.h"
+#include "core/match/pattern_room.h"
 #include "core/project/pattern_plan.h"
 #include "core/project/tones.h"
 
@@ -63,7 +64,26 @@ std::vector<MatchPaper> papers_of(const Project& project, const Plan& plan) {
         if (const auto role = project.match.roles.find(project.stash->papers[p].id);
             role != project.match.roles.end())
             out[p].role = role->second;
+        else if (project.stash->papers[p].use_up)
+            out[p].role = PaperRole::UseUp;
     return out;
+}
+
+/// One paper for every kind of pattern that some section shows: the one there is most of.
+void feature_patterns(MatchJob& job) {
+    double widest = 0;
+    for (const MatchSection& s : job.sections)
+        if (s.backed && s.given < 0) widest = std::max(widest, s.radius);
+    for (std::size_t kind = 1; kind < words_of<Pattern>.size(); ++kind) {
+        int most = -1;
+        for (std::size_t p = 0; p < job.papers.size(); ++p) {
+            const Paper& paper = job.stash.papers[p];
+            if (paper.pattern != static_cast<Pattern>(kind) || pattern_room(paper.face(Side::A)) > widest) continue;
+            if (job.papers[p].stock <= 0 || job.papers[p].role == PaperRole::Spare) continue;
+            if (most < 0 || job.papers[p].stock > job.papers[most].stock) most = static_cast<int>(p);
+        }
+        if (most >= 0) job.papers[most].feature = true;
+    }
 }
 
 /// The section by its name in decisions, or -1.
@@ -129,6 +149,7 @@ MatchJob match_job(const Project& project, const Plan& plan, bool keep_chosen) {
         m.patches.push_back(static_cast<int>(p));
         m.area += plan.sections.patches[p].paper_area();
     }
+    feature_patterns(job);
     return job;
 }
 

@@ -21,8 +21,14 @@ namespace zesty {
 struct OfferedPage {
     Project project;
     std::shared_ptr<const Plan> plan;
-    Idea idea = Idea::AsAsked;
+    Mood mood = Mood::AsAsked;
     std::vector<std::string> reasons;
+};
+
+/// One mood, or more like a page by its papers.
+struct MoodWish {
+    std::optional<Mood> mood = {};
+    std::set<std::string> papers = {}; ///< ids
 };
 
 class Planner {
@@ -44,7 +50,8 @@ public:
     /// Up to `count` that are clearly different, the best first, as proposals() in core/match has them. What
     /// has been worked out when it is told to stop is given.
     Result<std::vector<OfferedPage>> proposals(const Project& project, bool keep_chosen, int count,
-                                               const StopToken& stop = {}, const Progress& progress = {});
+                                               const StopToken& stop = {}, const Progress& progress = {},
+                                               const MoodWish& wish = {});
     /// Why the section has its paper and what else it could have.
     Result<WhyPaper> why(const Project& project, int section, const StopToken& stop = {});
 

@@ -76,7 +76,8 @@ Result<Assignment> Planner::propose(const Project& project, bool keep_chosen, co
 }
 
 Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool keep_chosen, int count,
-                                                    const StopToken& stop, const Progress& progress) {
+                                                    const StopToken& stop, const Progress& progress,
+                                                    const MoodWish& wish) {
     const auto shape = ready_to_choose(project);
     if (!shape) return tl::make_unexpected(shape.error());
     use_capacity(project, *shape);
@@ -84,12 +85,16 @@ Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool
     if (std::any_of(shape->papers.of_section.begin(), shape->papers.of_section.end(),
                     [](int p) { return p >= 0; }))
         job.start = chosen_faces(project, *shape);
-    const auto found = zesty::proposals(job, capacity_, count, stop, [&](double f, const char* what) {
-        if (progress) progress(0.9 * f, what);
-    });
+    ProposalWish by_number{wish.mood, {}};
+    for (const std::string& id : wish.papers)
+        if (const int p = job.stash.find(id); p >= 0) by_number.papers.insert(p);
+    const auto found =
+        zesty::proposals(job, capacity_, count, by_number, stop, [&](double f, const char* what) {
+            if (progress) progress(0.9 * f, what);
+        });
     std::vector<OfferedPage> out;
     for (const Proposal& p : found) {
-        OfferedPage one{with_papers(project, *shape, p.assignment), {}, p.idea, {}};
+        OfferedPage one{with_papers(project, *shape, p.assignment), {}, p.mood, {}};
         // Tones are those of the style it was made with: what is on show is what comes of taking it.
         one.project.match.style = p.style;
         auto whole = plan(one.project, stop, {}, true);

@@ -1,4 +1,5 @@
 #include "core/geometry/measure.h"
+#include "core/stash/new_paper.h"
 #include "core/match/alternatives.h"
 #include "core/match/cost.h"
 #include "core/match/proposals.h"
@@ -210,7 +211,7 @@ TEST(Proposals, AreClearlyDifferentBestFirstAndTheSameForASeed) {
         EXPECT_FALSE((*some)[i].reasons.empty());
         testing::expect_laid_as_planned((*some)[i].project, *(*some)[i].plan);
         for (std::size_t k = 0; k < i; ++k)
-            EXPECT_GE(unlikeness(job, faces((*some)[i]), faces((*some)[k])), 0.1);
+            EXPECT_GE(unlikeness(job, faces((*some)[i]), faces((*some)[k])), 0.25);
         const double cost = cost_of(job, faces((*some)[i]));
         EXPECT_GE(cost, before) << "all of these have every section and nothing alike";
         before = cost;
@@ -224,7 +225,74 @@ TEST(Proposals, AreClearlyDifferentBestFirstAndTheSameForASeed) {
     const auto better = planner.proposals(next, false, 4);
     ASSERT_TRUE(better);
     EXPECT_TRUE(std::any_of(better->begin(), better->end(),
-                            [](const OfferedPage& o) { return o.idea == Idea::FromHere; }));
+                            [](const OfferedPage& o) { return o.mood == Mood::FromHere; }));
+}
+
+TEST(Proposals, OfALargeDrawerHaveDifferentPapersEachSuitingItsMood) {
+    const Stash stash = with_starter_papers({});
+    Project p = page_with(8, 6, 4, stash);
+    Planner planner;
+    const auto some = planner.proposals(p, false, 4);
+    ASSERT_TRUE(some);
+    ASSERT_EQ(some->size(), 4u);
+    const auto used = [&](const OfferedPage& o) {
+        std::set<int> out(o.plan->papers.of_section.begin(), o.plan->papers.of_section.end());
+        out.erase(-1);
+        return out;
+    };
+    std::set<Mood> moods;
+    for (std::size_t i = 0; i < some->size(); ++i) {
+        EXPECT_TRUE(moods.insert((*some)[i].mood).second);
+        EXPECT_TRUE((*some)[i].plan->sheets.short_patches.empty());
+        for (std::size_t k = 0; k < i; ++k) {
+            const auto a = used((*some)[i]);
+            const auto b = used((*some)[k]);
+            const auto both = std::count_if(a.begin(), a.end(), [&](int x) { return b.contains(x); });
+            EXPECT_LE(2 * static_cast<std::size_t>(both), std::min(a.size(), b.size()));
+        }
+    }
+    const auto mean_liking = [&](const OfferedPage& o, Mood mood) {
+        double sum = 0;
+        for (const int paper : used(o)) sum += liking(mood, stash.papers[static_cast<std::size_t>(paper)], {});
+        return sum / static_cast<double>(used(o).size());
+    };
+    for (const auto& [mood, opposite] : {std::pair{Mood::Warm, Mood::Cool}, std::pair{Mood::Cool, Mood::Warm},
+                                         std::pair{Mood::Quiet, Mood::Bold}, std::pair{Mood::Bold, Mood::Quiet}}) {
+        const auto asked = planner.proposals(p, false, 2, {}, {}, {mood, {}});
+        ASSERT_TRUE(asked && !asked->empty());
+        EXPECT_EQ(asked->front().mood, mood);
+        EXPECT_GT(mean_liking(asked->front(), mood), mean_liking(asked->front(), opposite) + 0.2) << name_of(mood);
+    }
+    const auto few = planner.proposals(p, false, 1, {}, {}, {Mood::FewPapers, {}});
+    ASSERT_TRUE(few);
+    EXPECT_LE(used(few->front()).size(), 4u);
+    // More like one: its papers, dealt otherwise.
+    MoodWish like;
+    for (const int paper : used(some->front())) like.papers.insert(stash.papers[static_cast<std::size_t>(paper)].id);
+    const auto more = planner.proposals(p, false, 3, {}, {}, like);
+    ASSERT_TRUE(more);
+    ASSERT_GE(more->size(), 2u);
+    for (const OfferedPage& o : *more)
+        for (const int paper : used(o)) EXPECT_TRUE(used(some->front()).contains(paper));
+}
+
+TEST(Proposals, EveryKindOfPatternAppearsWhereThereIsRoom) {
+    Stash s = five_papers();
+    for (std::size_t k = 0; k < s.papers.size(); ++k) s.papers[k].pattern = Pattern::Solid;
+    for (const Pattern kind : {Pattern::Small, Pattern::Large, Pattern::Stripe, Pattern::Ombre}) {
+        Paper patterned = s.papers[0];
+        patterned.id = patterned.name = name_of(kind);
+        patterned.pattern = kind;
+        patterned.colour = {static_cast<std::uint8_t>(40 * static_cast<int>(kind)), 90, 160};
+        s.papers.push_back(patterned);
+    }
+    Project p = page_with(5, 4, 32, s);
+    Planner planner;
+    const Plan plan = taken(planner, p);
+    std::set<Pattern> seen;
+    for (const int paper : plan.papers.of_section)
+        if (paper >= 0) seen.insert(s.papers[static_cast<std::size_t>(paper)].pattern);
+    EXPECT_EQ(seen.size(), 5u);
 }
 
 TEST(Alternatives, AreRankedWithTheirRoomAndTheirReasons) {

@@ -1,0 +1,239 @@
+#include "core/match/moods.h"
+
+#include "core/match/pattern_room.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+
+constexpr double drift_by = 0.6;
+constexpr double usual_yield = 0.55;      ///< of a sheet, that patches take
+constexpr double clearly_another = 9;     ///< of face distances: papers that are not just alike
+constexpr double full_chroma = 55;        ///< of a colour that is strong
+constexpr double grey_below = 8;          ///< chroma of a colour that has no hue to speak of
+constexpr double near_photo = 40;         ///< delta E 2000 at which a paper has nothing of a photo's colour
+constexpr double least_photo_share = 0.02;
+
+struct Colours {
+    double chroma = 0;     ///< the mean
+    double warm = 0;       ///< share of colours that are
+    double cool = 0;
+    double lightness = 50; ///< the mean
+    double spread = 0;     ///< between the lightest and the darkest
+};
+
+std::vector<PaletteColour> palette_or_colour(const PaperFace& face) {
+    return face.palette.empty() ? std::vector<PaletteColour>{{face.colour, 1.0}} : face.palette;
+}
+
+Colours spread_of(const PaperFace& face) {
+    Colours out{0, 0, 0, 0, 0};
+    double all = 0;
+    double light = 0;
+    double dark = 100;
+    for (const PaletteColour& c : palette_or_colour(face)) {
+        const Lab lab = to_lab(c.colour);
+        const double chroma = std::hypot(lab.a, lab.b);
+        all += c.share;
+        out.chroma += c.share * chroma;
+        out.lightness += c.share * lab.l;
+        light = std::max(light, lab.l);
+        dark = std::min(dark, lab.l);
+        if (chroma < grey_below) continue;
+        const double hue = std::remainder(std::atan2(lab.b, lab.a) * 180 / M_PI - 40, 360);
+        (std::abs(hue) <= 70 ? out.warm : out.cool) += c.share;
+    }
+    all = std::max(all, 1e-9);
+    return {out.chroma / all, out.warm / all, out.cool / all, out.lightness / all, std::max(0.0, light - dark)};
+}
+
+double near_a_photo(const PaperFace& face, const std::vector<PaletteColour>& photo) {
+    double best = near_photo;
+    for (const PaletteColour& c : palette_or_colour(face))
+        for (const PaletteColour& p : photo) {
+            const Lab lab = to_lab(p.colour);
+            // Small strong accents are what papers pick up.
+            if (p.share < least_photo_share || std::hypot(lab.a, lab.b) < grey_below) continue;
+            best = std::min(best, difference(to_lab(c.colour), lab) + 8 * (1 - std::min(1.0, 4 * c.share)));
+        }
+    return 1 - best / near_photo;
+}
+
+double liking_of_face(Mood mood, const PaperFace& face, const std::vector<PaletteColour>& photo) {
+    const Colours c = spread_of(face);
+    const double strong = std::min(1.0, c.chroma / full_chroma);
+    const bool large = face.pattern == Pattern::Large || face.pattern == Pattern::Picture;
+    switch (mood) {
+    case Mood::WithPhoto:
+        return near_a_photo(face, photo);
+    case Mood::Quiet:
+        return std::max(0.0, 1 - strong - (large ? 0.3 : 0) - c.spread / 250);
+    case Mood::Bold:
+        return std::min(1.0, 0.75 * strong + (large ? 0.25 : 0) + c.spread / 250);
+    case Mood::Warm:
+        return std::max(0.0, c.warm - 0.8 * c.cool);
+    case Mood::Cool:
+        return std::max(0.0, c.cool - 0.8 * c.warm);
+    default:
+        return 0.5;
+    }
+}
+
+int usual_count(Mood mood) {
+    switch (mood) {
+    case Mood::FewPapers:
+        return 4;
+    case Mood::ManyPapers:
+        return 1000;
+    case Mood::AsAsked:
+    case Mood::FromHere:
+    case Mood::ScrapsFirst:
+        return 8;
+    default:
+        return 6;
+    }
+}
+
+/// Chooses the papers of one proposal.
+class Choosing {
+public:
+    Choosing(Mood mood, const MatchJob& job, Capacity& capacity, const std::set<int>& taken)
+        : mood_(mood), job_(job), capacity_(capacity), distances_(job.distances) {
+        for (std::size_t p = 0; p < job.stash.papers.size(); ++p) {
+            const bool used = taken.contains(static_cast<int>(p));
+            const MatchPaper* known = job.papers.empty() ? nullptr : &job.papers[p];
+            double score = liking(mood, job.stash.papers[p], job.photo_colours);
+            if (mood == Mood::ScrapsFirst && known)
+                score = known->scraps > 0 ? 1 : 0.2;
+            if (known && known->role == PaperRole::UseUp) score += 0.5;
+            if (known && known->role == PaperRole::Tie) score += 1;
+            if (known && known->role == PaperRole::Spare) score -= 0.5;
+            score_.push_back(score - (used ? 2 : 0));
+        }
+        for (const MatchSection& s : job.sections) {
+            if (!s.backed || s.given >= 0) continue;
+            free_.push_back(&s);
+            needed_ += s.area / usual_yield;
+        }
+    }
+
+    std::set<int> run(int count) {
+        add_one_of_each_kind(count);
+        while (static_cast<int>(chosen_.size()) < count)
+            if (!add_best([](int) { return true; })) break;
+        while (stock_ < needed_)
+            if (!add_best([](int) { return true; })) break;
+        for (const MatchSection* s : free_)
+            while (choices_for(*s) < 2)
+                if (!add_best([&](int p) { return holds(*s, p); })) break;
+        return chosen_;
+    }
+
+private:
+    bool has_stock(int paper) const { return capacity_.stock_area(paper) > 0; }
+
+    bool holds(const MatchSection& s, int paper) const {
+        return std::find(s.never.begin(), s.never.end(), paper) == s.never.end() &&
+               std::all_of(s.patches.begin(), s.patches.end(),
+                           [&](int patch) { return capacity_.fits_alone(patch, paper); });
+    }
+
+    int choices_for(const MatchSection& s) const {
+        return static_cast<int>(
+            std::count_if(chosen_.begin(), chosen_.end(), [&](int p) { return holds(s, p); }));
+    }
+
+    /// What it would add that the chosen ones do not look like already.
+    double worth(int paper) const {
+        double nearest = clearly_another;
+        if (distances_)
+            for (const int other : chosen_) nearest = std::min(nearest, distances_->look(paper, other));
+        return score_[static_cast<std::size_t>(paper)] - 0.6 * (1 - nearest / clearly_another);
+    }
+
+    template <class Good> bool add_best(Good good) {
+        int best = -1;
+        for (int p = 0; p < static_cast<int>(score_.size()); ++p)
+            if (has_stock(p) && !chosen_.contains(p) && good(p) && (best < 0 || worth(p) > worth(best))) best = p;
+        if (best < 0) return false;
+        chosen_.insert(best);
+        stock_ += capacity_.stock_area(best);
+        return true;
+    }
+
+    /// Patterns are what papers are bought for: one of each kind that some section shows well.
+    void add_one_of_each_kind(int count) {
+        for (const Pattern kind : {Pattern::Large, Pattern::Small, Pattern::Stripe, Pattern::Ombre,
+                                   Pattern::Picture, Pattern::Solid}) {
+            if (static_cast<int>(chosen_.size()) >= count) return;
+            if (mood_ == Mood::Quiet && kind == Pattern::Picture) continue;
+            add_best([&](int p) {
+                const Paper& paper = job_.stash.papers[static_cast<std::size_t>(p)];
+                if (paper.pattern != kind || score_[static_cast<std::size_t>(p)] < least_liking()) return false;
+                const double room = pattern_room(paper.face(Side::A));
+                return std::any_of(free_.begin(), free_.end(),
+                                   [&](const MatchSection* s) { return s->radius >= room && holds(*s, p); });
+            });
+        }
+    }
+
+    double least_liking() const {
+        const bool of_colour = mood_ == Mood::Warm || mood_ == Mood::Cool || mood_ == Mood::WithPhoto;
+        return of_colour ? 0.3 : 0.15;
+    }
+
+    Mood mood_;
+    const MatchJob& job_;
+    Capacity& capacity_;
+    std::shared_ptr<const FaceDistances> distances_;
+    std::vector<double> score_;
+    std::vector<const MatchSection*> free_;
+    double needed_ = 0;
+    double stock_ = 0;
+    std::set<int> chosen_;
+};
+
+} // namespace
+
+double liking(Mood mood, const Paper& paper, const std::vector<PaletteColour>& photo_colours) {
+    const double front = liking_of_face(mood, paper.face(Side::A), photo_colours);
+    return paper.back ? std::max(front, 0.8 * liking_of_face(mood, *paper.back, photo_colours)) : front;
+}
+
+std::set<int> papers_for(Mood mood, const MatchJob& job, Capacity& capacity, const std::set<int>& taken,
+                         int more) {
+    return Choosing(mood, job, capacity, taken).run(usual_count(mood) + more);
+}
+
+MatchStyle style_for(Mood mood, const MatchStyle& asked) {
+    MatchStyle out = asked;
+    const auto more = [](double weight, double times) {
+        return std::clamp(times * weight, 2.0, weight_limits.most);
+    };
+    switch (mood) {
+    case Mood::WithPhoto:
+        out.weights.photo = more(asked.weights.photo, 2);
+        break;
+    case Mood::Bold:
+        out.weights.differ = more(asked.weights.differ, 2);
+        out.weights.behind = more(asked.weights.behind, 2);
+        break;
+    case Mood::ScrapsFirst:
+        out.weights.thrift = more(asked.weights.thrift, 4);
+        break;
+    case Mood::MoreDrift:
+        out.drift = std::min(1.0, asked.drift + drift_by);
+        break;
+    case Mood::MoreScatter:
+        out.drift = std::max(0.0, asked.drift - drift_by);
+        break;
+    default:
+        break;
+    }
+    return out;
+}
+
+} // namespace zesty

@@ -3,6 +3,7 @@
 #include "cli/deadline.h"
 #include "cli/proposed.h"
 #include "cli/typed.h"
+#include "core/project/set_aside.h"
 #include "core/sentences.h"
 #include "io/plan_json.h"
 #include "io/project_file.h"
@@ -22,6 +23,8 @@ struct PlanArgs {
     double seconds = 10;
     std::optional<double> drift;
     std::string light;
+    std::string meant_so;
+    bool ask_again = false;
     bool json = false;
 };
 
@@ -51,6 +54,39 @@ Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, d
     return Planned{std::move(*project), std::move(*plan), deadline.seconds()};
 }
 
+namespace {
+
+/// Each with its number, for --meant-so, and what would settle it.
+void print_findings(const Plan& plan) {
+    for (std::size_t i = 0; i < plan.findings.size(); ++i) {
+        const Finding& f = plan.findings[i];
+        std::cout << i + 1 << ". " << f.title << ": " << f.message << "\n";
+        for (std::size_t k = 0; k < f.fixes.size(); ++k)
+            std::cout << (k ? "; " : "   ways out: ") << f.fixes[k].label()
+                      << (k + 1 == f.fixes.size() ? "\n" : "");
+    }
+    if (!plan.set_aside.empty())
+        std::cout << count_of(plan.set_aside.size(), "finding is", "findings are") << " set aside as meant so\n";
+}
+
+/// Written back to the file: the papers that were proposed for this plan are not.
+Result<void> set_findings_aside(const PlanArgs& args, const Plan& plan) {
+    if (args.meant_so.empty() && !args.ask_again) return {};
+    const auto before = read_project(args.project);
+    if (!before) return tl::make_unexpected(before.error());
+    Project after = *before;
+    if (args.ask_again) ask_again(after);
+    if (!args.meant_so.empty()) {
+        const auto numbers =
+            typed_numbers("--meant-so", args.meant_so, static_cast<int>(plan.findings.size()));
+        if (!numbers) return tl::make_unexpected(numbers.error());
+        for (const int n : *numbers) set_aside(after, plan.findings[static_cast<std::size_t>(n)]);
+    }
+    return save_changes(*before, after, args.project, {});
+}
+
+} // namespace
+
 static int run(const PlanArgs& args) {
     std::optional<double> light;
     if (!args.light.empty()) {
@@ -64,6 +100,7 @@ static int run(const PlanArgs& args) {
     });
     if (!p) return complain(p.error().message);
     const Plan& plan = p->plan;
+    if (const auto r = set_findings_aside(args, plan); !r) return complain(r.error().message);
     if (args.json) {
         std::cout << plan_json(p->project, plan, p->seconds).dump() << "\n";
         return exit_code(plan);
@@ -88,8 +125,7 @@ static int run(const PlanArgs& args) {
     for (const ShortPatch& s : plan.sheets.short_patches)
         std::cout << "short: opening " << plan.sections.patches[s.patch].opening + 1 << ": " << s.reason
                   << "\n";
-    for (const Finding& f : plan.findings)
-        if (f.code != Code::Short) std::cout << f.title << ": " << f.message << "\n";
+    print_findings(plan);
     return exit_code(plan);
 }
 
@@ -105,6 +141,9 @@ CLI::App* add_plan(CLI::App& app, PlanArgs& a) {
     add_number(*c, "--drift", a.drift, "0 scatters papers over the page, 1 lets light drift into dark",
                drift_limits);
     c->add_option("--light", a.light, "Where the light end is: top, bottom, left or right");
+    c->add_option("--meant-so", a.meant_so, "Sets findings aside, by their numbers: 1,3-4; they come back when "
+                                            "their reasons change");
+    c->add_flag("--ask-again", a.ask_again, "Nothing is set aside any more");
     c->add_flag("--json", a.json, "Print zesty-plan/1");
     return c;
 }

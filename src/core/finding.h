@@ -68,6 +68,7 @@ enum class Code {
     PhotoBlendsIn,
     // Sheets
     Short,
+    TooLarge,
     LostSheet,
     NoReservedRoom,
 };
@@ -121,6 +122,7 @@ inline constexpr std::array code_rows{
     CodeRow{Code::PhotoMissing, "photo-missing", Severity::Advice},
     CodeRow{Code::PhotoBlendsIn, "photo-blends-in", Severity::Advice},
     CodeRow{Code::Short, "short", Severity::Problem},
+    CodeRow{Code::TooLarge, "too-large", Severity::Problem},
     CodeRow{Code::LostSheet, "lost-sheet", Severity::Advice},
     CodeRow{Code::NoReservedRoom, "no-reserved-room", Severity::Advice},
 };

@@ -78,11 +78,15 @@ json patches_json(const Plan& plan) {
 
 json findings_json(const Plan& plan) {
     json out = json::array();
-    for (const Finding& f : plan.findings)
+    for (const Finding& f : plan.findings) {
+        json ways = json::array();
+        for (const Fix& fix : f.fixes) ways.push_back(fix.label());
         out.push_back({{"code", key_of(f.code)},
                        {"severity", key_of(f.severity())},
                        {"message", f.title + ": " + f.message},
+                       {"ways_out", ways},
                        {"where", f.where ? to_json(*f.where) : json(nullptr)}});
+    }
     return out;
 }
 

@@ -26,6 +26,8 @@ void describe(F& f, T& project, Names& drawings, Names& pictures) {
     f.object("sections", [&](auto& o) { describe(o, project.sections); });
     f.object("match", [&](auto& o) { describe(o, project.match); });
     f.object("sheets", [&](auto& o) { describe(o, project.sheets); });
+    f.values("set_aside", project.set_aside, [](auto& v, const char* key, auto& said) { v.text(key, said); });
+    f.check("set_aside", [&] { return std::is_sorted(project.set_aside.begin(), project.set_aside.end()); });
 }
 
 /// The number of the format, from 1 to the newest.

@@ -16,6 +16,7 @@
 #include "app/sections/sections_waypoint.h"
 #include "app/setout/set_out_waypoint.h"
 #include "app/sheets/sheets_waypoint.h"
+#include "core/project/set_aside.h"
 #include "io/picture.h"
 
 #include <QClipboard>
@@ -165,6 +166,11 @@ void BenchWindow::connect_views() {
     connect(second_look_, &SecondLook::apply, this, [this](const Fix& fix) {
         document_.change(words(fix.label()), [&](Project& p) { fix.apply(p); });
     });
+    connect(second_look_, &SecondLook::meant_so, this, [this](const Finding& finding) {
+        document_.change("It is meant so", [&](Project& p) { set_aside(p, finding); });
+    });
+    connect(second_look_, &SecondLook::ask_again, this,
+            [this] { document_.change("Show what is set aside", [](Project& p) { zesty::ask_again(p); }); });
     connect(head_, &HeadBar::open_recent, this, &BenchWindow::open);
 }
 

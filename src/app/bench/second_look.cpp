@@ -51,7 +51,8 @@ private:
 class Card : public QWidget {
 public:
     using Apply = std::function<void(const Fix&)>;
-    Card(const Finding& finding, std::function<void()> go, const Apply& apply, QWidget* parent)
+    Card(const Finding& finding, std::function<void()> go, const Apply& apply, std::function<void()> meant,
+         QWidget* parent)
         : QWidget(parent), go_(std::move(go)) {
         setFocusPolicy(Qt::StrongFocus);
         setCursor(Qt::PointingHandCursor);
@@ -78,6 +79,16 @@ public:
         if (!finding.fixes.empty()) column->addSpacing(2);
         for (std::size_t i = 0; i < finding.fixes.size(); ++i)
             add_fix(column, finding.fixes[i], i == 0 ? "fix" : "another-fix", apply);
+        auto* so = new QPushButton("It is meant so", this);
+        so->setObjectName("meant-so");
+        so->setProperty("quiet", true);
+        so->setFlat(true);
+        so->setCursor(Qt::PointingHandCursor);
+        so->setStyleSheet("QPushButton { border: none; background: transparent; padding: 0; color: #6B6670; "
+                          "text-decoration: underline; } QPushButton:hover, QPushButton:focus { color: #B84E08; }");
+        so->setToolTip("Set this aside; it comes back when its reason changes");
+        QObject::connect(so, &QPushButton::clicked, this, std::move(meant));
+        column->addWidget(so, 0, Qt::AlignLeft);
         row->addLayout(column, 1);
         if (finding.swatch) {
             auto* swatch = new QLabel(this);
@@ -131,6 +142,13 @@ SecondLook::SecondLook(BenchState& state, QWidget* parent) : QWidget(parent), st
     count_->setProperty("quiet", true);
     head->addWidget(title);
     head->addStretch(1);
+    again_ = new QPushButton(this);
+    again_->setObjectName("ask-again");
+    again_->setToolTip("Show what is set aside again");
+    again_->setProperty("quiet", true);
+    connect(again_, &QPushButton::clicked, this, &SecondLook::ask_again);
+    again_->hide();
+    head->addWidget(again_);
     head->addWidget(count_);
     head->setContentsMargins(0, 0, 16, 0);
     column->addLayout(head);
@@ -150,8 +168,11 @@ void SecondLook::refresh() {
     // A first look has no sheets yet: the cards stay until the whole plan is there, so that they do not
     // flicker.
     if (!plan || (plan->sections.cut && !plan->sheets.done && any_shown_)) return;
-    if (any_shown_ && shown_ == plan->findings) return;
+    if (any_shown_ && shown_ == plan->findings && shown_aside_ == plan->set_aside.size()) return;
     shown_ = plan->findings;
+    shown_aside_ = plan->set_aside.size();
+    again_->setVisible(shown_aside_ > 0);
+    again_->setText(QString("%1 set aside").arg(shown_aside_));
     any_shown_ = true;
     auto* list = new QWidget;
     cards_ = new QVBoxLayout(list);
@@ -179,7 +200,8 @@ void SecondLook::add_cards(int how_many) {
     for (; !up_to_date() && how_many > 0; ++made_, --how_many) {
         const Finding& f = shown_[made_];
         auto* card = new Card(
-            f, [this, f] { emit go_to(f); }, [this](const Fix& fix) { emit apply(fix); }, list);
+            f, [this, f] { emit go_to(f); }, [this](const Fix& fix) { emit apply(fix); },
+            [this, f] { emit meant_so(f); }, list);
         cards_->insertWidget(static_cast<int>(made_), card);
     }
     if (!up_to_date()) QTimer::singleShot(0, list, [this] { add_cards(cards_at_once); });

@@ -6,6 +6,7 @@
 #include <QWidget>
 
 class QLabel;
+class QPushButton;
 class QVBoxLayout;
 class QScrollArea;
 
@@ -21,6 +22,8 @@ public:
 signals:
     void go_to(const zesty::Finding& finding);
     void apply(const zesty::Fix& fix);
+    void meant_so(const zesty::Finding& finding);
+    void ask_again();
 
 private:
     void refresh();
@@ -28,9 +31,11 @@ private:
 
     BenchState& state_;
     QLabel* count_;
+    QPushButton* again_;
     QScrollArea* scroll_;
     QVBoxLayout* cards_ = nullptr; ///< of the list on show
     std::vector<Finding> shown_;
+    std::size_t shown_aside_ = 0;
     std::size_t made_ = 0; ///< cards so far
     bool any_shown_ = false;
 };

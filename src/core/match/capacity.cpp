@@ -88,8 +88,28 @@ const Transform& turned_over(Side side) {
     return side == Side::B ? over : same;
 }
 
-/// The stripe of the sheet in which an ombre has the tone.
-NestBand band_for(const Paper& paper, const PaperFace& face, Side side, double tone, Point middle) {
+/// Half of how far the piece reaches along the way, at the least of its turns.
+double least_half_reach(const Polygon& piece, Point along, const std::vector<double>& turns_deg) {
+    const std::vector<double> any{0, 15, 30, 45, 60, 75, 90, 105, 120, 135, 150, 165};
+    double least = std::numeric_limits<double>::infinity();
+    for (const double turn : turns_deg.empty() ? any : turns_deg) {
+        const Transform turned = Transform::turned_deg(turn);
+        double low = std::numeric_limits<double>::infinity();
+        double high = -low;
+        for (const Point p : piece.outer) {
+            const double at = dot(turned(p), along);
+            low = std::min(low, at);
+            high = std::max(high, at);
+        }
+        least = std::min(least, (high - low) / 2);
+    }
+    return least;
+}
+
+/// The stripe of the sheet in which an ombre has the tone, or comes as near to it as the piece lets it.
+NestBand band_for(const Paper& paper, const PaperFace& face, Side side, double tone, const Polygon& piece,
+                  const std::vector<double>& turns_deg) {
+    const Point middle = bounds(piece).centre();
     const double deg = side == Side::A ? face.angle_deg : 180 - face.angle_deg;
     NestBand out;
     out.of_piece = middle;
@@ -101,7 +121,9 @@ NestBand band_for(const Paper& paper, const PaperFace& face, Side side, double t
         light = std::min(light, dot(corner, out.along));
         dark = std::max(dark, dot(corner, out.along));
     }
-    const double at = light + std::clamp(tone, 0.0, 1.0) * (dark - light);
+    const double reach = std::min(least_half_reach(piece, out.along, turns_deg), (dark - light) / 2);
+    const double at =
+        std::clamp(light + std::clamp(tone, 0.0, 1.0) * (dark - light), light + reach, dark - reach);
     out.from = at - tone_tolerance * (dark - light);
     out.to = at + tone_tolerance * (dark - light);
     // The palest and the darkest places are as near the ends as the patch can come.
@@ -241,7 +263,7 @@ NestPiece Capacity::piece_for(int paper, const LaidPatch& patch, const std::vect
         out.pins =
             motif_pins(paper, patch, *pattern.motif, turns.empty() ? std::vector<double>{0} : turns, sheets);
     } else if (pattern.tone && face.pattern == Pattern::Ombre) {
-        out.band = band_for(info, face, patch.side, *pattern.tone, bounds(out.outline).centre());
+        out.band = band_for(info, face, patch.side, *pattern.tone, out.outline, turns);
     }
     return out;
 }

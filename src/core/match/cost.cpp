@@ -23,6 +23,9 @@ constexpr double weight_around = 3;
 constexpr double weight_near = 10;
 constexpr double weight_near_colour = 4;
 constexpr double weight_tone = 60;
+constexpr double far_off = 0.35;            ///< of the way from light to dark
+constexpr double times_far_off = 4;
+constexpr double quite_another_tone = 0.15; ///< of the same
 constexpr double weight_behind = 15;
 constexpr double weight_photo = 12;
 constexpr double weight_new_sheet = 4;
@@ -148,7 +151,9 @@ std::vector<CostTerm> Cost::own_terms(int section, int face) const {
         const double off = s.wanted ? std::min(1.0, difference(lab_[face], *s.wanted) / quite_another_colour)
                            : any_tone ? 0
                                       : std::abs(tone_[face] - s.tone);
-        add(CostTerm::Kind::Tone, weight_tone * job_.style.drift * off);
+        // The nearest tone is taken before a neighbour is made to differ, and the opposite never.
+        const double too_far = std::max(0.0, off - far_off);
+        add(CostTerm::Kind::Tone, weight_tone * job_.style.drift * (off + times_far_off * too_far));
     }
     if (const double room = pattern_room(looks_[face]); s.radius < room)
         add(CostTerm::Kind::Pattern, w.pattern * weight_pattern * (1 - s.radius / room));
@@ -174,6 +179,19 @@ double Cost::against(int face, int other, double width) const {
     return clash_[i] * (apart_[i] ? 1 : 1 - 0.5 * width / neighbour_limit);
 }
 
+/// From 0, quite another tone, to 1.
+double Cost::sameness(int section, int other, int face) const {
+    const MatchSection& a = job_.sections[section];
+    const MatchSection& b = job_.sections[other];
+    if (job_.style.drift <= 0 || looks_[face].pattern != Pattern::Ombre || a.wanted || b.wanted) return 1;
+    return std::max(0.0, 1 - std::abs(a.tone - b.tone) / quite_another_tone);
+}
+
+double Cost::beside(int section, int face, int other, int other_face, double width) const {
+    const double clash = against(face, other_face, width);
+    return face == other_face ? clash * sameness(section, other, face) : clash;
+}
+
 /// The way stripes will run on the page in that section; nothing where that is left to the nesting.
 std::optional<double> Cost::run_of(int section, int face) const {
     if (job_.sections[section].slant_deg) return job_.sections[section].slant_deg;
@@ -197,7 +215,8 @@ double Cost::local(int section, int paper, const std::vector<int>& assigned) con
     double sum = own_[section * count_ + paper];
     for (const auto& [other, index] : next_[section])
         if (const int q = assigned[other]; q >= 0)
-            sum += against(paper, q, job_.neighbours[index].width) + across(section, paper, other, q);
+            sum += beside(section, paper, other, q, job_.neighbours[index].width) +
+                   across(section, paper, other, q);
     for (const auto& [other, weight] : near_[section])
         if (const int q = assigned[other]; q >= 0) sum += weight * crowd_[paper * count_ + q];
     return sum;
@@ -211,7 +230,7 @@ std::vector<CostTerm> Cost::terms(int section, int paper, const std::vector<int>
         const auto kind = must_not_meet(paper, q) ? CostTerm::Kind::Apart
                           : q == paper            ? CostTerm::Kind::Alike
                                                   : CostTerm::Kind::Similar;
-        out.push_back({kind, against(paper, q, job_.neighbours[index].width), other});
+        out.push_back({kind, beside(section, paper, other, q, job_.neighbours[index].width), other});
         out.push_back({CostTerm::Kind::Across, across(section, paper, other, q), other});
     }
     CostTerm near{CostTerm::Kind::Near};

@@ -45,6 +45,9 @@ public:
         return face >= 0 && other >= 0 && apart_[face * count_ + other];
     }
     Point pull(int section) const { return pull_[section]; }
+    /// Whether two sections with that face look the same: an ombre is cut in another tone in another place
+    /// when colours drift.
+    bool same_look(int section, int other, int face) const { return sameness(section, other, face) > 0.5; }
 
     /// (other section, index into the job's neighbours)
     const std::vector<std::pair<int, int>>& next(int section) const { return next_[section]; }
@@ -57,6 +60,8 @@ private:
     void find_pulls();
     std::vector<CostTerm> own_terms(int section, int face) const;
     double against(int face, int other, double width) const;
+    double sameness(int section, int other, int face) const;
+    double beside(int section, int face, int other, int other_face, double width) const;
     std::optional<double> run_of(int section, int face) const;
     double across(int section, int face, int other, int other_face) const;
 

@@ -46,7 +46,8 @@ bool Draft::can(int section, int paper) const {
 bool Draft::clashes(int section, int paper) const {
     const auto& next = cost_.next(section);
     return std::any_of(next.begin(), next.end(), [&](const auto& n) {
-        return paper_[n.first] == paper || cost_.must_not_meet(paper, paper_[n.first]);
+        return (paper >= 0 && paper_[n.first] == paper && cost_.same_look(section, n.first, paper)) ||
+               cost_.must_not_meet(paper, paper_[n.first]);
     });
 }
 
@@ -60,7 +61,8 @@ std::vector<int> Draft::alike() const {
     std::vector<int> out;
     for (std::size_t i = 0; i < job_.neighbours.size(); ++i) {
         const Neighbours& n = job_.neighbours[i];
-        if (paper_[n.a] >= 0 && paper_[n.a] == paper_[n.b]) out.push_back(static_cast<int>(i));
+        if (paper_[n.a] >= 0 && paper_[n.a] == paper_[n.b] && cost_.same_look(n.a, n.b, paper_[n.a]))
+            out.push_back(static_cast<int>(i));
     }
     return out;
 }

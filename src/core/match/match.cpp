@@ -56,8 +56,11 @@ public:
             tell(attempt + 0.6, "making room");
             place_the_short();
             tell(attempt + 0.8, "parting neighbours");
-            part_neighbours();
-            const Rank rank{count_short(), draft_.alike().size(), cost_.total(draft_.papers())};
+            // Where each place is to have its tone, the same paper side by side is better than the opposite.
+            const bool tones_first = job_.style.drift > 0.5;
+            if (!tones_first) part_neighbours();
+            const Rank rank{count_short(), tones_first ? 0 : draft_.alike().size(),
+                            cost_.total(draft_.papers())};
             if (rank < best_rank) {
                 best_rank = rank;
                 best = draft_.papers();

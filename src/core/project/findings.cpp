@@ -8,6 +8,7 @@
 #include "core/sections/fixes.h"
 #include "core/sentences.h"
 #include "core/sheets/findings.h"
+#include "core/project/too_large.h"
 #include "core/sheets/fixes.h"
 
 #include <algorithm>
@@ -50,15 +51,61 @@ Finding short_of(const Project& project, const Plan& plan, int index, WaysOut& w
         f.message += " No other paper has room for it either.";
     const auto& others = ways.other_ways(s.section, shapes);
     f.fixes.insert(f.fixes.end(), others.begin(), others.end());
+    if (!ways.fits_alone(s.patch, plan.papers.of_section[s.section]))
+        for (Fix& way : ways_for_large(project, plan, s.patch, plan.papers.of_section[s.section]))
+            f.fixes.push_back(std::move(way));
     f.fixes.emplace_back("Leave " + section.label + " open", SetTreatment{section.id, Treatment::Open});
     return f;
 }
 
 void about_short(const Project& project, const Plan& plan, WaysOut& ways, const Shapes& shapes,
-                 std::vector<Finding>& out) {
-    for (std::size_t i = 0; i < plan.sheets.short_patches.size(); ++i)
-        if (plan.papers.of_section[plan.sheets.short_patches[i].section] >= 0)
-            out.push_back(short_of(project, plan, static_cast<int>(i), ways, shapes));
+                 const std::vector<int>& too_large, std::vector<Finding>& out) {
+    // The worst first: where there is no time to look for all of them, the small ones go without.
+    std::vector<int> order(plan.sheets.short_patches.size());
+    std::iota(order.begin(), order.end(), 0);
+    const auto area_of = [&](int i) {
+        return plan.sections.patches[plan.sheets.short_patches[i].patch].paper_area();
+    };
+    std::stable_sort(order.begin(), order.end(), [&](int a, int b) { return area_of(a) > area_of(b); });
+    for (const int i : order) {
+        const int section = plan.sheets.short_patches[i].section;
+        if (plan.papers.of_section[section] < 0 ||
+            std::find(too_large.begin(), too_large.end(), section) != too_large.end())
+            continue;
+        ways.begin_finding();
+        out.push_back(short_of(project, plan, i, ways, shapes));
+    }
+}
+
+/// Sections that have no paper although the program may have looked for one: whether any has room for them.
+void explain_bare(const Project& project, Plan& plan, WaysOut& ways, const std::vector<int>& too_large) {
+    std::vector<int> without_room;
+    std::vector<int> free;
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
+        const int section = static_cast<int>(s);
+        if (!takes_paper(plan.sections.all[s].treatment) || plan.papers.of_section[s] >= 0 ||
+            std::find(too_large.begin(), too_large.end(), section) != too_large.end())
+            continue;
+        ways.begin_finding();
+        const auto answer = ways.another_paper(section, true);
+        (answer.paper >= 0 || !answer.searched ? free : without_room)
+            .push_back(plan.sections.all[s].openings.front());
+    }
+    for (Finding& f : plan.findings) {
+        if (f.code != Code::NoPaper) continue;
+        if (free.empty() && without_room.empty()) f.title.clear(); // all of them are too large
+        if (without_room.empty()) continue;
+        f.openings = without_room;
+        f.openings.insert(f.openings.end(), free.begin(), free.end());
+        f.message = "No paper has room left for " + numbers(without_room) +
+                    ": leave them open, give another section a paper with more left, or add paper in the drawer.";
+        for (const int o : without_room) {
+            const Section& section = plan.sections.all[plan.sections.of_opening[o]];
+            f.fixes.emplace_back("Leave " + section.label + " open", SetTreatment{section.id, Treatment::Open});
+            if (f.fixes.size() == 3) break;
+        }
+    }
+    std::erase_if(plan.findings, [](const Finding& f) { return f.code == Code::NoPaper && f.title.empty(); });
 }
 
 bool touch(const Plan& plan, int a, int b) {
@@ -85,6 +132,7 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
     for (Finding& f : plan.findings) {
         if (f.code != Code::Alike) continue;
         const Neighbours& n = plan.sections.neighbours[f.about];
+        ways.begin_finding();
         const auto a = ways.another_paper(n.a, false);
         if (a.paper >= 0) {
             f.fixes = {giving(project, plan, n.a, a)};
@@ -181,7 +229,10 @@ void add_sheet_findings(const Project& project, Plan& plan, Capacity& capacity, 
     if (!plan.sections.cut) return;
     WaysOut ways(project, plan, capacity, stop);
     explain_alike(project, plan, ways);
-    about_short(project, plan, ways, shapes, plan.findings);
+    const std::vector<int> large = larger_than_every_sheet(project, plan, capacity);
+    for (const int section : large) plan.findings.push_back(too_large(project, plan, capacity, section));
+    about_short(project, plan, ways, shapes, large, plan.findings);
+    explain_bare(project, plan, ways, large);
     about_lost_sheets(project, plan, plan.findings);
     const auto reserved =
         reserved_findings(project.sheets, plan.sheets, stash_at_hand(project), project.units);

@@ -14,7 +14,8 @@ struct Plan {
     SectionFacts sections;
     PaperFacts papers;
     SheetFacts sheets;
-    std::vector<Finding> findings; ///< most serious first
+    std::vector<Finding> findings;  ///< most serious first
+    std::vector<Finding> set_aside; ///< those that are meant so
 
     /// Index of the patch of an opening, or -1.
     int patch_of(int opening) const;

@@ -1,5 +1,8 @@
 #include "core/project/planner.h"
 
+#include "core/project/alike.h"
+#include "core/project/set_aside.h"
+
 #include "core/cutfile/layers.h"
 #include "core/geometry/measure.h"
 #include "core/project/findings.h"
@@ -87,35 +90,10 @@ void count_stock(const Project& project, Plan& plan) {
     for (const Sheet& s : plan.papers.sheets) plan.papers.uses[s.paper].stock_area += s.area;
 }
 
-/// The section whose paper it gets in the end; itself when it follows none.
-Spot followed(const Project& project, Spot section) {
-    std::set<Spot> seen;
-    while (seen.insert(section).second) {
-        const auto& same = project.match.choice(section).same_as;
-        if (!same) return section;
-        section = project.sections.section_of(*same);
-    }
-    return *seen.begin(); // they follow each other round
-}
-
-/// Both get the paper of the same section.
-bool alike_by_decision(const Project& project, const Plan& plan, const Neighbours& n) {
-    const Spot a = plan.sections.all[n.a].id;
-    const Spot b = plan.sections.all[n.b].id;
-    return (project.match.choice(a).same_as || project.match.choice(b).same_as) &&
-           followed(project, a) == followed(project, b);
-}
-
 /// How often papers are used, and which neighbours have the same.
 void count_papers(const Project& project, Plan& plan) {
     PaperFacts& papers = plan.papers;
-    for (std::size_t i = 0; i < plan.sections.neighbours.size(); ++i) {
-        const Neighbours& n = plan.sections.neighbours[i];
-        if (papers.of_section[n.a] >= 0 && papers.of_section[n.a] == papers.of_section[n.b] &&
-            papers.side_of_section[n.a] == papers.side_of_section[n.b] &&
-            !alike_by_decision(project, plan, n))
-            papers.alike.push_back(static_cast<int>(i));
-    }
+    papers.alike = alike_neighbours(project, plan);
     for (const int p : papers.of_section)
         if (p >= 0) ++papers.uses[p].sections;
 }
@@ -233,6 +211,7 @@ Result<Plan> Planner::shapes(const Project& project) {
     if (project.set_out.cuts.empty()) {
         count_stock(project, plan);
         plan.findings = findings_of(project, plan);
+        part_set_aside(project, plan);
         return plan;
     }
     const auto parts = spread(project, composition);
@@ -254,6 +233,7 @@ Result<Plan> Planner::shapes(const Project& project) {
     plan.sheets.placed.resize(facts.patches.size());
     count_papers(project, plan);
     plan.findings = findings_of(project, plan);
+    part_set_aside(project, plan);
     return plan;
 }
 

@@ -1,10 +1,12 @@
 // What the planner says about papers: the whole plan, proposals, and why.
 
+#include "core/project/alike.h"
 #include "core/project/findings.h"
 #include "core/project/laying.h"
 #include "core/project/match_job.h"
 #include "core/project/pattern_plan.h"
 #include "core/project/planner.h"
+#include "core/project/set_aside.h"
 #include "core/project/stash_at_hand.h"
 
 #include <algorithm>
@@ -33,10 +35,17 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
     if (!lay_patches(project, plan, capacity_, proposed, stop, progress))
         return fail(ErrorKind::Stopped, "stopped");
     plan.sheets.done = true;
+    // Now that it is known where an ombre is cut.
+    if (auto alike = alike_neighbours(project, plan); alike != plan.papers.alike) {
+        plan.papers.alike = std::move(alike);
+        plan.findings = findings_of(project, plan);
+        plan.set_aside.clear();
+    }
     add_sheet_findings(project, plan, capacity_, stop, [this](const Project& changed) {
         if (!trials_) trials_ = std::make_unique<Planner>();
         return trials_->shapes(changed);
     });
+    part_set_aside(project, plan);
     if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
     return plan;
 }
@@ -102,6 +111,9 @@ Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool
             if (out.empty()) return tl::make_unexpected(whole.error());
             break;
         }
+        // Tones are asked of an ombre only in the finished page: one that comes out short for it is no choice.
+        if (!out.empty() && whole->sheets.short_patches.size() > out.front().plan->sheets.short_patches.size())
+            continue;
         one.plan = std::make_shared<const Plan>(std::move(*whole));
         one.reasons = why_page(one.project, *one.plan);
         out.push_back(std::move(one));

@@ -19,6 +19,7 @@ struct Project {
     Shared<Stash> stash; ///< the paper at hand; null for none
     MatchDecisions match;
     SheetDecisions sheets;
+    std::vector<std::string> set_aside; ///< what findings said that is meant so, ascending
     bool operator==(const Project&) const = default;
 };
 

@@ -13,7 +13,8 @@ namespace zesty {
 
 namespace {
 
-constexpr int most_ways_out_tried = 40;
+constexpr int most_tried_for_one = 12; ///< nestings
+constexpr int most_tried_for_all = 80;
 constexpr double less_lip = mm_per_inch / 16;
 constexpr double narrowest_lip = mm_per_inch / 32;
 constexpr std::array smaller{0.98, 0.95, 0.92, 0.88, 0.84, 0.8};
@@ -57,6 +58,7 @@ bool WaysOut::fits(int section, const Face& face) {
     }
     if (area > capacity_.stock_area(face.paper)) return false;
     ++tried_;
+    ++tried_in_all_;
     return capacity_.lay(face.paper, patches, 4, stop_).complete();
 }
 
@@ -75,7 +77,7 @@ WaysOut::Answer WaysOut::another_paper(int section, bool may_clash) {
                 answer.beside += !clash_round;
                 continue;
             }
-            if (tried_ > most_ways_out_tried || stopped(stop_)) {
+            if (tried_ > most_tried_for_one || tried_in_all_ > most_tried_for_all || stopped(stop_)) {
                 answer.searched = false;
                 return answer;
             }

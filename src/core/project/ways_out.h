@@ -27,6 +27,9 @@ public:
         int beside = 0;       ///< papers that a neighbour already has
         bool searched = true; ///< false when there was no time to look
     };
+    /// The questions of each finding are counted anew, up to what all of them may take.
+    void begin_finding() { tried_ = 0; }
+    bool fits_alone(int patch, int paper) const { return capacity_.fits_alone(patch, paper); }
     /// Another side or paper for a section that fits on its sheets with everything already on them.
     Answer another_paper(int section, bool may_clash);
 
@@ -44,7 +47,8 @@ private:
     const Plan& plan_;
     Capacity& capacity_;
     const StopToken& stop_;
-    int tried_ = 0;
+    int tried_ = 0; ///< for the finding at hand
+    int tried_in_all_ = 0;
     std::map<int, std::vector<Fix>> known_;
 };
 

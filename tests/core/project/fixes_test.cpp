@@ -2,6 +2,7 @@
 #include "core/project/fixes.h"
 #include "core/project/hand_edits.h"
 #include "core/project/planner.h"
+#include "core/project/set_aside.h"
 #include "core/project/ways_out.h"
 #include "core/sections/fixes.h"
 #include "core/setout/fixes.h"
@@ -108,6 +109,90 @@ TEST(KeepApart, PairsHaveNoOrderAndComeOnce) {
     EXPECT_TRUE(std::is_sorted(p.match.apart.begin(), p.match.apart.end()));
     keep_apart(p.match, "b", "a", false);
     EXPECT_EQ(p.match.apart, (std::vector<std::pair<std::string, std::string>>{{"a", "c"}}));
+}
+
+namespace {
+
+/// Two tall openings beside one wide one that no sheet of the stash holds.
+Project page_with_a_wide_opening(double sheet) {
+    Project p = testing::project_of(testing::drawing_of(
+        {testing::rectangle(0, 0, 300, 200), testing::rectangle(5, 5, 295, 100), testing::rectangle(5, 105, 140, 195),
+         testing::rectangle(145, 105, 295, 195)}));
+    p.set_out.cuts[0].place = {SizeRule::Width, 290, 0, false, {}};
+    Stash s;
+    Paper paper;
+    paper.id = "barley";
+    paper.name = "Barley";
+    paper.colour = {220, 190, 90};
+    paper.sheets = {{{testing::rectangle(0, 0, sheet, sheet), {}}, 6, false}};
+    s.papers.push_back(paper);
+    p.stash = std::make_shared<const Stash>(std::move(s));
+    return p;
+}
+
+const Finding* found(const Plan& plan, Code code) {
+    for (const Finding& f : plan.findings)
+        if (f.code == code) return &f;
+    return nullptr;
+}
+
+} // namespace
+
+TEST(TooLarge, ASectionNoSheetHoldsSaysItsSizeAndEveryWayOutWorks) {
+    const Project p = page_with_a_wide_opening(203.2);
+    Planner planner;
+    const auto plan = planner.plan(p);
+    ASSERT_TRUE(plan);
+    const Finding* large = found(*plan, Code::TooLarge);
+    ASSERT_TRUE(large);
+    EXPECT_NE(large->message.find("8 x 8 in"), std::string::npos) << large->message;
+    ASSERT_EQ(large->fixes.size(), 3u);
+    EXPECT_NE(large->fixes[0].label().find("where the bar between"), std::string::npos)
+        << large->fixes[0].label();
+    EXPECT_EQ(large->fixes[1].label(), "Buy 1 sheet of 12 x 12 of Barley");
+    for (const Fix& fix : large->fixes) {
+        Project next = p;
+        fix.apply(next);
+        const auto then = planner.plan(next);
+        ASSERT_TRUE(then);
+        EXPECT_FALSE(found(*then, Code::TooLarge)) << fix.label();
+    }
+    EXPECT_FALSE(found(*planner.plan(page_with_a_wide_opening(304.8)), Code::TooLarge));
+}
+
+TEST(Findings, ThatNoPaperHasRoomIsSaidAfterItWasAskedAndNotThatTheProgramMightPropose) {
+    Project p = page_with_a_wide_opening(304.8);
+    Stash s = *p.stash;
+    s.papers[0].sheets = {{{testing::rectangle(0, 0, 300, 105), {}}, 1, false}};
+    p.stash = std::make_shared<const Stash>(s);
+    p.match.choose(0, {"barley", Side::A, true}); // fills the sheet
+    Planner planner;
+    const auto plan = planner.plan(p);
+    ASSERT_TRUE(plan);
+    const Finding* bare = found(*plan, Code::NoPaper);
+    ASSERT_TRUE(bare);
+    EXPECT_NE(bare->message.find("No paper has room left for 2 and 3"), std::string::npos) << bare->message;
+    EXPECT_EQ(bare->fixes.front().label(), "Leave 2 open");
+}
+
+TEST(SetAside, AFindingComesBackWhenItsReasonChanges) {
+    Project p = page_with_a_wide_opening(203.2);
+    Planner planner;
+    const auto plan = planner.plan(p);
+    ASSERT_TRUE(plan);
+    const Finding large = *found(*plan, Code::TooLarge);
+    set_aside(p, large);
+    set_aside(p, large);
+    EXPECT_EQ(p.set_aside.size(), 1u);
+    const auto quiet = planner.plan(p);
+    EXPECT_FALSE(found(*quiet, Code::TooLarge));
+    ASSERT_EQ(quiet->set_aside.size(), 1u);
+    EXPECT_EQ(quiet->set_aside.front(), large);
+    p.set_out.cuts[0].place.length = 285;
+    EXPECT_TRUE(found(*planner.plan(p), Code::TooLarge)) << "its size is another now";
+    p.set_out.cuts[0].place.length = 290;
+    ask_again(p);
+    EXPECT_TRUE(found(*planner.plan(p), Code::TooLarge));
 }
 
 } // namespace zesty

@@ -69,6 +69,8 @@ TEST(Planner, FindingsOfferWaysOutThatWork) {
     p.match.choose(0, {"a", Side::A, true});
     p.match.choose(1, {"a", Side::A, true});
     Planner planner;
+    EXPECT_TRUE(planner.plan(p)->papers.alike.empty()) << "locked both: somebody wants it so";
+    p.match.choose(1, {"a", Side::A, false});
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
     ASSERT_EQ(plan->sheets.short_patches.size(), 1u);

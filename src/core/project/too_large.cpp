@@ -1,0 +1,139 @@
+#include "core/project/too_large.h"
+
+#include "core/geometry/measure.h"
+#include "core/project/drawn_line.h"
+#include "core/project/fixes.h"
+#include "core/project/stash_at_hand.h"
+#include "core/sections/fixes.h"
+#include "core/sentences.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+
+constexpr double whole_sheet = 12 * mm_per_inch;
+constexpr double middle_part = 0.2; ///< of the longer side: how far from the middle a bar is looked for
+
+/// A place on the page where a bar between two other sections ends at this one, near the middle of its longer
+/// side; and between which sections it is.
+struct BarEnd {
+    double at = 0;
+    int a = -1;
+    int b = -1;
+};
+
+bool beside(const Plan& plan, int s, int other) {
+    return std::any_of(plan.sections.neighbours.begin(), plan.sections.neighbours.end(),
+                       [&](const Neighbours& n) {
+                           return (n.a == s && n.b == other) || (n.b == s && n.a == other);
+                       });
+}
+
+BarEnd bar_end_of(const Plan& plan, int section, const Box& box, bool upright) {
+    const double from = upright ? box.x0 : box.y0;
+    const double length = upright ? box.width() : box.height();
+    const double middle = from + length / 2;
+    BarEnd best{middle};
+    double nearest = middle_part * length;
+    for (const Neighbours& n : plan.sections.neighbours) {
+        if (n.a == section || n.b == section || !beside(plan, section, n.a) || !beside(plan, section, n.b))
+            continue;
+        const Point bar = (n.from + n.to) * 0.5;
+        const double at = upright ? bar.x : bar.y;
+        if (std::abs(at - middle) >= nearest) continue;
+        nearest = std::abs(at - middle);
+        best = {at, n.a, n.b};
+    }
+    return best;
+}
+
+/// The largest sheet there is, with its paper; -1 where there is none.
+int largest_sheet(const Plan& plan) {
+    int best = -1;
+    for (std::size_t s = 0; s < plan.papers.sheets.size(); ++s)
+        if (best < 0 || plan.papers.sheets[s].area > plan.papers.sheets[best].area) best = static_cast<int>(s);
+    return best;
+}
+
+std::vector<int> patches_of(const Plan& plan, int section) {
+    std::vector<int> out;
+    for (std::size_t p = 0; p < plan.sections.patches.size(); ++p)
+        if (plan.sections.patches[p].section == section && plan.sections.patches[p].rides_on < 0)
+            out.push_back(static_cast<int>(p));
+    return out;
+}
+
+/// The first patch of the section that no sheet holds, or -1.
+int unplaceable(const Project& project, const Plan& plan, Capacity& capacity, int section) {
+    const auto papers = static_cast<int>(stash_at_hand(project).papers.size());
+    for (const int patch : patches_of(plan, section)) {
+        bool fits = false;
+        for (int p = 0; p < papers && !fits; ++p)
+            fits = capacity.stock_area(p) > 0 && capacity.fits_alone(patch, p);
+        if (!fits) return patch;
+    }
+    return -1;
+}
+
+} // namespace
+
+std::vector<Fix> ways_for_large(const Project& project, const Plan& plan, int patch, int paper) {
+    std::vector<Fix> out;
+    const Patch& p = plan.sections.patches[patch];
+    const Box box = bounds(p.on_sheet());
+    const bool upright = box.width() >= box.height();
+    const BarEnd end = bar_end_of(plan, p.section, box, upright);
+    const Point from = upright ? Point{end.at, box.y0 - 1} : Point{box.x0 - 1, end.at};
+    const Point to = upright ? Point{end.at, box.y1 + 1} : Point{box.x1 + 1, end.at};
+    if (const auto divided = division_by_line(plan, from, to))
+        out.emplace_back(end.a < 0 ? std::string("Divide it in the middle")
+                                    : "Divide it where the bar between " + plan.sections.all[end.a].label +
+                                          " and " + plan.sections.all[end.b].label + " would run on",
+                         DivideOpening{divided->opening, divided->division});
+    const double longer = std::max(box.width(), box.height());
+    if (paper >= 0 && longer <= whole_sheet)
+        out.emplace_back("Buy 1 sheet of 12 x 12 of " + stash_at_hand(project).papers[paper].name,
+                         AddSheet{stash_at_hand(project).papers[paper].id, whole_sheet});
+    return out;
+}
+
+std::vector<int> larger_than_every_sheet(const Project& project, const Plan& plan, Capacity& capacity) {
+    std::vector<int> out;
+    for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
+        const int section = static_cast<int>(s);
+        if (takes_paper(plan.sections.all[s].treatment) && unplaceable(project, plan, capacity, section) >= 0)
+            out.push_back(section);
+    }
+    return out;
+}
+
+Finding too_large(const Project& project, const Plan& plan, Capacity& capacity, int section) {
+    const Section& about = plan.sections.all[section];
+    const int patch = unplaceable(project, plan, capacity, section);
+    const Box box = bounds(plan.sections.patches[patch].on_sheet());
+    const int sheet = largest_sheet(plan);
+    std::string message = "Its patch is " + format_size(box.width(), box.height(), project.units) + "; ";
+    if (sheet < 0) {
+        message += "there is no sheet left at all.";
+    } else {
+        const Box most = bounds(plan.papers.sheets[sheet].outline);
+        message += "the largest sheet there is, of " +
+                   stash_at_hand(project).papers[plan.papers.sheets[sheet].paper].name + ", is " +
+                   format_size(most.width(), most.height(), project.units) + ".";
+    }
+    const int chosen = plan.papers.of_section[section];
+    const int paper = chosen >= 0 ? chosen : sheet >= 0 ? plan.papers.sheets[sheet].paper : -1;
+    Finding out{.code = Code::TooLarge,
+                .title = about.label + " is larger than every sheet",
+                .message = message,
+                .where = plan.middle_of(plan.sections.patches[patch].opening),
+                .openings = {plan.sections.patches[patch].opening},
+                .fixes = ways_for_large(project, plan, patch, paper)};
+    out.fixes.emplace_back("Leave " + about.label + " open", SetTreatment{about.id, Treatment::Open});
+    return out;
+}
+
+} // namespace zesty

@@ -1,0 +1,19 @@
+#pragma once
+// Patches that are larger than every sheet there is, and what can be done about them.
+
+#include "core/match/capacity.h"
+#include "core/project/plan.h"
+#include "core/project/project.h"
+
+namespace zesty {
+
+/// Sections without paper, or with a paper that is too small, of which some patch fits on no sheet of any
+/// paper, in their order. `capacity` must be in use for the plan.
+std::vector<int> larger_than_every_sheet(const Project& project, const Plan& plan, Capacity& capacity);
+Finding too_large(const Project& project, const Plan& plan, Capacity& capacity, int section);
+
+/// Dividing an opening where a bar that ends at it would run on, or in the middle; and buying a whole sheet of
+/// the paper where that would hold the patch. `paper` may be -1.
+std::vector<Fix> ways_for_large(const Project& project, const Plan& plan, int patch, int paper);
+
+} // namespace zesty

@@ -33,7 +33,7 @@ struct PapersArgs {
     // Questions
     int proposals = 0;
     int take_proposal = 0;
-    std::string proposal_pictures, why, mood, like_papers;
+    std::string proposal_pictures, why, mood, like_papers, cut_colour, edge_colour;
     double seconds = 20;
     std::optional<unsigned> seed;
     bool json = false;

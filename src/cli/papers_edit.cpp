@@ -1,6 +1,7 @@
 #include "cli/papers_edit.h"
 
 #include "cli/command.h"
+#include "cli/stash_add.h"
 #include "cli/typed.h"
 #include "core/project/edits.h"
 
@@ -143,6 +144,10 @@ private:
         }
         if (!a_.cut_paper.empty())
             if (auto r = cut_paper(); !r) return r;
+        for (const auto& [option, text, colour] :
+             {std::tuple{"--cut-colour", &a_.cut_colour, &PlacedCut::colour},
+              std::tuple{"--edge-colour", &a_.edge_colour, &PlacedCut::edge}})
+            if (auto r = colour_of_cut(option, *text, colour); !r) return r;
         if (a_.gut || a_.no_gut) p_.set_out.page.gut = a_.gut;
         if (a_.under_photos || a_.not_under_photos) p_.set_out.page.under_photos = a_.under_photos;
         return {};
@@ -173,6 +178,24 @@ private:
             if (const auto paper = typed_paper("--cut-paper", f.what); !paper)
                 return tl::make_unexpected(paper.error());
         for (int c : *cuts) p_.set_out.cuts[c].paper = f.what == "none" ? "" : f.what;
+        return {};
+    }
+
+    /// "1:muted teal", "#2f7f86", "2:none".
+    Result<void> colour_of_cut(const char* option, const std::string& text,
+                               std::optional<Rgb> PlacedCut::*colour) {
+        if (text.empty()) return {};
+        const For f = typed_for(text);
+        const auto cuts = typed_numbers(option, f.which.empty() ? "1" : f.which,
+                                        static_cast<int>(p_.set_out.cuts.size()));
+        if (!cuts) return tl::make_unexpected(cuts.error());
+        std::optional<Rgb> wanted;
+        if (f.what != "none") {
+            const auto typed = typed_colour(option, f.what);
+            if (!typed) return tl::make_unexpected(typed.error());
+            wanted = *typed;
+        }
+        for (const int c : *cuts) p_.set_out.cuts[static_cast<std::size_t>(c)].*colour = wanted;
         return {};
     }
 

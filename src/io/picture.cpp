@@ -70,8 +70,10 @@ Result<Shared<BroughtPicture>> brought_picture(const std::string& name, const st
     const auto image =
         read_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())), {96, 96});
     if (!image) return fail(image.error().kind, name + ": " + image.error().message);
-    return Shared<BroughtPicture>{
-        std::make_shared<const BroughtPicture>(BroughtPicture{name, bytes, palette_of(pixels_from(*image))})};
+    // Cells keep small strong colours that a mean would lose: each is a pixel of the picture.
+    const QImage cells = image->scaled(picture_cells, picture_cells, Qt::IgnoreAspectRatio, Qt::FastTransformation);
+    return Shared<BroughtPicture>{std::make_shared<const BroughtPicture>(
+        BroughtPicture{name, bytes, palette_of(pixels_from(*image)), pixels_from(cells).at})};
 }
 
 Result<Shared<BroughtPicture>> brought_from(const QString& path) {

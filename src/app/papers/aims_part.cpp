@@ -1,6 +1,7 @@
 #include "app/papers/aims_part.h"
 
 #include "app/bench/wording.h"
+#include "core/stash/colour_words.h"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -110,6 +111,31 @@ void AimsPart::build_hidden_stock() {
     cut_ = chooser("Cut of", "Paper the cut in hand is made of", [this](Project& p, const std::string& id) {
         if (PlacedCut* cut = state_.in_hand().placed(p)) cut->paper = id;
     });
+    auto* colours = row("Colours");
+    const auto colour = [&](const QString& hint, const QString& says, std::optional<Rgb> PlacedCut::*of) {
+        auto* edit = new QLineEdit(this);
+        edit->setPlaceholderText(hint);
+        edit->setAccessibleName(says);
+        edit->setToolTip(says + ": in words, such as dark brown, or #rrggbb; empty for none");
+        connect(edit, &QLineEdit::editingFinished, this, [this, edit, says, of] {
+            const auto typed = colour_called(edit->text().trimmed().toStdString());
+            const bool none = edit->text().trimmed().isEmpty();
+            edit->setStyleSheet(typed || none ? "" : "border: 1px solid #B02A4B;");
+            if (!typed && !none) return;
+            // What is shown in words is not set anew to what the words mean.
+            const int cut = state_.in_hand().cut(document_.project());
+            const auto now = cut < 0 ? std::nullopt
+                                     : document_.project().set_out.cuts[static_cast<std::size_t>(cut)].*of;
+            if (now && edit->text() == words(colour_words(*now))) return;
+            document_.change(says, [&](Project& p) {
+                if (PlacedCut* cut = state_.in_hand().placed(p)) cut->*of = typed;
+            });
+        });
+        colours->addWidget(edit, 1);
+        return edit;
+    };
+    cut_colour_ = colour("the cut", "Colour of the cut, where it is not from the stash", &PlacedCut::colour);
+    edge_colour_ = colour("its edges", "Edges of the cut coloured by hand", &PlacedCut::edge);
     const auto box = [&](const QString& text, const QString& says, auto set) {
         auto* check = new QCheckBox(text, this);
         check->setToolTip(says);
@@ -145,6 +171,12 @@ void AimsPart::refresh() {
         box->show_value(now);
     }
     cut_->setEnabled(cut >= 0);
+    for (const auto& [edit, of] :
+         {std::pair{cut_colour_, &PlacedCut::colour}, std::pair{edge_colour_, &PlacedCut::edge}}) {
+        edit->setEnabled(cut >= 0);
+        const auto now = cut < 0 ? std::nullopt : project.set_out.cuts[static_cast<std::size_t>(cut)].*of;
+        if (!edit->hasFocus()) edit->setText(now ? words(colour_words(*now)) : QString());
+    }
     gut_->setChecked(project.set_out.page.gut);
     gut_->setEnabled(project.set_out.page.framed() && project.set_out.page.frame == FrameKind::Whole);
     under_photos_->setChecked(project.set_out.page.under_photos);

@@ -27,6 +27,8 @@ private:
     QLineEdit* angle_;
     ChoiceBox<std::string>* base_;
     ChoiceBox<std::string>* cut_;
+    QLineEdit* cut_colour_;
+    QLineEdit* edge_colour_;
     QCheckBox* gut_;
     QCheckBox* under_photos_;
 };

@@ -1,5 +1,7 @@
 #include "core/match/findings.h"
 
+#include "core/match/hue_budget.h"
+#include "core/match/photo_findings.h"
 #include "core/sentences.h"
 #include "core/stash/colour_words.h"
 
@@ -12,11 +14,7 @@ namespace zesty {
 
 namespace {
 
-constexpr double own_colour_below = 10; ///< delta E 2000
-constexpr double goes_with_below = 20;  ///< delta E 2000
-constexpr double large_share = 0.12;    ///< of a photo
-constexpr double chromatic = 14;        ///< chroma from which a colour is one
-constexpr double very_near_photo = 0.7; ///< of MatchSection::beside_photo
+constexpr double vanishes_within = 8; ///< delta E 2000: a patch of the base's own colour
 
 struct Used {
     std::vector<int> sections;
@@ -38,50 +36,6 @@ std::map<std::pair<int, Side>, Used> used_faces(const PapersNow& now) {
 }
 
 using Faces = std::map<std::pair<int, Side>, Used>;
-
-/// Nothing on the page comes near any colour of the photo that is one.
-void about_missing(const Photo& photo, const Faces& faces, std::vector<Finding>& out) {
-    const PaletteColour* missing = nullptr;
-    for (const PaletteColour& c : photo.picture->palette) {
-        const Lab lab = to_lab(c.colour);
-        if (c.share < large_share || std::hypot(lab.a, lab.b) < chromatic) continue;
-        for (const auto& [face, used] : faces)
-            if (difference(used.lab, lab) < goes_with_below) return;
-        if (!missing || c.share > missing->share) missing = &c;
-    }
-    if (!missing || faces.empty()) return;
-    out.push_back({.code = Code::PhotoMissing,
-                   .title = "No paper goes with the photo",
-                   .message = "Nothing comes near its " + colour_words(missing->colour) +
-                              ": print it in black and white, or paint a paper in that colour.",
-                   .where = photo.centre,
-                   .swatch = missing->colour});
-}
-
-void about_blending_in(const PapersNow& now, const MatchJob& job, const Photo& photo, const Faces& faces,
-                       std::vector<Finding>& out) {
-    for (const PaletteColour& c : photo.picture->palette) {
-        if (c.share < large_share) continue;
-        for (const auto& [face, used] : faces) {
-            if (difference(used.lab, to_lab(c.colour)) >= own_colour_below) continue;
-            std::vector<int> openings;
-            for (int s : used.sections)
-                if (job.sections[s].beside_photo > very_near_photo)
-                    openings.push_back(now.sections.all[s].openings.front());
-            if (openings.empty()) continue;
-            out.push_back({.code = Code::PhotoBlendsIn,
-                           .title = now.stash.papers[face.first].name + " is the photo's own colour",
-                           .message = "At " + numbers(openings) +
-                                      " it lies beside the photo and blends into the photo's " +
-                                      colour_words(c.colour) +
-                                      "; a photo mat between them or another paper keeps them apart.",
-                           .where = middle_of(now.sections, now.set_out, openings.front()),
-                           .openings = openings,
-                           .swatch = c.colour});
-            return;
-        }
-    }
-}
 
 void about_roles(const PapersNow& now, std::vector<Finding>& out) {
     for (const auto& [id, role] : now.decided.roles) {
@@ -179,7 +133,8 @@ void about_alike(const PapersNow& now, std::vector<Finding>& out) {
         out.push_back({.code = Code::Alike,
                        .title = a.label + " and " + b.label + " are both " +
                                 now.stash.papers[now.papers.of_section[n.a]].name,
-                       .message = n.width > 0
+                       .message = n.by_sight  ? "They are seen " + format_length(n.width, now.units) + " apart."
+                                  : n.width > 0
                                       ? "They share a bar of " + format_length(n.width, now.units) + "."
                                       : "They meet without a bar between them.",
                        .where = (n.from + n.to) * 0.5,
@@ -188,21 +143,39 @@ void about_alike(const PapersNow& now, std::vector<Finding>& out) {
     }
 }
 
+/// Patches that look like the base that is seen beside the cut.
+std::vector<Finding> like_base_findings(const PapersNow& now) {
+    const int base = now.stash.find(now.page.base_paper);
+    if (base < 0) return {};
+    const Lab ground = to_lab(now.stash.papers[base].colour);
+    std::vector<int> like;
+    for (std::size_t s = 0; s < now.sections.all.size(); ++s) {
+        const int paper = now.papers.of_section[s];
+        if (paper < 0 || now.decided.choice(now.sections.all[s].id).locked) continue;
+        const PaperFace face = now.stash.papers[paper].face(now.papers.side_of_section[s]);
+        if (paper == base || difference(to_lab(face.colour), ground) < vanishes_within)
+            like.push_back(now.sections.all[s].openings.front());
+    }
+    if (like.empty()) return {};
+    return {{.code = Code::LikeBase,
+             .title = numbers(like) + (like.size() == 1 ? " looks" : " look") + " like the base",
+             .message = "Paper of nearly the colour of the base beside it looks like an opening left open.",
+             .where = middle_of(now.sections, now.set_out, like.front()),
+             .openings = like}};
+}
+
 void about_colours(const PapersNow& now, const std::function<MatchJob()>& make_job,
                    std::vector<Finding>& out) {
     const Faces faces = used_faces(now);
     about_roles(now, out);
     if (faces.empty()) return;
     about_lonely(now, faces, out);
-    const bool pictures = std::any_of(now.photos.begin(), now.photos.end(),
-                                      [](const Photo& p) { return static_cast<bool>(p.picture); });
-    if (!pictures) return;
-    const MatchJob job = make_job();
-    for (const Photo& photo : now.photos) {
-        if (!photo.picture) continue;
-        about_missing(photo, faces, out);
-        about_blending_in(now, job, photo, faces, out);
-    }
+    const auto add = [&](std::vector<Finding> more) { out.insert(out.end(), more.begin(), more.end()); };
+    add(hue_findings(now));
+    add(like_base_findings(now));
+    if (std::any_of(now.photo_colours.begin(), now.photo_colours.end(),
+                    [](const PhotoColours& p) { return !p.palette.empty(); }))
+        add(photo_colour_findings(now, make_job()));
 }
 
 } // namespace

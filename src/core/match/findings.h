@@ -6,6 +6,7 @@
 #include "core/match/facts.h"
 #include "core/match/match.h"
 #include "core/sections/facts.h"
+#include "core/setout/facts.h"
 
 namespace zesty {
 
@@ -14,6 +15,9 @@ struct PapersNow {
     const Stash& stash;
     const MatchDecisions& decided;
     const std::vector<Photo>& photos;
+    const std::vector<PhotoColours>& photo_colours; ///< by photo
+    const Page& page;
+    const std::vector<PlacedCut>& cuts;
     const SectionFacts& sections; ///< with a cut
     const PaperFacts& papers;
     const SetOut& set_out;

@@ -25,10 +25,6 @@ struct Colours {
     double spread = 0;     ///< between the lightest and the darkest
 };
 
-std::vector<PaletteColour> palette_or_colour(const PaperFace& face) {
-    return face.palette.empty() ? std::vector<PaletteColour>{{face.colour, 1.0}} : face.palette;
-}
-
 Colours spread_of(const PaperFace& face) {
     Colours out{0, 0, 0, 0, 0};
     double all = 0;
@@ -36,7 +32,7 @@ Colours spread_of(const PaperFace& face) {
     double dark = 100;
     for (const PaletteColour& c : palette_or_colour(face)) {
         const Lab lab = to_lab(c.colour);
-        const double chroma = std::hypot(lab.a, lab.b);
+        const double chroma = chroma_of(lab);
         all += c.share;
         out.chroma += c.share * chroma;
         out.lightness += c.share * lab.l;
@@ -56,7 +52,7 @@ double near_a_photo(const PaperFace& face, const std::vector<PaletteColour>& pho
         for (const PaletteColour& p : photo) {
             const Lab lab = to_lab(p.colour);
             // Small strong accents are what papers pick up.
-            if (p.share < least_photo_share || std::hypot(lab.a, lab.b) < grey_below) continue;
+            if (p.share < least_photo_share || chroma_of(lab) < grey_below) continue;
             best = std::min(best, difference(to_lab(c.colour), lab) + 8 * (1 - std::min(1.0, 4 * c.share)));
         }
     return 1 - best / near_photo;

@@ -69,8 +69,10 @@ public:
             return std::tuple(missing(p.assignment), p.assignment.alike.size(),
                               cost_of(job_, p.assignment.paper));
         };
-        std::stable_sort(kept_.begin(), kept_.end(),
-                         [&](const Proposal& a, const Proposal& b) { return rank(a) < rank(b); });
+        // Of one mood the first ones suit it best.
+        if (!wish_.mood)
+            std::stable_sort(kept_.begin(), kept_.end(),
+                             [&](const Proposal& a, const Proposal& b) { return rank(a) < rank(b); });
         return std::move(kept_);
     }
     int count() const { return static_cast<int>(kept_.size()); }

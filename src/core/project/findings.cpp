@@ -79,6 +79,7 @@ void about_short(const Project& project, const Plan& plan, WaysOut& ways, const 
 
 /// Sections that have no paper although the program may have looked for one: whether any has room for them.
 void explain_bare(const Project& project, Plan& plan, WaysOut& ways, const std::vector<int>& too_large) {
+    if (stash_at_hand(project).papers.empty()) return; // that is said already
     std::vector<int> without_room;
     std::vector<int> free;
     for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
@@ -205,6 +206,19 @@ SheetDecisions& sheets_in(Project& project) {
     return project.sheets;
 }
 
+PapersNow papers_now(const Project& project, const Plan& plan) {
+    return {stash_at_hand(project),
+            project.match,
+            project.set_out.photos,
+            plan.set_out.photo_colours,
+            project.set_out.page,
+            project.set_out.cuts,
+            plan.sections,
+            plan.papers,
+            plan.set_out.whole,
+            project.units};
+}
+
 std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
     std::vector<Finding> out = plan.set_out.whole.findings;
     const auto add = [&](const std::vector<Finding>& more) {
@@ -216,8 +230,7 @@ std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
     if (plan.sections.cut) {
         const SetOut& set_out = plan.set_out.whole;
         add(section_findings({project.sections, plan.sections, set_out, project.units}));
-        add(paper_findings({stash_at_hand(project), project.match, project.set_out.photos, plan.sections,
-                            plan.papers, set_out, project.units},
+        add(paper_findings(papers_now(project, plan),
                            [&] { return match_job(project, plan, true); }));
     }
     by_severity(out);

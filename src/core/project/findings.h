@@ -2,9 +2,13 @@
 // What a plan has to say about itself.
 
 #include "core/match/capacity.h"
+#include "core/match/findings.h"
 #include "core/project/ways_out.h"
 
 namespace zesty {
+
+/// What papers give cause to say is said of these.
+PapersNow papers_now(const Project& project, const Plan& plan);
 
 /// What can be said without laying patches on sheets; most serious first.
 std::vector<Finding> findings_of(const Project& project, const Plan& plan);

@@ -14,7 +14,6 @@ namespace zesty {
 
 namespace {
 
-constexpr Rgb white_cut{255, 254, 251}; ///< where it is not said what a cut is made of
 constexpr double photo_reach = 2 * mm_per_inch;
 
 /// 1 for a circle that touches a photo, 0 from the reach on.
@@ -35,16 +34,22 @@ Lab colour_of(const Project& project, const std::string& paper, Rgb otherwise) {
     return to_lab(p < 0 ? otherwise : project.stash->papers[p].colour);
 }
 
-void look_at_photos(const Project& project, MatchJob& job) {
+/// Of its edges where these are coloured by hand: they are what a patch lies beside.
+Lab colour_of_cut(const Project& project, const PlacedCut& cut) {
+    if (cut.edge) return to_lab(*cut.edge);
+    return colour_of(project, cut.paper, cut.colour.value_or(white_cut));
+}
+
+void look_at_photos(const Project& project, const Plan& plan, MatchJob& job) {
     Point sum;
     double area = 0;
     for (const Photo& p : project.set_out.photos) {
         const double own = p.width * (p.round ? p.width : p.height);
         sum = sum + p.centre * own;
         area += own;
-        if (!p.picture) continue;
-        for (const PaletteColour& c : p.picture->palette) job.photo_colours.push_back(c);
     }
+    for (const PhotoColours& p : plan.set_out.photo_colours)
+        job.photo_colours.insert(job.photo_colours.end(), p.palette.begin(), p.palette.end());
     if (area > 0) job.focus = sum * (1 / area);
 }
 
@@ -116,7 +121,7 @@ MatchJob match_job(const Project& project, const Plan& plan, bool keep_chosen) {
                  plan.sections.neighbours, project.seed, project.match.style};
     const Tones tones(project, plan);
     job.papers = papers_of(project, plan);
-    look_at_photos(project, job);
+    look_at_photos(project, plan, job);
     std::vector<Polygon> photos;
     for (const Photo& p : project.set_out.photos) photos.push_back(outline_of(p));
     const std::vector<std::optional<double>> slants = section_slants(project, plan);
@@ -136,7 +141,7 @@ MatchJob match_job(const Project& project, const Plan& plan, bool keep_chosen) {
             m.beside_photo = std::max(m.beside_photo, beside_photo(photos, middle, radius));
         }
         const int cut = plan.sections.cut_of_opening[section.openings.front()];
-        if (cut >= 0) m.behind.push_back(colour_of(project, project.set_out.cuts[cut].paper, white_cut));
+        if (cut >= 0) m.behind.push_back(colour_of_cut(project, project.set_out.cuts[cut]));
         if (!project.set_out.page.base_paper.empty())
             m.behind.push_back(colour_of(project, project.set_out.page.base_paper, white_cut));
         m.tone = tones.tone_at(m.at);

@@ -1,6 +1,7 @@
 #include "core/project/planner.h"
 
 #include "core/project/alike.h"
+#include "core/sections/near_by_sight.h"
 #include "core/project/set_aside.h"
 
 #include "core/cutfile/layers.h"
@@ -208,6 +209,10 @@ Result<Plan> Planner::shapes(const Project& project) {
     plan.set_out.each = composition.each;
     plan.sections.cut = composition.cut;
     look_at_photos(project, plan);
+    plan.set_out.photo_colours =
+        **photo_colours_.get(project.set_out.photos, [](const std::vector<Photo>& photos) {
+            return Result<std::vector<PhotoColours>>(photo_colours(photos));
+        });
     if (project.set_out.cuts.empty()) {
         count_stock(project, plan);
         plan.findings = findings_of(project, plan);
@@ -226,6 +231,9 @@ Result<Plan> Planner::shapes(const Project& project) {
     facts.all = sections_of(facts.spots, project.sections);
     facts.of_opening = section_by_opening(facts.all, facts.cut->openings.size());
     facts.neighbours = neighbours_of(*facts.cut, facts.all, plan.set_out.whole.to_page, spots.seams);
+    for (Neighbours& n : near_by_sight(facts.all, *facts.cut, facts.spots, facts.neighbours,
+                                       plan.set_out.whole.to_page))
+        facts.neighbours.push_back(n);
     plan.papers.of_section = chosen_papers(project, facts.all);
     plan.papers.side_of_section = chosen_sides(project, plan);
     if (auto r = back(project, composition, spots, plan); !r) return tl::make_unexpected(r.error());

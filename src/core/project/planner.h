@@ -108,6 +108,7 @@ private:
     Memo<SpreadBy, Spread> spread_;
     Memo<BackedBy, Backing> backing_;
     Memo<std::vector<PaperFace>, std::shared_ptr<const FaceDistances>> distances_;
+    Memo<std::vector<Photo>, std::vector<PhotoColours>> photo_colours_;
     Capacity capacity_;
     std::unique_ptr<Planner> trials_; ///< for ways out of a shortage, so that they leave what is known alone
 };

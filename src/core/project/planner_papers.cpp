@@ -98,11 +98,12 @@ Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool
     for (const std::string& id : wish.papers)
         if (const int p = job.stash.find(id); p >= 0) by_number.papers.insert(p);
     const auto found =
-        zesty::proposals(job, capacity_, count, by_number, stop, [&](double f, const char* what) {
+        zesty::proposals(job, capacity_, count + 1, by_number, stop, [&](double f, const char* what) {
             if (progress) progress(0.9 * f, what);
         });
     std::vector<OfferedPage> out;
     for (const Proposal& p : found) {
+        if (static_cast<int>(out.size()) == count) break; // one more was made for one that falls away
         OfferedPage one{with_papers(project, *shape, p.assignment), {}, p.mood, {}};
         // Tones are those of the style it was made with: what is on show is what comes of taking it.
         one.project.match.style = p.style;

@@ -5,6 +5,7 @@
 #include "core/project/fixes.h"
 #include "core/project/stash_at_hand.h"
 #include "core/sections/fixes.h"
+#include "core/setout/fixes.h"
 #include "core/sentences.h"
 
 #include <algorithm>
@@ -50,7 +51,7 @@ BarEnd bar_end_of(const Plan& plan, int section, const Box& box, bool upright) {
     return best;
 }
 
-/// The largest sheet there is, with its paper; -1 where there is none.
+/// The largest sheet there is; there must be one.
 int largest_sheet(const Plan& plan) {
     int best = -1;
     for (std::size_t s = 0; s < plan.papers.sheets.size(); ++s)
@@ -69,7 +70,11 @@ std::vector<int> patches_of(const Plan& plan, int section) {
 /// The first patch of the section that no sheet holds, or -1.
 int unplaceable(const Project& project, const Plan& plan, Capacity& capacity, int section) {
     const auto papers = static_cast<int>(stash_at_hand(project).papers.size());
+    // What is pinned or wants a place of a pattern may fail for that.
+    const PatternWish& wish = project.match.choice(plan.sections.all[section].id).pattern;
+    if (!(wish == PatternWish{})) return -1;
     for (const int patch : patches_of(plan, section)) {
+        if (project.sheets.pins.contains(plan.sections.spots[plan.sections.patches[patch].opening])) continue;
         bool fits = false;
         for (int p = 0; p < papers && !fits; ++p)
             fits = capacity.stock_area(p) > 0 && capacity.fits_alone(patch, p);
@@ -93,6 +98,14 @@ std::vector<Fix> ways_for_large(const Project& project, const Plan& plan, int pa
                                     : "Divide it where the bar between " + plan.sections.all[end.a].label +
                                           " and " + plan.sections.all[end.b].label + " would run on",
                          DivideOpening{divided->opening, divided->division});
+    const Page& page = project.set_out.page;
+    if (page.framed() && !page.gut && page.frame == FrameKind::Whole && !page.frame_paper.empty()) {
+        const Box base = page.base_of(page.leaves().front());
+        const Point middle{base.width() - 2 * page.glue_lip, base.height() - 2 * page.glue_lip};
+        if (std::min(box.width(), box.height()) <= std::min(middle.x, middle.y) &&
+            std::max(box.width(), box.height()) <= std::max(middle.x, middle.y))
+            out.emplace_back("Gut the frame first", GutFrame{});
+    }
     const double longer = std::max(box.width(), box.height());
     if (paper >= 0 && longer <= whole_sheet)
         out.emplace_back("Buy 1 sheet of 12 x 12 of " + stash_at_hand(project).papers[paper].name,
@@ -102,6 +115,7 @@ std::vector<Fix> ways_for_large(const Project& project, const Plan& plan, int pa
 
 std::vector<int> larger_than_every_sheet(const Project& project, const Plan& plan, Capacity& capacity) {
     std::vector<int> out;
+    if (plan.papers.sheets.empty()) return out; // nothing is large where there is nothing
     for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
         const int section = static_cast<int>(s);
         if (takes_paper(plan.sections.all[s].treatment) && unplaceable(project, plan, capacity, section) >= 0)
@@ -116,16 +130,12 @@ Finding too_large(const Project& project, const Plan& plan, Capacity& capacity, 
     const Box box = bounds(plan.sections.patches[patch].on_sheet());
     const int sheet = largest_sheet(plan);
     std::string message = "Its patch is " + format_size(box.width(), box.height(), project.units) + "; ";
-    if (sheet < 0) {
-        message += "there is no sheet left at all.";
-    } else {
-        const Box most = bounds(plan.papers.sheets[sheet].outline);
-        message += "the largest sheet there is, of " +
-                   stash_at_hand(project).papers[plan.papers.sheets[sheet].paper].name + ", is " +
-                   format_size(most.width(), most.height(), project.units) + ".";
-    }
+    const Box most = bounds(plan.papers.sheets[sheet].outline);
+    message += "the largest sheet there is, of " +
+               stash_at_hand(project).papers[plan.papers.sheets[sheet].paper].name + ", is " +
+               format_size(most.width(), most.height(), project.units) + ".";
     const int chosen = plan.papers.of_section[section];
-    const int paper = chosen >= 0 ? chosen : sheet >= 0 ? plan.papers.sheets[sheet].paper : -1;
+    const int paper = chosen >= 0 ? chosen : plan.papers.sheets[sheet].paper;
     Finding out{.code = Code::TooLarge,
                 .title = about.label + " is larger than every sheet",
                 .message = message,

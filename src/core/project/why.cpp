@@ -1,5 +1,8 @@
 #include "core/project/why.h"
 
+#include "core/match/photo_findings.h"
+#include "core/project/findings.h"
+#include "core/project/match_job.h"
 #include "core/sentences.h"
 #include "core/stash/side_names.h"
 
@@ -121,6 +124,13 @@ std::vector<std::string> why_page(const Project& project, const Plan& plan) {
     out.push_back(count_of(papers.size(), "paper", "papers") +
                   (uses.size() > papers.size() ? ", " + std::to_string(uses.size()) + " sides" : "") + ", " +
                   std::to_string(thrice) + " in three places or more");
+    if (std::any_of(plan.set_out.photo_colours.begin(), plan.set_out.photo_colours.end(),
+                    [](const PhotoColours& p) { return !p.palette.empty(); })) {
+        const auto picked = picked_up(papers_now(project, plan), match_job(project, plan, true));
+        const std::vector<std::string> two(picked.begin(),
+                                           picked.begin() + std::min<std::ptrdiff_t>(2, std::ssize(picked)));
+        if (!two.empty()) out.push_back("picks up the photo's " + in_a_row(two));
+    }
     out.push_back("most of all " +
                   brief_name_and_side(project.stash->papers[most->first.first], most->first.second));
     return out;

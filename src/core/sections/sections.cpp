@@ -23,10 +23,6 @@ SectionChoice as_piece(SectionChoice c) {
     return c;
 }
 
-bool is_piece(Spot s) {
-    return s.cut >= 0 && s.opening >= first_piece_spot;
-}
-
 } // namespace
 
 std::vector<Section> sections_of(const std::vector<Spot>& spots, const SectionDecisions& decided) {

@@ -35,6 +35,7 @@ struct Neighbours {
     double width = 0; ///< narrowest bar between them, on the page; 0 along a seam
     Point from;       ///< on the page
     Point to;
+    bool by_sight = false; ///< no bar between them, but both are seen so close together
 };
 std::vector<Neighbours> neighbours_of(const CutFile& cut, const std::vector<Section>& sections,
                                       const Transform& to_page, const std::vector<Seam>& seams = {});

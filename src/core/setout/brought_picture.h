@@ -8,10 +8,14 @@
 
 namespace zesty {
 
+inline constexpr int picture_cells = 32; ///< in a row of BroughtPicture::cells
+
 struct BroughtPicture {
     std::string name;  ///< file name without folders
     std::string bytes; ///< as they came
     std::vector<PaletteColour> palette;
+    /// What it shows in 32 by 32 cells, row by row.
+    std::vector<Rgb> cells = {};
     bool operator==(const BroughtPicture&) const = default;
 };
 

@@ -2,6 +2,7 @@
 // What follows from Set out. Page millimetres.
 
 #include "core/setout/frame.h"
+#include "core/setout/photo_colours.h"
 #include "core/setout/photos.h"
 #include "core/setout/set_out.h"
 
@@ -14,6 +15,7 @@ struct SetOutFacts {
     std::vector<PhotoCount> photo_sizes; ///< to order
     std::vector<Box> free_cells;         ///< of a grid of photos
     std::vector<Finding> photo_findings;
+    std::vector<PhotoColours> photo_colours; ///< by photo
 };
 
 } // namespace zesty

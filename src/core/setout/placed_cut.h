@@ -5,7 +5,9 @@
 #include "core/geometry/shapes.h"
 #include "core/limits.h"
 #include "core/names.h"
+#include "core/stash/colour.h"
 
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -33,6 +35,8 @@ struct PlacedCut {
     bool by_whole = false; ///< sized and placed by the whole drawing, so that layers stay in register
     double grown = 0;      ///< mm on the page, all round: a shadow
     bool pieces_from_paper = false; ///< its pieces are cut from papers of their own, each a section
+    std::optional<Rgb> colour = {}; ///< what it is made of, where that is not a paper of the stash
+    std::optional<Rgb> edge = {};   ///< its edges coloured by hand
     std::string paper = {};         ///< id of the paper it is cut from; empty when that is not from the stash
     bool above_photos = true;       ///< photos that are not on top slide behind it
     bool operator==(const PlacedCut&) const = default;
@@ -45,6 +49,8 @@ constexpr Limits length_limits(SizeRule rule) {
 }
 inline constexpr Limits grown_limits{0, 50};   ///< of PlacedCut::grown
 inline constexpr int most_cut_ids = 1'000'000; ///< ids are below
+
+inline constexpr Rgb white_cut{255, 254, 251}; ///< where it is not said what a cut is made of
 
 inline constexpr int first_piece_spot = 1'000'000;
 
@@ -61,5 +67,9 @@ struct Spot {
         : cut(cut_id), opening(opening_of_cut), part(part_of_opening) {}
     auto operator<=>(const Spot&) const = default;
 };
+/// A piece that is cut from a paper of its own, rather than an opening.
+inline bool is_piece(const Spot& spot) {
+    return spot.cut >= 0 && spot.opening >= first_piece_spot;
+}
 
 } // namespace zesty

@@ -1,6 +1,7 @@
 #pragma once
 // Colours of papers. CIELAB with D65 white, from sRGB as IEC 61966-2-1 defines it.
 
+#include <cmath>
 #include <cstdint>
 #include <optional>
 #include <string>
@@ -19,6 +20,10 @@ struct Lab {
 };
 
 Lab to_lab(Rgb colour);
+/// How strong a colour is: 0 for greys.
+inline double chroma_of(const Lab& c) {
+    return std::hypot(c.a, c.b);
+}
 
 /// Delta E 2000 (ISO/CIE 11664-6, by Little CMS). About 1 is the least one notices, below 10 two papers look
 /// alike from a step away.

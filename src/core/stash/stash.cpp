@@ -66,6 +66,10 @@ std::string free_id(const Stash& stash, const std::string& id) {
     return out;
 }
 
+std::vector<PaletteColour> palette_or_colour(const PaperFace& face) {
+    return face.palette.empty() ? std::vector<PaletteColour>{{face.colour, 1.0}} : face.palette;
+}
+
 PaperFace Paper::face(Side side) const {
     if (side == Side::B && back) return *back;
     return {colour, picture, pattern, direction, repeat, angle_deg, palette, coarse};

@@ -45,6 +45,8 @@ struct PaperFace {
     std::vector<Rgb> coarse = {};
     bool operator==(const PaperFace&) const = default;
 };
+/// The palette, or the one colour of a side without one.
+std::vector<PaletteColour> palette_or_colour(const PaperFace& face);
 inline constexpr int coarse_cells = 8; ///< in a row of PaperFace::coarse
 
 /// Sheets of one outline, seen from side A, millimetres.

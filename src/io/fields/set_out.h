@@ -48,6 +48,8 @@ template <class F, Describes<PlacedCut> T> void describe(F& f, T& cut) {
     f.flag("by_whole", cut.by_whole);
     f.number("grown_mm", cut.grown, grown_limits);
     f.flag("pieces_from_paper", cut.pieces_from_paper);
+    f.optional("colour", cut.colour, [](auto& o, auto& c) { o.colour("rgb", c); });
+    f.optional("edge", cut.edge, [](auto& o, auto& c) { o.colour("rgb", c); });
     f.text("paper", cut.paper);
     f.flag("above_photos", cut.above_photos);
     if constexpr (std::is_same_v<F, Settler>) std::sort(cut.left_out.begin(), cut.left_out.end());

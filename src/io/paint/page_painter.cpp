@@ -118,7 +118,8 @@ QBrush paper_brush(const QPainter& painter, const Project& project, const Textur
     return textures.brush(paper, Transform::moved(corner.x, corner.y), pixels_per_mm(painter));
 }
 
-void paint_cut(QPainter& painter, const Plan& plan, int cut, const QBrush& paper, const PageLook& look) {
+void paint_cut(QPainter& painter, const Plan& plan, int cut, const QBrush& paper,
+               const std::optional<Rgb>& inked, const PageLook& look) {
     QPainterPath material;
     material.setFillRule(Qt::OddEvenFill);
     for (const Piece& p : plan.sections.cut->pieces)
@@ -126,6 +127,13 @@ void paint_cut(QPainter& painter, const Plan& plan, int cut, const QBrush& paper
     if (look.shadow > 0)
         painter.fillPath(material.translated(look.shadow * 1.2, look.shadow * 1.5), QColor(38, 36, 43, 48));
     painter.fillPath(material, paper);
+    if (inked) {
+        constexpr double rim = 1.2; // mm that a pen or ink pad colours
+        painter.save();
+        painter.setClipPath(material, Qt::IntersectClip);
+        painter.strokePath(material, QPen(to_qt(*inked), 2 * rim));
+        painter.restore();
+    }
     QPen edge(QColor(38, 36, 43, 70));
     edge.setCosmetic(true);
     painter.strokePath(material, edge);
@@ -162,9 +170,11 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
             const Box box = plan.set_out.each.empty() ? Box{0, 0, 0, 0} : plan.set_out.each[c].cut_box;
             const QBrush paper =
                 paper_brush(painter, project, textures, project.set_out.cuts[c].paper, {box.x0, box.y0},
-                            project.set_out.cuts[c].grown > 0 ? look.shadow_cut : look.cut);
+                            project.set_out.cuts[c].colour      ? to_qt(*project.set_out.cuts[c].colour)
+                            : project.set_out.cuts[c].grown > 0 ? look.shadow_cut
+                                                                : look.cut);
             paint_patches(painter, plan, cut, Lies::Behind, textures, look);
-            paint_cut(painter, plan, cut, paper, look);
+            paint_cut(painter, plan, cut, paper, project.set_out.cuts[c].edge, look);
             paint_patches(painter, plan, cut, Lies::OnTop, textures, look);
         }
     };

@@ -82,10 +82,10 @@ TEST(SetOutJourney, APhotoIsPutDraggedFittedAndHidesWork) {
     EXPECT_EQ(bench.state().in_hand().photo(bench.document().project()), 0);
     const Point before = bench.document().project().set_out.photos[0].centre;
     const int steps = bench.document().history().count();
-    drag(bench, at(bench, before), at(bench, before + Point{60, 30}));
+    drag(bench, at(bench, before), at(bench, before + Point{60, 35}));
     const Point after = bench.document().project().set_out.photos[0].centre;
     EXPECT_NEAR(after.x - before.x, 60, 1.5);
-    EXPECT_NEAR(after.y - before.y, 30, 1.5);
+    EXPECT_NEAR(after.y - before.y, 35, 1.5);
     EXPECT_EQ(bench.document().history().count(), steps + 1) << "a drag is one step";
     EXPECT_FALSE(bench.plan().sections.hidden.openings.empty());
     EXPECT_TRUE(told(bench, Code::Hidden));

@@ -16,6 +16,7 @@ constexpr double weight_alike = 100;
 constexpr double weight_similar = 20;
 constexpr double weight_share = 40;
 constexpr double weight_pattern = 6;
+constexpr double weight_large_pattern = 14; ///< of which a small opening shows nothing
 constexpr double weight_across = 5;
 constexpr double weight_lonely = 2;
 constexpr double weight_even = 0.3;
@@ -37,7 +38,7 @@ constexpr double weight_unseen = 10; ///< a kind of pattern that has room on the
 constexpr double near_reach = 0.35;         ///< of the diagonal around all sections
 constexpr double looks_alike_below = 10;    ///< delta E 2000
 constexpr double one_colour_below = 18;     ///< delta E 2000: much of it in one spot is too much
-constexpr double stands_out_from = 12;      ///< delta E 2000
+constexpr double stands_out_from = 16;      ///< delta E 2000
 constexpr double swallowed_below = 12;      ///< delta E 2000
 constexpr double quite_another_colour = 60; ///< delta E 2000
 constexpr double yield = 0.7;               ///< of a sheet, that patches take at best
@@ -155,8 +156,11 @@ std::vector<CostTerm> Cost::own_terms(int section, int face) const {
         const double too_far = std::max(0.0, off - far_off);
         add(CostTerm::Kind::Tone, weight_tone * job_.style.drift * (off + times_far_off * too_far));
     }
-    if (const double room = pattern_room(looks_[face]); s.radius < room)
-        add(CostTerm::Kind::Pattern, w.pattern * weight_pattern * (1 - s.radius / room));
+    if (const double room = pattern_room(looks_[face]); s.radius < room) {
+        const bool large = looks_[face].pattern == Pattern::Large || looks_[face].pattern == Pattern::Picture;
+        add(CostTerm::Kind::Pattern,
+            w.pattern * (large ? weight_large_pattern : weight_pattern) * (1 - s.radius / room));
+    }
     double behind = 0;
     for (const Lab& other : s.behind)
         behind = std::max(behind, 1 - difference(lab_[face], other) / stands_out_from);

@@ -11,6 +11,7 @@ namespace {
 
 constexpr double drift_by = 0.6;
 constexpr double usual_yield = 0.55;      ///< of a sheet, that patches take
+constexpr double weight_of_tie = 0.35;
 constexpr double clearly_another = 9;     ///< of face distances: papers that are not just alike
 constexpr double full_chroma = 55;        ///< of a colour that is strong
 constexpr double grey_below = 8;          ///< chroma of a colour that has no hue to speak of
@@ -114,10 +115,14 @@ public:
             free_.push_back(&s);
             needed_ += s.area / usual_yield;
         }
+        gather_round_one();
     }
 
-    std::set<int> run(int count) {
-        add_one_of_each_kind(count);
+    /// `most`: of a large page; a small one shows fewer, so that they come back.
+    std::set<int> run(int most) {
+        const int count = std::min(most, std::max(3, 2 + static_cast<int>(free_.size()) / 3));
+        if (tie_ >= 0) add_best([this](int p) { return p == tie_; });
+        add_one_of_each_kind(count - 1);
         while (static_cast<int>(chosen_.size()) < count)
             if (!add_best([](int) { return true; })) break;
         while (stock_ < needed_)
@@ -129,6 +134,33 @@ public:
     }
 
 private:
+    /// A pattern that holds several colours ties a page together, and the others take up its colours. Which one,
+    /// of those the mood likes, is left to the page, so that not every page looks the same.
+    void gather_round_one() {
+        std::vector<int> ties;
+        double best = 0;
+        for (std::size_t p = 0; p < score_.size(); ++p) {
+            const Paper& paper = job_.stash.papers[p];
+            if (paper.pattern == Pattern::Solid || paper.palette.size() < 3 || !has_stock(static_cast<int>(p)))
+                continue;
+            best = std::max(best, score_[p]);
+            ties.push_back(static_cast<int>(p));
+        }
+        std::erase_if(ties, [&](int p) { return score_[static_cast<std::size_t>(p)] < best - 0.2; });
+        if (ties.empty()) return;
+        tie_ = ties[page_number() % ties.size()];
+        const auto& colours = job_.stash.papers[static_cast<std::size_t>(tie_)].palette;
+        for (std::size_t p = 0; p < score_.size(); ++p)
+            score_[p] += weight_of_tie * near_a_photo(job_.stash.papers[p].face(Side::A), colours);
+    }
+
+    /// Another one for another page, the same for the same.
+    unsigned page_number() const {
+        double area = 0;
+        for (const MatchSection* s : free_) area += s->area + s->radius;
+        return job_.seed + static_cast<unsigned>(std::lround(area)) % 9973;
+    }
+
     bool has_stock(int paper) const { return capacity_.stock_area(paper) > 0; }
 
     bool holds(const MatchSection& s, int paper) const {
@@ -162,8 +194,11 @@ private:
 
     /// Patterns are what papers are bought for: one of each kind that some section shows well.
     void add_one_of_each_kind(int count) {
-        for (const Pattern kind : {Pattern::Large, Pattern::Small, Pattern::Stripe, Pattern::Ombre,
-                                   Pattern::Picture, Pattern::Solid}) {
+        std::vector<Pattern> kinds{Pattern::Large, Pattern::Small, Pattern::Stripe, Pattern::Ombre,
+                                   Pattern::Picture};
+        std::rotate(kinds.begin(), kinds.begin() + page_number() / 7 % kinds.size(), kinds.end());
+        for (const Pattern kind : kinds) {
+            if (tie_ >= 0 && job_.stash.papers[static_cast<std::size_t>(tie_)].pattern == kind) continue;
             if (static_cast<int>(chosen_.size()) >= count) return;
             if (mood_ == Mood::Quiet && kind == Pattern::Picture) continue;
             add_best([&](int p) {
@@ -189,6 +224,7 @@ private:
     std::vector<const MatchSection*> free_;
     double needed_ = 0;
     double stock_ = 0;
+    int tie_ = -1; ///< the pattern that the others gather round
     std::set<int> chosen_;
 };
 

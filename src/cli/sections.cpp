@@ -3,6 +3,7 @@
 #include "cli/sections_edit.h"
 #include "cli/typed.h"
 #include "core/project/edits.h"
+#include "core/project/how_much.h"
 #include "core/project/planner.h"
 #include "core/sections/grouping.h"
 #include "io/project_file.h"
@@ -68,6 +69,24 @@ void print_table(const std::vector<MethodFigures>& table) {
     }
 }
 
+/// The variants where they are asked for; --back decides for one.
+Result<std::vector<BackedSo>> back_so_much(const SectionsArgs& args, Project& project, Planner& planner) {
+    if (args.back.empty() && !args.how_much) return std::vector<BackedSo>{};
+    std::optional<HowMuch> much;
+    if (!args.back.empty()) {
+        const auto typed = typed_word<HowMuch>("--back", args.back);
+        if (!typed) return tl::make_unexpected(typed.error());
+        much = *typed;
+    }
+    const auto shapes = shapes_with_cut(planner, project);
+    if (!shapes) return tl::make_unexpected(shapes.error());
+    auto all = how_much_to_back(project, *shapes, [&](const Project& p) { return planner.shapes(p); });
+    if (!all) return all;
+    if (much) project = (*all)[static_cast<std::size_t>(*much)].project;
+    if (!args.how_much) all->clear();
+    return all;
+}
+
 } // namespace
 
 static int run(const SectionsArgs& args) {
@@ -76,6 +95,8 @@ static int run(const SectionsArgs& args) {
     const Project before = *project;
     Planner planner;
     if (const auto r = edit_sections(args, *project, planner); !r) return complain(r.error().message);
+    const auto amounts = back_so_much(args, *project, planner);
+    if (!amounts) return complain(amounts.error().message);
     const auto plan = planner.plan(*project);
     if (!plan) return complain(args.project + ": " + plan.error().message);
     std::vector<MethodFigures> table;
@@ -98,10 +119,21 @@ static int run(const SectionsArgs& args) {
                                        {"method", key_of(s.method)}});
         }
         if (args.compare) out["methods"] = table_json(table);
+        for (const BackedSo& a : *amounts)
+            out["how_much"].push_back({{"back", key_of(a.much)},
+                                       {"sections", a.backed},
+                                       {"of", a.of},
+                                       {"paper_mm2", a.paper_area},
+                                       {"minutes", a.minutes},
+                                       {"reason", a.reason}});
         std::cout << out.dump(1) << "\n";
     } else {
         print_sections(*project, *plan, args.advise);
         print_table(table);
+        for (const BackedSo& a : *amounts)
+            std::cout << key_of(a.much) << ": " << a.backed << " of " << a.of << " backed, "
+                      << std::lround(a.paper_area / 100) << " sq cm of paper, " << std::lround(a.minutes)
+                      << " min; " << a.reason << "\n";
     }
     return exit_code(*plan);
 }
@@ -145,6 +177,9 @@ CLI::App* add_sections(CLI::App& app, SectionsArgs& a) {
     c->add_option("--punches", a.punches, "Diameters at hand: 1,1.5,2in")->group("Backing");
     c->add_flag("--punch-on-top", a.punch_on_top, "Punched circles on the openings")->group("Backing");
     c->add_flag("--punch-behind", a.punch_behind, "Punched circles behind the openings")->group("Backing");
+    c->add_option("--back", a.back, "third, half or all: the smallest and those at the edge are left open first")
+        ->group("Backing");
+    c->add_flag("--how-much", a.how_much, "What backing a third, half or all would take, and which are left open");
     c->add_flag("--compare", a.compare, "Paper, time and lips of every method");
     c->add_flag("--advise", a.advise, "Which method suits which section, and why");
     c->add_flag("--json", a.json, "Print zesty-sections/1");

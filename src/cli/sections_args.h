@@ -12,6 +12,8 @@ struct SectionsArgs {
     std::string by, centre, lasso_box, foam, clearance, punches, lips;
     int count = 3;
     std::vector<std::string> group, ungroup, name, treat, method, lip, divide, undivide, order, bars;
+    std::string back;
+    bool how_much = false;
     bool punch_on_top = false, punch_behind = false, compare = false, advise = false;
     bool json = false;
 };

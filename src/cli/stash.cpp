@@ -3,12 +3,14 @@
 #include "cli/command.h"
 #include "cli/deadline.h"
 #include "cli/reserve_edit.h"
+#include "cli/fussy_cuts.h"
 #include "cli/stash_add.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
 #include "core/project/has_room.h"
 #include "core/sentences.h"
 #include "core/stash/colour_words.h"
+#include "core/stash/fussy_cut.h"
 #include "core/stash/new_paper.h"
 #include "core/stash/search.h"
 #include "core/stash/sharing.h"
@@ -81,6 +83,11 @@ void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& 
             std::cout << ", " << count_of(static_cast<std::size_t>(pieces), "piece", "pieces") << " reserved";
         if (!p.kept_in.empty()) std::cout << ", kept in " << p.kept_in;
         std::cout << "\n";
+        for (std::size_t m = 0; m < p.fussy_cuts.size(); ++m) {
+            const Box b = bounds(p.fussy_cuts[m].outline);
+            std::cout << "  fussy cut " << m + 1 << ": " << format_size(b.width(), b.height(), Units::Inches) << ", "
+                      << motifs_left(p, p.fussy_cuts[m]) << " left, " << p.fussy_cuts[m].used << " used\n";
+        }
     }
 }
 
@@ -133,6 +140,8 @@ Result<void> change(const StashArgs& a, const Wanted& wanted, StashStore& store)
             return r;
     if (!a.add.empty())
         if (auto r = store.change([&](const Stash& now) { return with_added(a, now); }); !r) return r;
+    if (!a.fussy.empty() || !a.take_fussy.empty() || !a.drop_fussy.empty())
+        if (auto r = store.change([&](const Stash& now) { return with_fussy_cuts(a, now); }); !r) return r;
     if (!a.merge.empty())
         if (auto r = store.change([&](const Stash& now) { return with_merged(a, now); }); !r) return r;
     if (!a.remove.empty())
@@ -189,6 +198,13 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     c->add_flag("--starter", a.starter, "Adds plain cardstock in 24 colours, two sheets of each")
         ->group("Changing");
     c->add_option("--remove", a.remove, "Takes the paper with this id out")->group("Changing");
+    c->add_option("--fussy-cut", a.fussy, "barley:3,4in: the motif at that place of its picture is cut out by hand")
+        ->group("Fussy cuts");
+    c->add_option("--tolerance", a.tolerance, "How far a motif's colours are from the ground, 1 to 60 (14)")
+        ->group("Fussy cuts");
+    c->add_option("--take-fussy-cut", a.take_fussy, "barley:1: one of it has been cut out of a sheet")
+        ->group("Fussy cuts");
+    c->add_option("--drop-fussy-cut", a.drop_fussy, "barley:1: patches may lie over it again")->group("Fussy cuts");
     c->add_option("--merge", a.merge, "The paper with this id is the one of --into: one paper from now on")
         ->group("Changing");
     c->add_option("--into", a.into, "Whose name and facts stay")->group("Changing");
@@ -261,7 +277,8 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     c->add_flag("--json", a.json, "Print zesty-stash/1");
     c->add_flag("--to-use-up", a.first, "Papers to be used up before others")->group("Looking");
     c->add_flag("--untouched", a.untouched, "Papers nobody has touched for a year")->group("Looking");
-    needs(*c, {{"--merge", "--into"},
+    needs(*c, {{"--tolerance", "--fussy-cut"},
+               {"--merge", "--into"},
                {"--into", "--merge"},
                {"--less", "--add"},
                {"--trim", "--sheet"},

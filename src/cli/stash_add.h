@@ -21,6 +21,7 @@ struct StashArgs {
     bool no_back = false, use_up = false, not_first = false;
     std::vector<std::string> sheets, less;
     std::string merge, into, backup, restore;
+    std::string fussy, take_fussy, drop_fussy, tolerance;
     bool untouched = false, first = false;
     std::string offcut, square;
     std::string find, like, kind, room;

@@ -24,6 +24,7 @@ using nlohmann::json;
 namespace {
 
 constexpr int most_of_a_kind = 2000;
+constexpr std::size_t most_motifs = 200; ///< of a paper
 constexpr int most_sheets = 100'000;
 constexpr std::size_t most_colours = 6; ///< of a palette
 
@@ -95,6 +96,21 @@ Result<void> read_facts(const json& j, const std::string& where, Paper& paper) {
          {std::pair{"notes", &paper.notes}, std::pair{"kept_in", &paper.kept_in},
           std::pair{"uid", &paper.uid}, std::pair{"touched", &paper.touched}})
         if (j.contains(key) && j[key].is_string()) *text = as_text(j[key].get<std::string>());
+    if (j.contains("fussy_cuts")) {
+        if (!j["fussy_cuts"].is_array() || j["fussy_cuts"].size() > most_motifs)
+            return fail(ErrorKind::BadInput, where + ": \"fussy_cuts\" must be a list of up to 200 motifs");
+        for (const json& m : j["fussy_cuts"]) {
+            auto outline = m.is_object() && m.contains("outline") ? polygon_from(m["outline"], where + ": a fussy cut")
+                                                                  : polygon_from(json(), where + ": a fussy cut");
+            if (!outline) return tl::make_unexpected(outline.error());
+            if (!is_valid({*outline})) return fail(ErrorKind::BadInput, where + ": a fussy cut crosses itself");
+            const bool counted = m.contains("used") && m["used"].is_number_integer() &&
+                                 m["used"].get<long>() >= 0 && m["used"].get<long>() <= most_sheets;
+            const bool named = m.contains("name") && m["name"].is_string();
+            paper.fussy_cuts.push_back({named ? as_text(m["name"].get<std::string>()) : "", std::move(*outline),
+                                        counted ? m["used"].get<int>() : 0});
+        }
+    }
     if (j.contains("use_up") && j["use_up"].is_boolean()) paper.use_up = j["use_up"].get<bool>();
     if (!j.contains("finish")) return {};
     const auto finish = j["finish"].is_string() ? zesty::named<Finish>(j["finish"].get<std::string>()) : std::nullopt;
@@ -240,6 +256,19 @@ Result<Paper> paper_from(const json& j, const std::string& what, std::size_t num
     return paper;
 }
 
+/// To the last digit: what is written is what is read.
+json exact_json(const Polygon& polygon) {
+    json out = json::array();
+    const auto ring = [&](const Ring& r) {
+        json points = json::array();
+        for (const Point q : r) points.push_back({q.x, q.y});
+        out.push_back(points);
+    };
+    ring(polygon.outer);
+    for (const Ring& h : polygon.holes) ring(h);
+    return out;
+}
+
 json face_json(const PaperFace& face) {
     json out{{"colour", format_colour(face.colour)},
              {"pattern", name_of(face.pattern)},
@@ -285,15 +314,7 @@ json stash_json(const Stash& stash) {
         for (const SheetStock& s : p.sheets) {
             json sheet{{"count", s.count}};
             if (s.irregular) {
-                json outline = json::array();
-                const auto ring = [&](const Ring& r) {
-                    json points = json::array();
-                    for (Point q : r) points.push_back({q.x, q.y});
-                    outline.push_back(points);
-                };
-                ring(s.outline.outer);
-                for (const Ring& h : s.outline.holes) ring(h);
-                sheet["outline"] = outline;
+                sheet["outline"] = exact_json(s.outline);
             } else {
                 const Box b = bounds(s.outline);
                 sheet["width"] = b.x1;
@@ -313,6 +334,8 @@ json stash_json(const Stash& stash) {
         if (!p.uid.empty()) paper["uid"] = p.uid;
         if (p.finish) paper["finish"] = key_of(*p.finish);
         if (p.use_up) paper["use_up"] = true;
+        for (const FussyCut& m : p.fussy_cuts)
+            paper["fussy_cuts"].push_back({{"name", m.name}, {"outline", exact_json(m.outline)}, {"used", m.used}});
         if (!p.touched.empty()) paper["touched"] = p.touched;
         papers.push_back(paper);
     }

@@ -108,6 +108,7 @@ void carry_paper(const Paper& before, const Paper& after, Paper& now) {
     carry(before.notes, after.notes, now.notes);
     carry(before.kept_in, after.kept_in, now.kept_in);
     carry(before.finish, after.finish, now.finish);
+    carry(before.fussy_cuts, after.fussy_cuts, now.fussy_cuts);
     carry(before.use_up, after.use_up, now.use_up);
     carry(before.in_stash, after.in_stash, now.in_stash);
     if (before.back && after.back && now.back)

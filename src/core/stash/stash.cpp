@@ -1,6 +1,7 @@
 #include "core/stash/stash.h"
 
 #include "core/geometry/measure.h"
+#include "core/stash/fussy_cut.h"
 
 #include <algorithm>
 #include <cmath>
@@ -91,7 +92,10 @@ std::vector<Sheet> sheets_of(const Stash& stash) {
     for (std::size_t p = 0; p < stash.papers.size(); ++p) {
         int number = 0;
         for (const SheetStock& s : stash.papers[p].sheets) {
-            const Polygon usable = without_strip(s, stash.papers[p].strip);
+            Polygon usable = without_strip(s, stash.papers[p].strip);
+            if (!stash.papers[p].fussy_cuts.empty() && s.count > 0)
+                if (const Region clear = clear_of_motifs(stash.papers[p], usable); !clear.empty())
+                    usable = largest(clear);
             for (int k = 0; k < s.count; ++k)
                 out.push_back({stash.papers[p].id + "#" + std::to_string(++number), static_cast<int>(p),
                                usable, area(usable), kind_of(s)});

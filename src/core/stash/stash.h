@@ -57,6 +57,14 @@ struct SheetStock {
     bool operator==(const SheetStock&) const = default;
 };
 
+/// A motif that is cut out by hand: its outline on every sheet that shows it, seen from side A, mm.
+struct FussyCut {
+    std::string name;
+    Polygon outline;
+    int used = 0; ///< how many have been cut out
+    bool operator==(const FussyCut&) const = default;
+};
+
 struct Paper {
     std::string id; ///< short, for people; within one stash no two are the same
     std::string name;
@@ -79,6 +87,7 @@ struct Paper {
     /// What the paper is known by wherever it goes; empty until a stash has taken it in.
     std::string uid = {};
     std::optional<Finish> finish = std::nullopt;
+    std::vector<FussyCut> fussy_cuts = {};
     bool use_up = false;      ///< to be used up before others
     std::string touched = {}; ///< the day the stash last saw a change of it, as 2026-11-27
     /// The stash that is open knows it and is right about it; otherwise the page's own copy counts.

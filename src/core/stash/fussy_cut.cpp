@@ -1,0 +1,248 @@
+#include "core/stash/fussy_cut.h"
+
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
+#include "core/stash/palette.h"
+
+#include <algorithm>
+#include <cmath>
+#include <unordered_map>
+
+namespace zesty {
+
+namespace {
+
+constexpr double most_of_picture = 0.5;
+constexpr double least_motif = 4; ///< mm2: less is grain
+constexpr int coarse_across = 120; ///< pixels in which the ground is looked for
+
+/// Which pixels belong to the motif: those that hang together with the first and are not ground.
+class Growing {
+public:
+    Growing(const Pixels& pixels, Rgb ground, double tolerance)
+        : pixels_(pixels), ground_(to_lab(ground)), tolerance_(tolerance),
+          in_(static_cast<std::size_t>(pixels.width) * static_cast<std::size_t>(pixels.height), 0) {}
+
+    bool differs(int x, int y) {
+        const Rgb c = pixels_(x, y);
+        const int key = (c.r << 16) | (c.g << 8) | c.b;
+        const auto [at, fresh] = known_.try_emplace(key, false);
+        if (fresh) at->second = difference(to_lab(c), ground_) > tolerance_;
+        return at->second;
+    }
+
+    std::size_t grow_from(int x, int y) {
+        std::vector<std::pair<int, int>> edge{{x, y}};
+        mark(x, y);
+        std::size_t count = 0;
+        while (!edge.empty()) {
+            const auto [px, py] = edge.back();
+            edge.pop_back();
+            ++count;
+            for (const auto& [dx, dy] : {std::pair{1, 0}, std::pair{-1, 0}, std::pair{0, 1}, std::pair{0, -1}}) {
+                const int nx = px + dx;
+                const int ny = py + dy;
+                if (nx < 0 || ny < 0 || nx >= pixels_.width || ny >= pixels_.height || has(nx, ny)) continue;
+                if (!differs(nx, ny)) continue;
+                mark(nx, ny);
+                edge.emplace_back(nx, ny);
+            }
+        }
+        return count;
+    }
+
+    bool has(int x, int y) const {
+        if (x < 0 || y < 0 || x >= pixels_.width || y >= pixels_.height) return false;
+        return in_[index(x, y)] != 0;
+    }
+
+    bool reaches_every_edge() const {
+        bool top = false;
+        bool bottom = false;
+        bool left = false;
+        bool right = false;
+        for (int x = 0; x < pixels_.width; ++x) {
+            top = top || has(x, 0);
+            bottom = bottom || has(x, pixels_.height - 1);
+        }
+        for (int y = 0; y < pixels_.height; ++y) {
+            left = left || has(0, y);
+            right = right || has(pixels_.width - 1, y);
+        }
+        return top && bottom && left && right;
+    }
+
+    /// Along the outer edges of its pixels, their corners as whole numbers; the pixel is one of the topmost.
+    Ring outline_from(int x, int y) const {
+        Ring out;
+        Point at{static_cast<double>(x), static_cast<double>(y)};
+        const Point first = at;
+        int way = 0; // right, down, left, up: the motif lies to the right of the way
+        do {
+            out.push_back(at);
+            constexpr std::array<std::pair<int, int>, 4> step{{{1, 0}, {0, 1}, {-1, 0}, {0, -1}}};
+            // The pixels before the corner on the left and on the right of the way.
+            for (const int turn : {3, 0, 1, 2}) {
+                const int next = (way + turn) % 4;
+                const auto [dx, dy] = step[static_cast<std::size_t>(next)];
+                if (inside_right(at, next) && !inside_left(at, next)) {
+                    way = next;
+                    at = {at.x + dx, at.y + dy};
+                    break;
+                }
+            }
+        } while (!(at == first) && out.size() < 4 * in_.size());
+        return out;
+    }
+
+private:
+    std::size_t index(int x, int y) const {
+        return static_cast<std::size_t>(y) * static_cast<std::size_t>(pixels_.width) +
+               static_cast<std::size_t>(x);
+    }
+    void mark(int x, int y) { in_[index(x, y)] = 1; }
+    /// The pixel that lies right of the next piece of the way from a corner.
+    bool inside_right(Point at, int way) const {
+        const int x = static_cast<int>(at.x);
+        const int y = static_cast<int>(at.y);
+        return way == 0 ? has(x, y) : way == 1 ? has(x - 1, y) : way == 2 ? has(x - 1, y - 1) : has(x, y - 1);
+    }
+    bool inside_left(Point at, int way) const {
+        const int x = static_cast<int>(at.x);
+        const int y = static_cast<int>(at.y);
+        return way == 0 ? has(x, y - 1) : way == 1 ? has(x, y) : way == 2 ? has(x - 1, y) : has(x - 1, y - 1);
+    }
+
+    const Pixels& pixels_;
+    Lab ground_;
+    double tolerance_;
+    std::vector<char> in_;
+    std::unordered_map<int, bool> known_;
+};
+
+/// Of the colours of a coarse picture, the one whose largest stretch is the largest; `not_this` is none.
+std::optional<Rgb> ground_of(const Pixels& pixels, const std::vector<PaletteColour>& palette, Rgb not_this) {
+    const Pixels small = coarser(pixels, coarse_across);
+    const auto nearest = [&](Rgb c) {
+        std::size_t best = 0;
+        for (std::size_t k = 1; k < palette.size(); ++k)
+            if (difference(to_lab(c), to_lab(palette[k].colour)) <
+                difference(to_lab(c), to_lab(palette[best].colour)))
+                best = k;
+        return best;
+    };
+    std::vector<std::size_t> of;
+    for (const Rgb c : small.at) of.push_back(nearest(c));
+    const std::size_t clicked = nearest(not_this);
+    std::vector<char> seen(of.size(), 0);
+    std::size_t most = 0;
+    std::optional<Rgb> out;
+    for (std::size_t start = 0; start < of.size(); ++start) {
+        if (seen[start] || of[start] == clicked) continue;
+        std::size_t count = 0;
+        std::vector<std::size_t> edge{start};
+        seen[start] = 1;
+        const auto width = static_cast<std::size_t>(small.width);
+        while (!edge.empty()) {
+            const std::size_t at = edge.back();
+            edge.pop_back();
+            ++count;
+            const std::size_t x = at % width;
+            const auto visit = [&](std::size_t to, bool there) {
+                if (!there || seen[to] || of[to] != of[start]) return;
+                seen[to] = 1;
+                edge.push_back(to);
+            };
+            visit(at + 1, x + 1 < width);
+            visit(at - 1, x > 0);
+            visit(at + width, at + width < of.size());
+            visit(at - width, at >= width);
+        }
+        if (count <= most) continue;
+        most = count;
+        out = palette[of[start]].colour;
+    }
+    return out;
+}
+
+SheetStock with_hole(const SheetStock& sheet, const Polygon& motif) {
+    const auto left = subtract({sheet.outline}, {motif});
+    return {left && !left->empty() ? largest(*left) : sheet.outline, 1, true};
+}
+
+} // namespace
+
+Result<Polygon> motif_at(const Pixels& pixels, Point at, double tolerance) {
+    const int x = static_cast<int>(std::floor(at.x / pixels.mm_per_pixel));
+    const int y = static_cast<int>(std::floor(at.y / pixels.mm_per_pixel));
+    const auto palette = palette_of(pixels);
+    if (palette.empty() || x < 0 || y < 0 || x >= pixels.width || y >= pixels.height)
+        return fail(ErrorKind::NothingToDo, "this is not on the picture");
+    const auto ground = ground_of(pixels, palette, pixels(x, y));
+    if (!ground) return fail(ErrorKind::NothingToDo, "this paper has one colour and no motifs");
+    Growing growing(pixels, *ground, tolerance);
+    if (!growing.differs(x, y))
+        return fail(ErrorKind::NothingToDo, "this is the ground of the paper; click on a motif");
+    const std::size_t count = growing.grow_from(x, y);
+    if (static_cast<double>(count) > most_of_picture * static_cast<double>(pixels.at.size()) ||
+        growing.reaches_every_edge())
+        return fail(ErrorKind::NothingToDo, "what hangs together here runs across the paper: it is the ground, or "
+                                            "motifs that touch; a higher tolerance may part them");
+    int top = 0;
+    int left = 0;
+    const auto first_in_rows = [&] {
+        for (top = 0; top < pixels.height; ++top)
+            for (left = 0; left < pixels.width; ++left)
+                if (growing.has(left, top)) return;
+    };
+    first_in_rows();
+    Polygon outline{growing.outline_from(left, top), {}};
+    for (Point& p : outline.outer) p = p * pixels.mm_per_pixel;
+    outline = simplified(outline, 0.8 * pixels.mm_per_pixel);
+    if (area(outline) < least_motif) return fail(ErrorKind::NothingToDo, "there is nothing but grain here");
+    return outline;
+}
+
+bool shows(const Polygon& sheet, const Polygon& motif) {
+    const auto grown = grow({motif}, fussy_cut_margin);
+    if (!grown) return false;
+    const auto outside = subtract(*grown, {sheet});
+    return outside && area(*outside) < 1e-3;
+}
+
+int motifs_left(const Paper& paper, const FussyCut& motif) {
+    int count = 0;
+    for (const SheetStock& s : paper.sheets)
+        if (s.count > 0 && shows(s.outline, motif.outline)) count += s.count;
+    return count;
+}
+
+Result<Paper> with_motif_taken(Paper paper, std::size_t motif) {
+    FussyCut& cut = paper.fussy_cuts[motif];
+    SheetStock* from = nullptr;
+    for (SheetStock& s : paper.sheets)
+        if (s.count > 0 && (!from || (s.irregular && !from->irregular)) && shows(s.outline, cut.outline)) from = &s;
+    if (!from)
+        return fail(ErrorKind::NothingToDo, "no sheet of " + paper.name + " shows this motif whole any more");
+    const SheetStock rest = with_hole(*from, cut.outline);
+    --from->count;
+    if (from->count == 0 && from->irregular)
+        *from = rest;
+    else
+        paper.sheets.push_back(rest);
+    ++cut.used;
+    return paper;
+}
+
+Region clear_of_motifs(const Paper& paper, const Polygon& sheet) {
+    Region out{sheet};
+    for (const FussyCut& cut : paper.fussy_cuts) {
+        if (!shows(sheet, cut.outline)) continue;
+        const auto grown = grow({cut.outline}, fussy_cut_margin);
+        const auto left = grown ? subtract(out, *grown) : Result<Region>(out);
+        if (left) out = *left;
+    }
+    return out;
+}
+
+} // namespace zesty

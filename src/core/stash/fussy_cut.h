@@ -1,0 +1,31 @@
+#pragma once
+// Motifs that are cut out of a printed paper by hand: found in its picture, kept clear of on every sheet that
+// shows them, and pieces of their own.
+
+#include "core/result.h"
+#include "core/stash/stash.h"
+
+namespace zesty {
+
+inline constexpr double fussy_cut_margin = 25.4 / 16; ///< mm kept free all round
+inline constexpr double usual_tolerance = 14;         ///< delta E 2000 from the ground
+
+/// The motif at a place of the picture, in millimetres from its upper left corner: what differs from the
+/// ground of the paper by more than the tolerance and hangs together, holes filled. The ground is the
+/// colour of the largest stretch that hangs together, the one clicked on aside. An error of kind NothingToDo on
+/// the ground itself, and for what covers half the picture.
+/// `pixels` with their real size; outlines are good to about a pixel.
+Result<Polygon> motif_at(const Pixels& pixels, Point at, double tolerance = usual_tolerance);
+
+/// Whether a sheet of that outline shows the motif whole, with its margin.
+bool shows(const Polygon& sheet, const Polygon& motif);
+/// How many times a paper still has the motif: once for each sheet that shows it.
+int motifs_left(const Paper& paper, const FussyCut& motif);
+/// Cuts it out of one sheet that shows it, an offcut if there is one: the sheet has a hole of the motif's
+/// shape after that, and one more of it is used. An error of kind NothingToDo where no sheet shows it.
+Result<Paper> with_motif_taken(Paper paper, std::size_t motif);
+
+/// What of a sheet patches may take: without the motifs it shows and their margins.
+Region clear_of_motifs(const Paper& paper, const Polygon& sheet);
+
+} // namespace zesty

@@ -1,0 +1,129 @@
+// Motifs cut out by hand: found where they are, kept clear of, and counted.
+
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
+#include "core/project/planner.h"
+#include "core/stash/fussy_cut.h"
+#include "support/lattice.h"
+#include "support/pages.h"
+
+#include <cmath>
+#include <gtest/gtest.h>
+#include <random>
+
+namespace zesty {
+
+namespace {
+
+constexpr Rgb ground{244, 238, 225};
+constexpr double mm_per_pixel = 0.3;
+
+/// Discs with a core of another colour on a plain ground, of known places and radii, mm.
+struct Disc {
+    Point at;
+    double radius;
+};
+Pixels printed(const std::vector<Disc>& discs, int across) {
+    Pixels out;
+    out.width = out.height = across;
+    out.mm_per_pixel = mm_per_pixel;
+    for (int y = 0; y < across; ++y)
+        for (int x = 0; x < across; ++x) {
+            Rgb c = ground;
+            const Point p{(x + 0.5) * mm_per_pixel, (y + 0.5) * mm_per_pixel};
+            for (const Disc& d : discs) {
+                const double r = distance(p, d.at);
+                if (r < d.radius) c = r < d.radius / 3 ? ground : Rgb{190, 70, 60}; // a hole in the middle
+            }
+            out.at.push_back(c);
+        }
+    return out;
+}
+
+double worst_off(const Polygon& outline, const Disc& disc) {
+    double worst = 0;
+    for (std::size_t i = 0; i < outline.outer.size(); ++i)
+        for (int k = 0; k < 4; ++k) {
+            const Point a = outline.outer[i];
+            const Point b = outline.outer[(i + 1) % outline.outer.size()];
+            worst = std::max(worst, std::abs(distance(a + (b - a) * (k / 4.0), disc.at) - disc.radius));
+        }
+    return worst;
+}
+
+} // namespace
+
+TEST(FussyCut, AMotifIsFoundWithinHalfAMillimetreWithItsHolesFilled) {
+    std::mt19937 random(12);
+    const auto part = [&](double from, double to) {
+        return from + (to - from) * static_cast<double>(random()) / 4294967296.0;
+    };
+    for (int round = 0; round < 40; ++round) {
+        const Disc one{{part(30, 45), part(30, 90)}, part(8, 22)};
+        const Disc other{{part(88, 95), part(30, 90)}, part(8, 20)};
+        const Pixels pixels = printed({one, other}, 400);
+        const auto found = motif_at(pixels, one.at + Point{0.6 * one.radius, 0});
+        ASSERT_TRUE(found) << found.error().message;
+        EXPECT_TRUE(found->holes.empty());
+        EXPECT_TRUE(is_valid({*found}));
+        EXPECT_LT(worst_off(*found, one), 0.5);
+    }
+    const Pixels pixels = printed({{{60, 60}, 20}}, 400);
+    EXPECT_EQ(motif_at(pixels, {5, 5}).error().kind, ErrorKind::NothingToDo) << "the ground";
+    EXPECT_EQ(motif_at(pixels, {500, 5}).error().kind, ErrorKind::NothingToDo) << "beside the picture";
+}
+
+TEST(FussyCut, EverySheetThatShowsItKeepsClearOfItAndTakingOneCutsAHole) {
+    Paper paper = testing::stock_paper("poppy", {240, 230, 220}, 120, 3);
+    paper.sheets.push_back({{testing::rectangle(0, 0, 40, 40), {}}, 2, false});
+    Polygon motif{testing::rectangle(50, 50, 80, 80), {}};
+    paper.fussy_cuts.push_back({"poppy", motif, 0});
+    EXPECT_EQ(motifs_left(paper, paper.fussy_cuts[0]), 3) << "the small ones do not show it";
+    Stash stash;
+    stash.papers = {paper};
+    for (const Sheet& s : sheets_of(stash)) {
+        const bool whole = bounds(s.outline).width() > 100;
+        EXPECT_EQ(s.outline.holes.size(), whole ? 1u : 0u);
+        if (whole) EXPECT_GT(120 * 120 - s.area, 33 * 33 - 3) << "1/16 in all round";
+    }
+    double before = 0;
+    for (const SheetStock& s : paper.sheets) before += s.count * area(s.outline);
+    const auto taken = with_motif_taken(paper, 0);
+    ASSERT_TRUE(taken);
+    double after = 0;
+    for (const SheetStock& s : taken->sheets) after += s.count * area(s.outline);
+    EXPECT_NEAR(before - after, area(motif), 1e-6) << "area in is area out";
+    EXPECT_EQ(taken->fussy_cuts[0].used, 1);
+    EXPECT_EQ(motifs_left(*taken, taken->fussy_cuts[0]), 2);
+    auto all = *taken;
+    for (int k = 0; k < 2; ++k) all = *with_motif_taken(all, 0);
+    EXPECT_EQ(with_motif_taken(all, 0).error().kind, ErrorKind::NothingToDo);
+}
+
+TEST(FussyCut, PatchesOfAPlanKeepClearOfMotifs) {
+    std::mt19937 random(8);
+    Project p = testing::project_of(testing::random_lattice(random, 4, 3, 4));
+    p.set_out.cuts[0].place = {SizeRule::Width, 150, 0, false, {}};
+    Paper paper = testing::stock_paper("poppy", {240, 230, 220}, 200, 1);
+    const Polygon motif{testing::rectangle(70, 60, 120, 110), {}};
+    paper.fussy_cuts.push_back({"", motif, 0});
+    Stash stash;
+    stash.papers = {paper};
+    p.stash = std::make_shared<const Stash>(stash);
+    for (int o = 0; o < 12; ++o) p.match.choices[Spot(o)].paper = "poppy";
+    const auto plan = Planner().plan(p);
+    ASSERT_TRUE(plan);
+    std::size_t laid = 0;
+    const auto kept = grow({motif}, fussy_cut_margin - 0.01);
+    for (std::size_t i = 0; i < plan->sections.patches.size(); ++i) {
+        const PlacedPatch& at = plan->sheets.placed[i];
+        if (at.sheet < 0) continue;
+        ++laid;
+        const auto over =
+            intersect({transformed(plan->sections.patches[i].on_sheet(), at.to_sheet())}, *kept);
+        EXPECT_LT(area(*over), 1e-3);
+    }
+    EXPECT_GT(laid, 6u);
+}
+
+} // namespace zesty

@@ -7,7 +7,10 @@
 #include "app/sections/sections_panel.h"
 #include "app/setout/set_out_panel.h"
 #include "app/sheets/sheets_panel.h"
+#include "core/geometry/measure.h"
 #include "core/project/edits.h"
+#include "core/stash/fussy_cut.h"
+#include "io/paper_pixels.h"
 #include "io/stash_json.h"
 #include "io/stash_store.h"
 
@@ -109,7 +112,41 @@ void take_sections(const Camera& camera) {
     camera.undo_all();
     panel->choose(SectionsPanel::Method);
     camera.shoot("methods");
+    panel->choose(SectionsPanel::HowMuch);
+    camera.shoot("how-much");
     panel->choose(SectionsPanel::Sections);
+}
+
+/// Of the birds of Gull Print.
+void take_fussy_cuts(const Camera& camera) {
+    BenchWindow& window = camera.window;
+    const Stash& papers = *window.document().project().stash;
+    const auto number = static_cast<int>(papers.papers.size());
+    window.document().change_papers("Fussy cuts", [&](const Stash& now) {
+        Stash next = now;
+        Paper whole = now.papers[static_cast<std::size_t>(now.find("gull-print"))];
+        whole.uid.clear();
+        whole.id = "gull-sheet";
+        whole.name = "Gull Sheet";
+        whole.sheets = {{{ring_of(Box{0, 0, 304.8, 304.8}), {}}, 2, false}};
+        next.papers.push_back(whole);
+        Paper& p = next.papers.back();
+        const auto pixels = pixels_of_paper(next, p);
+        for (int k = 0; pixels && k < 1600 && p.fussy_cuts.size() < 3; ++k) {
+            const Point at{15.0 + 2 * (k % 40), 15.0 + 2 * (k / 40)};
+            const auto known = [&](const FussyCut& c) { return contains(c.outline, at); };
+            if (std::any_of(p.fussy_cuts.begin(), p.fussy_cuts.end(), known)) continue;
+            if (auto found = motif_at(*pixels, at)) p.fussy_cuts.push_back({"", std::move(*found), 0});
+        }
+        return next;
+    });
+    settle(window);
+    window.state().drawer().pick(number);
+    window.state().drawer().cut_out(true);
+    camera.shoot("fussy-cuts");
+    window.state().drawer().cut_out(false);
+    window.document().history().undo();
+    window.state().drawer().pick(0);
 }
 
 void take_papers(const Camera& camera) {
@@ -133,6 +170,7 @@ void take_papers(const Camera& camera) {
     window.state().drawer().pick(0);
     panel->choose(PapersPanel::Paper);
     camera.shoot("paper");
+    take_fussy_cuts(camera);
     window.actions()[Act::AddPapers]->trigger();
     window.findChild<QLineEdit*>("new-paper-name")->setText("Ripe Barley");
     window.findChild<QLineEdit*>("new-paper-colour")->setText("ochre");
@@ -167,7 +205,8 @@ int main(int argc, char** argv) {
     Settings settings(home.filePath("settings.ini"));
     settings.use_stash(home.filePath("kite-hill.stash"));
     const auto papers = read_stash(QDir(argv[1]).filePath("kite-hill-stash.json"));
-    if (auto store = StashStore::open(settings.stash_file()); !all && papers && store) (void)store->put(*papers);
+    if (auto store = StashStore::open(settings.stash_file()); !all && papers && store)
+        (void)store->put(*papers);
     BenchWindow window(settings, FileQuestions{});
     window.resize(all ? QSize(QByteArray(argv[3]).toInt(), QByteArray(argv[4]).toInt()) : QSize(1280, 800));
     window.show();

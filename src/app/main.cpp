@@ -21,8 +21,8 @@ int main(int argc, char** argv) {
     parser.setApplicationDescription("Plans a page built around a cut file.");
     parser.addHelpOption();
     parser.addVersionOption();
-    parser.addPositionalArgument("FILE", "A drawing (.svg, .svgz), a project (.zesty) or papers (.csv, .json, .stash)",
-                                 "[FILE...]");
+    parser.addPositionalArgument(
+        "FILE", "A drawing (.svg, .svgz), a project (.zesty) or papers (.csv, .json, .stash)", "[FILE...]");
     const QCommandLineOption stash("stash", "Another stash of papers than yours for this run.", "FILE");
     parser.addOption(stash);
     parser.process(application);

@@ -24,7 +24,8 @@ Result<Chosen> chosen(const char* option, const Stash& stash, const std::string&
     const auto paper = paper_called(option, stash, f.which);
     if (!paper) return tl::make_unexpected(paper.error());
     const auto& all = stash.papers[static_cast<std::size_t>(*paper)].fussy_cuts;
-    if (all.empty()) return fail(ErrorKind::BadInput, std::string(option) + ": " + f.which + " has no fussy cuts");
+    if (all.empty())
+        return fail(ErrorKind::BadInput, std::string(option) + ": " + f.which + " has no fussy cuts");
     const auto n = typed_numbers(option, f.what, static_cast<int>(all.size()));
     if (!n) return tl::make_unexpected(n.error());
     return Chosen{static_cast<std::size_t>(*paper), static_cast<std::size_t>(n->front())};

@@ -224,10 +224,12 @@ CLI::App* add_papers(CLI::App& app, PapersArgs& a) {
     c->add_option("--proposals", a.proposals, "Works out so many clearly different ones")
         ->check(CLI::Range(1, 5));
     c->add_option("--take-proposal", a.take_proposal, "Takes that one of them")->check(CLI::Range(1, 5));
-    c->add_option("--cut-colour", a.cut_colour, "What a cut is made of, in words or as #rrggbb: 1:muted teal, none");
+    c->add_option("--cut-colour", a.cut_colour,
+                  "What a cut is made of, in words or as #rrggbb: 1:muted teal, none");
     c->add_option("--edge-colour", a.edge_colour, "Its edges coloured by hand: 1:dark brown, none");
-    c->add_option("--mood", a.mood, "What the proposals are to be like: with the photo, quiet, bold, warm, cool, "
-                                    "few papers, many papers, scraps first, more drift, more scattered");
+    c->add_option("--mood", a.mood,
+                  "What the proposals are to be like: with the photo, quiet, bold, warm, cool, "
+                  "few papers, many papers, scraps first, more drift, more scattered");
     c->add_option("--with-papers", a.like_papers, "Proposals with these papers alone: barley,gull-print");
     c->add_option("--proposal-pictures", a.proposal_pictures, "Folder for a picture of each");
     c->add_option("--why", a.why, "Why the section has its paper, and what else: 4");

@@ -186,8 +186,8 @@ private:
                                std::optional<Rgb> PlacedCut::*colour) {
         if (text.empty()) return {};
         const For f = typed_for(text);
-        const auto cuts = typed_numbers(option, f.which.empty() ? "1" : f.which,
-                                        static_cast<int>(p_.set_out.cuts.size()));
+        const auto cuts =
+            typed_numbers(option, f.which.empty() ? "1" : f.which, static_cast<int>(p_.set_out.cuts.size()));
         if (!cuts) return tl::make_unexpected(cuts.error());
         std::optional<Rgb> wanted;
         if (f.what != "none") {

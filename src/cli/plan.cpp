@@ -66,7 +66,8 @@ void print_findings(const Plan& plan) {
                       << (k + 1 == f.fixes.size() ? "\n" : "");
     }
     if (!plan.set_aside.empty())
-        std::cout << count_of(plan.set_aside.size(), "finding is", "findings are") << " set aside as meant so\n";
+        std::cout << count_of(plan.set_aside.size(), "finding is", "findings are")
+                  << " set aside as meant so\n";
 }
 
 /// Written back to the file: the papers that were proposed for this plan are not.
@@ -141,8 +142,9 @@ CLI::App* add_plan(CLI::App& app, PlanArgs& a) {
     add_number(*c, "--drift", a.drift, "0 scatters papers over the page, 1 lets light drift into dark",
                drift_limits);
     c->add_option("--light", a.light, "Where the light end is: top, bottom, left or right");
-    c->add_option("--meant-so", a.meant_so, "Sets findings aside, by their numbers: 1,3-4; they come back when "
-                                            "their reasons change");
+    c->add_option("--meant-so", a.meant_so,
+                  "Sets findings aside, by their numbers: 1,3-4; they come back when "
+                  "their reasons change");
     c->add_flag("--ask-again", a.ask_again, "Nothing is set aside any more");
     c->add_flag("--json", a.json, "Print zesty-plan/1");
     return c;

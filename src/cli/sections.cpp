@@ -177,9 +177,11 @@ CLI::App* add_sections(CLI::App& app, SectionsArgs& a) {
     c->add_option("--punches", a.punches, "Diameters at hand: 1,1.5,2in")->group("Backing");
     c->add_flag("--punch-on-top", a.punch_on_top, "Punched circles on the openings")->group("Backing");
     c->add_flag("--punch-behind", a.punch_behind, "Punched circles behind the openings")->group("Backing");
-    c->add_option("--back", a.back, "third, half or all: the smallest and those at the edge are left open first")
+    c->add_option("--back", a.back,
+                  "third, half or all: the smallest and those at the edge are left open first")
         ->group("Backing");
-    c->add_flag("--how-much", a.how_much, "What backing a third, half or all would take, and which are left open");
+    c->add_flag("--how-much", a.how_much,
+                "What backing a third, half or all would take, and which are left open");
     c->add_flag("--compare", a.compare, "Paper, time and lips of every method");
     c->add_flag("--advise", a.advise, "Which method suits which section, and why");
     c->add_flag("--json", a.json, "Print zesty-sections/1");

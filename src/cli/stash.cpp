@@ -2,8 +2,8 @@
 
 #include "cli/command.h"
 #include "cli/deadline.h"
-#include "cli/reserve_edit.h"
 #include "cli/fussy_cuts.h"
+#include "cli/reserve_edit.h"
 #include "cli/stash_add.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
@@ -14,8 +14,8 @@
 #include "core/stash/new_paper.h"
 #include "core/stash/search.h"
 #include "core/stash/sharing.h"
-#include "io/read_file.h"
 #include "io/papers_file.h"
+#include "io/read_file.h"
 #include "io/stash_store.h"
 
 #include <QDate>
@@ -39,7 +39,8 @@ Result<StashQuery> typed_query(const StashArgs& a) {
     query.words = a.find;
     query.in_stock = a.in_stock;
     query.to_use_up = a.first;
-    if (a.untouched) query.untouched_since = QDate::currentDate().addYears(-1).toString(Qt::ISODate).toStdString();
+    if (a.untouched)
+        query.untouched_since = QDate::currentDate().addYears(-1).toString(Qt::ISODate).toStdString();
     if (!a.like.empty()) {
         const auto colour = typed_colour("--like", a.like);
         if (!colour) return tl::make_unexpected(colour.error());
@@ -85,8 +86,9 @@ void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& 
         std::cout << "\n";
         for (std::size_t m = 0; m < p.fussy_cuts.size(); ++m) {
             const Box b = bounds(p.fussy_cuts[m].outline);
-            std::cout << "  fussy cut " << m + 1 << ": " << format_size(b.width(), b.height(), Units::Inches) << ", "
-                      << motifs_left(p, p.fussy_cuts[m]) << " left, " << p.fussy_cuts[m].used << " used\n";
+            std::cout << "  fussy cut " << m + 1 << ": " << format_size(b.width(), b.height(), Units::Inches)
+                      << ", " << motifs_left(p, p.fussy_cuts[m]) << " left, " << p.fussy_cuts[m].used
+                      << " used\n";
         }
     }
 }
@@ -157,7 +159,8 @@ Result<void> change(const StashArgs& a, const Wanted& wanted, StashStore& store)
 static int run(const StashArgs& args) {
     const bool living = args.stash.empty();
     const QString path = living ? living_stash_path() : QString::fromStdString(args.stash);
-    const bool makes = living || !args.import.empty() || !args.add.empty() || args.starter || !args.restore.empty();
+    const bool makes =
+        living || !args.import.empty() || !args.add.empty() || args.starter || !args.restore.empty();
     if (!makes && !QFileInfo::exists(path)) return complain(args.stash + ": there is no such file");
     if (living) QDir().mkpath(QFileInfo(path).absolutePath());
     // What is typed wrongly is found before anything is written.
@@ -174,7 +177,8 @@ static int run(const StashArgs& args) {
     const auto stash = store->read();
     if (!stash) return complain(stash.error().message);
     if (!args.export_to.empty()) {
-        if (const auto r = write_papers(*stash, QString::fromStdString(args.export_to)); !r) return complain(r.error().message);
+        if (const auto r = write_papers(*stash, QString::fromStdString(args.export_to)); !r)
+            return complain(r.error().message);
     }
     if (!args.backup.empty()) {
         if (const auto r = store->back_up(QString::fromStdString(args.backup)); !r)
@@ -191,20 +195,24 @@ namespace {
 CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     auto* c = app.add_subcommand("stash", "Keep papers in a database: fill it, search it, write it out");
     c->add_option("STASH", a.stash, "Another database than your stash; made when papers are put into it");
-    c->add_option("--import", a.import, "Takes in papers: JSON, CSV, another database, a picture, a folder of these")->group("Changing");
+    c->add_option("--import", a.import,
+                  "Takes in papers: JSON, CSV, another database, a picture, a folder of these")
+        ->group("Changing");
     c->add_option("--add", a.add,
                   "Adds a paper; of one with this id just what is given is changed, sheets are added")
         ->group("Changing");
     c->add_flag("--starter", a.starter, "Adds plain cardstock in 24 colours, two sheets of each")
         ->group("Changing");
     c->add_option("--remove", a.remove, "Takes the paper with this id out")->group("Changing");
-    c->add_option("--fussy-cut", a.fussy, "barley:3,4in: the motif at that place of its picture is cut out by hand")
+    c->add_option("--fussy-cut", a.fussy,
+                  "barley:3,4in: the motif at that place of its picture is cut out by hand")
         ->group("Fussy cuts");
     c->add_option("--tolerance", a.tolerance, "How far a motif's colours are from the ground, 1 to 60 (14)")
         ->group("Fussy cuts");
     c->add_option("--take-fussy-cut", a.take_fussy, "barley:1: one of it has been cut out of a sheet")
         ->group("Fussy cuts");
-    c->add_option("--drop-fussy-cut", a.drop_fussy, "barley:1: patches may lie over it again")->group("Fussy cuts");
+    c->add_option("--drop-fussy-cut", a.drop_fussy, "barley:1: patches may lie over it again")
+        ->group("Fussy cuts");
     c->add_option("--merge", a.merge, "The paper with this id is the one of --into: one paper from now on")
         ->group("Changing");
     c->add_option("--into", a.into, "Whose name and facts stay")->group("Changing");
@@ -233,8 +241,9 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     c->add_option("--repeat", a.repeat, "After which the pattern begins anew")->group("A paper");
     c->add_option("--strip", a.strip, "Width of the branding strip along the lower edge")->group("A paper");
     c->add_option("--less", a.less, "12x12in or 6x6in*4: so many fewer")->group("A paper");
-    c->add_option("--trim", a.trim, "Cut off the sheets added: left,top,right,bottom; two more, the size of "
-                                    "what is missing at the lower right, for an L")
+    c->add_option("--trim", a.trim,
+                  "Cut off the sheets added: left,top,right,bottom; two more, the size of "
+                  "what is missing at the lower right, for an L")
         ->group("A paper");
     const auto angle = [&](const char* name, std::optional<double>& to, const char* help) {
         c->add_option_function<std::string>(
@@ -247,7 +256,8 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
              help)
             ->group("A paper");
     };
-    angle("--angle", a.angle, "The way stripes run, or an ombre gets darker: degrees clockwise from the right");
+    angle("--angle", a.angle,
+          "The way stripes run, or an ombre gets darker: degrees clockwise from the right");
     angle("--back-angle", a.back_angle, "Of side B");
     c->add_option("--palette", a.palette, "Its colours with their shares: #f6ecd2:0.7,#c03032:0.3")
         ->group("A paper");
@@ -271,7 +281,8 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     c->add_option("--like", a.like, "Papers near a colour, nearest first: #rrggbb or words")
         ->group("Looking");
     c->add_option("--kind", a.kind, "solid, small, large, stripe, ombre or picture")->group("Looking");
-    c->add_option("--room", a.room, "Papers with room for a piece of this size, either way round")->group("Looking");
+    c->add_option("--room", a.room, "Papers with room for a piece of this size, either way round")
+        ->group("Looking");
     c->add_flag("--in-stock", a.in_stock, "Papers of which something is left")->group("Looking");
     c->add_option("--export", a.export_to, "Writes everything as JSON or CSV with its pictures beside it");
     c->add_flag("--json", a.json, "Print zesty-stash/1");

@@ -57,8 +57,8 @@ Result<json> typed_palette(const char* option, const std::string& text) {
 
 /// What is said of palettes and angles, finish and weight.
 Result<void> typed_looks(const StashArgs& a, json& paper, json& back) {
-    for (const auto& [option, text, side] :
-         {std::tuple{"--palette", &a.palette, &paper}, std::tuple{"--back-palette", &a.back_palette, &back}}) {
+    for (const auto& [option, text, side] : {std::tuple{"--palette", &a.palette, &paper},
+                                             std::tuple{"--back-palette", &a.back_palette, &back}}) {
         if (text->empty()) continue;
         auto palette = typed_palette(option, *text);
         if (!palette) return tl::make_unexpected(palette.error());
@@ -202,8 +202,8 @@ Result<Stash> added(StashArgs a, const Stash& now) {
     // What is not given is not asked for either.
     const StashArgs given = a;
     if (a.colour.empty() && a.picture.empty()) a.colour = format_colour(known.colour);
-    const bool of_side_b = !a.back_pattern.empty() || !a.back_direction.empty() || a.back_angle ||
-                           !a.back_palette.empty();
+    const bool of_side_b =
+        !a.back_pattern.empty() || !a.back_direction.empty() || a.back_angle || !a.back_palette.empty();
     if (of_side_b && known.back && a.back_colour.empty() && a.back_picture.empty())
         a.back_colour = format_colour(known.back->colour);
     auto typed = typed_paper(a);

@@ -72,7 +72,8 @@ Result<void> write_papers(Stash stash, const QString& to) {
         if (!p.picture.empty()) p.picture = file_name(p.picture).toStdString();
         if (p.back && !p.back->picture.empty()) p.back->picture = file_name(p.back->picture).toStdString();
     }
-    const std::string text = to.endsWith(".csv", Qt::CaseInsensitive) ? stash_csv(stash) : stash_json(stash).dump(1) + "\n";
+    const std::string text =
+        to.endsWith(".csv", Qt::CaseInsensitive) ? stash_csv(stash) : stash_json(stash).dump(1) + "\n";
     return write_file(to, QByteArray::fromStdString(text));
 }
 

@@ -1,6 +1,6 @@
 #pragma once
-// Papers as they come from elsewhere and go there: a stash as JSON or CSV with its pictures beside it, a stash
-// database, pictures of papers one by one, or a folder of these.
+// Papers as they come from elsewhere and go there: a stash as JSON or CSV with its pictures beside it, a
+// stash database, pictures of papers one by one, or a folder of these.
 
 #include "io/stash_json.h"
 

@@ -68,10 +68,11 @@ Result<QImage> read_picture(const QByteArray& data, QSize fit) {
 
 Result<Shared<BroughtPicture>> brought_picture(const std::string& name, const std::string& bytes) {
     const auto image =
-        read_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())), {96, 96});
+        read_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())), {256, 256});
     if (!image) return fail(image.error().kind, name + ": " + image.error().message);
     // Cells keep small strong colours that a mean would lose: each is a pixel of the picture.
-    const QImage cells = image->scaled(picture_cells, picture_cells, Qt::IgnoreAspectRatio, Qt::FastTransformation);
+    const QImage cells =
+        image->scaled(picture_cells, picture_cells, Qt::IgnoreAspectRatio, Qt::FastTransformation);
     return Shared<BroughtPicture>{std::make_shared<const BroughtPicture>(
         BroughtPicture{name, bytes, palette_of(pixels_from(*image)), pixels_from(cells).at})};
 }

@@ -134,7 +134,8 @@ json plan_json(const Project& project, const Plan& plan, double seconds) {
     }
     for (const Neighbours& n : plan.sections.neighbours)
         if (!n.by_sight)
-            out["neighbours"].push_back({section_id(plan.sections.all[n.a]), section_id(plan.sections.all[n.b])});
+            out["neighbours"].push_back(
+                {section_id(plan.sections.all[n.a]), section_id(plan.sections.all[n.b])});
     for (const UsedSheet& u : plan.sheets.used) {
         const Sheet& s = plan.papers.sheets[u.sheet];
         out["sheets"].push_back({{"id", s.id},

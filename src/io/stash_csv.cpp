@@ -17,12 +17,33 @@ using nlohmann::json;
 
 namespace {
 
-constexpr std::array columns{
-    "id",           "name",           "colour",         "image",         "pattern",     "direction",
-    "width_mm",     "height_mm",      "outline",        "count",         "repeat_mm",   "strip_mm",
-    "weight_gsm",   "kept_in",        "notes",          "angle_deg",     "back_colour", "back_image",
-    "back_pattern", "back_direction", "back_repeat_mm", "back_angle_deg", "finish",   "use_up",
-    "palette",      "back_palette",   "uid"};
+constexpr std::array columns{"id",
+                             "name",
+                             "colour",
+                             "image",
+                             "pattern",
+                             "direction",
+                             "width_mm",
+                             "height_mm",
+                             "outline",
+                             "count",
+                             "repeat_mm",
+                             "strip_mm",
+                             "weight_gsm",
+                             "kept_in",
+                             "notes",
+                             "angle_deg",
+                             "back_colour",
+                             "back_image",
+                             "back_pattern",
+                             "back_direction",
+                             "back_repeat_mm",
+                             "back_angle_deg",
+                             "finish",
+                             "use_up",
+                             "palette",
+                             "back_palette",
+                             "uid"};
 
 constexpr Limits number_limits{-1e6, 1e6};
 
@@ -188,8 +209,8 @@ Result<void> take(Row& row, const std::string& prefix, std::initializer_list<con
 Result<json> paper_of(Row& row, const std::string& where) {
     json paper{{"sheets", json::array()}};
     json back = json::object();
-    const auto facts =
-        take(row, "", {"id", "name", "kept_in", "notes", "uid", "finish"}, {"strip_mm", "weight_gsm"}, where, paper);
+    const auto facts = take(row, "", {"id", "name", "kept_in", "notes", "uid", "finish"},
+                            {"strip_mm", "weight_gsm"}, where, paper);
     if (!facts) return tl::make_unexpected(facts.error());
     for (const auto& [prefix, to] : {std::pair{"", &paper}, std::pair{"back_", &back}}) {
         const auto face = take(row, prefix, {"colour", "image", "pattern", "direction"},

@@ -3,8 +3,9 @@
 // every row.
 //
 // Columns: id, name, colour, image, pattern, direction, width_mm, height_mm, outline, count, repeat_mm,
-// strip_mm, weight_gsm, kept_in, notes, finish, use_up (yes), palette, uid, and those of side B. `outline` is rings of "x y" parted by ";", rings parted by "|"; it
-// stands in the place of width and height. Rows of one id are one paper; facts come from its first row.
+// strip_mm, weight_gsm, kept_in, notes, finish, use_up (yes), palette, uid, and those of side B. `outline` is
+// rings of "x y" parted by ";", rings parted by "|"; it stands in the place of width and height. Rows of one
+// id are one paper; facts come from its first row.
 
 #include "io/stash_json.h"
 

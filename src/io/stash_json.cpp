@@ -26,14 +26,8 @@ namespace {
 constexpr int most_of_a_kind = 2000;
 constexpr std::size_t most_motifs = 200; ///< of a paper
 constexpr int most_sheets = 100'000;
+constexpr int palette_pixels = 128;     ///< of a picture, across and down, that its palette is read off
 constexpr std::size_t most_colours = 6; ///< of a palette
-
-Result<Pixels> pixels_of(const std::string& bytes, const std::string& where, QSize fit = {}) {
-    const auto picture =
-        read_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())), fit);
-    if (!picture) return fail(ErrorKind::BadInput, where + ": " + picture.error().message);
-    return pixels_from(*picture);
-}
 
 /// A member that is a number within limits; `otherwise` when it is missing.
 Result<double> number(const json& j, const char* key, double most, const std::string& where) {
@@ -92,28 +86,30 @@ Result<void> read_facts(const json& j, const std::string& where, Paper& paper) {
         if (!n) return tl::make_unexpected(n.error());
         *value = *n;
     }
-    for (const auto& [key, text] :
-         {std::pair{"notes", &paper.notes}, std::pair{"kept_in", &paper.kept_in},
-          std::pair{"uid", &paper.uid}, std::pair{"touched", &paper.touched}})
+    for (const auto& [key, text] : {std::pair{"notes", &paper.notes}, std::pair{"kept_in", &paper.kept_in},
+                                    std::pair{"uid", &paper.uid}, std::pair{"touched", &paper.touched}})
         if (j.contains(key) && j[key].is_string()) *text = as_text(j[key].get<std::string>());
     if (j.contains("fussy_cuts")) {
         if (!j["fussy_cuts"].is_array() || j["fussy_cuts"].size() > most_motifs)
             return fail(ErrorKind::BadInput, where + ": \"fussy_cuts\" must be a list of up to 200 motifs");
         for (const json& m : j["fussy_cuts"]) {
-            auto outline = m.is_object() && m.contains("outline") ? polygon_from(m["outline"], where + ": a fussy cut")
-                                                                  : polygon_from(json(), where + ": a fussy cut");
+            auto outline = m.is_object() && m.contains("outline")
+                               ? polygon_from(m["outline"], where + ": a fussy cut")
+                               : polygon_from(json(), where + ": a fussy cut");
             if (!outline) return tl::make_unexpected(outline.error());
-            if (!is_valid({*outline})) return fail(ErrorKind::BadInput, where + ": a fussy cut crosses itself");
+            if (!is_valid({*outline}))
+                return fail(ErrorKind::BadInput, where + ": a fussy cut crosses itself");
             const bool counted = m.contains("used") && m["used"].is_number_integer() &&
                                  m["used"].get<long>() >= 0 && m["used"].get<long>() <= most_sheets;
             const bool named = m.contains("name") && m["name"].is_string();
-            paper.fussy_cuts.push_back({named ? as_text(m["name"].get<std::string>()) : "", std::move(*outline),
-                                        counted ? m["used"].get<int>() : 0});
+            paper.fussy_cuts.push_back({named ? as_text(m["name"].get<std::string>()) : "",
+                                        std::move(*outline), counted ? m["used"].get<int>() : 0});
         }
     }
     if (j.contains("use_up") && j["use_up"].is_boolean()) paper.use_up = j["use_up"].get<bool>();
     if (!j.contains("finish")) return {};
-    const auto finish = j["finish"].is_string() ? zesty::named<Finish>(j["finish"].get<std::string>()) : std::nullopt;
+    const auto finish =
+        j["finish"].is_string() ? zesty::named<Finish>(j["finish"].get<std::string>()) : std::nullopt;
     if (!finish)
         return fail(ErrorKind::BadInput, where + ": \"finish\" must be one of " + all_words<Finish>());
     paper.finish = finish;
@@ -169,20 +165,24 @@ Result<void> look_at_picture(const json& j, const std::string& where, double wid
                              PaperFace& face) {
     if (!face.coarse.empty() && j.contains("colour") && j.contains("pattern"))
         return check_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())))
-                       .map_error([&](Error e) {
-                           e.message = where + ": " + e.message;
-                           return e;
-                       });
-    const auto small = pixels_of(bytes, where, {64, 64});
-    if (!small) return tl::make_unexpected(small.error());
-    face.colour = coarser(*small, 1).at.front();
-    if (face.palette.empty()) face.palette = palette_of(*small);
-    face.coarse = coarser(*small, coarse_cells).at;
+            .map_error([&](Error e) {
+                e.message = where + ": " + e.message;
+                return e;
+            });
+    const auto picture =
+        read_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())));
+    if (!picture) return fail(ErrorKind::BadInput, where + ": " + picture.error().message);
+    const Pixels small =
+        pixels_from(picture->scaled(64, 64, Qt::IgnoreAspectRatio, Qt::SmoothTransformation));
+    face.colour = coarser(small, 1).at.front();
+    // Pixels as they are: a mean would mix the dots of a pattern with its ground.
+    if (face.palette.empty())
+        face.palette = palette_of(pixels_from(
+            picture->scaled(palette_pixels, palette_pixels, Qt::IgnoreAspectRatio, Qt::FastTransformation)));
+    face.coarse = coarser(small, coarse_cells).at;
     const bool has_angle = face.pattern == Pattern::Stripe || face.pattern == Pattern::Ombre;
     if (j.contains("pattern") && (!has_angle || j.contains("angle_deg"))) return {};
-    auto pixels = pixels_of(bytes, where);
-    if (!pixels) return tl::make_unexpected(pixels.error());
-    suggest(std::move(*pixels), j, width, face);
+    suggest(pixels_from(*picture), j, width, face);
     return {};
 }
 
@@ -335,7 +335,8 @@ json stash_json(const Stash& stash) {
         if (p.finish) paper["finish"] = key_of(*p.finish);
         if (p.use_up) paper["use_up"] = true;
         for (const FussyCut& m : p.fussy_cuts)
-            paper["fussy_cuts"].push_back({{"name", m.name}, {"outline", exact_json(m.outline)}, {"used", m.used}});
+            paper["fussy_cuts"].push_back(
+                {{"name", m.name}, {"outline", exact_json(m.outline)}, {"used", m.used}});
         if (!p.touched.empty()) paper["touched"] = p.touched;
         papers.push_back(paper);
     }

@@ -44,7 +44,8 @@ std::string new_uid() {
 
 QString living_stash_path() {
     // The window's data folder, whichever program asks.
-    return QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) + "/Zesty Panel/papers.stash";
+    return QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) +
+           "/Zesty Panel/papers.stash";
 }
 
 StashStamp stash_stamp(const QString& path) {
@@ -54,7 +55,8 @@ StashStamp stash_stamp(const QString& path) {
     // Bytes 24 to 27 of the head: the file change counter (SQLite's file format, 1.3.7).
     constexpr qint64 counter_at = 24;
     quint32 changes = 0;
-    if (file.seek(counter_at) && file.read(reinterpret_cast<char*>(&changes), sizeof changes) == sizeof changes)
+    if (file.seek(counter_at) &&
+        file.read(reinterpret_cast<char*>(&changes), sizeof changes) == sizeof changes)
         changes = qFromBigEndian(changes);
     return {what.st_ino, changes};
 }
@@ -143,8 +145,8 @@ Result<void> StashStore::in_one_transaction(const std::function<Result<void>()>&
 }
 
 /// Makes the tables, or adds what older versions had not: version 1 had no pages, version 2 no pieces of
-/// them, version 3 no uids. Which version it is is asked again once nobody else can write, as another program may have done it
-/// meanwhile.
+/// them, version 3 no uids. Which version it is is asked again once nobody else can write, as another program
+/// may have done it meanwhile.
 Result<void> StashStore::bring_up_to_date() {
     if (pragma(db_.get(), "PRAGMA user_version") >= version) return {};
     return in_one_transaction([&]() -> Result<void> {
@@ -172,7 +174,8 @@ Result<void> StashStore::give_uids() {
     while (all.row()) {
         auto paper = parse_json(all.bytes(1), what_);
         if (!paper) return tl::make_unexpected(paper.error());
-        if (paper->is_object() && !paper->contains("uid")) without.emplace_back(all.bytes(0), std::move(*paper));
+        if (paper->is_object() && !paper->contains("uid"))
+            without.emplace_back(all.bytes(0), std::move(*paper));
     }
     if (!all.ended_well()) return trouble("read");
     for (auto& [id, paper] : without) {
@@ -282,7 +285,8 @@ Result<void> StashStore::back_up(const QString& to) const {
     if (!now) return tl::make_unexpected(now.error());
     const auto again = read_stash(copy);
     if (!again || !(*again == *now))
-        return fail(ErrorKind::Unwritable, to.toStdString() + ": the backup is not as the stash is; nothing was written");
+        return fail(ErrorKind::Unwritable,
+                    to.toStdString() + ": the backup is not as the stash is; nothing was written");
     const auto bytes = read_file(copy, most_backup);
     if (!bytes) return tl::make_unexpected(bytes.error());
     return write_file(to, *bytes);
@@ -307,7 +311,8 @@ Result<void> StashStore::restore(const QString& from) {
         if (auto r = run("DELETE FROM papers; DELETE FROM pictures; DELETE FROM reserved"); !r) return r;
         if (auto r = write({}, *whole); !r) return r;
         for (std::size_t i = 0; i < taken.size(); ++i) {
-            Statement put(db_.get(), "INSERT INTO reserved(page, paper, pieces, area) VALUES(?1, ?2, ?3, ?4)");
+            Statement put(db_.get(),
+                          "INSERT INTO reserved(page, paper, pieces, area) VALUES(?1, ?2, ?3, ?4)");
             if (!put.text(1, taken[i][0]).text(2, taken[i][1]).text(3, taken[i][2]).real(4, areas[i]).done())
                 return trouble("written");
         }

@@ -47,11 +47,12 @@ public:
     static bool looks_like_one(const QString& path);
 
     Result<Stash> read() const;
-    /// Changes the whole by what is there, while nobody else can: `change` gives what is there after it. Papers
-    /// that are new get a uid. Nothing changes where it fails, or where the whole could not be read again.
+    /// Changes the whole by what is there, while nobody else can: `change` gives what is there after it.
+    /// Papers that are new get a uid. Nothing changes where it fails, or where the whole could not be read
+    /// again.
     Result<void> change(const std::function<Result<Stash>(const Stash& now)>& change);
-    /// Adds papers, with the pictures they name. Those that are there already, by uid or, where one of the two
-    /// has none, by id, take the place of the old.
+    /// Adds papers, with the pictures they name. Those that are there already, by uid or, where one of the
+    /// two has none, by id, take the place of the old.
     Result<void> put(const Stash& papers);
     /// An error of kind NothingToDo when there is no such paper. Pictures that no paper names go too.
     Result<void> remove(const std::string& id);
@@ -86,9 +87,9 @@ private:
     };
     std::unique_ptr<int> steps_left_; ///< of the question being asked; the database keeps its address
     std::unique_ptr<sqlite3, Close> db_;
-    mutable Pictures pictures_;     ///< as they were read last
+    mutable Pictures pictures_;      ///< as they were read last
     mutable int pictures_as_of_ = 0; ///< what SQLite called the data then
-    std::string what_; ///< begins the sentence of an error
+    std::string what_;               ///< begins the sentence of an error
 };
 
 } // namespace zesty

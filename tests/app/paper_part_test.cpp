@@ -2,11 +2,14 @@
 
 #include "app/bench.h"
 #include "app/bench/drawer_filter.h"
+#include "app/papers/fussy_cut_view.h"
 #include "app/papers/opening_part.h"
 #include "app/papers/paper_part.h"
 #include "app/papers/papers_panel.h"
 #include "app/papers/proposals_view.h"
+#include "app/sections/sections_panel.h"
 #include "app/sheets/sheets_view.h"
+#include "core/geometry/measure.h"
 #include "io/project_file.h"
 #include "io/stash_json.h"
 #include "io/stash_store.h"
@@ -304,7 +307,8 @@ TEST(LivingStash, WhatCannotBeWrittenIsSaidKeptAndWrittenLater) {
 
 TEST(LivingStash, ListsAreShownBeforeTheyAreTakenAndFilesGoOutAndIn) {
     Bench bench;
-    QGuiApplication::clipboard()->setText("name,colour,size,count\nRipe Barley,ochre,12x12,2\nGull,teal,6x8,5\n");
+    QGuiApplication::clipboard()->setText(
+        "name,colour,size,count\nRipe Barley,ochre,12x12,2\nGull,teal,6x8,5\n");
     bench.window().actions()[Act::PasteList]->trigger();
     bench.settle();
     EXPECT_TRUE(bench.document().project().stash->papers.empty()) << "shown first";
@@ -329,6 +333,71 @@ TEST(LivingStash, ListsAreShownBeforeTheyAreTakenAndFilesGoOutAndIn) {
     bench.window().actions()[Act::BringIn]->trigger();
     bench.settle();
     EXPECT_GT(bench.document().project().stash->papers.size(), 8u);
+}
+
+TEST(FussyCuts, AreFoundByAClickOnTheMotifAndLetGoOfAgain) {
+    Bench bench;
+    bench.papers_answer = {demo::file("papers/thistle-dot.png")};
+    bench.window().actions()[Act::BringIn]->trigger();
+    bench.settle();
+    bench.key(Qt::Key_3, Qt::ControlModifier);
+    bench.state().drawer().pick(0);
+    bench.window().findChild<PapersPanel*>()->choose(PapersPanel::Paper);
+    bench.settle();
+    click(named(bench.window(), "fussy-cut"));
+    auto* view = bench.window().findChild<FussyCutView*>("fussy-cuts");
+    ASSERT_TRUE(view && view->isVisible());
+    const auto cuts = [&] { return bench.document().project().stash->papers[0].fussy_cuts; };
+    // Somewhere near by there is a dot.
+    for (int k = 0; k < 100 && cuts().empty(); ++k) {
+        const Point at{100.0 + 2 * (k % 10), 100.0 + 2 * (k / 10)};
+        QTest::mouseClick(view, Qt::LeftButton, {}, view->pixel_of(at).toPoint());
+        bench.settle();
+    }
+    ASSERT_EQ(cuts().size(), 1u) << bench.message().toStdString();
+    EXPECT_EQ(motifs_left(bench.document().project().stash->papers[0], cuts()[0]), 1);
+    const Point middle = bounds(cuts()[0].outline).centre();
+    QTest::mouseMove(view, view->pixel_of(middle).toPoint());
+    bench.key(view, Qt::Key_Delete);
+    EXPECT_TRUE(cuts().empty());
+    bench.document().history().undo();
+    EXPECT_EQ(cuts().size(), 1u);
+    bench.key(Qt::Key_Escape);
+    EXPECT_FALSE(view->isVisible());
+}
+
+TEST(HowMuchPart, BacksAThirdInOneStep) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_2, Qt::ControlModifier);
+    bench.window().findChild<SectionsPanel*>()->choose(3);
+    bench.settle();
+    const int steps = bench.document().history().count();
+    click(named(bench.window(), "back-third"));
+    bench.settle();
+    EXPECT_EQ(bench.document().history().count(), steps + 1);
+    const auto& all = bench.plan().sections.all;
+    EXPECT_GT(std::count_if(all.begin(), all.end(),
+                            [](const Section& s) { return s.treatment == Treatment::Open; }),
+              10);
+    bench.document().history().undo();
+    bench.settle();
+    EXPECT_EQ(std::count_if(bench.plan().sections.all.begin(), bench.plan().sections.all.end(),
+                            [](const Section& s) { return s.treatment == Treatment::Open; }),
+              1);
+}
+
+TEST(SecondLook, AFindingIsSetAsideByItsButtonAndShownAgain) {
+    Bench bench;
+    bench.open(demo::project());
+    const std::size_t before = bench.plan().findings.size();
+    ASSERT_GT(before, 2u);
+    click(named(bench.window(), "meant-so"));
+    bench.settle();
+    EXPECT_EQ(bench.plan().findings.size(), before - 1);
+    click(named(bench.window(), "ask-again"));
+    bench.settle();
+    EXPECT_EQ(bench.plan().findings.size(), before);
 }
 
 } // namespace zesty

@@ -264,8 +264,8 @@ TEST(StashCsv, GoesThereAndBackWithOutlinesAndPictures) {
     wrong("id,colour,outline\na,#112233,0 0;10\n");
     wrong("id,colour,width_mm,height_mm\na,kite,10,10\n");
     wrong("name,colour,size\nRipe Barley,ochre,large\n");
-    const auto typed = stash_from_csv("name,colour,size,count\nRipe Barley,ochre,12x12,2\nGull,muted teal,6x8,5\n",
-                                      "x.csv", pictures);
+    const auto typed = stash_from_csv(
+        "name,colour,size,count\nRipe Barley,ochre,12x12,2\nGull,muted teal,6x8,5\n", "x.csv", pictures);
     ASSERT_TRUE(typed) << typed.error().message;
     ASSERT_EQ(typed->papers.size(), 2u);
     EXPECT_EQ(typed->papers[0].id, "ripe-barley");

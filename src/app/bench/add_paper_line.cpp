@@ -119,7 +119,8 @@ QWidget* AddPaperLine::more() {
     row->addWidget(height_);
     other_count_ = count_of_size("other size", row);
     row->addSpacing(10);
-    finish_ = new ChoiceBox<std::optional<Finish>>("Finish of the new paper", {{"any finish", std::nullopt}}, line);
+    finish_ =
+        new ChoiceBox<std::optional<Finish>>("Finish of the new paper", {{"any finish", std::nullopt}}, line);
     for (const auto& [words, finish] : every<Finish>()) finish_->offer(words, finish);
     row->addWidget(finish_);
     weight_ = new QSpinBox(line);

@@ -1,7 +1,7 @@
 #pragma once
 // Papers entered in a line: name, colour in words or picked, kind, and how many of each size; weight, finish
-// and place for who wants to say them. Return adds one, and the line is ready for another like it: all but name
-// and colour stays.
+// and place for who wants to say them. Return adds one, and the line is ready for another like it: all but
+// name and colour stays.
 
 #include "app/bench/choices.h"
 #include "app/bench/length_edit.h"

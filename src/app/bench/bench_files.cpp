@@ -103,11 +103,11 @@ void BenchWindow::connect_files() {
         if (path == document_.path() && !(now == document_.stamp())) say_changed_outside(now);
     });
     connect(living_, &LivingStash::failed, this, [this](const QString& m) { say(m, true); });
-    connect(living_, &LivingStash::backed_up, this,
-            [this](const QString& file) { say("The stash is backed up as " + QFileInfo(file).fileName() + ".", false); });
-    connect(living_, &LivingStash::changed, this, [this] {
-        worker_.look_up_reserved(living_->path(), document_.path());
+    connect(living_, &LivingStash::backed_up, this, [this](const QString& file) {
+        say("The stash is backed up as " + QFileInfo(file).fileName() + ".", false);
     });
+    connect(living_, &LivingStash::changed, this,
+            [this] { worker_.look_up_reserved(living_->path(), document_.path()); });
     connect(&autosaver_, &Autosaver::failed, this,
             [this](const QString& m) { say("Work in hand cannot be kept: " + m, true); });
 }

@@ -146,6 +146,7 @@ void BenchWindow::connect_views() {
     connect(&document_, &Document::project_changed, this, back_to_page);
     for (auto signal : {&BenchState::selection_changed, &BenchState::plan_changed})
         connect(&state_, signal, this, &BenchWindow::refresh);
+    connect(&state_.drawer(), &InDrawer::changed, this, &BenchWindow::show_middle);
     connect(&state_.drawer(), &InDrawer::changed, this, &BenchWindow::refresh);
     connect(&state_.offers(), &Offers::changed, this, &BenchWindow::refresh);
     connect(&state_.in_hand(), &InHand::changed, this, &BenchWindow::refresh);
@@ -314,6 +315,8 @@ void BenchWindow::clear() {
         keys_->hide();
     else if (state_.cutting_mats())
         state_.show_cutting_mats(nullptr);
+    else if (state_.drawer().cuts_out())
+        state_.drawer().cut_out(false);
     else if (drawer_->adds_papers())
         drawer_->stop_adding();
     else if (worker_.proposing())

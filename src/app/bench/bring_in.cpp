@@ -47,8 +47,7 @@ bool BringIn::brings_papers(const QString& path) {
 template <class Read> void BringIn::read(Read read_there, const QString& from, bool ask) {
     worker_.think(this, [this, read_there, from, ask](Planner&) -> std::function<void()> {
         auto papers = read_there();
-        if (!papers)
-            return [this, m = QString::fromStdString(papers.error().message)] { say_(m, true); };
+        if (!papers) return [this, m = QString::fromStdString(papers.error().message)] { say_(m, true); };
         return [this, from, ask, all = std::make_shared<const Stash>(std::move(*papers))] {
             if (ask)
                 show_what_was_understood(all, from);
@@ -100,13 +99,14 @@ void BringIn::take(const Stash& papers, const QString& from) {
 }
 
 void BringIn::write_out(const QString& path) {
-    worker_.think(this, [this, path, papers = living_part(stash_at_hand(document_.project()))](
-                            Planner&) -> std::function<void()> {
-        const auto done = write_papers(papers, path);
-        const QString message = done ? QFileInfo(path).fileName() + " is written."
-                                     : QString::fromStdString(done.error().message);
-        return [this, message, trouble = !done] { say_(message, trouble); };
-    });
+    worker_.think(this,
+                  [this, path, papers = living_part(stash_at_hand(document_.project()))](
+                      Planner&) -> std::function<void()> {
+                      const auto done = write_papers(papers, path);
+                      const QString message = done ? QFileInfo(path).fileName() + " is written."
+                                                   : QString::fromStdString(done.error().message);
+                      return [this, message, trouble = !done] { say_(message, trouble); };
+                  });
 }
 
 } // namespace zesty

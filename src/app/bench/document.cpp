@@ -47,7 +47,8 @@ void Document::show(const Project& project, const Shared<Stash>& papers_before) 
         if (now == papers_before)
             project_.stash = wanted;
         else
-            project_.stash = std::make_shared<const Stash>(carried_over(before, after, stash_at_hand(project_)));
+            project_.stash =
+                std::make_shared<const Stash>(carried_over(before, after, stash_at_hand(project_)));
         emit papers_changed(std::make_shared<const Stash>(living_part(before)),
                             std::make_shared<const Stash>(living_part(after)));
     }

@@ -33,8 +33,8 @@ public:
         edit(intention, std::move(next), drag);
     }
 
-    /// A change of papers, which those of the stash make there as well; undoing it takes back just what it did.
-    /// Papers that are new become the stash's.
+    /// A change of papers, which those of the stash make there as well; undoing it takes back just what it
+    /// did. Papers that are new become the stash's.
     void change_papers(const QString& intention, const std::function<Stash(const Stash&)>& change);
     /// What the stash that is open has now. No step: it is others' doing.
     void use_stash(std::shared_ptr<const Stash> living);
@@ -52,7 +52,8 @@ public:
 
 signals:
     /// Of the stash's papers, before and after.
-    void papers_changed(std::shared_ptr<const zesty::Stash> before, std::shared_ptr<const zesty::Stash> after);
+    void papers_changed(std::shared_ptr<const zesty::Stash> before,
+                        std::shared_ptr<const zesty::Stash> after);
     void project_changed();
     void path_changed();
 

@@ -229,9 +229,8 @@ Drawer::Drawer(Document& document, BenchState& state, Actions& actions, const QS
     column->addLayout(head);
     adding_ = new AddPaperLine(this);
     connect(adding_, &AddPaperLine::add, this, [this](const NewPaper& typed) {
-        document_.change_papers("Add a paper", [&](const Stash& now) {
-            return with_paper(now, paper_of(typed, now));
-        });
+        document_.change_papers("Add a paper",
+                                [&](const Stash& now) { return with_paper(now, paper_of(typed, now)); });
     });
     connect(adding_, &AddPaperLine::starter, this, &Drawer::add_starter);
     column->addWidget(adding_);
@@ -273,7 +272,8 @@ void Drawer::build_head(QHBoxLayout* head) {
     stash->setAccessibleName("Stash");
     stash->setToolTip("Add papers, bring them in from files, write them out, back them up");
     auto* menu = new QMenu(stash);
-    for (const Act act : {Act::AddPapers, Act::BringIn, Act::PasteList, Act::WriteOut}) menu->addAction(actions_[act]);
+    for (const Act act : {Act::AddPapers, Act::BringIn, Act::PasteList, Act::WriteOut})
+        menu->addAction(actions_[act]);
     menu->addSeparator();
     for (const Act act : {Act::BackUp, Act::Restore}) menu->addAction(actions_[act]);
     stash->setMenu(menu);
@@ -322,11 +322,13 @@ QWidget* Drawer::card_for_more() {
     auto* card = new QPushButton("Add\npapers", row_);
     card->setObjectName("add-papers-card");
     card->setFixedSize(swatch_size);
-    card->setToolTip("Name, colour, size and count in one line (Ctrl+Shift+N); pictures, folders and lists can be "
-                     "dropped here");
-    card->setStyleSheet("QPushButton { border: 1px dashed #B9AD98; border-radius: 6px; color: #6B6670; "
-                        "background: transparent; } QPushButton:hover, QPushButton:focus { border-color: #B84E08; "
-                        "color: #B84E08; }");
+    card->setToolTip(
+        "Name, colour, size and count in one line (Ctrl+Shift+N); pictures, folders and lists can be "
+        "dropped here");
+    card->setStyleSheet(
+        "QPushButton { border: 1px dashed #B9AD98; border-radius: 6px; color: #6B6670; "
+        "background: transparent; } QPushButton:hover, QPushButton:focus { border-color: #B84E08; "
+        "color: #B84E08; }");
     connect(card, &QPushButton::clicked, this, &Drawer::add_papers);
     return card;
 }
@@ -347,7 +349,8 @@ void Drawer::offer_first_steps(QHBoxLayout* row) {
     step("Type in what you have", "first-add", "Name, colour and size of each paper (Ctrl+Shift+N)",
          &Drawer::add_papers);
     step("Bring in files", "first-open",
-         "Pictures of papers, a folder of them, a list (CSV) or another stash (Ctrl+Shift+O); dropping them here "
+         "Pictures of papers, a folder of them, a list (CSV) or another stash (Ctrl+Shift+O); dropping them "
+         "here "
          "does the same",
          [this] { actions_[Act::BringIn]->trigger(); });
 }
@@ -362,7 +365,8 @@ std::vector<int> Drawer::papers_to_show() const {
     if (!stash) return {};
     std::vector<int> out = found_in(*stash, filter_->query());
     const Plan* plan = state_.plan();
-    if (plan && filter_->least_room().x > 0) out = with_room(*stash, left_of_each(), filter_->least_room(), out);
+    if (plan && filter_->least_room().x > 0)
+        out = with_room(*stash, left_of_each(), filter_->least_room(), out);
     if (plan && filter_->asks_for_selection())
         for (const int opening : state_.selected())
             if (const int patch = plan->patch_of(opening); patch >= 0)
@@ -411,15 +415,14 @@ void Drawer::rebuild(const std::vector<int>& papers) {
 
 void Drawer::show_title(std::size_t on_show) {
     const Stash& stash = stash_at_hand(document_.project());
-    const QString whose =
-        stash_name_.isEmpty() ? QString("<b>Drawer</b>&nbsp;&nbsp; ")
+    const QString whose = stash_name_.isEmpty()
+                              ? QString("<b>Drawer</b>&nbsp;&nbsp; ")
                               : QString("<b>Drawer</b> of %1&nbsp;&nbsp; ").arg(stash_name_.toHtmlEscaped());
     if (stash.papers.empty()) {
         title_->setText(whose + "no papers yet: add what you have");
         return;
     }
-    title_->setText(whose +
-                    (on_show < stash.papers.size() ? QString("%1 of ").arg(on_show) : QString()) +
+    title_->setText(whose + (on_show < stash.papers.size() ? QString("%1 of ").arg(on_show) : QString()) +
                     counted(stash.papers.size(), "paper", "papers"));
 }
 

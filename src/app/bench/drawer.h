@@ -93,7 +93,7 @@ private:
     DrawerFilter* filter_;
     std::vector<Swatch*> swatches_; ///< as they stand in the row
     std::shared_ptr<const Stash> shown_;
-    std::vector<int> order_; ///< papers on show
+    std::vector<int> order_;           ///< papers on show
     mutable std::vector<Region> left_; ///< by paper, of left_by_
     mutable const Plan* left_by_ = nullptr;
 };

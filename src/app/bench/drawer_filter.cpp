@@ -19,12 +19,9 @@ constexpr std::pair<const char*, Rgb> colours[] = {
     {"greys", {0x8E, 0x8C, 0x8A}},  {"blacks", {0x2A, 0x28, 0x2C}}};
 constexpr double near_enough = 26; ///< delta E 2000: a family of colours
 
-constexpr RoomLeft rooms[] = {{"something left", 0, 0},
-                              {"4 x 6 and up", 4, 6},
-                              {"6 x 6 and up", 6, 6},
-                              {"8 x 8 and up", 8, 8},
-                              {"12 x 12", 12, 12},
-                              {"fits the selection", 0, 0, true}};
+constexpr RoomLeft rooms[] = {{"something left", 0, 0}, {"4 x 6 and up", 4, 6},
+                              {"6 x 6 and up", 6, 6},   {"8 x 8 and up", 8, 8},
+                              {"12 x 12", 12, 12},      {"fits the selection", 0, 0, true}};
 
 } // namespace
 

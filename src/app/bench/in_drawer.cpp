@@ -1,5 +1,7 @@
 #include "app/bench/in_drawer.h"
 
+#include <utility>
+
 namespace zesty {
 
 double InDrawer::reserved(const std::string& paper) const {
@@ -16,6 +18,10 @@ void InDrawer::pick(int paper) {
 void InDrawer::turn_over(int paper) {
     if (!turned_.erase(paper)) turned_.insert(paper);
     emit changed();
+}
+
+void InDrawer::cut_out(bool on) {
+    if (std::exchange(cuts_out_, on) != on) emit changed();
 }
 
 void InDrawer::show_reserved(Reserved by_others) {

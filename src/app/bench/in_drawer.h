@@ -24,6 +24,9 @@ public:
 
     void pick(int paper);
     void turn_over(int paper);
+    /// The picture of the picked paper is in the middle, to cut motifs out of it.
+    void cut_out(bool on);
+    bool cuts_out() const { return cuts_out_; }
     void show_reserved(Reserved by_others);
 
 signals:
@@ -32,6 +35,7 @@ signals:
 
 private:
     int picked_ = -1;
+    bool cuts_out_ = false;
     std::set<int> turned_;
     Reserved reserved_;
 };

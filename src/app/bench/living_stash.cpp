@@ -128,7 +128,8 @@ void LivingStash::restore(const QString& from) {
             }
             document_.change_papers("Restore the stash", [&](const Stash& now) {
                 Stash out = now;
-                std::erase_if(out.papers, [&](const Paper& p) { return p.in_stash && find_same(*backup, p) < 0; });
+                std::erase_if(out.papers,
+                              [&](const Paper& p) { return p.in_stash && find_same(*backup, p) < 0; });
                 return imported(std::move(out), *backup);
             });
         });

@@ -84,8 +84,9 @@ public:
         so->setProperty("quiet", true);
         so->setFlat(true);
         so->setCursor(Qt::PointingHandCursor);
-        so->setStyleSheet("QPushButton { border: none; background: transparent; padding: 0; color: #6B6670; "
-                          "text-decoration: underline; } QPushButton:hover, QPushButton:focus { color: #B84E08; }");
+        so->setStyleSheet(
+            "QPushButton { border: none; background: transparent; padding: 0; color: #6B6670; "
+            "text-decoration: underline; } QPushButton:hover, QPushButton:focus { color: #B84E08; }");
         so->setToolTip("Set this aside; it comes back when its reason changes");
         QObject::connect(so, &QPushButton::clicked, this, std::move(meant));
         column->addWidget(so, 0, Qt::AlignLeft);

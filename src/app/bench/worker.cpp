@@ -83,7 +83,7 @@ void Worker::report_failure(const Error& error) {
 }
 
 std::shared_ptr<const Textures> Worker::textures_for(const Project& project) {
-    if (!textures_ || !textures_->made_of(project)) 
+    if (!textures_ || !textures_->made_of(project))
         textures_ = std::make_shared<const Textures>(project, textures_.get());
     return textures_;
 }

@@ -124,8 +124,8 @@ void AimsPart::build_hidden_stock() {
             if (!typed && !none) return;
             // What is shown in words is not set anew to what the words mean.
             const int cut = state_.in_hand().cut(document_.project());
-            const auto now = cut < 0 ? std::nullopt
-                                     : document_.project().set_out.cuts[static_cast<std::size_t>(cut)].*of;
+            const auto now =
+                cut < 0 ? std::nullopt : document_.project().set_out.cuts[static_cast<std::size_t>(cut)].*of;
             if (now && edit->text() == words(colour_words(*now))) return;
             document_.change(says, [&](Project& p) {
                 if (PlacedCut* cut = state_.in_hand().placed(p)) cut->*of = typed;

@@ -114,7 +114,8 @@ void PaletteStrip::take_out(int colour) {
     shown_.erase(shown_.begin() + colour);
     double all = 0;
     for (const PaletteColour& c : shown_) all += c.share;
-    for (PaletteColour& c : shown_) c.share = all > 0 ? c.share / all : 1.0 / static_cast<double>(shown_.size());
+    for (PaletteColour& c : shown_)
+        c.share = all > 0 ? c.share / all : 1.0 / static_cast<double>(shown_.size());
     emit changed(shown_);
 }
 

@@ -1,6 +1,6 @@
 #pragma once
-// The colours of a side of a paper with their shares, as a strip. A click on one changes it; a click with Shift
-// takes it out.
+// The colours of a side of a paper with their shares, as a strip. A click on one changes it; a click with
+// Shift takes it out.
 
 #include "core/stash/stash.h"
 

@@ -137,8 +137,9 @@ void PaperPart::build_look() {
     connect(palette_, &PaletteStrip::changed, this, [this](const std::vector<PaletteColour>& palette) {
         change_face("Colours of a paper", [&](PaperFace& f) { f.palette = palette; });
     });
-    connect(palette_, &PaletteStrip::colour_changed, this,
-            [this](Rgb colour) { change_face("Colour of a paper", [&](PaperFace& f) { f.colour = colour; }); });
+    connect(palette_, &PaletteStrip::colour_changed, this, [this](Rgb colour) {
+        change_face("Colour of a paper", [&](PaperFace& f) { f.colour = colour; });
+    });
     r->addWidget(palette_, 1);
     angle_ = new QSpinBox(this);
     angle_->setRange(0, 359);
@@ -236,9 +237,8 @@ void PaperPart::build_files() {
     use_up_ = new QCheckBox("Use this paper up before others", this);
     use_up_->setObjectName("use-up");
     use_up_->setToolTip("On every page; \"Wanted\" is for this page alone");
-    connect(use_up_, &QCheckBox::clicked, this, [this](bool on) {
-        change("Use a paper up first", [on](Paper& p) { p.use_up = on; });
-    });
+    connect(use_up_, &QCheckBox::clicked, this,
+            [this](bool on) { change("Use a paper up first", [on](Paper& p) { p.use_up = on; }); });
     column_->addWidget(use_up_);
     crop_ = new QCheckBox("Pictures show the sheet on a ground: crop them", this);
     crop_->setObjectName("crop");
@@ -263,6 +263,9 @@ void PaperPart::build_files() {
         document_.change_papers("Remove a paper",
                                 [id = p->id](const Stash& now) { return without_paper(now, id); });
     });
+    fussy_ = add("Fussy cuts", "Find motifs in the picture of this paper, to be cut out by hand", "fussy-cut",
+                 [this] { state_.drawer().cut_out(!state_.drawer().cuts_out()); });
+    r = row(QString());
     same_ = new ChoiceBox<std::string>("Another paper that is the same", this);
     same_->setObjectName("merge-paper");
     same_->setToolTip("Two entries for one paper: the other's sheets join this one, and it is gone");
@@ -309,6 +312,7 @@ void PaperPart::refresh() {
     none_->setVisible(!p);
     facts_->setVisible(p != nullptr);
     gone_->setEnabled(p != nullptr);
+    fussy_->setEnabled(p && !p->picture.empty());
     if (!p) return;
     const Project& project = document_.project();
     const Side side = p->has(state_.drawer().side_up(state_.drawer().picked()))

@@ -65,6 +65,7 @@ private:
     QCheckBox* use_up_;
     QPushButton* side_b_;
     QPushButton* gone_;
+    QPushButton* fussy_;
     QCheckBox* crop_;
     QWidget* facts_;
     QLabel* none_;

@@ -50,10 +50,11 @@ void PaperStock::build_more() {
         row->addWidget(b);
         return b;
     };
-    button("Trimmed...", "A strip or an L: type what has been cut off a sheet",
-           [this] { trim_->setVisible(!trim_->isVisible()); })
-        ->setObjectName("trimmed");
-    button("Scan...", "A scrap, measured from a picture of it beside a square of 1 in on a ground of another colour",
+    button("Trimmed...", "A strip or an L: type what has been cut off a sheet", [this] {
+        trim_->setVisible(!trim_->isVisible());
+    })->setObjectName("trimmed");
+    button("Scan...",
+           "A scrap, measured from a picture of it beside a square of 1 in on a ground of another colour",
            &PaperStock::ask_scrap);
     column_->addLayout(row);
 }

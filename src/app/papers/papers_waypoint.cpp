@@ -1,6 +1,7 @@
 #include "app/papers/papers_waypoint.h"
 
 #include "app/page/page_overlays.h"
+#include "app/papers/fussy_cut_view.h"
 #include "app/papers/opening_part.h"
 #include "app/papers/paper_part.h"
 #include "app/papers/papers_panel.h"
@@ -18,7 +19,10 @@ constexpr int aims_pause_ms = 350;
 PapersWaypoint::PapersWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent)
     : WaypointView(bench, parent),
       panel_(new PapersPanel(bench.document, bench.state, bench.actions, bench.worker, side)),
-      proposals_(new ProposalsView(bench.state, middle)) {
+      proposals_(new ProposalsView(bench.state, middle)),
+      fussy_cuts_(new FussyCutView(bench.document, bench.state, bench.worker, middle)) {
+    connect(fussy_cuts_, &FussyCutView::say, this,
+            [this](const QString& message, bool trouble) { bench_.say(message, trouble); });
     aims_timer_.setSingleShot(true);
     connect(&aims_timer_, &QTimer::timeout, this, [this] {
         if (!bench_.worker.proposing()) propose();
@@ -33,7 +37,8 @@ QWidget* PapersWaypoint::panel() const {
 }
 
 QWidget* PapersWaypoint::middle() const {
-    return bench_.state.offers().side_by_side() ? proposals_ : nullptr;
+    if (bench_.state.drawer().cuts_out()) return fussy_cuts_;
+    return bench_.state.offers().side_by_side() ? static_cast<QWidget*>(proposals_) : nullptr;
 }
 
 bool PapersWaypoint::middle_up_to_date() const {
@@ -142,6 +147,7 @@ void PapersWaypoint::propose() {
 void PapersWaypoint::propose_with(const MoodWish& wish) {
     bench_.state.offers().set({});
     bench_.state.go_to(Waypoint::Papers);
+    bench_.state.drawer().cut_out(false);
     bench_.worker.propose(bench_.document.project(), wish);
     if (panel_->chosen() != PapersPanel::Aims) panel_->choose(PapersPanel::Propose);
     panel_->propose_part().show_proposing(true);

@@ -9,6 +9,7 @@
 namespace zesty {
 
 class PapersPanel;
+class FussyCutView;
 class ProposalsView;
 
 class PapersWaypoint final : public WaypointView {
@@ -47,6 +48,7 @@ private:
 
     PapersPanel* panel_;
     ProposalsView* proposals_;
+    FussyCutView* fussy_cuts_;
     QTimer aims_timer_;
     Project planned_; ///< what was decided when the last plan was asked for
 };

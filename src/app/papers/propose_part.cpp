@@ -28,8 +28,8 @@ ProposePart::ProposePart(Document& document, BenchState& state, Actions& actions
     propose_->setObjectName("propose");
     propose_->setIcon(theme::icon("sparkles", Qt::white));
     r->addWidget(propose_);
-    mood_ = new ChoiceBox<std::optional<Mood>>("What the proposals are to be like", {{"of each kind", std::nullopt}},
-                                               this);
+    mood_ = new ChoiceBox<std::optional<Mood>>("What the proposals are to be like",
+                                               {{"of each kind", std::nullopt}}, this);
     mood_->setObjectName("mood");
     mood_->setToolTip(mood_->accessibleName());
     for (const Mood mood : {Mood::WithPhoto, Mood::Quiet, Mood::Bold, Mood::Warm, Mood::Cool, Mood::FewPapers,

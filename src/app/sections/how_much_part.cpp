@@ -1,6 +1,7 @@
 #include "app/sections/how_much_part.h"
 
 #include "app/bench/wording.h"
+#include "core/sentences.h"
 
 #include <QHBoxLayout>
 #include <cmath>
@@ -11,7 +12,8 @@ namespace {
 constexpr std::array titles{"About a third", "About half", "All of it"};
 }
 
-HowMuchPart::HowMuchPart(Document& document, BenchState& state, Actions& actions, Worker& worker, QWidget* parent)
+HowMuchPart::HowMuchPart(Document& document, BenchState& state, Actions& actions, Worker& worker,
+                         QWidget* parent)
     : PanelPart(document, state, actions, parent), worker_(worker) {
     auto* hint = line("how-much");
     hint->setText("Not every opening needs paper. Choose one and change it by hand after that.");
@@ -47,8 +49,9 @@ void HowMuchPart::ask() {
     const quint64 number = ++number_;
     worker_.think(this, [this, now, number](Planner& planner) {
         const auto plan = planner.shapes(now);
-        auto answers = plan ? how_much_to_back(now, *plan, [&](const Project& p) { return planner.shapes(p); })
-                            : Result<std::vector<BackedSo>>(tl::make_unexpected(plan.error()));
+        auto answers = plan
+                           ? how_much_to_back(now, *plan, [&](const Project& p) { return planner.shapes(p); })
+                           : Result<std::vector<BackedSo>>(tl::make_unexpected(plan.error()));
         return [this, number, now, all = answers ? std::move(*answers) : std::vector<BackedSo>{}] {
             if (number == number_) show_answers(now, all);
         };
@@ -67,7 +70,7 @@ void HowMuchPart::show_answers(const Project& of, const std::vector<BackedSo>& a
                                     .arg(a.of)
                                     .arg(area_in_words(a.paper_area, of.units))
                                     .arg(std::lround(a.minutes)));
-        rows_[i].reason->setText(words(a.reason));
+        rows_[i].reason->setText(words(sentence(a.reason)));
     }
 }
 

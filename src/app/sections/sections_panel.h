@@ -11,7 +11,7 @@ class DividePart;
 class SectionsPanel : public PanelOfParts {
     Q_OBJECT
 public:
-    enum Part { Sections, Divide, Method };
+    enum Part { Sections, Divide, Method, HowMuch };
     SectionsPanel(Document& document, BenchState& state, Actions& actions, Worker& worker,
                   QWidget* parent = nullptr);
     DividePart& divide_part() { return *divide_; }

@@ -130,16 +130,16 @@ void about_alike(const PapersNow& now, std::vector<Finding>& out) {
         const Neighbours& n = now.sections.neighbours[i];
         const Section& a = now.sections.all[n.a];
         const Section& b = now.sections.all[n.b];
-        out.push_back({.code = Code::Alike,
-                       .title = a.label + " and " + b.label + " are both " +
-                                now.stash.papers[now.papers.of_section[n.a]].name,
-                       .message = n.by_sight  ? "They are seen " + format_length(n.width, now.units) + " apart."
-                                  : n.width > 0
-                                      ? "They share a bar of " + format_length(n.width, now.units) + "."
+        out.push_back(
+            {.code = Code::Alike,
+             .title = a.label + " and " + b.label + " are both " +
+                      now.stash.papers[now.papers.of_section[n.a]].name,
+             .message = n.by_sight    ? "They are seen " + format_length(n.width, now.units) + " apart."
+                        : n.width > 0 ? "They share a bar of " + format_length(n.width, now.units) + "."
                                       : "They meet without a bar between them.",
-                       .where = (n.from + n.to) * 0.5,
-                       .openings = {a.openings.front(), b.openings.front()},
-                       .about = i});
+             .where = (n.from + n.to) * 0.5,
+             .openings = {a.openings.front(), b.openings.front()},
+             .about = i});
     }
 }
 

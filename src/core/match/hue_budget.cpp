@@ -11,11 +11,11 @@ namespace zesty {
 
 namespace {
 
-constexpr double hue_from = 14; ///< chroma from which a colour has a hue to speak of
-constexpr double accent_from = 35;   ///< chroma of an accent
-constexpr double most_of_one = 0.4;  ///< of the coloured area
+constexpr double hue_from = 14;     ///< chroma from which a colour has a hue to speak of
+constexpr double accent_from = 35;  ///< chroma of an accent
+constexpr double most_of_one = 0.4; ///< of the coloured area
 constexpr double most_with_base = 0.6;
-constexpr double small_share = 0.12; ///< of the coloured area, for an accent
+constexpr double small_share = 0.12;       ///< of the coloured area, for an accent
 constexpr std::size_t fewest_sections = 6; ///< a page of fewer has no balance to speak of
 constexpr std::array families{"pink", "red", "orange", "yellow", "green", "teal", "blue", "purple"};
 constexpr std::array quarters{"upper left", "upper right", "lower left", "lower right"};
@@ -81,8 +81,8 @@ private:
             if (chroma >= accent_from) family.accent += own;
             const Point at = middle_of(now_.sections, now_.set_out, opening);
             family.by_quarter[static_cast<std::size_t>(quarter_of(at))] += own;
-            if (c.share >= 0.3 && std::find(family.openings.begin(), family.openings.end(), opening) ==
-                                      family.openings.end())
+            if (c.share >= 0.3 &&
+                std::find(family.openings.begin(), family.openings.end(), opening) == family.openings.end())
                 family.openings.push_back(opening);
         }
     }
@@ -137,8 +137,8 @@ private:
                 there.push_back(o);
         Finding out{.code = code,
                     .title = std::string("Much ") + families[f] + ": " + percent(share) + " of the colour",
-                    .message = (code == Code::HueWithBase ? "With the base, m" : "M") + std::string("ost of it is at the ") +
-                               quarters[most],
+                    .message = (code == Code::HueWithBase ? "With the base, m" : "M") +
+                               std::string("ost of it is at the ") + quarters[most],
                     .openings = there};
         out.message += there.empty() ? "." : "; another paper at " + numbers(there) + " would lighten it.";
         if (!there.empty()) out.where = middle_of(now_.sections, now_.set_out, there.front());
@@ -147,8 +147,8 @@ private:
 
     void one_quarter(std::size_t f, std::vector<Finding>& out) const {
         const Family& family = all_[f];
-        const auto in = std::count_if(family.by_quarter.begin(), family.by_quarter.end(),
-                                      [](double a) { return a > 0; });
+        const auto in =
+            std::count_if(family.by_quarter.begin(), family.by_quarter.end(), [](double a) { return a > 0; });
         if (in != 1 || family.openings.empty()) return;
         const int own = quarter_of(middle_of(now_.sections, now_.set_out, family.openings.front()));
         const int across = 3 - own;
@@ -163,8 +163,9 @@ private:
         out.push_back({.code = Code::OneQuarter,
                        .title = std::string("All the ") + families[f] + " is at the " +
                                 quarters[static_cast<std::size_t>(own)],
-                       .message = "Once more at the " + std::string(quarters[static_cast<std::size_t>(across)]) +
-                                  ", as at " + numbers(places) + ", would balance it.",
+                       .message = "Once more at the " +
+                                  std::string(quarters[static_cast<std::size_t>(across)]) + ", as at " +
+                                  numbers(places) + ", would balance it.",
                        .where = middle_of(now_.sections, now_.set_out, family.openings.front()),
                        .openings = family.openings});
     }

@@ -10,17 +10,17 @@ namespace zesty {
 namespace {
 
 constexpr double drift_by = 0.6;
-constexpr double usual_yield = 0.55;      ///< of a sheet, that patches take
+constexpr double usual_yield = 0.55; ///< of a sheet, that patches take
 constexpr double weight_of_tie = 0.35;
-constexpr double clearly_another = 9;     ///< of face distances: papers that are not just alike
-constexpr double full_chroma = 55;        ///< of a colour that is strong
-constexpr double grey_below = 8;          ///< chroma of a colour that has no hue to speak of
-constexpr double near_photo = 40;         ///< delta E 2000 at which a paper has nothing of a photo's colour
+constexpr double clearly_another = 9; ///< of face distances: papers that are not just alike
+constexpr double full_chroma = 55;    ///< of a colour that is strong
+constexpr double grey_below = 8;      ///< chroma of a colour that has no hue to speak of
+constexpr double near_photo = 40;     ///< delta E 2000 at which a paper has nothing of a photo's colour
 constexpr double least_photo_share = 0.02;
 
 struct Colours {
-    double chroma = 0;     ///< the mean
-    double warm = 0;       ///< share of colours that are
+    double chroma = 0; ///< the mean
+    double warm = 0;   ///< share of colours that are
     double cool = 0;
     double lightness = 50; ///< the mean
     double spread = 0;     ///< between the lightest and the darkest
@@ -44,7 +44,8 @@ Colours spread_of(const PaperFace& face) {
         (std::abs(hue) <= 70 ? out.warm : out.cool) += c.share;
     }
     all = std::max(all, 1e-9);
-    return {out.chroma / all, out.warm / all, out.cool / all, out.lightness / all, std::max(0.0, light - dark)};
+    return {out.chroma / all, out.warm / all, out.cool / all, out.lightness / all,
+            std::max(0.0, light - dark)};
 }
 
 double near_a_photo(const PaperFace& face, const std::vector<PaletteColour>& photo) {
@@ -103,8 +104,7 @@ public:
             const bool used = taken.contains(static_cast<int>(p));
             const MatchPaper* known = job.papers.empty() ? nullptr : &job.papers[p];
             double score = liking(mood, job.stash.papers[p], job.photo_colours);
-            if (mood == Mood::ScrapsFirst && known)
-                score = known->scraps > 0 ? 1 : 0.2;
+            if (mood == Mood::ScrapsFirst && known) score = known->scraps > 0 ? 1 : 0.2;
             if (known && known->role == PaperRole::UseUp) score += 0.5;
             if (known && known->role == PaperRole::Tie) score += 1;
             if (known && known->role == PaperRole::Spare) score -= 0.5;
@@ -134,14 +134,15 @@ public:
     }
 
 private:
-    /// A pattern that holds several colours ties a page together, and the others take up its colours. Which one,
-    /// of those the mood likes, is left to the page, so that not every page looks the same.
+    /// A pattern that holds several colours ties a page together, and the others take up its colours. Which
+    /// one, of those the mood likes, is left to the page, so that not every page looks the same.
     void gather_round_one() {
         std::vector<int> ties;
         double best = 0;
         for (std::size_t p = 0; p < score_.size(); ++p) {
             const Paper& paper = job_.stash.papers[p];
-            if (paper.pattern == Pattern::Solid || paper.palette.size() < 3 || !has_stock(static_cast<int>(p)))
+            if (paper.pattern == Pattern::Solid || paper.palette.size() < 3 ||
+                !has_stock(static_cast<int>(p)))
                 continue;
             best = std::max(best, score_[p]);
             ties.push_back(static_cast<int>(p));
@@ -185,7 +186,8 @@ private:
     template <class Good> bool add_best(Good good) {
         int best = -1;
         for (int p = 0; p < static_cast<int>(score_.size()); ++p)
-            if (has_stock(p) && !chosen_.contains(p) && good(p) && (best < 0 || worth(p) > worth(best))) best = p;
+            if (has_stock(p) && !chosen_.contains(p) && good(p) && (best < 0 || worth(p) > worth(best)))
+                best = p;
         if (best < 0) return false;
         chosen_.insert(best);
         stock_ += capacity_.stock_area(best);
@@ -203,7 +205,8 @@ private:
             if (mood_ == Mood::Quiet && kind == Pattern::Picture) continue;
             add_best([&](int p) {
                 const Paper& paper = job_.stash.papers[static_cast<std::size_t>(p)];
-                if (paper.pattern != kind || score_[static_cast<std::size_t>(p)] < least_liking()) return false;
+                if (paper.pattern != kind || score_[static_cast<std::size_t>(p)] < least_liking())
+                    return false;
                 const double room = pattern_room(paper.face(Side::A));
                 return std::any_of(free_.begin(), free_.end(),
                                    [&](const MatchSection* s) { return s->radius >= room && holds(*s, p); });

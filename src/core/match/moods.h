@@ -9,37 +9,36 @@
 namespace zesty {
 
 enum class Mood {
-    AsAsked,      ///< the aims as they are set
-    FromHere,     ///< improves on what is chosen
-    WithPhoto,    ///< papers that come near the photo's colours
-    Quiet,        ///< muted, small patterns
-    Bold,         ///< strong colours, large patterns, contrast
-    Warm,         ///< yellows, oranges, reds
-    Cool,         ///< greens, blues, purples
-    FewPapers,    ///< three or four
-    ManyPapers,   ///< as many as go
-    ScrapsFirst,  ///< what is left of other pages
-    MoreDrift,    ///< each tone in its place
-    MoreScatter,  ///< every paper all over the page
-    AnotherTake   ///< the same aims from another start
+    AsAsked,     ///< the aims as they are set
+    FromHere,    ///< improves on what is chosen
+    WithPhoto,   ///< papers that come near the photo's colours
+    Quiet,       ///< muted, small patterns
+    Bold,        ///< strong colours, large patterns, contrast
+    Warm,        ///< yellows, oranges, reds
+    Cool,        ///< greens, blues, purples
+    FewPapers,   ///< three or four
+    ManyPapers,  ///< as many as go
+    ScrapsFirst, ///< what is left of other pages
+    MoreDrift,   ///< each tone in its place
+    MoreScatter, ///< every paper all over the page
+    AnotherTake  ///< the same aims from another start
 };
 template <>
-inline constexpr std::array words_of<Mood>{"as asked",    "better from here", "with the photo", "quiet",
-                                           "bold",        "warm",             "cool",           "few papers",
-                                           "many papers", "scraps first",     "more drift",     "more scattered",
-                                           "another take"};
+inline constexpr std::array words_of<Mood>{
+    "as asked",   "better from here", "with the photo", "quiet",      "bold",           "warm",        "cool",
+    "few papers", "many papers",      "scraps first",   "more drift", "more scattered", "another take"};
 inline const char* name_of(Mood mood) {
     return key_of(mood);
 }
 
-/// How well a paper suits a mood, 0 to 1, by all the colours of its sides and its pattern. Warm hues are those
-/// from red-purple to yellow-green (330 to 110 degrees in CIELAB).
+/// How well a paper suits a mood, 0 to 1, by all the colours of its sides and its pattern. Warm hues are
+/// those from red-purple to yellow-green (330 to 110 degrees in CIELAB).
 double liking(Mood mood, const Paper& paper, const std::vector<PaletteColour>& photo_colours);
 
 /// The papers a mood works with: those it likes best that look different, with one of every kind of pattern
 /// that has room on the page, enough of them for all sections and for every size of section. `taken` are
-/// papers of other proposals, which are only gone back to where nothing else is left. Papers that are given by
-/// hand are not among them unless they are liked. `more` is how many beyond the usual.
+/// papers of other proposals, which are only gone back to where nothing else is left. Papers that are given
+/// by hand are not among them unless they are liked. `more` is how many beyond the usual.
 std::set<int> papers_for(Mood mood, const MatchJob& job, Capacity& capacity, const std::set<int>& taken,
                          int more = 0);
 

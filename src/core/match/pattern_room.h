@@ -5,8 +5,8 @@
 
 namespace zesty {
 
-/// Radius of the largest circle an opening should offer for the pattern to be seen, mm: half of what it repeats
-/// after, where that is known. 0 for what has no pattern.
+/// Radius of the largest circle an opening should offer for the pattern to be seen, mm: half of what it
+/// repeats after, where that is known. 0 for what has no pattern.
 double pattern_room(const PaperFace& face);
 
 } // namespace zesty

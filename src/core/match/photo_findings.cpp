@@ -11,10 +11,10 @@ namespace zesty {
 
 namespace {
 
-constexpr double large_share = 0.12;     ///< of a photo
-constexpr double main_share = 0.3;       ///< of a paper: a colour it is known by
-constexpr double seen_share = 0.05;      ///< of a photo: a colour that can be fought
-constexpr double edge_share = 0.4;       ///< of the rim that vanishes
+constexpr double large_share = 0.12; ///< of a photo
+constexpr double main_share = 0.3;   ///< of a paper: a colour it is known by
+constexpr double seen_share = 0.05;  ///< of a photo: a colour that can be fought
+constexpr double edge_share = 0.4;   ///< of the rim that vanishes
 constexpr double accent_chroma = 20;
 constexpr double photo_colour_from = 14; ///< chroma from which a colour is one
 constexpr double fights_from = 40;       ///< chroma of both
@@ -29,7 +29,8 @@ bool opposite(const Lab& a, const Lab& b) {
 
 /// Where to look: at an opening it is in, or at the photo.
 std::optional<Point> place_of(const PapersNow& now, const Coloured& thing, const Photo& photo) {
-    return thing.openings.empty() ? photo.centre : middle_of(now.sections, now.set_out, thing.openings.front());
+    return thing.openings.empty() ? photo.centre
+                                  : middle_of(now.sections, now.set_out, thing.openings.front());
 }
 
 std::string at_openings(const Coloured& thing) {
@@ -38,7 +39,8 @@ std::string at_openings(const Coloured& thing) {
 
 class LookingAtPhotos {
 public:
-    LookingAtPhotos(const PapersNow& now, const MatchJob& job) : now_(now), things_(coloured_things(now, job)) {}
+    LookingAtPhotos(const PapersNow& now, const MatchJob& job)
+        : now_(now), things_(coloured_things(now, job)) {}
 
     std::vector<Finding> run() {
         for (std::size_t i = 0; i < now_.photos.size() && i < now_.photo_colours.size(); ++i) {
@@ -100,14 +102,15 @@ private:
                     const Lab b = to_lab(c.colour);
                     if (c.share < seen_share || chroma_of(b) < fights_from || !opposite(a, b)) continue;
                     if (!said_.insert("fights" + thing.name).second) continue;
-                    out_.push_back({.code = Code::PhotoFights,
-                                    .title = thing.name + " fights the photo's " + colour_words(c.colour),
-                                    .message = "Its " + colour_words(own.colour) + at_openings(thing) +
-                                               " is as strong and the opposite colour; a quieter paper lets the "
-                                               "photo speak.",
-                                    .where = place_of(now_, thing, now_.photos[i]),
-                                    .openings = thing.openings,
-                                    .swatch = own.colour});
+                    out_.push_back(
+                        {.code = Code::PhotoFights,
+                         .title = thing.name + " fights the photo's " + colour_words(c.colour),
+                         .message = "Its " + colour_words(own.colour) + at_openings(thing) +
+                                    " is as strong and the opposite colour; a quieter paper lets the "
+                                    "photo speak.",
+                         .where = place_of(now_, thing, now_.photos[i]),
+                         .openings = thing.openings,
+                         .swatch = own.colour});
                 }
             }
         }
@@ -121,7 +124,8 @@ private:
             for (const PaletteColour& c : now_.photo_colours[i].palette) {
                 if (chroma_of(to_lab(c.colour)) < photo_colour_from) continue;
                 const bool there = std::any_of(things_.begin(), things_.end(), [&](const Coloured& thing) {
-                    return has_near(thing, c.colour, c.share < large_share ? picks_up_within : goes_with_within);
+                    return has_near(thing, c.colour,
+                                    c.share < large_share ? picks_up_within : goes_with_within);
                 });
                 if (there) return;
                 if (!missing || c.share > missing->share) {
@@ -131,14 +135,15 @@ private:
             }
         if (!missing || now_.papers.of_section.empty()) return;
         const std::string nearest = nearest_unused(*missing);
-        out_.push_back({.code = Code::PhotoMissing,
-                        .title = "Nothing on the page goes with the photo",
-                        .message = "Nothing comes near its " + colour_words(missing->colour) + "; " +
-                                   (nearest.empty() ? std::string("no other paper of the stash does: print the photo "
-                                                                  "in black and white, or paint a paper.")
-                                                    : "nearest in the stash: " + nearest + "."),
-                        .where = now_.photos[photo].centre,
-                        .swatch = missing->colour});
+        out_.push_back(
+            {.code = Code::PhotoMissing,
+             .title = "Nothing on the page goes with the photo",
+             .message = "Nothing comes near its " + colour_words(missing->colour) + "; " +
+                        (nearest.empty() ? std::string("no other paper of the stash does: print the photo "
+                                                       "in black and white, or paint a paper.")
+                                         : "nearest in the stash: " + nearest + "."),
+             .where = now_.photos[photo].centre,
+             .swatch = missing->colour});
     }
 
     /// Papers that are not on the page yet, those within reach of the colour first.
@@ -157,7 +162,8 @@ private:
         }
         std::sort(found.begin(), found.end());
         std::vector<std::string> names;
-        for (std::size_t i = 0; i < std::min<std::size_t>(3, found.size()); ++i) names.push_back(found[i].second);
+        for (std::size_t i = 0; i < std::min<std::size_t>(3, found.size()); ++i)
+            names.push_back(found[i].second);
         return in_a_row(names);
     }
 

@@ -7,9 +7,9 @@ namespace zesty {
 
 namespace {
 
-constexpr double clearly = 0.25;         ///< of the sections, where papers have to be shared
-constexpr double most_in_common = 0.5;   ///< of the papers
-constexpr double effort_for_more = 0.3;  ///< the first is what was asked for
+constexpr double clearly = 0.25;        ///< of the sections, where papers have to be shared
+constexpr double most_in_common = 0.5;  ///< of the papers
+constexpr double effort_for_more = 0.3; ///< the first is what was asked for
 constexpr int takes_of_one_mood = 6;
 
 struct Take {
@@ -29,7 +29,8 @@ std::vector<Take> takes(const MatchJob& job, const ProposalWish& wish) {
     if (!job.photo_colours.empty()) out.push_back({Mood::WithPhoto, job.seed + 1});
     out.push_back({job.style.drift > 0.5 ? Mood::MoreScatter : Mood::MoreDrift, job.seed});
     unsigned k = 2;
-    for (const Mood mood : {Mood::Bold, Mood::Quiet, Mood::ScrapsFirst, Mood::Warm, Mood::Cool, Mood::FewPapers})
+    for (const Mood mood :
+         {Mood::Bold, Mood::Quiet, Mood::ScrapsFirst, Mood::Warm, Mood::Cool, Mood::FewPapers})
         out.push_back({mood, job.seed + k++});
     return out;
 }
@@ -86,13 +87,15 @@ private:
     }
 
     /// With the papers of the mood; with more of them where these are not enough.
-    Assignment attempt(const MatchJob& job, const Take& take, const StopToken& stop, const Progress& progress) {
+    Assignment attempt(const MatchJob& job, const Take& take, const StopToken& stop,
+                       const Progress& progress) {
         constexpr int more = 4;
         Assignment best;
         for (int round = 0; round < 3; ++round) {
             const bool all = round == 2;
-            const std::set<int> papers =
-                wish_.papers.empty() ? papers_for(take.mood, job, capacity_, taken_, round * more) : wish_.papers;
+            const std::set<int> papers = wish_.papers.empty()
+                                             ? papers_for(take.mood, job, capacity_, taken_, round * more)
+                                             : wish_.papers;
             Assignment got = match(all ? job : restricted(job, papers), capacity_, stop, progress);
             const auto rank = [&](const Assignment& a) { return std::pair(missing(a), a.alike.size()); };
             if (round == 0 || rank(got) < rank(best)) best = std::move(got);

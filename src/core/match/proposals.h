@@ -20,8 +20,8 @@ struct ProposalWish {
 /// Up to `count`, best first: fewest sections short, then fewest neighbours alike, then the cost as asked.
 /// Where the drawer allows, any two share at most half of their papers; where it holds too few for that, they
 /// differ in at least a quarter of the sections that are free to choose. Fewer are given rather than
-/// near-duplicates. A job with a start is improved on as one of them. Told to stop, it gives those it has, the
-/// first of which may not be complete.
+/// near-duplicates. A job with a start is improved on as one of them. Told to stop, it gives those it has,
+/// the first of which may not be complete.
 std::vector<Proposal> proposals(const MatchJob& job, Capacity& capacity, int count,
                                 const ProposalWish& wish = {}, const StopToken& stop = {},
                                 const Progress& progress = {});

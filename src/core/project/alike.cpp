@@ -11,8 +11,8 @@ namespace zesty {
 
 namespace {
 
-constexpr double another_colour = 10;   ///< delta E 2000
-constexpr double another_tone = 0.15;   ///< of the way from light to dark
+constexpr double another_colour = 10; ///< delta E 2000
+constexpr double another_tone = 0.15; ///< of the way from light to dark
 
 /// The section whose paper it gets in the end; itself when it follows none.
 Spot followed(const Project& project, Spot section) {

@@ -4,11 +4,11 @@
 #include "core/project/fixes.h"
 #include "core/project/match_job.h"
 #include "core/project/stash_at_hand.h"
+#include "core/project/too_large.h"
 #include "core/sections/findings.h"
 #include "core/sections/fixes.h"
 #include "core/sentences.h"
 #include "core/sheets/findings.h"
-#include "core/project/too_large.h"
 #include "core/sheets/fixes.h"
 
 #include <algorithm>
@@ -53,7 +53,7 @@ Finding short_of(const Project& project, const Plan& plan, int index, WaysOut& w
     f.fixes.insert(f.fixes.end(), others.begin(), others.end());
     if (!ways.fits_alone(s.patch, plan.papers.of_section[s.section]))
         for (Fix& way : ways_for_large(project, plan, s.patch, plan.papers.of_section[s.section]))
-            f.fixes.push_back(std::move(way));
+            if (ways.works(way, s.section, shapes)) f.fixes.push_back(std::move(way));
     f.fixes.emplace_back("Leave " + section.label + " open", SetTreatment{section.id, Treatment::Open});
     return f;
 }
@@ -98,11 +98,13 @@ void explain_bare(const Project& project, Plan& plan, WaysOut& ways, const std::
         if (without_room.empty()) continue;
         f.openings = without_room;
         f.openings.insert(f.openings.end(), free.begin(), free.end());
-        f.message = "No paper has room left for " + numbers(without_room) +
-                    ": leave them open, give another section a paper with more left, or add paper in the drawer.";
+        f.message =
+            "No paper has room left for " + numbers(without_room) +
+            ": leave them open, give another section a paper with more left, or add paper in the drawer.";
         for (const int o : without_room) {
             const Section& section = plan.sections.all[plan.sections.of_opening[o]];
-            f.fixes.emplace_back("Leave " + section.label + " open", SetTreatment{section.id, Treatment::Open});
+            f.fixes.emplace_back("Leave " + section.label + " open",
+                                 SetTreatment{section.id, Treatment::Open});
             if (f.fixes.size() == 3) break;
         }
     }
@@ -162,12 +164,12 @@ void about_own_papers(const Stash& stash, std::vector<Finding>& out) {
     for (const Paper& p : stash.papers)
         if (stash.is_open && !p.in_stash) names.push_back(p.name);
     if (names.empty()) return;
-    out.push_back({.code = Code::NotInStash,
-                   .title = count_of(names.size(), "paper is", "papers are") + " not in your stash",
-                   .message = in_a_row(names) + (names.size() == 1 ? " comes" : " come") +
-                              " with this page alone: counted as when it was saved.",
-                   .fixes = {{names.size() == 1 ? "Add it to your stash" : "Add them to your stash",
-                              AddToStash{}}}});
+    out.push_back(
+        {.code = Code::NotInStash,
+         .title = count_of(names.size(), "paper is", "papers are") + " not in your stash",
+         .message = in_a_row(names) + (names.size() == 1 ? " comes" : " come") +
+                    " with this page alone: counted as when it was saved.",
+         .fixes = {{names.size() == 1 ? "Add it to your stash" : "Add them to your stash", AddToStash{}}}});
 }
 
 /// Sheets that patches were pinned to and that another page has used up.
@@ -207,16 +209,9 @@ SheetDecisions& sheets_in(Project& project) {
 }
 
 PapersNow papers_now(const Project& project, const Plan& plan) {
-    return {stash_at_hand(project),
-            project.match,
-            project.set_out.photos,
-            plan.set_out.photo_colours,
-            project.set_out.page,
-            project.set_out.cuts,
-            plan.sections,
-            plan.papers,
-            plan.set_out.whole,
-            project.units};
+    return {stash_at_hand(project), project.match,        project.set_out.photos, plan.set_out.photo_colours,
+            project.set_out.page,   project.set_out.cuts, plan.sections,          plan.papers,
+            plan.set_out.whole,     project.units};
 }
 
 std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
@@ -230,8 +225,7 @@ std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
     if (plan.sections.cut) {
         const SetOut& set_out = plan.set_out.whole;
         add(section_findings({project.sections, plan.sections, set_out, project.units}));
-        add(paper_findings(papers_now(project, plan),
-                           [&] { return match_job(project, plan, true); }));
+        add(paper_findings(papers_now(project, plan), [&] { return match_job(project, plan, true); }));
     }
     by_severity(out);
     return out;

@@ -40,7 +40,8 @@ struct AddSheet {
         Stash next = stash_at_hand(project);
         const int at = next.find(paper);
         if (at < 0) return;
-        change_count(next.papers[static_cast<std::size_t>(at)], {{ring_of(Box{0, 0, side, side}), {}}, 1, false}, 1);
+        change_count(next.papers[static_cast<std::size_t>(at)],
+                     {{ring_of(Box{0, 0, side, side}), {}}, 1, false}, 1);
         project.stash = std::make_shared<const Stash>(std::move(next));
     }
     bool operator==(const AddSheet&) const = default;

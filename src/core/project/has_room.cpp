@@ -10,9 +10,8 @@ std::vector<Region> left_of_papers(const Stash& stash, const std::vector<Sheet>&
                                    const SheetFacts& laid) {
     std::vector<Region> out(stash.papers.size());
     for (std::size_t s = 0; s < sheets.size(); ++s) {
-        const auto used = std::find_if(laid.used.begin(), laid.used.end(), [&](const UsedSheet& u) {
-            return u.sheet == static_cast<int>(s);
-        });
+        const auto used = std::find_if(laid.used.begin(), laid.used.end(),
+                                       [&](const UsedSheet& u) { return u.sheet == static_cast<int>(s); });
         Region& left = out[sheets[s].paper];
         if (used == laid.used.end())
             left.push_back(sheets[s].outline);

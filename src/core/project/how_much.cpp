@@ -66,18 +66,20 @@ std::vector<std::vector<Candidate>> sizes_of(std::vector<Candidate> all) {
 }
 
 /// So many of them, each as far as can be from those chosen before.
-std::vector<Candidate> spread(std::vector<Candidate> from, std::size_t count, const std::vector<Candidate>& open) {
+std::vector<Candidate> spread(std::vector<Candidate> from, std::size_t count,
+                              const std::vector<Candidate>& open) {
     std::vector<Candidate> out;
     while (out.size() < count && !from.empty()) {
         const auto nearest = [&](const Candidate& c) {
             double d = 1e9;
-            for (const std::vector<Candidate>* list : {&open, static_cast<const std::vector<Candidate>*>(&out)})
+            for (const std::vector<Candidate>* list :
+                 {&open, static_cast<const std::vector<Candidate>*>(&out)})
                 for (const Candidate& other : *list) d = std::min(d, distance(c.at, other.at));
             return d;
         };
-        const auto best = std::max_element(from.begin(), from.end(), [&](const Candidate& a, const Candidate& b) {
-            return nearest(a) < nearest(b);
-        });
+        const auto best =
+            std::max_element(from.begin(), from.end(),
+                             [&](const Candidate& a, const Candidate& b) { return nearest(a) < nearest(b); });
         out.push_back(*best);
         from.erase(best);
     }
@@ -106,8 +108,8 @@ Chosen left_open(const std::vector<std::vector<Candidate>>& sizes, std::size_t w
 
 std::string reason_of(HowMuch much, const std::vector<Candidate>& all, const Chosen& chosen) {
     if (much == HowMuch::All || chosen.open.empty()) return "every opening has paper behind it";
-    const auto edge = static_cast<std::size_t>(
-        std::count_if(chosen.open.begin(), chosen.open.end(), [](const Candidate& c) { return c.cut_by_edge; }));
+    const auto edge = static_cast<std::size_t>(std::count_if(
+        chosen.open.begin(), chosen.open.end(), [](const Candidate& c) { return c.cut_by_edge; }));
     const auto held = static_cast<std::size_t>(
         std::count_if(all.begin(), all.end(), [](const Candidate& c) { return c.half_covered; }));
     std::string out;
@@ -115,7 +117,8 @@ std::string reason_of(HowMuch much, const std::vector<Candidate>& all, const Cho
     if (edge > 0) add(count_of(edge, "opening at the edge is", "openings at the edge are") + " left open");
     if (chosen.open.size() > edge)
         add("the " + std::to_string(chosen.open.size() - edge) + " smallest " +
-            (chosen.parted ? "are left open, spread where a size is parted" : "are left open, one size alike"));
+            (chosen.parted ? "are left open, spread where a size is parted"
+                           : "are left open, one size alike"));
     if (held > 0)
         add(count_of(held, "opening that a photo half covers is", "openings that a photo half covers are") +
             " backed");
@@ -124,7 +127,8 @@ std::string reason_of(HowMuch much, const std::vector<Candidate>& all, const Cho
 
 } // namespace
 
-Result<std::vector<BackedSo>> how_much_to_back(const Project& project, const Plan& plan, const Shapes& shapes) {
+Result<std::vector<BackedSo>> how_much_to_back(const Project& project, const Plan& plan,
+                                               const Shapes& shapes) {
     if (!plan.sections.cut) return fail(ErrorKind::NothingToDo, "there is no opening to back yet");
     const std::vector<Candidate> all = candidates(project, plan);
     const auto sizes = sizes_of(all);

@@ -25,6 +25,7 @@ struct BackedSo {
 };
 
 /// One for each; `plan` is of the project, `shapes` plans what is tried.
-Result<std::vector<BackedSo>> how_much_to_back(const Project& project, const Plan& plan, const Shapes& shapes);
+Result<std::vector<BackedSo>> how_much_to_back(const Project& project, const Plan& plan,
+                                               const Shapes& shapes);
 
 } // namespace zesty

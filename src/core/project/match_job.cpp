@@ -83,7 +83,8 @@ void feature_patterns(MatchJob& job) {
         int most = -1;
         for (std::size_t p = 0; p < job.papers.size(); ++p) {
             const Paper& paper = job.stash.papers[p];
-            if (paper.pattern != static_cast<Pattern>(kind) || pattern_room(paper.face(Side::A)) > widest) continue;
+            if (paper.pattern != static_cast<Pattern>(kind) || pattern_room(paper.face(Side::A)) > widest)
+                continue;
             if (job.papers[p].stock <= 0 || job.papers[p].role == PaperRole::Spare) continue;
             if (most < 0 || job.papers[p].stock > job.papers[most].stock) most = static_cast<int>(p);
         }

@@ -1,15 +1,14 @@
 #include "core/project/planner.h"
 
-#include "core/project/alike.h"
-#include "core/sections/near_by_sight.h"
-#include "core/project/set_aside.h"
-
 #include "core/cutfile/layers.h"
 #include "core/geometry/measure.h"
+#include "core/project/alike.h"
 #include "core/project/findings.h"
 #include "core/project/hidden_stock.h"
+#include "core/project/set_aside.h"
 #include "core/project/stash_at_hand.h"
 #include "core/sections/effort.h"
+#include "core/sections/near_by_sight.h"
 
 #include <algorithm>
 #include <set>
@@ -231,8 +230,8 @@ Result<Plan> Planner::shapes(const Project& project) {
     facts.all = sections_of(facts.spots, project.sections);
     facts.of_opening = section_by_opening(facts.all, facts.cut->openings.size());
     facts.neighbours = neighbours_of(*facts.cut, facts.all, plan.set_out.whole.to_page, spots.seams);
-    for (Neighbours& n : near_by_sight(facts.all, *facts.cut, facts.spots, facts.neighbours,
-                                       plan.set_out.whole.to_page))
+    for (Neighbours& n :
+         near_by_sight(facts.all, *facts.cut, facts.spots, facts.neighbours, plan.set_out.whole.to_page))
         facts.neighbours.push_back(n);
     plan.papers.of_section = chosen_papers(project, facts.all);
     plan.papers.side_of_section = chosen_sides(project, plan);

@@ -112,8 +112,10 @@ Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool
             if (out.empty()) return tl::make_unexpected(whole.error());
             break;
         }
-        // Tones are asked of an ombre only in the finished page: one that comes out short for it is no choice.
-        if (!out.empty() && whole->sheets.short_patches.size() > out.front().plan->sheets.short_patches.size())
+        // Tones are asked of an ombre only in the finished page: one that comes out short for it is no
+        // choice.
+        if (!out.empty() &&
+            whole->sheets.short_patches.size() > out.front().plan->sheets.short_patches.size())
             continue;
         one.plan = std::make_shared<const Plan>(std::move(*whole));
         one.reasons = why_page(one.project, *one.plan);

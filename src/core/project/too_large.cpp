@@ -5,8 +5,8 @@
 #include "core/project/fixes.h"
 #include "core/project/stash_at_hand.h"
 #include "core/sections/fixes.h"
-#include "core/setout/fixes.h"
 #include "core/sentences.h"
+#include "core/setout/fixes.h"
 
 #include <algorithm>
 #include <cmath>
@@ -27,10 +27,9 @@ struct BarEnd {
 };
 
 bool beside(const Plan& plan, int s, int other) {
-    return std::any_of(plan.sections.neighbours.begin(), plan.sections.neighbours.end(),
-                       [&](const Neighbours& n) {
-                           return (n.a == s && n.b == other) || (n.b == s && n.a == other);
-                       });
+    return std::any_of(
+        plan.sections.neighbours.begin(), plan.sections.neighbours.end(),
+        [&](const Neighbours& n) { return (n.a == s && n.b == other) || (n.b == s && n.a == other); });
 }
 
 BarEnd bar_end_of(const Plan& plan, int section, const Box& box, bool upright) {
@@ -55,7 +54,8 @@ BarEnd bar_end_of(const Plan& plan, int section, const Box& box, bool upright) {
 int largest_sheet(const Plan& plan) {
     int best = -1;
     for (std::size_t s = 0; s < plan.papers.sheets.size(); ++s)
-        if (best < 0 || plan.papers.sheets[s].area > plan.papers.sheets[best].area) best = static_cast<int>(s);
+        if (best < 0 || plan.papers.sheets[s].area > plan.papers.sheets[best].area)
+            best = static_cast<int>(s);
     return best;
 }
 
@@ -95,8 +95,8 @@ std::vector<Fix> ways_for_large(const Project& project, const Plan& plan, int pa
     const Point to = upright ? Point{end.at, box.y1 + 1} : Point{box.x1 + 1, end.at};
     if (const auto divided = division_by_line(plan, from, to))
         out.emplace_back(end.a < 0 ? std::string("Divide it in the middle")
-                                    : "Divide it where the bar between " + plan.sections.all[end.a].label +
-                                          " and " + plan.sections.all[end.b].label + " would run on",
+                                   : "Divide it where the bar between " + plan.sections.all[end.a].label +
+                                         " and " + plan.sections.all[end.b].label + " would run on",
                          DivideOpening{divided->opening, divided->division});
     const Page& page = project.set_out.page;
     if (page.framed() && !page.gut && page.frame == FrameKind::Whole && !page.frame_paper.empty()) {
@@ -118,7 +118,8 @@ std::vector<int> larger_than_every_sheet(const Project& project, const Plan& pla
     if (plan.papers.sheets.empty()) return out; // nothing is large where there is nothing
     for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
         const int section = static_cast<int>(s);
-        if (takes_paper(plan.sections.all[s].treatment) && unplaceable(project, plan, capacity, section) >= 0)
+        if (takes_paper(plan.sections.all[s].treatment) && plan.papers.of_section[s] < 0 &&
+            unplaceable(project, plan, capacity, section) >= 0)
             out.push_back(section);
     }
     return out;
@@ -134,8 +135,7 @@ Finding too_large(const Project& project, const Plan& plan, Capacity& capacity, 
     message += "the largest sheet there is, of " +
                stash_at_hand(project).papers[plan.papers.sheets[sheet].paper].name + ", is " +
                format_size(most.width(), most.height(), project.units) + ".";
-    const int chosen = plan.papers.of_section[section];
-    const int paper = chosen >= 0 ? chosen : plan.papers.sheets[sheet].paper;
+    const int paper = plan.papers.sheets[sheet].paper;
     Finding out{.code = Code::TooLarge,
                 .title = about.label + " is larger than every sheet",
                 .message = message,

@@ -7,13 +7,13 @@
 
 namespace zesty {
 
-/// Sections without paper, or with a paper that is too small, of which some patch fits on no sheet of any
-/// paper, in their order. `capacity` must be in use for the plan.
+/// Sections without paper of which some patch fits on no sheet of any paper, in their order. What has been
+/// given a paper that is too small is short of it. `capacity` must be in use for the plan.
 std::vector<int> larger_than_every_sheet(const Project& project, const Plan& plan, Capacity& capacity);
 Finding too_large(const Project& project, const Plan& plan, Capacity& capacity, int section);
 
-/// Dividing an opening where a bar that ends at it would run on, or in the middle; and buying a whole sheet of
-/// the paper where that would hold the patch. `paper` may be -1.
+/// Dividing an opening where a bar that ends at it would run on, or in the middle; and buying a whole sheet
+/// of the paper where that would hold the patch. `paper` may be -1.
 std::vector<Fix> ways_for_large(const Project& project, const Plan& plan, int patch, int paper);
 
 } // namespace zesty

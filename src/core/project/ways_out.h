@@ -36,6 +36,12 @@ public:
     /// What else would make everything on the section's paper fit, the cheapest first: gutting the frame, a
     /// narrower lip, pieces in place of one sheet, a smaller cut. Asked once for each paper.
     const std::vector<Fix>& other_ways(int section, const Shapes& shapes);
+    /// Whether everything on the section's paper fits after that.
+    bool works(const Fix& fix, int section, const Shapes& shapes) {
+        Project changed = project_;
+        fix.apply(changed);
+        return fits_when(changed, plan_.papers.of_section[section], shapes);
+    }
 
 private:
     bool clashes(int section, const Face& face) const;

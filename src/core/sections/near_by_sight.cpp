@@ -43,7 +43,8 @@ std::vector<Neighbours> near_by_sight(const std::vector<Section>& sections, cons
                  reach.y1 + neighbour_limit};
         for (const int other : index.meeting(reach)) {
             const auto i = static_cast<std::size_t>(other);
-            if (i <= o || (spots[o].cut == spots[i].cut && !is_piece(spots[o]) && !is_piece(spots[i]))) continue;
+            if (i <= o || (spots[o].cut == spots[i].cut && !is_piece(spots[o]) && !is_piece(spots[i])))
+                continue;
             const std::pair<int, int> pair = std::minmax(of_opening[o], of_opening[i]);
             if (pair.first < 0 || pair.first == pair.second || known.contains(pair)) continue;
             const Gap between = gap(outlines[o], outlines[i]);

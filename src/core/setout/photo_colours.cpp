@@ -14,7 +14,8 @@ constexpr int most_colours = 10;
 constexpr int protected_counts = 3;
 constexpr int rim_cells = 2;
 
-bool hidden(const std::vector<Photo>& photos, const std::vector<Polygon>& outlines, std::size_t own, Point at) {
+bool hidden(const std::vector<Photo>& photos, const std::vector<Polygon>& outlines, std::size_t own,
+            Point at) {
     for (std::size_t k = 0; k < photos.size(); ++k) {
         const bool above = photos[k].on_top != photos[own].on_top ? photos[k].on_top : k > own;
         if (k != own && above && contains(outlines[k], at)) return true;
@@ -57,9 +58,10 @@ std::vector<PhotoColours> photo_colours(const std::vector<Photo>& photos) {
                 const Point at = placed(own);
                 if (!contains(outlines[i], at) || hidden(photos, outlines, i, at)) continue;
                 const Rgb colour =
-                    photo.picture->cells[static_cast<std::size_t>(y) * picture_cells + static_cast<std::size_t>(x)];
-                const bool kept_free =
-                    std::any_of(photo.protected_parts.begin(), photo.protected_parts.end(), [&](const Box& b) {
+                    photo.picture
+                        ->cells[static_cast<std::size_t>(y) * picture_cells + static_cast<std::size_t>(x)];
+                const bool kept_free = std::any_of(
+                    photo.protected_parts.begin(), photo.protected_parts.end(), [&](const Box& b) {
                         return own.x >= b.x0 && own.x <= b.x1 && own.y >= b.y0 && own.y <= b.y1;
                     });
                 seen.insert(seen.end(), kept_free ? protected_counts : 1, colour);

@@ -6,8 +6,8 @@
 namespace zesty {
 
 struct PhotoColours {
-    /// From 2 % of what shows of it, largest share first: protected parts count three times, what another photo
-    /// hides not at all. Empty without a picture.
+    /// From 2 % of what shows of it, largest share first: protected parts count three times, what another
+    /// photo hides not at all. Empty without a picture.
     std::vector<PaletteColour> palette;
     std::vector<PaletteColour> edge; ///< along its rim
     bool operator==(const PhotoColours&) const = default;

@@ -13,7 +13,7 @@ namespace zesty {
 namespace {
 
 constexpr double most_of_picture = 0.5;
-constexpr double least_motif = 4; ///< mm2: less is grain
+constexpr double least_motif = 4;  ///< mm2: less is grain
 constexpr int coarse_across = 120; ///< pixels in which the ground is looked for
 
 /// Which pixels belong to the motif: those that hang together with the first and are not ground.
@@ -39,7 +39,8 @@ public:
             const auto [px, py] = edge.back();
             edge.pop_back();
             ++count;
-            for (const auto& [dx, dy] : {std::pair{1, 0}, std::pair{-1, 0}, std::pair{0, 1}, std::pair{0, -1}}) {
+            for (const auto& [dx, dy] :
+                 {std::pair{1, 0}, std::pair{-1, 0}, std::pair{0, 1}, std::pair{0, -1}}) {
                 const int nx = px + dx;
                 const int ny = py + dy;
                 if (nx < 0 || ny < 0 || nx >= pixels_.width || ny >= pixels_.height || has(nx, ny)) continue;
@@ -186,8 +187,9 @@ Result<Polygon> motif_at(const Pixels& pixels, Point at, double tolerance) {
     const std::size_t count = growing.grow_from(x, y);
     if (static_cast<double>(count) > most_of_picture * static_cast<double>(pixels.at.size()) ||
         growing.reaches_every_edge())
-        return fail(ErrorKind::NothingToDo, "what hangs together here runs across the paper: it is the ground, or "
-                                            "motifs that touch; a higher tolerance may part them");
+        return fail(ErrorKind::NothingToDo,
+                    "what hangs together here runs across the paper: it is the ground, or "
+                    "motifs that touch; a higher tolerance may part them");
     int top = 0;
     int left = 0;
     const auto first_in_rows = [&] {
@@ -221,7 +223,8 @@ Result<Paper> with_motif_taken(Paper paper, std::size_t motif) {
     FussyCut& cut = paper.fussy_cuts[motif];
     SheetStock* from = nullptr;
     for (SheetStock& s : paper.sheets)
-        if (s.count > 0 && (!from || (s.irregular && !from->irregular)) && shows(s.outline, cut.outline)) from = &s;
+        if (s.count > 0 && (!from || (s.irregular && !from->irregular)) && shows(s.outline, cut.outline))
+            from = &s;
     if (!from)
         return fail(ErrorKind::NothingToDo, "no sheet of " + paper.name + " shows this motif whole any more");
     const SheetStock rest = with_hole(*from, cut.outline);

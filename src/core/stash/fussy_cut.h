@@ -12,9 +12,9 @@ inline constexpr double usual_tolerance = 14;         ///< delta E 2000 from the
 
 /// The motif at a place of the picture, in millimetres from its upper left corner: what differs from the
 /// ground of the paper by more than the tolerance and hangs together, holes filled. The ground is the
-/// colour of the largest stretch that hangs together, the one clicked on aside. An error of kind NothingToDo on
-/// the ground itself, and for what covers half the picture.
-/// `pixels` with their real size; outlines are good to about a pixel.
+/// colour of the largest stretch that hangs together, the one clicked on aside. An error of kind NothingToDo
+/// on the ground itself, and for what covers half the picture. `pixels` with their real size; outlines are
+/// good to about a pixel.
 Result<Polygon> motif_at(const Pixels& pixels, Point at, double tolerance = usual_tolerance);
 
 /// Whether a sheet of that outline shows the motif whole, with its margin.

@@ -29,7 +29,8 @@ struct NewPaper {
     std::string kept_in = {};
 };
 
-/// A short id: letters and digits of the name, a dash for everything between them; "paper" where there are none.
+/// A short id: letters and digits of the name, a dash for everything between them; "paper" where there are
+/// none.
 std::string id_from(const std::string& name);
 
 /// With an id made of the name that no paper of the stash has. Stripes and ombres may lie upside down; what

@@ -92,7 +92,8 @@ std::vector<int> found_in(const Stash& stash, const StashQuery& query) {
         const auto off = looks(p, query);
         if (!off || !says(p, query.words)) continue;
         if (query.to_use_up && !p.use_up) continue;
-        if (!query.untouched_since.empty() && (p.touched.empty() || p.touched >= query.untouched_since)) continue;
+        if (!query.untouched_since.empty() && (p.touched.empty() || p.touched >= query.untouched_since))
+            continue;
         if (query.in_stock && !anything_left(p)) continue;
         found.emplace_back(*off, static_cast<int>(i));
     }

@@ -59,8 +59,7 @@ void carry_face(const PaperFace& before, const PaperFace& after, PaperFace& now)
 int count_of_outline(const std::vector<SheetStock>& sheets, const SheetStock& like) {
     int count = -1;
     for (const SheetStock& s : sheets)
-        if (s.outline == like.outline && s.irregular == like.irregular)
-            count = std::max(count, 0) + s.count;
+        if (s.outline == like.outline && s.irregular == like.irregular) count = std::max(count, 0) + s.count;
     return count;
 }
 
@@ -211,8 +210,7 @@ Stash imported(Stash now, const Stash& papers) {
     for (const Paper& paper : papers.papers) {
         int at = find_same(now, paper);
         if (const int called_so = now.find(paper.id);
-            at < 0 && called_so >= 0 &&
-            (paper.uid.empty() || now.papers[called_so].uid.empty()))
+            at < 0 && called_so >= 0 && (paper.uid.empty() || now.papers[called_so].uid.empty()))
             at = called_so;
         if (at < 0) {
             adopt(now, paper, papers.pictures);

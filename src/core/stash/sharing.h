@@ -31,9 +31,9 @@ int find_same(const Stash& stash, const Paper& paper);
 /// Adds a paper of another stash, with its pictures, under an id and names of pictures that are free.
 void adopt(Stash& stash, Paper paper, const Pictures& pictures);
 
-/// With papers that come in from somewhere else. Those that are there already, by uid or, where one of the two
-/// has none, by id, are as they come in, under the id and uid they have; others are added.
-/// All of them are the stash's.
+/// With papers that come in from somewhere else. Those that are there already, by uid or, where one of the
+/// two has none, by id, are as they come in, under the id and uid they have; others are added. All of them
+/// are the stash's.
 Stash imported(Stash now, const Stash& papers);
 
 /// What the paper of that id is called in another stash; empty where it is not there.

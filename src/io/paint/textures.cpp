@@ -56,7 +56,8 @@ Textures::Textures(const Project& project, const Textures* before) : stash_(proj
     for (const Photo& p : project.set_out.photos) {
         if (!p.picture || photos_.contains(p.picture.pointer())) continue;
         if (before)
-            if (const auto known = before->photos_.find(p.picture.pointer()); known != before->photos_.end()) {
+            if (const auto known = before->photos_.find(p.picture.pointer());
+                known != before->photos_.end()) {
                 photos_.insert(*known);
                 continue;
             }

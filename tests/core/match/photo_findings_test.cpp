@@ -1,9 +1,9 @@
 // What photos and papers do to each other, on pictures of which every colour is known.
 
+#include "core/match/photo_findings.h"
 #include "core/project/findings.h"
 #include "core/project/match_job.h"
 #include "core/project/planner.h"
-#include "core/match/photo_findings.h"
 #include "support/lattice.h"
 #include "support/pages.h"
 
@@ -23,7 +23,8 @@ constexpr Rgb cream{245, 235, 210};
 
 /// Mostly one colour, with a block of another that covers so much of it in the middle.
 Shared<BroughtPicture> picture(Rgb ground, Rgb block, int cells_across) {
-    BroughtPicture out{"kite.png", "", {}, std::vector<Rgb>(std::size_t{picture_cells} * picture_cells, ground)};
+    BroughtPicture out{
+        "kite.png", "", {}, std::vector<Rgb>(std::size_t{picture_cells} * picture_cells, ground)};
     const int from = (picture_cells - cells_across) / 2;
     for (int y = from; y < from + cells_across; ++y)
         for (int x = from; x < from + cells_across; ++x)
@@ -75,7 +76,8 @@ TEST(PhotoColours, AccentsFromTwoPerCentCountAndProtectedPartsThreeTimes) {
     EXPECT_NEAR(near_colour(plain[0], gold)->share, 25.0 / 1024, 0.004);
     Photo guarded = photo;
     guarded.protected_parts = {{-9, -9, 9, 9}};
-    EXPECT_GT(near_colour(photo_colours({guarded})[0], gold)->share, 2.4 * near_colour(plain[0], gold)->share);
+    EXPECT_GT(near_colour(photo_colours({guarded})[0], gold)->share,
+              2.4 * near_colour(plain[0], gold)->share);
     EXPECT_FALSE(near_colour(photo_colours({photo_of(picture(blue, gold, 4), {150, 150})})[0], gold))
         << "1.6 % of it";
     // What another photo hides does not count at all.
@@ -93,7 +95,8 @@ TEST(PhotoFindings, AStrongOppositeBesideThePhotoFightsAndAQuietOneDoesNot) {
     ASSERT_TRUE(f);
     EXPECT_NE(f->title.find("blue"), std::string::npos) << f->title;
     EXPECT_FALSE(f->openings.empty());
-    const Project quiet = page_with_photo({stock_paper("kite", {190, 160, 130}, 304.8, 2)}, picture(blue, blue, 2));
+    const Project quiet =
+        page_with_photo({stock_paper("kite", {190, 160, 130}, 304.8, 2)}, picture(blue, blue, 2));
     EXPECT_FALSE(finding_in(*Planner().plan(quiet), Code::PhotoFights));
 }
 
@@ -109,12 +112,14 @@ TEST(PhotoFindings, ThePhotosEdgeVanishesOnABaseOfItsColour) {
 }
 
 TEST(PhotoFindings, ACutInThePhotosColourGoesWithItAndIsPickedUp) {
-    Project p = page_with_photo({stock_paper("a", grey, 304.8, 2), stock_paper("sky", {50, 100, 205}, 304.8, 1)},
-                                picture(blue, blue, 2));
+    Project p =
+        page_with_photo({stock_paper("a", grey, 304.8, 2), stock_paper("sky", {50, 100, 205}, 304.8, 1)},
+                        picture(blue, blue, 2));
     const auto plan = Planner().plan(p);
     const Finding* f = finding_in(*plan, Code::PhotoMissing);
     ASSERT_TRUE(f);
-    EXPECT_NE(f->message.find("Paper sky"), std::string::npos) << "the nearest that is not on the page: " << f->message;
+    EXPECT_NE(f->message.find("Paper sky"), std::string::npos)
+        << "the nearest that is not on the page: " << f->message;
     p.set_out.cuts[0].colour = Rgb{45, 95, 200};
     const auto with_cut = Planner().plan(p);
     EXPECT_FALSE(finding_in(*with_cut, Code::PhotoMissing));
@@ -136,7 +141,8 @@ TEST(CutColour, CountsForContrastAndEdgesColouredByHandGoBeforeIt) {
 
 TEST(HueBudget, NamesTooMuchOfOneFamilyAndWhatTheBaseAdds) {
     Project p = page_of({stock_paper("sky", blue, 304.8, 3), stock_paper("kite", gold, 304.8, 3),
-                         stock_paper("leaf", {60, 150, 70}, 304.8, 3), stock_paper("dusk", {60, 100, 190}, 304.8, 1)});
+                         stock_paper("leaf", {60, 150, 70}, 304.8, 3),
+                         stock_paper("dusk", {60, 100, 190}, 304.8, 1)});
     const char* mixed[] = {"sky", "kite", "leaf"};
     for (int o = 0; o < 12; ++o) p.match.choices[Spot(o)].paper = mixed[o % 3];
     EXPECT_FALSE(finding_in(*Planner().plan(p), Code::HueBudget));

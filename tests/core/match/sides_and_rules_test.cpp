@@ -1,5 +1,4 @@
 #include "core/geometry/measure.h"
-#include "core/stash/new_paper.h"
 #include "core/match/alternatives.h"
 #include "core/match/cost.h"
 #include "core/match/proposals.h"
@@ -8,6 +7,7 @@
 #include "core/project/match_job.h"
 #include "core/project/planner.h"
 #include "core/sheets/fixes.h"
+#include "core/stash/new_paper.h"
 #include "support/lattice.h"
 #include "support/pages.h"
 #include "support/rounds.h"
@@ -253,22 +253,26 @@ TEST(Proposals, OfALargeDrawerHaveDifferentPapersEachSuitingItsMood) {
     }
     const auto mean_liking = [&](const OfferedPage& o, Mood mood) {
         double sum = 0;
-        for (const int paper : used(o)) sum += liking(mood, stash.papers[static_cast<std::size_t>(paper)], {});
+        for (const int paper : used(o))
+            sum += liking(mood, stash.papers[static_cast<std::size_t>(paper)], {});
         return sum / static_cast<double>(used(o).size());
     };
-    for (const auto& [mood, opposite] : {std::pair{Mood::Warm, Mood::Cool}, std::pair{Mood::Cool, Mood::Warm},
-                                         std::pair{Mood::Quiet, Mood::Bold}, std::pair{Mood::Bold, Mood::Quiet}}) {
+    for (const auto& [mood, opposite] :
+         {std::pair{Mood::Warm, Mood::Cool}, std::pair{Mood::Cool, Mood::Warm},
+          std::pair{Mood::Quiet, Mood::Bold}, std::pair{Mood::Bold, Mood::Quiet}}) {
         const auto asked = planner.proposals(p, false, 2, {}, {}, {mood, {}});
         ASSERT_TRUE(asked && !asked->empty());
         EXPECT_EQ(asked->front().mood, mood);
-        EXPECT_GT(mean_liking(asked->front(), mood), mean_liking(asked->front(), opposite) + 0.2) << name_of(mood);
+        EXPECT_GT(mean_liking(asked->front(), mood), mean_liking(asked->front(), opposite) + 0.2)
+            << name_of(mood);
     }
     const auto few = planner.proposals(p, false, 1, {}, {}, {Mood::FewPapers, {}});
     ASSERT_TRUE(few);
     EXPECT_LE(used(few->front()).size(), 4u);
     // More like one: its papers, dealt otherwise.
     MoodWish like;
-    for (const int paper : used(some->front())) like.papers.insert(stash.papers[static_cast<std::size_t>(paper)].id);
+    for (const int paper : used(some->front()))
+        like.papers.insert(stash.papers[static_cast<std::size_t>(paper)].id);
     const auto more = planner.proposals(p, false, 3, {}, {}, like);
     ASSERT_TRUE(more);
     ASSERT_GE(more->size(), 2u);

@@ -115,9 +115,9 @@ namespace {
 
 /// Two tall openings beside one wide one that no sheet of the stash holds.
 Project page_with_a_wide_opening(double sheet) {
-    Project p = testing::project_of(testing::drawing_of(
-        {testing::rectangle(0, 0, 300, 200), testing::rectangle(5, 5, 295, 100), testing::rectangle(5, 105, 140, 195),
-         testing::rectangle(145, 105, 295, 195)}));
+    Project p = testing::project_of(
+        testing::drawing_of({testing::rectangle(0, 0, 300, 200), testing::rectangle(5, 5, 295, 100),
+                             testing::rectangle(5, 105, 140, 195), testing::rectangle(145, 105, 295, 195)}));
     p.set_out.cuts[0].place = {SizeRule::Width, 290, 0, false, {}};
     Stash s;
     Paper paper;

@@ -44,7 +44,8 @@ TEST(HowMuch, TheSmallestAreLeftOpenFirstAndOneSizeAlike) {
     const Project p = page_of_three_sizes();
     const auto all = amounts(p);
     ASSERT_EQ(all.size(), 3u);
-    EXPECT_EQ(open_in(all[1].project), (std::set<int>{0, 1, 2, 3, 4, 5})) << "half of twelve are the small ones";
+    EXPECT_EQ(open_in(all[1].project), (std::set<int>{0, 1, 2, 3, 4, 5}))
+        << "half of twelve are the small ones";
     EXPECT_EQ(all[1].backed, 6u);
     EXPECT_EQ(all[0].backed, 3u) << "the middle ones alike: nearer to a third than a part of them";
     EXPECT_EQ(all[2].backed, 12u);

@@ -1,7 +1,6 @@
 // One stash that several use at once: whatever the order in which changes arrive, none is lost.
 
 #include "core/stash/sharing.h"
-
 #include "core/stash/stock.h"
 
 #include <algorithm>
@@ -79,7 +78,8 @@ std::map<std::pair<std::string, double>, int> counts(const Stash& s) {
 TEST(Sharing, ChangesOfTwoProgramsCommute) {
     for (unsigned seed = 1; seed <= 300; ++seed) {
         std::mt19937 random(seed);
-        const Stash start = stash_of({paper("barley", "u1", 9), paper("gull", "u2", 9), paper("skein", "u3", 9)});
+        const Stash start =
+            stash_of({paper("barley", "u1", 9), paper("gull", "u2", 9), paper("skein", "u3", 9)});
         Stash mine = start;
         Stash yours = start;
         for (int i = 0; i < 4; ++i) {

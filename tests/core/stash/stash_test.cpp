@@ -1,9 +1,9 @@
 #include "core/project/edits.h"
-#include "core/sections/sections.h"
 #include "core/project/has_room.h"
+#include "core/sections/sections.h"
 #include "core/stash/search.h"
-#include "core/stash/stock.h"
 #include "core/stash/stash.h"
+#include "core/stash/stock.h"
 #include "support/lattice.h"
 
 #include <gtest/gtest.h>
@@ -126,7 +126,8 @@ TEST(Stash, PapersAreReplacedAddedAndTakenOutWithTheirPictures) {
     Paper c = a;
     c.id = "c";
     c.picture = "shared.png";
-    s = with_paper(with_paper(with_paper(s, a, {{"a.png", picture_of("A")}}), b, {{"b.png", picture_of("B")}, {"shared.png", picture_of("S")}}),
+    s = with_paper(with_paper(with_paper(s, a, {{"a.png", picture_of("A")}}), b,
+                              {{"b.png", picture_of("B")}, {"shared.png", picture_of("S")}}),
                    c);
     ASSERT_EQ(s.papers.size(), 3u);
     EXPECT_EQ(s.pictures.size(), 3u);

@@ -173,6 +173,20 @@ static int run(const PapersArgs& args) {
 
 namespace {
 
+void add_proposals(CLI::App* c, PapersArgs& a) {
+    c->add_option("--proposals", a.proposals, "Works out so many clearly different ones")
+        ->check(CLI::Range(1, 5));
+    c->add_option("--take-proposal", a.take_proposal, "Takes that one of them")->check(CLI::Range(1, 5));
+    c->add_option("--cut-colour", a.cut_colour,
+                  "What a cut is made of, in words or as #rrggbb: 1:muted teal, none");
+    c->add_option("--edge-colour", a.edge_colour, "Its edges coloured by hand: 1:dark brown, none");
+    c->add_option("--mood", a.mood,
+                  "What the proposals are to be like: with the photo, quiet, bold, warm, cool, "
+                  "few papers, many papers, scraps first, more drift, more scattered");
+    c->add_option("--with-papers", a.like_papers, "Proposals with these papers alone: barley,gull-print");
+    c->add_option("--proposal-pictures", a.proposal_pictures, "Folder for a picture of each");
+}
+
 CLI::App* add_papers(CLI::App& app, PapersArgs& a) {
     auto* c = app.add_subcommand("papers", "Say which paper goes where, compare proposals and ask why");
     c->add_option("PROJECT", a.project, ".zesty file")->required();
@@ -221,17 +235,7 @@ CLI::App* add_papers(CLI::App& app, PapersArgs& a) {
     one("--stop-reserving", a.stop_reserving, "The name of a page, or all", "Sheets");
     one("--reserve-size", a.reserve_size, "barley:6x8in keeps such a rectangle, barley:none does not",
         "Sheets");
-    c->add_option("--proposals", a.proposals, "Works out so many clearly different ones")
-        ->check(CLI::Range(1, 5));
-    c->add_option("--take-proposal", a.take_proposal, "Takes that one of them")->check(CLI::Range(1, 5));
-    c->add_option("--cut-colour", a.cut_colour,
-                  "What a cut is made of, in words or as #rrggbb: 1:muted teal, none");
-    c->add_option("--edge-colour", a.edge_colour, "Its edges coloured by hand: 1:dark brown, none");
-    c->add_option("--mood", a.mood,
-                  "What the proposals are to be like: with the photo, quiet, bold, warm, cool, "
-                  "few papers, many papers, scraps first, more drift, more scattered");
-    c->add_option("--with-papers", a.like_papers, "Proposals with these papers alone: barley,gull-print");
-    c->add_option("--proposal-pictures", a.proposal_pictures, "Folder for a picture of each");
+    add_proposals(c, a);
     c->add_option("--why", a.why, "Why the section has its paper, and what else: 4");
     c->add_option("--seed", a.seed, "Another seed gives other proposals");
     add_number(*c, "--seconds", a.seconds, "Longest time to think (20)", {0, 3600});

@@ -21,6 +21,7 @@
 #include <QDate>
 #include <QDir>
 #include <QFileInfo>
+#include <array>
 #include <iostream>
 
 namespace zesty::cli {
@@ -192,9 +193,8 @@ static int run(const StashArgs& args) {
 
 namespace {
 
-CLI::App* add_stash(CLI::App& app, StashArgs& a) {
-    auto* c = app.add_subcommand("stash", "Keep papers in a database: fill it, search it, write it out");
-    c->add_option("STASH", a.stash, "Another database than your stash; made when papers are put into it");
+/// What is changed of the stash as a whole.
+void add_changing(CLI::App* c, StashArgs& a) {
     c->add_option("--import", a.import,
                   "Takes in papers: JSON, CSV, another database, a picture, a folder of these")
         ->group("Changing");
@@ -204,6 +204,11 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     c->add_flag("--starter", a.starter, "Adds plain cardstock in 24 colours, two sheets of each")
         ->group("Changing");
     c->add_option("--remove", a.remove, "Takes the paper with this id out")->group("Changing");
+    c->add_option("--merge", a.merge, "The paper with this id is the one of --into: one paper from now on")
+        ->group("Changing");
+    c->add_option("--into", a.into, "Whose name and facts stay")->group("Changing");
+    c->add_option("--restore", a.restore, "Everything as it is in a backup, in the place of what is here")
+        ->group("Changing");
     c->add_option("--fussy-cut", a.fussy,
                   "barley:3,4in: the motif at that place of its picture is cut out by hand")
         ->group("Fussy cuts");
@@ -213,14 +218,12 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
         ->group("Fussy cuts");
     c->add_option("--drop-fussy-cut", a.drop_fussy, "barley:1: patches may lie over it again")
         ->group("Fussy cuts");
-    c->add_option("--merge", a.merge, "The paper with this id is the one of --into: one paper from now on")
-        ->group("Changing");
-    c->add_option("--into", a.into, "Whose name and facts stay")->group("Changing");
-    c->add_option("--backup", a.backup, "Writes the whole stash into one file, read back before it counts");
-    c->add_option("--restore", a.restore, "Everything as it is in a backup, in the place of what is here")
-        ->group("Changing");
     c->add_option("--reserve", a.reserve, "P.zesty: other pages are told what it takes")->group("Pages");
     c->add_option("--release", a.release, "P.zesty: it takes nothing any more")->group("Pages");
+}
+
+/// What is said of a paper.
+void add_facts(CLI::App* c, StashArgs& a) {
     c->add_option("--name", a.name, "Of the paper added")->group("A paper");
     c->add_option("--colour", a.colour, "#rrggbb or in words: \"muted teal\"")->group("A paper");
     c->add_option("--picture", a.picture,
@@ -234,10 +237,6 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     c->add_option("--square", a.square, "Side of that square; 1 in otherwise")->group("A paper");
     c->add_flag("--crop", a.crop, "Its pictures show the sheet on a plain ground: crop them to it")
         ->group("A paper");
-    c->add_option("--back-colour", a.back_colour, "Of side B")->group("A paper");
-    c->add_option("--back-picture", a.back_picture, "Of side B, alone and edge to edge")->group("A paper");
-    c->add_option("--back-pattern", a.back_pattern, "Of side B")->group("A paper");
-    c->add_option("--back-direction", a.back_direction, "Of side B")->group("A paper");
     c->add_option("--repeat", a.repeat, "After which the pattern begins anew")->group("A paper");
     c->add_option("--strip", a.strip, "Width of the branding strip along the lower edge")->group("A paper");
     c->add_option("--less", a.less, "12x12in or 6x6in*4: so many fewer")->group("A paper");
@@ -245,24 +244,8 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
                   "Cut off the sheets added: left,top,right,bottom; two more, the size of "
                   "what is missing at the lower right, for an L")
         ->group("A paper");
-    const auto angle = [&](const char* name, std::optional<double>& to, const char* help) {
-        c->add_option_function<std::string>(
-             name,
-             [&to, name](const std::string& text) {
-                 const auto n = typed_number(name, text, {0, 360});
-                 if (!n) throw CLI::ValidationError(n.error().message);
-                 to = *n;
-             },
-             help)
-            ->group("A paper");
-    };
-    angle("--angle", a.angle,
-          "The way stripes run, or an ombre gets darker: degrees clockwise from the right");
-    angle("--back-angle", a.back_angle, "Of side B");
     c->add_option("--palette", a.palette, "Its colours with their shares: #f6ecd2:0.7,#c03032:0.3")
         ->group("A paper");
-    c->add_option("--back-palette", a.back_palette, "Of side B")->group("A paper");
-    c->add_flag("--no-back", a.no_back, "Its side B is not worth showing")->group("A paper");
     c->add_option("--finish", a.finish, "matt, glossy, textured, slick or translucent")->group("A paper");
     c->add_option_function<std::string>(
          "--weight",
@@ -277,6 +260,32 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     c->add_flag("--not-first", a.not_first, "Not to be used up before others any more")->group("A paper");
     c->add_option("--kept-in", a.kept_in, "Where it is")->group("A paper");
     c->add_option("--notes", a.notes, "Anything else")->group("A paper");
+}
+
+void add_sides(CLI::App* c, StashArgs& a) {
+    c->add_option("--back-colour", a.back_colour, "Of side B")->group("A paper");
+    c->add_option("--back-picture", a.back_picture, "Of side B, alone and edge to edge")->group("A paper");
+    c->add_option("--back-pattern", a.back_pattern, "Of side B")->group("A paper");
+    c->add_option("--back-direction", a.back_direction, "Of side B")->group("A paper");
+    const auto angle = [&](const char* name, std::optional<double>& to, const char* help) {
+        c->add_option_function<std::string>(
+             name,
+             [&to, name](const std::string& text) {
+                 const auto n = typed_number(name, text, {0, 360});
+                 if (!n) throw CLI::ValidationError(n.error().message);
+                 to = *n;
+             },
+             help)
+            ->group("A paper");
+    };
+    angle("--angle", a.angle,
+          "The way stripes run, or an ombre gets darker: degrees clockwise from the right");
+    angle("--back-angle", a.back_angle, "Of side B");
+    c->add_option("--back-palette", a.back_palette, "Of side B")->group("A paper");
+    c->add_flag("--no-back", a.no_back, "Its side B is not worth showing")->group("A paper");
+}
+
+void add_looking(CLI::App* c, StashArgs& a) {
     c->add_option("--find", a.find, "Words in name, notes, place or id")->group("Looking");
     c->add_option("--like", a.like, "Papers near a colour, nearest first: #rrggbb or words")
         ->group("Looking");
@@ -284,41 +293,34 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
     c->add_option("--room", a.room, "Papers with room for a piece of this size, either way round")
         ->group("Looking");
     c->add_flag("--in-stock", a.in_stock, "Papers of which something is left")->group("Looking");
-    c->add_option("--export", a.export_to, "Writes everything as JSON or CSV with its pictures beside it");
-    c->add_flag("--json", a.json, "Print zesty-stash/1");
     c->add_flag("--to-use-up", a.first, "Papers to be used up before others")->group("Looking");
     c->add_flag("--untouched", a.untouched, "Papers nobody has touched for a year")->group("Looking");
+}
+
+/// Options that say something of the paper added.
+constexpr std::array of_a_paper{
+    "--less",        "--angle",        "--back-angle",   "--palette",        "--back-palette", "--no-back",
+    "--finish",      "--weight",       "--use-up-first", "--not-first",      "--name",         "--colour",
+    "--picture",     "--pattern",      "--direction",    "--sheet",          "--offcut",       "--crop",
+    "--back-colour", "--back-picture", "--back-pattern", "--back-direction", "--repeat",       "--strip",
+    "--kept-in",     "--notes"};
+
+CLI::App* add_stash(CLI::App& app, StashArgs& a) {
+    auto* c = app.add_subcommand("stash", "Keep papers in a database: fill it, search it, write it out");
+    c->add_option("STASH", a.stash, "Another database than your stash; made when papers are put into it");
+    add_changing(c, a);
+    add_facts(c, a);
+    add_sides(c, a);
+    add_looking(c, a);
+    c->add_option("--backup", a.backup, "Writes the whole stash into one file, read back before it counts");
+    c->add_option("--export", a.export_to, "Writes everything as JSON or CSV with its pictures beside it");
+    c->add_flag("--json", a.json, "Print zesty-stash/1");
+    for (const char* option : of_a_paper) needs(*c, {{option, "--add"}});
     needs(*c, {{"--tolerance", "--fussy-cut"},
                {"--merge", "--into"},
                {"--into", "--merge"},
-               {"--less", "--add"},
                {"--trim", "--sheet"},
-               {"--angle", "--add"},
-               {"--back-angle", "--add"},
-               {"--palette", "--add"},
-               {"--back-palette", "--add"},
-               {"--no-back", "--add"},
-               {"--finish", "--add"},
-               {"--weight", "--add"},
-               {"--use-up-first", "--add"},
-               {"--not-first", "--add"},
-               {"--name", "--add"},
-               {"--colour", "--add"},
-               {"--picture", "--add"},
-               {"--pattern", "--add"},
-               {"--direction", "--add"},
-               {"--sheet", "--add"},
-               {"--offcut", "--add"},
-               {"--square", "--offcut"},
-               {"--crop", "--add"},
-               {"--back-colour", "--add"},
-               {"--back-picture", "--add"},
-               {"--back-pattern", "--add"},
-               {"--back-direction", "--add"},
-               {"--repeat", "--add"},
-               {"--strip", "--add"},
-               {"--kept-in", "--add"},
-               {"--notes", "--add"}});
+               {"--square", "--offcut"}});
     return c;
 }
 

@@ -5,6 +5,7 @@
 #include "app/bench/actions.h"
 #include "app/bench/bench_state.h"
 #include "app/bench/document.h"
+#include "app/bench/swatch.h"
 
 #include <QWidget>
 
@@ -17,36 +18,6 @@ namespace zesty {
 
 class AddPaperLine;
 class DrawerFilter;
-
-class Swatch : public QWidget {
-    Q_OBJECT
-public:
-    Swatch(int paper, BenchState& state, Document& document, QWidget* parent = nullptr);
-    QString status() const;
-    int paper_number() const { return paper_; }
-
-signals:
-    void give();
-
-protected:
-    void paintEvent(QPaintEvent* event) override;
-    void mousePressEvent(QMouseEvent* event) override;
-    void mouseMoveEvent(QMouseEvent* event) override;
-    void mouseDoubleClickEvent(QMouseEvent* event) override;
-    void keyPressEvent(QKeyEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-
-private:
-    const Paper* paper() const;
-    void paint_words(QPainter& p, const Paper& paper, bool trouble);
-    void paint_side(QPainter& painter, Side side) const;
-    void paint_reserved(QPainter& painter, double left, double reserved) const;
-
-    int paper_;
-    BenchState& state_;
-    Document& document_;
-    QPoint pressed_;
-};
 
 class Drawer : public QWidget {
     Q_OBJECT

@@ -67,10 +67,11 @@ void FussyCutView::paintEvent(QPaintEvent*) {
     p.setPen(theme::quiet);
     const bool picture = paper && !paper->picture.empty();
     p.drawText(head.translated(0, 24), Qt::AlignLeft | Qt::AlignVCenter,
-               !paper    ? QString("Pick a paper in the drawer.")
-               : picture ? QString("Click on a motif: patches keep 1/16 in clear of it on every sheet that shows "
-                                   "it. + and - make it closer or wider, Delete lets go of it, Esc goes back.")
-                         : QString("This paper has no picture in which a motif could be found."));
+               !paper ? QString("Pick a paper in the drawer.")
+               : picture
+                   ? QString("Click on a motif: patches keep 1/16 in clear of it on every sheet that shows "
+                             "it. + and - make it closer or wider, Delete lets go of it, Esc goes back.")
+                   : QString("This paper has no picture in which a motif could be found."));
     if (!paper) return;
     p.setTransform(to_widget(), true);
     const Box box = picture_box(*paper);
@@ -130,28 +131,30 @@ void FussyCutView::change(const QString& intention, const std::function<void(Pap
 void FussyCutView::find(Point at, std::optional<std::size_t> in_place_of) {
     const Paper* p = paper();
     if (!p) return;
-    worker_.think(this, [this, at, in_place_of, id = p->id, stash = document_.project().stash,
-                         tolerance = tolerance_](Planner&) -> std::function<void()> {
-        const auto pixels = pixels_of_paper(*stash, stash->papers[static_cast<std::size_t>(stash->find(id))]);
-        const auto outline = pixels ? motif_at(*pixels, at, tolerance)
-                                    : Result<Polygon>(tl::make_unexpected(pixels.error()));
-        return [this, at, in_place_of, id, outline] {
-            if (!outline) {
-                emit say(QString::fromStdString(outline.error().message) + ".", true);
-                return;
-            }
-            const Paper* now = this->paper();
-            if (!now || now->id != id) return; // another one is picked meanwhile
-            last_ = at;
-            last_paper_ = id;
-            change(in_place_of ? "Correct a fussy cut" : "Add a fussy cut", [&](Paper& p) {
-                if (in_place_of && *in_place_of < p.fussy_cuts.size())
-                    p.fussy_cuts[*in_place_of].outline = *outline;
-                else
-                    p.fussy_cuts.push_back({"", *outline, 0});
-            });
-        };
-    });
+    worker_.think(this,
+                  [this, at, in_place_of, id = p->id, stash = document_.project().stash,
+                   tolerance = tolerance_](Planner&) -> std::function<void()> {
+                      const auto pixels =
+                          pixels_of_paper(*stash, stash->papers[static_cast<std::size_t>(stash->find(id))]);
+                      const auto outline = pixels ? motif_at(*pixels, at, tolerance)
+                                                  : Result<Polygon>(tl::make_unexpected(pixels.error()));
+                      return [this, at, in_place_of, id, outline] {
+                          if (!outline) {
+                              emit say(QString::fromStdString(outline.error().message) + ".", true);
+                              return;
+                          }
+                          const Paper* now = this->paper();
+                          if (!now || now->id != id) return; // another one is picked meanwhile
+                          last_ = at;
+                          last_paper_ = id;
+                          change(in_place_of ? "Correct a fussy cut" : "Add a fussy cut", [&](Paper& p) {
+                              if (in_place_of && *in_place_of < p.fussy_cuts.size())
+                                  p.fussy_cuts[*in_place_of].outline = *outline;
+                              else
+                                  p.fussy_cuts.push_back({"", *outline, 0});
+                          });
+                      };
+                  });
 }
 
 void FussyCutView::keyPressEvent(QKeyEvent* event) {

@@ -1,5 +1,6 @@
 #pragma once
-// The picture of the paper picked in the drawer, with its fussy cuts. A click on a motif finds its outline; + and
+// The picture of the paper picked in the drawer, with its fussy cuts. A click on a motif finds its outline; +
+// and
 // - make it closer or wider, Delete lets go of the one pointed at.
 
 #include "app/bench/bench_state.h"

@@ -1,0 +1,204 @@
+#include "app/bench/swatch.h"
+
+#include "app/bench/theme.h"
+#include "app/bench/wording.h"
+#include "app/page/page_view.h"
+
+#include <QApplication>
+#include <QDrag>
+#include <QKeyEvent>
+#include <QMimeData>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPainterPath>
+#include <algorithm>
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+constexpr QRectF picture_of_swatch(6, 6, 96, 52);
+
+/// Prints are shown at their true size.
+double true_scale(const QWidget& widget) {
+    return widget.logicalDpiX() / 25.4;
+}
+} // namespace
+
+Swatch::Swatch(int paper, BenchState& state, Document& document, QWidget* parent)
+    : QWidget(parent), paper_(paper), state_(state), document_(document) {
+    setFixedSize(swatch_size);
+    setFocusPolicy(Qt::StrongFocus);
+    setCursor(Qt::OpenHandCursor);
+    setObjectName(QString("swatch%1").arg(paper));
+    if (const Paper* p = this->paper()) {
+        setAccessibleName(words(p->name));
+        setToolTip(
+            QString("%1: %2 pattern, %3, at its true size\nDrag to an opening, or pick it and press Return%4")
+                .arg(words(p->name), name_of(p->pattern),
+                     p->direction == Direction::Free   ? "any way up"
+                     : p->direction == Direction::Half ? "may lie upside down"
+                                                       : "one way up only",
+                     p->back ? "; V turns it over" : ""));
+    }
+}
+
+const Paper* Swatch::paper() const {
+    const auto& stash = document_.project().stash;
+    return stash && paper_ < static_cast<int>(stash->papers.size()) ? &stash->papers[paper_] : nullptr;
+}
+
+QString Swatch::status() const {
+    const Plan* plan = state_.plan();
+    if (!plan || paper_ >= static_cast<int>(plan->papers.uses.size())) return {};
+    const PaperUse& use = plan->papers.uses[paper_];
+    if (use.short_patches > 0) return counted(use.short_patches, "patch short", "patches short");
+    // What other pages have reserved is as good as gone.
+    const double other = state_.drawer().reserved(paper()->id);
+    const double free = std::max(0.0, 1 - (use.used_area + other) / std::max(use.stock_area, 1.0));
+    const int left = static_cast<int>(std::lround(100 * free));
+    if (use.sections > 0 || other > 0)
+        return left == 100 ? QString("%1 here, all left").arg(use.sections)
+                           : QString("%1 here, %2 % left").arg(use.sections).arg(left);
+    std::size_t sheets = 0;
+    std::size_t scraps = 0;
+    for (const Sheet& s : plan->papers.sheets)
+        if (s.paper == paper_) (s.kind <= SheetKind::Offcut ? scraps : sheets) += 1;
+    QStringList parts;
+    if (sheets > 0) parts << counted(sheets, "sheet", "sheets");
+    if (scraps > 0) parts << counted(scraps, "scrap", "scraps");
+    return parts.isEmpty() ? QString("none left") : parts.join(", ");
+}
+
+/// What other pages have reserved: a lighter part with a dashed edge, at the end of what is left.
+void Swatch::paint_reserved(QPainter& p, double left, double reserved) const {
+    const QRectF& r = picture_of_swatch;
+    const QRectF part(r.left() + r.width() * (left - reserved), r.top(), r.width() * reserved, r.height());
+    p.fillRect(part, QColor(255, 254, 251, 170));
+    p.setPen(QPen(theme::quiet, 1.2, Qt::DashLine));
+    p.drawLine(part.topLeft(), part.bottomLeft());
+}
+
+/// Which side is up, on papers that have two.
+void Swatch::paint_side(QPainter& p, Side side) const {
+    const QRectF badge(picture_of_swatch.right() - 19, picture_of_swatch.bottom() - 19, 17, 17);
+    p.setPen(QPen(theme::line, 1));
+    p.setBrush(theme::card);
+    p.drawEllipse(badge);
+    p.setPen(theme::ink);
+    p.setFont(theme::font(theme::Text::Small, true));
+    p.drawText(badge, Qt::AlignCenter, name_of(side));
+}
+
+void Swatch::paint_words(QPainter& p, const Paper& paper, bool trouble) {
+    p.setPen(theme::ink);
+    p.setFont(theme::font(theme::Text::Small, true));
+    p.drawText(QRectF(7, 61, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
+               p.fontMetrics().elidedText(words(paper.name), Qt::ElideRight, width() - 12));
+    QFont small = theme::font(theme::Text::Small);
+    p.setFont(small);
+    p.setPen(trouble ? theme::berry : theme::quiet);
+    p.drawText(QRectF(7, 80, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
+               p.fontMetrics().elidedText(status(), Qt::ElideRight, width() - 11));
+}
+
+void Swatch::paintEvent(QPaintEvent*) {
+    const Plan* plan = state_.plan();
+    const Paper* paper = this->paper();
+    if (!plan || !paper || paper_ >= static_cast<int>(plan->papers.uses.size())) return;
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setRenderHint(QPainter::SmoothPixmapTransform);
+    const bool picked = state_.drawer().picked() == paper_;
+    p.setPen(QPen(picked       ? theme::zest
+                  : hasFocus() ? theme::zest_text
+                               : theme::line,
+                  picked || hasFocus() ? 2 : 1));
+    p.setBrush(theme::card);
+    p.drawRoundedRect(QRectF(rect()).adjusted(1, 1, -1, -1), theme::radius, theme::radius);
+
+    // The gauge: a sheet of which the used part has been cut away, with a slanted cut.
+    const QRectF r = picture_of_swatch;
+    const PaperUse& use = plan->papers.uses[paper_];
+    const double left = std::clamp(1 - use.used_area / std::max(use.stock_area, 1.0), 0.0, 1.0);
+    p.setPen(QPen(theme::line, 1, Qt::DashLine));
+    p.setBrush(theme::bench);
+    p.drawRect(r);
+    QPainterPath rest;
+    const double edge = r.left() + r.width() * left;
+    const double slant = use.used_area > 0 ? std::min(7.0, r.right() - edge) : 0;
+    rest.moveTo(r.topLeft());
+    rest.lineTo(std::min(edge + slant, r.right()), r.top());
+    rest.lineTo(std::max(edge - slant, r.left()), r.bottom());
+    rest.lineTo(r.bottomLeft());
+    rest.closeSubpath();
+    p.save();
+    p.setClipPath(rest);
+    p.translate(r.topLeft());
+    const double scale = true_scale(*this);
+    const Side side = state_.drawer().side_up(paper_);
+    p.scale(scale, scale);
+    // Patterns at their true size; an ombre is shown whole, because its two ends are what one chooses it for.
+    const Box whole = picture_box(*paper);
+    const QSizeF room(r.width() / scale, r.height() / scale);
+    p.fillRect(QRectF(QPointF(0, 0), room),
+               paper->face(side).pattern == Pattern::Ombre
+                   ? state_.textures()->brush(paper_,
+                                              Transform{room.width() / std::max(whole.width(), 1.0), 0, 0,
+                                                        room.height() / std::max(whole.height(), 1.0), 0, 0},
+                                              0, side)
+                   : state_.textures()->brush(paper_, {}, scale, side));
+    p.restore();
+    if (const double reserved = state_.drawer().reserved(paper->id) / std::max(use.stock_area, 1.0);
+        reserved > 0)
+        paint_reserved(p, left, std::min(left, reserved));
+    if (paper->back) paint_side(p, side);
+
+    paint_words(p, *paper, use.short_patches > 0);
+}
+
+void Swatch::mousePressEvent(QMouseEvent* event) {
+    pressed_ = event->position().toPoint();
+    state_.drawer().pick(paper_);
+    setFocus();
+}
+
+void Swatch::mouseMoveEvent(QMouseEvent* event) {
+    const Paper* paper = this->paper();
+    if (!paper || !(event->buttons() & Qt::LeftButton)) return;
+    if ((event->position().toPoint() - pressed_).manhattanLength() < QApplication::startDragDistance())
+        return;
+    auto* drag = new QDrag(this);
+    auto* mime = new QMimeData;
+    mime->setData(paper_mime, QByteArray::fromStdString(paper->id));
+    drag->setMimeData(mime);
+    QPixmap scrap(56, 56);
+    scrap.fill(Qt::transparent);
+    QPainter p(&scrap);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.scale(true_scale(*this), true_scale(*this));
+    p.fillRect(QRectF(0, 0, 56, 56),
+               state_.textures()->brush(paper_, {}, true_scale(*this), state_.drawer().side_up(paper_)));
+    p.end();
+    drag->setPixmap(scrap);
+    drag->setHotSpot({28, 28});
+    drag->exec(Qt::CopyAction);
+}
+
+void Swatch::mouseDoubleClickEvent(QMouseEvent*) {
+    emit give();
+}
+
+void Swatch::focusInEvent(QFocusEvent* event) {
+    QWidget::focusInEvent(event);
+    state_.drawer().pick(paper_);
+}
+
+void Swatch::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Left || event->key() == Qt::Key_Right)
+        focusNextPrevChild(event->key() == Qt::Key_Right);
+    else
+        QWidget::keyPressEvent(event);
+}
+
+} // namespace zesty

@@ -1,0 +1,43 @@
+#pragma once
+// A paper in the drawer, its pattern at true size, with a gauge of what is left of it.
+
+#include "app/bench/bench_state.h"
+#include "app/bench/document.h"
+
+#include <QWidget>
+
+namespace zesty {
+
+inline constexpr QSize swatch_size(108, 106);
+
+class Swatch : public QWidget {
+    Q_OBJECT
+public:
+    Swatch(int paper, BenchState& state, Document& document, QWidget* parent = nullptr);
+    QString status() const;
+    int paper_number() const { return paper_; }
+
+signals:
+    void give();
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+
+private:
+    const Paper* paper() const;
+    void paint_words(QPainter& p, const Paper& paper, bool trouble);
+    void paint_side(QPainter& painter, Side side) const;
+    void paint_reserved(QPainter& painter, double left, double reserved) const;
+
+    int paper_;
+    BenchState& state_;
+    Document& document_;
+    QPoint pressed_;
+};
+
+} // namespace zesty

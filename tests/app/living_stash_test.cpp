@@ -1,0 +1,175 @@
+// The stash that is always open: written at once, shared with other programs, brought in and written out.
+
+#include "app/bench.h"
+#include "app/bench/drawer.h"
+#include "io/project_file.h"
+#include "io/stash_json.h"
+#include "io/stash_store.h"
+#include "support/demo.h"
+
+#include <QClipboard>
+#include <QDir>
+#include <QPushButton>
+#include <QTest>
+#include <gtest/gtest.h>
+
+namespace zesty {
+
+using testing::Bench;
+using testing::click;
+using testing::named;
+
+namespace {
+
+/// Waits until the window sees what others have done to its stash; 2 s at most.
+bool sees(Bench& bench, const std::function<bool(const Stash&)>& what) {
+    return QTest::qWaitFor([&] { return what(*bench.document().project().stash); }, 2000);
+}
+
+StashStore store_of(Bench& bench) {
+    auto store = StashStore::open(bench.folder("papers.stash"));
+    EXPECT_TRUE(store);
+    return std::move(*store);
+}
+
+} // namespace
+
+TEST(LivingStash, IsThereFromTheFirstStartAndWritesEveryChangeAtOnce) {
+    Bench bench;
+    click(named(bench.window(), "first-starter"));
+    bench.settle();
+    StashStore store = store_of(bench);
+    EXPECT_EQ(store.read()->papers.size(), 24u);
+    for (const Paper& p : store.read()->papers) EXPECT_FALSE(p.uid.empty());
+    bench.document().history().undo();
+    bench.settle();
+    EXPECT_TRUE(store.read()->papers.empty());
+    bench.document().history().redo();
+    bench.settle();
+    EXPECT_EQ(store.read()->papers.size(), 24u);
+    EXPECT_TRUE(as_kept(bench.document().project()).stash == nullptr) << "a page keeps what it uses";
+}
+
+TEST(LivingStash, ShowsWhatAnotherProgramDoesWithinTwoSecondsAndUndoTakesBackItsOwnAlone) {
+    Bench bench;
+    click(named(bench.window(), "first-starter"));
+    bench.settle();
+    StashStore other = store_of(bench);
+    const auto sheets_of_first = [](const Stash& s) { return s.papers.front().sheets.front().count; };
+    ASSERT_TRUE(other.change([](const Stash& now) -> Result<Stash> {
+        Stash next = now;
+        next.papers.front().sheets.front().count += 5;
+        next.papers.front().kept_in = "Blue folder";
+        return next;
+    }));
+    EXPECT_TRUE(sees(bench, [&](const Stash& s) { return sheets_of_first(s) == 7; }));
+    // A count typed here, another there, and the one here undone.
+    bench.document().change_papers("How many sheets", [](const Stash& now) {
+        Stash next = now;
+        next.papers.front().sheets.front().count = 1;
+        return next;
+    });
+    bench.settle();
+    EXPECT_EQ(sheets_of_first(*other.read()), 1);
+    ASSERT_TRUE(other.change([](const Stash& now) -> Result<Stash> {
+        Stash next = now;
+        next.papers.front().sheets.front().count += 2;
+        return next;
+    }));
+    EXPECT_TRUE(sees(bench, [&](const Stash& s) { return sheets_of_first(s) == 3; }));
+    bench.document().history().undo();
+    bench.settle();
+    EXPECT_EQ(sheets_of_first(*other.read()), 9) << "seven as before, and the two of the other program";
+    EXPECT_EQ(other.read()->papers.front().kept_in, "Blue folder");
+    EXPECT_EQ(sheets_of_first(*bench.document().project().stash), 9);
+}
+
+TEST(LivingStash, APageFromElsewhereSaysSoAndOffersItsPapers) {
+    Bench bench;
+    bench.open(demo::project());
+    ASSERT_TRUE(testing::told(bench, Code::NotInStash));
+    EXPECT_TRUE(store_of(bench).read()->papers.empty()) << "nothing is taken in unasked";
+    for (const Finding& f : bench.plan().findings)
+        if (f.code == Code::NotInStash)
+            bench.document().change("Add them", [fix = f.fixes.front()](Project& p) { fix.apply(p); });
+    bench.settle();
+    EXPECT_FALSE(testing::told(bench, Code::NotInStash));
+    StashStore store = store_of(bench);
+    EXPECT_EQ(store.read()->papers.size(), 8u);
+    // Used up by another page: the stash's count wins, and the page has something to say.
+    EXPECT_TRUE(bench.plan().sheets.short_patches.size() <= 2);
+    ASSERT_TRUE(store.change([](const Stash& now) -> Result<Stash> {
+        Stash next = now;
+        for (Paper& p : next.papers)
+            if (p.id == "brick-dust") p.sheets.clear();
+        return next;
+    }));
+    EXPECT_TRUE(sees(bench, [](const Stash& s) {
+        return s.papers[static_cast<std::size_t>(s.find("brick-dust"))].sheets.empty();
+    }));
+    bench.settle();
+    EXPECT_TRUE(testing::told(bench, Code::Short));
+}
+
+TEST(LivingStash, APinnedSheetThatIsGoneIsSaid) {
+    Bench bench;
+    bench.open(demo::project());
+    testing::take_papers_in(bench);
+    bench.document().change("Pin", [](Project& p) { p.sheets.pins[Spot(4)] = {"brick-dust#7", 0, {}}; });
+    bench.settle();
+    ASSERT_TRUE(testing::told(bench, Code::LostSheet));
+    for (const Finding& f : bench.plan().findings)
+        if (f.code == Code::LostSheet)
+            bench.document().change("Unpin", [fix = f.fixes.front()](Project& p) { fix.apply(p); });
+    bench.settle();
+    EXPECT_TRUE(bench.document().project().sheets.pins.empty());
+}
+
+TEST(LivingStash, WhatCannotBeWrittenIsSaidKeptAndWrittenLater) {
+    Bench bench;
+    bench.settle();
+    ASSERT_TRUE(QFile::remove(bench.folder("papers.stash")));
+    ASSERT_TRUE(QDir().mkdir(bench.folder("papers.stash"))) << "no file can be there now";
+    click(named(bench.window(), "first-starter"));
+    EXPECT_TRUE(QTest::qWaitFor([&] { return bench.message().contains("not in the stash yet"); }, 3000));
+    EXPECT_EQ(bench.document().project().stash->papers.size(), 24u) << "nothing is lost here";
+    ASSERT_TRUE(QDir().rmdir(bench.folder("papers.stash")));
+    EXPECT_TRUE(QTest::qWaitFor(
+        [&] {
+            const auto stash = read_stash(bench.folder("papers.stash"));
+            return stash && stash->papers.size() == 24;
+        },
+        5000));
+}
+
+TEST(LivingStash, ListsAreShownBeforeTheyAreTakenAndFilesGoOutAndIn) {
+    Bench bench;
+    QGuiApplication::clipboard()->setText(
+        "name,colour,size,count\nRipe Barley,ochre,12x12,2\nGull,teal,6x8,5\n");
+    bench.window().actions()[Act::PasteList]->trigger();
+    bench.settle();
+    EXPECT_TRUE(bench.document().project().stash->papers.empty()) << "shown first";
+    testing::press(bench, "Add 2 papers");
+    ASSERT_EQ(bench.document().project().stash->papers.size(), 2u);
+    bench.save_answer = bench.folder("out.csv");
+    bench.window().actions()[Act::WriteOut]->trigger();
+    bench.settle();
+    bench.save_answer = bench.folder("backup.stash");
+    bench.window().actions()[Act::BackUp]->trigger();
+    EXPECT_TRUE(QTest::qWaitFor([&] { return bench.message().contains("backed up"); }, 3000));
+    const Stash before = *bench.document().project().stash;
+    bench.document().history().undo();
+    bench.settle();
+    bench.papers_answer = {bench.folder("backup.stash")};
+    bench.window().actions()[Act::Restore]->trigger();
+    EXPECT_TRUE(QTest::qWaitFor([&] { return bench.document().project().stash->papers.size() == 2; }, 3000));
+    bench.settle();
+    EXPECT_EQ(bench.document().project().stash->papers[0].uid, before.papers[0].uid);
+    // A folder of pictures, dropped: papers at once.
+    bench.papers_answer = {demo::file("papers")};
+    bench.window().actions()[Act::BringIn]->trigger();
+    bench.settle();
+    EXPECT_GT(bench.document().project().stash->papers.size(), 8u);
+}
+
+} // namespace zesty

@@ -133,8 +133,10 @@ void take_fussy_cuts(const Camera& camera) {
         Paper& p = next.papers.back();
         const auto pixels = pixels_of_paper(next, p);
         for (int k = 0; pixels && k < 1600 && p.fussy_cuts.size() < 3; ++k) {
-            const Point at{15.0 + 2 * (k % 40), 15.0 + 2 * (k / 40)};
-            const auto known = [&](const FussyCut& c) { return contains(c.outline, at); };
+            const Point at{20.0 + 4 * (k % 40), 40.0 + 4 * (k / 40)};
+            const auto known = [&](const FussyCut& c) {
+                return distance(bounds(c.outline).centre(), at) < 45;
+            };
             if (std::any_of(p.fussy_cuts.begin(), p.fussy_cuts.end(), known)) continue;
             if (auto found = motif_at(*pixels, at)) p.fussy_cuts.push_back({"", std::move(*found), 0});
         }

@@ -92,7 +92,8 @@ void FussyCutView::paintEvent(QPaintEvent*) {
         p.setPen(theme::ink);
         p.setFont(theme::font(theme::Text::Small, true));
         const QString label = QString("%1 left").arg(motifs_left(*paper, cut));
-        const QRectF plate(pixel_of(b.centre()) - QPointF(26, 10), QSizeF(52, 20));
+        // Below it, so that the motif is seen.
+        const QRectF plate(pixel_of({b.centre().x, b.y1}) + QPointF(-26, 3), QSizeF(52, 18));
         p.fillRect(plate, QColor(255, 254, 251, 220));
         p.drawText(plate, Qt::AlignCenter, label);
         p.restore();

@@ -41,6 +41,8 @@ Result<void> write_pictures(const std::string& folder, const std::vector<Offered
 /// Works out what is asked; a proposal that is taken changes the project.
 Result<Answers> answer(const PapersArgs& args, Planner& planner, Project& project) {
     Answers out;
+    if (args.proposals == 0 && !args.take_proposal && !(args.mood.empty() && args.like_papers.empty()))
+        return fail(ErrorKind::BadInput, "--mood and --with-papers need --proposals or --take-proposal");
     const int count = std::max(args.proposals, args.take_proposal ? std::max(3, args.take_proposal) : 0);
     if (count > 0) {
         const Deadline deadline(args.seconds);

@@ -3,6 +3,7 @@
 #include <QFile>
 #include <QFileInfo>
 #include <QSaveFile>
+#include <algorithm>
 #include <cerrno>
 #include <zlib.h>
 
@@ -19,8 +20,14 @@ Result<QByteArray> read_file(const QString& path, qint64 most_bytes) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly))
         return fail(ErrorKind::Unreadable, name + ": " + file.errorString().toStdString());
-    // What says it is empty may still go on for ever.
-    QByteArray data = file.read(most_bytes + 1);
+    // What says it is empty may still go on for ever; and what may be large is not to take the room for it.
+    QByteArray data;
+    constexpr qint64 at_once = 4LL << 20;
+    while (data.size() <= most_bytes) {
+        const QByteArray more = file.read(std::min(at_once, most_bytes + 1 - data.size()));
+        if (more.isEmpty()) break;
+        data += more;
+    }
     if (data.size() > most_bytes)
         return fail(ErrorKind::TooLarge,
                     name + ": larger than the " + std::to_string(most_bytes >> 20) + " MB that are read");

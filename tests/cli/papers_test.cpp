@@ -50,6 +50,31 @@ TEST(Cli, AStashIsFilledSearchedAndWrittenOut) {
     expect_one_line(zesty({"stash", stash, "--remove", "plum"}), "no paper");
 }
 
+TEST(Cli, TheStashIsBackedUpRestoredMergedAndAlwaysThere) {
+    QTemporaryDir dir;
+    const auto at = [&](const char* name) { return dir.filePath(name); };
+    // Without a file it is the one that is always there.
+    ASSERT_EQ(zesty({"stash", "--import", demo::stash()}).code, 0);
+    ASSERT_EQ(zesty({"stash", "--backup", at("backup.stash")}).code, 0);
+    ASSERT_EQ(zesty({"stash", "--add", "barley", "--less", "12x12in", "--name", "Ripe Barley"}).code, 2)
+        << "there is no such sheet of it";
+    ASSERT_EQ(zesty({"stash", "--merge", "brick-dust", "--into", "barley"}).code, 0);
+    EXPECT_EQ(zesty({"stash", "--find", "brick"}).out, "");
+    ASSERT_EQ(zesty({"stash", "--restore", at("backup.stash")}).code, 0);
+    EXPECT_NE(zesty({"stash", "--find", "brick"}).out, "");
+    EXPECT_EQ(json::parse(zesty({"stash", "--json"}).out),
+              json::parse(zesty({"stash", at("backup.stash"), "--json"}).out));
+    expect_one_line(zesty({"stash", "--restore", demo::drawing()}), "not a backup");
+    expect_one_line(zesty({"stash", "--backup", dir.path()}), "not a file");
+    // A page looks into it, or not.
+    EXPECT_EQ(zesty({"plan", demo::project()}).out.find("not in your stash"), std::string::npos);
+    EXPECT_NE(zesty({"plan", demo::project(), "--stash", at("other.stash")}).err.find("no such file"),
+              std::string::npos);
+    EXPECT_EQ(zesty({"plan", demo::project(), "--stash", "none"}).err, "");
+    expect_one_line(zesty({"papers", demo::project(), "--mood", "warm"}), "--proposals");
+    QFile::remove(data_home() + "/Zesty Panel/papers.stash");
+}
+
 TEST(Cli, OfAKnownPaperJustWhatIsGivenIsChanged) {
     QTemporaryDir dir;
     const QString stash = dir.filePath("papers.stash");

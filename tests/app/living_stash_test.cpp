@@ -40,7 +40,8 @@ TEST(LivingStash, IsThereFromTheFirstStartAndWritesEveryChangeAtOnce) {
     bench.settle();
     StashStore store = store_of(bench);
     EXPECT_EQ(store.read()->papers.size(), 24u);
-    for (const Paper& p : store.read()->papers) EXPECT_FALSE(p.uid.empty());
+    const Stash written = *store.read();
+    for (const Paper& p : written.papers) EXPECT_FALSE(p.uid.empty());
     bench.document().history().undo();
     bench.settle();
     EXPECT_TRUE(store.read()->papers.empty());

@@ -125,7 +125,8 @@ TEST(StashStore, OpensItsOlderVersions) {
         auto again = StashStore::open(path);
         ASSERT_TRUE(again) << again.error().message;
         EXPECT_EQ(again->read()->papers.size(), demo_stash().papers.size());
-        for (const Paper& p : again->read()->papers) EXPECT_FALSE(p.uid.empty());
+        const Stash papers = *again->read();
+        for (const Paper& p : papers.papers) EXPECT_FALSE(p.uid.empty());
         EXPECT_TRUE(*again->read() == *StashStore::open(path)->read()) << "given once";
         EXPECT_TRUE(again->reserved_by_others("three")->pieces.empty());
         EXPECT_EQ(again->reserved_by_others("three")->areas.contains("barley"),

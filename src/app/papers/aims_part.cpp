@@ -128,7 +128,7 @@ void AimsPart::build_hidden_stock() {
                 cut < 0 ? std::nullopt : document_.project().set_out.cuts[static_cast<std::size_t>(cut)].*of;
             if (now && edit->text() == words(colour_words(*now))) return;
             document_.change(says, [&](Project& p) {
-                if (PlacedCut* cut = state_.in_hand().placed(p)) cut->*of = typed;
+                if (PlacedCut* placed = state_.in_hand().placed(p)) placed->*of = typed;
             });
         });
         colours->addWidget(edit, 1);

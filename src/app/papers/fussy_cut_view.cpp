@@ -148,11 +148,11 @@ void FussyCutView::find(Point at, std::optional<std::size_t> in_place_of) {
                           if (!now || now->id != id) return; // another one is picked meanwhile
                           last_ = at;
                           last_paper_ = id;
-                          change(in_place_of ? "Correct a fussy cut" : "Add a fussy cut", [&](Paper& p) {
-                              if (in_place_of && *in_place_of < p.fussy_cuts.size())
-                                  p.fussy_cuts[*in_place_of].outline = *outline;
+                          change(in_place_of ? "Correct a fussy cut" : "Add a fussy cut", [&](Paper& next) {
+                              if (in_place_of && *in_place_of < next.fussy_cuts.size())
+                                  next.fussy_cuts[*in_place_of].outline = *outline;
                               else
-                                  p.fussy_cuts.push_back({"", *outline, 0});
+                                  next.fussy_cuts.push_back({"", *outline, 0});
                           });
                       };
                   });

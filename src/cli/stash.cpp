@@ -247,15 +247,7 @@ void add_facts(CLI::App* c, StashArgs& a) {
     c->add_option("--palette", a.palette, "Its colours with their shares: #f6ecd2:0.7,#c03032:0.3")
         ->group("A paper");
     c->add_option("--finish", a.finish, "matt, glossy, textured, slick or translucent")->group("A paper");
-    c->add_option_function<std::string>(
-         "--weight",
-         [&a](const std::string& text) {
-             const auto n = typed_number("--weight", text, {0, 2000});
-             if (!n) throw CLI::ValidationError(n.error().message);
-             a.weight = *n;
-         },
-         "In g/m2")
-        ->group("A paper");
+    add_number(*c, "--weight", a.weight, "In g/m2", {0, 2000})->group("A paper");
     c->add_flag("--use-up-first", a.use_up, "To be used up before others")->group("A paper");
     c->add_flag("--not-first", a.not_first, "Not to be used up before others any more")->group("A paper");
     c->add_option("--kept-in", a.kept_in, "Where it is")->group("A paper");
@@ -267,20 +259,10 @@ void add_sides(CLI::App* c, StashArgs& a) {
     c->add_option("--back-picture", a.back_picture, "Of side B, alone and edge to edge")->group("A paper");
     c->add_option("--back-pattern", a.back_pattern, "Of side B")->group("A paper");
     c->add_option("--back-direction", a.back_direction, "Of side B")->group("A paper");
-    const auto angle = [&](const char* name, std::optional<double>& to, const char* help) {
-        c->add_option_function<std::string>(
-             name,
-             [&to, name](const std::string& text) {
-                 const auto n = typed_number(name, text, {0, 360});
-                 if (!n) throw CLI::ValidationError(n.error().message);
-                 to = *n;
-             },
-             help)
-            ->group("A paper");
-    };
-    angle("--angle", a.angle,
-          "The way stripes run, or an ombre gets darker: degrees clockwise from the right");
-    angle("--back-angle", a.back_angle, "Of side B");
+    add_number(*c, "--angle", a.angle,
+               "The way stripes run, or an ombre gets darker: degrees clockwise from the right", {0, 360})
+        ->group("A paper");
+    add_number(*c, "--back-angle", a.back_angle, "Of side B", {0, 360})->group("A paper");
     c->add_option("--back-palette", a.back_palette, "Of side B")->group("A paper");
     c->add_flag("--no-back", a.no_back, "Its side B is not worth showing")->group("A paper");
 }

@@ -73,11 +73,6 @@ void DrawerFilter::start() {
     words_->selectAll();
 }
 
-bool DrawerFilter::shows_all() const {
-    return words_->text().isEmpty() && !colour_->value() && !kind_->value() && !room_->value() &&
-           only_->value() == OnlyPapers::All;
-}
-
 StashQuery DrawerFilter::query() const {
     StashQuery q;
     q.words = words_->text().toStdString();

@@ -27,7 +27,6 @@ public:
     StashQuery query() const;
     Point least_room() const; ///< mm, of a piece a sheet must hold; (0, 0) for any
     bool asks_for_selection() const;
-    bool shows_all() const;
     void start();
 
 signals:

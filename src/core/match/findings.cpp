@@ -16,26 +16,15 @@ namespace {
 
 constexpr double vanishes_within = 8; ///< delta E 2000: a patch of the base's own colour
 
-struct Used {
-    std::vector<int> sections;
-    Lab lab;
-};
-
 /// Sections by the side of paper they have.
-std::map<std::pair<int, Side>, Used> used_faces(const PapersNow& now) {
-    std::map<std::pair<int, Side>, Used> out;
-    for (std::size_t s = 0; s < now.sections.all.size(); ++s) {
-        const int paper = now.papers.of_section[s];
-        if (paper < 0) continue;
-        const Side side = now.papers.side_of_section[s];
-        const auto [at, fresh] = out.try_emplace({paper, side});
-        if (fresh) at->second.lab = to_lab(now.stash.papers[paper].face(side).colour);
-        at->second.sections.push_back(static_cast<int>(s));
-    }
+using Faces = std::map<std::pair<int, Side>, std::vector<int>>;
+Faces used_faces(const PapersNow& now) {
+    Faces out;
+    for (std::size_t s = 0; s < now.sections.all.size(); ++s)
+        if (const int paper = now.papers.of_section[s]; paper >= 0)
+            out[{paper, now.papers.side_of_section[s]}].push_back(static_cast<int>(s));
     return out;
 }
-
-using Faces = std::map<std::pair<int, Side>, Used>;
 
 void about_roles(const PapersNow& now, std::vector<Finding>& out) {
     for (const auto& [id, role] : now.decided.roles) {
@@ -62,9 +51,9 @@ void about_lonely(const PapersNow& now, const Faces& faces, std::vector<Finding>
     }
     if (backed < 3 * faces.size()) return;
     static constexpr std::array sides{"right", "bottom", "left", "top"};
-    for (const auto& [face, used] : faces) {
-        if (used.sections.size() != 1) continue;
-        const int opening = now.sections.all[used.sections[0]].openings.front();
+    for (const auto& [face, sections] : faces) {
+        if (sections.size() != 1) continue;
+        const int opening = now.sections.all[sections[0]].openings.front();
         const Point away = box.centre() - middle_of(now.sections, now.set_out, opening);
         const std::size_t side =
             std::abs(away.x) > std::abs(away.y) ? (away.x > 0 ? 0 : 2) : (away.y > 0 ? 1 : 3);

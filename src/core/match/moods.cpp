@@ -22,12 +22,11 @@ struct Colours {
     double chroma = 0; ///< the mean
     double warm = 0;   ///< share of colours that are
     double cool = 0;
-    double lightness = 50; ///< the mean
-    double spread = 0;     ///< between the lightest and the darkest
+    double spread = 0; ///< between the lightest and the darkest
 };
 
 Colours spread_of(const PaperFace& face) {
-    Colours out{0, 0, 0, 0, 0};
+    Colours out;
     double all = 0;
     double light = 0;
     double dark = 100;
@@ -36,7 +35,6 @@ Colours spread_of(const PaperFace& face) {
         const double chroma = chroma_of(lab);
         all += c.share;
         out.chroma += c.share * chroma;
-        out.lightness += c.share * lab.l;
         light = std::max(light, lab.l);
         dark = std::min(dark, lab.l);
         if (chroma < grey_below) continue;
@@ -44,8 +42,7 @@ Colours spread_of(const PaperFace& face) {
         (std::abs(hue) <= 70 ? out.warm : out.cool) += c.share;
     }
     all = std::max(all, 1e-9);
-    return {out.chroma / all, out.warm / all, out.cool / all, out.lightness / all,
-            std::max(0.0, light - dark)};
+    return {out.chroma / all, out.warm / all, out.cool / all, std::max(0.0, light - dark)};
 }
 
 double near_a_photo(const PaperFace& face, const std::vector<PaletteColour>& photo) {

@@ -1,6 +1,7 @@
 #include "core/sentences.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace zesty {
 
@@ -17,6 +18,10 @@ std::string in_a_row(const std::vector<std::string>& names) {
         out += (i == 0 ? "" : i + 1 == names.size() ? " and " : ", ") + names[i];
     }
     return out;
+}
+
+std::string percent(double share) {
+    return std::to_string(std::lround(100 * share)) + " %";
 }
 
 std::string numbers(std::vector<int> openings) {

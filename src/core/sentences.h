@@ -13,6 +13,9 @@ std::string count_of(std::size_t n, const char* one, const char* many);
 /// "Barley, Gull Print and Skein", the last ones counted where there are more than five.
 std::string in_a_row(const std::vector<std::string>& names);
 
+/// "52 %" of 0.52.
+std::string percent(double share);
+
 /// Openings as people count them: "4, 7 and 9", "1, 2, 3, 4, 5, 6 and 12 more".
 std::string numbers(std::vector<int> openings);
 

@@ -170,8 +170,6 @@ private:
                        .openings = family.openings});
     }
 
-    static std::string percent(double share) { return std::to_string(std::lround(100 * share)) + " %"; }
-
     const PapersNow& now_;
     std::array<Family, families.size()> all_;
     double patches_ = 0; ///< coloured area of patches

@@ -172,8 +172,6 @@ private:
             return c.share >= 0.15 && difference(to_lab(c.colour), to_lab(colour)) < within;
         });
     }
-    static std::string percent(double share) { return std::to_string(std::lround(100 * share)) + " %"; }
-
     const PapersNow& now_;
     std::vector<Coloured> things_;
     std::set<std::string> said_; ///< by cause and thing

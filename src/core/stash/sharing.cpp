@@ -31,15 +31,6 @@ void take_pictures(Stash& stash, Paper& paper, const Pictures& from) {
     if (paper.back) paper.back->picture = take_picture(stash, paper.back->picture, from);
 }
 
-void drop_unseen_pictures(Stash& stash) {
-    std::set<std::string> seen;
-    for (const Paper& p : stash.papers) {
-        seen.insert(p.picture);
-        if (p.back) seen.insert(p.back->picture);
-    }
-    std::erase_if(stash.pictures, [&](const auto& picture) { return !seen.contains(picture.first); });
-}
-
 template <class Fact> void carry(const Fact& before, const Fact& after, Fact& now) {
     if (!(before == after)) now = after;
 }

@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <set>
 
 namespace zesty {
 
@@ -50,14 +51,19 @@ Stash with_paper(const Stash& stash, Paper paper, const Pictures& pictures) {
     return out;
 }
 
+void drop_unseen_pictures(Stash& stash) {
+    std::set<std::string> seen;
+    for (const Paper& p : stash.papers) {
+        seen.insert(p.picture);
+        if (p.back) seen.insert(p.back->picture);
+    }
+    std::erase_if(stash.pictures, [&](const auto& picture) { return !seen.contains(picture.first); });
+}
+
 Stash without_paper(const Stash& stash, const std::string& id) {
     Stash out = stash;
     std::erase_if(out.papers, [&](const Paper& p) { return p.id == id; });
-    std::erase_if(out.pictures, [&](const auto& picture) {
-        return std::none_of(out.papers.begin(), out.papers.end(), [&](const Paper& p) {
-            return p.picture == picture.first || (p.back && p.back->picture == picture.first);
-        });
-    });
+    drop_unseen_pictures(out);
     return out;
 }
 

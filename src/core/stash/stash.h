@@ -116,6 +116,8 @@ struct Stash {
 
 /// The stash with the paper in the place of the one of the same id, or added, and these pictures.
 Stash with_paper(const Stash& stash, Paper paper, const Pictures& pictures = {});
+/// Lets go of pictures that no paper shows.
+void drop_unseen_pictures(Stash& stash);
 /// Without it, and without pictures that nothing else shows.
 Stash without_paper(const Stash& stash, const std::string& id);
 /// The id itself, or with a number behind it where a paper has it already.

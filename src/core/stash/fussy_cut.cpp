@@ -166,6 +166,15 @@ std::optional<Rgb> ground_of(const Pixels& pixels, const std::vector<PaletteColo
     return out;
 }
 
+/// The motif and what is kept free round it, where the sheet shows all of that.
+std::optional<Region> with_margin(const Polygon& sheet, const Polygon& motif) {
+    const auto grown = grow({motif}, fussy_cut_margin);
+    if (!grown) return {};
+    const auto outside = subtract(*grown, {sheet});
+    if (!outside || area(*outside) >= 1e-3) return {};
+    return *grown;
+}
+
 SheetStock with_hole(const SheetStock& sheet, const Polygon& motif) {
     const auto left = subtract({sheet.outline}, {motif});
     return {left && !left->empty() ? largest(*left) : sheet.outline, 1, true};
@@ -206,10 +215,7 @@ Result<Polygon> motif_at(const Pixels& pixels, Point at, double tolerance) {
 }
 
 bool shows(const Polygon& sheet, const Polygon& motif) {
-    const auto grown = grow({motif}, fussy_cut_margin);
-    if (!grown) return false;
-    const auto outside = subtract(*grown, {sheet});
-    return outside && area(*outside) < 1e-3;
+    return with_margin(sheet, motif).has_value();
 }
 
 int motifs_left(const Paper& paper, const FussyCut& motif) {
@@ -240,10 +246,9 @@ Result<Paper> with_motif_taken(Paper paper, std::size_t motif) {
 Region clear_of_motifs(const Paper& paper, const Polygon& sheet) {
     Region out{sheet};
     for (const FussyCut& cut : paper.fussy_cuts) {
-        if (!shows(sheet, cut.outline)) continue;
-        const auto grown = grow({cut.outline}, fussy_cut_margin);
-        const auto left = grown ? subtract(out, *grown) : Result<Region>(out);
-        if (left) out = *left;
+        const auto grown = with_margin(sheet, cut.outline);
+        if (!grown) continue;
+        if (const auto left = subtract(out, *grown)) out = *left;
     }
     return out;
 }

@@ -14,6 +14,7 @@
 #include "core/stash/new_paper.h"
 #include "core/stash/search.h"
 #include "core/stash/sharing.h"
+#include "core/stash/stock.h"
 #include "io/papers_file.h"
 #include "io/read_file.h"
 #include "io/stash_store.h"
@@ -76,8 +77,7 @@ void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& 
         if (p.repeat > 0) std::cout << " repeating after " << format_mm(p.repeat);
         if (p.back)
             std::cout << "; side B " << colour_words(p.back->colour) << ", " << name_of(p.back->pattern);
-        int sheets = 0;
-        for (const SheetStock& s : p.sheets) sheets += s.count;
+        const int sheets = sheet_count(p);
         std::cout << ", " << sheets << (sheets == 1 ? " sheet" : " sheets");
         const auto pieces = std::count_if(reserved.pieces.begin(), reserved.pieces.end(),
                                           [&](const ReservedPiece& w) { return w.paper == p.id; });

@@ -18,19 +18,16 @@ QString file_name(const std::string& name) {
     return clean.startsWith("..") || QDir::isAbsolutePath(clean) ? QFileInfo(clean).fileName() : clean;
 }
 
-PictureSource pictures_in(const QDir& folder) {
-    return [folder](const std::string& name) -> Result<PictureBytes> {
-        auto bytes = read_file(folder.filePath(QString::fromStdString(name)));
-        if (!bytes) return tl::make_unexpected(bytes.error());
-        return picture_bytes(bytes->toStdString());
-    };
+bool is_picture(const QString& path) {
+    const QString ending = QFileInfo(path).suffix().toLower();
+    return ending == "png" || ending == "jpg" || ending == "jpeg";
 }
 
-Result<Stash> read_folder(const QString& path, bool crop) {
+Result<Stash> read_folder(const QString& path) {
     Stash out;
     for (const QFileInfo& file : QDir(path).entryInfoList(QDir::Files, QDir::Name)) {
         if (!is_picture(file.fileName())) continue;
-        auto one = paper_from_picture(file.filePath(), crop);
+        auto one = paper_from_picture(file.filePath());
         if (!one) return one;
         adopt(out, one->papers.front(), one->pictures);
     }
@@ -41,18 +38,13 @@ Result<Stash> read_folder(const QString& path, bool crop) {
 
 } // namespace
 
-bool is_picture(const QString& path) {
-    const QString ending = QFileInfo(path).suffix().toLower();
-    return ending == "png" || ending == "jpg" || ending == "jpeg";
-}
-
-Result<Stash> read_papers(const QString& path, bool crop) {
-    if (QFileInfo(path).isDir()) return read_folder(path, crop);
-    if (is_picture(path)) return paper_from_picture(path, crop);
+Result<Stash> read_papers(const QString& path) {
+    if (QFileInfo(path).isDir()) return read_folder(path);
+    if (is_picture(path)) return paper_from_picture(path);
     if (!path.endsWith(".csv", Qt::CaseInsensitive)) return read_stash(path);
     const auto data = read_file(path);
     if (!data) return tl::make_unexpected(data.error());
-    return stash_from_csv(data->toStdString(), path.toStdString(), pictures_in(QFileInfo(path).dir()));
+    return stash_from_csv(data->toStdString(), path.toStdString(), pictures_beside(path, 128LL << 20));
 }
 
 Result<Stash> papers_from_list(const std::string& text, const std::string& what) {

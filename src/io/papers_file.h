@@ -6,13 +6,10 @@
 
 namespace zesty {
 
-/// `crop`: pictures show a sheet on a plain ground, and are cropped to it.
-Result<Stash> read_papers(const QString& path, bool crop = false);
+Result<Stash> read_papers(const QString& path);
 /// A list that was pasted, as CSV.
 Result<Stash> papers_from_list(const std::string& text, const std::string& what);
 /// As CSV or JSON, by the ending, its pictures beside it.
 Result<void> write_papers(Stash stash, const QString& path);
-/// Whether something that was dropped is a picture.
-bool is_picture(const QString& path);
 
 } // namespace zesty

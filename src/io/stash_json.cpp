@@ -4,6 +4,7 @@
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
 #include "core/stash/look_of_paper.h"
+#include "core/stash/stock.h"
 #include "io/edge.h"
 #include "io/json_shapes.h"
 #include "io/picture.h"
@@ -300,7 +301,7 @@ Result<Stash> stash_from(const json& j, const std::string& what, const PictureSo
         if (!paper) return tl::make_unexpected(paper.error());
         if (!ids.insert(paper->id).second)
             return fail(ErrorKind::BadInput, what + ": two papers have the id \"" + paper->id + "\"");
-        for (const SheetStock& s : paper->sheets) sheets += s.count;
+        sheets += sheet_count(*paper);
         if (sheets > most_sheets) return fail(ErrorKind::TooLarge, what + ": more than 100,000 sheets");
         stash.papers.push_back(std::move(*paper));
     }
@@ -360,6 +361,14 @@ Result<Stash> paper_from_picture(const QString& path, bool crop) {
                       });
 }
 
+PictureSource pictures_beside(const QString& file, qint64 most_bytes) {
+    return [folder = QFileInfo(file).dir(), most_bytes](const std::string& name) -> Result<PictureBytes> {
+        auto bytes = read_file(folder.filePath(QString::fromStdString(name)), most_bytes);
+        if (!bytes) return tl::make_unexpected(bytes.error());
+        return picture_bytes(bytes->toStdString());
+    };
+}
+
 Result<Stash> read_stash(const QString& path) {
     if (StashStore::looks_like_one(path)) {
         auto store = StashStore::open(path);
@@ -370,12 +379,7 @@ Result<Stash> read_stash(const QString& path) {
     if (!data) return tl::make_unexpected(data.error());
     const auto j = parse_json(data->toStdString(), path.toStdString());
     if (!j) return tl::make_unexpected(j.error());
-    const QDir folder = QFileInfo(path).dir();
-    return stash_from(*j, path.toStdString(), [&](const std::string& name) -> Result<PictureBytes> {
-        auto bytes = read_file(folder.filePath(QString::fromStdString(name)), 64LL << 20);
-        if (!bytes) return tl::make_unexpected(bytes.error());
-        return picture_bytes(bytes->toStdString());
-    });
+    return stash_from(*j, path.toStdString(), pictures_beside(path, 64LL << 20));
 }
 
 } // namespace zesty

@@ -16,6 +16,9 @@ inline PictureBytes picture_bytes(std::string bytes) {
     return std::make_shared<const std::string>(std::move(bytes));
 }
 
+/// Pictures by names in the folder of a file, of up to so many bytes each.
+PictureSource pictures_beside(const QString& file, qint64 most_bytes);
+
 /// `what` begins the sentence of an error. Colours of papers with a picture are its mean; kind, direction and
 /// repeat that are not given are taken from it.
 Result<Stash> stash_from(const nlohmann::json& json, const std::string& what, const PictureSource& pictures);

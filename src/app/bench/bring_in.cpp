@@ -6,6 +6,7 @@
 #include "core/sentences.h"
 #include "core/stash/colour_words.h"
 #include "core/stash/sharing.h"
+#include "core/stash/stock.h"
 #include "io/papers_file.h"
 
 #include <QFileInfo>
@@ -21,17 +22,11 @@ bool is_list(const QString& path) {
     return path.endsWith(".csv", Qt::CaseInsensitive);
 }
 
-std::size_t sheets_in(const Paper& paper) {
-    std::size_t all = 0;
-    for (const SheetStock& s : paper.sheets) all += static_cast<std::size_t>(s.count);
-    return all;
-}
-
 /// "Ripe Barley (ochre, stripe, 2 sheets)".
 std::string understood(const Paper& paper) {
     std::string out = paper.name + " (" + colour_words(paper.colour);
     if (paper.pattern != Pattern::Solid) out += std::string(", ") + name_of(paper.pattern);
-    return out + ", " + count_of(sheets_in(paper), "sheet", "sheets") + ")";
+    return out + ", " + count_of(static_cast<std::size_t>(sheet_count(paper)), "sheet", "sheets") + ")";
 }
 
 } // namespace
@@ -57,11 +52,11 @@ template <class Read> void BringIn::read(Read read_there, const QString& from, b
     });
 }
 
-void BringIn::files(const QStringList& paths, bool crop) {
-    const auto read_all = [paths, crop]() -> Result<Stash> {
+void BringIn::files(const QStringList& paths) {
+    const auto read_all = [paths]() -> Result<Stash> {
         Stash all;
         for (const QString& path : paths) {
-            auto some = read_papers(path, crop);
+            auto some = read_papers(path);
             if (!some || paths.size() == 1) return some;
             for (const Paper& p : some->papers) adopt(all, p, some->pictures);
         }

@@ -18,7 +18,7 @@ public:
 
     /// Whether it is for the drawer rather than for the page, by its ending.
     static bool brings_papers(const QString& path);
-    void files(const QStringList& paths, bool crop = false);
+    void files(const QStringList& paths);
     /// Lists are shown as they were understood before they are taken.
     void list(const QString& text);
     void write_out(const QString& path);

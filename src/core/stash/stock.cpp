@@ -2,6 +2,12 @@
 
 namespace zesty {
 
+int sheet_count(const Paper& paper) {
+    int all = 0;
+    for (const SheetStock& s : paper.sheets) all += s.count;
+    return all;
+}
+
 bool change_count(Paper& paper, const SheetStock& sheet, int by) {
     for (SheetStock& s : paper.sheets) {
         if (s.outline != sheet.outline || s.irregular != sheet.irregular) continue;

@@ -5,6 +5,9 @@
 
 namespace zesty {
 
+/// Of all sizes, scraps among them.
+int sheet_count(const Paper& paper);
+
 /// So many more of these sheets, or fewer; false, and nothing changed, where there are not so many.
 bool change_count(Paper& paper, const SheetStock& sheet, int by);
 

@@ -2,7 +2,11 @@
 
 #include "cli/typed.h"
 #include "core/stash/fussy_cut.h"
+#include "io/edge.h"
 #include "io/paper_pixels.h"
+
+#include <algorithm>
+#include <tuple>
 
 namespace zesty::cli {
 
@@ -49,12 +53,63 @@ Result<void> find(const StashArgs& a, Stash& stash) {
     return {};
 }
 
+/// "barley:1:..." into the fussy cut and the rest.
+Result<std::pair<FussyCut*, std::string>> chosen_and_rest(const char* option, Stash& stash,
+                                                          const std::string& text, const char* hint) {
+    const std::size_t second = text.find(':', text.find(':') + 1);
+    if (text.find(':') == std::string::npos || second == std::string::npos)
+        return fail(ErrorKind::BadInput, std::string(option) + ": " + hint);
+    const auto c = chosen(option, stash, text.substr(0, second));
+    if (!c) return tl::make_unexpected(c.error());
+    return std::pair{&stash.papers[c->paper].fussy_cuts[c->motif], text.substr(second + 1)};
+}
+
+Result<void> correct(const char* option, const std::string& text, const std::string& brush, bool add,
+                     Stash& stash) {
+    const auto which = chosen_and_rest(option, stash, text, "give paper:number:x,y;x,y on its picture");
+    if (!which) return tl::make_unexpected(which.error());
+    Ring stroke;
+    for (std::size_t from = 0; from <= which->second.size();) {
+        const std::size_t to = std::min(which->second.find(';', from), which->second.size());
+        const auto at =
+            typed_point(option, which->second.substr(from, to - from), "give x,y on its picture", 3000);
+        if (!at) return tl::make_unexpected(at.error());
+        stroke.push_back(*at);
+        from = to + 1;
+    }
+    double width = usual_brush;
+    if (!brush.empty()) {
+        const auto typed = typed_length("--brush", brush, brush_limits.least, brush_limits.most);
+        if (!typed) return tl::make_unexpected(typed.error());
+        width = typed->value_or(usual_brush);
+    }
+    auto outline = corrected(which->first->outline, stroke, width / 2, add);
+    if (!outline) return fail(outline.error().kind, std::string(option) + ": " + outline.error().message);
+    which->first->outline = std::move(*outline);
+    return {};
+}
+
 } // namespace
+
+bool changes_fussy_cuts(const StashArgs& a) {
+    const auto given = {&a.fussy, &a.take_fussy, &a.drop_fussy, &a.more_fussy, &a.less_fussy, &a.name_fussy};
+    return std::any_of(given.begin(), given.end(), [](const std::string* text) { return !text->empty(); });
+}
 
 Result<Stash> with_fussy_cuts(const StashArgs& a, const Stash& now) {
     Stash out = now;
     if (!a.fussy.empty())
         if (auto r = find(a, out); !r) return tl::make_unexpected(r.error());
+    for (const auto& [option, text, add] : {std::tuple{"--add-to-fussy-cut", &a.more_fussy, true},
+                                            std::tuple{"--trim-fussy-cut", &a.less_fussy, false}}) {
+        if (text->empty()) continue;
+        if (auto r = correct(option, *text, a.brush, add, out); !r) return tl::make_unexpected(r.error());
+    }
+    if (!a.name_fussy.empty()) {
+        const auto which = chosen_and_rest("--name-fussy-cut", out, a.name_fussy, "give paper:number:name");
+        if (!which) return tl::make_unexpected(which.error());
+        which->first->name = as_text(which->second);
+    }
     if (!a.take_fussy.empty()) {
         const auto c = chosen("--take-fussy-cut", out, a.take_fussy);
         if (!c) return tl::make_unexpected(c.error());

@@ -5,7 +5,8 @@
 
 namespace zesty::cli {
 
-/// The stash with motifs found, taken out of a sheet, or let go of.
+bool changes_fussy_cuts(const StashArgs& args);
+/// The stash with motifs found, corrected, named, taken out of a sheet, or let go of.
 Result<Stash> with_fussy_cuts(const StashArgs& args, const Stash& now);
 
 } // namespace zesty::cli

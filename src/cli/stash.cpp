@@ -7,6 +7,7 @@
 #include "cli/stash_add.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
+#include "core/match/pattern_room.h"
 #include "core/project/has_room.h"
 #include "core/sentences.h"
 #include "core/stash/colour_words.h"
@@ -75,6 +76,8 @@ void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& 
     for (const Paper& p : shown.papers) {
         std::cout << p.id << ": " << p.name << ", " << colour_words(p.colour) << ", " << name_of(p.pattern);
         if (p.repeat > 0) std::cout << " repeating after " << format_mm(p.repeat);
+        if (const std::string about = about_pattern(p.face(Side::A), Units::Inches); !about.empty())
+            std::cout << ", " << about;
         if (p.back)
             std::cout << "; side B " << colour_words(p.back->colour) << ", " << name_of(p.back->pattern);
         const int sheets = sheet_count(p);
@@ -87,9 +90,10 @@ void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& 
         std::cout << "\n";
         for (std::size_t m = 0; m < p.fussy_cuts.size(); ++m) {
             const Box b = bounds(p.fussy_cuts[m].outline);
-            std::cout << "  fussy cut " << m + 1 << ": " << format_size(b.width(), b.height(), Units::Inches)
-                      << ", " << motifs_left(p, p.fussy_cuts[m]) << " left, " << p.fussy_cuts[m].used
-                      << " used\n";
+            std::cout << "  fussy cut " << m + 1
+                      << (p.fussy_cuts[m].name.empty() ? "" : " (" + p.fussy_cuts[m].name + ")") << ": "
+                      << format_size(b.width(), b.height(), Units::Inches) << ", "
+                      << motifs_left(p, p.fussy_cuts[m]) << " left, " << p.fussy_cuts[m].used << " used\n";
         }
     }
 }
@@ -143,7 +147,7 @@ Result<void> change(const StashArgs& a, const Wanted& wanted, StashStore& store)
             return r;
     if (!a.add.empty())
         if (auto r = store.change([&](const Stash& now) { return with_added(a, now); }); !r) return r;
-    if (!a.fussy.empty() || !a.take_fussy.empty() || !a.drop_fussy.empty())
+    if (changes_fussy_cuts(a))
         if (auto r = store.change([&](const Stash& now) { return with_fussy_cuts(a, now); }); !r) return r;
     if (!a.merge.empty())
         if (auto r = store.change([&](const Stash& now) { return with_merged(a, now); }); !r) return r;
@@ -214,6 +218,13 @@ void add_changing(CLI::App* c, StashArgs& a) {
         ->group("Fussy cuts");
     c->add_option("--tolerance", a.tolerance, "How far a motif's colours are from the ground, 1 to 60 (14)")
         ->group("Fussy cuts");
+    c->add_option("--add-to-fussy-cut", a.more_fussy,
+                  "barley:1:3,4in;3.2,4in: what a brush that goes that way passes over belongs to it, too")
+        ->group("Fussy cuts");
+    c->add_option("--trim-fussy-cut", a.less_fussy, "barley:1:3,4in: what the brush passes over does not")
+        ->group("Fussy cuts");
+    c->add_option("--brush", a.brush, "Width of the brush (1/8 in)")->group("Fussy cuts");
+    c->add_option("--name-fussy-cut", a.name_fussy, "barley:1:Poppy: what it is called")->group("Fussy cuts");
     c->add_option("--take-fussy-cut", a.take_fussy, "barley:1: one of it has been cut out of a sheet")
         ->group("Fussy cuts");
     c->add_option("--drop-fussy-cut", a.drop_fussy, "barley:1: patches may lie over it again")

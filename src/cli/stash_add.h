@@ -22,6 +22,7 @@ struct StashArgs {
     std::vector<std::string> sheets, less;
     std::string merge, into, backup, restore;
     std::string fussy, take_fussy, drop_fussy, tolerance;
+    std::string more_fussy, less_fussy, name_fussy, brush;
     bool untouched = false, first = false;
     std::string offcut, square;
     std::string find, like, kind, room;

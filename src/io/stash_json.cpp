@@ -3,11 +3,10 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
-#include "core/stash/look_of_paper.h"
 #include "core/stash/stock.h"
 #include "io/edge.h"
 #include "io/json_shapes.h"
-#include "io/picture.h"
+#include "io/paper_look.h"
 #include "io/read_file.h"
 #include "io/stash_store.h"
 #include "io/trace/sheet_picture.h"
@@ -27,8 +26,6 @@ namespace {
 constexpr int most_of_a_kind = 2000;
 constexpr std::size_t most_motifs = 200; ///< of a paper
 constexpr int most_sheets = 100'000;
-constexpr int palette_pixels = 128;     ///< of a picture, across and down, that its palette is read off
-constexpr std::size_t most_colours = 6; ///< of a palette
 
 /// A member that is a number within limits; `otherwise` when it is missing.
 Result<double> number(const json& j, const char* key, double most, const std::string& where) {
@@ -114,76 +111,6 @@ Result<void> read_facts(const json& j, const std::string& where, Paper& paper) {
     if (!finish)
         return fail(ErrorKind::BadInput, where + ": \"finish\" must be one of " + all_words<Finish>());
     paper.finish = finish;
-    return {};
-}
-
-Result<Rgb> colour_from(const json& j, const char* key, const std::string& where) {
-    const auto colour = j.is_string() ? parse_colour(j.get<std::string>()) : std::nullopt;
-    if (!colour) return fail(ErrorKind::BadInput, where + ": \"" + key + "\" must look like #rrggbb");
-    return *colour;
-}
-
-/// What has been read off a picture before, so that it need not be read off again.
-Result<void> known_look(const json& j, const std::string& where, PaperFace& face) {
-    if (j.contains("palette")) {
-        if (!j["palette"].is_array() || j["palette"].size() > most_colours)
-            return fail(ErrorKind::BadInput, where + ": \"palette\" must be up to 6 colours");
-        for (const json& c : j["palette"]) {
-            const bool pair = c.is_array() && c.size() == 2 && c[1].is_number() && c[1].get<double>() >= 0 &&
-                              c[1].get<double>() <= 1;
-            const auto colour = colour_from(pair ? c[0] : json(), "palette", where);
-            if (!colour) return tl::make_unexpected(colour.error());
-            face.palette.push_back({*colour, c[1].get<double>()});
-        }
-    }
-    if (!j.contains("cells")) return {};
-    if (!j["cells"].is_array() || j["cells"].size() != std::size_t{coarse_cells} * coarse_cells)
-        return fail(ErrorKind::BadInput, where + ": \"cells\" must be 64 colours");
-    for (const json& c : j["cells"]) {
-        const auto colour = colour_from(c, "cells", where);
-        if (!colour) return tl::make_unexpected(colour.error());
-        face.coarse.push_back(*colour);
-    }
-    return {};
-}
-
-/// What nobody has said about a side is taken from its picture.
-void suggest(Pixels pixels, const json& j, double width, PaperFace& face) {
-    pixels.mm_per_pixel = std::max(width, 1.0) / std::max(pixels.width, 1);
-    const LookOfPaper look = look_of(pixels);
-    if (!j.contains("pattern")) {
-        face.pattern = look.pattern;
-        if (!j.contains("direction")) face.direction = look.direction;
-        if (face.repeat <= 0) face.repeat = look.repeat.value_or(0);
-    }
-    if (j.contains("angle_deg")) return;
-    if (face.pattern == Pattern::Stripe) face.angle_deg = look.stripes_deg.value_or(0);
-    if (face.pattern == Pattern::Ombre) face.angle_deg = look.ombre_deg.value_or(0);
-}
-
-/// Reads the picture of a side: its colours, and what was not said.
-Result<void> look_at_picture(const json& j, const std::string& where, double width, const std::string& bytes,
-                             PaperFace& face) {
-    if (!face.coarse.empty() && j.contains("colour") && j.contains("pattern"))
-        return check_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())))
-            .map_error([&](Error e) {
-                e.message = where + ": " + e.message;
-                return e;
-            });
-    const auto picture =
-        read_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())));
-    if (!picture) return fail(ErrorKind::BadInput, where + ": " + picture.error().message);
-    const Pixels small =
-        pixels_from(picture->scaled(64, 64, Qt::IgnoreAspectRatio, Qt::SmoothTransformation));
-    face.colour = coarser(small, 1).at.front();
-    // Pixels as they are: a mean would mix the dots of a pattern with its ground.
-    if (face.palette.empty())
-        face.palette = palette_of(pixels_from(
-            picture->scaled(palette_pixels, palette_pixels, Qt::IgnoreAspectRatio, Qt::FastTransformation)));
-    face.coarse = coarser(small, coarse_cells).at;
-    const bool has_angle = face.pattern == Pattern::Stripe || face.pattern == Pattern::Ombre;
-    if (j.contains("pattern") && (!has_angle || j.contains("angle_deg"))) return {};
-    suggest(pixels_from(*picture), j, width, face);
     return {};
 }
 
@@ -277,8 +204,7 @@ json face_json(const PaperFace& face) {
     if (!face.picture.empty()) out["image"] = face.picture;
     if (face.repeat > 0) out["repeat_mm"] = face.repeat;
     if (face.angle_deg > 0) out["angle_deg"] = face.angle_deg;
-    for (const PaletteColour& c : face.palette) out["palette"].push_back({format_colour(c.colour), c.share});
-    for (const Rgb c : face.coarse) out["cells"].push_back(format_colour(c));
+    write_look(face, out);
     return out;
 }
 

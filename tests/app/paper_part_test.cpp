@@ -204,6 +204,33 @@ TEST(FussyCuts, AreFoundByAClickOnTheMotifAndLetGoOfAgain) {
     ASSERT_EQ(cuts().size(), 1u) << bench.message().toStdString();
     EXPECT_EQ(motifs_left(bench.document().project().stash->papers[0], cuts()[0]), 1);
     const Point middle = bounds(cuts()[0].outline).centre();
+    // The brush adds from inside, and with Shift takes away.
+    const double found = area(cuts()[0].outline);
+    const auto brush = [&](Qt::KeyboardModifiers keys, Point from, Point to) {
+        QTest::mousePress(view, Qt::LeftButton, keys, view->pixel_of(from).toPoint());
+        for (int k = 1; k <= 4; ++k) {
+            const QPointF at = view->pixel_of(from + (to - from) * (k / 4.0));
+            QMouseEvent move(QEvent::MouseMove, at, view->mapToGlobal(at), Qt::NoButton, Qt::LeftButton,
+                             keys);
+            QApplication::sendEvent(view, &move);
+        }
+        QTest::mouseRelease(view, Qt::LeftButton, keys, view->pixel_of(to).toPoint());
+        bench.settle();
+    };
+    brush({}, middle, middle + Point{15, 0});
+    const double more = area(cuts()[0].outline);
+    EXPECT_GT(more, found + 10);
+    brush(Qt::ShiftModifier, middle + Point{20, 0}, middle + Point{6, 0});
+    EXPECT_LT(area(cuts()[0].outline), more - 5);
+    bench.document().history().undo();
+    EXPECT_EQ(area(cuts()[0].outline), more);
+    QTest::mouseDClick(view, Qt::LeftButton, {}, view->pixel_of(middle).toPoint());
+    auto* name = view->findChild<QLineEdit*>("fussy-cut-name");
+    ASSERT_TRUE(name);
+    QTest::keyClicks(name, "Kite tail bow");
+    QTest::keyClick(name, Qt::Key_Return);
+    bench.settle();
+    EXPECT_EQ(cuts()[0].name, "Kite tail bow");
     QTest::mouseMove(view, view->pixel_of(middle).toPoint());
     bench.key(view, Qt::Key_Delete);
     EXPECT_TRUE(cuts().empty());

@@ -215,8 +215,8 @@ TEST(Cli, RoomIsLeftForOtherPagesAndSizesStayWhole) {
     const QString tram = dir.filePath("tram.zesty");
     const QString out = dir.filePath("p.zesty");
     ASSERT_TRUE(done(zesty({"papers", demo::project(), "--take-proposal", "1", "--out", tram})));
-    ASSERT_TRUE(
-        done(zesty({"papers", tram, "--reserve-size", "barley:1x1in", "--reserve", tram, "--out", out})));
+    ASSERT_TRUE(done(
+        zesty({"papers", tram, "--reserve-size", "skein-ombre:1x1in", "--reserve", tram, "--out", out})));
     const json j = json::parse(zesty({"plan", out, "--json"}).out);
     EXPECT_FALSE(j["room"].empty());
     bool whole = false;
@@ -230,7 +230,7 @@ TEST(Cli, RoomIsLeftForOtherPagesAndSizesStayWhole) {
     EXPECT_TRUE(said) << "scraps do not hold two pages";
     EXPECT_NE(zesty({"plan", out}).out.find("room is left for"), std::string::npos);
     ASSERT_TRUE(
-        done(zesty({"papers", out, "--reserve-size", "barley:none", "--stop-reserving", "Kite Hill"})));
+        done(zesty({"papers", out, "--reserve-size", "skein-ombre:none", "--stop-reserving", "Kite Hill"})));
     EXPECT_TRUE(json::parse(zesty({"plan", out, "--json"}).out)["room"].empty());
     expect_one_line(zesty({"papers", out, "--stop-reserving", "Kite Hill"}), "--stop-reserving");
     expect_one_line(zesty({"papers", out, "--reserve-size", "barley"}), "--reserve-size");

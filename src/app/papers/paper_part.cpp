@@ -3,6 +3,7 @@
 #include "app/bench/wording.h"
 #include "app/papers/palette_strip.h"
 #include "app/papers/paper_stock.h"
+#include "core/match/pattern_room.h"
 #include "core/project/papers_named.h"
 #include "core/stash/sharing.h"
 
@@ -128,6 +129,7 @@ void PaperPart::build_pattern() {
             [this](double mm) { change("Branding strip", [mm](Paper& p) { p.strip = mm; }); });
     r->addWidget(strip_);
     r->addStretch(1);
+    readable_ = line("readable");
 }
 
 /// Which way stripes run, the colours with their shares, and what cannot be seen in a picture.
@@ -335,6 +337,9 @@ void PaperPart::refresh() {
     finish_->show_value(p->finish);
     use_up_->setChecked(p->use_up);
     repeat_->show_length(face.repeat, project.units);
+    const std::string readable = about_pattern(face, project.units);
+    readable_->setVisible(!readable.empty());
+    readable_->setText("The pattern is " + words(readable) + ".");
     strip_->show_length(p->strip, project.units);
     const auto role = project.match.roles.find(p->id);
     role_->show_value(role == project.match.roles.end() ? std::nullopt : std::optional(role->second));

@@ -69,6 +69,7 @@ private:
     QCheckBox* crop_;
     QWidget* facts_;
     QLabel* none_;
+    QLabel* readable_;
 };
 
 } // namespace zesty

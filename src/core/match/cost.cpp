@@ -2,6 +2,7 @@
 
 #include "core/match/pattern_room.h"
 #include "core/match/pattern_turn.h"
+#include "core/stash/variation.h"
 
 #include <algorithm>
 #include <cmath>
@@ -59,6 +60,7 @@ Cost::Cost(const MatchJob& job)
     for (const Face& f : faces_) {
         looks_.push_back(job.stash.papers[f.paper].face(f.side));
         lab_.push_back(to_lab(looks_.back().colour));
+        room_.push_back(pattern_room(looks_.back()));
         striped_.push_back(looks_.back().pattern == Pattern::Stripe);
     }
     total_area_ = 1e-9;
@@ -67,6 +69,7 @@ Cost::Cost(const MatchJob& job)
     compare_faces();
     find_near();
     find_pulls();
+    find_contrast();
     find_own();
 }
 
@@ -156,21 +159,49 @@ std::vector<CostTerm> Cost::own_terms(int section, int face) const {
         const double too_far = std::max(0.0, off - far_off);
         add(CostTerm::Kind::Tone, weight_tone * job_.style.drift * (off + times_far_off * too_far));
     }
-    if (const double room = pattern_room(looks_[face]); s.radius < room) {
+    if (const double room = room_[face]; s.radius < room) {
         const bool large = looks_[face].pattern == Pattern::Large || looks_[face].pattern == Pattern::Picture;
         add(CostTerm::Kind::Pattern,
             w.pattern * (large ? weight_large_pattern : weight_pattern) * (1 - s.radius / room));
     }
-    double behind = 0;
-    for (const Lab& other : s.behind)
-        behind = std::max(behind, 1 - difference(lab_[face], other) / stands_out_from);
-    add(CostTerm::Kind::Behind, w.behind * weight_behind * behind);
-    double swallow = 0;
-    for (const PaletteColour& c : job_.photo_colours)
-        swallow = std::max(swallow, std::min(1.0, 4 * c.share) *
-                                        (1 - difference(lab_[face], to_lab(c.colour)) / swallowed_below));
-    add(CostTerm::Kind::Photo, w.photo * weight_photo * s.beside_photo * swallow);
+    add(CostTerm::Kind::Behind, w.behind * weight_behind * fade(s, face));
+    add(CostTerm::Kind::Photo, w.photo * weight_photo * s.beside_photo * swallow_[face]);
     return out;
+}
+
+/// How much of a side is lost on what lies behind and around: its colours by their shares. Where the opening
+/// shows the pattern, what is not lost marks it.
+double Cost::fade(const MatchSection& section, int face) const {
+    double most = 0;
+    for (const Lab& ground : section.behind) {
+        const auto at = std::find(grounds_.begin(), grounds_.end(), ground) - grounds_.begin();
+        most = std::max(most, fades_[static_cast<std::size_t>(at) * count_ + face]);
+    }
+    return most * (1 - share_seen(looks_[face].variation, section.radius) * (1 - most));
+}
+
+void Cost::find_contrast() {
+    for (const MatchSection& s : job_.sections)
+        for (const Lab& ground : s.behind)
+            if (std::find(grounds_.begin(), grounds_.end(), ground) == grounds_.end())
+                grounds_.push_back(ground);
+    const auto lost = [](const PaperFace& face, const Lab& on, double within) {
+        double sum = 0;
+        double shares = 0;
+        for (const PaletteColour& c : palette_or_colour(face)) {
+            sum += c.share * std::max(0.0, 1 - difference(to_lab(c.colour), on) / within);
+            shares += c.share;
+        }
+        return shares > 0 ? sum / shares : 0;
+    };
+    for (const Lab& ground : grounds_)
+        for (const PaperFace& face : looks_) fades_.push_back(lost(face, ground, stands_out_from));
+    for (const PaperFace& face : looks_) {
+        double most = 0;
+        for (const PaletteColour& c : job_.photo_colours)
+            most = std::max(most, std::min(1.0, 4 * c.share) * lost(face, to_lab(c.colour), swallowed_below));
+        swallow_.push_back(most);
+    }
 }
 
 double Cost::unassigned(int section) const {
@@ -188,7 +219,7 @@ double Cost::sameness(int section, int other, int face) const {
     const MatchSection& a = job_.sections[section];
     const MatchSection& b = job_.sections[other];
     if (job_.style.drift <= 0 || looks_[face].pattern != Pattern::Ombre || a.wanted || b.wanted) return 1;
-    return std::max(0.0, 1 - std::abs(a.tone - b.tone) / quite_another_tone);
+    return std::max(0.0, 1 - std::abs(a.place_tone - b.place_tone) / quite_another_tone);
 }
 
 double Cost::beside(int section, int face, int other, int other_face, double width) const {

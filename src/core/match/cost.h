@@ -57,7 +57,9 @@ private:
     void compare_faces();
     void find_near();
     void find_own();
+    void find_contrast();
     void find_pulls();
+    double fade(const MatchSection& section, int face) const;
     std::vector<CostTerm> own_terms(int section, int face) const;
     double against(int face, int other, double width) const;
     double sameness(int section, int other, int face) const;
@@ -70,10 +72,14 @@ private:
     std::size_t count_;
     std::vector<PaperFace> looks_;
     std::vector<Lab> lab_;
-    std::vector<double> tone_;  ///< by face: 0 for the lightest, 1 for the darkest
-    std::vector<double> own_;   ///< by section and face: what does not depend on others
-    std::vector<double> clash_; ///< between two faces side by side
-    std::vector<double> crowd_; ///< between two faces close by, from 0 to 1
+    std::vector<Lab> grounds_;    ///< what lies behind and around, each colour once
+    std::vector<double> fades_;   ///< by ground and face: the share of its colours that are lost on it
+    std::vector<double> swallow_; ///< by face: how much of it is lost beside the photos
+    std::vector<double> room_;    ///< by face: pattern_room()
+    std::vector<double> tone_;    ///< by face: 0 for the lightest, 1 for the darkest
+    std::vector<double> own_;     ///< by section and face: what does not depend on others
+    std::vector<double> clash_;   ///< between two faces side by side
+    std::vector<double> crowd_;   ///< between two faces close by, from 0 to 1
     std::vector<char> apart_;
     std::vector<char> striped_;
     std::vector<Point> pull_;

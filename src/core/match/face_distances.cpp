@@ -18,7 +18,7 @@ std::shared_ptr<const FaceDistances> distances_of(const std::vector<PaperFace>& 
     out.looks = out.colours;
     on_two_threads(out.count, [&](std::size_t a) {
         for (std::size_t b = a + 1; b < out.count; ++b) {
-            const double colours = palette_distance(colours_of(sides[a]), colours_of(sides[b]));
+            const double colours = palette_distance(palette_or_colour(sides[a]), palette_or_colour(sides[b]));
             const double looks = unlikeness(sides[a], sides[b], colours);
             out.colours[a * out.count + b] = out.colours[b * out.count + a] = colours;
             out.looks[a * out.count + b] = out.looks[b * out.count + a] = looks;

@@ -35,6 +35,7 @@ void add(MatchSection& to, const MatchSection& s) {
     if (all > 0) {
         to.at = to.at * (to.area / all) + s.at * (s.area / all);
         to.tone = (to.tone * to.area + s.tone * s.area) / all;
+        to.place_tone = (to.place_tone * to.area + s.place_tone * s.area) / all;
     }
     to.patches.insert(to.patches.end(), s.patches.begin(), s.patches.end());
     to.area = all;

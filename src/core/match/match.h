@@ -22,12 +22,13 @@ namespace zesty {
 
 struct MatchSection {
     std::vector<int> patches;
-    double area = 0;    ///< of its patches
-    double radius = 0;  ///< of the largest circle inside its smallest opening
-    int given = -1;     ///< a face that must stay, or -1
-    bool backed = true; ///< false: gets no paper
-    Point at = {};      ///< its middle on the page
-    double tone = 0.5;  ///< what the page wants there when colours drift: 0 for light, 1 for dark
+    double area = 0;         ///< of its patches
+    double radius = 0;       ///< of the largest circle inside its smallest opening
+    int given = -1;          ///< a face that must stay, or -1
+    bool backed = true;      ///< false: gets no paper
+    Point at = {};           ///< its middle on the page
+    double tone = 0.5;       ///< what its zone wants when colours drift: 0 for light, 1 for dark
+    double place_tone = 0.5; ///< the same of its own place, at which an ombre is cut
     std::optional<Lab> wanted = std::nullopt;       ///< the colour it wants instead
     std::vector<Lab> behind = {};                   ///< the cut around it and the base
     double beside_photo = 0;                        ///< 1 where it touches a photo, 0 from 2 in away

@@ -1,6 +1,7 @@
 #include "core/match/moods.h"
 
 #include "core/match/pattern_room.h"
+#include "core/stash/variation.h"
 
 #include <algorithm>
 #include <cmath>
@@ -14,6 +15,7 @@ constexpr double usual_yield = 0.55; ///< of a sheet, that patches take
 constexpr double weight_of_tie = 0.35;
 constexpr double clearly_another = 9; ///< of face distances: papers that are not just alike
 constexpr double full_chroma = 55;    ///< of a colour that is strong
+constexpr double very_busy = 30;      ///< of the colours within an opening, root mean square in Lab
 constexpr double grey_below = 8;      ///< chroma of a colour that has no hue to speak of
 constexpr double near_photo = 40;     ///< delta E 2000 at which a paper has nothing of a photo's colour
 constexpr double least_photo_share = 0.02;
@@ -22,27 +24,22 @@ struct Colours {
     double chroma = 0; ///< the mean
     double warm = 0;   ///< share of colours that are
     double cool = 0;
-    double spread = 0; ///< between the lightest and the darkest
 };
 
 Colours spread_of(const PaperFace& face) {
     Colours out;
     double all = 0;
-    double light = 0;
-    double dark = 100;
     for (const PaletteColour& c : palette_or_colour(face)) {
         const Lab lab = to_lab(c.colour);
         const double chroma = chroma_of(lab);
         all += c.share;
         out.chroma += c.share * chroma;
-        light = std::max(light, lab.l);
-        dark = std::min(dark, lab.l);
         if (chroma < grey_below) continue;
         const double hue = std::remainder(std::atan2(lab.b, lab.a) * 180 / M_PI - 40, 360);
         (std::abs(hue) <= 70 ? out.warm : out.cool) += c.share;
     }
     all = std::max(all, 1e-9);
-    return {out.chroma / all, out.warm / all, out.cool / all, std::max(0.0, light - dark)};
+    return {out.chroma / all, out.warm / all, out.cool / all};
 }
 
 double near_a_photo(const PaperFace& face, const std::vector<PaletteColour>& photo) {
@@ -57,17 +54,33 @@ double near_a_photo(const PaperFace& face, const std::vector<PaletteColour>& pho
     return 1 - best / near_photo;
 }
 
-double liking_of_face(Mood mood, const PaperFace& face, const std::vector<PaletteColour>& photo) {
+/// How far the colours of a palette lie from their mean, root mean square in Lab.
+double spread_of_palette(const PaperFace& face) {
+    Lab mean;
+    double all = 0;
+    double squares = 0;
+    for (const PaletteColour& c : palette_or_colour(face)) {
+        const Lab lab = to_lab(c.colour);
+        all += c.share;
+        mean = {mean.l + c.share * lab.l, mean.a + c.share * lab.a, mean.b + c.share * lab.b};
+        squares += c.share * (lab.l * lab.l + lab.a * lab.a + lab.b * lab.b);
+    }
+    all = std::max(all, 1e-9);
+    return std::sqrt(
+        std::max(0.0, squares / all - (mean.l * mean.l + mean.a * mean.a + mean.b * mean.b) / (all * all)));
+}
+
+double liking_of_face(Mood mood, const PaperFace& face, const std::vector<PaletteColour>& photo,
+                      double radius) {
     const Colours c = spread_of(face);
     const double strong = std::min(1.0, c.chroma / full_chroma);
-    const bool large = face.pattern == Pattern::Large || face.pattern == Pattern::Picture;
     switch (mood) {
     case Mood::WithPhoto:
         return near_a_photo(face, photo);
     case Mood::Quiet:
-        return std::max(0.0, 1 - strong - (large ? 0.3 : 0) - c.spread / 250);
+        return std::max(0.0, 1 - strong - 0.6 * busyness(face, radius));
     case Mood::Bold:
-        return std::min(1.0, 0.75 * strong + (large ? 0.25 : 0) + c.spread / 250);
+        return std::min(1.0, 0.65 * strong + 0.5 * busyness(face, radius));
     case Mood::Warm:
         return std::max(0.0, c.warm - 0.8 * c.cool);
     case Mood::Cool:
@@ -97,20 +110,20 @@ class Choosing {
 public:
     Choosing(Mood mood, const MatchJob& job, Capacity& capacity, const std::set<int>& taken)
         : mood_(mood), job_(job), capacity_(capacity), distances_(job.distances) {
+        for (const MatchSection& s : job.sections) {
+            if (!s.backed || s.given >= 0) continue;
+            free_.push_back(&s);
+            needed_ += s.area / usual_yield;
+        }
         for (std::size_t p = 0; p < job.stash.papers.size(); ++p) {
             const bool used = taken.contains(static_cast<int>(p));
             const MatchPaper* known = job.papers.empty() ? nullptr : &job.papers[p];
-            double score = liking(mood, job.stash.papers[p], job.photo_colours);
+            double score = liking(mood, job.stash.papers[p], job.photo_colours, usual_radius());
             if (mood == Mood::ScrapsFirst && known) score = known->scraps > 0 ? 1 : 0.2;
             if (known && known->role == PaperRole::UseUp) score += 0.5;
             if (known && known->role == PaperRole::Tie) score += 1;
             if (known && known->role == PaperRole::Spare) score -= 0.5;
             score_.push_back(score - (used ? 2 : 0));
-        }
-        for (const MatchSection& s : job.sections) {
-            if (!s.backed || s.given >= 0) continue;
-            free_.push_back(&s);
-            needed_ += s.area / usual_yield;
         }
         gather_round_one();
     }
@@ -150,6 +163,16 @@ private:
         const auto& colours = job_.stash.papers[static_cast<std::size_t>(tie_)].palette;
         for (std::size_t p = 0; p < score_.size(); ++p)
             score_[p] += weight_of_tie * near_a_photo(job_.stash.papers[p].face(Side::A), colours);
+    }
+
+    /// Of the openings that are to have paper, the one in the middle by size.
+    double usual_radius() const {
+        std::vector<double> all;
+        for (const MatchSection* s : free_) all.push_back(s->radius);
+        if (all.empty()) return 0;
+        const auto middle = all.begin() + static_cast<std::ptrdiff_t>(all.size() / 2);
+        std::nth_element(all.begin(), middle, all.end());
+        return *middle;
     }
 
     /// Another one for another page, the same for the same.
@@ -230,9 +253,19 @@ private:
 
 } // namespace
 
-double liking(Mood mood, const Paper& paper, const std::vector<PaletteColour>& photo_colours) {
-    const double front = liking_of_face(mood, paper.face(Side::A), photo_colours);
-    return paper.back ? std::max(front, 0.8 * liking_of_face(mood, *paper.back, photo_colours)) : front;
+double busyness(const PaperFace& face, double radius) {
+    double varies = variation_within(face.variation, radius);
+    if (face.variation.empty() && face.pattern != Pattern::Solid && face.pattern != Pattern::Ombre) {
+        const double room = pattern_room(face);
+        varies = spread_of_palette(face) * (room > 0 ? std::min(1.0, std::sqrt(radius / room)) : 1);
+    }
+    return std::min(1.0, varies / very_busy);
+}
+
+double liking(Mood mood, const Paper& paper, const std::vector<PaletteColour>& photo_colours, double radius) {
+    const double front = liking_of_face(mood, paper.face(Side::A), photo_colours, radius);
+    return paper.back ? std::max(front, 0.8 * liking_of_face(mood, *paper.back, photo_colours, radius))
+                      : front;
 }
 
 std::set<int> papers_for(Mood mood, const MatchJob& job, Capacity& capacity, const std::set<int>& taken,

@@ -31,9 +31,13 @@ inline const char* name_of(Mood mood) {
     return key_of(mood);
 }
 
-/// How well a paper suits a mood, 0 to 1, by all the colours of its sides and its pattern. Warm hues are
-/// those from red-purple to yellow-green (330 to 110 degrees in CIELAB).
-double liking(Mood mood, const Paper& paper, const std::vector<PaletteColour>& photo_colours);
+/// How well a paper suits a mood, 0 to 1, by all the colours of its sides and by how busy it is in openings
+/// of that radius in mm. Warm hues are those from red-purple to yellow-green (330 to 110 degrees in CIELAB).
+double liking(Mood mood, const Paper& paper, const std::vector<PaletteColour>& photo_colours, double radius);
+
+/// How busy a side looks through an opening of that radius, 0 to 1: how much its colours vary within it. By
+/// its palette and its kind of pattern where there is no picture.
+double busyness(const PaperFace& face, double radius);
 
 /// The papers a mood works with: those it likes best that look different, with one of every kind of pattern
 /// that has room on the page, enough of them for all sections and for every size of section. `taken` are

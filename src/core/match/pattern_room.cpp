@@ -1,13 +1,25 @@
 #include "core/match/pattern_room.h"
 
+#include "core/stash/variation.h"
+
 #include <algorithm>
 
 namespace zesty {
 
+namespace {
+constexpr double least_room = 3;
+constexpr double most_room = 25; ///< no page has many openings that are larger
+} // namespace
+
 double pattern_room(const PaperFace& face) {
     const bool pattern =
         face.pattern == Pattern::Large || face.pattern == Pattern::Small || face.pattern == Pattern::Stripe;
-    if (pattern && face.repeat > 0) return std::clamp(face.repeat / 2, 3.0, 25.0);
+    const bool printed = pattern || face.pattern == Pattern::Picture;
+    if (printed && !face.variation.empty())
+        return readable_from(face.variation) > 0
+                   ? std::clamp(readable_from(face.variation), least_room, most_room)
+                   : 0;
+    if (pattern && face.repeat > 0) return std::clamp(face.repeat / 2, least_room, most_room);
     switch (face.pattern) {
     case Pattern::Large:
         return 14;
@@ -23,6 +35,11 @@ double pattern_room(const PaperFace& face) {
         break;
     }
     return 0;
+}
+
+std::string about_pattern(const PaperFace& face, Units units) {
+    const double room = pattern_room(face);
+    return room > 0 ? "readable in openings from " + format_length(2 * room, units) : std::string();
 }
 
 } // namespace zesty

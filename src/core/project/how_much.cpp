@@ -86,13 +86,13 @@ std::vector<Candidate> spread(std::vector<Candidate> from, std::size_t count,
     return out;
 }
 
-struct Chosen {
+struct BackedSome {
     std::vector<Candidate> open;
     bool parted = false; ///< a size is not treated alike
 };
 
-Chosen left_open(const std::vector<std::vector<Candidate>>& sizes, std::size_t wanted) {
-    Chosen out;
+BackedSome left_open(const std::vector<std::vector<Candidate>>& sizes, std::size_t wanted) {
+    BackedSome out;
     for (const auto& size : sizes) {
         if (out.open.size() >= wanted) break;
         const std::size_t still = wanted - out.open.size();
@@ -106,7 +106,7 @@ Chosen left_open(const std::vector<std::vector<Candidate>>& sizes, std::size_t w
     return out;
 }
 
-std::string reason_of(HowMuch much, const std::vector<Candidate>& all, const Chosen& chosen) {
+std::string reason_of(HowMuch much, const std::vector<Candidate>& all, const BackedSome& chosen) {
     if (much == HowMuch::All || chosen.open.empty()) return "every opening has paper behind it";
     const auto edge = static_cast<std::size_t>(std::count_if(
         chosen.open.begin(), chosen.open.end(), [](const Candidate& c) { return c.cut_by_edge; }));
@@ -136,7 +136,7 @@ Result<std::vector<BackedSo>> how_much_to_back(const Project& project, const Pla
     for (const auto& [much, share] :
          {std::pair{HowMuch::Third, 1.0 / 3}, std::pair{HowMuch::Half, 0.5}, std::pair{HowMuch::All, 1.0}}) {
         const auto backed = static_cast<std::size_t>(std::lround(share * static_cast<double>(all.size())));
-        const Chosen chosen = left_open(sizes, all.size() - std::min(backed, all.size()));
+        const BackedSome chosen = left_open(sizes, all.size() - std::min(backed, all.size()));
         std::set<int> open;
         for (const Candidate& c : chosen.open) open.insert(c.section);
         BackedSo one{much, project, all.size() - open.size(), all.size(), 0, 0, reason_of(much, all, chosen)};

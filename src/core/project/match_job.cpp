@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/match/pattern_room.h"
+#include "core/match/zones.h"
 #include "core/project/pattern_plan.h"
 #include "core/project/tones.h"
 
@@ -92,6 +93,26 @@ void feature_patterns(MatchJob& job) {
     }
 }
 
+/// Sections of one zone want what its middle wants; where a picture lies behind, every place has its own.
+void share_tones(const Tones& tones, MatchJob& job) {
+    const std::vector<int> zone = drift_zones(job.sections, job.neighbours);
+    struct Zone {
+        Point sum;
+        double area = 0;
+    };
+    std::vector<Zone> zones(zone.size());
+    for (std::size_t s = 0; s < zone.size(); ++s) {
+        const double area = std::max(job.sections[s].area, 1.0);
+        zones[zone[s]].sum = zones[zone[s]].sum + job.sections[s].at * area;
+        zones[zone[s]].area += area;
+    }
+    for (std::size_t s = 0; s < zone.size(); ++s) {
+        const Point middle = zones[zone[s]].sum * (1 / zones[zone[s]].area);
+        job.sections[s].tone = tones.tone_at(middle);
+        job.sections[s].wanted = tones.colour_at(middle);
+    }
+}
+
 /// The section by its name in decisions, or -1.
 int section_named(const Plan& plan, const Spot& id) {
     for (std::size_t s = 0; s < plan.sections.all.size(); ++s)
@@ -145,7 +166,7 @@ MatchJob match_job(const Project& project, const Plan& plan, bool keep_chosen) {
         if (cut >= 0) m.behind.push_back(colour_of_cut(project, project.set_out.cuts[cut]));
         if (!project.set_out.page.base_paper.empty())
             m.behind.push_back(colour_of(project, project.set_out.page.base_paper, white_cut));
-        m.tone = tones.tone_at(m.at);
+        m.tone = m.place_tone = tones.tone_at(m.at);
         m.wanted = tones.colour_at(m.at);
     }
     take_rules(project, plan, job);
@@ -155,6 +176,8 @@ MatchJob match_job(const Project& project, const Plan& plan, bool keep_chosen) {
         m.patches.push_back(static_cast<int>(p));
         m.area += plan.sections.patches[p].paper_area();
     }
+    if (project.match.style.drift > 0 && project.match.style.map != ToneMap::Background)
+        share_tones(tones, job);
     feature_patterns(job);
     return job;
 }

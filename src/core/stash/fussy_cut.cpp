@@ -5,6 +5,7 @@
 #include "core/stash/palette.h"
 
 #include <algorithm>
+#include <cassert>
 #include <cmath>
 #include <unordered_map>
 
@@ -13,7 +14,10 @@ namespace zesty {
 namespace {
 
 constexpr double most_of_picture = 0.5;
-constexpr double least_motif = 4;  ///< mm2: less is grain
+constexpr double least_motif = 4;       ///< mm2: less is grain
+constexpr double least_change = 0.01;   ///< mm2
+constexpr double outline_detail = 0.02; ///< mm
+constexpr int brush_corners = 24;
 constexpr int coarse_across = 120; ///< pixels in which the ground is looked for
 
 /// Which pixels belong to the motif: those that hang together with the first and are not ground.
@@ -175,6 +179,24 @@ std::optional<Region> with_margin(const Polygon& sheet, const Polygon& motif) {
     return *grown;
 }
 
+/// Discs along the way, and what lies between each and the next.
+Region passed_over(const Ring& stroke, double brush) {
+    Region out;
+    for (std::size_t i = 0; i < stroke.size(); ++i) {
+        Polygon disc;
+        for (int k = 0; k < brush_corners; ++k) {
+            const double t = 2 * M_PI * k / brush_corners;
+            disc.outer.push_back(stroke[i] + Point{brush * std::cos(t), brush * std::sin(t)});
+        }
+        out.push_back(std::move(disc));
+        if (i + 1 >= stroke.size() || distance(stroke[i], stroke[i + 1]) < 1e-6) continue;
+        const Point along = stroke[i + 1] - stroke[i];
+        const Point side = Point{-along.y, along.x} * (brush / length(along));
+        out.push_back({{stroke[i] + side, stroke[i + 1] + side, stroke[i + 1] - side, stroke[i] - side}, {}});
+    }
+    return out;
+}
+
 SheetStock with_hole(const SheetStock& sheet, const Polygon& motif) {
     const auto left = subtract({sheet.outline}, {motif});
     return {left && !left->empty() ? largest(*left) : sheet.outline, 1, true};
@@ -212,6 +234,21 @@ Result<Polygon> motif_at(const Pixels& pixels, Point at, double tolerance) {
     outline = simplified(outline, 0.8 * pixels.mm_per_pixel);
     if (area(outline) < least_motif) return fail(ErrorKind::NothingToDo, "there is nothing but grain here");
     return outline;
+}
+
+Result<Polygon> corrected(const Polygon& outline, const Ring& stroke, double brush, bool add) {
+    assert(!stroke.empty() && brush > 0);
+    const auto passed = unite(passed_over(stroke, brush));
+    if (!passed) return tl::make_unexpected(passed.error());
+    const auto changed = add ? unite({outline, passed->front()}) : subtract({outline}, *passed);
+    if (!changed) return tl::make_unexpected(changed.error());
+    if (add && changed->size() > 1) return fail(ErrorKind::NothingToDo, "what is added must touch the motif");
+    if (changed->empty() || area(largest(*changed)) < least_motif)
+        return fail(ErrorKind::NothingToDo, "nothing of the motif would be left");
+    const Polygon out = simplified({largest(*changed).outer, {}}, outline_detail);
+    if (std::abs(area(out) - area(outline)) < least_change)
+        return fail(ErrorKind::NothingToDo, "this leaves the outline as it is");
+    return out;
 }
 
 bool shows(const Polygon& sheet, const Polygon& motif) {

@@ -134,12 +134,8 @@ double palette_distance(const std::vector<PaletteColour>& a, const std::vector<P
     return Transport(a, b).least_cost();
 }
 
-std::vector<PaletteColour> colours_of(const PaperFace& face) {
-    return face.palette.empty() ? std::vector<PaletteColour>{{face.colour, 1}} : face.palette;
-}
-
 double unlikeness(const PaperFace& a, const PaperFace& b) {
-    return unlikeness(a, b, palette_distance(colours_of(a), colours_of(b)));
+    return unlikeness(a, b, palette_distance(palette_or_colour(a), palette_or_colour(b)));
 }
 
 double unlikeness(const PaperFace& a, const PaperFace& b, double palettes) {

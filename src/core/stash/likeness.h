@@ -12,9 +12,6 @@ namespace zesty {
 /// empty.
 double palette_distance(const std::vector<PaletteColour>& a, const std::vector<PaletteColour>& b);
 
-/// The palette of a side; its one colour where there is no picture.
-std::vector<PaletteColour> colours_of(const PaperFace& face);
-
 /// The distance between the palettes, and what tells a fine pattern from a coarse one or from none: at most
 /// `scale_tells` more.
 double unlikeness(const PaperFace& a, const PaperFace& b);

@@ -44,6 +44,7 @@ void carry_face(const PaperFace& before, const PaperFace& after, PaperFace& now)
     carry(before.angle_deg, after.angle_deg, now.angle_deg);
     carry(before.palette, after.palette, now.palette);
     carry(before.coarse, after.coarse, now.coarse);
+    carry(before.variation, after.variation, now.variation);
 }
 
 /// How many of the outline there are; -1 where it is not among them.

@@ -79,7 +79,7 @@ std::vector<PaletteColour> palette_or_colour(const PaperFace& face) {
 
 PaperFace Paper::face(Side side) const {
     if (side == Side::B && back) return *back;
-    return {colour, picture, pattern, direction, repeat, angle_deg, palette, coarse};
+    return {colour, picture, pattern, direction, repeat, angle_deg, palette, coarse, variation};
 }
 
 void Paper::set_front(const PaperFace& face) {
@@ -91,6 +91,7 @@ void Paper::set_front(const PaperFace& face) {
     angle_deg = face.angle_deg;
     palette = face.palette;
     coarse = face.coarse;
+    variation = face.variation;
 }
 
 std::vector<Sheet> sheets_of(const Stash& stash) {

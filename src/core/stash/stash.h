@@ -43,6 +43,8 @@ struct PaperFace {
     std::vector<PaletteColour> palette = {}; ///< of its picture, the largest share first
     /// Its picture in 8 by 8 cells, row by row; empty without one.
     std::vector<Rgb> coarse = {};
+    /// What openings of several sizes show of its picture (core/stash/variation.h); empty without one.
+    std::vector<double> variation = {};
     bool operator==(const PaperFace&) const = default;
 };
 /// The palette, or the one colour of a side without one.
@@ -83,6 +85,7 @@ struct Paper {
     double angle_deg = 0;
     std::vector<PaletteColour> palette = {};
     std::vector<Rgb> coarse = {};
+    std::vector<double> variation = {};
     std::optional<PaperFace> back = std::nullopt; ///< side B; nothing where it is not worth showing
     /// What the paper is known by wherever it goes; empty until a stash has taken it in.
     std::string uid = {};

@@ -254,7 +254,7 @@ TEST(Proposals, OfALargeDrawerHaveDifferentPapersEachSuitingItsMood) {
     const auto mean_liking = [&](const OfferedPage& o, Mood mood) {
         double sum = 0;
         for (const int paper : used(o))
-            sum += liking(mood, stash.papers[static_cast<std::size_t>(paper)], {});
+            sum += liking(mood, stash.papers[static_cast<std::size_t>(paper)], {}, 15);
         return sum / static_cast<double>(used(o).size());
     };
     for (const auto& [mood, opposite] :

@@ -4,8 +4,10 @@
 #include "core/geometry/measure.h"
 #include "core/project/planner.h"
 #include "core/stash/fussy_cut.h"
+#include "support/between.h"
 #include "support/lattice.h"
 #include "support/pages.h"
+#include "support/rounds.h"
 
 #include <cmath>
 #include <gtest/gtest.h>
@@ -72,6 +74,35 @@ TEST(FussyCut, AMotifIsFoundWithinHalfAMillimetreWithItsHolesFilled) {
     const Pixels pixels = printed({{{60, 60}, 20}}, 400);
     EXPECT_EQ(motif_at(pixels, {5, 5}).error().kind, ErrorKind::NothingToDo) << "the ground";
     EXPECT_EQ(motif_at(pixels, {500, 5}).error().kind, ErrorKind::NothingToDo) << "beside the picture";
+}
+
+TEST(FussyCut, ABrushAddsWhatItPassesOverAndTakesAway) {
+    std::mt19937 random(7);
+    for (int round = 0; round < testing::rounds(60); ++round) {
+        const Polygon motif{testing::rectangle(50, 50, 80, 80), {}};
+        Ring stroke{{testing::between(random, 40, 90), testing::between(random, 40, 90)}};
+        for (int k = 0; k < 3; ++k)
+            stroke.push_back({testing::between(random, 40, 90), testing::between(random, 40, 90)});
+        const auto more = corrected(motif, stroke, 2, true);
+        const auto less = corrected(motif, stroke, 2, false);
+        for (const auto& out : {more, less})
+            if (out) {
+                ASSERT_TRUE(is_valid({*out}));
+                ASSERT_TRUE(out->holes.empty());
+            }
+        if (more) {
+            ASSERT_LT(area(*subtract({motif}, {*more})), 0.5) << "adding takes nothing away";
+        }
+        if (less) {
+            ASSERT_LT(area(*subtract({*less}, {motif})), 0.5) << "taking away adds nothing";
+        }
+    }
+    const Polygon motif{testing::rectangle(50, 50, 80, 80), {}};
+    EXPECT_NEAR(area(*corrected(motif, {{80, 60}, {90, 60}}, 2, true)), 900 + 4 * 10 + M_PI * 2, 0.5);
+    EXPECT_NEAR(area(*corrected(motif, {{40, 50}, {90, 50}}, 2, false)), 900 - 30 * 2, 0.1);
+    EXPECT_EQ(corrected(motif, {{10, 10}}, 2, true).error().kind, ErrorKind::NothingToDo);
+    EXPECT_EQ(corrected(motif, {{60, 60}}, 2, true).error().kind, ErrorKind::NothingToDo);
+    EXPECT_EQ(corrected(motif, {{65, 65}}, 40, false).error().kind, ErrorKind::NothingToDo);
 }
 
 TEST(FussyCut, EverySheetThatShowsItKeepsClearOfItAndTakingOneCutsAHole) {

@@ -96,8 +96,8 @@ Result<void> look_at_picture(const json& j, const std::string& where, double wid
             picture->scaled(palette_pixels, palette_pixels, Qt::IgnoreAspectRatio, Qt::FastTransformation)));
     face.variation.clear();
     face.coarse = coarser(small, coarse_cells).at;
-    Pixels close = pixels_from(picture->scaled(variation_pixels, variation_pixels, Qt::KeepAspectRatio,
-                                               Qt::SmoothTransformation));
+    Pixels close = pixels_from(
+        picture->scaled(variation_pixels, variation_pixels, Qt::KeepAspectRatio, Qt::SmoothTransformation));
     close.mm_per_pixel = std::max(width, 1.0) / std::max(close.width, 1);
     for (const double v : variation_of(close)) face.variation.push_back(std::round(100 * v) / 100);
     const bool has_angle = face.pattern == Pattern::Stripe || face.pattern == Pattern::Ombre;

@@ -16,8 +16,9 @@ constexpr double weight_of_tie = 0.35;
 constexpr double clearly_another = 9; ///< of face distances: papers that are not just alike
 constexpr double full_chroma = 55;    ///< of a colour that is strong
 constexpr double very_busy = 30;      ///< of the colours within an opening, root mean square in Lab
-constexpr double grey_below = 8;      ///< chroma of a colour that has no hue to speak of
-constexpr double near_photo = 40;     ///< delta E 2000 at which a paper has nothing of a photo's colour
+constexpr double nearly_as_good = 0.12;
+constexpr double grey_below = 8;  ///< chroma of a colour that has no hue to speak of
+constexpr double near_photo = 40; ///< delta E 2000 at which a paper has nothing of a photo's colour
 constexpr double least_photo_share = 0.02;
 
 struct Colours {
@@ -132,7 +133,7 @@ public:
     std::set<int> run(int most) {
         const int count = std::min(most, std::max(3, 2 + static_cast<int>(free_.size()) / 3));
         if (tie_ >= 0) add_best([this](int p) { return p == tie_; });
-        add_one_of_each_kind(count - 1);
+        add_one_of_each_kind(std::max(2, (2 * count) / 3));
         while (static_cast<int>(chosen_.size()) < count)
             if (!add_best([](int) { return true; })) break;
         while (stock_ < needed_)
@@ -203,12 +204,16 @@ private:
         return score_[static_cast<std::size_t>(paper)] - 0.6 * (1 - nearest / clearly_another);
     }
 
+    /// Of those that are worth nearly the same, one for this page and another for the next.
     template <class Good> bool add_best(Good good) {
-        int best = -1;
+        std::vector<std::pair<double, int>> all;
         for (int p = 0; p < static_cast<int>(score_.size()); ++p)
-            if (has_stock(p) && !chosen_.contains(p) && good(p) && (best < 0 || worth(p) > worth(best)))
-                best = p;
-        if (best < 0) return false;
+            if (has_stock(p) && !chosen_.contains(p) && good(p)) all.emplace_back(-worth(p), p);
+        if (all.empty()) return false;
+        std::sort(all.begin(), all.end());
+        const double enough = all.front().first + nearly_as_good;
+        std::erase_if(all, [&](const auto& a) { return a.first > enough; });
+        const int best = all[(page_number() / 13 + chosen_.size()) % all.size()].second;
         chosen_.insert(best);
         stock_ += capacity_.stock_area(best);
         return true;

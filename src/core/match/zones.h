@@ -1,6 +1,6 @@
 #pragma once
-// Zones of the page when colours drift: sections that lie close together have one tone between them, so that a
-// group is not sprinkled with two because the line between them runs through it.
+// Zones of the page when colours drift: sections that lie close together have one tone between them, so that
+// a group is not sprinkled with two because the line between them runs through it.
 
 #include "core/match/match.h"
 

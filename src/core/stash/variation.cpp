@@ -15,8 +15,8 @@ constexpr double hardly_varies = 2.5;  ///< in Lab: the grain of plain paper
 class SummedArea {
 public:
     explicit SummedArea(const Pixels& pixels)
-        : width_(pixels.width), sums_(static_cast<std::size_t>(pixels.width + 1) *
-                                      static_cast<std::size_t>(pixels.height + 1)) {
+        : width_(pixels.width),
+          sums_(static_cast<std::size_t>(pixels.width + 1) * static_cast<std::size_t>(pixels.height + 1)) {
         for (int y = 0; y < pixels.height; ++y) {
             Sums row;
             for (int x = 0; x < pixels.width; ++x) {
@@ -39,12 +39,8 @@ public:
 private:
     struct Sums {
         double l = 0, a = 0, b = 0, squares = 0;
-        Sums operator+(const Sums& o) const {
-            return {l + o.l, a + o.a, b + o.b, squares + o.squares};
-        }
-        Sums operator-(const Sums& o) const {
-            return {l - o.l, a - o.a, b - o.b, squares - o.squares};
-        }
+        Sums operator+(const Sums& o) const { return {l + o.l, a + o.a, b + o.b, squares + o.squares}; }
+        Sums operator-(const Sums& o) const { return {l - o.l, a - o.a, b - o.b, squares - o.squares}; }
     };
     std::size_t index(int x, int y) const {
         return static_cast<std::size_t>(y) * static_cast<std::size_t>(width_ + 1) +

@@ -1,6 +1,6 @@
-#include "core/stash/variation.h"
 #include "core/match/moods.h"
 #include "core/match/pattern_room.h"
+#include "core/stash/variation.h"
 #include "support/rounds.h"
 
 #include <gtest/gtest.h>
@@ -64,10 +64,8 @@ TEST(Variation, APatternIsReadableFromAnOpeningOfAboutItsRepeat) {
 TEST(Variation, DoesNotDependOnHowFineThePictureIs) {
     const auto coarse = dots(30);
     const auto fine = printed(
-        [](double x, double y) {
-            return std::hypot(std::fmod(x, 30) - 15, std::fmod(y, 30) - 15) < 9;
-        },
-        600, 0.5);
+        [](double x, double y) { return std::hypot(std::fmod(x, 30) - 15, std::fmod(y, 30) - 15) < 9; }, 600,
+        0.5);
     EXPECT_NEAR(readable_from(variation_of(coarse)), readable_from(variation_of(fine)), 1);
 }
 

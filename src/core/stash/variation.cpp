@@ -8,7 +8,8 @@ namespace zesty {
 
 namespace {
 
-constexpr double readable_share = 0.8; ///< of the variance
+constexpr double readable_share = 0.5; ///< of the variance
+constexpr double shows_least = 0.2;    ///< of all windows, that show less
 constexpr double hardly_varies = 2.5;  ///< in Lab: the grain of plain paper
 
 /// Sums of the colours and of their squares over any rectangle from the corner.
@@ -64,13 +65,15 @@ std::vector<double> variation_of(const Pixels& pixels) {
         const int side = std::max(2, static_cast<int>(std::lround(window / pixels.mm_per_pixel)));
         const int width = std::min(side, pixels.width);
         const int height = std::min(side, pixels.height);
-        double sum = 0;
-        int places = 0;
+        std::vector<double> all;
         const int step = std::max(1, side / 8);
         for (int y = 0; y + height <= pixels.height; y += step)
-            for (int x = 0; x + width <= pixels.width; x += step, ++places)
-                sum += sums.variance(x, y, width, height);
-        most = std::max(most, std::sqrt(sum / places));
+            for (int x = 0; x + width <= pixels.width; x += step)
+                all.push_back(sums.variance(x, y, width, height));
+        const auto little =
+            all.begin() + static_cast<std::ptrdiff_t>(shows_least * static_cast<double>(all.size()));
+        std::nth_element(all.begin(), little, all.end());
+        most = std::max(most, std::sqrt(*little));
         out.push_back(most);
     }
     out.push_back(std::max(most, std::sqrt(sums.variance(0, 0, pixels.width, pixels.height))));

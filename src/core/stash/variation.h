@@ -1,10 +1,10 @@
 #pragma once
-// How much of what is printed on a paper an opening of some size shows.
+// How much of what is printed on a paper an opening of some size shows, wherever it is cut.
 //
-// The colours of a picture vary within a window of that size and from window to window; the two add up to how
-// much they vary over the sheet (analysis of variance, one way, the windows being the groups; R. A. Fisher,
-// "Statistical Methods for Research Workers", 1925). A window that is as large as what repeats shows nearly
-// all of it; in one that is much smaller only one of the colours is seen.
+// The colours of a picture vary within a window of that size, in one place more than in another. What is
+// counted is the place with little of it: four of five windows show more. A window as large as what repeats
+// shows as much as the whole sheet; in one that is much smaller only one of the colours is seen, and most
+// windows miss a small motif that stands far from the next.
 
 #include "core/stash/pixels.h"
 
@@ -16,8 +16,8 @@ namespace zesty {
 /// Sides of square windows, mm.
 inline constexpr std::array variation_windows{3.0, 6.0, 12.0, 25.0, 50.0, 100.0};
 
-/// By window: how much the colours vary within one, the mean over all places; last, over the whole picture.
-/// Root mean square of distances in CIELAB; never less in a larger window. Empty for a picture without
+/// By window: how much the colours vary within four of five at least; last, over the whole picture. Root mean
+/// square of distances from their mean in CIELAB; never less in a larger window. Empty for a picture without
 /// pixels.
 std::vector<double> variation_of(const Pixels& pixels);
 
@@ -25,7 +25,7 @@ std::vector<double> variation_of(const Pixels& pixels);
 double variation_within(const std::vector<double>& variation, double radius);
 /// The share of a pattern that an opening of that radius shows, 0 to 1: of the variance. 0 without numbers.
 double share_seen(const std::vector<double>& variation, double radius);
-/// Radius in mm from which an opening shows the pattern: nearly all there is of it to see. 0 where nothing
+/// Radius in mm from which an opening shows the pattern: at least half of the variance. 0 where nothing
 /// varies that could be seen, or where there are no numbers.
 double readable_from(const std::vector<double>& variation);
 

@@ -64,6 +64,7 @@ static int run(const New& args) {
                         " leaves nothing of the page");
     place.turn_deg = std::remainder(args.turn_deg, 360.0);
     place.mirrored = args.mirrored;
+    place = sized(place, place.rule, place.length);
     const QString cut_path = QString::fromStdString(args.cut);
     const auto square = typed_length("--square", args.square, 2, 500);
     if (!square) return complain(square.error().message);

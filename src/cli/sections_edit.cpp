@@ -96,6 +96,11 @@ private:
         return turn(3);
     }
 
+    void join(const std::vector<Spot>& spots) {
+        const std::string out = stay_out(plan_, zesty::group(p_, spots));
+        if (!out.empty()) std::cerr << out << "\n";
+    }
+
     Result<void> groups() {
         for (const std::string& text : a_.ungroup) {
             const auto spots = typed_spots("--ungroup", text);
@@ -113,7 +118,7 @@ private:
             }
             for (const auto& g : groups_by(rule, *plan_.sections.cut, plan_.set_out.whole.to_page,
                                            plan_.sections.cut_of_opening, {}))
-                zesty::group(p_, plan_.spots_of(g));
+                join(plan_.spots_of(g));
         }
         if (!a_.lasso_box.empty()) {
             const auto b = typed_lengths("--group-in", a_.lasso_box, -3000, 3000);
@@ -121,13 +126,12 @@ private:
             if (b->size() != 4)
                 return fail(ErrorKind::BadInput, "--group-in: give x,y,x,y of two corners on the page");
             const Ring ring{{(*b)[0], (*b)[1]}, {(*b)[2], (*b)[1]}, {(*b)[2], (*b)[3]}, {(*b)[0], (*b)[3]}};
-            zesty::group(
-                p_, plan_.spots_of(inside_outline(*plan_.sections.cut, plan_.set_out.whole.to_page, ring)));
+            join(plan_.spots_of(inside_outline(*plan_.sections.cut, plan_.set_out.whole.to_page, ring)));
         }
         for (const std::string& text : a_.group) {
             const auto spots = typed_spots("--group", text);
             if (!spots) return tl::make_unexpected(spots.error());
-            zesty::group(p_, *spots);
+            join(*spots);
         }
         return {};
     }

@@ -163,6 +163,8 @@ private:
             SizeRule rule;
             double least;
         };
+        if (a_.turn_deg) place.turn_deg = std::remainder(*a_.turn_deg, 360.0);
+        if (a_.mirror) place.mirrored = !place.mirrored;
         for (const Rule& r : {Rule{"--margin", a_.margin, SizeRule::Margin, -3000},
                               Rule{"--frame-gap", a_.frame_gap, SizeRule::Frame, -3000},
                               Rule{"--width", a_.width, SizeRule::Width, 1},
@@ -170,11 +172,8 @@ private:
             const auto length = typed_length(r.option, r.text, r.least, 3000);
             if (!length) return tl::make_unexpected(length.error());
             if (!*length) continue;
-            place.rule = r.rule;
-            place.length = **length;
+            place = sized(place, r.rule, **length);
         }
-        if (a_.turn_deg) place.turn_deg = std::remainder(*a_.turn_deg, 360.0);
-        if (a_.mirror) place.mirrored = !place.mirrored;
         if (a_.at.empty()) return {};
         const auto at = typed_point("--at", a_.at, "give x,y from the top left of the page", 10000);
         if (!at) return tl::make_unexpected(at.error());

@@ -1,5 +1,6 @@
 // Files that older versions of the program wrote open with all that was decided.
 
+#include "core/project/planner.h"
 #include "io/project_file.h"
 
 #include <QString>
@@ -114,6 +115,20 @@ TEST(OldFormats, AFileOfFormatSixOpensWithItsDecisionsAndAllItsPapers) {
         EXPECT_TRUE(paper.uid.empty()) << "nobody has taken it in yet";
         EXPECT_FALSE(paper.palette.empty()) << "from its picture";
     }
+    expect_the_same_written_anew(*p);
+}
+
+TEST(OldFormats, AFileOfFormatSevenKeepsTheSizeOfATurnedCut) {
+    const auto p = sample(7);
+    ASSERT_TRUE(p) << p.error().message;
+    const CutPlacement& place = p->set_out.cuts.at(0).place;
+    EXPECT_TRUE(place.mirrored);
+    EXPECT_NEAR(place.turn_deg, 120, 1e-9);
+    const auto plan = Planner().shapes(*p);
+    ASSERT_TRUE(plan);
+    EXPECT_NEAR(plan->set_out.each[0].cut_box.width(), 127, 1e-6)
+        << "the box of the turned cut, as it was then";
+    EXPECT_GT(plan->set_out.each[0].size.y, 150);
     expect_the_same_written_anew(*p);
 }
 

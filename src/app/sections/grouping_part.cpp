@@ -147,9 +147,14 @@ void GroupingPart::group_by_rule() {
     const auto groups =
         groups_by(rule, *plan->sections.cut, plan->set_out.whole.to_page, plan->sections.cut_of_opening,
                   {state_.selected().begin(), state_.selected().end()});
+    std::vector<Spot> out;
     document_.change("Group by " + rule_->currentText(), [&](Project& p) {
-        for (const auto& g : groups) group(p, plan->spots_of(g));
+        for (const auto& g : groups) {
+            const std::vector<Spot> apart = group(p, plan->spots_of(g));
+            out.insert(out.end(), apart.begin(), apart.end());
+        }
     });
+    if (!out.empty()) emit say(words(stay_out(*plan, out)));
 }
 
 void GroupingPart::refresh() {

@@ -15,6 +15,9 @@ class GroupingPart : public PanelPart {
 public:
     GroupingPart(Document& document, BenchState& state, Actions& actions, QWidget* parent);
 
+signals:
+    void say(const QString& message);
+
 private:
     void build_section();
     void build_grouping();

@@ -1,7 +1,9 @@
 #include "app/sections/sections_waypoint.h"
 
+#include "app/bench/wording.h"
 #include "app/page/page_overlays.h"
 #include "app/sections/divide_part.h"
+#include "app/sections/grouping_part.h"
 #include "app/sections/line_drag.h"
 #include "app/sections/sections_panel.h"
 #include "core/project/edits.h"
@@ -33,6 +35,8 @@ std::unique_ptr<PageDrag> SectionsWaypoint::press(const PageHands& hands, const 
 }
 
 void SectionsWaypoint::connect_actions() {
+    connect(panel_->findChild<GroupingPart*>(), &GroupingPart::say, this,
+            [this](const QString& message) { bench_.say(message, false); });
     on(Act::SelectAll, [this] {
         std::set<int> all;
         if (const Plan* plan = bench_.state.plan(); plan && plan->sections.cut)
@@ -43,7 +47,10 @@ void SectionsWaypoint::connect_actions() {
     on(Act::SelectTwins, [this] { select_twins(); });
     on(Act::SelectRow, [this] { select_rows(); });
     on(Act::Group, [this] {
-        bench_.document.change("Make one section", [&](Project& p) { group(p, selected_spots()); });
+        std::vector<Spot> out;
+        bench_.document.change("Make one section", [&](Project& p) { out = group(p, selected_spots()); });
+        if (const Plan* plan = bench_.state.plan(); plan && !out.empty())
+            bench_.say(words(stay_out(*plan, out)), false);
     });
     on(Act::Ungroup, [this] {
         bench_.document.change("Take the sections apart", [&](Project& p) { ungroup(p, selected_spots()); });

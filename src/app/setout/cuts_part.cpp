@@ -129,7 +129,7 @@ void CutsPart::build_size() {
     length_->setFixedWidth(104);
     connect(length_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Size the cut", [&](Project& p) {
-            if (PlacedCut* c = state_.in_hand().placed(p)) c->place.length = mm;
+            if (PlacedCut* c = state_.in_hand().placed(p)) c->place = sized(c->place, c->place.rule, mm);
         });
     });
     r->addWidget(length_);
@@ -199,7 +199,7 @@ void CutsPart::choose_rule(SizeRule rule) {
 void CutsPart::slide(int value) {
     const SetOut* in_hand = state_.set_out_in_hand(document_.project());
     if (!in_hand) return;
-    const double factor = value / std::max(in_hand->cut_box.width(), in_hand->cut_box.height());
+    const double factor = value / std::max(in_hand->size.x, in_hand->size.y);
     document_.change(
         "Size the cut",
         [&](Project& p) {
@@ -222,12 +222,12 @@ void CutsPart::refresh() {
                                                ->name)));
     const CutPlacement place = i < 0 ? CutPlacement{} : p.set_out.cuts[static_cast<std::size_t>(i)].place;
     rule_->show_value(place.rule);
-    length_->show_length(place.length, p.units);
     turn_->setText(QString::number(place.turn_deg, 'g', 5) + " deg");
     mirrored_->setChecked(place.mirrored);
     scan_->show_length(square_, p.units);
     refresh_question();
     const SetOut* in_hand = state_.set_out_in_hand(p);
+    length_->show_length(in_hand ? ruling_length(place, *in_hand) : place.length, p.units);
     for (QWidget* w : std::initializer_list<QWidget*>{rule_, length_, slider_, turn_, mirrored_})
         w->setEnabled(in_hand != nullptr);
     if (!in_hand) {
@@ -240,7 +240,7 @@ void CutsPart::refresh() {
 void CutsPart::show_facts(const Project& p, const SetOut& s) {
     if (!slider_->isSliderDown()) {
         const QSignalBlocker quiet(slider_);
-        slider_->setValue(static_cast<int>(std::lround(std::max(s.cut_box.width(), s.cut_box.height()))));
+        slider_->setValue(static_cast<int>(std::lround(std::max(s.size.x, s.size.y))));
     }
     QString text =
         QString("<table cellspacing='0' cellpadding='1'><tr><td style='color:#6B6670'>Cut&nbsp;&nbsp;</td>"

@@ -32,15 +32,15 @@ public:
 
 class SizeCutDrag final : public EditingDrag {
 public:
-    SizeCutDrag(const PageHands& hands, QPointF from, const Box& box)
-        : EditingDrag(hands, from), width_(box.width()), middle_(hands.map()(box.centre())),
+    SizeCutDrag(const PageHands& hands, QPointF from, const SetOut& now)
+        : EditingDrag(hands, from), width_(now.ruled.x), middle_(hands.map()(now.cut_box.centre())),
           reach_(std::max(1.0, distance_to(from))) {}
     void move(QPointF to) override {
         edit("Size the cut", [&](Project& p) {
             PlacedCut* cut = state().in_hand().placed(p);
             if (!cut) return;
-            cut->place.rule = SizeRule::Width;
-            cut->place.length = std::clamp(width_ * distance_to(to) / reach_, least_cut, greatest_cut);
+            cut->place = sized(cut->place, SizeRule::Width,
+                               std::clamp(width_ * distance_to(to) / reach_, least_cut, greatest_cut));
         });
     }
 
@@ -153,7 +153,7 @@ std::unique_ptr<PageDrag> begin_setting_out(const PageHands& hands, QPointF at) 
     if (!corner && !take_cut_at(hands, at)) return nullptr;
     const SetOut* in_hand = hands.state.set_out_in_hand(hands.document.project());
     if (!in_hand) return nullptr;
-    if (corner) return std::make_unique<SizeCutDrag>(hands, at, in_hand->cut_box);
+    if (corner) return std::make_unique<SizeCutDrag>(hands, at, *in_hand);
     return std::make_unique<MoveCutDrag>(hands, at);
 }
 

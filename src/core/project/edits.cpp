@@ -2,8 +2,10 @@
 
 #include "core/cutfile/layers.h"
 #include "core/project/naming.h"
+#include "core/sentences.h"
 
 #include <algorithm>
+#include <map>
 
 namespace zesty {
 
@@ -52,25 +54,50 @@ std::vector<PlacedCut>::iterator find_cut(SetOutDecisions& page, int id) {
     return std::find_if(page.cuts.begin(), page.cuts.end(), [&](const PlacedCut& c) { return c.id == id; });
 }
 
+/// The one that most of them have, of as many the first one's.
+Treatment usual_treatment(const SectionDecisions& d, const std::vector<Spot>& openings) {
+    std::map<Treatment, int> count;
+    for (Spot o : openings) ++count[d.choice(d.section_of(o)).treatment];
+    Treatment best = d.choice(d.section_of(openings.front())).treatment;
+    for (const auto& [treatment, n] : count)
+        if (n > count[best]) best = treatment;
+    return best;
+}
+
 } // namespace
 
-void group(Project& project, const std::vector<Spot>& openings) {
-    if (openings.empty()) return;
+std::vector<Spot> group(Project& project, const std::vector<Spot>& openings) {
+    if (openings.empty()) return {};
     SectionDecisions& d = project.sections;
-    const Chosen kept = chosen(project, d.section_of(openings.front()));
+    const Treatment common = usual_treatment(d, openings);
+    std::vector<Spot> alike;
+    std::vector<Spot> out;
+    for (Spot o : openings) (d.choice(d.section_of(o)).treatment == common ? alike : out).push_back(o);
+    const Chosen kept = chosen(project, d.section_of(alike.front()));
     std::set<Spot> members;
-    for (Spot o : openings) {
+    for (Spot o : alike) {
         const Spot section = d.section_of(o);
         members.insert(o);
         for (const auto& g : d.groups)
             if (g.front() == section) members.insert(g.begin(), g.end());
     }
-    if (members.size() < 2) return;
+    if (members.size() < 2) return out;
     std::erase_if(d.groups, [&](const auto& g) { return members.contains(g.front()); });
     for (Spot m : members) choose(project, m, {});
     d.groups.emplace_back(members.begin(), members.end());
     std::sort(d.groups.begin(), d.groups.end());
     choose(project, *members.begin(), kept);
+    return out;
+}
+
+std::string stay_out(const Plan& plan, const std::vector<Spot>& openings) {
+    std::vector<int> known;
+    for (std::size_t o = 0; o < plan.sections.spots.size(); ++o)
+        if (std::find(openings.begin(), openings.end(), plan.sections.spots[o]) != openings.end())
+            known.push_back(static_cast<int>(o));
+    if (known.empty()) return {};
+    return numbers(known) + (known.size() == 1 ? " stays out, since it is treated otherwise."
+                                               : " stay out, since they are treated otherwise.");
 }
 
 void ungroup(Project& project, const std::vector<Spot>& openings) {

@@ -2,14 +2,18 @@
 // Edits that concern the decisions of several stages. The window and the command line make them through
 // these.
 
+#include "core/project/plan.h"
 #include "core/project/project.h"
 
 #include <set>
 
 namespace zesty {
 
-/// One section of all the sections these openings belong to; the first one's choices stay.
-void group(Project& project, const std::vector<Spot>& openings);
+/// One section of all the sections these openings belong to that have the treatment which most of them have,
+/// of as many the first one's; the choices of the first of them stay. Returns the openings that stay out.
+std::vector<Spot> group(Project& project, const std::vector<Spot>& openings);
+/// "4 and 7 stay out, since they are treated otherwise."; empty for none.
+std::string stay_out(const Plan& plan, const std::vector<Spot>& openings);
 /// Takes the openings' groups apart; each part keeps the choices of the section it was in.
 void ungroup(Project& project, const std::vector<Spot>& openings);
 /// Divides openings or the base; decisions about their sections go, what was chosen stays with the first

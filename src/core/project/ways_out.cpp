@@ -24,12 +24,12 @@ constexpr std::array smaller{0.98, 0.95, 0.92, 0.88, 0.84, 0.8};
 ResizeCuts resized_cuts(const Project& project, const Plan& plan, double by) {
     ResizeCuts out;
     for (std::size_t c = 0; c < project.set_out.cuts.size() && c < plan.set_out.each.size(); ++c) {
-        CutPlacement place = project.set_out.cuts[c].place;
-        place.rule = place.rule == SizeRule::Height ? SizeRule::Height : SizeRule::Width;
-        const Box& box = plan.set_out.each[c].cut_box;
-        place.length =
-            cut_size_limits.nearest(by * (place.rule == SizeRule::Height ? box.height() : box.width()));
-        out.places[project.set_out.cuts[c].id] = place;
+        const CutPlacement& place = project.set_out.cuts[c].place;
+        const bool by_height = place.rule == SizeRule::Height;
+        const Point own = plan.set_out.each[c].ruled;
+        out.places[project.set_out.cuts[c].id] =
+            sized(place, by_height ? SizeRule::Height : SizeRule::Width,
+                  cut_size_limits.nearest(by * (by_height ? own.y : own.x)));
     }
     return out;
 }

@@ -5,8 +5,7 @@ namespace zesty {
 void SetMargin::operator()(SetOutDecisions& page) const {
     for (PlacedCut& c : page.cuts)
         if (c.id == cut) {
-            c.place.rule = SizeRule::Margin;
-            c.place.length = margin;
+            c.place = sized(c.place, SizeRule::Margin, margin);
         }
 }
 

@@ -33,7 +33,7 @@ struct GutFrame {
     void operator()(SetOutDecisions& page) const { page.page.gut = true; }
     bool operator==(const GutFrame&) const = default;
 };
-/// Cuts at other sizes, by id.
+/// Cuts placed or sized otherwise, by id.
 struct ResizeCuts {
     std::map<int, CutPlacement> places;
     void operator()(SetOutDecisions& page) const;

@@ -18,13 +18,20 @@ template <> inline constexpr std::array words_of<SizeRule>{"margin", "width", "h
 
 struct CutPlacement {
     SizeRule rule = SizeRule::Margin;
-    double length =
-        mm_per_inch / 2; ///< the margin to the page or to the base, or the width or height of the turned cut
-    double turn_deg = 0; ///< clockwise as seen
+    /// The margin to the page or to the base, or the drawing's own width or height.
+    double length = mm_per_inch / 2;
+    double turn_deg = 0;   ///< clockwise as seen
     bool mirrored = false; ///< left to right, before turning
     Point shift;           ///< from the middle of the page; of the base with SizeRule::Frame
+    /// The turn at which the rule measures the cut, not mirrored: the one it had when the rule was chosen. A
+    /// cut that is turned afterwards keeps its size.
+    double sized_at_deg = 0;
     bool operator==(const CutPlacement&) const = default;
 };
+
+/// The placement with its size by that rule, measured as the cut lies now: a margin goes by the box of the
+/// turned cut, a width or height by the drawing itself.
+CutPlacement sized(CutPlacement place, SizeRule rule, double length);
 
 struct PlacedCut {
     int id = 0;      ///< steady while the cut is on the page; Spot::cut refers to it

@@ -74,6 +74,30 @@ void check_bars(const CutFile& cut, SetOut& out, Units units, int first) {
     out.findings.push_back(std::move(f));
 }
 
+double least_gap(const Box& inner, const Box& outer) {
+    return std::min({inner.x0 - outer.x0, inner.y0 - outer.y0, outer.x1 - inner.x1, outer.y1 - inner.y1});
+}
+
+/// The smallest move after which the cut lies on the page, and smaller sizes that let it stay where it is.
+std::vector<Fix> onto_the_page(const Page& page, const CutPlacement& p, int cut, const SetOut& now,
+                               Units units) {
+    std::vector<Fix> out;
+    const Box& b = now.cut_box;
+    const auto into = [](double low, double high, double most) {
+        return low < 0 ? -low : high > most ? most - high : 0;
+    };
+    if (b.width() <= page.full_width() && b.height() <= page.height) {
+        CutPlacement moved = p;
+        moved.shift = p.shift + Point{into(b.x0, b.x1, page.full_width()), into(b.y0, b.y1, page.height)};
+        out.push_back({"Move it onto the page", ResizeCuts{{{cut, moved}}}});
+    }
+    CutPlacement fitting = sized(p, SizeRule::Margin, mm_per_inch / 4);
+    fitting.shift = {};
+    out.push_back({"Fit inside with a border of " + format_length(mm_per_inch / 4, units),
+                   ResizeCuts{{{cut, fitting}}}});
+    return out;
+}
+
 Fix border_of(double margin, int cut, const char* words, Units units) {
     return {words + format_length(margin, units), SetMargin{margin, cut}};
 }
@@ -88,14 +112,12 @@ void check_page(const Page& page, const CutPlacement& p, int cut, SetOut& out, U
                              " beyond the edge; trim the overhang after gluing.",
                   .where = Point{std::clamp(b.centre().x, 0.0, page.full_width()),
                                  std::clamp(b.centre().y, 0.0, page.height)}};
-        if (p.shift == Point{})
-            f.fixes = {border_of(mm_per_inch / 4, cut, "Fit inside with a border of ", units)};
+        f.fixes = onto_the_page(page, p, cut, out, units);
         out.findings.push_back(std::move(f));
         return;
     }
     if (!page.framed()) return;
-    const double gap =
-        std::min({b.x0 - out.base.x0, b.y0 - out.base.y0, out.base.x1 - b.x1, out.base.y1 - b.y1});
+    const double gap = out.frame_gap;
     if (gap >= -0.05) return;
     out.findings.push_back(
         {.code = Code::OverFrame,
@@ -121,9 +143,11 @@ SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Unit
     SetOut out;
     Transform turn = Transform::turned_deg(p.turn_deg);
     if (p.mirrored) turn = turn * Transform::mirrored_x();
-    const Box box = turned_box(of.sized_by ? *of.sized_by : cut, turn);
-    double scale = scale_for(box, page, p);
-    const double least = 1.0 / std::max({box.width(), box.height(), 1e-9});
+    const CutFile& ruled = of.sized_by ? *of.sized_by : cut;
+    const Box box = turned_box(ruled, turn);
+    const Box measured = turned_box(ruled, Transform::turned_deg(p.sized_at_deg));
+    double scale = scale_for(measured, page, p);
+    const double least = 1.0 / std::max({measured.width(), measured.height(), 1e-9});
     if (!(scale >= least)) {
         scale = least;
         out.findings.push_back({.code = Code::NoRoomForCut,
@@ -144,6 +168,10 @@ SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Unit
     out.cut_box.add(placed({own.x1, own.y1}));
     out.base = base_of(page);
     out.size = {cut.box.width() * scale, cut.box.height() * scale};
+    out.ruled = {ruled.box.width() * scale, ruled.box.height() * scale};
+    out.ruled_turned = {box.width() * scale, box.height() * scale};
+    out.border = least_gap(out.cut_box, page.whole());
+    out.frame_gap = least_gap(out.cut_box, out.base);
     out.thinnest_bar = cut.narrowest_bar() * scale;
     out.cut_length = cut.cut_length * scale;
     for (std::size_t i = 0; i < cut.openings.size(); ++i) {

@@ -14,6 +14,10 @@ struct SetOut {
     Box cut_box; ///< of the turned cut on the page
     Box base;    ///< the base inside the reveals; of a spread from the first page's to the second's
     Point size;  ///< width and height of the cut before turning
+    Point ruled; ///< the same of what the size rule goes by: the whole drawing, where layers stay in register
+    Point ruled_turned; ///< of that, the box as it lies now
+    double border = 0; ///< from the box of the turned cut to the nearest edge of the page; less than 0 beyond
+    double frame_gap = 0; ///< the same to the base
     double thinnest_bar = std::numeric_limits<double>::infinity();
     double smallest_opening = 0; ///< across its largest inscribed circle; 0 without openings
     int smallest = -1;           ///< which opening that is

@@ -15,28 +15,40 @@ const std::vector<Holding>& holdings() {
 }
 
 CutPlacement resized(const CutPlacement& place, const SetOut& now, const Page& page, double factor) {
-    CutPlacement out = place;
-    const double w = now.cut_box.width();
-    const double h = now.cut_box.height();
-    const double longer = std::max({w, h, 1e-9});
+    const Point own = now.ruled;
+    const Point turned = now.ruled_turned;
+    const double longer = std::max({own.x, own.y, 1e-9});
     factor = std::clamp(factor, least_cut / longer, greatest_cut / longer);
     switch (place.rule) {
     case SizeRule::Margin:
-        out.length = std::min(page.full_width() - w * factor, page.height - h * factor) / 2;
-        break;
+        return sized(place, place.rule,
+                     std::min(page.full_width() - turned.x * factor, page.height - turned.y * factor) / 2);
     case SizeRule::Frame: {
         const Box base = base_of(page);
-        out.length = std::min(base.width() - w * factor, base.height() - h * factor) / 2;
-        break;
+        return sized(place, place.rule,
+                     std::min(base.width() - turned.x * factor, base.height() - turned.y * factor) / 2);
     }
     case SizeRule::Width:
-        out.length = w * factor;
-        break;
+        return sized(place, place.rule, own.x * factor);
     case SizeRule::Height:
-        out.length = h * factor;
         break;
     }
-    return out;
+    return sized(place, place.rule, own.y * factor);
+}
+
+double ruling_length(const CutPlacement& place, const SetOut& now) {
+    switch (place.rule) {
+    case SizeRule::Width:
+        return now.ruled.x;
+    case SizeRule::Height:
+        return now.ruled.y;
+    case SizeRule::Margin:
+    case SizeRule::Frame:
+        break;
+    }
+    // As it was typed, while the cut lies as it did then; after that what has become of it.
+    if (sized(place, place.rule, place.length) == place) return place.length;
+    return place.rule == SizeRule::Margin ? now.border : now.frame_gap;
 }
 
 std::optional<double> growth_for_bar(const SetOut& now, double wanted) {

@@ -21,6 +21,9 @@ inline constexpr double greatest_cut = 2900;
 /// above.
 CutPlacement resized(const CutPlacement& place, const SetOut& now, const Page& page, double factor);
 
+/// What the size rule comes to as the cut lies now: what a person typed, or what turning it has made of that.
+double ruling_length(const CutPlacement& place, const SetOut& now);
+
 /// By how much the cut must grow for its thinnest bar to be `wanted`; nothing for a cut without bars.
 std::optional<double> growth_for_bar(const SetOut& now, double wanted);
 

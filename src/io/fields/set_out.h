@@ -41,6 +41,7 @@ template <class F, Describes<PlacedCut> T> void describe(F& f, T& cut) {
     f.number("turn_deg", cut.place.turn_deg, turn_limits);
     f.flag("mirrored", cut.place.mirrored);
     f.point("shift_mm", cut.place.shift, place_limits);
+    f.number("sized_at_deg", cut.place.sized_at_deg, turn_limits);
     f.values("left_out", cut.left_out, [](auto& v, const char* key, auto& piece) {
         v.whole(key, piece, {0, 10'000'000});
     });

@@ -179,12 +179,24 @@ void to_6(json& j) {
     j["sheets"] = std::move(sheets);
 }
 
+/// Up to format 7 a size went by the box of the turned cut.
+void to_8(json& j) {
+    if (!j.contains("set_out") || !j["set_out"].is_object() || !j["set_out"].contains("cuts")) return;
+    each_item(j["set_out"]["cuts"], [](json& cut) {
+        if (!cut.is_object() || !cut.contains("turn_deg") || !cut["turn_deg"].is_number()) return;
+        const double turn = cut["turn_deg"].get<double>();
+        const bool mirrored = cut.contains("mirrored") && cut["mirrored"] == true;
+        cut["sized_at_deg"] = mirrored ? -turn : turn;
+    });
+}
+
 } // namespace
 
 json upgraded(json document, int from) {
     if (!document.is_object()) return document;
     if (from < 2) from_1(document);
     if (from < 6) to_6(document);
+    if (from < 8) to_8(document);
     return document;
 }
 

@@ -1,5 +1,6 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/project/project.h"
 #include "core/sections/patches.h"
 #include "support/lattice.h"
 #include "support/rounds.h"

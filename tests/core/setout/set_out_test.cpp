@@ -27,12 +27,12 @@ TEST(SetOut, AMarginFitsTheCutAndCentresIt) {
     EXPECT_NEAR(s.scale, 279.4 / 100, 1e-9);
 }
 
-TEST(SetOut, WidthAndHeightAreThoseOfTheTurnedCut) {
+TEST(SetOut, WidthAndHeightAreThoseOfTheDrawingHoweverItIsTurned) {
     const SetOut w = set_out(frame(), page, {SizeRule::Width, 100, 90, false, {}}, Units::Inches);
-    EXPECT_NEAR(w.cut_box.width(), 100, 1e-9);
-    EXPECT_NEAR(w.cut_box.height(), 200, 1e-9);
+    EXPECT_NEAR(w.cut_box.width(), 50, 1e-9);
+    EXPECT_NEAR(w.cut_box.height(), 100, 1e-9);
     const SetOut h = set_out(frame(), page, {SizeRule::Height, 100, 30, true, {5, -7}}, Units::Inches);
-    EXPECT_NEAR(h.cut_box.height(), 100, 1e-9);
+    EXPECT_NEAR(h.size.y, 100, 1e-9);
     EXPECT_NEAR(h.cut_box.centre().x, 152.4 + 5, 1e-9);
     EXPECT_NEAR(h.cut_box.centre().y, 152.4 - 7, 1e-9);
 }

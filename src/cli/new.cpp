@@ -27,6 +27,8 @@ struct New {
     std::string square;
     std::string stash;
     std::string out;
+
+    bool says_size() const { return !margin.empty() || !width.empty() || !height.empty(); }
 };
 
 } // namespace
@@ -65,7 +67,6 @@ static int run(const New& args) {
     place.turn_deg = std::remainder(args.turn_deg, 360.0);
     place.mirrored = args.mirrored;
     place = sized(place, place.rule, place.length);
-    const QString cut_path = QString::fromStdString(args.cut);
     const auto square = typed_length("--square", args.square, 2, 500);
     if (!square) return complain(square.error().message);
     auto drawing = read_drawing(args.cut, square->value_or(0));
@@ -73,12 +74,12 @@ static int run(const New& args) {
     const auto cut = read_cut((*drawing)->drawing);
     if (!cut) return complain(args.cut + ": " + cut.error().message);
     // What has been measured is set out at the size it has.
-    if ((*drawing)->drawing.size_real && args.margin.empty() && args.width.empty() && args.height.empty())
+    if ((*drawing)->drawing.size_real && !args.says_size())
         place = {SizeRule::Width, cut->box.width(), place.turn_deg, place.mirrored, {}};
     p.set_out.page.reveal = Sides::even(reveal);
     set_only_cut(p, *drawing);
     p.set_out.cuts.front().place = place;
-    p.title = QFileInfo(cut_path).completeBaseName().toStdString();
+    p.title = QFileInfo(QString::fromStdString(args.cut)).completeBaseName().toStdString();
     if (!args.stash.empty()) {
         auto stash = read_stash(QString::fromStdString(args.stash));
         if (!stash) return complain(stash.error().message);
@@ -86,7 +87,7 @@ static int run(const New& args) {
     }
     if (const auto r = save_project(p, QString::fromStdString(args.out)); !r)
         return complain(r.error().message);
-    if (!(*drawing)->drawing.size_known && args.width.empty() && args.height.empty() && args.margin.empty())
+    if (!(*drawing)->drawing.size_known && !args.says_size())
         std::cout << "the drawing does not say how large it is; give --width or --height if you know\n";
     std::cout << args.out << ": " << cut->openings.size() << " openings on a page of "
               << format_size(p.set_out.page.width, p.set_out.page.height, Units::Inches) << "\n";

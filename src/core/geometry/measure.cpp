@@ -115,4 +115,59 @@ bool segments_meet(Point a, Point b, Point c, Point d) {
            (s4 == 0 && within(c, d, b));
 }
 
+namespace {
+
+bool has_corner_deep_in(const Ring& a, const Ring& b, const Box& both, double tolerance) {
+    for (const Point p : a) {
+        if (p.x < both.x0 || p.x > both.x1 || p.y < both.y0 || p.y > both.y1 || !contains(b, p)) continue;
+        bool deep = true;
+        for (std::size_t i = 0; deep && i < b.size(); ++i)
+            deep = distance_to_segment(p, b[i], b[(i + 1) % b.size()]) > tolerance;
+        if (deep) return true;
+    }
+    return false;
+}
+
+/// How far p lies to one side of the line through a and b.
+double beside(Point p, Point a, Point b) {
+    const Point d = b - a;
+    return cross(d, p - a) / std::max(length(d), 1e-12);
+}
+
+/// Each has its ends on both sides of the other, none nearer to it than the tolerance.
+bool cross_clearly(Point a, Point b, Point c, Point d, double tolerance) {
+    const auto parted = [&](double one, double other) {
+        return std::min(std::abs(one), std::abs(other)) > tolerance && (one > 0) != (other > 0);
+    };
+    return parted(beside(a, c, d), beside(b, c, d)) && parted(beside(c, a, b), beside(d, a, b));
+}
+
+} // namespace
+
+bool overlap_by(const Ring& a, const Ring& b, double tolerance) {
+    const Box box_a = bounds(a);
+    const Box box_b = bounds(b);
+    const Box both{std::max(box_a.x0, box_b.x0), std::max(box_a.y0, box_b.y0), std::min(box_a.x1, box_b.x1),
+                   std::min(box_a.y1, box_b.y1)};
+    if (both.x1 - both.x0 <= tolerance || both.y1 - both.y0 <= tolerance) return false;
+    if (has_corner_deep_in(a, b, both, tolerance) || has_corner_deep_in(b, a, both, tolerance)) return true;
+    const auto edges_in_both = [&](const Ring& ring) {
+        std::vector<std::pair<Point, Point>> out;
+        for (std::size_t i = 0; i < ring.size(); ++i) {
+            const Point p = ring[i];
+            const Point q = ring[(i + 1) % ring.size()];
+            Box edge;
+            edge.add(p);
+            edge.add(q);
+            if (edge.meets(both)) out.emplace_back(p, q);
+        }
+        return out;
+    };
+    const auto of_b = edges_in_both(b);
+    for (const auto& [p, q] : edges_in_both(a))
+        for (const auto& [r, s] : of_b)
+            if (cross_clearly(p, q, r, s, tolerance)) return true;
+    return false;
+}
+
 } // namespace zesty

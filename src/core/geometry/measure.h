@@ -39,6 +39,10 @@ inline Point closest_on_segment(Point p, Point a, Point b) {
 }
 double distance_to_segment(Point p, Point a, Point b);
 
+/// Whether two rings that do not cross themselves lie on each other somewhere by more than `tolerance`: a
+/// corner of one lies that deep in the other, or edges cross with their ends that far apart.
+bool overlap_by(const Ring& a, const Ring& b, double tolerance);
+
 /// True when the closed segments share at least one point.
 bool segments_meet(Point a, Point b, Point c, Point d);
 

@@ -1,7 +1,8 @@
 #include "core/sections/patches.h"
 
-#include "core/geometry/segment_grid.h"
 #include "core/on_two_threads.h"
+#include "core/sections/parallel.h"
+#include "core/sections/reach.h"
 
 #include <algorithm>
 #include <optional>
@@ -10,157 +11,10 @@ namespace zesty {
 
 namespace {
 
-constexpr double edge_clearance = 0.3;
 constexpr double outline_tolerance = 0.03;
-
-/// What a contour means to a patch that comes near it.
-enum Meeting : int { Shares = 0, Stops = 1 };
-
-/// Segments of one cut and one meeting. Cuts that overlap know nothing of each other's contours.
-int group_of(int layer, Meeting meeting) {
-    return 2 * layer + meeting;
-}
-
-/// All contours on the page: openings that get paper share the bar, everything else stops the patch.
-/// Ring numbers: opening k is k, pieces follow.
-SegmentGrid contours(const CutFile& cut, const std::vector<char>& backed, const Transform& to_page) {
-    std::vector<Segment> segments;
-    const int n = static_cast<int>(cut.openings.size());
-    for (int i = 0; i < n; ++i)
-        append_segments(segments, transformed(cut.openings[i].outline.outer, to_page), i,
-                        group_of(cut.pieces[cut.openings[i].piece].layer, backed[i] ? Shares : Stops));
-    for (std::size_t p = 0; p < cut.pieces.size(); ++p)
-        append_segments(segments, transformed(cut.pieces[p].outline.outer, to_page), n + static_cast<int>(p),
-                        group_of(cut.pieces[p].layer, Stops));
-    return SegmentGrid(std::move(segments));
-}
-
-/// Follows one contour of an opening and tells how far the patch may reach from each of its points.
-class Reach {
-public:
-    /// What is near `edge`, sorted out once: it is asked about many times. `crossed`: by opening, whether the
-    /// bar shared with it may be crossed; empty when none may. `ignored`: rings.
-    Reach(const SegmentGrid& grid, int layer, double lip, const std::vector<char>& crossed,
-          const std::vector<int>& ignored, const Ring& edge)
-        : lip_(lip) {
-        std::vector<const Segment*> near;
-        // A circle of the lip's size that touches the edge comes no farther than this.
-        grid.each_near(bounds(edge).grown(2 * lip + edge_clearance), [&](const Segment& s) {
-            if ((s.group == group_of(layer, Stops) || s.group == group_of(layer, Shares)) &&
-                std::find(ignored.begin(), ignored.end(), s.ring) == ignored.end())
-                near.push_back(&s);
-        });
-        std::sort(near.begin(), near.end());
-        near.erase(std::unique(near.begin(), near.end()), near.end());
-        std::vector<Segment> shares;
-        std::vector<Segment> stops;
-        for (const Segment* s : near) {
-            // One across a bar that may be crossed only stops the patch.
-            const bool stopping =
-                s->group == group_of(layer, Stops) || (!crossed.empty() && crossed[s->ring]);
-            (stopping ? stops : shares).push_back(*s);
-        }
-        if (!shares.empty()) shares_.emplace(std::move(shares));
-        if (!stops.empty()) stops_.emplace(std::move(stops));
-    }
-
-    double at(Point a, Point normal) const {
-        const double shared = ball(shares_, a, normal, lip_);
-        // A circle of this size lets the patch come as close to an edge as it may.
-        const double enough = (shared + edge_clearance) / 2;
-        const double free = ball(stops_, a, normal, enough);
-        return free >= enough ? shared : std::max(free, 2 * free - edge_clearance);
-    }
-
-private:
-    /// The radius, at most `largest`, of the ball touching a from the side of `normal` that is empty of
-    /// these contours.
-    static double ball(const std::optional<SegmentGrid>& contours, Point a, Point normal, double largest) {
-        double r = largest;
-        if (!contours) return r;
-        for (int step = 0; step < 30; ++step) {
-            const Point c = a + normal * r;
-            const auto hit = contours->nearest(c, r * (1 - 1e-6), [](const Segment&) { return true; });
-            if (!hit) break;
-            const Point q = hit->at - a;
-            const double ahead = dot(q, normal);
-            const double next = ahead > 1e-12 ? dot(q, q) / (2 * ahead) : 0;
-            if (next >= r * (1 - 1e-4)) break;
-            r = next;
-            if (r < 1e-3) return 0;
-        }
-        return r;
-    }
-
-    double lip_;
-    std::optional<SegmentGrid> shares_;
-    std::optional<SegmentGrid> stops_;
-};
-
-/// The contour moved outwards (away from the opening) by what `reach` allows, corners rounded. May cross
-/// itself where the contour is hollow; a non-zero fill settles that.
-class Grower {
-public:
-    Grower(const Ring& ring, bool outwards_is_left, const Reach& reach, double lip)
-        : ring_(ring), side_(outwards_is_left ? 1 : -1), reach_(reach), lip_(lip) {}
-
-    Ring run() {
-        const std::size_t n = ring_.size();
-        for (std::size_t i = 0; i < n; ++i) {
-            const Point a = ring_[i];
-            const Point b = ring_[(i + 1) % n];
-            const Point c = ring_[(i + 2) % n];
-            const Point m = normal(a, b);
-            const double ta = reach_.at(a, m);
-            const double tb = reach_.at(b, m);
-            out_.push_back(a + m * ta);
-            along(a, ta, b, tb, m, 0);
-            out_.push_back(b + m * tb);
-            corner(b, m, normal(b, c));
-        }
-        return std::move(out_);
-    }
-
-private:
-    Point normal(Point a, Point b) const {
-        const Point d = b - a;
-        const double l = std::max(length(d), 1e-12);
-        return Point{-d.y / l, d.x / l} * side_;
-    }
-
-    /// Points between a and b, denser where the reach changes or is short.
-    void along(Point a, double ta, Point b, double tb, Point m, int depth) {
-        const double l = distance(a, b);
-        if (depth > 9 || l < 0.25) return;
-        const bool full = ta >= lip_ && tb >= lip_;
-        const double wanted = full ? std::max(1.5, lip_) : std::clamp(0.5 * std::min(ta, tb), 0.3, 0.8);
-        if (l < wanted) return;
-        const Point h = (a + b) * 0.5;
-        const double th = reach_.at(h, m);
-        along(a, ta, h, th, m, depth + 1);
-        out_.push_back(h + m * th);
-        along(h, th, b, tb, m, depth + 1);
-    }
-
-    void corner(Point at, Point from, Point to) {
-        const double turn = std::atan2(cross(from, to), dot(from, to));
-        // Outwards is left of travel when side_ is 1: then a right turn opens a gap that an arc must fill.
-        if (turn * side_ >= -0.05) return;
-        const int steps = static_cast<int>(std::ceil(std::abs(turn) / 0.35));
-        for (int k = 1; k < steps; ++k) {
-            const double w = turn * k / steps;
-            const Point m{from.x * std::cos(w) - from.y * std::sin(w),
-                          from.x * std::sin(w) + from.y * std::cos(w)};
-            out_.push_back(at + m * reach_.at(at, m));
-        }
-    }
-
-    const Ring& ring_;
-    double side_;
-    const Reach& reach_;
-    double lip_;
-    Ring out_;
-};
+constexpr double edge_tolerance = 0.08;    ///< of the opening's contour that a patch runs parallel to
+constexpr double meeting_tolerance = 0.03; ///< by which patches may lie on each other
+constexpr double least_hole = 4;           ///< mm2
 
 /// Points that a patch cannot notice only cost time.
 Ring thinned(const Ring& ring, const Transform& to_page) {
@@ -171,6 +25,10 @@ Ring thinned(const Ring& ring, const Transform& to_page) {
     }
     while (out.size() > 3 && distance(out.front(), out.back()) <= 0.01) out.pop_back();
     return out;
+}
+
+bool box_near(const Ring& ring, Point p) {
+    return bounds(ring).grown(1).holds({p.x, p.y, p.x, p.y});
 }
 
 class PatchMaker {
@@ -190,29 +48,93 @@ public:
         return out;
     }
 
-    Result<Patch> make(int opening) const {
+    /// First for all: as plain as its opening, and clear of everything but other patches.
+    struct Draft {
+        int opening = 0;
+        Ring edge;
+        std::optional<ParallelOutline> parallel;
+        Polygon outline;
+    };
+    Result<Draft> draft(int opening) const {
+        Draft d{opening, edge_of(opening), {}, {}};
+        const Reach reach = reach_of(opening, d.edge);
+        d.parallel.emplace(simplified({d.edge, {}}, edge_tolerance).outer, outwards_is_left(d.edge), reach);
+        d.outline = filled(d.parallel->ring());
+        if (sound(d, reach)) return d;
+        d.parallel->cut_corners([](Point) { return true; });
+        d.outline = filled(d.parallel->ring());
+        if (sound(d, reach)) return d;
+        d.outline = filled(grown_by_reach(d.edge, outwards_is_left(d.edge), reach));
+        if (d.outline.outer.empty()) return degenerate(opening);
+        return d;
+    }
+
+    /// Then for all, in order: none lies on another across a bar where they are to meet.
+    void part(Draft& a, Draft& b) const {
+        if (layer_of(a.opening) != layer_of(b.opening) ||
+            bars_.between(a.opening, b.opening) == LipMode::Overlap || one_in_the_other(a, b) ||
+            !overlap_by(a.outline.outer, b.outline.outer, meeting_tolerance))
+            return;
+        const auto cut = [&](auto in_the_way_of) {
+            const Ring of_a = a.outline.outer;
+            for (const auto& [mine, other] : {std::pair{&a, b.outline.outer}, std::pair{&b, of_a}})
+                if (mine->parallel &&
+                    mine->parallel->cut_corners([&](Point tip) { return in_the_way_of(other, tip); }))
+                    mine->outline = filled(mine->parallel->ring());
+            return !overlap_by(a.outline.outer, b.outline.outer, meeting_tolerance);
+        };
+        if (cut([](const Ring& other, Point tip) { return contains(other, tip); })) return;
+        if (cut([](const Ring& other, Point tip) { return box_near(other, tip); })) return;
+        for (Draft* d : {&a, &b}) {
+            const Reach reach = reach_of(d->opening, d->edge);
+            const Polygon most = filled(grown_by_reach(d->edge, outwards_is_left(d->edge), reach));
+            const auto both = intersect({d->outline}, {most});
+            d->parallel.reset();
+            d->outline = both && !both->empty() ? simplified(largest(*both), outline_tolerance) : most;
+        }
+    }
+
+    Result<Patch> finished(Draft d) const {
         Patch patch;
-        patch.opening = opening;
-        patch.lip_wanted = wishes_[opening].lip;
-        const Ring edge = thinned(cut_.openings[opening].outline.outer, to_page_);
-        std::vector<int> ignored{opening};
-        for (int p : cut_.openings[opening].inserts) ignored.push_back(ring_of_piece(p));
-        const Reach reach(grid_, layer_of(opening), patch.lip_wanted, crossed_from(opening), ignored, edge);
-        const bool outwards_is_left = signed_area(edge) < 0;
-        auto region = fill(
-            FilledPath{{Grower(edge, outwards_is_left, reach, patch.lip_wanted).run()}, FillRule::NonZero});
-        if (!region) return tl::make_unexpected(region.error());
-        if (region->empty()) return degenerate(opening);
-        patch.outline = simplified(largest(*region), outline_tolerance);
-        std::erase_if(patch.outline.holes, [](const Ring& h) { return std::abs(signed_area(h)) < 4; });
-        if (auto r = leave_inner_openings(opening, patch); !r) return tl::make_unexpected(r.error());
-        patch.lip = gap(edge, patch.outline.outer).distance;
-        if (auto r = trim(edge, patch); !r) return tl::make_unexpected(r.error());
+        patch.opening = d.opening;
+        patch.lip_wanted = wishes_[d.opening].lip;
+        patch.outline = std::move(d.outline);
+        if (auto r = leave_inner_openings(d.opening, patch); !r) return tl::make_unexpected(r.error());
+        patch.lip = gap(d.edge, patch.outline.outer).distance;
+        if (auto r = trim(d.edge, patch); !r) return tl::make_unexpected(r.error());
         patch.area = area(patch.outline);
         return patch;
     }
 
 private:
+    Ring edge_of(int opening) const { return thinned(cut_.openings[opening].outline.outer, to_page_); }
+    static bool outwards_is_left(const Ring& edge) { return signed_area(edge) < 0; }
+
+    Reach reach_of(int opening, const Ring& edge) const {
+        std::vector<int> ignored{opening};
+        for (int p : cut_.openings[opening].inserts) ignored.push_back(ring_of_piece(p));
+        return Reach(grid_, layer_of(opening), wishes_[opening].lip, crossed_from(opening), ignored, edge);
+    }
+
+    /// Empty where nothing can be made of it.
+    static Polygon filled(Ring ring) {
+        const auto region = fill(FilledPath{{std::move(ring)}, FillRule::NonZero});
+        if (!region || region->empty()) return {};
+        Polygon out = simplified(largest(*region), outline_tolerance);
+        std::erase_if(out.holes, [](const Ring& h) { return std::abs(signed_area(h)) < least_hole; });
+        return out;
+    }
+
+    /// An opening of an insert lies before the patch behind the insert.
+    static bool one_in_the_other(const Draft& a, const Draft& b) {
+        return contains(a.edge, b.edge.front()) || contains(b.edge, a.edge.front());
+    }
+
+    bool sound(const Draft& d, const Reach& reach) const {
+        return !d.outline.outer.empty() && !reach.meets_anything(d.outline.outer, d.edge) &&
+               contains(d.outline.outer, to_page_(cut_.openings[d.opening].label.centre));
+    }
+
     /// What hangs off the page is trimmed after gluing: it needs no paper.
     Result<void> trim(const Ring& edge, Patch& patch) const {
         if (page_.holds(bounds(patch.outline))) return {};
@@ -252,7 +174,7 @@ private:
     int layer_of(int opening) const { return cut_.pieces[cut_.openings[opening].piece].layer; }
     int ring_of_piece(int piece) const { return static_cast<int>(cut_.openings.size()) + piece; }
 
-    Result<Patch> degenerate(int opening) const {
+    tl::unexpected<Error> degenerate(int opening) const {
         const Point c = to_page_(cut_.openings[opening].label.centre);
         return fail(ErrorKind::Geometry, "no patch could be made for opening " + std::to_string(opening + 1) +
                                              " at " + format_mm(c.x) + ", " + format_mm(c.y));
@@ -266,7 +188,7 @@ private:
             const Reach reach(grid_, layer_of(opening), patch.lip_wanted, crossed_from(opening),
                               {opening, ring_of_piece(piece)}, edge);
             const bool inwards_is_left = signed_area(edge) > 0;
-            const Ring grown = Grower(edge, inwards_is_left, reach, patch.lip_wanted).run();
+            const Ring grown = grown_by_reach(edge, inwards_is_left, reach);
             // Everything but what the lip does not reach: a frame around, running the other way, turns the
             // loops that the grown line makes in corners into covered area.
             const Box b = bounds(edge).grown(10);
@@ -304,8 +226,19 @@ Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<Pa
     if (cut.openings.empty()) return std::vector<Patch>{};
     const PatchMaker maker(cut, wishes, to_page, page, bars);
     const std::vector<int> wanted = maker.wanted();
+    std::vector<Result<PatchMaker::Draft>> drafts(wanted.size(), PatchMaker::Draft{});
+    on_two_threads(wanted.size(), [&](std::size_t i) { drafts[i] = maker.draft(wanted[i]); });
+    std::vector<Box> boxes;
+    for (const auto& d : drafts) {
+        if (!d) return tl::make_unexpected(d.error());
+        boxes.push_back(bounds(d->outline));
+    }
+    const BoxIndex index(boxes);
+    for (std::size_t i = 0; i < drafts.size(); ++i)
+        for (const int k : index.meeting(boxes[i]))
+            if (static_cast<std::size_t>(k) > i) maker.part(*drafts[i], *drafts[static_cast<std::size_t>(k)]);
     std::vector<Result<Patch>> made(wanted.size(), Patch{});
-    on_two_threads(wanted.size(), [&](std::size_t i) { made[i] = maker.make(wanted[i]); });
+    on_two_threads(wanted.size(), [&](std::size_t i) { made[i] = maker.finished(std::move(*drafts[i])); });
     std::vector<Patch> out;
     for (Result<Patch>& p : made) {
         if (!p) return tl::make_unexpected(p.error());

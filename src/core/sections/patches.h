@@ -1,14 +1,12 @@
 #pragma once
 // The piece of paper that backs an opening.
 //
-// A patch is the opening grown by the lip as far as the bar lets it: it meets the patches across shared bars
-// in the middle of the bar, never enters another opening, and stays 0.3 mm short of edges where nothing meets
-// it (half the bar where the bar is narrower than 0.6 mm). All in page millimetres, seen from the front.
-//
-// How far it may reach from a point of the opening's contour is found with the largest circle that touches
-// the contour there and holds no point of another contour (the shrinking-ball construction: J. Ma, S. W. Bae,
-// S. Choi, "3D medial axis point approximation using nearest neighbors and the normal field", The Visual
-// Computer 28, 2012): its centre is as far from this opening as from the other.
+// A patch is the opening grown by the lip as far as the bar lets it, as plain as the opening itself: its
+// edges run parallel to the opening's, corners are mitred (see parallel.h). It meets the patches across
+// shared bars within the bar, never enters another opening, and stays 0.3 mm short of edges where nothing
+// meets it (half the bar where the bar is narrower than 0.6 mm). Where patches would lie on each other by
+// more than 0.03 mm their corners are cut off there, and at the last they keep to their own half of the bars
+// (see reach.h). All in page millimetres, seen from the front.
 
 #include "core/sections/sections.h"
 #include "core/sections/shared_bars.h"

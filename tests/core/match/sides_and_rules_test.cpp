@@ -108,16 +108,20 @@ TEST(Rules, PapersThatMustNotMeetNeverDo) {
 
 TEST(Rules, RolesShiftWhatIsUsed) {
     const auto used = [](std::optional<PaperRole> role) {
-        Project p = page_with(5, 6, 4, five_papers());
-        if (role) p.match.roles["c"] = *role;
-        Planner planner;
-        const Plan plan = taken(planner, p);
-        return std::count(plan.papers.of_section.begin(), plan.papers.of_section.end(), 2);
+        long count = 0;
+        for (const unsigned seed : {5U, 6U, 7U}) {
+            Project p = page_with(seed, 6, 4, five_papers());
+            if (role) p.match.roles["c"] = *role;
+            Planner planner;
+            const Plan plan = taken(planner, p);
+            count += std::count(plan.papers.of_section.begin(), plan.papers.of_section.end(), 2);
+        }
+        return count;
     };
     const auto plain = used({});
     EXPECT_LT(used(PaperRole::Spare), plain);
     EXPECT_GT(used(PaperRole::UseUp), plain);
-    EXPECT_GE(used(PaperRole::Tie), 3);
+    EXPECT_GE(used(PaperRole::Tie), 9);
 }
 
 TEST(Rules, StripesSideBySideRunTheSameWayWhereTheyCan) {

@@ -77,7 +77,7 @@ TEST(Division, OnePatchRunsOnByTheLipBelowTheNext) {
                            {plan.sections.patches[static_cast<std::size_t>(plan.patch_of(o))].outline})),
             0.05);
     // Turning the cut turns the parts with it.
-    p.set_out.cuts.front().place = {SizeRule::Height, 200, 90, false, {}};
+    p.set_out.cuts.front().place = {SizeRule::Width, 200, 90, false, {}};
     const Plan turned = shapes_of(p);
     EXPECT_NEAR(bounds(opening_on_page(turned, 0)).width(), 40, 0.1);
     EXPECT_NEAR(bounds(opening_on_page(turned, 0)).height(), 80, 0.1);

@@ -94,9 +94,9 @@ TEST(TurnedCut, ThatLeavesThePageIsAFindingWithFixesThatBringItBack) {
         fix.apply(next);
         const auto mended = Planner().plan(next);
         ASSERT_TRUE(mended);
-        EXPECT_TRUE(std::none_of(mended->findings.begin(), mended->findings.end(),
-                                 [](const Finding& f) { return f.code == Code::OverEdge; }))
-            << fix.label();
+        EXPECT_TRUE(std::none_of(mended->findings.begin(), mended->findings.end(), [](const Finding& f) {
+            return f.code == Code::OverEdge;
+        })) << fix.label();
     }
 }
 

@@ -50,7 +50,8 @@ void measure(const char* path, Sum& all, bool each) {
     if (!drawing) return;
     Project p;
     p.set_out.drawings.push_back(*drawing);
-    p.set_out.cuts.push_back({.id = 0, .drawing = 0, .place = sized({}, SizeRule::Margin, 19.05), .left_out = {}});
+    p.set_out.cuts.push_back(
+        {.id = 0, .drawing = 0, .place = sized({}, SizeRule::Margin, 19.05), .left_out = {}});
     p.set_out.next_cut = 1;
     const auto plan = Planner().shapes(p);
     if (!plan || !(*plan).sections.cut) return;

@@ -133,6 +133,16 @@ void add_photo_options(CLI::App& c, SetOutArgs& a) {
     c.add_flag("--remove-photo", a.remove_photo, "Takes the photo off the page")->group("Photos");
 }
 
+void add_fit_options(CLI::App& c, SetOutArgs& a) {
+    c.add_option("--fit-photo", a.fit_photo, "The largest photo in an opening: 7:4x6[:tuck]")->group("Size");
+    add_number(c, "--most-tilt", a.most_tilt, "With --fit-photo: how far it may be tilted, degrees (5)",
+               {0, 90})
+        ->group("Size");
+    c.add_option("--put-photo", a.put_photo,
+                 "With --fit-photo: puts it on the page, \"inside\" or \"behind\" the opening")
+        ->group("Size");
+}
+
 CLI::App* add_set_out(CLI::App& app, SetOutArgs& a) {
     auto* c =
         app.add_subcommand("set-out", "Change page, frame, cuts, photos and size, and see what comes of it");
@@ -144,7 +154,7 @@ CLI::App* add_set_out(CLI::App& app, SetOutArgs& a) {
     add_photo_options(*c, a);
     c->add_option("--size-for", a.size_for, "bar=2mm, bar=foam, length=60mm:2.5in or photo=7:4x6[:overlap]")
         ->group("Size");
-    c->add_option("--fit-photo", a.fit_photo, "The largest photo in an opening: 7:4x6[:tuck]")->group("Size");
+    add_fit_options(*c, a);
     c->add_option("--cutting-mat", a.mat, "The cutting mat; says how many of the cut fit on it")
         ->group("Size");
     c->add_option("--cutting-mat-picture", a.cutting_mat_picture,

@@ -91,9 +91,12 @@ Result<json> fitted_photo(const SetOutArgs& a, const Project& p, const Plan& pla
     if (!print) return tl::make_unexpected(print.error());
     const Point size = print->size;
     const double tuck = print->tuck.value_or(0);
-    const auto fit = largest_tucked(print->outline, size.x, size.y, tuck);
-    const auto cover = smallest_covering(print->outline, size.x, size.y, tuck);
-    if (!fit || !cover) return fail(ErrorKind::NothingToDo, "--fit-photo: no photo of that shape fits");
+    const double tilt = a.most_tilt.value_or(usual_tilt_deg);
+    const auto fit = largest_tucked(print->outline, size.x, size.y, tuck, tilt);
+    const auto free = largest_tucked(print->outline, size.x, size.y, tuck);
+    const auto cover = smallest_covering(print->outline, size.x, size.y, tuck, tilt);
+    if (!fit || !cover || !free)
+        return fail(ErrorKind::NothingToDo, "--fit-photo: no photo of that shape fits");
     const auto one = [&](const PhotoFit& f) {
         return json{{"width_mm", f.factor * size.x},
                     {"height_mm", f.factor * size.y},
@@ -103,10 +106,13 @@ Result<json> fitted_photo(const SetOutArgs& a, const Project& p, const Plan& pla
     out << "largest photo inside opening " << print->opening + 1 << ": "
         << format_size(fit->factor * size.x, fit->factor * size.y, p.units) << ", turned "
         << std::lround(fit->turn_deg) << " degrees\n"
+        << "at any tilt: " << format_size(free->factor * size.x, free->factor * size.y, p.units)
+        << ", turned " << std::lround(free->turn_deg) << " degrees\n"
         << "smallest photo that covers it: "
         << format_size(cover->factor * size.x, cover->factor * size.y, p.units) << ", turned "
         << std::lround(cover->turn_deg) << " degrees\n";
-    return json{{"largest_inside", one(*fit)}, {"smallest_covering", one(*cover)}};
+    return json{
+        {"largest_inside", one(*fit)}, {"at_any_tilt", one(*free)}, {"smallest_covering", one(*cover)}};
 }
 
 Result<json> counted_on_cutting_mat(const SetOutArgs& a, const Project& p, Planner& planner, int cut,

@@ -28,6 +28,8 @@ struct SetOutArgs {
     int leave_free = 0;
     bool photo_round = false, photo_behind = false, photo_on_top = false, remove_photo = false;
     // Size
+    std::optional<double> most_tilt;
+    std::string put_photo;
     std::string size_for, fit_photo, mat, cutting_mat_picture, sizes;
     bool ladder = false;
     bool json = false;

@@ -31,7 +31,7 @@ public:
     Result<void> run() {
         for (auto step :
              {&SetOutEdit::page, &SetOutEdit::cut_list, &SetOutEdit::cut_parts, &SetOutEdit::cut_place,
-              &SetOutEdit::photo_list, &SetOutEdit::photo_place, &SetOutEdit::size})
+              &SetOutEdit::photo_list, &SetOutEdit::photo_place, &SetOutEdit::size, &SetOutEdit::put_photo})
             if (auto r = (this->*step)(); !r) return r;
         return {};
     }
@@ -286,6 +286,31 @@ private:
         if (!factor) return tl::make_unexpected(factor.error());
         CutPlacement& place = p_.set_out.cuts[cut()].place;
         place = resized(place, now, p_.set_out.page, *factor);
+        return {};
+    }
+
+    Result<void> put_photo() {
+        if (a_.put_photo.empty()) return {};
+        const bool behind = a_.put_photo == "behind";
+        const auto parts = split(a_.fit_photo, ':');
+        if ((!behind && a_.put_photo != "inside") || parts.size() < 2)
+            return fail(ErrorKind::BadInput,
+                        "--put-photo: say \"inside\" or \"behind\", and with --fit-photo which opening");
+        const auto plan = planner_.shapes(p_);
+        if (!plan) return tl::make_unexpected(plan.error());
+        if (!plan->sections.cut) return fail(ErrorKind::NothingToDo, "the page has no cut yet");
+        const auto print = typed_photo_size("--fit-photo", parts, *plan, 1);
+        if (!print) return tl::make_unexpected(print.error());
+        const double tuck = print->tuck.value_or(behind ? mm_per_inch / 8 : 0);
+        const double tilt = a_.most_tilt.value_or(usual_tilt_deg);
+        const auto fit = behind ? smallest_covering(print->outline, print->size.x, print->size.y, tuck, tilt)
+                                : largest_tucked(print->outline, print->size.x, print->size.y, tuck, tilt);
+        if (!fit) return fail(ErrorKind::NothingToDo, "--put-photo: no photo of that shape fits");
+        Photo photo;
+        photo.width = print->size.x;
+        photo.height = print->size.y;
+        photo.on_top = !behind && tuck == 0;
+        p_.set_out.photos.push_back(fitted(photo, *fit));
         return {};
     }
 

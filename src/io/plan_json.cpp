@@ -96,6 +96,21 @@ Region on_page(const Polygon& polygon, const Box& page) {
     return kept ? *kept : Region{polygon};
 }
 
+json opening_json(const Plan& plan, std::size_t i, const Box& page) {
+    const Spot& spot = plan.sections.spots[i];
+    const Polygon whole = transformed(plan.sections.cut->openings[i].outline, plan.set_out.whole.to_page);
+    const Region seen = on_page(whole, page);
+    const Polygon* most = seen.empty() ? nullptr : &largest(seen);
+    json out{{"id", opening_id(static_cast<int>(i))},
+             {"spot", {spot.cut, spot.opening + 1, spot.part}},
+             {"outline", to_json(most ? *most : whole)},
+             {"hidden", !most || plan.sections.covered[i] >= hidden_share}};
+    if (plan.sections.behind[i].share > 0) out["photo_share"] = plan.sections.behind[i].share;
+    for (const Polygon& part : seen)
+        if (&part != most) out["more"].push_back(to_json(part));
+    return out;
+}
+
 } // namespace
 
 json plan_json(const Project& project, const Plan& plan, double seconds) {
@@ -119,19 +134,8 @@ json plan_json(const Project& project, const Plan& plan, double seconds) {
     for (const Piece& p : plan.sections.cut->pieces)
         for (const Polygon& part : on_page(transformed(p.outline, t), page))
             out["material"].push_back(to_json(part));
-    for (std::size_t i = 0; i < plan.sections.cut->openings.size(); ++i) {
-        const Spot& spot = plan.sections.spots[i];
-        const Region seen = on_page(transformed(plan.sections.cut->openings[i].outline, t), page);
-        const Polygon* most = seen.empty() ? nullptr : &largest(seen);
-        json opening{
-            {"id", opening_id(static_cast<int>(i))},
-            {"spot", {spot.cut, spot.opening + 1, spot.part}},
-            {"outline", to_json(most ? *most : transformed(plan.sections.cut->openings[i].outline, t))},
-            {"hidden", !most || plan.sections.covered[i] >= hidden_share}};
-        for (const Polygon& part : seen)
-            if (&part != most) opening["more"].push_back(to_json(part));
-        out["openings"].push_back(std::move(opening));
-    }
+    for (std::size_t i = 0; i < plan.sections.cut->openings.size(); ++i)
+        out["openings"].push_back(opening_json(plan, i, page));
     for (const Neighbours& n : plan.sections.neighbours)
         if (!n.by_sight)
             out["neighbours"].push_back(

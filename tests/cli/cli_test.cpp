@@ -147,6 +147,16 @@ TEST(Cli, SetOutChangesTheProjectAndSaysWhatComesOfIt) {
     EXPECT_GT(photo["largest_inside"]["width_mm"].get<double>(), 10);
     EXPECT_GT(photo["smallest_covering"]["width_mm"].get<double>(),
               photo["largest_inside"]["width_mm"].get<double>());
+    EXPECT_LE(std::abs(photo["largest_inside"]["turn_deg"].get<double>()), 5);
+    EXPECT_GE(photo["at_any_tilt"]["width_mm"].get<double>(),
+              photo["largest_inside"]["width_mm"].get<double>() * 0.99);
+    // Put behind, it covers the opening, which then gets no patch.
+    const QString with_photo = p + ".photo.zesty";
+    ASSERT_TRUE(done(zesty({"set-out", p, "--fit-photo", "11:4x6", "--put-photo", "behind", "--most-tilt",
+                            "0", "--out", with_photo})));
+    const json behind = json::parse(zesty({"plan", with_photo, "--json"}).out);
+    EXPECT_NEAR(behind["openings"][10]["photo_share"].get<double>(), 1, 1e-6);
+    for (const json& patch : behind["patches"]) EXPECT_NE(patch["opening"], behind["openings"][10]["id"]);
     const json mat =
         json::parse(zesty({"set-out", p, "--cutting-mat", "12x12in", "--sizes", "4,6", "--json"}).out)["mat"];
     EXPECT_GE(mat[0]["count"].get<int>(), mat[1]["count"].get<int>());
@@ -255,6 +265,9 @@ TEST(Cli, SingleBarsAndTheMatAreDecidedAndDrawn) {
     EXPECT_NEAR(1.0 * image.height() / image.width(), 2, 0.01);
     // What is wrong is found before anything is said.
     expect_one_line(zesty({"set-out", project, "--fit-photo", "7:wide"}), "--fit-photo");
+    expect_one_line(zesty({"set-out", project, "--fit-photo", "7:4x6", "--put-photo", "under"}),
+                    "--put-photo");
+    expect_one_line(zesty({"set-out", project, "--put-photo", "inside"}), "--put-photo");
     expect_one_line(zesty({"set-out", project, "--cutting-mat", "large"}), "--cutting-mat");
     expect_one_line(zesty({"set-out", project, "--cutting-mat", "1x1in", "--cutting-mat-picture", picture}),
                     "not even one");

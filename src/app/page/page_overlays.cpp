@@ -4,6 +4,7 @@
 #include "app/bench/wording.h"
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
+#include "core/sections/photos_behind.h"
 #include "core/setout/photos.h"
 
 #include <QPainterPath>
@@ -231,6 +232,8 @@ void paint_sections(QPainter& painter, const PageMap& map, const Plan& plan) {
         QString text = words(plan.sections.all[s].label);
         if (room > 44 && plan.sections.covered[o] >= hidden_share)
             text += " covered";
+        else if (room > 44 && plan.sections.behind[o].share >= shows_photo_from)
+            text += " photo";
         else if (room > 44 && plan.sections.all[s].treatment != Treatment::Paper)
             text += QString(" ") + key_of(plan.sections.all[s].treatment);
         paint_number(painter, map(plan.set_out.whole.to_page(c.centre)), text, room,

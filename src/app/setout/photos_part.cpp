@@ -14,7 +14,8 @@ namespace zesty {
 namespace {
 constexpr double tuck = mm_per_inch / 8;
 constexpr double grid_gap = mm_per_inch / 8;
-constexpr double most_growth = 3; ///< more is nothing anybody wants
+constexpr double most_growth = 3;     ///< more is nothing anybody wants
+constexpr double worth_saying = 1.02; ///< times as large
 } // namespace
 
 PhotosPart::PhotosPart(Document& document, BenchState& state, Actions& actions, Worker& worker,
@@ -129,6 +130,13 @@ void PhotosPart::build_fit() {
     auto* r = row(QString());
     fit_ = button(Act::FitPhoto, "Fit the photo");
     r->addWidget(fit_);
+    cover_ = new QPushButton("Cover it", this);
+    cover_->setObjectName("cover-opening");
+    cover_->setToolTip(
+        "Gives the photo the size, place and tilt with which it covers the opening from behind, "
+        "1/8 in to spare");
+    connect(cover_, &QPushButton::clicked, this, &PhotosPart::cover_opening);
+    r->addWidget(cover_);
     size_cut_ = new QPushButton("Size the cut", this);
     size_cut_->setToolTip("Sizes the cut so that this photo covers the opening with 1/8 in to spare");
     connect(size_cut_, &QPushButton::clicked, this, [this] {
@@ -144,7 +152,27 @@ void PhotosPart::build_fit() {
     });
     r->addWidget(size_cut_);
     r->addStretch(1);
-    r = row("Protect");
+    build_tilt();
+    build_protected();
+    prints_ = line("prints");
+}
+
+void PhotosPart::build_tilt() {
+    auto* r = row("Tilt up to");
+    tilt_ = new QSpinBox(this);
+    tilt_->setObjectName("most-tilt");
+    tilt_->setRange(0, static_cast<int>(any_tilt_deg));
+    tilt_->setValue(static_cast<int>(usual_tilt_deg));
+    tilt_->setSuffix("\u00b0");
+    tilt_->setAccessibleName("How far a photo that is fitted may be tilted");
+    tilt_->setToolTip("How far a photo that is fitted may be tilted to either side");
+    connect(tilt_, &QSpinBox::valueChanged, this, [this] { ask_for_fit(); });
+    r->addWidget(tilt_);
+    r->addStretch(1);
+}
+
+void PhotosPart::build_protected() {
+    auto* r = row("Protect");
     face_ = new QPushButton("A face", this);
     face_->setToolTip(
         "A part that must stay free: a warning comes when something covers it. With Mark on, the arrow "
@@ -172,7 +200,6 @@ void PhotosPart::build_fit() {
             [this] { change("Remove protected areas", [](Photo& p) { p.protected_parts.clear(); }); });
     r->addWidget(nothing_kept_);
     r->addStretch(1);
-    prints_ = line("prints");
 }
 
 int PhotosPart::opening_under(const Photo& photo) const {
@@ -193,36 +220,46 @@ void PhotosPart::ask_for_fit() {
         question = {fit_opening_,
                     transformed(plan->sections.cut->openings[static_cast<std::size_t>(fit_opening_)].outline,
                                 plan->set_out.whole.to_page),
-                    photo.width, photo.height, p.units};
+                    photo.width,
+                    photo.round ? photo.width : photo.height,
+                    photo.round,
+                    static_cast<double>(tilt_->value()),
+                    p.units};
     }
     // Dragging a photo about over one opening asks nothing new.
     if (question && question == question_) return;
     question_ = question;
     ++asked_;
     fit_found_.reset();
+    covering_.reset();
     growth_.reset();
-    fit_->setEnabled(false);
-    size_cut_->setEnabled(false);
+    // While the answer is on its way the buttons stay as they are: one that goes grey loses the focus.
     if (!question) {
+        fit_->setEnabled(false);
+        cover_->setEnabled(false);
+        size_cut_->setEnabled(false);
         fit_says_->setText(
             "Put a photo over an opening, or select one at Sections, to fit them to each other.");
         return;
     }
     worker_.think(this, [this, q = *question, number = asked_](Planner&) {
-        const auto largest = largest_inside(q.outline, q.width, q.height);
+        const auto largest = q.round ? largest_round_inside(q.outline, q.width, 0)
+                                     : largest_inside(q.outline, q.width, q.height, q.most_tilt_deg);
+        const auto any_tilt = q.round ? largest : largest_inside(q.outline, q.width, q.height);
+        const auto covering = smallest_covering(q.outline, q.width, q.height, tuck, q.most_tilt_deg);
         const auto growth = cut_growth_for_covering(q.outline, q.width, q.height, tuck);
-        return [this, q, largest, growth, number] {
+        return [this, q, largest, any_tilt, covering, growth, number] {
             if (number != asked_) return;
             fit_found_ = largest;
+            covering_ = q.round ? std::nullopt : covering;
             growth_ = growth;
             fit_->setEnabled(largest.has_value());
+            cover_->setEnabled(covering_.has_value());
             actions_[Act::FitPhoto]->setEnabled(largest.has_value());
             size_cut_->setEnabled(growth && growth->factor < most_growth);
             QString text = QString("Opening %1 has room for ").arg(q.opening + 1);
-            text += largest
-                        ? words(format_size(largest->factor * q.width, largest->factor * q.height, q.units)) +
-                              QString(", tilted %1 deg.").arg(std::lround(largest->turn_deg))
-                        : QString("no photo of this shape.");
+            text +=
+                largest && any_tilt ? fit_in_words(*largest, *any_tilt) : QString("no photo of this shape.");
             if (growth && growth->factor < most_growth)
                 text += QString(" Behind it, this photo covers the opening when the cut is %1 %.")
                             .arg(std::lround(growth->factor * 100));
@@ -259,18 +296,37 @@ void PhotosPart::add_grid() {
     document_.edit("Put photos in a grid", std::move(next));
 }
 
-void PhotosPart::fit_photo() {
-    if (!fit_found_) return;
-    change("Fit the photo into its opening", [&](Photo& p) {
-        p.width *= fit_found_->factor;
-        p.height *= fit_found_->factor;
-        p.centre = fit_found_->centre;
-        p.turn_deg = fit_found_->turn_deg;
-        for (Box& b : p.protected_parts) {
-            const double f = fit_found_->factor;
-            b = {b.x0 * f, b.y0 * f, b.x1 * f, b.y1 * f};
-        }
+/// "3 x 4 in, tilted 4 deg. Tilted 23 deg it would be 3 3/8 x 4 1/2 in."
+QString PhotosPart::fit_in_words(const PhotoFit& fit, const PhotoFit& at_any_tilt) const {
+    const auto size = [this](const PhotoFit& f) {
+        return question_->round
+                   ? words(format_length(f.factor * question_->width, question_->units)) + " round"
+                   : words(format_size(f.factor * question_->width, f.factor * question_->height,
+                                       question_->units));
+    };
+    const auto tilt = [](const PhotoFit& f) { return std::lround(f.turn_deg); };
+    QString out = size(fit);
+    if (!question_->round)
+        out += tilt(fit) == 0 ? QString(", upright") : QString(", tilted %1 deg").arg(tilt(fit));
+    out += ".";
+    if (at_any_tilt.factor > worth_saying * fit.factor)
+        out += QString(" Tilted %1 deg it would be %2.").arg(tilt(at_any_tilt)).arg(size(at_any_tilt));
+    return out;
+}
+
+void PhotosPart::take_fit(const QString& intention, const PhotoFit& fit, bool behind) {
+    change(intention, [&](Photo& p) {
+        p = fitted(p, fit);
+        if (behind) p.on_top = false;
     });
+}
+
+void PhotosPart::fit_photo() {
+    if (fit_found_) take_fit("Fit the photo into its opening", *fit_found_, false);
+}
+
+void PhotosPart::cover_opening() {
+    if (covering_) take_fit("Cover the opening with the photo", *covering_, true);
 }
 
 void PhotosPart::refresh() {

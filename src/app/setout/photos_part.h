@@ -21,15 +21,21 @@ public:
     /// Gives the photo in hand the largest size that its opening has room for, with the place and tilt for
     /// it.
     void fit_photo();
+    /// Gives it the size, place and tilt with which it just covers the opening from behind.
+    void cover_opening();
 
 private:
     void build_adding();
     void build_photo();
     void add_grid();
     void build_fit();
+    void build_tilt();
+    void build_protected();
     void refresh() override;
     void ask_for_fit();
     int opening_under(const Photo& photo) const;
+    void take_fit(const QString& intention, const PhotoFit& fit, bool behind);
+    QString fit_in_words(const PhotoFit& fit, const PhotoFit& at_any_tilt) const;
     template <class Change> void change(const QString& intention, Change apply);
 
     Worker& worker_;
@@ -47,6 +53,8 @@ private:
     ChoiceRow<bool>* lies_;
     QLabel* fit_says_;
     QPushButton* fit_;
+    QPushButton* cover_;
+    QSpinBox* tilt_;
     QPushButton* size_cut_;
     QPushButton* face_;
     QPushButton* mark_;
@@ -58,12 +66,15 @@ private:
         Polygon outline; ///< on the page
         double width;
         double height;
+        bool round;
+        double most_tilt_deg;
         Units units;
         bool operator==(const FitQuestion&) const = default;
     };
     std::optional<FitQuestion> question_;
     int fit_opening_ = -1;
     std::optional<PhotoFit> fit_found_;
+    std::optional<PhotoFit> covering_;
     std::optional<PhotoFit> growth_;
     quint64 asked_ = 0;
 };

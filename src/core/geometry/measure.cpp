@@ -170,4 +170,29 @@ bool overlap_by(const Ring& a, const Ring& b, double tolerance) {
     return false;
 }
 
+double area_inside_convex(const Polygon& polygon, const Ring& convex) {
+    const double way = signed_area(convex) > 0 ? 1 : -1;
+    const auto inside = [&](Ring ring) {
+        for (std::size_t i = 0; i < convex.size() && !ring.empty(); ++i) {
+            const Point a = convex[i];
+            const Point along = convex[(i + 1) % convex.size()] - a;
+            const auto depth = [&](Point p) { return way * cross(along, p - a); };
+            Ring kept;
+            for (std::size_t k = 0; k < ring.size(); ++k) {
+                const Point p = ring[k];
+                const Point q = ring[(k + 1) % ring.size()];
+                const double dp = depth(p);
+                const double dq = depth(q);
+                if (dp >= 0) kept.push_back(p);
+                if ((dp > 0 && dq < 0) || (dp < 0 && dq > 0)) kept.push_back(p + (q - p) * (dp / (dp - dq)));
+            }
+            ring = std::move(kept);
+        }
+        return ring.size() < 3 ? 0.0 : std::abs(signed_area(ring));
+    };
+    double sum = inside(polygon.outer);
+    for (const Ring& hole : polygon.holes) sum -= inside(hole);
+    return std::max(0.0, sum);
+}
+
 } // namespace zesty

@@ -39,6 +39,11 @@ inline Point closest_on_segment(Point p, Point a, Point b) {
 }
 double distance_to_segment(Point p, Point a, Point b);
 
+/// The area of the polygon that lies in a convex ring, whichever way that runs (I. Sutherland and G. Hodgman,
+/// "Reentrant polygon clipping", Communications of the ACM 17, 1974: what it adds along the edges has no
+/// area).
+double area_inside_convex(const Polygon& polygon, const Ring& convex);
+
 /// Whether two rings that do not cross themselves lie on each other somewhere by more than `tolerance`: a
 /// corner of one lies that deep in the other, or edges cross with their ends that far apart.
 bool overlap_by(const Ring& a, const Ring& b, double tolerance);

@@ -71,7 +71,10 @@ void about_choices(const PapersNow& now, std::vector<Finding>& out) {
     std::vector<int> gone;
     for (std::size_t s = 0; s < now.sections.all.size(); ++s) {
         const Section& section = now.sections.all[s];
-        if (!takes_paper(section.treatment) || now.papers.of_section[s] >= 0) continue;
+        // What a photo shows through, or what is covered, wants none.
+        const bool wants = std::any_of(now.sections.patches.begin(), now.sections.patches.end(),
+                                       [&](const Patch& p) { return p.section == static_cast<int>(s); });
+        if (!wants || now.papers.of_section[s] >= 0) continue;
         (now.decided.choice(section.id).paper.empty() ? bare : gone).push_back(section.openings.front());
     }
     if (!gone.empty())

@@ -7,6 +7,7 @@
 #include "core/project/too_large.h"
 #include "core/sections/findings.h"
 #include "core/sections/fixes.h"
+#include "core/sections/photos_behind.h"
 #include "core/sentences.h"
 #include "core/sheets/findings.h"
 #include "core/sheets/fixes.h"
@@ -225,6 +226,7 @@ std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
     if (plan.sections.cut) {
         const SetOut& set_out = plan.set_out.whole;
         add(section_findings({project.sections, plan.sections, set_out, project.units}));
+        add(photo_behind_findings(project.set_out, plan.sections, set_out, project.units));
         add(paper_findings(papers_now(project, plan), [&] { return match_job(project, plan, true); }));
     }
     by_severity(out);

@@ -9,6 +9,7 @@
 #include "core/project/stash_at_hand.h"
 #include "core/sections/effort.h"
 #include "core/sections/near_by_sight.h"
+#include "core/sections/photos_behind.h"
 
 #include <algorithm>
 #include <set>
@@ -179,6 +180,13 @@ Result<void> Planner::back(const Project& project, const Composition& composed, 
     if (!covered) return tl::make_unexpected(covered.error());
     facts.covered = std::move(*covered);
     note_hidden(plan, wishes);
+    auto behind = photos_behind(project.set_out, composed, spots);
+    if (!behind) return tl::make_unexpected(behind.error());
+    facts.behind = std::move(*behind);
+    for (std::size_t o = 0; o < wishes.size(); ++o)
+        if (facts.behind[o].share >= shows_photo_from &&
+            facts.all[facts.of_opening[o]].treatment == Treatment::Paper)
+            wishes[o].backed = false;
     SharedBars bars = shared_bars(project, composed.spots);
     meet_where_patterns_run_on(project, facts, spots, *composed.cut, bars);
     BackedBy by{facts.cut,         plan.set_out.whole.to_page, project.set_out.page.whole(),

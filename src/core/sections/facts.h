@@ -11,6 +11,12 @@
 
 namespace zesty {
 
+/// What an opening shows of the photos behind it.
+struct PhotoBehind {
+    int photo = -1;   ///< the one that shows most; -1 for none
+    double share = 0; ///< of the opening, all photos behind together
+};
+
 /// Openings that something covers for good, and what leaving them saves.
 struct HiddenWork {
     std::vector<int> openings;
@@ -27,9 +33,10 @@ struct SectionFacts {
     std::vector<int> of_opening; ///< by opening: its section
     std::vector<Neighbours> neighbours;
     std::vector<Patch> patches;
-    std::vector<double> covered;    ///< by opening: the share that photos and cuts above hide
-    double enlargement = 0;         ///< of the enlarged copy; 0 without one
-    std::vector<int> without_patch; ///< openings too narrow for the inlay they were to get
+    std::vector<double> covered;     ///< by opening: the share that photos and cuts above hide
+    std::vector<PhotoBehind> behind; ///< by opening
+    double enlargement = 0;          ///< of the enlarged copy; 0 without one
+    std::vector<int> without_patch;  ///< openings too narrow for the inlay they were to get
     std::vector<Shaker> shakers;
     std::vector<SectionPhoto> photo_sizes; ///< to order for openings that show a photo
     std::vector<WritingRoom> writing;

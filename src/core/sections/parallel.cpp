@@ -126,9 +126,9 @@ ParallelOutline::Corner ParallelOutline::corner_at(std::size_t edge, const Reach
     const double far = length(way);
     const Point middle = e.out + f.out;
     const Point u = length(middle) > 1e-6 ? middle * (1 / length(middle)) : e_along;
-    const bool clear = reach.to_a_stop(out.tip, edge_clearance) >=
-                           0.98 * std::min({edge_clearance, e.by, f.by}) &&
-                       !reach.stopped_between(at, out.tip);
+    const bool clear =
+        reach.to_a_stop(out.tip, edge_clearance) >= 0.98 * std::min({edge_clearance, e.by, f.by}) &&
+        !reach.stopped_between(at, out.tip);
     out.mitred = turn <= sharp_turn && clear && far < 2.5 * reach.lip();
     // Cut off across the corner, where the lip there is as wide as the edges' or as wide as it may be.
     const double wanted = turn > sharp_turn ? std::max(e.by, f.by) : far;

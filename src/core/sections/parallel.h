@@ -2,9 +2,9 @@
 // An outline parallel to an opening's contour, as plain as that: every edge is moved out by one distance and
 // corners are mitred. Millimetres on the page.
 //
-// An edge may go as far as half the distance to what it faces across a shared bar, and short of what stops it.
-// Edges that follow each other with hardly a turn are one curve and go equally far, so that arcs stay arcs.
-// Corners sharper than 60 degrees are cut off at the distance of the lip.
+// An edge may go as far as half the distance to what it faces across a shared bar, and short of what stops
+// it. Edges that follow each other with hardly a turn are one curve and go equally far, so that arcs stay
+// arcs. Corners sharper than 60 degrees are cut off at the distance of the lip.
 
 #include "core/sections/reach.h"
 

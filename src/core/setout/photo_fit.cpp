@@ -29,7 +29,8 @@ struct Cell {
 
 class Inside {
 public:
-    Inside(const Polygon& opening, double width, double height) : a_(width / 2), b_(height / 2) {
+    Inside(const Polygon& opening, double width, double height, double most_tilt_deg)
+        : a_(width / 2), b_(height / 2), limit_(std::clamp(most_tilt_deg, 0.0, any_tilt_deg) * degree) {
         const auto add = [&](const Ring& r) {
             for (std::size_t i = 0; i < r.size(); ++i) edges_.emplace_back(r[i], r[(i + 1) % r.size()]);
         };
@@ -142,14 +143,20 @@ private:
 
     std::vector<Cell> first_cells(double side) const {
         const int n = 8;
-        const int turns = a_ == b_ ? 6 : 12; // a square is the same again after a quarter turn
+        const bool any = limit_ >= any_tilt_deg * degree;
+        // A square is the same again after a quarter turn.
+        const int turns = !any       ? std::max(1, static_cast<int>(std::ceil(limit_ / (7.5 * degree))))
+                          : a_ == b_ ? 6
+                                     : 12;
+        const double slack = any ? 7.5 * degree : limit_ / turns;
+        const double from = any ? 0 : slack - limit_;
         const double half = side / n / 2;
         std::vector<Cell> cells;
         for (int turn = 0; turn < turns; ++turn)
             for (int y = 0; y < n; ++y)
                 for (int x = 0; x < n; ++x)
                     cells.push_back({box_.centre() + Point{2 * x + 1.0 - n, 2 * y + 1.0 - n} * half, half,
-                                     turn * 15 * degree, 7.5 * degree, 0, edges_.size(), false});
+                                     from + turn * 2 * slack, slack, 0, edges_.size(), false});
         return cells;
     }
 
@@ -185,7 +192,8 @@ private:
             for (int k = 0; k < 26; ++k) {
                 const int m = k < 13 ? k : k + 1; // all of 3 x 3 x 3 but the middle
                 const Point at = from + Point{double(m % 3 - 1), double(m / 3 % 3 - 1)} * step;
-                const double t = from_turn + (m / 9 - 1) * turn_step;
+                double t = from_turn + (m / 9 - 1) * turn_step;
+                if (limit_ < any_tilt_deg * degree) t = std::clamp(t, -limit_, limit_);
                 const double f = reach(at, t, 0, edges_.size());
                 if (f > best_.factor && inside(at)) {
                     best_ = {f, at, t / degree};
@@ -203,6 +211,7 @@ private:
 
     double a_;
     double b_;
+    double limit_; ///< of turns to either side, radians
     std::vector<std::pair<Point, Point>> edges_;
     std::vector<std::size_t> near_; ///< all edges by number, then those near to one cell after another
     std::vector<double> distances_; ///< of the edges last looked at
@@ -229,20 +238,20 @@ Extent extent(const Ring& ring, double turn_deg) {
 /// The tilt for which `need` (width and height to factor) is least, between -90 and 90 degrees. Between two
 /// tilts at which corners change roles extents are sines, so that a fine look and a golden search around it
 /// find the least.
-template <class Need> double best_tilt(const Ring& ring, Need need) {
+template <class Need> double best_tilt(const Ring& ring, double limit, Need need) {
     const auto at = [&](double deg) {
         const Extent e = extent(ring, deg);
         return need(e.width, e.height);
     };
     double best = 0;
-    double least = std::numeric_limits<double>::infinity();
-    for (double deg = -90; deg < 90; deg += 0.5)
+    double least = at(0);
+    for (double deg = -limit; deg <= limit; deg += 0.5)
         if (const double n = at(deg); n < least - 1e-12) {
             least = n;
             best = deg;
         }
-    double lo = best - 0.5;
-    double hi = best + 0.5;
+    double lo = std::max(best - 0.5, -limit);
+    double hi = std::min(best + 0.5, limit);
     for (int i = 0; i < 40; ++i) {
         const double m1 = lo + (hi - lo) * 0.382;
         const double m2 = lo + (hi - lo) * 0.618;
@@ -254,24 +263,36 @@ template <class Need> double best_tilt(const Ring& ring, Need need) {
 
 } // namespace
 
-std::optional<PhotoFit> largest_inside(const Polygon& opening, double width, double height) {
+Photo fitted(Photo photo, const PhotoFit& fit) {
+    const double f = fit.factor;
+    photo.width *= f;
+    photo.height *= f;
+    photo.centre = fit.centre;
+    photo.turn_deg = fit.turn_deg;
+    for (Box& b : photo.protected_parts) b = {b.x0 * f, b.y0 * f, b.x1 * f, b.y1 * f};
+    return photo;
+}
+
+std::optional<PhotoFit> largest_inside(const Polygon& opening, double width, double height,
+                                       double most_tilt_deg) {
     if (!usable(opening, width, height)) return {};
     // Details far below the tolerance only cost time; what is far below depends on how narrow the opening is.
     const double detail =
         std::min(bounds(opening).diagonal() * 2e-4, area(opening) / perimeter(opening) * 2e-3);
-    return Inside(simplified(opening, detail), width, height).run();
+    return Inside(simplified(opening, detail), width, height, most_tilt_deg).run();
 }
 
-std::optional<PhotoFit> largest_tucked(const Polygon& opening, double width, double height, double tuck) {
+std::optional<PhotoFit> largest_tucked(const Polygon& opening, double width, double height, double tuck,
+                                       double most_tilt_deg) {
     if (!usable(opening, width, height)) return {};
-    if (tuck == 0) return largest_inside(opening, width, height);
+    if (tuck == 0) return largest_inside(opening, width, height, most_tilt_deg);
     // What shows of a print of factor f is its size less the tucks: other proportions for every f.
     std::optional<PhotoFit> found;
     double factor = 1;
     for (int round = 0; round < 4; ++round) {
         const double w = std::max(factor * width - 2 * tuck, 0.05 * factor * width);
         const double h = std::max(factor * height - 2 * tuck, 0.05 * factor * height);
-        found = largest_inside(opening, w, h);
+        found = largest_inside(opening, w, h, most_tilt_deg);
         if (!found) return {};
         const double next =
             std::min((w * found->factor + 2 * tuck) / width, (h * found->factor + 2 * tuck) / height);
@@ -283,13 +304,27 @@ std::optional<PhotoFit> largest_tucked(const Polygon& opening, double width, dou
     return factor > 0 ? found : std::nullopt;
 }
 
-std::optional<PhotoFit> smallest_covering(const Polygon& opening, double width, double height,
-                                          double overlap) {
+std::optional<PhotoFit> largest_round_inside(const Polygon& opening, double diameter, double tuck,
+                                             const std::vector<double>& diameters) {
+    if (!usable(opening, diameter, diameter)) return {};
+    const auto circle = largest_circle(opening, 0.02);
+    if (!circle) return {};
+    double room = 2 * (circle->radius + tuck);
+    if (!diameters.empty()) {
+        const auto above = std::upper_bound(diameters.begin(), diameters.end(), room + 1e-6);
+        if (above == diameters.begin()) return {};
+        room = *(above - 1);
+    }
+    return PhotoFit{room / diameter, circle->centre, 0};
+}
+
+std::optional<PhotoFit> smallest_covering(const Polygon& opening, double width, double height, double overlap,
+                                          double most_tilt_deg) {
     if (!usable(opening, width, height)) return {};
     const auto need = [&](double w, double h) {
         return std::max((w + 2 * overlap) / width, (h + 2 * overlap) / height);
     };
-    const double tilt = best_tilt(opening.outer, need);
+    const double tilt = best_tilt(opening.outer, most_tilt_deg, need);
     const Extent e = extent(opening.outer, tilt);
     return PhotoFit{need(e.width, e.height), e.centre, tilt};
 }
@@ -307,7 +342,7 @@ std::optional<PhotoFit> cut_growth_for_covering(const Polygon& opening, double w
     const double h = height - 2 * overlap;
     if (w <= 0 || h <= 0 || !usable(opening, width, height)) return {};
     const auto need = [&](double ew, double eh) { return std::max(ew / w, eh / h); };
-    const double tilt = best_tilt(opening.outer, need);
+    const double tilt = best_tilt(opening.outer, any_tilt_deg, need);
     const Extent e = extent(opening.outer, tilt);
     return PhotoFit{1 / need(e.width, e.height), e.centre, tilt};
 }

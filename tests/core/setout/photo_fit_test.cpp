@@ -2,6 +2,7 @@
 #include "core/geometry/measure.h"
 #include "core/geometry/segment_grid.h"
 #include "core/setout/photo_fit.h"
+#include "support/between.h"
 #include "support/lattice.h"
 #include "support/pages.h"
 #include "support/rounds.h"
@@ -149,6 +150,43 @@ TEST(PhotoFit, CoveringPrintsAreTheSmallestThatDo) {
         EXPECT_NEAR(then->factor, 1, 1e-6);
     }
     EXPECT_FALSE(cut_growth_for_covering({testing::rectangle(0, 0, 9, 9), {}}, 5, 5, 3));
+}
+
+TEST(PhotoFit, StaysUprightWithinItsLimitAndIsAsLargeAsThatAllows) {
+    std::mt19937 random(9);
+    const auto openings = testing::random_openings(19, testing::rounds(30));
+    for (std::size_t i = 0; i < openings.size(); ++i) {
+        const double limit = i % 3 == 0 ? 0 : testing::between(random, 1, 12);
+        const double height = i % 2 ? 1.5 : 1;
+        const auto fit = largest_inside(openings[i], 1, height, limit);
+        ASSERT_TRUE(fit);
+        EXPECT_LE(std::abs(fit->turn_deg), limit + 1e-9);
+        const auto any = largest_inside(openings[i], 1, height);
+        EXPECT_LE(fit->factor, any->factor * (1 + 2 * photo_fit_tolerance));
+        // The same with the opening turned instead: what is best upright is no worse than any of these.
+        for (const double deg : {-limit, -limit / 2, 0.0, limit / 2, limit}) {
+            const Polygon turned = transformed(openings[i], Transform::turned_deg(-deg));
+            const auto upright = largest_inside(turned, 1, height, 0);
+            ASSERT_TRUE(upright);
+            EXPECT_EQ(upright->turn_deg, 0);
+            EXPECT_GE(fit->factor, upright->factor * 0.98) << "opening " << i << " at " << deg;
+        }
+        const auto cover = smallest_covering(openings[i], 4, 6, 3, limit);
+        EXPECT_LE(std::abs(cover->turn_deg), limit + 1e-6);
+        EXPECT_GE(cover->factor, smallest_covering(openings[i], 4, 6, 3)->factor - 1e-9);
+    }
+}
+
+TEST(PhotoFit, ARoundPhotoTakesTheLargestCircleOrTheLargestPunchThatFits) {
+    const Polygon round{testing::polygon({50, 50}, 40, 180), {}};
+    const auto fit = largest_round_inside(round, 20, 3);
+    ASSERT_TRUE(fit);
+    EXPECT_NEAR(fit->factor * 20, 2 * 43, 0.1);
+    EXPECT_NEAR(fit->centre.x, 50, 0.1);
+    const auto punched = largest_round_inside(round, 20, 0, {25.4, 50.8, 76.2, 101.6});
+    ASSERT_TRUE(punched);
+    EXPECT_NEAR(punched->factor * 20, 76.2, 1e-6);
+    EXPECT_FALSE(largest_round_inside(round, 20, 0, {101.6}));
 }
 
 } // namespace zesty

@@ -176,7 +176,8 @@ TEST(SetOutJourney, PhotosComeBeforeTheCutAndInGrids) {
     EXPECT_TRUE(bench.document().project().set_out.photos.empty());
     for (QComboBox* c : bench.window().findChildren<QComboBox*>())
         if (c->accessibleName() == "Size of a new photo") c->setCurrentText("3 x 4 in");
-    press(bench, "Add grid");
+    testing::click(testing::named(bench.window(), "add-grid"));
+    bench.settle();
     EXPECT_EQ(bench.document().project().set_out.photos.size(), 3u);
     ASSERT_EQ(bench.plan().set_out.free_cells.size(), 1u);
     EXPECT_NEAR(bench.plan().set_out.free_cells[0].width(), 76.2, 1e-6);

@@ -36,6 +36,7 @@ const std::vector<ActionRow>& action_table() {
             {Act::TrueSize, "Page", "Show the page at true size", "1", always},
             {Act::ZoomIn, "Page", "Closer", "+", always},
             {Act::ZoomOut, "Page", "Farther away", "-", always},
+            {Act::FoldDrawer, "Page", "Fold or open the drawer", "F9", always},
         };
         for (const auto& more : {set_out_actions(), sections_actions(), papers_actions(), sheets_actions()})
             rows.insert(rows.end(), more.begin(), more.end());

@@ -32,6 +32,7 @@ enum class Act {
     TrueSize,
     ZoomIn,
     ZoomOut,
+    FoldDrawer,
     TurnLeft,
     TurnRight,
     Mirror,

@@ -218,6 +218,12 @@ void BenchWindow::connect_actions() {
     on(Act::TrueSize, [this] { page_->true_size(); });
     on(Act::ZoomIn, [this] { page_->zoom(1.25); });
     on(Act::ZoomOut, [this] { page_->zoom(0.8); });
+    const auto fold = [this](bool folded) {
+        if (about_the_page()) settings_.set_drawer_folded(folded);
+        drawer_->fold(folded);
+    };
+    on(Act::FoldDrawer, [this, fold] { fold(!drawer_->folded()); });
+    connect(drawer_, &Drawer::fold_asked, this, fold);
     on(Act::AddPapers, [this] { drawer_->add_papers(); });
     on(Act::FindPaper, [this] { drawer_->look_for(); });
     on(Act::Clear, [this] { clear(); });
@@ -279,12 +285,18 @@ bool BenchWindow::settled() const {
 
 void BenchWindow::show_waypoint() {
     page_->show_waypoint(&waypoint());
+    drawer_->fold(about_the_page() && settings_.drawer_folded());
     show_middle();
     for (const WaypointView* w : waypoints_) w->panel()->setVisible(w == &waypoint());
     for (PanelPart* part : waypoint().panel()->findChildren<PanelPart*>())
         if (part->isVisible()) lay_out_now(part);
     middle_->currentWidget()->setFocus();
     refresh();
+}
+
+/// Set out and Sections: papers come after.
+bool BenchWindow::about_the_page() const {
+    return state_.waypoint() == Waypoint::SetOut || state_.waypoint() == Waypoint::Sections;
 }
 
 /// The page, or what the waypoint shows in its place just now.

@@ -65,6 +65,7 @@ private:
     WaypointView& waypoint() const { return *waypoints_[static_cast<std::size_t>(state_.waypoint())]; }
     void replan();
     void show_waypoint();
+    bool about_the_page() const;
     void show_middle();
     void refresh();
     void clear();

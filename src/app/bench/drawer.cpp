@@ -29,26 +29,26 @@ Drawer::Drawer(Document& document, BenchState& state, Actions& actions, const QS
     QPalette ground = palette();
     ground.setColor(QPalette::Window, theme::bench_deep);
     setPalette(ground);
-    auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(12, 6, 12, 6);
-    column->setSpacing(4);
-    auto* head = new QHBoxLayout;
-    build_head(head);
-    column->addLayout(head);
+    column_ = new QVBoxLayout(this);
+    column_->setContentsMargins(12, 6, 12, 6);
+    column_->setSpacing(4);
+    head_ = new QHBoxLayout;
+    build_head(head_);
+    column_->addLayout(head_);
     adding_ = new AddPaperLine(this);
     connect(adding_, &AddPaperLine::add, this, [this](const NewPaper& typed) {
         document_.change_papers("Add a paper",
                                 [&](const Stash& now) { return with_paper(now, paper_of(typed, now)); });
     });
     connect(adding_, &AddPaperLine::starter, this, &Drawer::add_starter);
-    column->addWidget(adding_);
+    column_->addWidget(adding_);
     scroll_ = new QScrollArea(this);
     scroll_->setWidgetResizable(true);
     scroll_->setFrameShape(QFrame::NoFrame);
     scroll_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll_->setFocusPolicy(Qt::NoFocus);
     scroll_->setFixedHeight(swatch_size.height() + 12);
-    column->addWidget(scroll_);
+    column_->addWidget(scroll_);
     connect(&state, &BenchState::plan_changed, this, &Drawer::refresh);
     connect(&state, &BenchState::selection_changed, this, [this] {
         if (filter_->asks_for_selection()) refresh();
@@ -56,7 +56,7 @@ Drawer::Drawer(Document& document, BenchState& state, Actions& actions, const QS
     connect(&state.drawer(), &InDrawer::changed, this, [this] {
         for (Swatch* s : swatches_) s->update();
     });
-    refresh();
+    apply_fold();
 }
 
 void Drawer::build_head(QHBoxLayout* head) {
@@ -69,12 +69,12 @@ void Drawer::build_head(QHBoxLayout* head) {
         refresh();
     });
     head->addWidget(filter_);
-    auto* add = new QPushButton("Add papers", this);
-    add->setObjectName("add-papers");
-    add->setToolTip("Add papers by name, colour and size (Ctrl+Shift+N)");
-    connect(add, &QPushButton::clicked, this, &Drawer::add_papers);
-    head->addWidget(add);
-    auto* stash = new QPushButton(QString::fromUtf8("Stash \u25be"), this);
+    add_ = new QPushButton("Add papers", this);
+    add_->setObjectName("add-papers");
+    add_->setToolTip("Add papers by name, colour and size (Ctrl+Shift+N)");
+    connect(add_, &QPushButton::clicked, this, &Drawer::add_papers);
+    head->addWidget(add_);
+    auto* stash = stash_ = new QPushButton(QString::fromUtf8("Stash \u25be"), this);
     stash->setStyleSheet("QPushButton::menu-indicator { image: none; width: 0; }");
     stash->setObjectName("stash-menu");
     stash->setAccessibleName("Stash");
@@ -86,6 +86,33 @@ void Drawer::build_head(QHBoxLayout* head) {
     for (const Act act : {Act::BackUp, Act::Restore}) menu->addAction(actions_[act]);
     stash->setMenu(menu);
     head->addWidget(stash);
+    fold_ = new QPushButton(this);
+    fold_->setObjectName("fold-drawer");
+    fold_->setFixedWidth(34);
+    connect(fold_, &QPushButton::clicked, this, [this] { emit fold_asked(!folded_); });
+    head->addWidget(fold_);
+}
+
+void Drawer::fold(bool folded) {
+    wants_fold_ = folded;
+    refresh();
+}
+
+void Drawer::apply_fold() {
+    const QString key = actions_[Act::FoldDrawer]->shortcut().toString();
+    fold_->setText(QString::fromUtf8(folded_ ? "\u25b4" : "\u25be"));
+    fold_->setToolTip(
+        QString(folded_ ? "Open the drawer (%1)" : "Fold the drawer to one line (%1)").arg(key));
+    fold_->setAccessibleName(folded_ ? "Open the drawer" : "Fold the drawer");
+    for (QWidget* w : std::initializer_list<QWidget*>{add_, stash_, filter_}) w->setVisible(!folded_);
+    if (folded_)
+        head_->insertWidget(1, scroll_, 4);
+    else
+        column_->addWidget(scroll_);
+    scroll_->setFixedHeight((folded_ ? small_swatch_size : swatch_size).height() + (folded_ ? 2 : 12));
+    scroll_->setHorizontalScrollBarPolicy(folded_ ? Qt::ScrollBarAlwaysOff : Qt::ScrollBarAsNeeded);
+    rebuild(papers_to_show());
+    refresh();
 }
 
 void Drawer::dragEnterEvent(QDragEnterEvent* event) {
@@ -164,6 +191,7 @@ void Drawer::offer_first_steps(QHBoxLayout* row) {
 }
 
 void Drawer::look_for() {
+    if (folded_) emit fold_asked(false);
     filter_->start();
 }
 
@@ -204,6 +232,7 @@ void Drawer::rebuild(const std::vector<int>& papers) {
     row->setSpacing(6);
     for (const int p : papers) {
         auto* s = new Swatch(p, state_, document_, row_);
+        s->make_small(folded_);
         connect(s, &Swatch::give, this, &Drawer::give_picked);
         row->addWidget(s);
         swatches_.push_back(s);
@@ -215,7 +244,7 @@ void Drawer::rebuild(const std::vector<int>& papers) {
     }
     if (!shown_ || shown_->papers.empty())
         offer_first_steps(row);
-    else
+    else if (!folded_)
         row->addWidget(card_for_more());
     row->addStretch(1);
     scroll_->setWidget(row_);
@@ -235,12 +264,15 @@ void Drawer::show_title(std::size_t on_show) {
 }
 
 void Drawer::refresh() {
+    // A drawer with nothing in it says what to do next.
+    const bool folds = wants_fold_ && !stash_at_hand(document_.project()).papers.empty();
+    if (std::exchange(folded_, folds) != folds) return apply_fold();
     const auto& stash = document_.project().stash;
     // The order stays while somebody works in the row.
     const bool busy = row_ && row_->isAncestorOf(QApplication::focusWidget());
     const std::vector<int> papers = papers_to_show();
     if (stash != shown_ || swatches_.empty() || (papers != order_ && !busy)) rebuild(papers);
-    filter_->setVisible(stash && stash->papers.size() > 1);
+    filter_->setVisible(!folded_ && stash && stash->papers.size() > 1);
     show_title(papers.size());
     for (Swatch* s : swatches_) s->update();
 }

@@ -12,6 +12,7 @@
 class QLabel;
 class QScrollArea;
 class QHBoxLayout;
+class QVBoxLayout;
 class QPushButton;
 
 namespace zesty {
@@ -31,10 +32,14 @@ public:
     bool adds_papers() const;
     void stop_adding();
     void add_starter();
+    /// One line of small swatches, so that the page has the room.
+    void fold(bool folded);
+    bool folded() const { return folded_; }
     AddPaperLine& adding() const { return *adding_; }
 
 signals:
     void give_picked();
+    void fold_asked(bool folded);
     void dropped(const QStringList& paths); ///< pictures, folders and lists of papers
 
 protected:
@@ -43,7 +48,7 @@ protected:
 
 private:
     void refresh();
-    void build_head(class QHBoxLayout* head);
+    void build_head(QHBoxLayout* head);
     void show_title(std::size_t on_show);
 
     Document& document_;
@@ -60,6 +65,15 @@ private:
 
     const std::vector<Region>& left_of_each() const;
 
+    void apply_fold();
+
+    bool wants_fold_ = false;
+    bool folded_ = false;
+    QHBoxLayout* head_;
+    QVBoxLayout* column_;
+    QPushButton* add_;
+    QPushButton* stash_;
+    QPushButton* fold_;
     AddPaperLine* adding_;
     DrawerFilter* filter_;
     std::vector<Swatch*> swatches_; ///< as they stand in the row

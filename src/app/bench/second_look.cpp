@@ -11,6 +11,7 @@
 #include <QScrollArea>
 #include <QTimer>
 #include <QVBoxLayout>
+#include <map>
 
 namespace zesty {
 
@@ -20,6 +21,7 @@ constexpr std::size_t most_cards = 60;
 // Styling and laying out a card takes its time: what is seen comes at once, the others while no hand waits.
 constexpr int cards_at_first = 6;
 constexpr int cards_at_once = 2;
+constexpr std::size_t most_of_a_kind = 2; ///< that stand one by one
 
 /// Severity by colour and by shape: a diamond, a ring, a dash.
 class Mark : public QWidget {
@@ -175,13 +177,39 @@ void SecondLook::refresh() {
     again_->setVisible(shown_aside_ > 0);
     again_->setText(QString("%1 set aside").arg(shown_aside_));
     any_shown_ = true;
+    order_cards();
+    build();
+    count_->setText(QString::number(plan->findings.size()));
+}
+
+/// Kinds in the order of their first; of more than a few of a kind the first stands for all.
+void SecondLook::order_cards() {
+    std::map<Code, std::size_t> count;
+    for (const Finding& f : shown_) ++count[f.code];
+    items_.clear();
+    std::set<Code> said;
+    for (std::size_t i = 0; i < shown_.size(); ++i) {
+        const Code code = shown_[i].code;
+        if (count[code] <= most_of_a_kind) {
+            items_.push_back({i, 0});
+            continue;
+        }
+        if (!said.insert(code).second) continue;
+        for (std::size_t k = i; k < shown_.size(); ++k)
+            if (shown_[k].code == code && (k == i || opened_.contains(code))) items_.push_back({k, 0});
+        items_.push_back({i, count[code] - 1});
+    }
+}
+
+void SecondLook::build() {
     auto* list = new QWidget;
     cards_ = new QVBoxLayout(list);
     cards_->setContentsMargins(0, 0, 12, 8);
     cards_->setSpacing(6);
-    if (plan->findings.empty()) {
-        auto* fine =
-            new QLabel(plan->sections.cut ? "Nothing to point out." : "Findings will appear here.", list);
+    if (shown_.empty()) {
+        const Plan* plan = state_.plan();
+        auto* fine = new QLabel(
+            plan && plan->sections.cut ? "Nothing to point out." : "Findings will appear here.", list);
         fine->setProperty("quiet", true);
         cards_->addWidget(fine);
     }
@@ -189,22 +217,40 @@ void SecondLook::refresh() {
     made_ = 0;
     add_cards(cards_at_first);
     scroll_->setWidget(list);
-    count_->setText(QString::number(plan->findings.size()));
 }
 
 bool SecondLook::up_to_date() const {
-    return made_ == std::min(shown_.size(), most_cards);
+    return made_ == std::min(items_.size(), most_cards);
+}
+
+QWidget* SecondLook::card_for(std::size_t item, QWidget* list) {
+    const Finding& f = shown_[items_[item].finding];
+    if (items_[item].folded == 0)
+        return new Card(
+            f, [this, f] { emit go_to(f); }, [this](const Fix& fix) { emit apply(fix); },
+            [this, f] { emit meant_so(f); }, list);
+    const bool open = opened_.contains(f.code);
+    auto* fold = new QPushButton(open ? QString("Fold these %1 into one").arg(items_[item].folded + 1)
+                                      : QString("%1 more like this").arg(items_[item].folded),
+                                 list);
+    fold->setObjectName(QString("fold-%1").arg(key_of(f.code)));
+    fold->setToolTip(open ? "Show the first one only" : "Show all of them");
+    connect(fold, &QPushButton::clicked, this, [this, open, code = f.code] {
+        if (open)
+            opened_.erase(code);
+        else
+            opened_.insert(code);
+        order_cards();
+        // Not while its own button is still at work.
+        QTimer::singleShot(0, this, &SecondLook::build);
+    });
+    return fold;
 }
 
 void SecondLook::add_cards(int how_many) {
     QWidget* list = cards_->parentWidget();
-    for (; !up_to_date() && how_many > 0; ++made_, --how_many) {
-        const Finding& f = shown_[made_];
-        auto* card = new Card(
-            f, [this, f] { emit go_to(f); }, [this](const Fix& fix) { emit apply(fix); },
-            [this, f] { emit meant_so(f); }, list);
-        cards_->insertWidget(static_cast<int>(made_), card);
-    }
+    for (; !up_to_date() && how_many > 0; ++made_, --how_many)
+        cards_->insertWidget(static_cast<int>(made_), card_for(made_, list));
     if (!up_to_date()) QTimer::singleShot(0, list, [this] { add_cards(cards_at_once); });
 }
 

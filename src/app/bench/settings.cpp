@@ -20,6 +20,7 @@ const Key recent{"files/recent", QStringList()};
 const Key geometry{"window/geometry", QByteArray()};
 const Key folder{"files/folder", QString()};
 const Key letter{"print/letter", false};
+const Key drawer{"window/drawer-folded", true};
 
 QVariant read(const QSettings& s, const Key& key) {
     return s.value(key.name, key.otherwise);
@@ -63,6 +64,14 @@ void Settings::add_recent(const QString& path) {
     all.removeAll(absolute);
     all.prepend(absolute);
     store_->setValue(recent.name, QStringList(all.mid(0, most_recent)));
+}
+
+bool Settings::drawer_folded() const {
+    return read(*store_, drawer).toBool();
+}
+
+void Settings::set_drawer_folded(bool folded) {
+    store_->setValue(drawer.name, folded);
 }
 
 QByteArray Settings::window_geometry() const {

@@ -26,6 +26,9 @@ public:
     QString stash_name() const;
     /// Where work in hand is kept: in the user's data folder, or beside the file of these settings.
     QString recovery_folder() const;
+    /// At the waypoints that are about the page.
+    bool drawer_folded() const;
+    void set_drawer_folded(bool folded);
     bool letter_paper() const;
     void set_letter_paper(bool letter);
 

@@ -18,6 +18,7 @@ namespace zesty {
 
 namespace {
 constexpr QRectF picture_of_swatch(6, 6, 96, 52);
+constexpr QRectF picture_of_small(4, 4, 38, 24);
 
 /// Prints are shown at their true size.
 double true_scale(const QWidget& widget) {
@@ -48,6 +49,16 @@ const Paper* Swatch::paper() const {
     return stash && paper_ < static_cast<int>(stash->papers.size()) ? &stash->papers[paper_] : nullptr;
 }
 
+QRectF Swatch::picture_rect() const {
+    return small_ ? picture_of_small : picture_of_swatch;
+}
+
+void Swatch::make_small(bool small) {
+    small_ = small;
+    setFixedSize(small ? small_swatch_size : swatch_size);
+    update();
+}
+
 QString Swatch::status() const {
     const Plan* plan = state_.plan();
     if (!plan || paper_ >= static_cast<int>(plan->papers.uses.size())) return {};
@@ -72,7 +83,7 @@ QString Swatch::status() const {
 
 /// What other pages have reserved: a lighter part with a dashed edge, at the end of what is left.
 void Swatch::paint_reserved(QPainter& p, double left, double reserved) const {
-    const QRectF& r = picture_of_swatch;
+    const QRectF r = picture_rect();
     const QRectF part(r.left() + r.width() * (left - reserved), r.top(), r.width() * reserved, r.height());
     p.fillRect(part, QColor(255, 254, 251, 170));
     p.setPen(QPen(theme::quiet, 1.2, Qt::DashLine));
@@ -102,6 +113,39 @@ void Swatch::paint_words(QPainter& p, const Paper& paper, bool trouble) {
                p.fontMetrics().elidedText(status(), Qt::ElideRight, width() - 11));
 }
 
+/// A sheet of which the used part has been cut away, with a slanted cut.
+void Swatch::paint_gauge(QPainter& p, const Paper& paper, double left) {
+    const QRectF r = picture_rect();
+    p.setPen(QPen(theme::line, 1, Qt::DashLine));
+    p.setBrush(theme::bench);
+    p.drawRect(r);
+    QPainterPath rest;
+    const double edge = r.left() + r.width() * left;
+    const double slant = left < 1 ? std::min(7.0, r.right() - edge) : 0;
+    rest.moveTo(r.topLeft());
+    rest.lineTo(std::min(edge + slant, r.right()), r.top());
+    rest.lineTo(std::max(edge - slant, r.left()), r.bottom());
+    rest.lineTo(r.bottomLeft());
+    rest.closeSubpath();
+    p.save();
+    p.setClipPath(rest);
+    p.translate(r.topLeft());
+    const double scale = true_scale(*this);
+    const Side side = state_.drawer().side_up(paper_);
+    p.scale(scale, scale);
+    // Patterns at their true size; an ombre is shown whole, because its two ends are what one chooses it for.
+    const Box whole = picture_box(paper);
+    const QSizeF room(r.width() / scale, r.height() / scale);
+    p.fillRect(QRectF(QPointF(0, 0), room),
+               paper.face(side).pattern == Pattern::Ombre
+                   ? state_.textures()->brush(paper_,
+                                              Transform{room.width() / std::max(whole.width(), 1.0), 0, 0,
+                                                        room.height() / std::max(whole.height(), 1.0), 0, 0},
+                                              0, side)
+                   : state_.textures()->brush(paper_, {}, scale, side));
+    p.restore();
+}
+
 void Swatch::paintEvent(QPaintEvent*) {
     const Plan* plan = state_.plan();
     const Paper* paper = this->paper();
@@ -117,43 +161,14 @@ void Swatch::paintEvent(QPaintEvent*) {
     p.setBrush(theme::card);
     p.drawRoundedRect(QRectF(rect()).adjusted(1, 1, -1, -1), theme::radius, theme::radius);
 
-    // The gauge: a sheet of which the used part has been cut away, with a slanted cut.
-    const QRectF r = picture_of_swatch;
     const PaperUse& use = plan->papers.uses[paper_];
     const double left = std::clamp(1 - use.used_area / std::max(use.stock_area, 1.0), 0.0, 1.0);
-    p.setPen(QPen(theme::line, 1, Qt::DashLine));
-    p.setBrush(theme::bench);
-    p.drawRect(r);
-    QPainterPath rest;
-    const double edge = r.left() + r.width() * left;
-    const double slant = use.used_area > 0 ? std::min(7.0, r.right() - edge) : 0;
-    rest.moveTo(r.topLeft());
-    rest.lineTo(std::min(edge + slant, r.right()), r.top());
-    rest.lineTo(std::max(edge - slant, r.left()), r.bottom());
-    rest.lineTo(r.bottomLeft());
-    rest.closeSubpath();
-    p.save();
-    p.setClipPath(rest);
-    p.translate(r.topLeft());
-    const double scale = true_scale(*this);
-    const Side side = state_.drawer().side_up(paper_);
-    p.scale(scale, scale);
-    // Patterns at their true size; an ombre is shown whole, because its two ends are what one chooses it for.
-    const Box whole = picture_box(*paper);
-    const QSizeF room(r.width() / scale, r.height() / scale);
-    p.fillRect(QRectF(QPointF(0, 0), room),
-               paper->face(side).pattern == Pattern::Ombre
-                   ? state_.textures()->brush(paper_,
-                                              Transform{room.width() / std::max(whole.width(), 1.0), 0, 0,
-                                                        room.height() / std::max(whole.height(), 1.0), 0, 0},
-                                              0, side)
-                   : state_.textures()->brush(paper_, {}, scale, side));
-    p.restore();
+    paint_gauge(p, *paper, left);
     if (const double reserved = state_.drawer().reserved(paper->id) / std::max(use.stock_area, 1.0);
         reserved > 0)
         paint_reserved(p, left, std::min(left, reserved));
-    if (paper->back) paint_side(p, side);
-
+    if (small_) return;
+    if (paper->back) paint_side(p, state_.drawer().side_up(paper_));
     paint_words(p, *paper, use.short_patches > 0);
 }
 

@@ -9,12 +9,14 @@
 namespace zesty {
 
 inline constexpr QSize swatch_size(108, 106);
+inline constexpr QSize small_swatch_size(46, 32); ///< the pattern and the gauge alone
 
 class Swatch : public QWidget {
     Q_OBJECT
 public:
     Swatch(int paper, BenchState& state, Document& document, QWidget* parent = nullptr);
     QString status() const;
+    void make_small(bool small);
     int paper_number() const { return paper_; }
 
 signals:
@@ -30,6 +32,8 @@ protected:
 
 private:
     const Paper* paper() const;
+    QRectF picture_rect() const;
+    void paint_gauge(QPainter& p, const Paper& paper, double left);
     void paint_words(QPainter& p, const Paper& paper, bool trouble);
     void paint_side(QPainter& painter, Side side) const;
     void paint_reserved(QPainter& painter, double left, double reserved) const;
@@ -38,6 +42,7 @@ private:
     BenchState& state_;
     Document& document_;
     QPoint pressed_;
+    bool small_ = false;
 };
 
 } // namespace zesty

@@ -4,8 +4,10 @@
 #include "app/bench/waypoint_view.h"
 #include "app/bench/wording.h"
 #include "app/page/page_overlays.h"
+#include "core/geometry/measure.h"
 #include "io/paint/page_painter.h"
 
+#include <QMouseEvent>
 #include <QPainter>
 #include <QScreen>
 #include <cmath>
@@ -14,7 +16,8 @@ namespace zesty {
 
 namespace {
 constexpr int ruler = 24;
-constexpr int line_below = 24; ///< the line of numbers under the page
+constexpr double share_of_view = 0.6; ///< that an opening fills when it comes close
+constexpr int line_below = 24;        ///< the line of numbers under the page
 } // namespace
 
 PageView::PageView(Document& document, BenchState& state, QWidget* parent)
@@ -99,6 +102,28 @@ void PageView::zoom_at(QPointF pixel, double factor) {
     map_.origin += pixel - map_(under);
     fitted_ = false;
     update();
+}
+
+void PageView::zoom_to(const Box& on_page) {
+    const QRectF r = room();
+    map_.scale = std::clamp(share_of_view * std::min(r.width() / std::max(on_page.width(), 1.0),
+                                                     r.height() / std::max(on_page.height(), 1.0)),
+                            0.2, 60.0);
+    map_.origin = r.center() - QPointF(on_page.centre().x, on_page.centre().y) * map_.scale;
+    fitted_ = false;
+    update();
+}
+
+/// An opening comes close; anywhere else the whole page comes back.
+void PageView::mouseDoubleClickEvent(QMouseEvent* event) {
+    const int opening = opening_at(event->position());
+    const Plan* plan = state_.plan();
+    if (event->button() != Qt::LeftButton || !plan || !plan->sections.cut) return;
+    if (opening < 0)
+        fit();
+    else
+        zoom_to(bounds(transformed(plan->sections.cut->openings[static_cast<std::size_t>(opening)].outline,
+                                   plan->set_out.whole.to_page)));
 }
 
 void PageView::show_place(Point on_page) {

@@ -54,6 +54,7 @@ protected:
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
     void leaveEvent(QEvent* event) override;
     void focusInEvent(QFocusEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
@@ -66,6 +67,7 @@ private:
     bool something_to_show() const;
     QRectF room() const;
     void zoom_at(QPointF pixel, double factor);
+    void zoom_to(const Box& on_page);
     void ask_for_base();
     void paint_base(QPainter& painter) const;
     void paint_empty(QPainter& painter);

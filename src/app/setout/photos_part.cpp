@@ -63,7 +63,9 @@ void PhotosPart::build_adding() {
     less->setProperty("quiet", true);
     r->addWidget(less);
     r->addWidget(free_);
-    auto* put = new QPushButton("Add grid", this);
+    auto* put = new QPushButton("Add", this);
+    put->setObjectName("add-grid");
+    put->setAccessibleName("Add grid");
     put->setToolTip("Puts photos of that size in a grid, 1/8 in apart, in the middle of the page");
     connect(put, &QPushButton::clicked, this, &PhotosPart::add_grid);
     r->addWidget(put);

@@ -158,8 +158,8 @@ void about_hidden_faces(const SetOutDecisions& page, const SectionFacts& facts, 
 }
 
 /// What is filled, written in or shows a photo of its own is there to be seen.
-void about_covered(const SetOutDecisions& page, const SectionFacts& facts, const SetOut& set_out,
-                   Units units, std::vector<Finding>& out) {
+void about_covered(const SetOutDecisions& page, const SectionFacts& facts, const SetOut& set_out, Units units,
+                   std::vector<Finding>& out) {
     static constexpr std::array seen{Treatment::Shaker, Treatment::Words, Treatment::Photo};
     for (std::size_t o = 0; o < facts.of_opening.size(); ++o) {
         const Treatment treatment = facts.all[static_cast<std::size_t>(facts.of_opening[o])].treatment;
@@ -172,8 +172,8 @@ void about_covered(const SetOutDecisions& page, const SectionFacts& facts, const
             const double hidden = area_inside_convex(opening, outline_of(photo).outer);
             if (hidden < hides || hidden < hardly_shows_to * area(opening)) continue;
             out.push_back({.code = Code::PhotoOverSection,
-                           .title = name_of(page, static_cast<int>(i)) + " covers the " +
-                                    key_of(treatment) + " in " + std::to_string(o + 1),
+                           .title = name_of(page, static_cast<int>(i)) + " covers the " + key_of(treatment) +
+                                    " in " + std::to_string(o + 1),
                            .message = percent(std::min(1.0, hidden / area(opening))) + " of " +
                                       format_size(bounds(opening).width(), bounds(opening).height(), units) +
                                       " is hidden; move the photo, or treat the opening otherwise.",

@@ -1,7 +1,7 @@
-#include "core/sections/photos_behind.h"
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/project/planner.h"
+#include "core/sections/photos_behind.h"
 #include "core/setout/photos.h"
 #include "support/between.h"
 #include "support/lattice.h"
@@ -27,9 +27,9 @@ Photo photo_behind(Point at, double width, double height, double turn = 0) {
 
 /// Two windows of 60 x 60 mm side by side with a bar of 10, from 20 mm on.
 Project two_windows() {
-    Project p = testing::project_of(testing::drawing_of({testing::rectangle(0, 0, 170, 100),
-                                                         testing::rectangle(20, 20, 80, 80),
-                                                         testing::rectangle(90, 20, 150, 80)}));
+    Project p = testing::project_of(
+        testing::drawing_of({testing::rectangle(0, 0, 170, 100), testing::rectangle(20, 20, 80, 80),
+                             testing::rectangle(90, 20, 150, 80)}));
     p.set_out.cuts[0].place = sized({}, SizeRule::Width, 170);
     return p;
 }
@@ -71,9 +71,9 @@ TEST(PhotosBehind, OneThatShowsInPartIsSaidAndEveryFixCuresIt) {
     for (int round = 0; round < testing::rounds(20); ++round) {
         Project p = two_windows();
         const Point middle = plan_of(p).middle_of(0);
-        p.set_out.photos = {photo_behind(middle + Point{testing::between(random, -25, 25),
-                                                        testing::between(random, 20, 40)},
-                                         90, 66, testing::between(random, -8, 8))};
+        p.set_out.photos = {
+            photo_behind(middle + Point{testing::between(random, -25, 25), testing::between(random, 20, 40)},
+                         90, 66, testing::between(random, -8, 8))};
         const Plan plan = plan_of(p);
         const Finding* f = found(plan, Code::PhotoInPart);
         if (!f) continue;
@@ -140,7 +140,8 @@ TEST(PhotosBehind, SharesAgreeWithARaster) {
             constexpr int cells = 160;
             for (int i = 0; i < cells; ++i)
                 for (int k = 0; k < cells; ++k) {
-                    const Point at{b.x0 + (i + 0.5) * b.width() / cells, b.y0 + (k + 0.5) * b.height() / cells};
+                    const Point at{b.x0 + (i + 0.5) * b.width() / cells,
+                                   b.y0 + (k + 0.5) * b.height() / cells};
                     if (!contains(opening, at)) continue;
                     ++all;
                     shown += contains(photos[0], at) || contains(photos[1], at);

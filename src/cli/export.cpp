@@ -2,6 +2,7 @@
 #include "cli/command.h"
 #include "cli/painting.h"
 #include "cli/proposed.h"
+#include "cli/typed.h"
 #include "io/guide/export_all.h"
 
 #include <iostream>
@@ -14,6 +15,7 @@ struct Export {
     std::string project;
     std::string out;
     std::string paper = "a4";
+    std::string chapters;
 };
 
 } // namespace
@@ -21,10 +23,19 @@ struct Export {
 static int run(const Export& args) {
     const auto p = planned(args.project, std::nullopt, 10);
     if (!p) return complain(p.error().message);
+    Chapters chapters = all_chapters;
+    if (!args.chapters.empty()) {
+        chapters.clear();
+        for (const std::string& word : split(args.chapters, ',')) {
+            const auto chapter = typed_word<Chapter>("--chapters", word);
+            if (!chapter) return complain(chapter.error().message);
+            chapters.insert(*chapter);
+        }
+    }
     const Painting painting;
     const auto files =
         export_all(p->project, p->plan, args.paper == "a4" ? PrinterPaper::A4 : PrinterPaper::Letter,
-                   QString::fromStdString(args.out));
+                   QString::fromStdString(args.out), chapters);
     if (!files) return complain(files.error().message);
     for (const QString& f : *files) std::cout << f.toStdString() << "\n";
     return exit_code(p->plan);
@@ -41,6 +52,7 @@ CLI::App* add_export(CLI::App& app, Export& a) {
     c->add_option("--paper", a.paper, "Paper of the printer")
         ->capture_default_str()
         ->check(CLI::IsMember({"a4", "letter"}));
+    c->add_option("--chapters", a.chapters, "Of the guide, with commas: " + all_words<Chapter>());
     return c;
 }
 

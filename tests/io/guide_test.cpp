@@ -4,6 +4,7 @@
 #include "core/project/later.h"
 #include "core/project/planner.h"
 #include "io/guide/export_all.h"
+#include "io/guide/sheet_pages.h"
 #include "io/guide/sheet_svg.h"
 #include "io/paint/cutting_mat_painter.h"
 #include "io/paint/fonts.h"
@@ -12,6 +13,7 @@
 #include "io/svg/svg_reader.h"
 #include "support/demo.h"
 #include "support/lattice.h"
+#include "support/rounds.h"
 
 #include <QFile>
 #include <QProcess>
@@ -94,7 +96,8 @@ TEST(Guide, CheckSquaresMeasureTrueOnEveryPageOfBothPapers) {
         file.close();
         const QByteArray info = run("pdfinfo", {path});
         const int pages = QRegularExpression("Pages:\\s+(\\d+)").match(info).captured(1).toInt();
-        ASSERT_GT(pages, 10);
+        ASSERT_GT(pages, 4);
+        EXPECT_LE(pages, 8) << "as few as hold it";
         for (int page : {1, 2, pages}) {
             const QImage image = page_of(path, page, 300, dir);
             const double px = 300 / 25.4;
@@ -121,10 +124,11 @@ TEST(Guide, PatchesAreAtTrueScaleAndMirroredOnesAreMirrored) {
     ASSERT_TRUE(file.open(QIODevice::WriteOnly));
     file.write(guide_pdf(demo_plan().project, plan, PrinterPaper::A4));
     file.close();
-    // The painter puts the sheet's corner 14 mm from the left and 28 mm from the top.
-    const UsedSheet& used = plan.sheets.used.front();
-    const Box sheet = bounds(plan.papers.sheets[used.sheet].outline);
-    ASSERT_LT(sheet.width(), 170);
+    // The room for sheets begins 10 mm from the left and 24 mm from the top.
+    const auto pages = guide::sheet_pages(plan, false, 190, 297 - 20 - 14 - 54);
+    const guide::PrintedPart& printed = pages.front().front();
+    const UsedSheet& used = plan.sheets.used[static_cast<std::size_t>(printed.used)];
+    const Box sheet = printed.part;
     const int page = page_with(path, "Seen from the good side");
     ASSERT_GT(page, 1);
     const QImage image = page_of(path, page, 400, dir);
@@ -146,10 +150,10 @@ TEST(Guide, PatchesAreAtTrueScaleAndMirroredOnesAreMirrored) {
         }
         std::sort(expected.begin(), expected.end());
         if (expected.size() != 2) continue;
-        const int row = static_cast<int>(std::lround((28 + y - sheet.y0) * px));
+        const int row = static_cast<int>(std::lround((24 + printed.at.y + y - sheet.y0) * px));
         const auto runs = dark_runs(image, true, row, 0, image.width());
         for (const double x : expected) {
-            const double want = (14 + x - sheet.x0) * px;
+            const double want = (10 + printed.at.x + x - sheet.x0) * px;
             const auto nearest = std::min_element(runs.begin(), runs.end(), [&](double p, double q) {
                 return std::abs(p - want) < std::abs(q - want);
             });
@@ -208,6 +212,60 @@ TEST(Guide, TheMatCarriesTheLabelsOfLoosePieces) {
         const Point at = p.to_cutting_mat(label->in_piece) * (1200 / size.width);
         EXPECT_NE(with.pixel(QPointF(at.x, at.y).toPoint()), without.pixel(QPointF(at.x, at.y).toPoint()));
     }
+}
+
+TEST(Guide, EverySheetIsPrintedOnceWithAllItsPatchesAndNoneOnAnother) {
+    std::mt19937 random(19);
+    for (int round = 0; round < testing::rounds(30); ++round) {
+        const Plan& plan = demo_plan().plan;
+        const double width = 120 + static_cast<double>(random() % 120);
+        const double height = 150 + static_cast<double>(random() % 150);
+        std::map<int, std::vector<guide::PrintedPart>> shown;
+        for (const guide::PrintedPage& page : guide::sheet_pages(plan, false, width, height))
+            for (std::size_t i = 0; i < page.size(); ++i) {
+                const auto box = [](const guide::PrintedPart& p) {
+                    return Box{p.at.x, p.at.y - guide::caption_room, p.at.x + p.part.width(),
+                               p.at.y + p.part.height()};
+                };
+                EXPECT_TRUE((Box{-1e-6, -1e-6, width + 1e-6, height + 1e-6}).holds(box(page[i])));
+                for (std::size_t k = 0; k < i; ++k) EXPECT_FALSE(box(page[i]).meets(box(page[k])));
+                shown[page[i].used].push_back(page[i]);
+            }
+        ASSERT_EQ(shown.size(), plan.sheets.used.size());
+        for (const auto& [u, parts] : shown)
+            for (int p : plan.sheets.used[static_cast<std::size_t>(u)].patches) {
+                const Polygon patch =
+                    transformed(plan.sections.patches[p].on_sheet(), plan.sheets.placed[p].to_sheet());
+                for (const Point q : patch.outer)
+                    EXPECT_TRUE(std::any_of(parts.begin(), parts.end(),
+                                            [&](const guide::PrintedPart& part) {
+                                                return part.part.grown(1e-6).holds({q.x, q.y, q.x, q.y});
+                                            }))
+                        << "patch " << p;
+            }
+        EXPECT_TRUE(guide::sheet_pages(plan, true, width, height).empty()) << "nothing is traced";
+    }
+}
+
+TEST(Guide, TracingPagesComeForWhatIsTracedAndChaptersCanBeChosen) {
+    Project project = demo_plan().project;
+    project.sections.backing.method = BackingMethod::TraceAndTrim;
+    const auto plan = Planner().plan(project);
+    ASSERT_TRUE(plan);
+    const auto mats = mats_of(project, *plan);
+    const int with = guide_pages(project, *plan, mats, PrinterPaper::A4);
+    Chapters less = all_chapters;
+    less.erase(Chapter::Tracing);
+    const int without = guide_pages(project, *plan, mats, PrinterPaper::A4, less);
+    EXPECT_GT(with, without);
+    EXPECT_EQ(guide_pages(project, *plan, mats, PrinterPaper::A4, {Chapter::Key}), 1);
+    QTemporaryDir dir;
+    QFile f(dir.filePath("guide.pdf"));
+    ASSERT_TRUE(f.open(QIODevice::WriteOnly));
+    f.write(guide_pdf(project, *plan, mats, PrinterPaper::A4, {Chapter::Key, Chapter::Tracing}));
+    f.close();
+    EXPECT_GT(page_with(f.fileName(), "Mirrored for tracing"), 1);
+    EXPECT_FALSE(run("pdftotext", {f.fileName(), "-"}).contains("the cutting mat"));
 }
 
 TEST(Guide, TilesCoverTheSheetAndLeaveOutEmptyOnes) {
@@ -286,7 +344,8 @@ TEST(Export, WritesEverythingAndSaysSo) {
     const auto files =
         export_all(demo_plan().project, demo_plan().plan, PrinterPaper::A4, dir.filePath("made/here"));
     ASSERT_TRUE(files) << files.error().message;
-    EXPECT_EQ(files->size(), 3 + demo_plan().plan.sheets.used.size()) << "guide, page, mat and the sheets";
+    EXPECT_EQ(files->size(), 5 + demo_plan().plan.sheets.used.size())
+        << "guide, page, the mat three ways and the sheets";
     for (const QString& f : *files) EXPECT_GT(QFile(f).size(), 500) << f.toStdString();
     QFile blocked(dir.filePath("file"));
     ASSERT_TRUE(blocked.open(QIODevice::WriteOnly));

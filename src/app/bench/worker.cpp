@@ -258,9 +258,9 @@ void Worker::measure_scrap(const QString& path) {
 }
 
 void Worker::export_to(const Project& project, std::shared_ptr<const Plan> plan, PrinterPaper paper,
-                       const QString& folder) {
-    post([this, project, plan, paper, folder] {
-        const auto files = export_all(project, *plan, paper, folder);
+                       const QString& folder, const Chapters& chapters) {
+    post([this, project, plan, paper, folder, chapters] {
+        const auto files = export_all(project, *plan, paper, folder, chapters);
         if (!files) {
             report_failure(files.error());
             return;

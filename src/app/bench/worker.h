@@ -57,7 +57,7 @@ public:
     /// The outline of a scrap scanned beside a square of 1 in.
     void measure_scrap(const QString& path);
     void export_to(const Project& project, std::shared_ptr<const Plan> plan, PrinterPaper paper,
-                   const QString& folder);
+                   const QString& folder, const Chapters& chapters);
     /// Runs `job` on the other thread and what it returns on the window's, unless `asker` is gone by then.
     /// The planner is for such questions alone: it remembers drawings, and leaves the caches of plans as they
     /// are.

@@ -6,12 +6,16 @@
 
 #include <QFileInfo>
 #include <QHBoxLayout>
+#include <QMenu>
+#include <QPushButton>
+#include <algorithm>
+#include <array>
 
 namespace zesty {
 
 CuttingPart::CuttingPart(Document& document, BenchState& state, Actions& actions, Settings& settings,
-                         QWidget* parent)
-    : PanelPart(document, state, actions, parent), settings_(settings) {
+                         Worker& worker, QWidget* parent)
+    : PanelPart(document, state, actions, parent), settings_(settings), worker_(worker) {
     summary_ = new WrappedLabel(this);
     summary_->setProperty("strong", true);
     column_->addWidget(summary_);
@@ -37,8 +41,12 @@ CuttingPart::CuttingPart(Document& document, BenchState& state, Actions& actions
     r = row("Printer");
     auto* paper = new ChoiceRow<bool>("Paper of the printer", {{"A4", false}, {"Letter", true}}, this);
     paper->show_value(settings.letter_paper());
-    paper->on_choice(this, [this](bool letter) { settings_.set_letter_paper(letter); });
+    paper->on_choice(this, [this](bool letter) {
+        settings_.set_letter_paper(letter);
+        count_pages();
+    });
     r->addWidget(paper, 1);
+    build_chapters(row("Guide"));
     r = row(QString());
     auto* write = button(Act::Export, "Write guide and cutting files", true);
     write->setIcon(theme::icon("printer", Qt::white));
@@ -52,16 +60,71 @@ CuttingPart::CuttingPart(Document& document, BenchState& state, Actions& actions
     connect(&state, &BenchState::plan_changed, this, &CuttingPart::refresh_if_shown);
 }
 
+void CuttingPart::build_chapters(QHBoxLayout* row) {
+    static const std::array says{"Key with numbers", "What to prepare", "Cutting mats",
+                                 "Loose pieces",     "Sheets",          "Tracing pages"};
+    static_assert(says.size() == words_of<Chapter>.size());
+    which_ = new QPushButton(this);
+    which_->setObjectName("chapters");
+    which_->setAccessibleName("Chapters of the guide");
+    which_->setToolTip("What of the guide is printed; tracing pages come for patches that are traced");
+    auto* menu = new QMenu(which_);
+    for (const Chapter chapter : all_chapters) {
+        auto* action = menu->addAction(says[static_cast<std::size_t>(chapter)]);
+        action->setCheckable(true);
+        action->setChecked(true);
+        connect(action, &QAction::toggled, this, [this, chapter](bool on) {
+            if (on)
+                chapters_.insert(chapter);
+            else
+                chapters_.erase(chapter);
+            count_pages();
+        });
+    }
+    which_->setMenu(menu);
+    row->addWidget(which_);
+    pages_ = new QLabel(this);
+    pages_->setObjectName("guide-pages");
+    pages_->setProperty("quiet", true);
+    row->addWidget(pages_, 1);
+}
+
+/// Laid out as it would be printed, while the hands go on.
+void CuttingPart::count_pages() {
+    which_->setText(chapters_.size() == all_chapters.size()
+                        ? QString("all chapters")
+                        : counted(chapters_.size(), "chapter", "chapters"));
+    const auto plan = state_.own_plan();
+    if (!isVisible() || !plan || !plan->sections.cut || !plan->sheets.done) {
+        pages_->clear();
+        return;
+    }
+    const PrinterPaper paper = settings_.letter_paper() ? PrinterPaper::Letter : PrinterPaper::A4;
+    worker_.think(this,
+                  [this, number = ++asked_, plan, paper, project = document_.project(),
+                   chapters = chapters_](Planner&) -> std::function<void()> {
+                      const int pages = guide_pages(project, *plan, mats_of(project, *plan), paper, chapters);
+                      return [this, number, pages] {
+                          if (number == asked_)
+                              pages_->setText(counted(static_cast<std::size_t>(pages), "page", "pages"));
+                      };
+                  });
+}
+
 void CuttingPart::show_written(const QStringList& files) {
     if (files.isEmpty()) return;
-    written_->setText(QString("Wrote guide.pdf, page.png and %1 to %2.")
-                          .arg(counted(files.size() - 2, "cutting file", "cutting files"),
+    const auto cutting = std::count_if(files.begin(), files.end(), [](const QString& f) {
+        return f.endsWith(".svg") || f.endsWith(".dxf");
+    });
+    written_->setText(QString("Wrote guide.pdf, pictures and %1 to %2.")
+                          .arg(counted(static_cast<std::size_t>(cutting), "cutting file", "cutting files"),
                                QFileInfo(files.front()).absolutePath()));
 }
 
 void CuttingPart::refresh() {
     const Plan* plan = state_.plan();
     summary_->setText(plan && plan->sections.cut ? sheets_answer(*plan) : QString("Nothing to cut yet"));
+    count_pages();
 }
 
 } // namespace zesty

@@ -5,9 +5,9 @@
 namespace zesty {
 
 SheetsPanel::SheetsPanel(Document& document, BenchState& state, Actions& actions, Settings& settings,
-                         QWidget* parent)
+                         Worker& worker, QWidget* parent)
     : PanelOfParts("What is cut from what?", {"Cutting", "Left over"}, parent) {
-    cutting_ = new CuttingPart(document, state, actions, settings, this);
+    cutting_ = new CuttingPart(document, state, actions, settings, worker, this);
     add(cutting_);
     add(new RoomPart(document, state, actions, this));
 }

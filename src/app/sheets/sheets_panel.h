@@ -9,7 +9,7 @@ class SheetsPanel : public PanelOfParts {
     Q_OBJECT
 public:
     enum Part { Cutting, Leftovers };
-    SheetsPanel(Document& document, BenchState& state, Actions& actions, Settings& settings,
+    SheetsPanel(Document& document, BenchState& state, Actions& actions, Settings& settings, Worker& worker,
                 QWidget* parent = nullptr);
     CuttingPart& cutting_part() { return *cutting_; }
 

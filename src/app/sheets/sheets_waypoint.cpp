@@ -14,7 +14,7 @@ namespace zesty {
 
 SheetsWaypoint::SheetsWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent)
     : WaypointView(bench, parent),
-      panel_(new SheetsPanel(bench.document, bench.state, bench.actions, bench.settings, side)),
+      panel_(new SheetsPanel(bench.document, bench.state, bench.actions, bench.settings, bench.worker, side)),
       sheets_(new SheetsView(bench.document, bench.state, middle)) {
     connect_actions();
     connect(&bench.worker, &Worker::reserved, this, [this](Reserved by_others) {
@@ -70,7 +70,7 @@ void SheetsWaypoint::write_guide() {
     if (!folder.isEmpty())
         bench_.worker.export_to(bench_.document.project(), plan,
                                 bench_.settings.letter_paper() ? PrinterPaper::Letter : PrinterPaper::A4,
-                                folder);
+                                folder, panel_->cutting_part().chapters());
 }
 
 void SheetsWaypoint::reserve_papers(const Project& project, const QString& path) {

@@ -1,5 +1,6 @@
 #include "io/guide/export_all.h"
 
+#include "io/cutting_file.h"
 #include "io/guide/sheet_svg.h"
 #include "io/paint/cutting_mat_painter.h"
 #include "io/paint/page_painter.h"
@@ -59,7 +60,7 @@ Result<std::vector<QString>> write_together(const QString& folder, const Files& 
 } // namespace
 
 Result<std::vector<QString>> export_all(const Project& project, const Plan& plan, PrinterPaper paper,
-                                        const QString& folder) {
+                                        const QString& folder, const Chapters& chapters) {
     std::vector<std::pair<QString, QByteArray>> files;
     const auto write = [&](const QString& name, const QByteArray& data) -> Result<void> {
         files.emplace_back(free_name(files, name), data);
@@ -74,20 +75,27 @@ Result<std::vector<QString>> export_all(const Project& project, const Plan& plan
         return write(name, png);
     };
     const std::vector<CutsOnCuttingMats> mats = mats_of(project, plan);
-    if (auto r = write("guide.pdf", guide_pdf(project, plan, mats, paper)); !r)
+    if (auto r = write("guide.pdf", guide_pdf(project, plan, mats, paper, chapters)); !r)
         return tl::make_unexpected(r.error());
     if (auto r = write_picture("page.png", page_picture(project, plan, picture_size)); !r)
         return tl::make_unexpected(r.error());
     int mat = 0;
+    const CuttingMat size{project.set_out.cutting_mat.width, project.set_out.cutting_mat.height};
     for (const CutsOnCuttingMats& one : mats)
-        for (const auto& pieces : one.layout.mats)
-            if (auto r = write_picture(QString("mat-%1.png").arg(++mat),
+        for (const auto& pieces : one.layout.mats) {
+            const QString name = QString("mat-%1").arg(++mat);
+            if (auto r = write_picture(name + ".png",
                                        cutting_mat_picture(*plan.sections.cut, plan.sections.inserts, pieces,
-                                                           {project.set_out.cutting_mat.width,
-                                                            project.set_out.cutting_mat.height},
-                                                           picture_size));
+                                                           size, picture_size));
                 !r)
                 return tl::make_unexpected(r.error());
+            const CuttingFile file = cutting_file_of(project.title + ", " + name.toStdString(),
+                                                     *plan.sections.cut, plan.sections.inserts, pieces, size);
+            const auto dxf = cutting_dxf(file);
+            if (!dxf) return tl::make_unexpected(dxf.error());
+            files.emplace_back(name + ".svg", cutting_svg(file));
+            files.emplace_back(name + ".dxf", *dxf);
+        }
     for (const UsedSheet& u : plan.sheets.used) {
         const Sheet& s = plan.papers.sheets[u.sheet];
         QString name = QString::fromStdString(s.id).replace('#', '-');

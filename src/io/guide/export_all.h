@@ -7,9 +7,11 @@
 
 namespace zesty {
 
-/// Writes guide.pdf, page.png and one SVG for each used sheet; returns their paths. Each file is written
+/// Writes guide.pdf, page.png, every cutting mat as SVG, DXF and picture, and one SVG for each used sheet;
+/// returns their paths. Each file is written
 /// atomically. Needs a QGuiApplication.
+/// `chapters`: of the guide.
 Result<std::vector<QString>> export_all(const Project& project, const Plan& plan, PrinterPaper paper,
-                                        const QString& folder);
+                                        const QString& folder, const Chapters& chapters = all_chapters);
 
 } // namespace zesty

@@ -26,6 +26,7 @@ public:
     void pen(double width_mm, QColor colour = ink, Qt::PenStyle style = Qt::SolidLine);
     /// With title, hint, number and the check square.
     void new_page(const QString& title, const QString& hint);
+    int pages() const { return pages_; }
     /// An opening's number.
     void number(QPointF at, int opening, double size);
     /// A loose piece's label.

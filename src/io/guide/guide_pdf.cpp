@@ -24,19 +24,39 @@ Tiling tiles_of(const Box& sheet, const std::vector<Box>& patches, double width,
     return out;
 }
 
-QByteArray guide_pdf(const Project& project, const Plan& plan, PrinterPaper paper) {
-    return guide_pdf(project, plan, mats_of(project, plan), paper);
+namespace {
+
+struct Printed {
+    QByteArray pdf;
+    int pages = 0;
+};
+Printed printed(const Project& project, const Plan& plan, const std::vector<CutsOnCuttingMats>& mats,
+                PrinterPaper paper, const Chapters& chapters) {
+    QBuffer buffer;
+    buffer.open(QIODevice::WriteOnly);
+    int pages = 0;
+    {
+        guide::GuidePaper page(project, plan, mats, paper, buffer);
+        for (const Chapter chapter : chapters) guide::chapters[static_cast<std::size_t>(chapter)](page);
+        pages = page.pages();
+    }
+    return {buffer.data(), pages};
+}
+
+} // namespace
+
+QByteArray guide_pdf(const Project& project, const Plan& plan, PrinterPaper paper, const Chapters& chapters) {
+    return guide_pdf(project, plan, mats_of(project, plan), paper, chapters);
 }
 
 QByteArray guide_pdf(const Project& project, const Plan& plan, const std::vector<CutsOnCuttingMats>& mats,
-                     PrinterPaper paper) {
-    QBuffer buffer;
-    buffer.open(QIODevice::WriteOnly);
-    {
-        guide::GuidePaper page(project, plan, mats, paper, buffer);
-        for (const auto print : guide::chapters) print(page);
-    }
-    return buffer.data();
+                     PrinterPaper paper, const Chapters& chapters) {
+    return printed(project, plan, mats, paper, chapters).pdf;
+}
+
+int guide_pages(const Project& project, const Plan& plan, const std::vector<CutsOnCuttingMats>& mats,
+                PrinterPaper paper, const Chapters& chapters) {
+    return printed(project, plan, mats, paper, chapters).pages;
 }
 
 } // namespace zesty

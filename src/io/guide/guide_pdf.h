@@ -1,22 +1,37 @@
 #pragma once
 // The printed guide at true scale.
 
+#include "core/names.h"
 #include "core/project/cutting_mat_plan.h"
 
 #include <QByteArray>
+#include <set>
 
 namespace zesty {
 
 enum class PrinterPaper { A4, Letter };
 
+/// Chapters of the guide, in the order of the work.
+enum class Chapter { Key, Preparation, CuttingMats, LoosePieces, Sheets, Tracing };
+template <>
+inline constexpr std::array words_of<Chapter>{"key",          "preparation", "cutting-mats",
+                                              "loose-pieces", "sheets",      "tracing"};
+using Chapters = std::set<Chapter>;
+inline const Chapters all_chapters{Chapter::Key,         Chapter::Preparation, Chapter::CuttingMats,
+                                   Chapter::LoosePieces, Chapter::Sheets,      Chapter::Tracing};
+
 /// A PDF: the key with numbered openings and what backs them; the cuts on their mats; every used sheet with
-/// its patches numbered, in tiles with alignment marks where it is larger than the paper; the same mirrored,
-/// for tracing on the back. Each page carries a 50 mm and a 1 in check square in its lower right corner.
-/// Needs a QGuiApplication for its fonts.
+/// its patches numbered, several on a page, in tiles with alignment marks where it is larger than the paper;
+/// the same mirrored, for tracing on the back, where patches are traced. Each page carries a 50 mm and a 1 in
+/// check square in its lower right corner. Needs a QGuiApplication for its fonts.
 QByteArray guide_pdf(const Project& project, const Plan& plan, const std::vector<CutsOnCuttingMats>& mats,
-                     PrinterPaper paper);
+                     PrinterPaper paper, const Chapters& chapters = all_chapters);
 /// With the mats laid for it.
-QByteArray guide_pdf(const Project& project, const Plan& plan, PrinterPaper paper);
+QByteArray guide_pdf(const Project& project, const Plan& plan, PrinterPaper paper,
+                     const Chapters& chapters = all_chapters);
+/// How many pages that would be.
+int guide_pages(const Project& project, const Plan& plan, const std::vector<CutsOnCuttingMats>& mats,
+                PrinterPaper paper, const Chapters& chapters = all_chapters);
 
 /// How a sheet is spread over printed pages: the part of the sheet each tile shows, row by row, those without
 /// a patch left out.

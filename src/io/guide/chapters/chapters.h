@@ -19,8 +19,10 @@ void print_sheets(GuidePaper& g);
 /// Mirrored, for tracing on the back.
 void print_tracing_sheets(GuidePaper& g);
 
-/// In the order of the work.
+/// In the order of Chapter.
 inline constexpr std::array chapters{print_key,          print_preparation, print_cutting_mats,
                                      print_loose_pieces, print_sheets,      print_tracing_sheets};
+
+static_assert(chapters.size() == words_of<Chapter>.size());
 
 } // namespace zesty::guide

@@ -1,10 +1,11 @@
-// Every used sheet at true scale, in tiles where it is larger than the paper.
+// Every used sheet at true scale, several on a page where they fit.
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/sections/hidden.h"
 #include "core/stash/side_names.h"
 #include "io/guide/chapters/chapters.h"
+#include "io/guide/sheet_pages.h"
 #include "io/paint/cutting_mat_painter.h"
 #include "io/paint/page_painter.h"
 
@@ -31,7 +32,7 @@ void room_for_later(GuidePaper& g, int sheet, const Transform& to_paper) {
 }
 
 /// Alignment marks on the sides where another part joins.
-void crosses(GuidePaper& g, const QRectF& part, const Tile& tile, const Tiling& tiling) {
+void crosses(GuidePaper& g, const QRectF& part, const PrintedPart& printed) {
     g.pen(0.15);
     const auto cross = [&](double x, double y) {
         g.painter.drawLine(QPointF(x - 3, y), QPointF(x + 3, y));
@@ -39,90 +40,95 @@ void crosses(GuidePaper& g, const QRectF& part, const Tile& tile, const Tiling& 
         g.painter.drawEllipse(QPointF(x, y), 1.5, 1.5);
     };
     for (const double y : {part.top(), part.bottom()}) {
-        if (tile.column > 0) cross(part.left(), y);
-        if (tile.column + 1 < tiling.columns) cross(part.right(), y);
+        if (printed.tile.column > 0) cross(part.left(), y);
+        if (printed.tile.column + 1 < printed.columns) cross(part.right(), y);
     }
     for (const double x : {part.left(), part.right()}) {
-        if (tile.row > 0) cross(x, part.top());
-        if (tile.row + 1 < tiling.rows) cross(x, part.bottom());
+        if (printed.tile.row > 0) cross(x, part.top());
+        if (printed.tile.row + 1 < printed.rows) cross(x, part.bottom());
     }
 }
 
-void paint_tile(GuidePaper& g, const UsedSheet& used, const Tile& tile, const Transform& turn,
-                const Tiling& tiling) {
+void caption(GuidePaper& g, const PrintedPart& printed, const QRectF& part) {
+    const Sheet& s = g.plan.papers.sheets[g.plan.sheets.used[static_cast<std::size_t>(printed.used)].sheet];
+    const double wide = std::max(part.width(), 42.0);
+    const QRectF where(part.x(), part.y() - caption_room, wide, caption_room);
+    g.text(where, 3, QString::fromStdString(g.project.stash->papers[s.paper].name + ", " + s.id),
+           Qt::AlignLeft, true);
+    QString more = name_of(s.kind);
+    if (!printed.where.empty()) more = "part of the " + more + ": " + QString::fromStdString(printed.where);
+    if (printed.rows * printed.columns > 1)
+        more = QString("Part %1%2 of %3 by %4: join at the crosses.")
+                   .arg(QChar('A' + printed.tile.row % 26))
+                   .arg(printed.tile.column + 1)
+                   .arg(printed.rows)
+                   .arg(printed.columns);
+    g.text(where.adjusted(0, 4, 60, 0), 2.6, more, Qt::AlignLeft, false, quiet);
+}
+
+void paint_patch(GuidePaper& g, int p, const Transform& to_paper) {
+    const Transform t = to_paper * g.plan.sheets.placed[p].to_sheet();
+    const Patch& patch = g.plan.sections.patches[p];
+    if (!patch.blank.outer.empty()) {
+        g.pen(0.2);
+        g.painter.drawPath(to_path(transformed(patch.blank, t)));
+        g.pen(0.1, quiet, Qt::DashDotLine);
+    } else {
+        g.pen(patch.rides_on >= 0 ? 0.1 : 0.2, patch.rides_on >= 0 ? quiet : ink);
+    }
+    g.painter.drawPath(to_path(transformed(patch.outline, t)));
+    const Opening& o = g.plan.sections.cut->openings[patch.opening];
+    g.pen(0.1, quiet, Qt::DotLine);
+    g.painter.drawPath(to_path(transformed(Polygon{o.outline.outer, {}}, t * g.plan.set_out.whole.to_page)));
+    const Point c = (t * g.plan.set_out.whole.to_page)(o.label.centre);
+    // Inside its patch, however small that is.
+    const double room = 2 * o.label.radius * g.plan.set_out.whole.scale;
+    g.number({c.x, c.y}, patch.opening, std::clamp(0.45 * room, 1.6, 3.0));
+}
+
+void paint_part(GuidePaper& g, const PrintedPart& printed, bool mirrored) {
     const QRectF r = g.room();
+    const UsedSheet& used = g.plan.sheets.used[static_cast<std::size_t>(printed.used)];
     const Sheet& s = g.plan.papers.sheets[used.sheet];
-    const Transform to_paper = Transform::moved(r.x() + 4 - tile.part.x0, r.y() + 4 - tile.part.y0);
-    const QRectF part(r.x() + 4, r.y() + 4, tile.part.width(), tile.part.height());
+    const QRectF part(r.x() + printed.at.x, r.y() + printed.at.y, printed.part.width(),
+                      printed.part.height());
+    const Transform to_paper = Transform::moved(part.x() - printed.part.x0, part.y() - printed.part.y0) *
+                               (mirrored ? Transform::mirrored_x() : Transform{});
+    caption(g, printed, part);
     g.painter.save();
     g.painter.setClipRect(part.adjusted(-0.3, -0.3, 0.3, 0.3));
     g.pen(0.25, quiet, Qt::DashLine);
-    g.painter.drawPath(to_path(transformed(s.outline, to_paper * turn)));
-    for (int p : used.patches) {
-        const Transform t = to_paper * turn * g.plan.sheets.placed[p].to_sheet();
-        const Patch& patch = g.plan.sections.patches[p];
-        if (!patch.blank.outer.empty()) {
-            g.pen(0.2);
-            g.painter.drawPath(to_path(transformed(patch.blank, t)));
-            g.pen(0.1, quiet, Qt::DashDotLine);
-        } else {
-            g.pen(patch.rides_on >= 0 ? 0.1 : 0.2, patch.rides_on >= 0 ? quiet : ink);
-        }
-        g.painter.drawPath(to_path(transformed(patch.outline, t)));
-        const Opening& o = g.plan.sections.cut->openings[g.plan.sections.patches[p].opening];
-        g.pen(0.1, quiet, Qt::DotLine);
-        g.painter.drawPath(
-            to_path(transformed(Polygon{o.outline.outer, {}}, t * g.plan.set_out.whole.to_page)));
-        const Point c = (t * g.plan.set_out.whole.to_page)(o.label.centre);
-        g.number({c.x, c.y}, g.plan.sections.patches[p].opening, 3);
-    }
-    room_for_later(g, used.sheet, to_paper * turn);
+    g.painter.drawPath(to_path(transformed(s.outline, to_paper)));
+    for (int p : used.patches) paint_patch(g, p, to_paper);
+    room_for_later(g, used.sheet, to_paper);
     g.painter.restore();
-    if (tiling.rows * tiling.columns > 1) crosses(g, part, tile, tiling);
-    g.text({margin, g.height - margin - 50, g.width - 2 * margin - 54, 50}, 3,
-           "Solid: where to cut. Dotted: the opening it backs. Dashed: the edge of the sheet. "
-           "Dash and dot: the patch inside a rough piece. Dash and two dots: reserved for later.\n\n"
-           "Blades cut fingers: cut away from your hand, on a mat, along a metal ruler, and cap the blade. "
-           "The "
-           "maker's instructions for a machine or glue come before these numbers.",
-           Qt::AlignLeft | Qt::AlignBottom, false, quiet);
+    if (printed.rows * printed.columns > 1) crosses(g, part, printed);
 }
 
-void print_sheet(GuidePaper& g, const UsedSheet& used, bool mirrored) {
-    const Sheet& s = g.plan.papers.sheets[used.sheet];
-    const Transform turn = mirrored ? Transform::mirrored_x() : Transform{};
-    std::vector<Box> boxes;
-    for (int p : used.patches)
-        boxes.push_back(bounds(
-            transformed(g.plan.sections.patches[p].on_sheet(), turn * g.plan.sheets.placed[p].to_sheet())));
+void print(GuidePaper& g, bool mirrored) {
     const QRectF r = g.room();
-    const Tiling tiling =
-        tiles_of(bounds(transformed(s.outline, turn)), boxes, r.width() - 8, r.height() - 8);
-    const QString name = QString::fromStdString(g.project.stash->papers[s.paper].name + ", " + s.id + " (" +
-                                                name_of(s.kind) + ")");
-    for (const Tile& tile : tiling.tiles) {
-        QString where;
-        if (tiling.rows * tiling.columns > 1)
-            where = QString(" Part %1%2 of %3 by %4: join at the crosses.")
-                        .arg(QChar('A' + tile.row % 26))
-                        .arg(tile.column + 1)
-                        .arg(tiling.rows)
-                        .arg(tiling.columns);
-        g.new_page(name, (mirrored ? "Mirrored for tracing: lay the paper face down. True scale."
-                                   : "Seen from the good side. True scale.") +
-                             where);
-        paint_tile(g, used, tile, turn, tiling);
+    for (const PrintedPage& page : sheet_pages(g.plan, mirrored, r.width(), r.height())) {
+        g.new_page(QString::fromStdString(g.project.title) + (mirrored ? ": tracing" : ": sheets"),
+                   mirrored ? "Mirrored for tracing: lay the paper face down. True scale."
+                            : "Seen from the good side. True scale.");
+        for (const PrintedPart& part : page) paint_part(g, part, mirrored);
+        g.text({margin, g.height - margin - 50, g.width - 2 * margin - 54, 50}, 3,
+               "Solid: where to cut. Dotted: the opening it backs. Dashed: the edge of the sheet. "
+               "Dash and dot: the patch inside a rough piece. Dash and two dots: reserved for later.\n\n"
+               "Blades cut fingers: cut away from your hand, on a mat, along a metal ruler, and cap the "
+               "blade. The maker's instructions for a machine or glue come before these numbers.",
+               Qt::AlignLeft | Qt::AlignBottom, false, quiet);
     }
 }
 
 } // namespace
 
 void print_sheets(GuidePaper& g) {
-    for (const UsedSheet& u : g.plan.sheets.used) print_sheet(g, u, false);
+    print(g, false);
 }
 
 void print_tracing_sheets(GuidePaper& g) {
-    for (const UsedSheet& u : g.plan.sheets.used) print_sheet(g, u, true);
+    print(g, true);
 }
 
 } // namespace zesty::guide

@@ -1,0 +1,150 @@
+#include "io/cutting_file.h"
+
+#include "core/geometry/measure.h"
+#include "io/read_file.h"
+
+#include <QTemporaryDir>
+#include <QXmlStreamWriter>
+#include <algorithm>
+#include <dxflib/dl_dxf.h>
+#include <map>
+
+namespace zesty {
+
+namespace {
+
+constexpr double largest_label = 5; ///< mm high
+constexpr int dxf_millimetres = 4;
+
+QString path_data(const Ring& ring) {
+    QString d;
+    for (std::size_t i = 0; i < ring.size(); ++i)
+        d += QString("%1%2 %3").arg(i == 0 ? "M" : "L").arg(ring[i].x, 0, 'f', 4).arg(ring[i].y, 0, 'f', 4);
+    return d + "Z";
+}
+
+void write_group(QXmlStreamWriter& xml, const char* id, const char* stroke) {
+    xml.writeStartElement("g");
+    xml.writeAttribute("id", id);
+    xml.writeAttribute("fill", "none");
+    xml.writeAttribute("stroke", stroke);
+    xml.writeAttribute("stroke-width", "0.1");
+}
+
+void write_layer(DL_Dxf& dxf, DL_WriterA& out, const char* name, int colour) {
+    dxf.writeLayer(out, DL_LayerData(name, 0), DL_Attributes(name, colour, 0, "CONTINUOUS", 1.0));
+}
+
+void write_tables(DL_Dxf& dxf, DL_WriterA& out) {
+    out.sectionTables();
+    out.tableLinetypes(1);
+    dxf.writeLinetype(out, DL_LinetypeData("CONTINUOUS", "", 0, 0, 0.0));
+    out.tableEnd();
+    out.tableLayers(2);
+    write_layer(dxf, out, "cut", 7);
+    write_layer(dxf, out, "labels", 8);
+    out.tableEnd();
+    out.sectionEnd();
+}
+
+void write_entities(DL_Dxf& dxf, DL_WriterA& out, const CuttingFile& file) {
+    const DL_Attributes cut("cut", 256, 0, "BYLAYER", 1.0);
+    const DL_Attributes words("labels", 256, 0, "BYLAYER", 1.0);
+    for (const Ring& ring : file.contours) {
+        dxf.writePolyline(out, DL_PolylineData(static_cast<int>(ring.size()), 0, 0, 1), cut);
+        for (const Point p : ring) dxf.writeVertex(out, DL_VertexData(p.x, file.height - p.y, 0, 0));
+        dxf.writePolylineEnd(out);
+    }
+    for (const CuttingFile::Label& l : file.labels) {
+        const double x = l.at.x;
+        const double y = file.height - l.at.y - l.size / 2;
+        dxf.writeText(out, DL_TextData(x, y, 0, x, y, 0, l.size, 1.0, 0, 1, 0, l.text, "STANDARD", 0), words);
+    }
+}
+
+} // namespace
+
+CuttingFile cutting_file_of(const std::string& title, const CutFile& cut,
+                            const std::vector<InsertLabel>& labels, const std::vector<OnCuttingMat>& pieces,
+                            const CuttingMat& mat) {
+    CuttingFile out{title, mat.width, mat.height, {}, {}};
+    std::map<int, const InsertLabel*> label_of;
+    for (const InsertLabel& l : labels) label_of[l.piece] = &l;
+    // Loose pieces lie in the openings of others: they are cut first, and every hole before its outline.
+    std::vector<const OnCuttingMat*> order;
+    for (const OnCuttingMat& p : pieces) order.push_back(&p);
+    std::stable_sort(order.begin(), order.end(), [&](const OnCuttingMat* a, const OnCuttingMat* b) {
+        return (cut.pieces[a->piece].in_opening >= 0) > (cut.pieces[b->piece].in_opening >= 0);
+    });
+    for (const OnCuttingMat* p : order) {
+        const Polygon outline = transformed(cut.pieces[p->piece].outline, p->to_cutting_mat);
+        for (const Ring& hole : outline.holes) out.contours.push_back(hole);
+        out.contours.push_back(outline.outer);
+        if (const auto label = label_of.find(p->piece); label != label_of.end()) {
+            const double size =
+                std::clamp(label->second->room * p->to_cutting_mat.scale(), 1.5, largest_label);
+            out.labels.push_back({label->second->label, p->to_cutting_mat(label->second->in_piece), size});
+        }
+    }
+    return out;
+}
+
+QByteArray cutting_svg(const CuttingFile& file) {
+    QByteArray out;
+    QXmlStreamWriter xml(&out);
+    xml.setAutoFormatting(true);
+    xml.writeStartDocument();
+    xml.writeStartElement("svg");
+    xml.writeDefaultNamespace("http://www.w3.org/2000/svg");
+    const QString w = QString::number(file.width, 'f', 4);
+    const QString h = QString::number(file.height, 'f', 4);
+    xml.writeAttribute("width", w + "mm");
+    xml.writeAttribute("height", h + "mm");
+    xml.writeAttribute("viewBox", "0 0 " + w + " " + h);
+    xml.writeTextElement("title", QString::fromStdString(file.title));
+    write_group(xml, "cut", "#26242b");
+    for (const Ring& ring : file.contours) {
+        xml.writeEmptyElement("path");
+        xml.writeAttribute("d", path_data(ring));
+    }
+    xml.writeEndElement();
+    write_group(xml, "labels", "none");
+    for (const CuttingFile::Label& l : file.labels) {
+        xml.writeStartElement("text");
+        xml.writeAttribute("x", QString::number(l.at.x, 'f', 3));
+        xml.writeAttribute("y", QString::number(l.at.y + 0.35 * l.size, 'f', 3));
+        xml.writeAttribute("font-size", QString::number(l.size, 'f', 2));
+        xml.writeAttribute("text-anchor", "middle");
+        xml.writeAttribute("fill", "#6b6670");
+        xml.writeCharacters(QString::fromStdString(l.text));
+        xml.writeEndElement();
+    }
+    xml.writeEndElement();
+    xml.writeEndElement();
+    xml.writeEndDocument();
+    return out;
+}
+
+Result<QByteArray> cutting_dxf(const CuttingFile& file) {
+    // The library writes to files only.
+    const QTemporaryDir dir;
+    const QString path = dir.filePath("cut.dxf");
+    DL_Dxf dxf;
+    const std::unique_ptr<DL_WriterA> out(
+        dir.isValid() ? dxf.out(QFile::encodeName(path).constData(), DL_VERSION_R12) : nullptr);
+    if (!out || out->openFailed())
+        return fail(ErrorKind::Unwritable, "there is no room for a temporary file");
+    dxf.writeHeader(*out);
+    out->dxfString(9, "$INSUNITS");
+    out->dxfInt(70, dxf_millimetres);
+    out->sectionEnd();
+    write_tables(dxf, *out);
+    out->sectionEntities();
+    write_entities(dxf, *out, file);
+    out->sectionEnd();
+    out->dxfEOF();
+    out->close();
+    return read_file(path);
+}
+
+} // namespace zesty

@@ -1,0 +1,156 @@
+#include "io/guide/sheet_pages.h"
+
+#include "core/geometry/lengths.h"
+#include "core/geometry/measure.h"
+
+#include <algorithm>
+
+namespace zesty::guide {
+
+namespace {
+
+constexpr double between = 6;
+constexpr double around_patches = 8;
+
+bool is_traced(const Plan& plan, const UsedSheet& used) {
+    return std::any_of(used.patches.begin(), used.patches.end(), [&](int p) {
+        return plan.sections.patches[p].method == BackingMethod::TraceAndTrim;
+    });
+}
+
+std::vector<Box> patch_boxes(const Plan& plan, const UsedSheet& used, const Transform& turn) {
+    std::vector<Box> out;
+    for (int p : used.patches)
+        out.push_back(bounds(
+            transformed(plan.sections.patches[p].on_sheet(), turn * plan.sheets.placed[p].to_sheet())));
+    return out;
+}
+
+/// What of a large sheet has to be seen: its patches with a little around them, those close together as one.
+std::vector<Box> parts_with_patches(const std::vector<Box>& patches, const Box& sheet) {
+    std::vector<Box> out;
+    for (const Box& patch : patches) {
+        Box part = patch.grown(around_patches);
+        part = {std::max(part.x0, sheet.x0), std::max(part.y0, sheet.y0), std::min(part.x1, sheet.x1),
+                std::min(part.y1, sheet.y1)};
+        for (auto other = out.begin(); other != out.end();) {
+            if (!other->meets(part)) {
+                ++other;
+                continue;
+            }
+            part.add(*other);
+            out.erase(other);
+            other = out.begin(); // it may reach others now
+        }
+        out.push_back(part);
+    }
+    return out;
+}
+
+/// Where the part lies on its sheet, by the nearer edges.
+std::string whereabouts(const Box& part, const Box& sheet) {
+    const bool left = part.x0 - sheet.x0 <= sheet.x1 - part.x1;
+    const bool top = part.y0 - sheet.y0 <= sheet.y1 - part.y1;
+    return format_mm(left ? part.x0 - sheet.x0 : sheet.x1 - part.x1) + " from the " +
+           (left ? "left" : "right") + " edge, " + format_mm(top ? part.y0 - sheet.y0 : sheet.y1 - part.y1) +
+           " from the " + (top ? "upper" : "lower");
+}
+
+/// Rows of sheets, the highest first; a row as high as its first.
+class Rows {
+public:
+    Rows(double width, double height) : width_(width), height_(height) {}
+
+    void add(PrintedPart part) {
+        const double w = part.part.width();
+        const double h = part.part.height() + caption_room;
+        for (Row& row : rows_)
+            if (row.right + w <= width_ && h <= row.height) return put(row, std::move(part), w);
+        double top = 0;
+        std::size_t page = pages_.size();
+        for (std::size_t k = 0; k < bottoms_.size(); ++k)
+            if (bottoms_[k] + h <= height_) {
+                page = k;
+                top = bottoms_[k];
+                break;
+            }
+        if (page == pages_.size()) {
+            pages_.emplace_back();
+            bottoms_.push_back(0);
+        }
+        bottoms_[page] = top + h + between;
+        rows_.push_back({page, top, h, 0});
+        put(rows_.back(), std::move(part), w);
+    }
+
+    std::vector<PrintedPage> pages_;
+
+private:
+    struct Row {
+        std::size_t page;
+        double top;
+        double height;
+        double right;
+    };
+    void put(Row& row, PrintedPart part, double width) {
+        part.at = {row.right, row.top + caption_room};
+        row.right += width + between;
+        pages_[row.page].push_back(std::move(part));
+    }
+
+    double width_;
+    double height_;
+    std::vector<Row> rows_;
+    std::vector<double> bottoms_; ///< by page
+};
+
+} // namespace
+
+std::vector<PrintedPage> sheet_pages(const Plan& plan, bool mirrored, double width, double height) {
+    const Transform turn = mirrored ? Transform::mirrored_x() : Transform{};
+    std::vector<PrintedPart> small;
+    std::vector<PrintedPage> tiled;
+    for (std::size_t u = 0; u < plan.sheets.used.size(); ++u) {
+        const UsedSheet& used = plan.sheets.used[u];
+        if (mirrored && !is_traced(plan, used)) continue;
+        PrintedPart whole;
+        whole.used = static_cast<int>(u);
+        const Box sheet = bounds(transformed(plan.papers.sheets[used.sheet].outline, turn));
+        const std::vector<Box> boxes = patch_boxes(plan, used, turn);
+        const auto fits = [&](const Box& b) {
+            return b.width() <= width && b.height() + caption_room <= height;
+        };
+        const std::vector<Box> parts = parts_with_patches(boxes, sheet);
+        if (fits(sheet)) {
+            whole.part = sheet;
+            small.push_back(whole);
+        } else if (std::all_of(parts.begin(), parts.end(), fits)) {
+            for (const Box& part : parts) {
+                PrintedPart some = whole;
+                some.part = part;
+                some.where = whereabouts(part, sheet);
+                small.push_back(some);
+            }
+        } else {
+            const Tiling tiling = tiles_of(sheet, boxes, width, height - caption_room);
+            for (const Tile& tile : tiling.tiles) {
+                PrintedPart part = whole;
+                part.part = tile.part;
+                part.at = {0, caption_room};
+                part.tile = tile;
+                part.rows = tiling.rows;
+                part.columns = tiling.columns;
+                tiled.push_back({part});
+            }
+        }
+    }
+    std::stable_sort(small.begin(), small.end(), [](const PrintedPart& a, const PrintedPart& b) {
+        return a.part.height() > b.part.height();
+    });
+    Rows rows(width, height);
+    for (PrintedPart& part : small) rows.add(std::move(part));
+    rows.pages_.insert(rows.pages_.end(), tiled.begin(), tiled.end());
+    return std::move(rows.pages_);
+}
+
+} // namespace zesty::guide

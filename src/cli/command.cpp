@@ -41,9 +41,10 @@ Result<Project> read_project(const std::string& path) {
     return at_hand(std::move(*project));
 }
 
-Result<Shared<DrawingFile>> read_drawing(const std::string& path, double square) {
+Result<Shared<DrawingFile>> read_drawing(const std::string& path, double square,
+                                         std::optional<bool> light_paper) {
     const Watch watch(path + ": reading this takes over 10 s; it was given up", longest_reading);
-    auto file = drawing_file(QString::fromStdString(path), {square});
+    auto file = drawing_file(QString::fromStdString(path), {.square = square, .light_paper = light_paper});
     if (!file) return file;
     if (const auto cut = read_cut((*file)->drawing); !cut)
         return fail(cut.error().kind, path + ": " + cut.error().message);

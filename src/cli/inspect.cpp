@@ -16,6 +16,7 @@ namespace {
 struct Inspect {
     std::string cut;
     std::string width;
+    bool light_paper = false;
     std::string square; ///< side of the square beside a scanned cut
     bool json = false;
 };
@@ -25,7 +26,8 @@ struct Inspect {
 static int run(const Inspect& args) {
     const auto square = typed_length("--square", args.square, 2, 500);
     if (!square) return complain(square.error().message);
-    const auto file = read_drawing(args.cut, square->value_or(0));
+    const auto file =
+        read_drawing(args.cut, square->value_or(0), args.light_paper ? std::optional(true) : std::nullopt);
     if (!file) return complain(file.error().message);
     const auto cut = read_cut((*file)->drawing);
     if (!cut) return complain(args.cut + ": " + cut.error().message);
@@ -59,6 +61,7 @@ CLI::App* add_inspect(CLI::App& app, Inspect& a) {
     auto* c = app.add_subcommand("inspect", "Measure a cut file: pieces, openings, bars, cut length");
     c->add_option("CUT", a.cut, "SVG, SVGZ, DXF, PNG or JPEG, or a ZIP with one of them")->required();
     c->add_option("--width", a.width, "Scale so that the material is this wide, such as 11.5in or 292.1mm");
+    c->add_flag("--light-paper", a.light_paper, "In a picture: what is light is paper, what is dark is open");
     c->add_option("--square", a.square, "Side of the square that lies beside the cut in a scan or photo");
     c->add_flag("--json", a.json, "Print zesty-inspect/1");
     return c;

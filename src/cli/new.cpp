@@ -25,9 +25,11 @@ struct New {
     double turn_deg = 0;
     bool mirrored = false;
     std::string square;
+    bool light_paper = false;
     std::string stash;
     std::string out;
 
+    std::optional<bool> paper_in_picture() const { return light_paper ? std::optional(true) : std::nullopt; }
     bool says_size() const { return !margin.empty() || !width.empty() || !height.empty(); }
 };
 
@@ -69,7 +71,7 @@ static int run(const New& args) {
     place = sized(place, place.rule, place.length);
     const auto square = typed_length("--square", args.square, 2, 500);
     if (!square) return complain(square.error().message);
-    auto drawing = read_drawing(args.cut, square->value_or(0));
+    auto drawing = read_drawing(args.cut, square->value_or(0), args.paper_in_picture());
     if (!drawing) return complain(drawing.error().message);
     const auto cut = read_cut((*drawing)->drawing);
     if (!cut) return complain(args.cut + ": " + cut.error().message);
@@ -110,6 +112,7 @@ CLI::App* add_new(CLI::App& app, New& a) {
     c->add_option("--lip", a.lip, "Lip wanted behind the bars (1/8 in)");
     add_number(*c, "--turn", a.turn_deg, "Turn of the cut in degrees, clockwise", turn_limits);
     c->add_flag("--mirror", a.mirrored, "Mirror the cut left to right");
+    c->add_flag("--light-paper", a.light_paper, "In a picture: what is light is paper, what is dark is open");
     c->add_option("--square", a.square, "Side of the square that lies beside the cut in a scan or photo");
     c->add_option("--stash", a.stash, "zesty-stash/1 file with the paper at hand");
     c->add_option("--out", a.out, "Project file to write (.zesty)")->required();

@@ -90,6 +90,8 @@ void add_cut_options(CLI::App& c, SetOutArgs& a) {
     c.add_flag("--copy", a.copy, "A copy beside the cut")->group("Cuts");
     c.add_flag("--facing", a.facing, "A copy that faces it")->group("Cuts");
     c.add_flag("--remove", a.remove, "Takes the cut off the page")->group("Cuts");
+    c.add_flag("--swap-paper", a.swap_paper, "What is open becomes paper, and what is paper open")
+        ->group("Cuts");
     c.add_flag("--split", a.split, "One cut for each colour, or group, of the drawing")->group("Cuts");
     c.add_option("--layers", a.layers, "Only these layers, such as 'colour #aa3300', or all")->group("Cuts");
     c.add_option("--shadow", a.shadow, "A shadow below it, this much larger all round")->group("Cuts");

@@ -18,6 +18,7 @@ struct SetOutArgs {
     std::string add, square, leave_out, only, layers, shadow, margin, frame_gap, width, height, at;
     std::optional<double> turn_deg;
     bool copy = false, facing = false, remove = false, mirror = false, all_pieces = false, split = false;
+    bool swap_paper = false;
     bool pieces_from_paper = false, above_photos = false, below_photos = false, raise = false, lower = false;
     // Photos
     std::vector<std::string> photos;

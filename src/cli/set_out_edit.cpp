@@ -105,6 +105,11 @@ private:
             if (!now) return tl::make_unexpected(now.error());
             copy_cut(p_, id, a_.facing, now->set_out.each[cut()].cut_box.width() + mm_per_inch / 4);
         }
+        if (a_.swap_paper) {
+            auto other = swapped(*p_.set_out.drawings[p_.set_out.cuts[cut()].drawing]);
+            if (!other) return fail(other.error().kind, "--swap-paper: " + other.error().message);
+            replace_drawing(p_, id, std::move(*other));
+        }
         if (a_.split && !split_layers(p_, id))
             return fail(ErrorKind::NothingToDo, "--split: the drawing has one layer only");
         const auto shadow = typed_length("--shadow", a_.shadow, 0.2, 20);
@@ -118,10 +123,10 @@ private:
     }
 
     bool wants_cut() const {
-        return a_.copy || a_.facing || a_.remove || a_.split || !a_.shadow.empty() || !a_.leave_out.empty() ||
-               !a_.only.empty() || !a_.layers.empty() || !a_.width.empty() || !a_.height.empty() ||
-               !a_.margin.empty() || !a_.frame_gap.empty() || !a_.at.empty() || a_.turn_deg || a_.mirror ||
-               !a_.size_for.empty();
+        return a_.swap_paper || a_.copy || a_.facing || a_.remove || a_.split || !a_.shadow.empty() ||
+               !a_.leave_out.empty() || !a_.only.empty() || !a_.layers.empty() || !a_.width.empty() ||
+               !a_.height.empty() || !a_.margin.empty() || !a_.frame_gap.empty() || !a_.at.empty() ||
+               a_.turn_deg || a_.mirror || !a_.size_for.empty();
     }
 
     Result<void> cut_parts() {

@@ -1,6 +1,7 @@
 #include "io/drawing_import.h"
 
 #include "core/cutfile/cut_file.h"
+#include "core/cutfile/negative.h"
 #include "io/dxf/dxf_reader.h"
 #include "io/read_file.h"
 #include "io/svg/svg_reader.h"
@@ -104,6 +105,10 @@ Result<File> import_drawing(const QByteArray& data, const std::string& name, con
     auto drawing = read_svg(data);
     if (!drawing) return tl::make_unexpected(drawing.error());
     return std::make_shared<const DrawingFile>(DrawingFile{name, data.toStdString(), std::move(*drawing)});
+}
+
+Result<File> swapped(const DrawingFile& file) {
+    return as_svg(negative_of(file.drawing), file.name);
 }
 
 Result<File> drawing_file(const QString& path, const TraceOptions& options) {

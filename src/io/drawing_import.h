@@ -18,4 +18,7 @@ Result<Shared<DrawingFile>> import_drawing(const QByteArray& data, const std::st
 /// As above from a file; errors name it.
 Result<Shared<DrawingFile>> drawing_file(const QString& path, const TraceOptions& options = {});
 
+/// The drawing with paper and openings the other way round.
+Result<Shared<DrawingFile>> swapped(const DrawingFile& file);
+
 } // namespace zesty

@@ -33,8 +33,8 @@ Mats mats_of_page(const Project& project) {
     const CuttingMat& mat = project.set_out.cutting_mat;
     for (const CutsOnCuttingMats& one : mats_of(project, out.plan))
         for (const auto& pieces : one.layout.mats) {
-            out.files.push_back(cutting_file_of("Kite Hill", *out.plan.sections.cut,
-                                                out.plan.sections.inserts, pieces, mat));
+            out.files.push_back(
+                cutting_file_of("Kite Hill", *out.plan.sections.cut, out.plan.sections.inserts, pieces, mat));
             Region region;
             for (const OnCuttingMat& p : pieces)
                 region.push_back(
@@ -66,7 +66,8 @@ void expect_same_contours(const Drawing& drawing, const CuttingFile& file) {
 TEST(CuttingFile, ReadsBackWithinAHundredthOfAMillimetreFromSvgAndDxf) {
     std::mt19937 random(4);
     std::vector<Project> pages{*open_project(demo::project())};
-    for (int k = 0; k < 3; ++k) pages.push_back(testing::project_of(testing::random_lattice(random, 4, 4, 5)));
+    for (int k = 0; k < 3; ++k)
+        pages.push_back(testing::project_of(testing::random_lattice(random, 4, 4, 5)));
     for (const Project& page : pages) {
         const Mats mats = mats_of_page(page);
         ASSERT_FALSE(mats.files.empty());
@@ -126,9 +127,8 @@ TEST(CuttingFile, AnotherProgramDrawsTheSameAreas) {
         for (int x = 0; x < image.width(); ++x) inked += qAlpha(image.pixel(x, y)) > 20;
     double expected = 0;
     for (const Polygon& p : mats.pieces[0])
-        if (std::none_of(mats.pieces[0].begin(), mats.pieces[0].end(), [&](const Polygon& o) {
-                return !(o == p) && contains(o.outer, p.outer.front());
-            }))
+        if (std::none_of(mats.pieces[0].begin(), mats.pieces[0].end(),
+                         [&](const Polygon& o) { return !(o == p) && contains(o.outer, p.outer.front()); }))
             expected += area(Polygon{p.outer, {}});
     EXPECT_NEAR(inked / 100, expected, 0.01 * expected);
 }

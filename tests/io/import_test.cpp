@@ -215,6 +215,38 @@ TEST(Traced, ALatticeAtThreeHundredDotsKeepsItsOpeningsAndAreas) {
     }
 }
 
+TEST(Traced, AShapeThatReachesTheEdgesIsReadAsItselfAndSwappedByOneStep) {
+    // A tightly cropped grid: a black frame with four white windows.
+    QImage grid(410, 410, QImage::Format_RGB32);
+    grid.fill(Qt::black);
+    for (int k = 0; k < 4; ++k)
+        for (int y = 0; y < 150; ++y)
+            for (int x = 0; x < 150; ++x)
+                grid.setPixel(40 + (k % 2) * 180 + x, 40 + (k / 2) * 180 + y, qRgb(255, 255, 255));
+    QByteArray png;
+    QBuffer buffer(&png);
+    buffer.open(QIODevice::WriteOnly);
+    ASSERT_TRUE(grid.save(&buffer, "PNG"));
+    const auto file = import_drawing(png, "grid.png");
+    const CutFile cut = cut_of(file);
+    EXPECT_EQ(cut.pieces.size(), 1u);
+    EXPECT_EQ(cut.openings.size(), 4u);
+    const auto other = swapped(**file);
+    ASSERT_TRUE(other) << other.error().message;
+    const CutFile negative = cut_of(other);
+    EXPECT_EQ(negative.pieces.size(), 4u);
+    EXPECT_TRUE(negative.openings.empty());
+    const CutFile light = cut_of(import_drawing(png, "grid.png", {.light_paper = true}));
+    EXPECT_EQ(light.pieces.size(), 4u);
+    const auto back = swapped(**other);
+    ASSERT_TRUE(back);
+    double area_now = 0;
+    double area_then = 0;
+    for (const Piece& p : cut_of(back).pieces) area_now += p.area;
+    for (const Piece& p : cut.pieces) area_then += p.area;
+    EXPECT_NEAR(area_now, area_then, 0.01 * area_then);
+}
+
 TEST(Traced, AScanBesideASquareHasItsRealSizeHoweverItLies) {
     std::mt19937 random(31);
     const Drawing d = testing::random_lattice(random, 3, 3, 3);

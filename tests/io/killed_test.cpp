@@ -102,6 +102,7 @@ TEST(Killed, WhileExportingEveryFileIsWhole) {
             ASSERT_TRUE(data);
             const bool whole = name.endsWith(".pdf")   ? data->trimmed().endsWith("%%EOF")
                                : name.endsWith(".svg") ? data->trimmed().endsWith("</svg>")
+                               : name.endsWith(".dxf") ? data->trimmed().endsWith("EOF")
                                                        : !QImage::fromData(*data).isNull();
             EXPECT_TRUE(whole) << name.toStdString();
         }

@@ -7,6 +7,7 @@
 #include "app/setout/sizes_part.h"
 #include "core/cutfile/layers.h"
 #include "core/project/edits.h"
+#include "io/drawing_import.h"
 
 #include <QMenu>
 #include <QPointer>
@@ -150,7 +151,31 @@ void SetOutPanel::show_pieces(QMenu* menu, int pieces, const QStringList& layers
         change_cut("Put a shadow below",
                    [&](Project& project, PlacedCut& c) { add_shadow(project, c.id, shadow_width); });
     });
+    QAction* swap = menu->addAction("Swap paper and openings");
+    swap->setObjectName("swap-paper");
+    connect(swap, &QAction::triggered, this, &SetOutPanel::swap_paper);
     if (!layers.isEmpty()) add_layers(menu, cut, layers);
+}
+
+/// For pictures that were read the wrong way round.
+void SetOutPanel::swap_paper() {
+    const Project& p = document_.project();
+    const int i = state_.in_hand().cut(p);
+    if (i < 0) return;
+    const PlacedCut& cut = p.set_out.cuts[static_cast<std::size_t>(i)];
+    worker_.think(this,
+                  [this, id = cut.id, file = p.set_out.drawings[static_cast<std::size_t>(cut.drawing)]](
+                      Planner&) -> std::function<void()> {
+                      const auto other = swapped(*file);
+                      return [this, id, other] {
+                          if (!other) {
+                              emit say(words(other.error().message) + ".");
+                              return;
+                          }
+                          document_.change("Swap paper and openings",
+                                           [&](Project& project) { replace_drawing(project, id, *other); });
+                      };
+                  });
 }
 
 } // namespace zesty

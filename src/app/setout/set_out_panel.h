@@ -24,11 +24,15 @@ public:
     double square() const; ///< side of the square beside scans, mm
     void ask_size(int cut_id);
 
+signals:
+    void say(const QString& message);
+
 private:
     void fill_pieces(QMenu* menu);
     void show_pieces(QMenu* menu, int pieces, const QStringList& layers);
     void add_pieces(QMenu* menu, const PlacedCut& cut, int pieces);
     void add_layers(QMenu* menu, const PlacedCut& cut, const QStringList& layers);
+    void swap_paper();
     /// Changes the cut in hand.
     void change_cut(const QString& intention, const std::function<void(Project&, PlacedCut&)>& apply);
 

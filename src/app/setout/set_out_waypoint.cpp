@@ -91,6 +91,7 @@ void SetOutWaypoint::take_drawing_to_add(const std::shared_ptr<const DrawingFile
 }
 
 void SetOutWaypoint::connect_actions() {
+    connect(panel_, &SetOutPanel::say, this, [this](const QString& message) { bench_.say(message, true); });
     const auto ask = [this] {
         return bench_.questions.open_cut(bench_.window, bench_.settings.last_folder());
     };

@@ -50,6 +50,14 @@ int index_of(SetOutDecisions& page, Shared<DrawingFile> drawing) {
     return static_cast<int>(page.drawings.size()) - 1;
 }
 
+void drop_unused_drawing(SetOutDecisions& page, int drawing) {
+    if (std::any_of(page.cuts.begin(), page.cuts.end(),
+                    [&](const PlacedCut& c) { return c.drawing == drawing; }))
+        return;
+    page.drawings.erase(page.drawings.begin() + drawing);
+    for (PlacedCut& c : page.cuts) c.drawing -= c.drawing > drawing;
+}
+
 std::vector<PlacedCut>::iterator find_cut(SetOutDecisions& page, int id) {
     return std::find_if(page.cuts.begin(), page.cuts.end(), [&](const PlacedCut& c) { return c.id == id; });
 }
@@ -215,6 +223,18 @@ bool split_layers(Project& project, int id) {
     return true;
 }
 
+void replace_drawing(Project& project, int id, Shared<DrawingFile> drawing) {
+    SetOutDecisions& page = project.set_out;
+    const auto at = find_cut(page, id);
+    if (at == page.cuts.end()) return;
+    const int before = at->drawing;
+    at->drawing = index_of(page, std::move(drawing));
+    at->left_out.clear();
+    at->layers.clear();
+    forget_cut(project, id);
+    drop_unused_drawing(page, before);
+}
+
 void remove_cut(Project& project, int id) {
     SetOutDecisions& page = project.set_out;
     const auto at = find_cut(page, id);
@@ -222,11 +242,7 @@ void remove_cut(Project& project, int id) {
     const int drawing = at->drawing;
     page.cuts.erase(at);
     forget_cut(project, id);
-    if (std::any_of(page.cuts.begin(), page.cuts.end(),
-                    [&](const PlacedCut& c) { return c.drawing == drawing; }))
-        return;
-    page.drawings.erase(page.drawings.begin() + drawing);
-    for (PlacedCut& c : page.cuts) c.drawing -= c.drawing > drawing;
+    drop_unused_drawing(page, drawing);
 }
 
 } // namespace zesty

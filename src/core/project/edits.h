@@ -59,6 +59,8 @@ int copy_cut(Project& project, int id, bool mirrored, double beside);
 int add_shadow(Project& project, int id, double by);
 /// One cut for every layer of its drawing in the place of this one; false when there is one layer only.
 bool split_layers(Project& project, int id);
+/// Another drawing for a cut where it lies; what was decided about its openings, pieces and layers goes.
+void replace_drawing(Project& project, int id, Shared<DrawingFile> drawing);
 /// Takes a cut off the page with all that was decided for it, and its drawing when nothing else uses it.
 void remove_cut(Project& project, int id);
 

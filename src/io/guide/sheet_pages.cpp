@@ -13,9 +13,8 @@ constexpr double between = 6;
 constexpr double around_patches = 8;
 
 bool is_traced(const Plan& plan, const UsedSheet& used) {
-    return std::any_of(used.patches.begin(), used.patches.end(), [&](int p) {
-        return plan.sections.patches[p].method == BackingMethod::TraceAndTrim;
-    });
+    return std::any_of(used.patches.begin(), used.patches.end(),
+                       [&](int p) { return plan.sections.patches[p].method == BackingMethod::TraceAndTrim; });
 }
 
 std::vector<Box> patch_boxes(const Plan& plan, const UsedSheet& used, const Transform& turn) {

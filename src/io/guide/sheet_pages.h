@@ -1,7 +1,7 @@
 #pragma once
-// Which sheets are printed on which page of the guide, and where: several on one page where they fit, only the
-// part with patches of a large one where that is enough, and in parts to be joined where nothing else helps.
-// Millimetres.
+// Which sheets are printed on which page of the guide, and where: several on one page where they fit, only
+// the part with patches of a large one where that is enough, and in parts to be joined where nothing else
+// helps. Millimetres.
 
 #include "core/project/plan.h"
 #include "io/guide/guide_pdf.h"

@@ -71,7 +71,17 @@ GreyPicture levels_of(const QImage& picture, bool& by_opacity) {
     return {w, h, std::move(by_opacity ? alpha : grey)};
 }
 
-Result<std::vector<Ring>> material_outlines(const GreyPicture& picture, bool by_opacity) {
+/// Whether most of the rim is dark: what lies on a dark ground is light.
+template <class Light> bool lies_on_dark(int w, int h, Light light) {
+    std::size_t light_rim = 0;
+    std::size_t rim = 0;
+    for (int x = 0; x < w; ++x, rim += 2) light_rim += light(x, 0) + light(x, h - 1);
+    for (int y = 0; y < h; ++y, rim += 2) light_rim += light(0, y) + light(w - 1, y);
+    return 2 * light_rim < rim;
+}
+
+Result<std::vector<Ring>> material_outlines(const GreyPicture& picture, bool by_opacity,
+                                            const TraceOptions& options) {
     const Levels& levels = picture.levels;
     const auto [least, most] = std::minmax_element(levels.begin(), levels.end());
     if (*most - *least < 40)
@@ -83,11 +93,8 @@ Result<std::vector<Ring>> material_outlines(const GreyPicture& picture, bool by_
         return levels[static_cast<std::size_t>(y) * static_cast<std::size_t>(w) +
                       static_cast<std::size_t>(x)] > threshold;
     };
-    std::size_t light_rim = 0;
-    std::size_t rim = 0;
-    for (int x = 0; x < w; ++x, rim += 2) light_rim += light(x, 0) + light(x, h - 1);
-    for (int y = 0; y < h; ++y, rim += 2) light_rim += light(0, y) + light(w - 1, y);
-    const bool material_is_light = by_opacity || 2 * light_rim < rim;
+    const bool material_is_light =
+        by_opacity || options.light_paper.value_or(options.square > 0 && lies_on_dark(w, h, light));
     return outlines_of(w, h, [&](int x, int y) { return light(x, y) == material_is_light; });
 }
 
@@ -223,7 +230,7 @@ Result<Drawing> trace_picture(const QByteArray& data, const TraceOptions& option
     const QImage& image = *picture;
     bool by_opacity = false;
     const GreyPicture grey = levels_of(image, by_opacity);
-    auto rings = material_outlines(grey, by_opacity);
+    auto rings = material_outlines(grey, by_opacity, options);
     if (!rings) return tl::make_unexpected(rings.error());
     if (options.square > 0) return by_square(std::move(*rings), grey, options);
     const double mm = 1000.0 / std::max(1, image.dotsPerMeterX());

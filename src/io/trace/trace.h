@@ -6,6 +6,7 @@
 #include "core/result.h"
 
 #include <QByteArray>
+#include <optional>
 
 namespace zesty {
 
@@ -15,10 +16,13 @@ struct TraceOptions {
     double square = 0;
     /// With a square: how far off anything may be, mm, before the picture is refused; 0 takes it as it is.
     double good_to = 0;
+    /// Whether the paper is what is light in the picture; without an answer what is dark is paper, unless the
+    /// picture has a see-through ground (then what is opaque), or shows a cut beside a square on a ground
+    /// (then what the rim does not show).
+    std::optional<bool> light_paper = {};
 };
 
-/// PNG or JPEG. Without a square the size is what the picture's resolution says. What most of the rim shows
-/// is the ground; a picture with a see-through ground is taken by what is opaque. Pictures without anything
+/// PNG or JPEG. Without a square the size is what the picture's resolution says. Pictures without anything
 /// on them, too large ones (over 60 million pixels) and pictures in which the square cannot be found are
 /// refused with one sentence.
 Result<Drawing> trace_picture(const QByteArray& data, const TraceOptions& options = {});

@@ -150,13 +150,15 @@ TEST(Hidden, WhatAPhotoCoversForGoodIsNotBacked) {
     EXPECT_GE(plan.patch_of(1), 0);
     EXPECT_NEAR(plan.sections.hidden.paper_area, 80 * 80 + 320 * 1.5, 1);
     EXPECT_GT(plan.sections.hidden.minutes, 0.5);
-    // Half covered is backed; so is what a photo behind the cut looks through.
+    // Half covered is backed; what shows a photo behind the cut is not, though nothing covers it.
     p.set_out.photos[0].centre.x -= 40;
     plan = shapes_of(p);
     EXPECT_GE(plan.patch_of(0), 0);
     EXPECT_NEAR(plan.sections.covered[0], 0.5 + 5.0 / 80, 0.01);
     p.set_out.photos[0] = {"", 90, 90, false, left.centre(), 0, false, {}};
-    EXPECT_GE(shapes_of(p).patch_of(0), 0);
+    plan = shapes_of(p);
+    EXPECT_EQ(plan.patch_of(0), -1);
+    EXPECT_TRUE(plan.sections.hidden.openings.empty());
     // Another cut over it hides it as well.
     p.set_out.photos.clear();
     const int other = add_cut(p, std::make_shared<const DrawingFile>(DrawingFile{

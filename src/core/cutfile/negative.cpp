@@ -1,0 +1,34 @@
+#include "core/cutfile/negative.h"
+
+#include "core/cutfile/cut_file.h"
+#include "core/geometry/measure.h"
+
+namespace zesty {
+
+Result<Drawing> negative_of(const Drawing& drawing) {
+    const auto cut = read_cut(drawing);
+    if (!cut) return tl::make_unexpected(cut.error());
+    Region material;
+    for (const Piece& p : cut->pieces) material.push_back(p.outline);
+    Box whole = cut->box;
+    whole.add(Box{0, 0, drawing.width, drawing.height});
+    const auto rest = subtract({{ring_of(whole), {}}}, material);
+    if (!rest) return tl::make_unexpected(rest.error());
+    if (rest->empty()) return fail(ErrorKind::NothingToDo, "the drawing has no openings to become paper");
+    Drawing out;
+    out.width = drawing.width;
+    out.height = drawing.height;
+    out.size_known = drawing.size_known;
+    out.size_real = drawing.size_real;
+    Shape shape;
+    shape.filled = true;
+    shape.rule = FillRule::EvenOdd;
+    for (const Polygon& p : *rest) {
+        shape.contours.push_back({p.outer, true});
+        for (const Ring& h : p.holes) shape.contours.push_back({h, true});
+    }
+    out.shapes.push_back(std::move(shape));
+    return out;
+}
+
+} // namespace zesty

@@ -40,6 +40,10 @@ ParallelOutline::ParallelOutline(const Ring& edge, bool outwards_is_left, const 
         const double l = length(d);
         if (l > 1e-9) edges_.push_back({a, b, Point{-d.y / l, d.x / l} * side_, l, reach.lip()});
     }
+    if (edges_.size() < 3) { // hardly a point: nothing runs parallel to that
+        edges_.clear();
+        return;
+    }
     find_room(reach);
     level_curves();
     for (std::size_t i = 0; i < edges_.size(); ++i) corners_.push_back(corner_at(i, reach));

@@ -12,7 +12,8 @@ namespace zesty {
 
 class ParallelOutline {
 public:
-    /// `edge` must not cross itself. Keeps nothing of `reach`.
+    /// `edge` must not cross itself; of one with less than three edges nothing comes. Keeps nothing of
+    /// `reach`.
     ParallelOutline(const Ring& edge, bool outwards_is_left, const Reach& reach);
 
     /// Corner by corner. May cross itself where the contour is hollow; a non-zero fill settles that.

@@ -69,13 +69,10 @@ Result<void> correct(const char* option, const std::string& text, const std::str
     const auto which = chosen_and_rest(option, stash, text, "give paper:number:x,y;x,y on its picture");
     if (!which) return tl::make_unexpected(which.error());
     Ring stroke;
-    for (std::size_t from = 0; from <= which->second.size();) {
-        const std::size_t to = std::min(which->second.find(';', from), which->second.size());
-        const auto at =
-            typed_point(option, which->second.substr(from, to - from), "give x,y on its picture", 3000);
+    for (const std::string& one : split(which->second, ';')) {
+        const auto at = typed_point(option, one, "give x,y on its picture", 3000);
         if (!at) return tl::make_unexpected(at.error());
         stroke.push_back(*at);
-        from = to + 1;
     }
     double width = usual_brush;
     if (!brush.empty()) {

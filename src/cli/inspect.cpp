@@ -26,8 +26,7 @@ struct Inspect {
 static int run(const Inspect& args) {
     const auto square = typed_length("--square", args.square, 2, 500);
     if (!square) return complain(square.error().message);
-    const auto file =
-        read_drawing(args.cut, square->value_or(0), args.light_paper ? std::optional(true) : std::nullopt);
+    const auto file = read_drawing(args.cut, square->value_or(0), args.light_paper);
     if (!file) return complain(file.error().message);
     const auto cut = read_cut((*file)->drawing);
     if (!cut) return complain(args.cut + ": " + cut.error().message);

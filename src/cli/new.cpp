@@ -29,7 +29,6 @@ struct New {
     std::string stash;
     std::string out;
 
-    std::optional<bool> paper_in_picture() const { return light_paper ? std::optional(true) : std::nullopt; }
     bool says_size() const { return !margin.empty() || !width.empty() || !height.empty(); }
 };
 
@@ -71,7 +70,7 @@ static int run(const New& args) {
     place = sized(place, place.rule, place.length);
     const auto square = typed_length("--square", args.square, 2, 500);
     if (!square) return complain(square.error().message);
-    auto drawing = read_drawing(args.cut, square->value_or(0), args.paper_in_picture());
+    auto drawing = read_drawing(args.cut, square->value_or(0), args.light_paper);
     if (!drawing) return complain(drawing.error().message);
     const auto cut = read_cut((*drawing)->drawing);
     if (!cut) return complain(args.cut + ": " + cut.error().message);

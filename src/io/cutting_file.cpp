@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "io/read_file.h"
+#include "io/svg/svg_in_mm.h"
 
 #include <QTemporaryDir>
 #include <QXmlStreamWriter>
@@ -15,21 +16,6 @@ namespace {
 
 constexpr double largest_label = 5; ///< mm high
 constexpr int dxf_millimetres = 4;
-
-QString path_data(const Ring& ring) {
-    QString d;
-    for (std::size_t i = 0; i < ring.size(); ++i)
-        d += QString("%1%2 %3").arg(i == 0 ? "M" : "L").arg(ring[i].x, 0, 'f', 4).arg(ring[i].y, 0, 'f', 4);
-    return d + "Z";
-}
-
-void write_group(QXmlStreamWriter& xml, const char* id, const char* stroke) {
-    xml.writeStartElement("g");
-    xml.writeAttribute("id", id);
-    xml.writeAttribute("fill", "none");
-    xml.writeAttribute("stroke", stroke);
-    xml.writeAttribute("stroke-width", "0.1");
-}
 
 void write_layer(DL_Dxf& dxf, DL_WriterA& out, const char* name, int colour) {
     dxf.writeLayer(out, DL_LayerData(name, 0), DL_Attributes(name, colour, 0, "CONTINUOUS", 1.0));
@@ -92,23 +78,14 @@ CuttingFile cutting_file_of(const std::string& title, const CutFile& cut,
 QByteArray cutting_svg(const CuttingFile& file) {
     QByteArray out;
     QXmlStreamWriter xml(&out);
-    xml.setAutoFormatting(true);
-    xml.writeStartDocument();
-    xml.writeStartElement("svg");
-    xml.writeDefaultNamespace("http://www.w3.org/2000/svg");
-    const QString w = QString::number(file.width, 'f', 4);
-    const QString h = QString::number(file.height, 'f', 4);
-    xml.writeAttribute("width", w + "mm");
-    xml.writeAttribute("height", h + "mm");
-    xml.writeAttribute("viewBox", "0 0 " + w + " " + h);
-    xml.writeTextElement("title", QString::fromStdString(file.title));
-    write_group(xml, "cut", "#26242b");
+    begin_svg_in_mm(xml, file.width, file.height, file.title);
+    begin_lines(xml, "cut", "#26242b", "0.1");
     for (const Ring& ring : file.contours) {
         xml.writeEmptyElement("path");
         xml.writeAttribute("d", path_data(ring));
     }
     xml.writeEndElement();
-    write_group(xml, "labels", "none");
+    begin_lines(xml, "labels", "none", "0.1");
     for (const CuttingFile::Label& l : file.labels) {
         xml.writeStartElement("text");
         xml.writeAttribute("x", QString::number(l.at.x, 'f', 3));

@@ -30,9 +30,15 @@ Result<void> known_variation(const json& j, const std::string& where, PaperFace&
     return {};
 }
 
+/// The picture of a paper that is so many mm wide.
+Pixels in_real_size(const QImage& picture, double width) {
+    Pixels out = pixels_from(picture);
+    out.mm_per_pixel = std::max(width, 1.0) / std::max(out.width, 1);
+    return out;
+}
+
 /// What nobody has said about a side is taken from its picture.
-void suggest(Pixels pixels, const json& j, double width, PaperFace& face) {
-    pixels.mm_per_pixel = std::max(width, 1.0) / std::max(pixels.width, 1);
+void suggest(const Pixels& pixels, const json& j, PaperFace& face) {
     const LookOfPaper look = look_of(pixels);
     if (!j.contains("pattern")) {
         face.pattern = look.pattern;
@@ -96,13 +102,13 @@ Result<void> look_at_picture(const json& j, const std::string& where, double wid
             picture->scaled(palette_pixels, palette_pixels, Qt::IgnoreAspectRatio, Qt::FastTransformation)));
     face.variation.clear();
     face.coarse = coarser(small, coarse_cells).at;
-    Pixels close = pixels_from(
-        picture->scaled(variation_pixels, variation_pixels, Qt::KeepAspectRatio, Qt::SmoothTransformation));
-    close.mm_per_pixel = std::max(width, 1.0) / std::max(close.width, 1);
+    const Pixels close = in_real_size(
+        picture->scaled(variation_pixels, variation_pixels, Qt::KeepAspectRatio, Qt::SmoothTransformation),
+        width);
     for (const double v : variation_of(close)) face.variation.push_back(std::round(100 * v) / 100);
     const bool has_angle = face.pattern == Pattern::Stripe || face.pattern == Pattern::Ombre;
     if (j.contains("pattern") && (!has_angle || j.contains("angle_deg"))) return {};
-    suggest(pixels_from(*picture), j, width, face);
+    suggest(in_real_size(*picture, width), j, face);
     return {};
 }
 

@@ -5,13 +5,9 @@
 namespace zesty::testing {
 
 Drawing drawing_of(std::vector<Ring> rings) {
-    Shape shape;
-    shape.filled = true;
-    shape.rule = FillRule::EvenOdd;
-    for (Ring& r : rings) shape.contours.push_back({std::move(r), true});
     Drawing d;
     d.size_known = true;
-    d.shapes.push_back(std::move(shape));
+    d.shapes.push_back(even_odd_shape(std::move(rings)));
     return d;
 }
 

@@ -152,8 +152,9 @@ void FussyCutView::paint_brush(QPainter& p) const {
 
 int FussyCutView::motif_at_pixel(QPointF at) const {
     const Paper* p = paper();
+    const Point there = on_paper(at);
     for (std::size_t m = 0; p && m < p->fussy_cuts.size(); ++m)
-        if (contains(p->fussy_cuts[m].outline, on_paper(at))) return static_cast<int>(m);
+        if (contains(p->fussy_cuts[m].outline, there)) return static_cast<int>(m);
     return -1;
 }
 

@@ -25,6 +25,15 @@ struct Shape {
     std::string group = {}; ///< name of the outermost group it stands in
 };
 
+/// One shape of closed contours that cover even-odd.
+inline Shape even_odd_shape(std::vector<Ring> contours) {
+    Shape out;
+    out.filled = true;
+    out.rule = FillRule::EvenOdd;
+    for (Ring& r : contours) out.contours.push_back({std::move(r), true});
+    return out;
+}
+
 struct Drawing {
     double width = 0;        ///< of the whole drawing, mm
     double height = 0;       ///< mm

@@ -20,14 +20,12 @@ Result<Drawing> negative_of(const Drawing& drawing) {
     out.height = drawing.height;
     out.size_known = drawing.size_known;
     out.size_real = drawing.size_real;
-    Shape shape;
-    shape.filled = true;
-    shape.rule = FillRule::EvenOdd;
+    std::vector<Ring> contours;
     for (const Polygon& p : *rest) {
-        shape.contours.push_back({p.outer, true});
-        for (const Ring& h : p.holes) shape.contours.push_back({h, true});
+        contours.push_back(p.outer);
+        contours.insert(contours.end(), p.holes.begin(), p.holes.end());
     }
-    out.shapes.push_back(std::move(shape));
+    out.shapes.push_back(even_odd_shape(std::move(contours)));
     return out;
 }
 

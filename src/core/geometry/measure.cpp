@@ -119,7 +119,7 @@ namespace {
 
 bool has_corner_deep_in(const Ring& a, const Ring& b, const Box& both, double tolerance) {
     for (const Point p : a) {
-        if (p.x < both.x0 || p.x > both.x1 || p.y < both.y0 || p.y > both.y1 || !contains(b, p)) continue;
+        if (!both.contains(p) || !contains(b, p)) continue;
         bool deep = true;
         for (std::size_t i = 0; deep && i < b.size(); ++i)
             deep = distance_to_segment(p, b[i], b[(i + 1) % b.size()]) > tolerance;
@@ -145,10 +145,7 @@ bool cross_clearly(Point a, Point b, Point c, Point d, double tolerance) {
 } // namespace
 
 bool overlap_by(const Ring& a, const Ring& b, double tolerance) {
-    const Box box_a = bounds(a);
-    const Box box_b = bounds(b);
-    const Box both{std::max(box_a.x0, box_b.x0), std::max(box_a.y0, box_b.y0), std::min(box_a.x1, box_b.x1),
-                   std::min(box_a.y1, box_b.y1)};
+    const Box both = common(bounds(a), bounds(b));
     if (both.x1 - both.x0 <= tolerance || both.y1 - both.y0 <= tolerance) return false;
     if (has_corner_deep_in(a, b, both, tolerance) || has_corner_deep_in(b, a, both, tolerance)) return true;
     const auto edges_in_both = [&](const Ring& ring) {

@@ -39,6 +39,11 @@ inline Point closest_on_segment(Point p, Point a, Point b) {
 }
 double distance_to_segment(Point p, Point a, Point b);
 
+/// What two boxes have in common; empty where they do not meet.
+inline Box common(const Box& a, const Box& b) {
+    return {std::max(a.x0, b.x0), std::max(a.y0, b.y0), std::min(a.x1, b.x1), std::min(a.y1, b.y1)};
+}
+
 /// The area of the polygon that lies in a convex ring, whichever way that runs (I. Sutherland and G. Hodgman,
 /// "Reentrant polygon clipping", Communications of the ACM 17, 1974: what it adds along the edges has no
 /// area).

@@ -69,12 +69,10 @@ void about_lonely(const PapersNow& now, const Faces& faces, std::vector<Finding>
 void about_choices(const PapersNow& now, std::vector<Finding>& out) {
     std::vector<int> bare;
     std::vector<int> gone;
+    const std::vector<char> has_patch = sections_with_patch(now.sections);
     for (std::size_t s = 0; s < now.sections.all.size(); ++s) {
         const Section& section = now.sections.all[s];
-        // What a photo shows through, or what is covered, wants none.
-        const bool wants = std::any_of(now.sections.patches.begin(), now.sections.patches.end(),
-                                       [&](const Patch& p) { return p.section == static_cast<int>(s); });
-        if (!wants || now.papers.of_section[s] >= 0) continue;
+        if (!has_patch[s] || now.papers.of_section[s] >= 0) continue;
         (now.decided.choice(section.id).paper.empty() ? bare : gone).push_back(section.openings.front());
     }
     if (!gone.empty())

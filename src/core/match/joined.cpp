@@ -1,5 +1,7 @@
 #include "core/match/joined.h"
 
+#include "core/disjoint_sets.h"
+
 #include <algorithm>
 #include <cassert>
 #include <map>
@@ -11,22 +13,17 @@ namespace {
 
 /// The first section of everything that hangs together by "same as".
 std::vector<int> leaders(const MatchJob& job) {
-    std::vector<int> leader(job.sections.size());
-    std::iota(leader.begin(), leader.end(), 0);
-    const auto top = [&](int s) {
-        while (leader[s] != s) s = leader[s];
-        return s;
-    };
+    DisjointSets together(job.sections.size());
     for (std::size_t s = 0; s < job.sections.size(); ++s) {
         const int other = job.sections[s].same_as;
         if (other < 0 || other >= static_cast<int>(job.sections.size()) || !job.sections[s].backed ||
             !job.sections[other].backed)
             continue;
-        const int a = top(static_cast<int>(s));
-        const int b = top(other);
-        leader[std::max(a, b)] = std::min(a, b);
+        together.join(static_cast<int>(s), other);
     }
-    for (std::size_t s = 0; s < leader.size(); ++s) leader[s] = top(static_cast<int>(s));
+    std::vector<int> leader;
+    for (std::size_t s = 0; s < job.sections.size(); ++s)
+        leader.push_back(together.root(static_cast<int>(s)));
     return leader;
 }
 

@@ -116,10 +116,11 @@ public:
             free_.push_back(&s);
             needed_ += s.area / usual_yield;
         }
+        const double radius = usual_radius();
         for (std::size_t p = 0; p < job.stash.papers.size(); ++p) {
             const bool used = taken.contains(static_cast<int>(p));
             const MatchPaper* known = job.papers.empty() ? nullptr : &job.papers[p];
-            double score = liking(mood, job.stash.papers[p], job.photo_colours, usual_radius());
+            double score = liking(mood, job.stash.papers[p], job.photo_colours, radius);
             if (mood == Mood::ScrapsFirst && known) score = known->scraps > 0 ? 1 : 0.2;
             if (known && known->role == PaperRole::UseUp) score += 0.5;
             if (known && known->role == PaperRole::Tie) score += 1;

@@ -15,10 +15,10 @@ double pattern_room(const PaperFace& face) {
     const bool pattern =
         face.pattern == Pattern::Large || face.pattern == Pattern::Small || face.pattern == Pattern::Stripe;
     const bool printed = pattern || face.pattern == Pattern::Picture;
-    if (printed && !face.variation.empty())
-        return readable_from(face.variation) > 0
-                   ? std::clamp(readable_from(face.variation), least_room, most_room)
-                   : 0;
+    if (printed && !face.variation.empty()) {
+        const double readable = readable_from(face.variation);
+        return readable > 0 ? std::clamp(readable, least_room, most_room) : 0;
+    }
     if (pattern && face.repeat > 0) return std::clamp(face.repeat / 2, least_room, most_room);
     switch (face.pattern) {
     case Pattern::Large:

@@ -1,25 +1,22 @@
 #include "core/match/zones.h"
 
+#include "core/disjoint_sets.h"
+
 #include <algorithm>
 #include <cmath>
-#include <numeric>
 
 namespace zesty {
 
 namespace {
 
-/// Zones in the making: trees of sections, with the tones they reach from and to.
+/// Zones in the making, with the tones they reach from and to.
 class Joining {
 public:
-    explicit Joining(const std::vector<MatchSection>& sections) : root_(sections.size()) {
-        std::iota(root_.begin(), root_.end(), 0);
+    explicit Joining(const std::vector<MatchSection>& sections) : sets_(sections.size()) {
         for (const MatchSection& s : sections) span_.emplace_back(s.place_tone, s.place_tone);
     }
 
-    int root(int section) {
-        while (root_[section] != section) section = root_[section] = root_[root_[section]];
-        return section;
-    }
+    int root(int section) { return sets_.root(section); }
 
     void join(int a, int b) {
         a = root(a);
@@ -27,12 +24,12 @@ public:
         const std::pair both{std::min(span_[a].first, span_[b].first),
                              std::max(span_[a].second, span_[b].second)};
         if (a == b || both.second - both.first > widest_zone) return;
-        root_[std::max(a, b)] = std::min(a, b);
-        span_[std::min(a, b)] = both;
+        sets_.join(a, b);
+        span_[root(a)] = both;
     }
 
 private:
-    std::vector<int> root_;
+    DisjointSets sets_;
     std::vector<std::pair<double, double>> span_;
 };
 

@@ -170,15 +170,13 @@ MatchJob match_job(const Project& project, const Plan& plan, bool keep_chosen) {
         m.wanted = tones.colour_at(m.at);
     }
     take_rules(project, plan, job);
-    std::vector<char> has_patch(job.sections.size(), 0);
     for (std::size_t p = 0; p < plan.sections.patches.size(); ++p) {
-        has_patch[plan.sections.patches[p].section] = 1;
         if (plan.sections.patches[p].rides_on >= 0) continue;
         MatchSection& m = job.sections[plan.sections.patches[p].section];
         m.patches.push_back(static_cast<int>(p));
         m.area += plan.sections.patches[p].paper_area();
     }
-    // What shows a photo, or is covered, wants no paper.
+    const std::vector<char> has_patch = sections_with_patch(plan.sections);
     for (std::size_t s = 0; s < has_patch.size(); ++s)
         if (!has_patch[s]) job.sections[s].backed = false;
     if (project.match.style.drift > 0 && project.match.style.map != ToneMap::Background)

@@ -1,7 +1,8 @@
 #include "core/project/plan.h"
 
-#include "core/geometry/measure.h"
 #include "core/sections/effort.h"
+
+#include "core/geometry/measure.h"
 
 #include <algorithm>
 #include <set>
@@ -9,9 +10,7 @@
 namespace zesty {
 
 int Plan::patch_of(int opening) const {
-    for (std::size_t p = 0; p < sections.patches.size(); ++p)
-        if (sections.patches[p].opening == opening) return static_cast<int>(p);
-    return -1;
+    return zesty::patch_of(sections, opening);
 }
 
 int Plan::opening_at(Point on_page) const {

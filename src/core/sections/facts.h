@@ -43,6 +43,19 @@ struct SectionFacts {
     HiddenWork hidden; ///< what need not be backed
 };
 
+/// Index of the patch of an opening, or -1.
+inline int patch_of(const SectionFacts& facts, int opening) {
+    for (std::size_t p = 0; p < facts.patches.size(); ++p)
+        if (facts.patches[p].opening == opening) return static_cast<int>(p);
+    return -1;
+}
+/// By section: whether any of it has a patch. What shows a photo, or is covered, has none.
+inline std::vector<char> sections_with_patch(const SectionFacts& facts) {
+    std::vector<char> out(facts.all.size(), 0);
+    for (const Patch& p : facts.patches) out[p.section] = 1;
+    return out;
+}
+
 /// Where the label of an opening stands, on the page.
 inline Point middle_of(const SectionFacts& facts, const SetOut& set_out, int opening) {
     return set_out.to_page(facts.cut->openings[opening].label.centre);

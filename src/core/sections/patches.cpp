@@ -28,7 +28,7 @@ Ring thinned(const Ring& ring, const Transform& to_page) {
 }
 
 bool box_near(const Ring& ring, Point p) {
-    return bounds(ring).grown(1).holds({p.x, p.y, p.x, p.y});
+    return bounds(ring).grown(1).contains(p);
 }
 
 class PatchMaker {

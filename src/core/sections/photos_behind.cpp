@@ -87,14 +87,9 @@ private:
     Box page_;
 };
 
-std::string name_of(const SetOutDecisions& page, int photo) {
-    const std::string& name = page.photos[static_cast<std::size_t>(photo)].name;
-    return name.empty() ? "Photo " + std::to_string(photo + 1) : name;
-}
-
-bool has_patch(const SectionFacts& facts, int opening) {
-    return std::any_of(facts.patches.begin(), facts.patches.end(),
-                       [&](const Patch& p) { return p.opening == opening; });
+std::string photo_name(const SetOutDecisions& page, int photo) {
+    const auto place = static_cast<std::size_t>(photo);
+    return name_of(page.photos[place], place);
 }
 
 void about_shown_in_part(const SetOutDecisions& page, const SectionFacts& facts, const SetOut& set_out,
@@ -106,9 +101,9 @@ void about_shown_in_part(const SetOutDecisions& page, const SectionFacts& facts,
         if (behind.photo < 0 || !in_part(behind.share) || section.treatment == Treatment::Photo) continue;
         const int opening = static_cast<int>(o);
         const std::string number = std::to_string(opening + 1);
-        const bool backed = has_patch(facts, opening);
+        const bool backed = patch_of(facts, opening) >= 0;
         Finding f{.code = Code::PhotoInPart,
-                  .title = name_of(page, behind.photo) + (backed ? " lies behind " : " shows in ") +
+                  .title = photo_name(page, behind.photo) + (backed ? " lies behind " : " shows in ") +
                            percent(behind.share) + " of " + number,
                   .message = backed ? "Its paper hides that part of the photo; an opening that shows the "
                                       "photo whole, or nothing of it, looks meant."
@@ -144,7 +139,7 @@ void about_hidden_faces(const SetOutDecisions& page, const SectionFacts& facts, 
                 if (hidden < hides) continue;
                 Finding f{.code = Code::PaperOverFace,
                           .title = "The paper of " + std::to_string(p.opening + 1) + " hides a face of " +
-                                   name_of(page, static_cast<int>(i)),
+                                   name_of(photo, i),
                           .message = percent(std::min(1.0, hidden / part.area())) +
                                      " of a protected area lies behind it.",
                           .where = middle_of(facts, set_out, p.opening),
@@ -172,8 +167,8 @@ void about_covered(const SetOutDecisions& page, const SectionFacts& facts, const
             const double hidden = area_inside_convex(opening, outline_of(photo).outer);
             if (hidden < hides || hidden < hardly_shows_to * area(opening)) continue;
             out.push_back({.code = Code::PhotoOverSection,
-                           .title = name_of(page, static_cast<int>(i)) + " covers the " + key_of(treatment) +
-                                    " in " + std::to_string(o + 1),
+                           .title = name_of(photo, i) + " covers the " + key_of(treatment) + " in " +
+                                    std::to_string(o + 1),
                            .message = percent(std::min(1.0, hidden / area(opening))) + " of " +
                                       format_size(bounds(opening).width(), bounds(opening).height(), units) +
                                       " is hidden; move the photo, or treat the opening otherwise.",

@@ -155,8 +155,7 @@ bool Reach::meets_anything(const Ring& ring, const Ring& opening) const {
                 return true;
         bool inside = false;
         (*grid)->each_near(box, [&](const Segment& s) {
-            inside = inside || (box.holds({s.a.x, s.a.y, s.a.x, s.a.y}) && contains(ring, s.a) &&
-                                !contains(opening, s.a));
+            inside = inside || (box.contains(s.a) && contains(ring, s.a) && !contains(opening, s.a));
         });
         if (inside) return true;
     }

@@ -1,8 +1,9 @@
 #include "core/setout/compose.h"
 
+#include "core/disjoint_sets.h"
+
 #include <algorithm>
 #include <map>
-#include <numeric>
 
 namespace zesty {
 
@@ -10,20 +11,12 @@ namespace {
 
 /// Joins groups that share a member.
 std::vector<std::vector<int>> joined(const std::vector<std::vector<int>>& groups, std::size_t n) {
-    std::vector<int> root(n);
-    std::iota(root.begin(), root.end(), 0);
-    const auto find = [&](int i) {
-        while (root[i] != i) i = root[i] = root[root[i]];
-        return i;
-    };
+    DisjointSets together(n);
     for (const auto& g : groups)
-        for (int o : g) {
-            const int a = find(g.front());
-            const int b = find(o);
-            root[std::max(a, b)] = std::min(a, b);
-        }
+        for (int o : g) together.join(g.front(), o);
     std::map<int, std::vector<int>> sets;
-    for (std::size_t i = 0; i < n; ++i) sets[find(static_cast<int>(i))].push_back(static_cast<int>(i));
+    for (std::size_t i = 0; i < n; ++i)
+        sets[together.root(static_cast<int>(i))].push_back(static_cast<int>(i));
     std::vector<std::vector<int>> out;
     for (auto& [first, members] : sets)
         if (members.size() > 1) out.push_back(std::move(members));

@@ -17,10 +17,6 @@ Transform to_page(const Photo& photo) {
     return Transform::moved(photo.centre.x, photo.centre.y) * Transform::turned_deg(photo.turn_deg);
 }
 
-std::string name_of(const Photo& photo, std::size_t i) {
-    return photo.name.empty() ? "Photo " + std::to_string(i + 1) : photo.name;
-}
-
 /// Spans that overlap by more than half of the shorter become one, in order.
 struct Span {
     double from;
@@ -96,6 +92,10 @@ const std::vector<PhotoSize>& usual_photo_sizes() {
         return out;
     }();
     return prints;
+}
+
+std::string name_of(const Photo& photo, std::size_t place) {
+    return photo.name.empty() ? "Photo " + std::to_string(place + 1) : photo.name;
 }
 
 Polygon outline_of(const Photo& photo) {

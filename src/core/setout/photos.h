@@ -16,6 +16,9 @@ struct PhotoSize {
 /// 2 1/2 square, 3 x 4, 4 square, 4 x 6 and so on, smallest first.
 const std::vector<PhotoSize>& usual_photo_sizes();
 
+/// What it is called, or "Photo 2" by its place in SetOutDecisions::photos.
+std::string name_of(const Photo& photo, std::size_t place);
+
 /// A circle has 96 corners.
 Polygon outline_of(const Photo& photo);
 /// A part of a photo that must stay free, on the page.

@@ -183,12 +183,7 @@ std::optional<Region> with_margin(const Polygon& sheet, const Polygon& motif) {
 Region passed_over(const Ring& stroke, double brush) {
     Region out;
     for (std::size_t i = 0; i < stroke.size(); ++i) {
-        Polygon disc;
-        for (int k = 0; k < brush_corners; ++k) {
-            const double t = 2 * M_PI * k / brush_corners;
-            disc.outer.push_back(stroke[i] + Point{brush * std::cos(t), brush * std::sin(t)});
-        }
-        out.push_back(std::move(disc));
+        out.push_back({circle(stroke[i], brush, brush_corners), {}});
         if (i + 1 >= stroke.size() || distance(stroke[i], stroke[i + 1]) < 1e-6) continue;
         const Point along = stroke[i + 1] - stroke[i];
         const Point side = Point{-along.y, along.x} * (brush / length(along));

@@ -29,9 +29,7 @@ std::vector<Box> patch_boxes(const Plan& plan, const UsedSheet& used, const Tran
 std::vector<Box> parts_with_patches(const std::vector<Box>& patches, const Box& sheet) {
     std::vector<Box> out;
     for (const Box& patch : patches) {
-        Box part = patch.grown(around_patches);
-        part = {std::max(part.x0, sheet.x0), std::max(part.y0, sheet.y0), std::min(part.x1, sheet.x1),
-                std::min(part.y1, sheet.y1)};
+        Box part = common(patch.grown(around_patches), sheet);
         for (auto other = out.begin(); other != out.end();) {
             if (!other->meets(part)) {
                 ++other;

@@ -102,11 +102,7 @@ Drawing drawing_of(std::vector<Ring> rings, double width, double height) {
     Drawing out;
     out.width = width;
     out.height = height;
-    Shape shape;
-    shape.filled = true;
-    shape.rule = FillRule::EvenOdd;
-    for (Ring& r : rings) shape.contours.push_back({std::move(r), true});
-    out.shapes.push_back(std::move(shape));
+    out.shapes.push_back(even_odd_shape(std::move(rings)));
     return out;
 }
 

@@ -3,6 +3,7 @@
 #include "core/match/forced.h"
 #include "core/match/joined.h"
 #include "support/lattice.h"
+#include "support/neighbours.h"
 
 #include <gtest/gtest.h>
 
@@ -33,10 +34,6 @@ MatchSection section(Point at, double area = 400) {
     return m;
 }
 
-Neighbours beside(int a, int b, double width = 3) {
-    return {a, b, width, {}, {}};
-}
-
 } // namespace
 
 TEST(Faces, AreSideAOfEveryPaperAndThenTheOtherSides) {
@@ -54,9 +51,10 @@ TEST(Faces, AreSideAOfEveryPaperAndThenTheOtherSides) {
 
 TEST(Joined, SectionsThatFollowEachOtherAreOneAndComeApartAgain) {
     const Stash s = three_with_two_backs();
-    MatchJob job{s,
-                 {section({0, 0}), section({10, 0}, 1200), section({20, 0}), section({30, 0})},
-                 {beside(0, 1), beside(1, 2, 5), beside(1, 3, 2), beside(2, 3)}};
+    MatchJob job{
+        s,
+        {section({0, 0}), section({10, 0}, 1200), section({20, 0}), section({30, 0})},
+        {testing::beside(0, 1), testing::beside(1, 2, 5), testing::beside(1, 3, 2), testing::beside(2, 3)}};
     job.sections[3].same_as = 1;
     job.sections[0].given = 2;
     job.sections[3].never = {1};
@@ -74,7 +72,7 @@ TEST(Joined, SectionsThatFollowEachOtherAreOneAndComeApartAgain) {
 
 TEST(Joined, FollowingInARoundOrSomethingThatGetsNoPaperDoesNoHarm) {
     const Stash s = three_with_two_backs();
-    MatchJob job{s, {section({0, 0}), section({10, 0}), section({20, 0})}, {beside(0, 1)}};
+    MatchJob job{s, {section({0, 0}), section({10, 0}), section({20, 0})}, {testing::beside(0, 1)}};
     job.sections[0].same_as = 1;
     job.sections[1].same_as = 0;
     job.sections[2].same_as = 7;
@@ -87,7 +85,7 @@ TEST(Draft, CountsByFaceAndByPaperWhateverTheOrder) {
     const Stash s = three_with_two_backs();
     MatchJob job{s,
                  {section({0, 0}), section({10, 0}), section({20, 10}), section({0, 30})},
-                 {beside(0, 1), beside(1, 2)}};
+                 {testing::beside(0, 1), testing::beside(1, 2)}};
     const Cost cost(job);
     std::vector<std::vector<int>> all(4, {0, 1, 2, 3, 4});
     Draft draft(job, cost, all);
@@ -112,7 +110,9 @@ TEST(Draft, CountsByFaceAndByPaperWhateverTheOrder) {
 
 TEST(Cost, WhatIsSaidInPartsAddsUpToTheWhole) {
     const Stash s = three_with_two_backs();
-    MatchJob job{s, {section({0, 0}), section({10, 0}), section({20, 10})}, {beside(0, 1), beside(1, 2)}};
+    MatchJob job{s,
+                 {section({0, 0}), section({10, 0}), section({20, 10})},
+                 {testing::beside(0, 1), testing::beside(1, 2)}};
     job.style.drift = 0.4;
     job.apart = {{0, 1}};
     job.sections[1].behind = {to_lab({42, 92, 160})};
@@ -145,7 +145,7 @@ TEST(ForcedPairs, AreAtLeastWhatGroupsThatAllTouchAndLackPapersMustRepeat) {
     const Stash s = three_with_two_backs();
     MatchJob job{s, std::vector<MatchSection>(4, section({0, 0})), {}};
     for (int a = 0; a < 4; ++a)
-        for (int b = a + 1; b < 4; ++b) job.neighbours.push_back(beside(a, b));
+        for (int b = a + 1; b < 4; ++b) job.neighbours.push_back(testing::beside(a, b));
     const Cost cost(job);
     EXPECT_EQ(least_alike(job, cost, {{0, 1, 2}, {0, 1, 2}, {0, 1, 2}, {0, 1, 2}}), 1u);
     EXPECT_EQ(least_alike(job, cost, {{0, 1, 2, 3}, {0, 1, 2}, {0, 1, 2}, {0, 1, 2}}), 0u);

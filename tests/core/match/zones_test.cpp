@@ -1,5 +1,6 @@
 #include "core/match/zones.h"
 #include "support/between.h"
+#include "support/neighbours.h"
 #include "support/rounds.h"
 
 #include <gtest/gtest.h>
@@ -17,22 +18,19 @@ MatchSection place(double tone, bool backed = true) {
     return m;
 }
 
-Neighbours pair_of(int a, int b, double width = 3) {
-    return {a, b, width, {}, {}};
-}
-
 } // namespace
 
 TEST(DriftZones, AGroupAcrossALineIsOneZoneAndItsFarNeighbourAnother) {
     // A tail of bows: three close together across the middle of the page, the kite's pane far above.
     const std::vector<MatchSection> s{place(0.47), place(0.5), place(0.53), place(0.1)};
-    EXPECT_EQ(drift_zones(s, {pair_of(0, 1), pair_of(1, 2), pair_of(0, 3)}), (std::vector{0, 0, 0, 1}));
+    EXPECT_EQ(drift_zones(s, {testing::beside(0, 1), testing::beside(1, 2), testing::beside(0, 3)}),
+              (std::vector{0, 0, 0, 1}));
     EXPECT_EQ(drift_zones(s, {}), (std::vector{0, 1, 2, 3})) << "what is not close together does not join";
 }
 
 TEST(DriftZones, WhatGetsNoPaperJoinsNothing) {
     const std::vector<MatchSection> s{place(0.5), place(0.5, false), place(0.5)};
-    EXPECT_EQ(drift_zones(s, {pair_of(0, 1), pair_of(1, 2)}), (std::vector{0, 1, 2}));
+    EXPECT_EQ(drift_zones(s, {testing::beside(0, 1), testing::beside(1, 2)}), (std::vector{0, 1, 2}));
 }
 
 TEST(DriftZones, NeverCoverMoreThanTheirSpanAndLoseNoPairOfOneTone) {
@@ -44,7 +42,8 @@ TEST(DriftZones, NeverCoverMoreThanTheirSpanAndLoseNoPairOfOneTone) {
         for (int i = 0; i < count; ++i)
             s.push_back(place(random() % 3 == 0 ? 0.25 : testing::between(random, 0, 1)));
         for (int i = 0; i < 2 * count; ++i)
-            n.push_back(pair_of(static_cast<int>(random() % count), static_cast<int>(random() % count)));
+            n.push_back(
+                testing::beside(static_cast<int>(random() % count), static_cast<int>(random() % count)));
         const auto zone = drift_zones(s, n);
         std::map<int, std::pair<double, double>> span;
         for (int i = 0; i < count; ++i) {

@@ -5,6 +5,8 @@
 #include "app/bench/theme.h"
 #include "app/papers/papers_panel.h"
 #include "app/sections/sections_panel.h"
+#include "app/setout/copies_part.h"
+#include "app/setout/pieces_part.h"
 #include "app/setout/set_out_panel.h"
 #include "app/sheets/sheets_panel.h"
 #include "core/geometry/measure.h"
@@ -89,6 +91,10 @@ void take_set_out(const Camera& camera) {
     window.document().change("Frame", [](Project& p) { p.set_out.page.reveal = Sides::even(12.7); });
     camera.shoot("page");
     camera.undo_all();
+    panel->choose(SetOutPanel::Pieces);
+    settle(window);
+    for (int loose : {2, 3}) panel->pieces().pick(loose);
+    camera.shoot("pieces");
     panel->choose(SetOutPanel::Sizes);
     camera.shoot("sizes");
     for (QPushButton* b : panel->findChildren<QPushButton*>())

@@ -41,11 +41,12 @@ Result<Project> read_project(const std::string& path) {
     return at_hand(std::move(*project));
 }
 
-Result<Shared<DrawingFile>> read_drawing(const std::string& path, double square, bool light_paper) {
+Result<Shared<DrawingFile>> read_drawing(const std::string& path, double square, bool light_paper,
+                                         const std::string& named) {
     const Watch watch(path + ": reading this takes over 10 s; it was given up", longest_reading);
     TraceOptions options{.square = square};
     if (light_paper) options.light_paper = true;
-    auto file = drawing_file(QString::fromStdString(path), options);
+    auto file = drawing_file(QString::fromStdString(path), options, named);
     if (!file) return file;
     if (const auto cut = read_cut((*file)->drawing); !cut)
         return fail(cut.error().kind, path + ": " + cut.error().message);

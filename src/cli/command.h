@@ -36,8 +36,9 @@ Result<void> save_changes(const Project& before, const Project& after, const std
 /// Reads a project, with the papers at hand (cli/at_hand.h); gives up after 10 s.
 Result<Project> read_project(const std::string& path);
 /// Reads a drawing that can be cut; gives up after 10 s. `square` is the side of the square beside a scan, 0
-/// for none.
-Result<Shared<DrawingFile>> read_drawing(const std::string& path, double square, bool light_paper = false);
+/// for none, `named` which drawing of a bundle.
+Result<Shared<DrawingFile>> read_drawing(const std::string& path, double square, bool light_paper = false,
+                                         const std::string& named = {});
 
 /// Adds a command to the program and gives what runs it.
 using AddCommand = std::function<std::pair<CLI::App*, std::function<int()>>(CLI::App& program)>;

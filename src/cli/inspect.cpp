@@ -4,6 +4,7 @@
 #include "core/geometry/lengths.h"
 #include "io/drawing_import.h"
 #include "io/inspect_json.h"
+#include "io/read_file.h"
 
 #include <cstdio>
 #include <iostream>
@@ -17,16 +18,28 @@ struct Inspect {
     std::string cut;
     std::string width;
     bool light_paper = false;
-    std::string square; ///< side of the square beside a scanned cut
+    std::string drawing; ///< of a bundle
+    std::string square;  ///< side of the square beside a scanned cut
     bool json = false;
 };
+
+/// What else there is in a ZIP.
+void say_bundle(const std::string& path) {
+    const auto data = read_file(QString::fromStdString(path));
+    const auto all = data ? drawings_of_bundle(*data) : Result<std::vector<BundleDrawing>>{};
+    if (!all || all->size() < 2) return;
+    std::cout << "drawings in it: ";
+    for (std::size_t i = 0; i < all->size(); ++i)
+        std::cout << (i ? ", " : "") << (*all)[i].name << " (" << (*all)[i].openings << " openings)";
+    std::cout << "; this is the first, --drawing chooses another\n";
+}
 
 } // namespace
 
 static int run(const Inspect& args) {
     const auto square = typed_length("--square", args.square, 2, 500);
     if (!square) return complain(square.error().message);
-    const auto file = read_drawing(args.cut, square->value_or(0), args.light_paper);
+    const auto file = read_drawing(args.cut, square->value_or(0), args.light_paper, args.drawing);
     if (!file) return complain(file.error().message);
     const auto cut = read_cut((*file)->drawing);
     if (!cut) return complain(args.cut + ": " + cut.error().message);
@@ -50,6 +63,7 @@ static int run(const Inspect& args) {
               << cut->openings.size() << " openings\n";
     if (!cut->bars.empty()) std::cout << "thinnest bar " << format_mm(cut->narrowest_bar() * scale) << "\n";
     std::cout << "cut length " << format_length(cut->cut_length * scale, Units::Inches) << "\n";
+    if (args.drawing.empty()) say_bundle(args.cut);
     for (const std::string& w : cut->warnings) std::cout << "note: " << w << "\n";
     return done;
 }
@@ -60,6 +74,7 @@ CLI::App* add_inspect(CLI::App& app, Inspect& a) {
     auto* c = app.add_subcommand("inspect", "Measure a cut file: pieces, openings, bars, cut length");
     c->add_option("CUT", a.cut, "SVG, SVGZ, DXF, PNG or JPEG, or a ZIP with one of them")->required();
     c->add_option("--width", a.width, "Scale so that the material is this wide, such as 11.5in or 292.1mm");
+    c->add_option("--drawing", a.drawing, "Which drawing of a ZIP, by its file name");
     c->add_flag("--light-paper", a.light_paper, "In a picture: what is light is paper, what is dark is open");
     c->add_option("--square", a.square, "Side of the square that lies beside the cut in a scan or photo");
     c->add_flag("--json", a.json, "Print zesty-inspect/1");

@@ -3,7 +3,9 @@
 #include "core/cutfile/cut_file.h"
 #include "core/geometry/lengths.h"
 #include "core/project/edits.h"
+#include "core/project/own_numbers.h"
 #include "io/drawing_import.h"
+#include "io/own_numbers_file.h"
 #include "io/project_file.h"
 #include "io/stash_json.h"
 
@@ -26,6 +28,7 @@ struct New {
     bool mirrored = false;
     std::string square;
     bool light_paper = false;
+    std::string drawing; ///< of a bundle
     std::string stash;
     std::string out;
 
@@ -36,6 +39,9 @@ struct New {
 
 static int run(const New& args) {
     Project p;
+    const auto own = read_own_numbers(own_numbers_path());
+    if (!own) return complain(own.error().message);
+    begin_with(*own, p);
     CutPlacement place;
     double reveal = 0;
     const auto page = typed_page(args.page);
@@ -70,7 +76,7 @@ static int run(const New& args) {
     place = sized(place, place.rule, place.length);
     const auto square = typed_length("--square", args.square, 2, 500);
     if (!square) return complain(square.error().message);
-    auto drawing = read_drawing(args.cut, square->value_or(0), args.light_paper);
+    auto drawing = read_drawing(args.cut, square->value_or(0), args.light_paper, args.drawing);
     if (!drawing) return complain(drawing.error().message);
     const auto cut = read_cut((*drawing)->drawing);
     if (!cut) return complain(args.cut + ": " + cut.error().message);
@@ -111,6 +117,7 @@ CLI::App* add_new(CLI::App& app, New& a) {
     c->add_option("--lip", a.lip, "Lip wanted behind the bars (1/8 in)");
     add_number(*c, "--turn", a.turn_deg, "Turn of the cut in degrees, clockwise", turn_limits);
     c->add_flag("--mirror", a.mirrored, "Mirror the cut left to right");
+    c->add_option("--drawing", a.drawing, "Which drawing of a ZIP, by its file name");
     c->add_flag("--light-paper", a.light_paper, "In a picture: what is light is paper, what is dark is open");
     c->add_option("--square", a.square, "Side of the square that lies beside the cut in a scan or photo");
     c->add_option("--stash", a.stash, "zesty-stash/1 file with the paper at hand");

@@ -157,6 +157,8 @@ CLI::App* add_sections(CLI::App& app, SectionsArgs& a) {
     c->add_option("--order", a.order, "When it is glued: 3:1")->group("Grouping");
     c->add_option("--divide", a.divide, "7:bands:4, 7:line:30, 7:grid:3x2, 7:rings:3, base:rays:8")
         ->group("Dividing");
+    c->add_option("--about", a.about, "Middle of rays and rings, or a point of the line: x,y on the page")
+        ->group("Dividing");
     c->add_option("--undivide", a.undivide, "Makes it whole again")->group("Dividing");
     c->add_option("--treat", a.treat,
                   "4,5:shaker; paper, open, inlay, translucent, shaker, photo, words, cut-from")
@@ -177,6 +179,8 @@ CLI::App* add_sections(CLI::App& app, SectionsArgs& a) {
     c->add_option("--punches", a.punches, "Diameters at hand: 1,1.5,2in")->group("Backing");
     c->add_flag("--punch-on-top", a.punch_on_top, "Punched circles on the openings")->group("Backing");
     c->add_flag("--punch-behind", a.punch_behind, "Punched circles behind the openings")->group("Backing");
+    c->add_option("--punched", a.punched, "Circles of single sections: 4:on-top, 5:behind, 4:page")
+        ->group("Backing");
     c->add_option("--back", a.back,
                   "third, half or all: the smallest and those at the edge are left open first")
         ->group("Backing");
@@ -185,7 +189,7 @@ CLI::App* add_sections(CLI::App& app, SectionsArgs& a) {
     c->add_flag("--compare", a.compare, "Paper, time and lips of every method");
     c->add_flag("--advise", a.advise, "Which method suits which section, and why");
     c->add_flag("--json", a.json, "Print zesty-sections/1");
-    needs(*c, {{"--count", "--by"}, {"--centre", "--by"}});
+    needs(*c, {{"--count", "--by"}, {"--centre", "--by"}, {"--about", "--divide"}});
     either(*c, {{"--punch-on-top", "--punch-behind"}});
     return c;
 }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -9,9 +10,9 @@ namespace zesty::cli {
 struct SectionsArgs {
     std::string project;
     std::string out;
-    std::string by, centre, lasso_box, foam, clearance, punches, lips;
-    int count = 3;
-    std::vector<std::string> group, ungroup, name, treat, method, lip, divide, undivide, order, bars;
+    std::string by, centre, about, lasso_box, foam, clearance, punches, lips;
+    std::optional<int> count;
+    std::vector<std::string> group, ungroup, name, treat, method, lip, divide, undivide, order, bars, punched;
     std::string back;
     bool how_much = false;
     bool punch_on_top = false, punch_behind = false, compare = false, advise = false;

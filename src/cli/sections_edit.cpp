@@ -2,6 +2,7 @@
 
 #include "cli/command.h"
 #include "cli/typed.h"
+#include "core/project/drawn_line.h"
 #include "core/project/edits.h"
 #include "core/project/planner.h"
 #include "core/sections/grouping.h"
@@ -44,7 +45,10 @@ private:
     }
 
     Result<void> divisions() {
-        if (auto r = look(); !r) return r;
+        const bool of_the_base = std::any_of(a_.divide.begin(), a_.divide.end(),
+                                             [](const std::string& t) { return t.starts_with("base:"); });
+        // The bare base needs no cut.
+        if (auto r = look(); !r && !of_the_base) return r;
         for (const std::string& text : a_.undivide) {
             const auto spots = typed_spots("--undivide", text);
             if (!spots) return tl::make_unexpected(spots.error());
@@ -63,7 +67,21 @@ private:
             Division d;
             d.kind = *kind;
             if (auto r = read_division(d, parts); !r) return r;
-            zesty::divide(p_, *spots, d);
+            if (a_.about.empty()) {
+                zesty::divide(p_, *spots, d);
+                continue;
+            }
+            if (d.kind == Division::Kind::Bands || d.kind == Division::Kind::Grid)
+                return fail(ErrorKind::BadInput,
+                            "--about: bands and grids fill their opening, whatever point");
+            const auto at = typed_point("--about", a_.about, "give x,y on the page", 3000);
+            if (!at) return tl::make_unexpected(at.error());
+            for (const Spot spot : *spots) {
+                const auto o = std::find(plan_.sections.spots.begin(), plan_.sections.spots.end(), spot);
+                const int opening =
+                    o == plan_.sections.spots.end() ? -1 : static_cast<int>(o - plan_.sections.spots.begin());
+                zesty::divide(p_, {spot}, about_place(p_, plan_, opening, d, *at));
+            }
         }
         return look();
     }
@@ -110,7 +128,13 @@ private:
         if (!a_.by.empty()) {
             const auto kind = typed_word<GroupRule::Kind>("--by", a_.by);
             if (!kind) return tl::make_unexpected(kind.error());
-            GroupRule rule{*kind, a_.count, p_.set_out.page.whole().centre()};
+            if (a_.count && *kind != GroupRule::Kind::Sizes && *kind != GroupRule::Kind::Bands &&
+                *kind != GroupRule::Kind::Rings)
+                return fail(ErrorKind::BadInput,
+                            "--count: there is nothing to count in grouping by " + a_.by);
+            if (!a_.centre.empty() && *kind != GroupRule::Kind::Rings)
+                return fail(ErrorKind::BadInput, "--centre: only rings have one");
+            GroupRule rule{*kind, a_.count.value_or(3), p_.set_out.page.whole().centre()};
             if (!a_.centre.empty()) {
                 const auto at = typed_point("--centre", a_.centre, "give x,y on the page", 3000);
                 if (!at) return tl::make_unexpected(at.error());
@@ -258,6 +282,17 @@ private:
         if (*clearance) rules.inlay_clearance = **clearance;
         if (a_.punch_on_top) rules.punch_on_top = true;
         if (a_.punch_behind) rules.punch_on_top = false;
+        if (auto r = each(
+                "--punched", a_.punched,
+                [](const std::string& what) -> Result<std::optional<bool>> {
+                    if (what == "page") return std::optional<bool>{};
+                    if (what == "on-top" || what == "behind") return std::optional(what == "on-top");
+                    return fail(ErrorKind::BadInput,
+                                "--punched: '" + what + "' is none of on-top, behind, page");
+                },
+                [](SectionChoice& c, std::optional<bool> on_top) { c.punch_on_top = on_top; });
+            !r)
+            return r;
         if (a_.punches.empty()) return {};
         auto punches = typed_lengths("--punches", a_.punches, 1, 999);
         if (!punches) return tl::make_unexpected(punches.error());

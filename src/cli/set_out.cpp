@@ -52,6 +52,9 @@ static int run(const SetOutArgs& args) {
     if (asks_cutting_mat)
         if (const auto j = counted_on_cutting_mat(args, *project, planner, cut, said); !answer("mat", j))
             return complain(j.error().message);
+    if (args.cutting_mats)
+        if (const auto j = laid_on_cutting_mats(*project, *plan, said); !answer("cutting_mats", j))
+            return complain(j.error().message);
     if (args.ladder)
         if (const auto j = ladder_json(*project, planner, cut, said); !answer("ladder", j))
             return complain(j.error().message);
@@ -72,13 +75,20 @@ void add_page_options(CLI::App& c, SetOutArgs& a) {
     c.add_option("--page", a.page, "Size of one page, such as 12x12in")->group("Page");
     c.add_flag("--spread", a.spread, "Two pages side by side")->group("Page");
     c.add_flag("--single", a.single, "One page")->group("Page");
+    c.add_option("--second", a.second, "Size of the second page of a spread, such as 6x12in, or same")
+        ->group("Page");
     c.add_option("--gap", a.gap, "Between the pages of a spread")->group("Page");
     c.add_option("--reveal", a.reveal, "How much of the frame shows: one length, or left,top,right,bottom")
         ->group("Page");
     c.add_flag("--strips", a.strips, "A frame of strips")->group("Page");
     c.add_flag("--whole-frame", a.whole_frame, "A frame cut from one sheet")->group("Page");
     c.add_option("--glue-lip", a.glue_lip, "Of the frame behind the base")->group("Page");
+    c.add_option("--window", a.window, "Window in a whole frame, such as 10x10in; none to go by the glue lip")
+        ->group("Page");
     c.add_option("--frame-paper", a.frame_paper, "Id of the frame's paper, or none")->group("Page");
+    c.add_option("--side-paper", a.side_paper, "Id of another paper for the strips at the sides, or none")
+        ->group("Page");
+    c.add_option("--base-paper", a.base_paper, "Id of the base's paper, or none")->group("Page");
 }
 
 void add_cut_options(CLI::App& c, SetOutArgs& a) {
@@ -86,10 +96,25 @@ void add_cut_options(CLI::App& c, SetOutArgs& a) {
         ->check(CLI::Range(1, 100'000))
         ->group("Cuts");
     c.add_option("--add", a.add, "Puts another drawing on the page")->group("Cuts");
+    c.add_option("--drawing", a.drawing, "Which drawing of a ZIP, by its file name")->group("Cuts");
     c.add_option("--square", a.square, "Side of the square beside a scanned cut")->group("Cuts");
     c.add_flag("--copy", a.copy, "A copy beside the cut")->group("Cuts");
     c.add_flag("--facing", a.facing, "A copy that faces it")->group("Cuts");
     c.add_flag("--remove", a.remove, "Takes the cut off the page")->group("Cuts");
+    c.add_option("--ring", a.ring, "Copies round a circle: how many, and its radius, such as 6:3in")
+        ->group("Cuts");
+    c.add_option("--ring-at", a.ring_at, "Middle of that circle: x,y; the middle of the page without it")
+        ->group("Cuts");
+    add_number(c, "--first-deg", a.first_deg, "Where the first of them stands, clockwise from the top",
+               turn_limits)
+        ->group("Cuts");
+    c.add_flag("--level", a.level, "They all lie alike, rather than facing out")->group("Cuts");
+    c.add_option("--row", a.row, "Copies in a row: how many, and how far apart, such as 5:2in")
+        ->group("Cuts");
+    c.add_flag("--down", a.down, "The row runs down the page")->group("Cuts");
+    c.add_option("--stagger", a.stagger, "By how much every second one is moved across the row")
+        ->group("Cuts");
+    c.add_flag("--alternate", a.alternate, "Every second one mirrored")->group("Cuts");
     c.add_flag("--swap-paper", a.swap_paper, "What is open becomes paper, and what is paper open")
         ->group("Cuts");
     c.add_flag("--split", a.split, "One cut for each colour, or group, of the drawing")->group("Cuts");
@@ -97,6 +122,10 @@ void add_cut_options(CLI::App& c, SetOutArgs& a) {
     c.add_option("--shadow", a.shadow, "A shadow below it, this much larger all round")->group("Cuts");
     c.add_option("--leave-out", a.leave_out, "Pieces that are not used, such as 2,5-7")->group("Cuts");
     c.add_option("--only", a.only, "The only pieces that are used")->group("Cuts");
+    c.add_option("--part-off", a.part_off, "Pieces that become a cut of their own, such as 2,5-7")
+        ->group("Cuts");
+    c.add_option("--part-off-layers", a.part_off_layers, "Layers that become a cut of their own")
+        ->group("Cuts");
     c.add_flag("--all-pieces", a.all_pieces, "Uses every piece again")->group("Cuts");
     c.add_flag("--pieces-from-paper", a.pieces_from_paper, "Its pieces are cut from papers of their own")
         ->group("Cuts");
@@ -162,41 +191,41 @@ CLI::App* add_set_out(CLI::App& app, SetOutArgs& a) {
     c->add_option("--cutting-mat-picture", a.cutting_mat_picture,
                   "Draws the first size, as many as fit, into this PNG")
         ->group("Size");
+    c->add_flag("--cutting-mats", a.cutting_mats,
+                "Everything cut for the page on cutting mats, by cardstock, and what still fits")
+        ->group("Size");
     c->add_option("--sizes", a.sizes, "Sizes to try on the mat, longer side")->group("Size");
     c->add_flag("--ladder", a.ladder, "What other sizes would do")->group("Size");
     c->add_flag("--json", a.json, "Print zesty-set-out/1");
     needs(*c, {{"--square", "--add"},
+               {"--drawing", "--add"},
                {"--grid", "--photo"},
                {"--grid-gap", "--grid"},
                {"--leave-free", "--grid"},
                {"--round", "--photo"},
+               {"--ring-at", "--ring"},
+               {"--first-deg", "--ring"},
+               {"--level", "--ring"},
+               {"--down", "--row"},
+               {"--stagger", "--row"},
                {"--sizes", "--cutting-mat"},
                {"--cutting-mat-picture", "--cutting-mat"}});
-    either(*c, {{"--spread", "--single"},
-                {"--strips", "--whole-frame"},
-                {"--raise", "--lower"},
-                {"--above-photos", "--below-photos"},
-                {"--behind", "--on-top"},
-                {"--leave-out", "--only"},
-                {"--leave-out", "--all-pieces"},
-                {"--only", "--all-pieces"},
-                {"--copy", "--facing"},
-                {"--margin", "--frame-gap"},
-                {"--margin", "--width"},
-                {"--margin", "--height"},
-                {"--frame-gap", "--width"},
-                {"--frame-gap", "--height"},
-                {"--width", "--height"},
-                {"--remove", "--only"},
-                {"--remove", "--leave-out"},
-                {"--remove", "--margin"},
-                {"--remove", "--width"},
-                {"--remove", "--height"},
-                {"--remove", "--at"},
-                {"--remove", "--turn"},
-                {"--remove", "--mirror"},
-                {"--remove-photo", "--photo-at"},
-                {"--remove-photo", "--photo-turn"},
+    either(*c, {{"--spread", "--single"},         {"--strips", "--whole-frame"},
+                {"--raise", "--lower"},           {"--above-photos", "--below-photos"},
+                {"--behind", "--on-top"},         {"--leave-out", "--only"},
+                {"--leave-out", "--all-pieces"},  {"--only", "--all-pieces"},
+                {"--copy", "--facing"},           {"--part-off", "--part-off-layers"},
+                {"--part-off", "--only"},         {"--part-off", "--leave-out"},
+                {"--part-off", "--remove"},       {"--ring", "--row"},
+                {"--remove", "--ring"},           {"--remove", "--row"},
+                {"--margin", "--frame-gap"},      {"--margin", "--width"},
+                {"--margin", "--height"},         {"--frame-gap", "--width"},
+                {"--frame-gap", "--height"},      {"--width", "--height"},
+                {"--remove", "--only"},           {"--remove", "--leave-out"},
+                {"--remove", "--margin"},         {"--remove", "--width"},
+                {"--remove", "--height"},         {"--remove", "--at"},
+                {"--remove", "--turn"},           {"--remove", "--mirror"},
+                {"--remove-photo", "--photo-at"}, {"--remove-photo", "--photo-turn"},
                 {"--remove-photo", "--protect"}});
     return c;
 }

@@ -3,6 +3,7 @@
 #include "cli/painting.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
+#include "core/project/cutting_mat_plan.h"
 #include "core/setout/photo_fit.h"
 #include "core/setout/sizing.h"
 #include "core/sheets/cutting_mats.h"
@@ -65,8 +66,7 @@ Result<PhotoForOpening> typed_photo_size(const std::string& option, const std::v
 }
 
 void print_page(const Project& p, const Plan& plan, std::ostream& out) {
-    out << "page " << format_size(p.set_out.page.width, p.set_out.page.height, p.units)
-        << (p.set_out.page.spread ? ", a spread of two" : "") << "\n";
+    out << "page " << page_in_words(p.set_out.page, p.units) << "\n";
     for (const std::string& s : plan.set_out.frame.to_cut) out << s << "\n";
     print_cuts(p, plan, out);
     for (std::size_t i = 0; i < p.set_out.photos.size(); ++i)
@@ -133,8 +133,9 @@ Result<json> counted_on_cutting_mat(const SetOutArgs& a, const Project& p, Plann
     json answer = json::array();
     const std::vector<CuttingMatCount> counts = fit_on_cutting_mat(**alone, sizes, mat, 60, {});
     for (const CuttingMatCount& c : counts) {
-        answer.push_back({{"size_mm", c.size}, {"count", c.count}});
-        out << c.count << " of " << format_length(c.size, p.units) << " fit on the mat\n";
+        answer.push_back({{"size_mm", c.size}, {"count", c.count}, {"or_more", c.or_more}});
+        out << c.count << (c.or_more ? " or more of " : " of ") << format_length(c.size, p.units)
+            << " fit on the mat\n";
     }
     if (sizes.size() > 1) {
         const bool together = fit_together(**alone, sizes, mat, {});
@@ -148,7 +149,7 @@ Result<json> counted_on_cutting_mat(const SetOutArgs& a, const Project& p, Plann
 }
 
 Result<json> ladder_json(const Project& p, Planner& planner, int cut, std::ostream& out) {
-    const double most = std::max(p.set_out.page.full_width(), p.set_out.page.height);
+    const double most = std::max(p.set_out.page.full_width(), p.set_out.page.full_height());
     const auto rungs = planner.ladder(p, cut, most / 6, most, 11);
     if (!rungs) return tl::make_unexpected(rungs.error());
     json answer = json::array();
@@ -162,12 +163,32 @@ Result<json> ladder_json(const Project& p, Planner& planner, int cut, std::ostre
                           {"cutting_min", r.cutting},
                           {"backing_min", r.backing}});
         std::string holds;
-        for (const Holding& h : holdings())
+        for (const Holding& h : holdings(p.set_out.bars))
             if (r.thinnest_bar >= h.bar) holds = h.name;
         out << format_length(r.size, p.units) << ", " << format_mm(r.thinnest_bar)
             << (holds.empty() ? " (too thin for the blade)" : " (wide enough for " + holds + ")") << ", "
             << format_mm(r.smallest_opening) << ", " << r.too_small << ", " << std::lround(r.patch_area / 100)
             << " sq cm, " << std::lround(r.cutting) << " min, " << std::lround(r.backing) << " min\n";
+    }
+    return answer;
+}
+
+Result<json> laid_on_cutting_mats(const Project& p, const Plan& plan, std::ostream& out) {
+    json answer = json::array();
+    for (const CutsOnCuttingMats& one : mats_of(p, plan)) {
+        json cuts = json::array();
+        for (int c : one.cuts) cuts.push_back(c + 1);
+        const std::string extras = extras_in_words(p, extras_on(p, plan, one));
+        answer.push_back({{"cardstock", one.cardstock},
+                          {"cuts", cuts},
+                          {"mats", one.layout.mats.size()},
+                          {"too_large", one.layout.too_large.size()},
+                          {"also_fits", extras}});
+        out << one.cardstock << ": " << one.layout.mats.size()
+            << (one.layout.mats.size() == 1 ? " mat" : " mats");
+        if (!one.layout.too_large.empty())
+            out << ", " << one.layout.too_large.size() << " pieces larger than the mat";
+        out << (extras.empty() ? std::string() : "; also fits: " + extras) << "\n";
     }
     return answer;
 }

@@ -20,6 +20,8 @@ Result<PhotoForOpening> typed_photo_size(const std::string& option, const std::v
                                          const Plan& plan, double least_side);
 
 void print_page(const Project& p, const Plan& plan, std::ostream& out);
+/// Everything that is cut for the page on cutting mats, by cardstock, and what still fits.
+Result<nlohmann::json> laid_on_cutting_mats(const Project& project, const Plan& plan, std::ostream& out);
 void add_page(const Plan& plan, nlohmann::json& out);
 Result<nlohmann::json> fitted_photo(const SetOutArgs& a, const Project& p, const Plan& plan,
                                     std::ostream& out);

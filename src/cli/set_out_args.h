@@ -11,14 +11,17 @@ struct SetOutArgs {
     std::string project;
     std::string out; ///< empty: the project itself
     // Page
-    std::string page, gap, reveal, glue_lip, frame_paper;
+    std::string page, second, window, gap, reveal, glue_lip, frame_paper, side_paper, base_paper;
     bool spread = false, single = false, strips = false, whole_frame = false;
     // Cuts
     int cut = 0; ///< which one, from 1; 0 for the uppermost
-    std::string add, square, leave_out, only, layers, shadow, margin, frame_gap, width, height, at;
+    std::string add, drawing, square, leave_out, only, layers, shadow, margin, frame_gap, width, height, at;
     std::optional<double> turn_deg;
     bool copy = false, facing = false, remove = false, mirror = false, all_pieces = false, split = false;
     bool swap_paper = false;
+    std::string ring, ring_at, row, stagger, part_off, part_off_layers;
+    std::optional<double> first_deg;
+    bool level = false, down = false, alternate = false;
     bool pieces_from_paper = false, above_photos = false, below_photos = false, raise = false, lower = false;
     // Photos
     std::vector<std::string> photos;
@@ -33,6 +36,7 @@ struct SetOutArgs {
     std::string put_photo;
     std::string size_for, fit_photo, mat, cutting_mat_picture, sizes;
     bool ladder = false;
+    bool cutting_mats = false;
     bool json = false;
 };
 

@@ -3,6 +3,8 @@
 #include "cli/command.h"
 #include "cli/set_out_answers.h"
 #include "cli/set_out_args.h"
+#include "cli/set_out_copies.h"
+#include "cli/set_out_page.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
 #include "core/project/edits.h"
@@ -29,8 +31,9 @@ public:
         : a_(args), p_(project), planner_(planner) {}
 
     Result<void> run() {
+        if (auto r = edit_page(a_, p_); !r) return r;
         for (auto step :
-             {&SetOutEdit::page, &SetOutEdit::cut_list, &SetOutEdit::cut_parts, &SetOutEdit::cut_place,
+             {&SetOutEdit::cut_list, &SetOutEdit::cut_parts, &SetOutEdit::cut_place, &SetOutEdit::copies,
               &SetOutEdit::photo_list, &SetOutEdit::photo_place, &SetOutEdit::size, &SetOutEdit::put_photo})
             if (auto r = (this->*step)(); !r) return r;
         return {};
@@ -43,50 +46,11 @@ public:
     }
 
 private:
-    Result<void> page() {
-        if (!a_.page.empty()) {
-            const auto page = typed_page(a_.page);
-            if (!page) return tl::make_unexpected(page.error());
-            p_.set_out.page.width = page->width;
-            p_.set_out.page.height = page->height;
-        }
-        if (a_.spread) p_.set_out.page.spread = true;
-        if (a_.single) p_.set_out.page.spread = false;
-        if (a_.strips) p_.set_out.page.frame = FrameKind::Strips;
-        if (a_.whole_frame) p_.set_out.page.frame = FrameKind::Whole;
-        const auto gap = typed_length("--gap", a_.gap, 0, 1000);
-        const auto lip = typed_length("--glue-lip", a_.glue_lip, 0, 1000);
-        if (!gap) return tl::make_unexpected(gap.error());
-        if (!lip) return tl::make_unexpected(lip.error());
-        if (*gap) p_.set_out.page.gap = **gap;
-        if (*lip) p_.set_out.page.glue_lip = **lip;
-        if (!a_.reveal.empty()) {
-            const auto r = typed_lengths("--reveal", a_.reveal, 0, 1000);
-            if (!r) return tl::make_unexpected(r.error());
-            if (r->size() != 1 && r->size() != 4)
-                return fail(ErrorKind::BadInput, "--reveal: give one length, or left,top,right,bottom");
-            p_.set_out.page.reveal =
-                r->size() == 1 ? Sides::even(r->front()) : Sides{(*r)[0], (*r)[1], (*r)[2], (*r)[3]};
-        }
-        if (!a_.mat.empty()) {
-            const auto mat = typed_size("--cutting-mat", a_.mat, 10, 3000);
-            if (!mat) return tl::make_unexpected(mat.error());
-            p_.set_out.cutting_mat.width = mat->x;
-            p_.set_out.cutting_mat.height = mat->y;
-        }
-        if (a_.frame_paper.empty()) return {};
-        if (a_.frame_paper != "none" && (!p_.stash || p_.stash->find(a_.frame_paper) < 0))
-            return fail(ErrorKind::BadInput,
-                        "--frame-paper: there is no paper '" + a_.frame_paper + "' in the stash");
-        p_.set_out.page.frame_paper = a_.frame_paper == "none" ? "" : a_.frame_paper;
-        return {};
-    }
-
     Result<void> cut_list() {
         if (!a_.add.empty()) {
             const auto square = typed_length("--square", a_.square, 2, 500);
             if (!square) return tl::make_unexpected(square.error());
-            auto drawing = read_drawing(a_.add, square->value_or(0));
+            auto drawing = read_drawing(a_.add, square->value_or(0), false, a_.drawing);
             if (!drawing) return tl::make_unexpected(drawing.error());
             const auto read = read_cut((*drawing)->drawing);
             if (!read) return fail(read.error().kind, a_.add + ": " + read.error().message);
@@ -103,7 +67,11 @@ private:
         if (a_.copy || a_.facing) {
             const auto now = planner_.shapes(p_);
             if (!now) return tl::make_unexpected(now.error());
-            copy_cut(p_, id, a_.facing, now->set_out.each[cut()].cut_box.width() + mm_per_inch / 4);
+            std::vector<Box> taken;
+            for (const SetOut& one : now->set_out.each) taken.push_back(one.cut_box);
+            copy_cut(
+                p_, id, a_.facing,
+                beside_on_page(p_.set_out.page, taken, now->set_out.each[cut()].cut_box, mm_per_inch / 4));
         }
         if (a_.swap_paper) {
             auto other = swapped(*p_.set_out.drawings[p_.set_out.cuts[cut()].drawing]);
@@ -126,7 +94,8 @@ private:
         return a_.swap_paper || a_.copy || a_.facing || a_.remove || a_.split || !a_.shadow.empty() ||
                !a_.leave_out.empty() || !a_.only.empty() || !a_.layers.empty() || !a_.width.empty() ||
                !a_.height.empty() || !a_.margin.empty() || !a_.frame_gap.empty() || !a_.at.empty() ||
-               a_.turn_deg || a_.mirror || !a_.size_for.empty();
+               a_.turn_deg || a_.mirror || !a_.size_for.empty() || wants_copies_in_order(a_) ||
+               !a_.part_off.empty() || !a_.part_off_layers.empty();
     }
 
     Result<void> cut_parts() {
@@ -138,6 +107,11 @@ private:
         if (a_.pieces_from_paper) c.pieces_from_paper = true;
         if (a_.above_photos) c.above_photos = true;
         if (a_.below_photos) c.above_photos = false;
+        if (!a_.part_off.empty() || !a_.part_off_layers.empty()) {
+            const auto own = part_off_typed(a_, p_, planner_, cut());
+            if (!own) return tl::make_unexpected(own.error());
+            return {};
+        }
         if (a_.leave_out.empty() && a_.only.empty()) return reorder();
         const auto count = planner_.piece_count(p_, cut());
         if (!count) return tl::make_unexpected(count.error());
@@ -188,6 +162,12 @@ private:
         return {};
     }
 
+    /// Once the cut has the place and size it is to have.
+    Result<void> copies() {
+        if (!wants_copies_in_order(a_) || cut() < 0) return {};
+        return copy_in_order(a_, p_, planner_, cut());
+    }
+
     /// "Mia:4x6", "4x6in".
     Result<Photo> typed_photo(const std::string& option, const std::string& text) const {
         const For typed = typed_for(text);
@@ -222,7 +202,7 @@ private:
             if (!columns) return tl::make_unexpected(columns.error());
             if (!rows) return tl::make_unexpected(rows.error());
             if (auto r = put_grid(p_.set_out, p_.units, *photo, columns->front() + 1, rows->front() + 1,
-                                  gap->value_or(0), a_.leave_free);
+                                  gap->value_or(p_.set_out.usual.grid_gap), a_.leave_free);
                 !r)
                 return fail(r.error().kind, "--grid: " + r.error().message);
         }
@@ -306,7 +286,7 @@ private:
         if (!plan->sections.cut) return fail(ErrorKind::NothingToDo, "the page has no cut yet");
         const auto print = typed_photo_size("--fit-photo", parts, *plan, 1);
         if (!print) return tl::make_unexpected(print.error());
-        const double tuck = print->tuck.value_or(behind ? mm_per_inch / 8 : 0);
+        const double tuck = print->tuck.value_or(behind ? p_.set_out.usual.photo_overlap : 0);
         const double tilt = a_.most_tilt.value_or(usual_tilt_deg);
         const auto fit = behind ? smallest_covering(print->outline, print->size.x, print->size.y, tuck, tilt)
                                 : largest_tucked(print->outline, print->size.x, print->size.y, tuck, tilt);
@@ -326,7 +306,7 @@ private:
         const std::string value = equals == std::string::npos ? "" : a_.size_for.substr(equals + 1);
         const auto parts = split(value, ':');
         if (what == "bar") {
-            for (const Holding& h : holdings())
+            for (const Holding& h : holdings(p_.set_out.bars))
                 if (value == h.key) return bar_factor(now, h.bar);
             const auto bar = typed_length("--size-for bar", value, 0.05, 100);
             if (!bar) return tl::make_unexpected(bar.error());
@@ -351,12 +331,12 @@ private:
         return *factor;
     }
 
-    static Result<double> photo_factor(const Plan& plan, const std::vector<std::string>& parts) {
+    Result<double> photo_factor(const Plan& plan, const std::vector<std::string>& parts) const {
         const auto print = typed_photo_size("--size-for photo", parts, plan, 5);
         if (!print) return tl::make_unexpected(print.error());
         // The print just fills the opening from behind, its edges tucked behind the bars.
         const auto fit = cut_growth_for_covering(print->outline, print->size.x, print->size.y,
-                                                 print->tuck.value_or(mm_per_inch / 8));
+                                                 print->tuck.value_or(p_.set_out.usual.photo_overlap));
         if (!fit)
             return fail(ErrorKind::NothingToDo, "--size-for photo: the photo is smaller than its overlap");
         return fit->factor;

@@ -69,27 +69,40 @@ Result<std::vector<Entry>> drawings_in(const QByteArray& data) {
 }
 
 Result<File> best_of(const QByteArray& data, const TraceOptions& options) {
+    auto all = drawings_of_bundle(data, options);
+    if (!all) return tl::make_unexpected(all.error());
+    return std::move(all->front().file);
+}
+
+} // namespace
+
+Result<std::vector<BundleDrawing>> drawings_of_bundle(const QByteArray& data, const TraceOptions& options) {
+    if (kind_of(data) != Kind::Bundle) return std::vector<BundleDrawing>{};
     const auto entries = drawings_in(data);
     if (!entries) return tl::make_unexpected(entries.error());
     if (entries->empty())
         return fail(ErrorKind::NothingToDo, "the bundle holds no drawing: no SVG, DXF, PNG or JPEG");
-    Result<File> best = fail(ErrorKind::NothingToDo, "the bundle holds no drawing that can be cut");
-    std::size_t openings = 0;
+    struct Found {
+        Kind kind;
+        BundleDrawing drawing;
+    };
+    std::vector<Found> found;
     std::size_t tried = 0;
     for (const Entry& e : *entries) {
-        if (best && e.kind != entries->front().kind) break;
         if (e.kind == Kind::Bundle || ++tried > most_tried) continue;
         auto file = import_drawing(e.bytes, e.name, options);
         if (!file) continue;
         const auto cut = read_cut((*file)->drawing);
-        if (!cut || (best && cut->openings.size() <= openings)) continue;
-        openings = cut->openings.size();
-        best = std::move(file);
+        if (cut) found.push_back({e.kind, {e.name, std::move(*file), cut->openings.size()}});
     }
-    return best;
+    if (found.empty()) return fail(ErrorKind::NothingToDo, "the bundle holds no drawing that can be cut");
+    std::stable_sort(found.begin(), found.end(), [](const Found& a, const Found& b) {
+        return a.kind != b.kind ? a.kind < b.kind : a.drawing.openings > b.drawing.openings;
+    });
+    std::vector<BundleDrawing> out;
+    for (Found& f : found) out.push_back(std::move(f.drawing));
+    return out;
 }
-
-} // namespace
 
 Result<File> import_drawing(const QByteArray& data, const std::string& name, const TraceOptions& options) {
     switch (kind_of(data)) {
@@ -111,10 +124,27 @@ Result<File> swapped(const DrawingFile& file) {
     return as_svg(negative_of(file.drawing), file.name);
 }
 
-Result<File> drawing_file(const QString& path, const TraceOptions& options) {
+namespace {
+
+Result<File> named_of(const QByteArray& data, const std::string& name, const TraceOptions& options) {
+    auto all = drawings_of_bundle(data, options);
+    if (!all) return tl::make_unexpected(all.error());
+    std::string there;
+    for (BundleDrawing& d : *all) {
+        if (d.name == name) return std::move(d.file);
+        there += (there.empty() ? "" : ", ") + d.name;
+    }
+    if (there.empty()) return fail(ErrorKind::BadInput, "this is no bundle to choose a drawing of");
+    return fail(ErrorKind::BadInput, "there is no drawing '" + name + "' that can be cut, only " + there);
+}
+
+} // namespace
+
+Result<File> drawing_file(const QString& path, const TraceOptions& options, const std::string& named) {
     const auto data = read_file(path);
     if (!data) return tl::make_unexpected(data.error());
-    auto file = import_drawing(*data, QFileInfo(path).fileName().toStdString(), options);
+    auto file = named.empty() ? import_drawing(*data, QFileInfo(path).fileName().toStdString(), options)
+                              : named_of(*data, named, options);
     if (!file) return fail(file.error().kind, path.toStdString() + ": " + file.error().message);
     return file;
 }

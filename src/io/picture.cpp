@@ -3,9 +3,12 @@
 #include "io/read_file.h"
 
 #include <QBuffer>
+#include <QDate>
 #include <QFileInfo>
 #include <QImageReader>
 #include <QtEndian>
+#include <libexif/exif-data.h>
+#include <memory>
 #include <zlib.h>
 
 namespace zesty {
@@ -66,15 +69,51 @@ Result<QImage> read_picture(const QByteArray& data, QSize fit) {
     return image;
 }
 
+namespace {
+
+/// In pixels, the right way up.
+QSize upright_size(const QByteArray& data) {
+    QBuffer buffer;
+    buffer.setData(data);
+    buffer.open(QIODevice::ReadOnly);
+    const QImageReader reader(&buffer);
+    const QSize size = reader.size();
+    return reader.transformation() & QImageIOHandler::TransformationRotate90 ? size.transposed() : size;
+}
+
+/// As 2026-05-17, from the Exif data of a JPEG; empty where it does not say, or says nonsense.
+std::string day_taken(const QByteArray& data) {
+    const std::unique_ptr<ExifData, decltype(&exif_data_unref)> exif(
+        exif_data_new_from_data(reinterpret_cast<const unsigned char*>(data.constData()),
+                                static_cast<unsigned>(data.size())),
+        &exif_data_unref);
+    if (!exif) return {};
+    for (const auto& [ifd, tag] : {std::pair(EXIF_IFD_EXIF, EXIF_TAG_DATE_TIME_ORIGINAL),
+                                   std::pair(EXIF_IFD_EXIF, EXIF_TAG_DATE_TIME_DIGITIZED)}) {
+        const ExifEntry* entry = exif_content_get_entry(exif->ifd[ifd], tag);
+        if (!entry || !entry->data || entry->size < 10) continue;
+        const auto said = QString::fromLatin1(reinterpret_cast<const char*>(entry->data), 10);
+        const QDate day = QDate::fromString(said, "yyyy:MM:dd");
+        if (day.isValid()) return day.toString(Qt::ISODate).toStdString();
+    }
+    return {};
+}
+
+} // namespace
+
 Result<Shared<BroughtPicture>> brought_picture(const std::string& name, const std::string& bytes) {
-    const auto image =
-        read_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())), {256, 256});
+    const auto data = QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size()));
+    const auto image = read_picture(data, {256, 256});
     if (!image) return fail(image.error().kind, name + ": " + image.error().message);
     // Cells keep small strong colours that a mean would lose: each is a pixel of the picture.
     const QImage cells =
         image->scaled(picture_cells, picture_cells, Qt::IgnoreAspectRatio, Qt::FastTransformation);
-    return Shared<BroughtPicture>{std::make_shared<const BroughtPicture>(
-        BroughtPicture{name, bytes, palette_of(pixels_from(*image)), pixels_from(cells).at})};
+    BroughtPicture out{name, bytes, palette_of(pixels_from(*image)), pixels_from(cells).at};
+    const QSize size = upright_size(data);
+    out.width = size.width();
+    out.height = size.height();
+    out.taken = day_taken(data);
+    return Shared<BroughtPicture>{std::make_shared<const BroughtPicture>(std::move(out))};
 }
 
 Result<Shared<BroughtPicture>> brought_from(const QString& path) {

@@ -119,7 +119,7 @@ json plan_json(const Project& project, const Plan& plan, double seconds) {
              {"units", "mm"},
              {"page",
               {{"width", rounded(project.set_out.page.full_width())},
-               {"height", rounded(project.set_out.page.height)}}},
+               {"height", rounded(project.set_out.page.full_height())}}},
              {"material", json::array()},
              {"openings", json::array()},
              {"sections", sections_json(project, plan)},

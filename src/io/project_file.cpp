@@ -75,11 +75,12 @@ Project as_kept(Project project) {
 Result<QByteArray> project_bytes(const Project& at_hand) {
     const Project project = as_kept(at_hand);
     Entries entries{{"project.json", project_json(project).dump(1)}};
-    const auto names = drawing_entries(project);
-    for (std::size_t i = 0; i < names.size(); ++i) entries[names[i]] = project.set_out.drawings[i]->bytes;
-    const auto pictures = photo_entries(project);
-    for (std::size_t i = 0; i < pictures.size(); ++i)
-        if (!pictures[i].empty()) entries[pictures[i]] = project.set_out.photos[i].picture->bytes;
+    const InArchive in = entries_of(project);
+    for (std::size_t i = 0; i < in.drawings.size(); ++i)
+        entries[in.drawings[i]] = project.set_out.drawings[i]->bytes;
+    for (std::size_t i = 0; i < in.pictures.size(); ++i)
+        if (!in.pictures[i].empty()) entries[in.pictures[i]] = project.set_out.photos[i].picture->bytes;
+    if (!in.sketch.empty()) entries[in.sketch] = project.set_out.sketch.picture->bytes;
     if (project.stash)
         for (const auto& [name, bytes] : project.stash->pictures) entries["papers/" + name] = *bytes;
     return zip(entries);
@@ -93,17 +94,25 @@ Result<Project> project_from(const QByteArray& data, const std::string& what) {
     auto decisions = decisions_from(*j, what);
     if (!decisions) return tl::make_unexpected(decisions.error());
     Project p = std::move(decisions->project);
-    for (std::size_t i = 0; i < p.set_out.photos.size(); ++i) {
-        const std::string& entry = decisions->photo_pictures[i];
-        if (entry.empty()) continue;
+    const auto picture_in = [&](const std::string& entry,
+                                const char* whose) -> Result<Shared<BroughtPicture>> {
+        if (entry.empty()) return Shared<BroughtPicture>{};
         const auto found = entries->find(entry);
         if (found == entries->end())
-            return fail(ErrorKind::BadInput, what + ": the picture of a photo is missing");
+            return fail(ErrorKind::BadInput, what + ": the picture of " + whose + " is missing");
         auto picture = brought_picture(entry.substr(entry.rfind('/') + 1), found->second);
         if (!picture) return fail(picture.error().kind, what + ": " + picture.error().message);
+        return std::move(*picture);
+    };
+    for (std::size_t i = 0; i < p.set_out.photos.size(); ++i) {
+        auto picture = picture_in(decisions->in.pictures[i], "a photo");
+        if (!picture) return tl::make_unexpected(picture.error());
         p.set_out.photos[i].picture = std::move(*picture);
     }
-    for (const std::string& drawing : decisions->drawings) {
+    auto sketch = picture_in(decisions->in.sketch, "the sketch");
+    if (!sketch) return tl::make_unexpected(sketch.error());
+    p.set_out.sketch.picture = std::move(*sketch);
+    for (const std::string& drawing : decisions->in.drawings) {
         const auto found = entries->find(drawing);
         if (found == entries->end()) return fail(ErrorKind::BadInput, what + ": its drawing is missing");
         auto read = read_svg(QByteArray::fromStdString(found->second));

@@ -17,12 +17,11 @@ namespace {
 
 constexpr char format_name[] = "zesty-project/";
 
-template <class F, Describes<Project> T, class Names>
-void describe(F& f, T& project, Names& drawings, Names& pictures) {
+template <class F, Describes<Project> T> void describe(F& f, T& project, InArchive& in) {
     f.text("title", project.title);
     f.word("units", project.units);
     f.whole("seed", project.seed, {0, 4294967295.0});
-    f.object("set_out", [&](auto& o) { describe(o, project.set_out, drawings, pictures); });
+    f.object("set_out", [&](auto& o) { describe(o, project.set_out, in); });
     f.object("sections", [&](auto& o) { describe(o, project.sections); });
     f.object("match", [&](auto& o) { describe(o, project.match); });
     f.object("sheets", [&](auto& o) { describe(o, project.sheets); });
@@ -50,28 +49,24 @@ Result<int> format_of(const json& j, const std::string& what) {
 
 } // namespace
 
-std::vector<std::string> drawing_entries(const Project& p) {
-    std::vector<std::string> out;
+InArchive entries_of(const Project& p) {
+    InArchive out;
     for (std::size_t i = 0; i < p.set_out.drawings.size(); ++i)
-        out.push_back("drawing/" + std::to_string(i + 1) + "/" + p.set_out.drawings[i]->name);
-    return out;
-}
-
-std::vector<std::string> photo_entries(const Project& p) {
-    std::vector<std::string> out;
+        out.drawings.push_back("drawing/" + std::to_string(i + 1) + "/" + p.set_out.drawings[i]->name);
     for (std::size_t i = 0; i < p.set_out.photos.size(); ++i) {
         const auto& picture = p.set_out.photos[i].picture;
-        out.push_back(picture ? "photos/" + std::to_string(i + 1) + "/" + picture->name : std::string());
+        out.pictures.push_back(picture ? "photos/" + std::to_string(i + 1) + "/" + picture->name
+                                       : std::string());
     }
+    if (const auto& sketch = p.set_out.sketch.picture; sketch) out.sketch = "sketch/" + sketch->name;
     return out;
 }
 
 json project_json(const Project& project) {
     Writer f;
     f.text("format", format_name + std::to_string(project_version));
-    auto drawings = drawing_entries(project);
-    auto pictures = photo_entries(project);
-    describe(f, project, drawings, pictures);
+    InArchive in = entries_of(project);
+    describe(f, project, in);
     json out = f.done();
     if (project.stash) out["stash"] = stash_json(*project.stash);
     return out;
@@ -83,15 +78,15 @@ Result<ReadDecisions> decisions_from(const json& j, const std::string& what) {
     const json document = upgraded(j, *format);
     ReadDecisions out;
     Reader f(document, what);
-    describe(f, out.project, out.drawings, out.photo_pictures);
+    describe(f, out.project, out.in);
     if (f.error()) return tl::make_unexpected(*f.error());
     return out;
 }
 
 void bring_within_limits(Project& project) {
     Settler f;
-    std::vector<std::string> beside;
-    describe(f, project, beside, beside);
+    InArchive in;
+    describe(f, project, in);
 }
 
 } // namespace zesty

@@ -4,22 +4,21 @@
 
 #include "core/project/project.h"
 #include "core/result.h"
+#include "io/in_archive.h"
 
 #include <nlohmann/json.hpp>
 
 namespace zesty {
 
-/// Where the drawings and the pictures of photos are in the archive; no path for a photo without a picture.
-std::vector<std::string> drawing_entries(const Project& project);
-std::vector<std::string> photo_entries(const Project& project);
+/// Where what is no JSON lies in the archive.
+InArchive entries_of(const Project& project);
 
 nlohmann::json project_json(const Project& project);
 
 /// Decisions without what lies beside them in the archive.
 struct ReadDecisions {
-    Project project; ///< without drawings, pictures of photos and stash
-    std::vector<std::string> drawings;
-    std::vector<std::string> photo_pictures; ///< by photo
+    Project project; ///< without drawings, pictures and stash
+    InArchive in;
 };
 
 /// Of any format up to the newest; a newer one is refused. `what` names the file in errors, which say which

@@ -54,11 +54,30 @@ TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
     const std::string second = "<svg xmlns='http://www.w3.org/2000/svg'><path d='M0 0h9v9z'/></svg>";
     p.title = "Zwölf \"Drachen\" & <mehr>";
     p.units = Units::Centimetres;
-    p.set_out.page = {215.9, 279.4, true, 12.5, {6.35, 3, 0, 7.0000001}, FrameKind::Strips, 10, "sand"};
+    p.set_out.page = {.width = 215.9,
+                      .height = 279.4,
+                      .spread = true,
+                      .gap = 12.5,
+                      .second_width = 152.4,
+                      .second_height = 200.1,
+                      .reveal = {6.35, 3, 0, 7.0000001},
+                      .frame = FrameKind::Strips,
+                      .glue_lip = 10,
+                      .window_width = 150,
+                      .window_height = 160.25,
+                      .frame_paper = "sand",
+                      .side_paper = "barley"};
+    p.set_out.bars = {0.7, 1.25, 3, 6};
+    p.set_out.usual = {2.5, 4, 3, 20};
+    p.sections.pace = {15, 0.5, 2, 6, 7, 25, 20, 40};
+    p.set_out.rooms = {{RoomFor::Journaling, 60, 40}, {RoomFor::Cluster, 30, 31.5}};
+    p.set_out.may_cover = 0.45;
+    p.set_out.date = "2026-05-17";
+    p.sections.choose(2, {.name = "bow", .punch_on_top = true});
     p.set_out.cuts.front().place = {SizeRule::Height, 187.3333333333333, -37.123456789, true, {1.25, -3.5}};
     add_cut(p, std::make_shared<const DrawingFile>(
                    DrawingFile{"second.svg", second, *read_svg(QByteArray::fromStdString(second))}));
-    copy_cut(p, 0, true, 40);
+    copy_cut(p, 0, true, {40, 0});
     p.set_out.cuts[1].left_out = {0, 3};
     p.set_out.cuts[1].above_photos = false;
     p.set_out.photos.push_back(
@@ -72,7 +91,8 @@ TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
     p.set_out.cuts[1].place.rule = SizeRule::Frame;
     p.sections.backing = {BackingMethod::Punches, LipMode::Overlap, 0.3, 6.1, {20, 30.5}, true};
     divide(p, {4, base_spot}, {Division::Kind::Rays, 5, 3, 12.25, {0.25, 0.75}});
-    p.sections.choose(5, {"", Treatment::Shaker, std::nullopt, BackingMethod::GlueAndTrim, 7});
+    p.sections.choose(
+        5, {.name = {}, .treatment = Treatment::Shaker, .method = BackingMethod::GlueAndTrim, .order = 7});
     p.seed = 4000000000u;
     group(p, {1, 2, 3});
     p.sections.choose(6, {"sky", Treatment::Open, 1.5});

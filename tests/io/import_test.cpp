@@ -3,6 +3,7 @@
 #include "core/cutfile/cut_file.h"
 #include "core/geometry/measure.h"
 #include "io/drawing_import.h"
+#include "io/read_file.h"
 #include "io/svg/svg_writer.h"
 #include "io/zip.h"
 #include "support/lattice.h"
@@ -336,6 +337,28 @@ TEST(Zip, GivesTheWantedEntriesInTheirOrderWithinItsLimit) {
     const auto all = [](const QString&) { return true; };
     EXPECT_EQ(unpacked(zip, 200, all).error().kind, ErrorKind::TooLarge);
     EXPECT_EQ(unpacked("no archive at all", 200, all).error().kind, ErrorKind::Unreadable);
+}
+
+TEST(Bundle, ShowsAllItsDrawingsThatCanBeCutAndGivesTheOneThatIsNamed) {
+    const QString path = ZESTY_DEMO_FOLDER "/../tests/samples/kite-and-bow.zip";
+    const auto data = read_file(path);
+    ASSERT_TRUE(data);
+    const auto all = drawings_of_bundle(*data);
+    ASSERT_TRUE(all) << all.error().message;
+    ASSERT_EQ(all->size(), 2u) << "what is empty, and what is no drawing, is left out";
+    EXPECT_EQ((*all)[0].name, "kite.svg");
+    EXPECT_EQ((*all)[0].openings, 2u);
+    EXPECT_EQ((*all)[1].name, "bow.svg");
+    EXPECT_EQ((*drawing_file(path))->name, "kite.svg") << "the first is taken without a word";
+    EXPECT_EQ((*drawing_file(path, {}, "bow.svg"))->name, "bow.svg");
+    const auto none = drawing_file(path, {}, "tail.svg");
+    ASSERT_FALSE(none);
+    EXPECT_NE(
+        none.error().message.find("there is no drawing 'tail.svg' that can be cut, only kite.svg, bow.svg"),
+        std::string::npos)
+        << none.error().message;
+    const auto plain = drawings_of_bundle("<svg xmlns='http://www.w3.org/2000/svg'/>");
+    EXPECT_TRUE(plain && plain->empty()) << "no bundle";
 }
 
 } // namespace zesty

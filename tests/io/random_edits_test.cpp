@@ -153,7 +153,24 @@ TEST(RandomEdits, NumbersBeyondEveryLimitAreBroughtWithinThem) {
         std::mt19937 random(7);
         int openings = 0;
         Project p = start(random, openings);
-        p.set_out.page = {x, x, true, x, {x, x, x, x}, FrameKind::Strips, x, {}};
+        p.set_out.page = {.width = x,
+                          .height = x,
+                          .spread = true,
+                          .gap = x,
+                          .second_width = x,
+                          .second_height = x,
+                          .reveal = {x, x, x, x},
+                          .frame = FrameKind::Strips,
+                          .glue_lip = x,
+                          .window_width = x,
+                          .window_height = x,
+                          .frame_paper = {}};
+        p.set_out.bars = {x, x, x, x};
+        p.set_out.usual = {x, x, x, x};
+        p.sections.pace = {x, x, x, x, x, x, x, x};
+        p.set_out.rooms = {{RoomFor::Title, x, x}};
+        p.set_out.may_cover = x;
+        p.set_out.sketch = {{}, {x, x}, x, x, x, {{SketchRole::Title, {x, x, x, x}}}};
         p.set_out.cuts[0].place = {SizeRule::Width, x, x, true, {x, x}};
         p.set_out.cuts[0].grown = x;
         p.set_out.cutting_mat = {x, x, x};
@@ -161,7 +178,7 @@ TEST(RandomEdits, NumbersBeyondEveryLimitAreBroughtWithinThem) {
         p.sections.lip = x;
         p.sections.backing = {BackingMethod::Punches, LipMode::Overlap, x, x, {x}, true};
         p.sections.divisions[Spot(0)] = {Division::Kind::Grid, 1 << 30, -5, x, {x, x}};
-        p.sections.choose(Spot(1), {"", Treatment::Shaker, x, std::nullopt, -7});
+        p.sections.choose(Spot(1), {.name = {}, .treatment = Treatment::Shaker, .lip = x, .order = -7});
         p.match.style = {x, x, ToneMap::Zones, {}, {x, x, x, x, x, x}};
         p.match.slants.angle_deg = x;
         p.match.choices[Spot(2)].pattern = {x, x, MotifAnchor{{x, x}, {x, x}}, true};

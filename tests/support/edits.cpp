@@ -43,7 +43,7 @@ void set_out_edit(Project& p, std::mt19937& random) {
         p.set_out.page.spread ^= true;
         break;
     case 6:
-        if (p.set_out.cuts.size() < 3) copy_cut(p, some_cut(p, random).id, below(random, 2) != 0, 40);
+        if (p.set_out.cuts.size() < 3) copy_cut(p, some_cut(p, random).id, below(random, 2) != 0, {40, 0});
         break;
     case 7:
         if (p.set_out.cuts.size() > 1) remove_cut(p, some_cut(p, random).id);

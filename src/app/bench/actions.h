@@ -41,6 +41,7 @@ enum class Act {
     AddScan,
     CopyCut,
     FaceCut,
+    CopyInOrder,
     TakeOff,
     NextInHand,
     Raise,

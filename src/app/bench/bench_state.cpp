@@ -50,7 +50,20 @@ void BenchState::hover(int opening) {
 void BenchState::show_cutting_mats(std::shared_ptr<const ShownCuttingMats> mats) {
     if (!mats && !mats_) return;
     mats_ = std::move(mats);
-    emit cutting_mats_changed();
+    if (mats_) bundle_ = nullptr;
+    emit shown_instead_changed();
+}
+
+void BenchState::show_bundle(std::shared_ptr<const ShownBundle> bundle) {
+    if (!bundle && !bundle_) return;
+    bundle_ = std::move(bundle);
+    if (bundle_) mats_ = nullptr;
+    emit shown_instead_changed();
+}
+
+void BenchState::show_page() {
+    show_cutting_mats(nullptr);
+    show_bundle(nullptr);
 }
 
 Project BenchState::take_offer() {

@@ -9,7 +9,9 @@
 #include "app/bench/worker.h"
 #include "core/sheets/cutting_mats.h"
 
+#include <QImage>
 #include <QObject>
+#include <QStringList>
 #include <optional>
 #include <set>
 
@@ -25,6 +27,19 @@ struct ShownCuttingMats {
     std::vector<InsertLabel> labels;
     std::vector<std::vector<OnCuttingMat>> mats;
     CuttingMat size;
+    QStringList names = {}; ///< by mat: what it is cut from; empty where that is plain
+};
+
+/// The drawings of a bundle, on show instead of the page until one is taken.
+struct ShownBundle {
+    struct Drawing {
+        QString name;
+        Shared<DrawingFile> file;
+        std::size_t openings = 0;
+        QImage picture;
+    };
+    QString title;
+    std::vector<Drawing> drawings; ///< the first is on the page
 };
 
 class BenchState : public QObject {
@@ -52,12 +67,16 @@ public:
     const std::shared_ptr<const ShownCuttingMats>& cutting_mats() const {
         return mats_;
     } ///< null while the page is on show
+    const std::shared_ptr<const ShownBundle>& bundle() const { return bundle_; } ///< the same
 
     void go_to(Waypoint waypoint);
     void show_plan(std::shared_ptr<const Plan> plan, std::shared_ptr<const Textures> textures);
     void select(std::set<int> openings);
     void hover(int opening);
     void show_cutting_mats(std::shared_ptr<const ShownCuttingMats> mats);
+    void show_bundle(std::shared_ptr<const ShownBundle> bundle);
+    /// Whatever was on show instead of the page goes.
+    void show_page();
     /// The offer's plan becomes the plan on show; returns the offer's project. There must be an offer.
     Project take_offer();
 
@@ -66,7 +85,7 @@ signals:
     void plan_changed();
     void selection_changed();
     void hover_changed();
-    void cutting_mats_changed();
+    void shown_instead_changed();
 
 private:
     Offers* offers_;
@@ -79,6 +98,7 @@ private:
     std::set<int> selected_;
     int hovered_ = -1;
     std::shared_ptr<const ShownCuttingMats> mats_;
+    std::shared_ptr<const ShownBundle> bundle_;
 };
 
 } // namespace zesty

@@ -17,6 +17,7 @@
 #include "app/setout/set_out_waypoint.h"
 #include "app/sheets/sheets_waypoint.h"
 #include "core/project/set_aside.h"
+#include "io/own_numbers_file.h"
 #include "io/picture.h"
 
 #include <QClipboard>
@@ -41,12 +42,22 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* p
     connect_worker();
     connect_files();
     show_waypoint();
+    begin_page();
     replan();
     offer_left_work();
     if (const QByteArray geometry = settings_.window_geometry(); !geometry.isEmpty())
         restoreGeometry(geometry);
     else
         resize(1280, 800);
+}
+
+/// The page a person finds: empty, with the household's own numbers.
+void BenchWindow::begin_page() {
+    const auto own = read_own_numbers(settings_.numbers_file());
+    if (!own) return say(words(own.error().message) + ".", true);
+    Project page;
+    begin_with(*own, page);
+    document_.reset(std::move(page), {});
 }
 
 BenchWindow::~BenchWindow() {
@@ -136,11 +147,11 @@ QWidget* BenchWindow::build_side() {
 
 void BenchWindow::connect_views() {
     connect(&state_, &BenchState::waypoint_changed, this, [this] {
-        state_.show_cutting_mats(nullptr);
+        state_.show_page();
         show_waypoint();
     });
-    const auto back_to_page = [this] { state_.show_cutting_mats(nullptr); };
-    connect(&state_, &BenchState::cutting_mats_changed, this, &BenchWindow::show_waypoint);
+    const auto back_to_page = [this] { state_.show_page(); };
+    connect(&state_, &BenchState::shown_instead_changed, this, &BenchWindow::show_waypoint);
     connect(&state_.offers(), &Offers::changed, this, &BenchWindow::show_middle);
     connect(&state_.in_hand(), &InHand::changed, this, back_to_page);
     connect(&document_, &Document::project_changed, this, back_to_page);
@@ -325,8 +336,8 @@ void BenchWindow::refresh() {
 void BenchWindow::clear() {
     if (keys_->isVisible())
         keys_->hide();
-    else if (state_.cutting_mats())
-        state_.show_cutting_mats(nullptr);
+    else if (state_.cutting_mats() || state_.bundle())
+        state_.show_page();
     else if (state_.drawer().cuts_out())
         state_.drawer().cut_out(false);
     else if (drawer_->adds_papers())

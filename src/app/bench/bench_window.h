@@ -54,6 +54,7 @@ protected:
 
 private:
     // How it is put together
+    void begin_page();
     void build();
     QWidget* build_side();
     void build_waypoints(QWidget* side);

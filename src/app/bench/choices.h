@@ -77,6 +77,10 @@ public:
         const auto at = std::find(values_.begin(), values_.end(), value);
         show_choice(at == values_.end() ? -1 : static_cast<int>(at - values_.begin()));
     }
+    /// What is on; `otherwise` while none is.
+    T value_or(T otherwise) const {
+        return choice() < 0 ? otherwise : values_[static_cast<std::size_t>(choice())];
+    }
     template <class Then> void on_choice(QObject* context, Then then) {
         QObject::connect(this, &Segments::chosen, context,
                          [this, then](int i) { then(values_[static_cast<std::size_t>(i)]); });

@@ -2,7 +2,7 @@
 
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
-#include "core/geometry/lengths.h"
+#include "core/setout/frame.h"
 
 #include <QFileInfo>
 #include <QHBoxLayout>
@@ -92,9 +92,7 @@ void HeadBar::refresh() {
     const Page& page = p.set_out.page;
     title_->setText(
         QString("<b style='font-size:15px'>%1</b>%2 &nbsp;&nbsp;<span style='color:#6B6670'>%3</span>")
-            .arg(name.toHtmlEscaped(), document_.changed() ? " *" : "",
-                 (page.spread ? QString("spread of %1 pages") : QString("%1 page"))
-                     .arg(words(format_size(page.width, page.height, p.units)))));
+            .arg(name.toHtmlEscaped(), document_.changed() ? " *" : "", words(page_in_words(page, p.units))));
     window()->setWindowTitle(name + (document_.changed() ? "*" : "") + " - Zesty Panel");
     const QUndoStack& h = document_.history();
     actions_[Act::Undo]->setToolTip(h.canUndo() ? QString("Undo: %1 (Ctrl+Z)").arg(h.undoText())

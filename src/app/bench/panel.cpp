@@ -2,6 +2,7 @@
 
 #include "app/bench/theme.h"
 
+#include <QGridLayout>
 #include <QHBoxLayout>
 
 namespace zesty {
@@ -44,6 +45,19 @@ QHBoxLayout* Panel::row(const QString& name) {
     return r;
 }
 
+QWidget* Panel::row_of_its_own(const QString& name, QHBoxLayout*& r) {
+    auto* whole = new QWidget(this);
+    r = new QHBoxLayout(whole);
+    r->setContentsMargins(0, 0, 0, 0);
+    r->setSpacing(6);
+    auto* l = new QLabel(name, whole);
+    l->setProperty("quiet", true);
+    l->setFixedWidth(62);
+    r->addWidget(l);
+    column_->addWidget(whole);
+    return whole;
+}
+
 QLabel* Panel::line(const QString& name) {
     auto* l = new WrappedLabel(this);
     l->setProperty("quiet", true);
@@ -66,7 +80,10 @@ QPushButton* Panel::button(Act act, const QString& text, bool primary) {
 
 Segments::Segments(const QString& name, const QStringList& choices, QWidget* parent) : QWidget(parent) {
     setAccessibleName(name);
-    auto* r = new QHBoxLayout(this);
+    constexpr int most_in_a_row = 5;
+    constexpr int in_rows = 4;
+    const int columns = choices.size() > most_in_a_row ? in_rows : static_cast<int>(choices.size());
+    auto* r = new QGridLayout(this);
     r->setContentsMargins(0, 0, 0, 0);
     r->setSpacing(4);
     for (int i = 0; i < choices.size(); ++i) {
@@ -78,10 +95,16 @@ Segments::Segments(const QString& name, const QStringList& choices, QWidget* par
             show_choice(i);
             emit chosen(i);
         });
-        r->addWidget(b);
+        r->addWidget(b, i / columns, i % columns);
         buttons_.push_back(b);
     }
-    r->addStretch(1);
+    if (choices.size() <= most_in_a_row) r->setColumnStretch(columns, 1);
+}
+
+int Segments::choice() const {
+    for (std::size_t i = 0; i < buttons_.size(); ++i)
+        if (buttons_[i]->isChecked()) return static_cast<int>(i);
+    return -1;
 }
 
 void Segments::show_choice(int index) {

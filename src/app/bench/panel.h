@@ -38,6 +38,8 @@ protected:
 
     /// A row of widgets with a quiet name before them.
     QHBoxLayout* row(const QString& name);
+    /// The same as a widget, to be shown only where it says something.
+    QWidget* row_of_its_own(const QString& name, QHBoxLayout*& row);
     /// A quiet line under the last row.
     QLabel* line(const QString& name = {});
     /// A button for an action: same words and key, own short text.
@@ -49,12 +51,13 @@ protected:
     QVBoxLayout* column_;
 };
 
-/// A few exclusive choices side by side.
+/// A few exclusive choices side by side; in rows of four where there are more than five.
 class Segments : public QWidget {
     Q_OBJECT
 public:
     Segments(const QString& name, const QStringList& choices, QWidget* parent = nullptr);
     void show_choice(int index); ///< -1 for none; emits nothing
+    int choice() const;          ///< -1 for none
 
 signals:
     void chosen(int index);

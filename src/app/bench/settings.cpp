@@ -1,5 +1,6 @@
 #include "app/bench/settings.h"
 
+#include "io/own_numbers_file.h"
 #include "io/stash_store.h"
 
 #include <QDir>
@@ -49,6 +50,10 @@ QString Settings::stash_name() const {
 
 QString Settings::recovery_folder() const {
     return QDir(data_folder()).filePath("recovery");
+}
+
+QString Settings::numbers_file() const {
+    return beside_.isEmpty() ? own_numbers_path() : QDir(beside_).filePath("numbers.json");
 }
 
 QStringList Settings::recent_files() const {

@@ -26,6 +26,8 @@ public:
     QString stash_name() const;
     /// Where work in hand is kept: in the user's data folder, or beside the file of these settings.
     QString recovery_folder() const;
+    /// The household's own numbers, beside the stash.
+    QString numbers_file() const;
     /// At the waypoints that are about the page.
     bool drawer_folded() const;
     void set_drawer_folded(bool folded);

@@ -74,6 +74,10 @@ QPushButton[segment="true"] { border-radius: 6px; padding: 4px 8px; }
 QPushButton[segment="true"]:checked { background: #FBE6D3; border-color: #B84E08; color: #A34406; font-weight: 600; }
 QToolButton::menu-indicator { image: none; }
 QLineEdit { background: #FFFEFB; border: 1px solid #D9D0C0; border-radius: 6px; padding: 4px 8px; selection-background-color: #E86A17; }
+QListWidget { background: #FFFEFB; border: 1px solid #D9D0C0; border-radius: 6px; padding: 2px; outline: none; }
+QListWidget::item { border-radius: 6px; color: #26242B; }
+QListWidget::item:selected { background: #FBE3CF; color: #26242B; }
+QListWidget:focus { border: 2px solid #E86A17; }
 QLineEdit[wrong="true"] { border: 2px solid #B02A4B; }
 QCheckBox { spacing: 8px; }
 QCheckBox::indicator { width: 16px; height: 16px; border: 1px solid #A39C92; border-radius: 4px; background: #FFFEFB; }

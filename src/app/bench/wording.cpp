@@ -19,6 +19,13 @@ QString area_in_words(double mm2, Units units) {
                                   : QString("%1 sq cm").arg(mm2 / 100, 0, 'f', 0);
 }
 
+QString layer_in_words(const std::string& key) {
+    const auto space = key.find(' ');
+    const std::string what = space == std::string::npos ? key : key.substr(space + 1);
+    const auto colour = key.starts_with("colour ") ? parse_colour(what) : std::nullopt;
+    return words(colour ? colour_words(*colour) : what);
+}
+
 QString counted(std::size_t n, const char* one, const char* many) {
     return words(count_of(n, one, many));
 }
@@ -93,7 +100,7 @@ QString about_patches(const Project& project, const Plan& plan) {
     return QString("%1 take %2 of paper and about %3 min. The smallest lip is %4, at opening %5.")
         .arg(counted(plan.sections.patches.size(), "patch", "patches"),
              area_in_words(plan.patch_area(), project.units))
-        .arg(std::max(1L, std::lround(plan.backing_minutes())))
+        .arg(std::max(1L, std::lround(plan.sections.backing_minutes)))
         .arg(words(format_mm(worst->lip)))
         .arg(worst->opening + 1);
 }

@@ -163,19 +163,31 @@ void Worker::open(const QString& path) {
                 report_failure(opened.error());
             return;
         }
-        if (auto file = drawing_to_cut(path))
+        if (auto file = drawing_to_cut(path)) {
             report([this, f = file->pointer(), path] { emit opened_drawing(f, path); });
-        else
+            report_bundle(path, {});
+        } else {
             report_failure(file.error());
+        }
     });
+}
+
+void Worker::report_bundle(const QString& path, const TraceOptions& options) {
+    const auto data = read_file(path);
+    if (!data) return;
+    auto all = drawings_of_bundle(*data, options);
+    if (all && all->size() > 1)
+        report([this, path, drawings = std::move(*all)] { emit bundle_read(path, drawings); });
 }
 
 void Worker::open_to_add(const QString& path, double square) {
     post([this, path, square] {
-        if (auto file = drawing_to_cut(path, square))
+        if (auto file = drawing_to_cut(path, square)) {
             report([this, f = file->pointer(), path] { emit opened_to_add(f, path); });
-        else
+            report_bundle(path, {square});
+        } else {
             report_failure(file.error());
+        }
     });
 }
 

@@ -6,6 +6,7 @@
 // dropped by its number. The last good answer stays until the next one is complete.
 
 #include "core/project/planner.h"
+#include "io/drawing_import.h"
 #include "io/guide/guide_pdf.h"
 #include "io/paint/textures.h"
 #include "io/project_file.h"
@@ -72,6 +73,8 @@ signals:
     void proposal_stopped();
     void opened_drawing(std::shared_ptr<const zesty::DrawingFile> file, const QString& path);
     void opened_to_add(std::shared_ptr<const zesty::DrawingFile> file, const QString& path);
+    /// The one that was opened came from a bundle that holds others, too.
+    void bundle_read(const QString& path, const std::vector<zesty::BundleDrawing>& drawings);
     void opened_project(const zesty::Project& project, const QString& path, const zesty::FileStamp& stamp);
     void file_looked_at(const QString& path, const zesty::FileStamp& now);
     void saved(const zesty::Project& project, const QString& path, const zesty::FileStamp& stamp);
@@ -88,6 +91,8 @@ private:
     void post(std::function<void()> job);
     void report(std::function<void()> on_window_thread);
     void report_failure(const Error& error);
+    /// After the drawing itself was reported.
+    void report_bundle(const QString& path, const TraceOptions& options);
     std::shared_ptr<const Textures> textures_for(const Project& project);
     void run_plan(const Project& project, quint64 number, bool first_look);
     void run_proposal(const Project& project, quint64 number, const MoodWish& wish);

@@ -132,7 +132,7 @@ void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, con
         }
     };
     along(project.set_out.page.full_width(), true);
-    along(project.set_out.page.height, false);
+    along(project.set_out.page.full_height(), false);
     painter.fillRect(QRectF(view.x(), view.y(), thickness, thickness), theme::paper);
     painter.setPen(theme::quiet);
     painter.drawText(QRectF(view.x(), view.y(), thickness, thickness), Qt::AlignCenter, inches ? "in" : "cm");
@@ -148,13 +148,16 @@ void paint_set_out(QPainter& painter, const PageMap& map, const Project& project
     }
     const Box& b = plan.set_out.each[cut].cut_box;
     const auto length = [&](double mm) { return words(format_length(mm, project.units)); };
-    const double w = project.set_out.page.full_width();
-    const double h = project.set_out.page.height;
+    const Box from = measured_from(project.set_out.page, b);
     const Point c = b.centre();
-    if (b.x0 > 1) dimension(painter, map, {0, c.y}, {b.x0, c.y}, length(b.x0), {0, -14});
-    if (b.x1 < w - 1) dimension(painter, map, {b.x1, c.y}, {w, c.y}, length(w - b.x1), {0, -14});
-    if (b.y0 > 1) dimension(painter, map, {c.x, 0}, {c.x, b.y0}, length(b.y0), {42, 0});
-    if (b.y1 < h - 1) dimension(painter, map, {c.x, b.y1}, {c.x, h}, length(h - b.y1), {42, 0});
+    if (b.x0 > from.x0 + 1)
+        dimension(painter, map, {from.x0, c.y}, {b.x0, c.y}, length(b.x0 - from.x0), {0, -14});
+    if (b.x1 < from.x1 - 1)
+        dimension(painter, map, {b.x1, c.y}, {from.x1, c.y}, length(from.x1 - b.x1), {0, -14});
+    if (b.y0 > from.y0 + 1)
+        dimension(painter, map, {c.x, from.y0}, {c.x, b.y0}, length(b.y0 - from.y0), {42, 0});
+    if (b.y1 < from.y1 - 1)
+        dimension(painter, map, {c.x, b.y1}, {c.x, from.y1}, length(from.y1 - b.y1), {42, 0});
     painter.setBrush(theme::card);
     painter.setPen(QPen(theme::zest, 2));
     for (const Point corner : {Point{b.x0, b.y0}, Point{b.x1, b.y0}, Point{b.x0, b.y1}, Point{b.x1, b.y1}})
@@ -185,6 +188,16 @@ void paint_photo_sizes(QPainter& painter, const PageMap& map, const Project& pro
         QString text = words(size_in_words(p, project.units));
         if (!p.name.empty()) text = words(p.name) + ", " + text;
         label(painter, map(p.centre), text, QColor(255, 254, 251, 235), theme::ink);
+    }
+}
+
+void paint_middle(QPainter& painter, QPointF at) {
+    painter.setBrush(Qt::NoBrush);
+    for (const auto& [colour, width] : {std::pair(theme::card, 4.0), std::pair(theme::zest_text, 1.6)}) {
+        painter.setPen(QPen(colour, width));
+        painter.drawEllipse(at, 7, 7);
+        painter.drawLine(at - QPointF(12, 0), at + QPointF(12, 0));
+        painter.drawLine(at - QPointF(0, 12), at + QPointF(0, 12));
     }
 }
 

@@ -15,6 +15,8 @@ void paint_set_out(QPainter& painter, const PageMap& map, const Project& project
 void paint_photo_sizes(QPainter& painter, const PageMap& map, const Project& project, int in_hand);
 void paint_measured(QPainter& painter, const PageMap& map, const Project& project,
                     const std::pair<Point, Point>& between);
+/// What divisions go about.
+void paint_middle(QPainter& painter, QPointF at);
 void paint_sections(QPainter& painter, const PageMap& map, const Plan& plan);
 void paint_papers(QPainter& painter, const PageMap& map, const Plan& plan);
 /// Rims of the selected openings and of the one under the pointer.

@@ -42,6 +42,7 @@ PageView::PageView(Document& document, BenchState& state, QWidget* parent)
     connect(&state, &BenchState::selection_changed, this, qOverload<>(&QWidget::update));
     connect(&state.in_hand(), &InHand::changed, this, qOverload<>(&QWidget::update));
     connect(&state.tools(), &PageTools::measured_changed, this, qOverload<>(&QWidget::update));
+    connect(&state.tools(), &PageTools::picked_changed, this, qOverload<>(&QWidget::update));
     connect(&state.tools(), &PageTools::changed, this, qOverload<>(&QWidget::update));
     connect(&state, &BenchState::hover_changed, this, qOverload<>(&QWidget::update));
     connect(&state.offers(), &Offers::compared_changed, this, [this] {
@@ -80,9 +81,9 @@ QRectF PageView::room() const {
 void PageView::fit() {
     const Page& page = document_.project().set_out.page;
     const QRectF r = room().adjusted(16, 14, -18, -12);
-    map_.scale = std::max(0.05, std::min(r.width() / page.full_width(), r.height() / page.height));
+    map_.scale = std::max(0.05, std::min(r.width() / page.full_width(), r.height() / page.full_height()));
     map_.origin = {r.x() + (r.width() - page.full_width() * map_.scale) / 2,
-                   r.y() + (r.height() - page.height * map_.scale) / 2};
+                   r.y() + (r.height() - page.full_height() * map_.scale) / 2};
     fitted_ = true;
     update();
 }
@@ -151,8 +152,8 @@ void PageView::ask_for_base() {
                    own_plan = state_.offers().compared_with() ? state_.offers().compared_with()->plan
                                                               : state_.own_plan(),
                    compared = state_.offers().compared_at()](QPainter& painter) {
-                      const QRectF sheet =
-                          map.rect({0, 0, project.set_out.page.full_width(), project.set_out.page.height});
+                      const QRectF sheet = map.rect(
+                          {0, 0, project.set_out.page.full_width(), project.set_out.page.full_height()});
                       for (int k = 3; k > 0; --k) {
                           painter.setPen(Qt::NoPen);
                           painter.setBrush(QColor(38, 36, 43, 14));
@@ -163,11 +164,11 @@ void PageView::ask_for_base() {
                       const double width = project.set_out.page.full_width();
                       const double line = compared.value_or(1) * width;
                       painter.save();
-                      painter.setClipRect(QRectF(0, 0, line, project.set_out.page.height));
+                      painter.setClipRect(QRectF(0, 0, line, project.set_out.page.full_height()));
                       paint_page(painter, project, *plan, *textures, look);
                       painter.restore();
                       if (!compared || !own_plan) return;
-                      painter.setClipRect(QRectF(line, 0, width - line, project.set_out.page.height));
+                      painter.setClipRect(QRectF(line, 0, width - line, project.set_out.page.full_height()));
                       paint_page(painter, own, *own_plan, *textures, look);
                   });
     asked_map_ = map_;
@@ -255,7 +256,7 @@ void PageView::paint_compared(QPainter& painter) const {
     if (!state_.offers().compared_at()) return;
     const double x = compared_px();
     const double top = map_(Point{0, 0}).y();
-    const double bottom = map_(Point{0, shown_project().set_out.page.height}).y();
+    const double bottom = map_(Point{0, shown_project().set_out.page.full_height()}).y();
     painter.setPen(QPen(theme::zest, 2));
     painter.drawLine(QPointF(x, top), QPointF(x, bottom));
     painter.setBrush(theme::card);

@@ -32,8 +32,8 @@ Arrangement laid_out(const QRectF& card, const Page& page) {
     const QRectF inside = card.adjusted(card_pad, card_pad, -card_pad, -card_pad);
     const QRectF room = inside.adjusted(0, 0, 0, -title_height - swatch - 12 - least_words);
     const double scale =
-        std::max(0.01, std::min(room.width() / page.full_width(), room.height() / page.height));
-    const QSizeF size(scale * page.full_width(), scale * page.height);
+        std::max(0.01, std::min(room.width() / page.full_width(), room.height() / page.full_height()));
+    const QSizeF size(scale * page.full_width(), scale * page.full_height());
     Arrangement out;
     out.picture = {QPointF(room.center().x() - size.width() / 2, room.y()), size};
     out.title = {inside.x(), out.picture.bottom() + 6, inside.width(), title_height};
@@ -91,8 +91,8 @@ QRectF ProposalsView::card(int proposal, int columns) const {
     const double room = (height() - card_spacing * (rows + 1)) / rows;
     // No taller than picture and words need.
     const Page& page = state_.offers().all().front().project.set_out.page;
-    const double wanted = (w - 2 * card_pad) * page.height / page.full_width() + 2 * card_pad + title_height +
-                          swatch + 16 + words_height;
+    const double wanted = (w - 2 * card_pad) * page.full_height() / page.full_width() + 2 * card_pad +
+                          title_height + swatch + 16 + words_height;
     const double h = std::min(room, wanted);
     const double top = std::max(card_spacing, (height() - rows * h - (rows - 1) * card_spacing) / 2);
     return {card_spacing + (proposal % columns) * (w + card_spacing),
@@ -140,7 +140,7 @@ void ProposalsView::ask_for_base() {
                           painter.drawRect(s.picture.translated(1, 2));
                           painter.translate(s.picture.topLeft());
                           painter.scale(s.picture.width() / s.project.set_out.page.full_width(),
-                                        s.picture.height() / s.project.set_out.page.height);
+                                        s.picture.height() / s.project.set_out.page.full_height());
                           paint_page(painter, s.project, *s.plan, *textures);
                           painter.restore();
                       }
@@ -183,7 +183,7 @@ void ProposalsView::light_difference(QPainter& p, int offer) const {
     const QRectF picture = laid_out(card(offer), page).picture;
     QTransform to_card;
     to_card.translate(picture.x(), picture.y());
-    to_card.scale(picture.width() / page.full_width(), picture.height() / page.height);
+    to_card.scale(picture.width() / page.full_width(), picture.height() / page.full_height());
     const QPainterPath lit = to_card.map(difference_of(*now.plan, *before));
     QPainterPath rest;
     rest.addRect(picture);

@@ -1,6 +1,7 @@
 #include "app/sections/divide_part.h"
 
 #include "app/bench/wording.h"
+#include "core/project/drawn_line.h"
 #include "core/project/edits.h"
 
 #include <QHBoxLayout>
@@ -44,6 +45,8 @@ DividePart::DividePart(Document& document, BenchState& state, Actions& actions, 
     turn_->setFixedWidth(56);
     r->addWidget(turn_);
     r->addStretch(1);
+    about_ = new MiddleRow("the middle of each opening", document, state, this);
+    column_->addWidget(about_);
     says_ = line("divide");
     r = row(QString());
     r->addWidget(button(Act::Divide, "Divide", true));
@@ -70,7 +73,17 @@ void DividePart::divide_selection() {
     const Plan* plan = state_.plan();
     if (!plan || state_.selected().empty()) return;
     const auto spots = plan->spots_of({state_.selected().begin(), state_.selected().end()});
-    document_.change("Divide the opening", [&](Project& p) { divide(p, spots, division()); });
+    const auto& about = state_.tools().middle();
+    document_.change("Divide the opening", [&](Project& p) {
+        if (!about || !goes_about_a_place()) return divide(p, spots, division());
+        for (const int o : state_.selected())
+            divide(p, plan->spots_of({o}), about_place(p, *plan, o, division(), *about));
+    });
+}
+
+bool DividePart::goes_about_a_place() const {
+    return kind_chosen_ == Division::Kind::Rays || kind_chosen_ == Division::Kind::Rings ||
+           kind_chosen_ == Division::Kind::Line;
 }
 
 void DividePart::divide_base() {
@@ -78,6 +91,8 @@ void DividePart::divide_base() {
     document_.change(divided ? "Make the base whole" : "Divide the base", [&](Project& p) {
         if (divided)
             undivide(p, {base_spot});
+        else if (const auto& about = state_.tools().middle(); about && goes_about_a_place() && state_.plan())
+            divide(p, {base_spot}, about_place(p, *state_.plan(), -1, division(), *about));
         else
             divide(p, {base_spot}, division());
     });
@@ -87,6 +102,9 @@ void DividePart::refresh() {
     kind_->show_value(kind_chosen_);
     count_->setEnabled(kind_chosen_ != Division::Kind::Line);
     rows_->setEnabled(kind_chosen_ == Division::Kind::Grid);
+    turn_->setEnabled(kind_chosen_ != Division::Kind::Rings);
+    about_->setVisible(goes_about_a_place());
+    about_->refresh();
     const auto& divisions = document_.project().sections.divisions;
     base_->setText(divisions.contains(base_spot) ? "Base whole again" : "Divide the base");
     QString text = state_.selected().empty() ? "Select the openings to divide. " : QString();

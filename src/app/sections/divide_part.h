@@ -3,6 +3,7 @@
 
 #include "app/bench/choices.h"
 #include "app/bench/panel_part.h"
+#include "app/sections/middle_row.h"
 
 #include <QLineEdit>
 
@@ -20,12 +21,14 @@ public:
 private:
     void refresh() override;
     void divide_base();
+    bool goes_about_a_place() const;
 
     ChoiceRow<Division::Kind>* kind_;
     Division::Kind kind_chosen_ = Division::Kind::Bands;
     QSpinBox* count_;
     QSpinBox* rows_;
     QLineEdit* turn_;
+    MiddleRow* about_;
     QLabel* says_;
     QPushButton* base_;
 };

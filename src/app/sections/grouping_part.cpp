@@ -93,7 +93,7 @@ void GroupingPart::build_grouping() {
                                 {{"the same shape", Kind::Twins},
                                  {"size", Kind::Sizes},
                                  {"bands of the page", Kind::Bands},
-                                 {"rings round the middle", Kind::Rings},
+                                 {"rings about a place", Kind::Rings},
                                  {"rows", Kind::Rows},
                                  {"cut", Kind::Cuts}},
                                 this);
@@ -110,9 +110,14 @@ void GroupingPart::build_grouping() {
     connect(go, &QPushButton::clicked, this, &GroupingPart::group_by_rule);
     rule_->on_choice(this, [this](Kind kind) {
         count_->setEnabled(kind == Kind::Sizes || kind == Kind::Bands || kind == Kind::Rings);
+        about_->setVisible(kind == Kind::Rings);
+        lay_out_now(this);
     });
     count_->setEnabled(false);
     r->addWidget(go);
+    about_ = new MiddleRow("the middle of the page", document_, state_, this);
+    about_->hide();
+    column_->addWidget(about_);
     r = row("Lip");
     lip_ = new LengthEdit("Lip wanted everywhere", 0, 50, this);
     lip_->setObjectName("lip");
@@ -143,7 +148,8 @@ void GroupingPart::treat(Treatment treatment) {
 void GroupingPart::group_by_rule() {
     const Plan* plan = state_.plan();
     if (!plan || !plan->sections.cut) return;
-    const GroupRule rule{rule_->value(), count_->value(), document_.project().set_out.page.whole().centre()};
+    const GroupRule rule{rule_->value(), count_->value(),
+                         state_.tools().middle().value_or(document_.project().set_out.page.whole().centre())};
     const auto groups =
         groups_by(rule, *plan->sections.cut, plan->set_out.whole.to_page, plan->sections.cut_of_opening,
                   {state_.selected().begin(), state_.selected().end()});
@@ -161,6 +167,7 @@ void GroupingPart::refresh() {
     const Project& project = document_.project();
     const Plan* plan = state_.plan();
     lip_->show_length(project.sections.lip, project.units);
+    about_->refresh();
     const auto sections = selected_sections();
     const bool any = plan && plan->sections.cut && !sections.empty();
     for (QWidget* w : std::initializer_list<QWidget*>{treatment_[0], treatment_[1], own_lip_, order_})

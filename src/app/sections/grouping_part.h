@@ -4,6 +4,7 @@
 #include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
+#include "app/sections/middle_row.h"
 #include "core/sections/grouping.h"
 
 class QSpinBox;
@@ -33,6 +34,7 @@ private:
     LengthEdit* own_lip_;
     QSpinBox* order_;
     ChoiceBox<GroupRule::Kind>* rule_;
+    MiddleRow* about_;
     QSpinBox* count_;
     LengthEdit* lip_;
     QLabel* summary_;

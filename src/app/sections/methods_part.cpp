@@ -110,6 +110,40 @@ void MethodsPart::build_rules() {
         document_.change("Punches on top", [&](Project& p) { p.sections.backing.punch_on_top = on; });
     });
     r->addWidget(on_top_);
+    r = row("These");
+    punched_ = new ChoiceRow<std::optional<bool>>(
+        "Circles of the selection", {{"As the page", std::nullopt}, {"Behind", false}, {"On top", true}},
+        this);
+    punched_->on_choice(this, [this](std::optional<bool> on_top) {
+        const Plan* plan = state_.plan();
+        if (!plan) return;
+        document_.change("Circles of the selection", [&](Project& p) {
+            change_sections(p, plan->spots_of({state_.selected().begin(), state_.selected().end()}),
+                            [&](SectionChoice& c) { c.punch_on_top = on_top; });
+        });
+    });
+    r->addWidget(punched_, 1);
+    r = row("Inlay");
+    clearance_ = new LengthEdit("Clearance of inlays, all round", inlay_clearance_limits.least,
+                                inlay_clearance_limits.most, this);
+    clearance_->setToolTip("Clearance of inlays, all round");
+    clearance_->setFixedWidth(76);
+    connect(clearance_, &LengthEdit::length_entered, this, [this](double mm) {
+        document_.change("Clearance of inlays", [&](Project& p) { p.sections.backing.inlay_clearance = mm; });
+    });
+    r->addWidget(clearance_);
+    auto* foam = new QLabel("foam strip", this);
+    foam->setProperty("quiet", true);
+    r->addWidget(foam);
+    foam_ = new LengthEdit("Width of foam strip round shakers", foam_width_limits.least,
+                           foam_width_limits.most, this);
+    foam_->setToolTip("Width of foam strip round shakers");
+    foam_->setFixedWidth(76);
+    connect(foam_, &LengthEdit::length_entered, this, [this](double mm) {
+        document_.change("Width of foam strip", [&](Project& p) { p.sections.backing.foam_width = mm; });
+    });
+    r->addWidget(foam_);
+    r->addStretch(1);
 }
 
 void MethodsPart::give_selection(std::optional<BackingMethod> method) {
@@ -215,6 +249,18 @@ void MethodsPart::refresh() {
     rows_[static_cast<std::size_t>(b.method)].name->setChecked(true);
     lips_->show_value(b.lips);
     on_top_->setChecked(b.punch_on_top);
+    clearance_->show_length(b.inlay_clearance, units);
+    foam_->show_length(b.foam_width, units);
+    const Plan* plan = state_.plan();
+    punched_->setEnabled(plan && !state_.selected().empty());
+    if (plan && !state_.selected().empty())
+        punched_->show_value(document_.project()
+                                 .sections
+                                 .choice(document_.project().sections.section_of(
+                                     plan->spots_of({*state_.selected().begin()}).front()))
+                                 .punch_on_top);
+    else
+        punched_->show_choice(-1);
     if (!punches_->hasFocus()) {
         QStringList list;
         for (double d : b.punches) list << words(format_length(d, units)).remove(" in").remove(" cm");

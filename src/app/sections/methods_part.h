@@ -48,6 +48,9 @@ private:
     ChoiceRow<std::optional<LipMode>>* chosen_lips_;
     QLineEdit* punches_;
     QCheckBox* on_top_;
+    ChoiceRow<std::optional<bool>>* punched_;
+    LengthEdit* clearance_;
+    LengthEdit* foam_;
     MethodAdvice advised_;
     Project table_for_;
     bool table_shown_ = false;

@@ -26,9 +26,15 @@ QWidget* SectionsWaypoint::panel() const {
 void SectionsWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const Project&,
                                      const Plan& plan) const {
     if (plan.sections.cut) paint_sections(painter, map, plan);
+    if (const auto& middle = bench_.state.tools().middle()) paint_middle(painter, map(*middle));
 }
 
 std::unique_ptr<PageDrag> SectionsWaypoint::press(const PageHands& hands, const PagePress& press) const {
+    if (bench_.state.tools().tool() == PageTools::Tool::PickMiddle) {
+        bench_.state.tools().choose_middle(hands.map().back(press.at));
+        bench_.state.tools().take(PageTools::Tool::None);
+        return nullptr;
+    }
     if (bench_.state.tools().tool() == PageTools::Tool::DivideByLine)
         return begin_dividing_line(hands, press);
     return WaypointView::press(hands, press);

@@ -7,7 +7,6 @@
 #include <QCheckBox>
 #include <QFrame>
 #include <QHBoxLayout>
-#include <QMenu>
 #include <QSlider>
 #include <algorithm>
 
@@ -102,12 +101,9 @@ void CutsPart::build_list() {
     r->addWidget(button(Act::CopyCut, "Copy"));
     r->addWidget(button(Act::FaceCut, "Mirrored copy"));
     r = row(QString());
-    auto* pieces = new QPushButton("Pieces", this);
-    pieces->setAccessibleName("Pieces, layers and shadow of the cut");
+    auto* pieces = new QPushButton("Parts of it...", this);
     pieces->setToolTip("Which pieces and layers are used, whether they are cut from papers, and the shadow");
-    auto* menu = new QMenu(pieces);
-    pieces->setMenu(menu);
-    connect(menu, &QMenu::aboutToShow, this, [this, menu] { emit pieces_wanted(menu); });
+    connect(pieces, &QPushButton::clicked, this, &CutsPart::pieces_wanted);
     r->addWidget(pieces);
     r->addWidget(button(Act::TakeOff, "Remove from page"));
     r->addStretch(1);
@@ -169,20 +165,44 @@ void CutsPart::build_turn() {
     r->addWidget(button(Act::TurnRight, "+15"));
     r->addWidget(button(Act::Centre, "Middle"));
     r->addStretch(1);
+    r = row("Middle at");
+    x_ = place("Middle of the cut, from the left", &Point::x);
+    y_ = place("Middle of the cut, from the top", &Point::y);
+    r->addWidget(x_);
+    r->addWidget(y_);
+    r->addStretch(1);
     r = row("");
     mirrored_ = new QCheckBox("Mirrored, left to right", this);
     connect(mirrored_, &QCheckBox::clicked, actions_[Act::Mirror], &QAction::trigger);
     mirrored_->setToolTip(actions_[Act::Mirror]->toolTip());
     r->addWidget(mirrored_, 1);
     r = row("Scan");
-    scan_ = new LengthEdit("Side of the square beside the scanned cut", 2, 500, this);
+    scan_ = new LengthEdit("Side of the square beside the scanned cut", scan_square_limits.least,
+                           scan_square_limits.most, this);
     scan_->setFixedWidth(76);
-    connect(scan_, &LengthEdit::length_entered, this, [this](double mm) { square_ = mm; });
+    connect(scan_, &LengthEdit::length_entered, this, [this](double mm) {
+        document_.change("Square beside a scan", [&](Project& p) { p.set_out.usual.scan_square = mm; });
+    });
     r->addWidget(scan_);
     auto* beside = new QLabel("square", this);
     beside->setProperty("quiet", true);
     r->addWidget(beside, 1);
     r->addWidget(button(Act::AddScan, "Add scan"));
+}
+
+LengthEdit* CutsPart::place(const char* name, double Point::*way) {
+    auto* edit = new LengthEdit(name, place_limits.least, place_limits.most, this);
+    edit->setToolTip(name);
+    edit->setFixedWidth(92);
+    connect(edit, &LengthEdit::length_entered, this, [this, way](double mm) {
+        const SetOut* now = state_.set_out_in_hand(document_.project());
+        if (!now) return;
+        const Point middle = now->cut_box.centre();
+        document_.change("Move the cut", [&](Project& p) {
+            if (PlacedCut* c = state_.in_hand().placed(p)) c->place.shift.*way += mm - middle.*way;
+        });
+    });
+    return edit;
 }
 
 void CutsPart::choose_rule(SizeRule rule) {
@@ -224,12 +244,15 @@ void CutsPart::refresh() {
     rule_->show_value(place.rule);
     turn_->setText(QString::number(place.turn_deg, 'g', 5) + " deg");
     mirrored_->setChecked(place.mirrored);
-    scan_->show_length(square_, p.units);
+    scan_->show_length(p.set_out.usual.scan_square, p.units);
     refresh_question();
     const SetOut* in_hand = state_.set_out_in_hand(p);
     length_->show_length(in_hand ? ruling_length(place, *in_hand) : place.length, p.units);
-    for (QWidget* w : std::initializer_list<QWidget*>{rule_, length_, slider_, turn_, mirrored_})
+    for (QWidget* w : std::initializer_list<QWidget*>{rule_, length_, slider_, turn_, mirrored_, x_, y_})
         w->setEnabled(in_hand != nullptr);
+    const Point middle = in_hand ? in_hand->cut_box.centre() : p.set_out.page.whole().centre();
+    x_->show_length(middle.x, p.units);
+    y_->show_length(middle.y, p.units);
     if (!in_hand) {
         facts_->setText("<span style='color:#6B6670'>Open a drawing to see what its size does.</span>");
         return;

@@ -8,7 +8,6 @@
 class QSlider;
 class QCheckBox;
 class QFrame;
-class QMenu;
 
 namespace zesty {
 
@@ -17,13 +16,12 @@ class CutsPart : public PanelPart {
 public:
     CutsPart(Document& document, BenchState& state, Actions& actions, QWidget* parent);
 
-    double square() const { return square_; }
     /// Asks how large this cut is, because its file does not say so; until it is answered or left.
     void ask_size(int cut_id);
 
 signals:
-    /// Wants to know the pieces and layers of the cut in hand.
-    void pieces_wanted(QMenu* menu);
+    /// Wants to see the pieces and layers of the cut in hand.
+    void pieces_wanted();
 
 private:
     void build_question();
@@ -34,6 +32,7 @@ private:
     void build_turn();
     void refresh() override;
     void show_facts(const Project& project, const SetOut& set_out);
+    LengthEdit* place(const char* name, double Point::*way);
     void choose_rule(SizeRule rule);
     void slide(int value);
 
@@ -49,7 +48,8 @@ private:
     QCheckBox* mirrored_;
     QLabel* facts_;
     LengthEdit* scan_;
-    double square_ = mm_per_inch;
+    LengthEdit* x_;
+    LengthEdit* y_;
     int slide_number_ = 0;
 };
 

@@ -19,7 +19,7 @@ CuttingMatView::CuttingMatView(BenchState& state, QWidget* parent) : QWidget(par
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName("Cutting mats");
     setObjectName("mats");
-    connect(&state, &BenchState::cutting_mats_changed, this, [this] {
+    connect(&state, &BenchState::shown_instead_changed, this, [this] {
         shown_ = 0;
         update();
     });
@@ -54,6 +54,7 @@ void CuttingMatView::paintEvent(QPaintEvent*) {
     if (!mats) return;
     const std::size_t n = mats->mats.size();
     QString text = mats->title;
+    if (shown_ < mats->names.size()) text += ", " + mats->names[shown_];
     if (n > 1)
         text +=
             QString("   Mat %1 of %2: click or press the right arrow for the next.").arg(shown_ + 1).arg(n);

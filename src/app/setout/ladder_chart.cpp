@@ -30,7 +30,8 @@ LadderChart::LadderChart(QWidget* parent) : QWidget(parent) {
     setFixedHeight(sizeHint().height());
 }
 
-void LadderChart::show_rungs(std::vector<Rung> rungs, Units units) {
+void LadderChart::show_rungs(std::vector<Rung> rungs, const NarrowestBars& bars, Units units) {
+    holdings_ = holdings(bars);
     rungs_ = std::move(rungs);
     units_ = units;
     if (at_ >= static_cast<int>(rungs_.size())) at_ = -1;
@@ -105,7 +106,7 @@ void LadderChart::paint_holdings(QPainter& painter, const QRectF& p) const {
     painter.setBrush(theme::card);
     painter.drawRoundedRect(p, theme::radius, theme::radius);
     double last_label = p.bottom() + 20;
-    for (const Holding& h : holdings()) {
+    for (const Holding& h : holdings_) {
         if (h.bar > greatest_bar()) break;
         const double y = y_of(h.bar);
         painter.setPen(QPen(h.bar < 1 ? theme::berry : theme::tape_line, 1, Qt::DashLine));
@@ -133,9 +134,9 @@ void LadderChart::paint_ladder(QPainter& painter, const QRectF& p) const {
     painter.setPen(Qt::NoPen);
     for (const Rung& r : rungs_) {
         const QPointF at(x_of(r.size), y_of(r.thinnest_bar));
-        painter.setBrush(r.thinnest_bar < holdings().front().bar ? theme::berry
-                         : r.too_small > 0                       ? theme::lemon
-                                                                 : theme::leaf);
+        painter.setBrush(r.thinnest_bar < holdings_.front().bar ? theme::berry
+                         : r.too_small > 0                      ? theme::lemon
+                                                                : theme::leaf);
         painter.drawEllipse(at, 4, 4);
     }
     const double marker = x_of(std::clamp(now_, rungs_.front().size, rungs_.back().size));

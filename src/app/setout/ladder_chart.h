@@ -4,6 +4,7 @@
 
 #include "core/geometry/lengths.h"
 #include "core/project/ladder.h"
+#include "core/setout/sizing.h"
 
 #include <QWidget>
 
@@ -13,7 +14,7 @@ class LadderChart : public QWidget {
     Q_OBJECT
 public:
     explicit LadderChart(QWidget* parent = nullptr);
-    void show_rungs(std::vector<Rung> rungs, Units units);
+    void show_rungs(std::vector<Rung> rungs, const NarrowestBars& bars, Units units);
     void show_size(double now);
     /// The rung the pointer or the keys are at, or the one nearest to the size now; null without rungs.
     const Rung* about() const;
@@ -42,6 +43,7 @@ private:
     double y_of(double bar) const;
 
     std::vector<Rung> rungs_;
+    std::vector<Holding> holdings_ = holdings({});
     Units units_ = Units::Inches;
     double now_ = 0;
     int at_ = -1;

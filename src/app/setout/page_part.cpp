@@ -1,6 +1,7 @@
 #include "app/setout/page_part.h"
 
 #include "app/bench/wording.h"
+#include "core/project/edits.h"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -18,7 +19,7 @@ namespace {
 
 constexpr NamedPage pages[] = {{"12 x 12 in", 304.8, 304.8},
                                {"8 1/2 x 11 in", 215.9, 279.4},
-                               {"6 x 12 in", 152.4, 304.8},
+                               {"6 x 12 in, insert", 152.4, 304.8},
                                {"8 x 8 in", 203.2, 203.2},
                                {"6 x 8 in", 152.4, 203.2},
                                {"4 x 8 in, notebook", 101.6, 203.2},
@@ -52,7 +53,13 @@ void PagePart::build_page() {
     const auto length = [&](const char* name, double least, auto change) {
         auto* edit = new LengthEdit(name, least, 3000, this);
         connect(edit, &LengthEdit::length_entered, this, [this, name, change](double mm) {
-            document_.change(name, [&](Project& p) { change(p.set_out.page, mm); });
+            document_.change(name, [&](Project& p) {
+                const Page before = p.set_out.page;
+                change(p.set_out.page, mm);
+                // A page of another size has its cuts where they were about its middle.
+                if (before.width == p.set_out.page.width && before.height == p.set_out.page.height)
+                    keep_places(p, before);
+            });
         });
         return edit;
     };
@@ -62,16 +69,60 @@ void PagePart::build_page() {
     r->addWidget(new QLabel("x", this));
     r->addWidget(height_);
     r = row("");
-    spread_ = new QCheckBox("Spread of two, gap", this);
+    spread_ = new QCheckBox("Second page, gap", this);
+    spread_->setToolTip("A spread: two pages side by side, or a page beside an insert");
     connect(spread_, &QCheckBox::clicked, this, [this](bool on) {
-        document_.change(on ? "Make it a spread" : "Make it one page",
-                         [&](Project& p) { p.set_out.page.spread = on; });
+        document_.change(on ? "Make it a spread" : "Make it one page", [&](Project& p) {
+            const Page before = p.set_out.page;
+            p.set_out.page.spread = on;
+            keep_places(p, before);
+        });
     });
     gap_ = length("Gap of the spread", 0, [](Page& p, double mm) { p.gap = mm; });
     gap_->setFixedWidth(84);
     r->addWidget(spread_);
     r->addWidget(gap_);
     r->addStretch(1);
+    second_row_ = row_of_its_own("Second", r);
+    second_width_ = length("Width of the second page", page_side_limits.least,
+                           [](Page& p, double mm) { p.second_width = mm; });
+    second_height_ = length("Height of the second page", page_side_limits.least,
+                            [](Page& p, double mm) { p.second_height = mm; });
+    second_width_->setFixedWidth(84);
+    second_height_->setFixedWidth(84);
+    same_ = new QPushButton("Same", this);
+    same_->setToolTip("The second page is as large as the first");
+    connect(same_, &QPushButton::clicked, this, [this] {
+        document_.change("Pages of one size", [](Project& p) {
+            const Page before = p.set_out.page;
+            p.set_out.page.second_width = p.set_out.page.second_height = 0;
+            keep_places(p, before);
+        });
+    });
+    r->addWidget(second_width_);
+    r->addWidget(new QLabel("x", this));
+    r->addWidget(second_height_);
+    r->addWidget(same_);
+    r = row("Base");
+    base_paper_ = paper_box("Paper of the base", &Page::base_paper);
+    r->addWidget(base_paper_, 1);
+}
+
+ChoiceBox<std::string>* PagePart::paper_box(const QString& name, std::string Page::*which) {
+    auto* box = new ChoiceBox<std::string>(name, this);
+    box->setToolTip(name);
+    box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    box->on_choice(this, [this, name, which](const std::string& id) {
+        document_.change(name, [&](Project& p) { p.set_out.page.*which = id; });
+    });
+    return box;
+}
+
+void PagePart::show_papers(ChoiceBox<std::string>* box, const char* none, const std::string& now) {
+    box->offer({{none, ""}});
+    if (const auto& stash = document_.project().stash; stash)
+        for (const Paper& paper : stash->papers) box->offer(words(paper.name), paper.id);
+    box->show_value(now);
 }
 
 LengthEdit* PagePart::side(const QString& name, double Sides::*which) {
@@ -110,13 +161,61 @@ void PagePart::build_frame() {
         document_.change("Glue lip of the frame", [&](Project& p) { p.set_out.page.glue_lip = mm; });
     });
     r->addWidget(glue_lip_);
-    paper_ = new ChoiceBox<std::string>("Paper of the frame", this);
-    paper_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    paper_->on_choice(this, [this](const std::string& id) {
-        document_.change("Paper of the frame", [&](Project& p) { p.set_out.page.frame_paper = id; });
-    });
+    paper_ = paper_box("Paper of the frame", &Page::frame_paper);
     r->addWidget(paper_, 1);
+    window_row_ = row_of_its_own("Window", r);
+    window_width_ = new LengthEdit("Width of the window in the frame", page_side_limits.least,
+                                   page_side_limits.most, this);
+    window_height_ = new LengthEdit("Height of the window in the frame", page_side_limits.least,
+                                    page_side_limits.most, this);
+    for (LengthEdit* edit : {window_width_, window_height_}) {
+        edit->setFixedWidth(72);
+        connect(edit, &LengthEdit::length_entered, this,
+                [this, edit](double mm) { type_window(edit == window_width_, mm); });
+    }
+    r->addWidget(window_width_);
+    r->addWidget(new QLabel("x", this));
+    r->addWidget(window_height_);
+    by_lip_ = new QPushButton("Reset", this);
+    by_lip_->setToolTip("The window follows from the glue lip again");
+    connect(by_lip_, &QPushButton::clicked, this, [this] {
+        document_.change("Window by the glue lip",
+                         [](Project& p) { p.set_out.page.window_width = p.set_out.page.window_height = 0; });
+    });
+    r->addWidget(by_lip_);
+    r->addStretch(1);
+    sides_row_ = row_of_its_own("Sides", r);
+    side_paper_ = paper_box("Paper of the strips at the sides", &Page::side_paper);
+    r->addWidget(side_paper_, 1);
     to_cut_ = line("base");
+}
+
+/// The side that was not typed stays as it is.
+void PagePart::type_window(bool width, double mm) {
+    const Plan* plan = state_.plan();
+    document_.change("Window in the frame", [&](Project& p) {
+        Page& page = p.set_out.page;
+        if (plan && plan->set_out.frame.window && (page.window_width <= 0 || page.window_height <= 0)) {
+            page.window_width = plan->set_out.frame.window->width();
+            page.window_height = plan->set_out.frame.window->height();
+        }
+        (width ? page.window_width : page.window_height) = mm;
+    });
+}
+
+void PagePart::refresh_frame(const Project& p) {
+    const Page& page = p.set_out.page;
+    const bool strips = page.frame == FrameKind::Strips;
+    const Plan* plan = state_.plan();
+    const std::optional<Box> window = plan ? plan->set_out.frame.window : std::nullopt;
+    window_row_->setVisible(window.has_value() && !page.unequal());
+    window_width_->show_length(window ? window->width() : 0, p.units);
+    window_height_->show_length(window ? window->height() : 0, p.units);
+    by_lip_->setEnabled(page.window_width > 0);
+    sides_row_->setVisible(strips && page.framed());
+    show_papers(paper_, "paper from elsewhere", page.frame_paper);
+    show_papers(base_paper_, "paper from elsewhere", page.base_paper);
+    show_papers(side_paper_, "the same paper", page.side_paper);
 }
 
 void PagePart::refresh() {
@@ -137,10 +236,11 @@ void PagePart::refresh() {
     for (int i = 0; i < 4; ++i) sides_[i]->show_length(each[i], p.units);
     kind_->show_value(p.set_out.page.frame);
     glue_lip_->show_length(p.set_out.page.glue_lip, p.units);
-    paper_->offer({{"paper from elsewhere", ""}});
-    if (p.stash)
-        for (const Paper& paper : p.stash->papers) paper_->offer(words(paper.name), paper.id);
-    paper_->show_value(p.set_out.page.frame_paper);
+    second_width_->show_length(p.set_out.page.right_width(), p.units);
+    second_height_->show_length(p.set_out.page.right_height(), p.units);
+    second_row_->setVisible(p.set_out.page.spread);
+    same_->setEnabled(p.set_out.page.unequal());
+    refresh_frame(p);
     if (state_.plan()) to_cut_->setText(about_base(p, *state_.plan()));
 }
 

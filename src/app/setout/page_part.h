@@ -20,7 +20,12 @@ private:
     void build_page();
     void build_frame();
     void refresh() override;
+    void refresh_frame(const Project& project);
     LengthEdit* side(const QString& name, double Sides::*which);
+    ChoiceBox<std::string>* paper_box(const QString& name, std::string Page::*which);
+    /// The papers at hand, and what stands for none of them.
+    void show_papers(ChoiceBox<std::string>* box, const char* none, const std::string& now);
+    void type_window(bool width, double mm);
 
     ChoiceBox<const NamedPage*>* sizes_;
     LengthEdit* width_;
@@ -32,6 +37,17 @@ private:
     ChoiceRow<FrameKind>* kind_;
     LengthEdit* glue_lip_;
     ChoiceBox<std::string>* paper_;
+    LengthEdit* second_width_;
+    LengthEdit* second_height_;
+    QPushButton* same_;
+    ChoiceBox<std::string>* base_paper_;
+    ChoiceBox<std::string>* side_paper_;
+    QWidget* second_row_;
+    QWidget* window_row_;
+    QWidget* sides_row_;
+    LengthEdit* window_width_;
+    LengthEdit* window_height_;
+    QPushButton* by_lip_;
     QLabel* to_cut_;
 };
 

@@ -12,8 +12,6 @@
 namespace zesty {
 
 namespace {
-constexpr double tuck = mm_per_inch / 8;
-constexpr double grid_gap = mm_per_inch / 8;
 constexpr double most_growth = 3;     ///< more is nothing anybody wants
 constexpr double worth_saying = 1.02; ///< times as large
 } // namespace
@@ -66,7 +64,7 @@ void PhotosPart::build_adding() {
     auto* put = new QPushButton("Add", this);
     put->setObjectName("add-grid");
     put->setAccessibleName("Add grid");
-    put->setToolTip("Puts photos of that size in a grid, 1/8 in apart, in the middle of the page");
+    put->setToolTip("Puts photos of that size in a grid in the middle of the page");
     connect(put, &QPushButton::clicked, this, &PhotosPart::add_grid);
     r->addWidget(put);
     r->addStretch(1);
@@ -118,13 +116,28 @@ void PhotosPart::build_photo() {
     });
     r->addWidget(name_, 1);
     r->addWidget(picture);
+    r = row("Middle at");
+    x_ = place("Middle of the photo, from the left", &Point::x);
+    y_ = place("Middle of the photo, from the top", &Point::y);
+    r->addWidget(x_);
+    r->addWidget(y_);
     r->addWidget(turn_);
+    r->addStretch(1);
     r = row("Lies");
     lies_ = new ChoiceRow<bool>("Lies", {{"Behind the cuts", false}, {"On top", true}}, this);
     lies_->on_choice(this, [this](bool on_top) {
         change("Order of photo and cuts", [&](Photo& p) { p.on_top = on_top; });
     });
     r->addWidget(lies_, 1);
+}
+
+LengthEdit* PhotosPart::place(const char* name, double Point::*way) {
+    auto* edit = new LengthEdit(name, place_limits.least, place_limits.most, this);
+    edit->setToolTip(name);
+    edit->setFixedWidth(84);
+    connect(edit, &LengthEdit::length_entered, this,
+            [this, way](double mm) { change("Move the photo", [&](Photo& p) { p.centre.*way = mm; }); });
+    return edit;
 }
 
 void PhotosPart::build_fit() {
@@ -136,11 +149,11 @@ void PhotosPart::build_fit() {
     cover_->setObjectName("cover-opening");
     cover_->setToolTip(
         "Gives the photo the size, place and tilt with which it covers the opening from behind, "
-        "1/8 in to spare");
+        "with its overlap");
     connect(cover_, &QPushButton::clicked, this, &PhotosPart::cover_opening);
     r->addWidget(cover_);
     size_cut_ = new QPushButton("Size the cut", this);
-    size_cut_->setToolTip("Sizes the cut so that this photo covers the opening with 1/8 in to spare");
+    size_cut_->setToolTip("Sizes the cut so that this photo covers the opening with its overlap");
     connect(size_cut_, &QPushButton::clicked, this, [this] {
         const Plan* plan = state_.plan();
         if (!growth_ || !plan || fit_opening_ < 0) return;
@@ -170,6 +183,16 @@ void PhotosPart::build_tilt() {
     tilt_->setToolTip("How far a photo that is fitted may be tilted to either side");
     connect(tilt_, &QSpinBox::valueChanged, this, [this] { ask_for_fit(); });
     r->addWidget(tilt_);
+    auto* overlap = new QLabel("overlap", this);
+    overlap->setProperty("quiet", true);
+    r->addWidget(overlap);
+    overlap_ = new LengthEdit("How far a photo reaches behind the bars round its opening",
+                              photo_overlap_limits.least, photo_overlap_limits.most, this);
+    overlap_->setFixedWidth(76);
+    connect(overlap_, &LengthEdit::length_entered, this, [this](double mm) {
+        document_.change("Overlap of photos", [&](Project& p) { p.set_out.usual.photo_overlap = mm; });
+    });
+    r->addWidget(overlap_);
     r->addStretch(1);
 }
 
@@ -226,6 +249,7 @@ void PhotosPart::ask_for_fit() {
                     photo.round ? photo.width : photo.height,
                     photo.round,
                     static_cast<double>(tilt_->value()),
+                    p.set_out.usual.photo_overlap,
                     p.units};
     }
     // Dragging a photo about over one opening asks nothing new.
@@ -248,8 +272,8 @@ void PhotosPart::ask_for_fit() {
         const auto largest = q.round ? largest_round_inside(q.outline, q.width, 0)
                                      : largest_inside(q.outline, q.width, q.height, q.most_tilt_deg);
         const auto any_tilt = q.round ? largest : largest_inside(q.outline, q.width, q.height);
-        const auto covering = smallest_covering(q.outline, q.width, q.height, tuck, q.most_tilt_deg);
-        const auto growth = cut_growth_for_covering(q.outline, q.width, q.height, tuck);
+        const auto covering = smallest_covering(q.outline, q.width, q.height, q.overlap, q.most_tilt_deg);
+        const auto growth = cut_growth_for_covering(q.outline, q.width, q.height, q.overlap);
         return [this, q, largest, any_tilt, covering, growth, number] {
             if (number != asked_) return;
             fit_found_ = largest;
@@ -288,8 +312,8 @@ void PhotosPart::add_grid() {
     like.width = size.width;
     like.height = size.height;
     Project next = document_.project();
-    const auto put =
-        put_grid(next.set_out, next.units, like, columns_->value(), rows_->value(), grid_gap, free_->value());
+    const auto put = put_grid(next.set_out, next.units, like, columns_->value(), rows_->value(),
+                              next.set_out.usual.grid_gap, free_->value());
     grid_says_->setVisible(!put);
     if (!put) {
         grid_says_->setText("No grid: " + words(put.error().message) + ".");
@@ -335,8 +359,9 @@ void PhotosPart::refresh() {
     const Project& p = document_.project();
     const int i = state_.in_hand().photo(p);
     for (QWidget* w : std::initializer_list<QWidget*>{width_, height_, round_, name_, turn_, lies_, face_,
-                                                      mark_, nothing_kept_})
+                                                      mark_, nothing_kept_, x_, y_})
         w->setEnabled(i >= 0);
+    overlap_->show_length(p.set_out.usual.photo_overlap, p.units);
     if (i < 0) {
         which_->setText(p.set_out.photos.empty() ? "No photo yet" : "No photo in hand");
         turn_->clear();
@@ -349,6 +374,8 @@ void PhotosPart::refresh() {
         height_->show_length(photo.round ? photo.width : photo.height, p.units);
         height_->setEnabled(!photo.round);
         round_->setChecked(photo.round);
+        x_->show_length(photo.centre.x, p.units);
+        y_->show_length(photo.centre.y, p.units);
         if (!name_->hasFocus()) name_->setText(words(photo.name));
         turn_->setText(QString::number(photo.turn_deg, 'g', 4) + " deg");
         lies_->show_value(photo.on_top);

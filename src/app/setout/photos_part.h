@@ -28,6 +28,7 @@ private:
     void build_adding();
     void build_photo();
     void add_grid();
+    LengthEdit* place(const char* name, double Point::*way);
     void build_fit();
     void build_tilt();
     void build_protected();
@@ -55,6 +56,9 @@ private:
     QPushButton* fit_;
     QPushButton* cover_;
     QSpinBox* tilt_;
+    LengthEdit* overlap_;
+    LengthEdit* x_;
+    LengthEdit* y_;
     QPushButton* size_cut_;
     QPushButton* face_;
     QPushButton* mark_;
@@ -68,6 +72,7 @@ private:
         double height;
         bool round;
         double most_tilt_deg;
+        double overlap;
         Units units;
         bool operator==(const FitQuestion&) const = default;
     };

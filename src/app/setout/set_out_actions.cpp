@@ -13,6 +13,8 @@ std::vector<ActionRow> set_out_actions() {
         {Act::AddScan, "Set out", "Add a cut scanned beside a square", "Ctrl+Shift+T", always},
         {Act::CopyCut, "Set out", "Copy the cut", "Ctrl+D", with_cut_and_no_proposal},
         {Act::FaceCut, "Set out", "Copy the cut, mirrored", "Ctrl+F", with_cut_and_no_proposal},
+        {Act::CopyInOrder, "Set out", "Copy the cut in a circle or row", "Ctrl+Shift+F",
+         with_cut_and_no_proposal},
         {Act::TakeOff, "Set out", "Remove the cut or photo from the page", "Shift+Del",
          with_something_in_hand},
         {Act::NextInHand, "Set out", "Take the next cut or photo in hand", "N", with_something_in_hand},

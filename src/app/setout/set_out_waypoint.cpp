@@ -1,11 +1,17 @@
 #include "app/setout/set_out_waypoint.h"
 
 #include "app/page/page_overlays.h"
+#include "app/setout/bundle_view.h"
+#include "app/setout/copies_part.h"
 #include "app/setout/cutting_mat_view.h"
 #include "app/setout/photos_part.h"
+#include "app/setout/pieces_part.h"
 #include "app/setout/set_out_drags.h"
 #include "app/setout/set_out_panel.h"
 #include "core/project/edits.h"
+#include "core/setout/copies.h"
+
+#include <QFileInfo>
 
 namespace zesty {
 
@@ -16,10 +22,19 @@ constexpr double tilt_step_deg = 2.5; ///< photos are tilted a little, cuts are 
 
 SetOutWaypoint::SetOutWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent)
     : WaypointView(bench, parent),
-      panel_(new SetOutPanel(bench.document, bench.state, bench.actions, bench.worker, side)),
-      mats_(new CuttingMatView(bench.state, middle)) {
+      panel_(new SetOutPanel(bench.document, bench.state, bench.actions, bench.worker, bench.settings, side)),
+      mats_(new CuttingMatView(bench.state, middle)), bundle_(new BundleView(bench.state, middle)) {
     connect_actions();
     connect(&bench.worker, &Worker::opened_to_add, this, &SetOutWaypoint::take_drawing_to_add);
+    connect(&bench.worker, &Worker::bundle_read, this, &SetOutWaypoint::show_bundle);
+    connect(bundle_, &BundleView::taken, this, [this](const Shared<DrawingFile>& file) {
+        const int i = bench_.state.in_hand().cut(bench_.document.project());
+        if (i < 0) return;
+        const int id = bench_.document.project().set_out.cuts[static_cast<std::size_t>(i)].id;
+        bench_.document.change("Take another drawing of the bundle",
+                               [&](Project& p) { replace_drawing(p, id, file); });
+        ask_size_of(*file, id);
+    });
     connect(&bench.worker, &Worker::photo_picture_read, this, [this](const Shared<BroughtPicture>& picture) {
         bench_.document.change("Picture of the photo", [&](Project& p) {
             if (const int i = bench_.state.in_hand().photo(p); i >= 0)
@@ -33,7 +48,8 @@ QWidget* SetOutWaypoint::panel() const {
 }
 
 QWidget* SetOutWaypoint::middle() const {
-    return bench_.state.cutting_mats() ? mats_ : nullptr;
+    if (bench_.state.bundle()) return bundle_;
+    return bench_.state.cutting_mats() ? static_cast<QWidget*>(mats_) : nullptr;
 }
 
 void SetOutWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const Project& project,
@@ -41,6 +57,7 @@ void SetOutWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const 
     const int photo = bench_.state.in_hand().photo(project);
     paint_set_out(painter, map, project, plan, photo >= 0 ? -1 : bench_.state.in_hand().cut(project));
     paint_photo_sizes(painter, map, project, photo);
+    if (panel_->chosen() == SetOutPanel::Pieces) panel_->pieces().paint(painter, map);
     if (bench_.state.tools().measured())
         paint_measured(painter, map, project, *bench_.state.tools().measured());
 }
@@ -49,6 +66,8 @@ QString SetOutWaypoint::hint() const {
     switch (bench_.state.tools().tool()) {
     case PageTools::Tool::Measure:
         return "Drag from one place to another to measure between them.";
+    case PageTools::Tool::PickPieces:
+        return "Click a piece to pick it, click it again to let go of it.";
     case PageTools::Tool::Protect:
         return "Drag over the part of a photo that must stay free; click on one to take it away.";
     default:
@@ -57,6 +76,10 @@ QString SetOutWaypoint::hint() const {
 }
 
 std::unique_ptr<PageDrag> SetOutWaypoint::press(const PageHands& hands, const PagePress& press) const {
+    if (bench_.state.tools().tool() == PageTools::Tool::PickPieces) {
+        panel_->pieces().pick_at(hands.map().back(press.at));
+        return nullptr;
+    }
     return begin_setting_out(hands, press.at);
 }
 
@@ -74,6 +97,20 @@ void SetOutWaypoint::ask_size_of(const DrawingFile& file, int cut_id) {
     bench_.state.go_to(Waypoint::SetOut);
     panel_->choose(SetOutPanel::Cuts);
     panel_->ask_size(cut_id);
+}
+
+/// The pictures are made on the other thread.
+void SetOutWaypoint::show_bundle(const QString& path, const std::vector<BundleDrawing>& drawings) {
+    bench_.worker.think(this, [this, path, drawings](Planner&) -> std::function<void()> {
+        auto shown = std::make_shared<ShownBundle>();
+        shown->title = QFileInfo(path).fileName();
+        for (const BundleDrawing& d : drawings)
+            shown->drawings.push_back({words(d.name), d.file, d.openings, BundleView::picture_of(*d.file)});
+        return [this, shown] {
+            bench_.state.go_to(Waypoint::SetOut);
+            bench_.state.show_bundle(shown);
+        };
+    });
 }
 
 void SetOutWaypoint::take_drawing_to_add(const std::shared_ptr<const DrawingFile>& file,
@@ -99,10 +136,18 @@ void SetOutWaypoint::connect_actions() {
         if (const QString path = ask(); !path.isEmpty()) bench_.worker.open_to_add(path);
     });
     on(Act::AddScan, [this, ask] {
-        if (const QString path = ask(); !path.isEmpty()) bench_.worker.open_to_add(path, panel_->square());
+        if (const QString path = ask(); !path.isEmpty())
+            bench_.worker.open_to_add(path, bench_.document.project().set_out.usual.scan_square);
     });
     on(Act::CopyCut, [this] { copy(false); });
     on(Act::FaceCut, [this] { copy(true); });
+    on(Act::CopyInOrder, [this] {
+        // The first time it only shows what there is to say.
+        if (bench_.state.waypoint() == Waypoint::SetOut && panel_->chosen() == SetOutPanel::Copies)
+            return panel_->copies().make_copies();
+        bench_.state.go_to(Waypoint::SetOut);
+        panel_->choose(SetOutPanel::Copies);
+    });
     on(Act::TakeOff, [this] { remove_from_page(); });
     on(Act::NextInHand, [this] { bench_.state.in_hand().take_next(bench_.document.project()); });
     on(Act::Raise, [this] { shift_in_pile(1); });
@@ -147,8 +192,10 @@ void SetOutWaypoint::copy(bool mirrored) {
     if (!now) return;
     int id = -1;
     bench_.document.change(mirrored ? "Copy the cut, mirrored" : "Copy the cut", [&](Project& p) {
+        std::vector<Box> taken;
+        for (const SetOut& one : bench_.state.plan()->set_out.each) taken.push_back(one.cut_box);
         id = copy_cut(p, bench_.state.in_hand().placed(p)->id, mirrored,
-                      now->cut_box.width() + mm_per_inch / 4);
+                      beside_on_page(p.set_out.page, taken, now->cut_box, mm_per_inch / 4));
     });
     bench_.state.in_hand().take_cut(id);
 }

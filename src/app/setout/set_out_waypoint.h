@@ -6,6 +6,7 @@
 
 namespace zesty {
 
+class BundleView;
 class CuttingMatView;
 class SetOutPanel;
 
@@ -40,8 +41,11 @@ private:
     void shift_in_pile(int by);
     void take_drawing_to_add(const std::shared_ptr<const DrawingFile>& file, const QString& path);
 
+    void show_bundle(const QString& path, const std::vector<BundleDrawing>& drawings);
+
     SetOutPanel* panel_;
     CuttingMatView* mats_;
+    BundleView* bundle_;
 };
 
 } // namespace zesty

@@ -45,17 +45,19 @@ void SizesPart::grow(const QString& intention, double factor) {
 
 void SizesPart::build_bars() {
     auto* r = row("Bars for");
-    std::vector<Choice<double>> choices;
-    for (const Holding& h : holdings()) {
+    std::vector<Choice<std::string>> choices;
+    for (const Holding& h : holdings({})) {
         QString name = words(h.key);
         name[0] = name[0].toUpper();
-        choices.push_back({name, h.bar});
+        choices.push_back({name, h.key});
     }
-    bars_ = new ChoiceRow<double>("Thinnest bar wide enough for", choices, this);
-    bars_->on_choice(this, [this](double bar) {
+    bars_ = new ChoiceRow<std::string>("Thinnest bar wide enough for", choices, this);
+    bars_->on_choice(this, [this](const std::string& key) {
         const SetOut* now = state_.set_out_in_hand(document_.project());
         if (!now) return;
-        if (const auto factor = growth_for_bar(*now, bar)) grow("Size by the thinnest bar", *factor);
+        for (const Holding& h : holdings(document_.project().set_out.bars))
+            if (const auto factor = growth_for_bar(*now, h.bar); key == h.key && factor)
+                grow("Size by the thinnest bar", *factor);
     });
     r->addWidget(bars_, 1);
 }
@@ -130,7 +132,10 @@ void SizesPart::count_on_cutting_mat() {
         return [this, counts, shown, units = project.units] {
             QStringList parts;
             for (const CuttingMatCount& c : counts)
-                parts << QString("%1 at %2").arg(c.count).arg(words(format_length(c.size, units)));
+                parts << QString("%1%2 at %3")
+                             .arg(c.count)
+                             .arg(c.or_more ? " or more" : "")
+                             .arg(words(format_length(c.size, units)));
             fits_->setText("Fit on the cutting mat: " + parts.join(", ") + ".");
             state_.show_cutting_mats(shown);
         };
@@ -150,14 +155,20 @@ void SizesPart::lay_on_cutting_mats() {
                              {},
                              {project.set_out.cutting_mat.width, project.set_out.cutting_mat.height}});
         std::size_t too_large = 0;
+        QStringList also;
         for (const CutsOnCuttingMats& one : mats_of(project, *plan)) {
             shown->mats.insert(shown->mats.end(), one.layout.mats.begin(), one.layout.mats.end());
+            shown->names.resize(shown->mats.size(), words(one.cardstock));
             too_large += one.layout.too_large.size();
+            if (const std::string extras = extras_in_words(project, extras_on(project, *plan, one));
+                !extras.empty())
+                also << words(one.cardstock + ": " + extras);
         }
         const QString count = counted(shown->mats.size(), "mat", "mats");
         shown->title = "Everything cut for this page: " + count;
-        return [this, shown, count, too_large] {
+        return [this, shown, count, too_large, also] {
             fits_->setText("The page takes " + count + "." +
+                           (also.isEmpty() ? QString() : " Also fits, on " + also.join("; on ") + ".") +
                            (too_large == 0 ? QString()
                                            : " " + counted(too_large, "piece is", "pieces are") +
                                                  " larger than the cutting mat."));
@@ -188,7 +199,7 @@ void SizesPart::ask_for_ladder() {
     const Project& p = document_.project();
     const int cut = state_.in_hand().cut(p);
     if (cut < 0) {
-        chart_->show_rungs({}, p.units);
+        chart_->show_rungs({}, p.set_out.bars, p.units);
         return;
     }
     // Only what the ladder depends on makes it anew: not where the cut lies or how large it is now.
@@ -205,10 +216,11 @@ void SizesPart::ask_for_ladder() {
     ladder_units_ = p.units;
     const quint64 number = ++asked_;
     worker_.think(this, [this, p, cut, number](Planner& planner) {
-        const double most = std::max(p.set_out.page.width, p.set_out.page.height);
+        const double most = std::max(p.set_out.page.width, p.set_out.page.full_height());
         auto made = planner.ladder(p, cut, most * smallest_share, most, rungs);
-        return [this, number, units = p.units, made = made ? std::move(*made) : std::vector<Rung>{}] {
-            if (number == asked_) chart_->show_rungs(made, units);
+        return [this, number, bars = p.set_out.bars, units = p.units,
+                made = made ? std::move(*made) : std::vector<Rung>{}] {
+            if (number == asked_) chart_->show_rungs(made, bars, units);
         };
     });
 }
@@ -219,10 +231,10 @@ void SizesPart::refresh() {
     mat_height_->show_length(p.set_out.cutting_mat.height, p.units);
     const SetOut* now = state_.set_out_in_hand(p);
     bars_->setEnabled(now && std::isfinite(now->thinnest_bar));
-    double holds = 0;
+    std::string holds;
     if (now)
-        for (const Holding& h : holdings())
-            if (std::abs(now->thinnest_bar - h.bar) < 0.01) holds = h.bar;
+        for (const Holding& h : holdings(p.set_out.bars))
+            if (std::abs(now->thinnest_bar - h.bar) < 0.01) holds = h.key;
     bars_->show_value(holds);
     if (now) chart_->show_size(std::max(now->size.x, now->size.y));
     const auto& between = state_.tools().measured();

@@ -30,7 +30,7 @@ private:
     Worker& worker_;
     LadderChart* chart_;
     QLabel* reading_;
-    ChoiceRow<double>* bars_;
+    ChoiceRow<std::string>* bars_;
     QLabel* measured_;
     LengthEdit* wanted_;
     LengthEdit* mat_width_;

@@ -122,11 +122,11 @@ void paint_scene(QPainter& p, const SheetScene& scene) {
     for (const SheetCard& place : scene.cards)
         if (place.card.intersects(scene.visible)) paint_card(p, scene, place);
     const Page& page = scene.project.set_out.page;
-    const double scale = scene.page.width() / std::max(page.full_width(), page.height);
+    const double scale = scene.page.width() / std::max(page.full_width(), page.full_height());
     p.setPen(Qt::NoPen);
     p.setBrush(QColor(38, 36, 43, 26));
-    p.drawRect(
-        QRectF(scene.page.topLeft() + QPointF(2, 3), QSizeF(page.full_width() * scale, page.height * scale)));
+    p.drawRect(QRectF(scene.page.topLeft() + QPointF(2, 3),
+                      QSizeF(page.full_width() * scale, page.full_height() * scale)));
     p.translate(scene.page.topLeft());
     p.scale(scale, scale);
     paint_page(p, scene.project, *scene.plan, *scene.textures);

@@ -88,7 +88,7 @@ void SheetsView::paintEvent(QPaintEvent*) {
     const QRectF room = page_room();
     const Project& project = shown_project();
     const double scale =
-        room.width() / std::max(project.set_out.page.full_width(), project.set_out.page.height);
+        room.width() / std::max(project.set_out.page.full_width(), project.set_out.page.full_height());
     paint_selection(p, PageMap{scale, room.topLeft()}, *plan, state_);
     std::set<int> lit = state_.selected();
     if (state_.hovered() >= 0) lit.insert(state_.hovered());
@@ -112,8 +112,9 @@ void SheetsView::paintEvent(QPaintEvent*) {
         line = "Point at a patch to see where it goes. Drag it to where you want it cut: it is pinned there "
                "and the "
                "others are laid around it. Shift and arrow keys push it, comma and full stop turn it.";
-    p.drawText(QRectF(room.x(), room.y() + project.set_out.page.height * scale + 10, room.width(), 120),
-               Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, line);
+    p.drawText(
+        QRectF(room.x(), room.y() + project.set_out.page.full_height() * scale + 10, room.width(), 120),
+        Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, line);
     if (hasFocus() && reached_by_key_) {
         p.setPen(QPen(theme::zest, 2));
         p.drawRect(rect().adjusted(1, 1, -1, -1));
@@ -236,7 +237,7 @@ void SheetsView::mouseMoveEvent(QMouseEvent* event) {
     if (opening < 0 && room.contains(event->position())) {
         const Project& project = shown_project();
         const PageMap map{room.width() /
-                              std::max(project.set_out.page.full_width(), project.set_out.page.height),
+                              std::max(project.set_out.page.full_width(), project.set_out.page.full_height()),
                           room.topLeft()};
         const Point p = inverse(plan->set_out.whole.to_page)(map.back(event->position()));
         for (std::size_t o = 0; o < plan->sections.cut->openings.size(); ++o)

@@ -15,4 +15,7 @@ struct DrawnDivision {
 /// divided along it as the drawing lies. Nothing when it crosses none.
 std::optional<DrawnDivision> division_by_line(const Plan& plan, Point from, Point to);
 
+/// The division about a place of the page, for the opening (into the plan) or, below 0, for the base.
+Division about_place(const Project& project, const Plan& plan, int opening, Division division, Point on_page);
+
 } // namespace zesty

@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <map>
+#include <set>
 
 namespace zesty {
 
@@ -70,6 +71,15 @@ Treatment usual_treatment(const SectionDecisions& d, const std::vector<Spot>& op
     for (const auto& [treatment, n] : count)
         if (n > count[best]) best = treatment;
     return best;
+}
+
+int copy_at(Project& project, PlacedCut original, const CutPlacement& place) {
+    PlacedCut copy = original;
+    copy.id = project.set_out.next_cut++;
+    copy.place = place;
+    project.set_out.cuts.push_back(copy);
+    copy_decisions(project, original.id, copy.id, place.mirrored != original.place.mirrored);
+    return copy.id;
 }
 
 } // namespace
@@ -174,20 +184,24 @@ void set_only_cut(Project& project, Shared<DrawingFile> drawing) {
     page.cuts.front().place = place;
 }
 
-int copy_cut(Project& project, int id, bool mirrored, double beside) {
-    SetOutDecisions& page = project.set_out;
-    const PlacedCut* original = page.cut_by_id(id);
+int copy_cut(Project& project, int id, bool mirrored, Point by) {
+    const PlacedCut* original = project.set_out.cut_by_id(id);
     if (!original) return -1;
-    PlacedCut copy = *original;
-    copy.id = page.next_cut++;
-    copy.place.shift.x = place_limits.nearest(copy.place.shift.x + beside);
+    CutPlacement place = original->place;
+    place.shift = {place_limits.nearest(place.shift.x + by.x), place_limits.nearest(place.shift.y + by.y)};
     if (mirrored) {
-        copy.place.mirrored = !copy.place.mirrored;
-        copy.place.turn_deg = -copy.place.turn_deg;
+        place.mirrored = !place.mirrored;
+        place.turn_deg = -place.turn_deg;
     }
-    page.cuts.push_back(copy);
-    copy_decisions(project, id, copy.id, mirrored);
-    return copy.id;
+    return copy_at(project, *original, place);
+}
+
+void copy_cut_to(Project& project, int id, const std::vector<CutPlacement>& places) {
+    const auto at = find_cut(project.set_out, id);
+    if (at == project.set_out.cuts.end() || places.empty()) return;
+    at->place = places.front();
+    const PlacedCut original = *at;
+    for (std::size_t k = 1; k < places.size(); ++k) copy_at(project, original, places[k]);
 }
 
 int add_shadow(Project& project, int id, double by) {
@@ -221,6 +235,64 @@ bool split_layers(Project& project, int id) {
     const auto at = page.cuts.erase(find_cut(page, id));
     page.cuts.insert(at, cuts.begin(), cuts.end());
     return true;
+}
+
+int part_off_pieces(Project& project, int id, const std::vector<int>& pieces, int all_pieces,
+                    const CutPlacement& in_place) {
+    SetOutDecisions& page = project.set_out;
+    const auto at = find_cut(page, id);
+    if (at == page.cuts.end()) return -1;
+    at->place = in_place;
+    at->by_whole = true;
+    PlacedCut own = *at;
+    own.id = page.next_cut++;
+    own.left_out.clear();
+    for (int p = 0; p < all_pieces; ++p)
+        if (std::find(pieces.begin(), pieces.end(), p) == pieces.end()) own.left_out.push_back(p);
+    std::set<int> left(at->left_out.begin(), at->left_out.end());
+    left.insert(pieces.begin(), pieces.end());
+    at->left_out.assign(left.begin(), left.end());
+    page.cuts.insert(at + 1, own);
+    copy_decisions(project, id, own.id, false);
+    return own.id;
+}
+
+int part_off_layers(Project& project, int id, const std::vector<std::string>& layers,
+                    const CutPlacement& in_place) {
+    SetOutDecisions& page = project.set_out;
+    const auto at = find_cut(page, id);
+    if (at == page.cuts.end()) return -1;
+    const auto picked = [&](const std::string& l) {
+        return std::find(layers.begin(), layers.end(), l) != layers.end();
+    };
+    std::vector<std::string> now = at->layers;
+    if (now.empty()) now = layers_of(page.drawings[at->drawing]->drawing);
+    PlacedCut own = *at;
+    own.layers.clear();
+    std::copy_if(now.begin(), now.end(), std::back_inserter(own.layers), picked);
+    std::erase_if(now, picked);
+    if (own.layers.empty() || now.empty()) return -1;
+    own.id = page.next_cut++;
+    own.place = in_place;
+    own.by_whole = true;
+    own.left_out.clear();
+    PlacedCut rest = own;
+    rest.id = id;
+    rest.layers = std::move(now);
+    forget_cut(project, id);
+    *at = rest;
+    page.cuts.insert(at + 1, own);
+    return own.id;
+}
+
+void keep_places(Project& project, const Page& before) {
+    const Page& now = project.set_out.page;
+    for (PlacedCut& cut : project.set_out.cuts) {
+        const bool by_frame = cut.place.rule == SizeRule::Frame;
+        const Point was = (by_frame ? base_of(before) : before.whole()).centre();
+        const Point is = (by_frame ? base_of(now) : now.whole()).centre();
+        cut.place.shift = cut.place.shift + (was - is);
+    }
 }
 
 void replace_drawing(Project& project, int id, Shared<DrawingFile> drawing) {

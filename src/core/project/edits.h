@@ -52,13 +52,27 @@ void lock_papers(Project& project, const std::vector<Spot>& openings, bool locke
 int add_cut(Project& project, Shared<DrawingFile> drawing);
 /// The page with this drawing alone; decisions about other cuts go.
 void set_only_cut(Project& project, Shared<DrawingFile> drawing);
-/// Another copy of a cut beside it, upright or mirrored; its sections are decided alike. Returns the id.
-int copy_cut(Project& project, int id, bool mirrored, double beside);
+/// Another copy of a cut, moved by `by`, upright or mirrored; its sections are decided alike. Returns the id.
+int copy_cut(Project& project, int id, bool mirrored, Point by);
+/// Copies of a cut at these places, the first being that of the cut itself; their sections are decided alike.
+void copy_cut_to(Project& project, int id, const std::vector<CutPlacement>& places);
 /// A shadow: the cut once more, `by` mm larger all round, below it and in register. Nothing when that is more
 /// than a cut may grow. Returns the id, or -1.
 int add_shadow(Project& project, int id, double by);
 /// One cut for every layer of its drawing in the place of this one; false when there is one layer only.
 bool split_layers(Project& project, int id);
+/// Pieces of a cut (as PlacedCut::left_out counts them) made a cut of their own above it, both where they lay
+/// before: `in_place` is how the cut lies sized by its whole drawing. Returns the id of the new one.
+int part_off_pieces(Project& project, int id, const std::vector<int>& pieces, int all_pieces,
+                    const CutPlacement& in_place);
+/// The same for layers of its drawing. What was decided about openings of the cut goes, as they are numbered
+/// anew. Nothing, and -1, where no layer would stay.
+int part_off_layers(Project& project, int id, const std::vector<std::string>& layers,
+                    const CutPlacement& in_place);
+
+/// After another spread, second page or gap: the cuts stay where they lie, counted from the left.
+void keep_places(Project& project, const Page& before);
+
 /// Another drawing for a cut where it lies; what was decided about its openings, pieces and layers goes.
 void replace_drawing(Project& project, int id, Shared<DrawingFile> drawing);
 /// Takes a cut off the page with all that was decided for it, and its drawing when nothing else uses it.

@@ -1,6 +1,7 @@
 #include "core/project/hidden_stock.h"
 
 #include "core/geometry/measure.h"
+#include "core/setout/strip_in_sheet.h"
 
 #include <algorithm>
 #include <optional>
@@ -10,6 +11,8 @@ namespace zesty {
 namespace {
 
 constexpr double rim_under_photo = mm_per_inch / 2; ///< left of the base for the photo to be glued on
+constexpr std::size_t most_joined = 4;              ///< parts of one strip of a frame
+constexpr double least_joined = mm_per_inch;        ///< length of such a part
 constexpr double worth_offering = 400;              ///< mm2 of a drop-out or a piece from under a photo
 
 class HiddenStock {
@@ -18,19 +21,19 @@ public:
 
     void take_frame() {
         const Page& page = project_.set_out.page;
-        if (!page.framed() || page.frame_paper.empty()) return;
-        for (std::size_t leaf = 0; leaf < page.leaves().size(); ++leaf) {
+        if (!page.framed()) return;
+        if (page.frame == FrameKind::Strips) return take_strips();
+        if (page.frame_paper.empty()) return;
+        for (const Box& leaf : page.leaves()) {
             Sheet* best =
-                smallest(page.frame_paper, [&](const Sheet& s) { return large_enough(page, s.outline); });
+                smallest(page.frame_paper, [&](const Sheet& s) { return large_enough(leaf, s.outline); });
             if (!best) {
-                miss(Code::FramePaper, "No sheet for the frame", "the frame's paper", page.width,
-                     page.height);
+                miss(Code::FramePaper, "No sheet for the frame", "the frame's paper", leaf.width(),
+                     leaf.height());
                 return;
             }
             best->kind = SheetKind::Gutted;
-            keep(*best, page.gut || page.frame == FrameKind::Strips
-                            ? left_of_frame_sheet(page, best->outline).value_or(Polygon{})
-                            : Polygon{});
+            keep(*best, page.gut ? gutted_out_of(page, leaf, best->outline).value_or(Polygon{}) : Polygon{});
         }
     }
 
@@ -64,6 +67,83 @@ public:
     }
 
 private:
+    /// Every strip from the smallest scrap or sheet that holds it, longest first; joined of several where
+    /// none does.
+    void take_strips() {
+        std::vector<FrameStrip> strips = plan_.set_out.frame.strips;
+        std::sort(strips.begin(), strips.end(),
+                  [](const FrameStrip& a, const FrameStrip& b) { return a.length > b.length; });
+        for (const FrameStrip& strip : strips)
+            for (int i = 0; i < strip.count && !strip.paper.empty(); ++i)
+                if (!take_whole_strip(strip) && !join_strip(strip)) {
+                    miss(Code::FramePaper, "Not enough for the frame",
+                         "the frame's paper, nor what is left of "
+                         "several of them,",
+                         strip.width, strip.length);
+                    return;
+                }
+    }
+
+    bool take_whole_strip(const FrameStrip& strip) {
+        Sheet* best = nullptr;
+        Box place;
+        for (Sheet* s : sheets_with(strip.paper)) {
+            if (best && s->area >= best->area) continue;
+            const auto found = strip_in(s->outline, strip.width, strip.length);
+            if (!found || longer_side(*found) < strip.length - 0.01) continue;
+            best = s;
+            place = *found;
+        }
+        if (best) cut_off(*best, place);
+        return best != nullptr;
+    }
+
+    bool join_strip(const FrameStrip& strip) {
+        const auto before = plan_.papers.sheets;
+        std::vector<double> parts;
+        double missing = strip.length;
+        while (missing > 0.01 && parts.size() < most_joined) {
+            Sheet* best = nullptr;
+            Box place;
+            for (Sheet* s : sheets_with(strip.paper))
+                if (const auto found = strip_in(s->outline, strip.width);
+                    found && (!best || longer_side(*found) > longer_side(place))) {
+                    best = s;
+                    place = *found;
+                }
+            if (!best || longer_side(place) < std::min(least_joined, missing)) break;
+            double& end = place.width() > place.height() ? place.x1 : place.y1;
+            end -= std::max(0.0, longer_side(place) - missing);
+            parts.push_back(longer_side(place));
+            missing -= parts.back();
+            cut_off(*best, place);
+        }
+        if (missing > 0.01) {
+            plan_.papers.sheets = before;
+            return false;
+        }
+        std::string lengths;
+        for (std::size_t i = 0; i < parts.size(); ++i)
+            lengths += (i == 0                  ? ""
+                        : i + 1 == parts.size() ? " and "
+                                                : ", ") +
+                       format_length(parts[i], project_.units);
+        plan_.set_out.frame.to_cut.push_back("Join a strip of " +
+                                             format_size(strip.width, strip.length, project_.units) +
+                                             " end to end from parts of " + lengths + ".");
+        return true;
+    }
+
+    static double longer_side(const Box& box) { return std::max(box.width(), box.height()); }
+
+    std::vector<Sheet*> sheets_with(const std::string& id) {
+        const int paper = project_.stash ? project_.stash->find(id) : -1;
+        std::vector<Sheet*> out;
+        for (Sheet& s : plan_.papers.sheets)
+            if (paper >= 0 && s.paper == paper && s.kind > SheetKind::Gutted && s.area > 0) out.push_back(&s);
+        return out;
+    }
+
     /// The sheet that something of the page is cut from, and the way from page to sheet.
     struct CutFrom {
         std::string sheet;
@@ -82,12 +162,9 @@ private:
     }
 
     template <class Fits> Sheet* smallest(const std::string& id, Fits fits) {
-        const int paper = project_.stash ? project_.stash->find(id) : -1;
         Sheet* best = nullptr;
-        for (Sheet& s : plan_.papers.sheets)
-            if (paper >= 0 && s.paper == paper && s.kind > SheetKind::Gutted && s.area > 0 && fits(s) &&
-                (!best || s.area < best->area))
-                best = &s;
+        for (Sheet* s : sheets_with(id))
+            if (fits(*s) && (!best || s->area < best->area)) best = s;
         return best;
     }
 

@@ -149,7 +149,7 @@ Result<std::vector<BackedSo>> how_much_to_back(const Project& project, const Pla
         const auto then = shapes(one.project);
         if (!then) return tl::make_unexpected(then.error());
         one.paper_area = then->patch_area();
-        one.minutes = then->backing_minutes();
+        one.minutes = then->sections.backing_minutes;
         out.push_back(std::move(one));
     }
     return out;

@@ -22,7 +22,8 @@ struct Rung {
 /// `count` sizes from `least` to `greatest`, evenly spaced; every rung is measured on its own patches.
 /// `wishes` by opening. Told to stop, it gives the rungs so far.
 std::vector<Rung> size_ladder(const std::shared_ptr<const CutFile>& cut,
-                              const std::vector<BackingWish>& wishes, const BackingRules& rules, double least,
-                              double greatest, int count, const StopToken& stop);
+                              const std::vector<BackingWish>& wishes, const BackingRules& rules,
+                              const Pace& pace, double least, double greatest, int count,
+                              const StopToken& stop);
 
 } // namespace zesty

@@ -13,6 +13,7 @@ namespace {
 template <class P, class Visit> void each_paper(P& project, Visit visit) {
     visit(project.set_out.page.frame_paper);
     visit(project.set_out.page.base_paper);
+    visit(project.set_out.page.side_paper);
     for (auto& cut : project.set_out.cuts) visit(cut.paper);
     for (auto& [spot, choice] : project.match.choices) {
         visit(choice.paper);

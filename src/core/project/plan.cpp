@@ -1,7 +1,5 @@
 #include "core/project/plan.h"
 
-#include "core/sections/effort.h"
-
 #include "core/geometry/measure.h"
 
 #include <algorithm>
@@ -37,12 +35,6 @@ bool Plan::has_problems() const {
 double Plan::patch_area() const {
     double sum = 0;
     for (const Patch& p : sections.patches) sum += p.paper_area();
-    return sum;
-}
-
-double Plan::backing_minutes() const {
-    double sum = 0;
-    for (const Patch& p : sections.patches) sum += zesty::backing_minutes(p);
     return sum;
 }
 

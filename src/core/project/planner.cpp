@@ -100,11 +100,24 @@ void count_papers(const Project& project, Plan& plan) {
 }
 
 BackingWish wish_of(const Section& section) {
-    return {takes_paper(section.treatment), section.lip, section.method, section.order};
+    return {takes_paper(section.treatment),
+            section.lip,
+            section.method,
+            section.order,
+            section.punch_on_top,
+            section.treatment == Treatment::Translucent};
+}
+
+/// A page without a cut, whose base may be divided all the same.
+Composition bare_page(const Page& page, Composition nothing) {
+    auto cut = std::make_shared<CutFile>();
+    cut->box = page.whole();
+    nothing.cut = std::move(cut);
+    return nothing;
 }
 
 /// Openings covered for good are not backed; what that saves is about their area with half a lip.
-void note_hidden(Plan& plan, std::vector<BackingWish>& wishes) {
+void note_hidden(const Pace& pace, Plan& plan, std::vector<BackingWish>& wishes) {
     for (std::size_t o = 0; o < wishes.size(); ++o) {
         if (!wishes[o].backed || plan.sections.covered[o] < hidden_share) continue;
         wishes[o].backed = false;
@@ -116,7 +129,7 @@ void note_hidden(Plan& plan, std::vector<BackingWish>& wishes) {
         plan.sections.hidden.openings.push_back(static_cast<int>(o));
         plan.sections.hidden.paper_area +=
             opening.area * scale * scale + perimeter(opening.outline.outer) * scale * wishes[o].lip / 2;
-        plan.sections.hidden.minutes += backing_minutes(about);
+        plan.sections.hidden.minutes += backing_minutes(about, pace);
     }
 }
 
@@ -148,7 +161,8 @@ void look_at_treatments(const Project& project, const Spots& spots, Plan& plan) 
 Result<const Composition*> Planner::composed(const Project& project) {
     auto parts = parts_.of_page(project.set_out, project.units);
     if (!parts) return tl::make_unexpected(parts.error());
-    ComposedBy by{std::move(*parts), project.set_out.page, project.units, project.set_out.cuts};
+    ComposedBy by{std::move(*parts), project.set_out.page, project.units, project.set_out.cuts,
+                  project.set_out.bars};
     return composed_.get(std::move(by), [&](const ComposedBy& key) -> Result<Composition> {
         return compose(project.set_out, project.units, key.parts);
     });
@@ -179,7 +193,7 @@ Result<void> Planner::back(const Project& project, const Composition& composed, 
     auto covered = covered_shares(project.set_out, composed, spots, open);
     if (!covered) return tl::make_unexpected(covered.error());
     facts.covered = std::move(*covered);
-    note_hidden(plan, wishes);
+    note_hidden(project.sections.pace, plan, wishes);
     auto behind = photos_behind(project.set_out, composed, spots);
     if (!behind) return tl::make_unexpected(behind.error());
     facts.behind = std::move(*behind);
@@ -199,7 +213,10 @@ Result<void> Planner::back(const Project& project, const Composition& composed, 
     facts.enlargement = (*made)->enlargement;
     facts.without_patch = (*made)->without_patch;
     // Which section an opening is in may change without changing its patch.
-    for (Patch& p : facts.patches) p.section = facts.of_opening[p.opening];
+    for (Patch& p : facts.patches) {
+        p.section = facts.of_opening[p.opening];
+        facts.backing_minutes += backing_minutes(p, project.sections.pace);
+    }
     return {};
 }
 
@@ -211,16 +228,18 @@ Result<Plan> Planner::shapes(const Project& project) {
     plan.papers.uses.resize(stash.papers.size());
     const auto together = composed(project);
     if (!together) return tl::make_unexpected(together.error());
-    const Composition& composition = **together;
+    const Composition bare =
+        project.set_out.cuts.empty() ? bare_page(project.set_out.page, **together) : Composition{};
+    const Composition& composition = project.set_out.cuts.empty() ? bare : **together;
     plan.set_out.whole = composition.whole;
     plan.set_out.each = composition.each;
-    plan.sections.cut = composition.cut;
+    if (!project.set_out.cuts.empty()) plan.sections.cut = composition.cut;
     look_at_photos(project, plan);
     plan.set_out.photo_colours =
         **photo_colours_.get(project.set_out.photos, [](const std::vector<Photo>& photos) {
             return Result<std::vector<PhotoColours>>(photo_colours(photos));
         });
-    if (project.set_out.cuts.empty()) {
+    if (project.set_out.cuts.empty() && !project.sections.divisions.contains(base_spot)) {
         count_stock(project, plan);
         plan.findings = findings_of(project, plan);
         part_set_aside(project, plan);
@@ -267,6 +286,24 @@ Result<std::shared_ptr<const CutFile>> Planner::cut_alone(const Project& project
     return std::shared_ptr<const CutFile>(*part, &(*part)->cut);
 }
 
+Result<std::vector<CutPlacement>> Planner::ring_of_copies(const Project& project, int cut,
+                                                          const CopyRing& ring) {
+    const SetOutDecisions& page = project.set_out;
+    const auto part = parts_.of_cut(page, project.units, page.cuts[cut]);
+    if (!part) return tl::make_unexpected(part.error());
+    return in_ring({(*part)->cut, (*part)->sized_by.get(), page.cuts[cut].place}, page.page, ring,
+                   project.units);
+}
+
+Result<std::vector<CutPlacement>> Planner::row_of_copies(const Project& project, int cut,
+                                                         const CopyRow& row) {
+    const SetOutDecisions& page = project.set_out;
+    const auto part = parts_.of_cut(page, project.units, page.cuts[cut]);
+    if (!part) return tl::make_unexpected(part.error());
+    return in_row({(*part)->cut, (*part)->sized_by.get(), page.cuts[cut].place}, page.page, row,
+                  project.units);
+}
+
 Result<std::vector<Rung>> Planner::ladder(const Project& project, int cut, double least, double greatest,
                                           int count, const StopToken& stop) {
     auto part = parts_.of_cut(project.set_out, project.units, project.set_out.cuts[cut]);
@@ -278,7 +315,7 @@ Result<std::vector<Rung>> Planner::ladder(const Project& project, int cut, doubl
     std::vector<BackingWish> wishes;
     for (int s : section) wishes.push_back(wish_of(sections[s]));
     return size_ladder(std::shared_ptr<const CutFile>(*part, &(*part)->cut), wishes, project.sections.backing,
-                       least, greatest, count, stop);
+                       project.sections.pace, least, greatest, count, stop);
 }
 
 Result<std::vector<MethodFigures>> Planner::compare_methods(const Project& project, const StopToken& stop) {
@@ -291,8 +328,8 @@ Result<std::vector<MethodFigures>> Planner::compare_methods(const Project& proje
         const auto made = shapes(one);
         if (!made) return tl::make_unexpected(made.error());
         const SectionFacts& facts = made->sections;
-        out.push_back(
-            figures_of(one.sections.backing.method, {facts.patches, facts.enlargement, facts.without_patch}));
+        out.push_back(figures_of(one.sections.backing.method,
+                                 {facts.patches, facts.enlargement, facts.without_patch}, one.sections.pace));
     }
     return out;
 }

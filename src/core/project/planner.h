@@ -11,6 +11,7 @@
 #include "core/sections/backing.h"
 #include "core/sections/hidden.h"
 #include "core/setout/compose.h"
+#include "core/setout/copies.h"
 #include "core/setout/cut_parts.h"
 
 #include <memory>
@@ -30,6 +31,17 @@ struct MoodWish {
     std::optional<Mood> mood = {};
     std::set<std::string> papers = {}; ///< ids
 };
+
+/// The pieces and layers of a drawing, in its coordinates.
+struct Pickable {
+    std::shared_ptr<const CutFile> pieces; ///< of the layers the cut uses, those left out among them
+    std::vector<std::string> layers;       ///< of the drawing
+    std::vector<std::shared_ptr<const CutFile>> of_layer;
+};
+/// The one whose material is at a place, or round it; the smallest of several, and -1 for none.
+int piece_at(const Pickable& all, Point in_drawing);
+/// The uppermost layer there.
+int layer_at(const Pickable& all, Point in_drawing);
 
 class Planner {
 public:
@@ -64,6 +76,13 @@ public:
     Result<int> piece_count(const Project& project, int cut);
     /// What of the drawing one cut uses, in the drawing's coordinates.
     Result<std::shared_ptr<const CutFile>> cut_alone(const Project& project, int cut);
+    /// What one cut could use of its drawing.
+    Result<Pickable> pickable(const Project& project, int cut);
+    /// How one cut lies when its size and place go by its whole drawing: exactly where it lies now.
+    Result<CutPlacement> by_whole_drawing(const Project& project, int cut);
+    /// Where copies of one cut go, as in_ring() and in_row() have it.
+    Result<std::vector<CutPlacement>> ring_of_copies(const Project& project, int cut, const CopyRing& ring);
+    Result<std::vector<CutPlacement>> row_of_copies(const Project& project, int cut, const CopyRow& row);
 
 private:
     struct ComposedBy {
@@ -71,6 +90,7 @@ private:
         Page page;
         Units units = Units::Inches;
         std::vector<PlacedCut> cuts;
+        NarrowestBars bars;
         bool operator==(const ComposedBy&) const = default;
     };
     struct SpreadBy {

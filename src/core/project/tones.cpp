@@ -39,8 +39,8 @@ std::optional<Lab> Tones::colour_at(Point on_page) const {
             return std::clamp(static_cast<int>(coarse_cells * at / std::max(size, 1e-9)), 0,
                               coarse_cells - 1);
         };
-        return to_lab(background_[static_cast<std::size_t>(cell(on_page.y, page.height) * coarse_cells +
-                                                           cell(on_page.x, page.full_width()))]);
+        return to_lab(background_[static_cast<std::size_t>(
+            cell(on_page.y, page.full_height()) * coarse_cells + cell(on_page.x, page.full_width()))]);
     }
     return std::nullopt;
 }

@@ -54,7 +54,7 @@ MethodAdvice advised_method(const Polygon& opening, double narrowest_bar, const 
             "Its outline has many turns: a blade follows them, scissors hardly."};
 }
 
-MethodFigures figures_of(BackingMethod method, const Backing& backing) {
+MethodFigures figures_of(BackingMethod method, const Backing& backing, const Pace& pace) {
     MethodFigures out;
     out.method = method;
     out.enlargement = backing.enlargement;
@@ -62,7 +62,7 @@ MethodFigures figures_of(BackingMethod method, const Backing& backing) {
     out.smallest_lip = std::numeric_limits<double>::infinity();
     for (const Patch& p : backing.patches) {
         out.paper_area += p.paper_area();
-        out.minutes += backing_minutes(p);
+        out.minutes += backing_minutes(p, pace);
         out.failed += p.fell_back;
         const bool lipless =
             !p.fell_back && (p.method == BackingMethod::Inlay || p.method == BackingMethod::CutFrom ||

@@ -2,6 +2,7 @@
 // Which method suits which opening, and what a method costs for the whole page.
 
 #include "core/sections/backing.h"
+#include "core/sections/pace.h"
 
 namespace zesty {
 
@@ -25,6 +26,6 @@ struct MethodFigures {
     double enlargement = 0;  ///< of the enlarged copy
 };
 
-MethodFigures figures_of(BackingMethod method, const Backing& backing);
+MethodFigures figures_of(BackingMethod method, const Backing& backing, const Pace& pace);
 
 } // namespace zesty

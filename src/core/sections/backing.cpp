@@ -16,7 +16,8 @@ namespace zesty {
 
 namespace {
 
-constexpr double widest_lip = 12; ///< how far a patch of any method may reach
+constexpr double joins_within = 19; ///< mm between patches that share a see-through sheet (3/4 in)
+constexpr double widest_lip = 12;   ///< how far a patch of any method may reach
 
 class Backer {
 public:
@@ -183,7 +184,7 @@ private:
 
     Result<void> by_method() {
         find_enlargement();
-        std::map<int, int> leaders; // piece -> patch
+        std::map<std::pair<int, bool>, int> leaders; // piece, and whether it is see-through -> patch
         std::vector<Patch> kept;
         std::vector<Result<Shaped>> shaped(out_.patches.size(), Shaped::Patch);
         on_two_threads(shaped.size(), [&](std::size_t i) { shaped[i] = shape(out_.patches[i]); });
@@ -194,14 +195,17 @@ private:
             if (*shaped[i] != Shaped::Patch) continue;
             if (p.method == BackingMethod::OneSheet && is_whole(p.opening)) {
                 const int piece = spots_.cut->openings[p.opening].piece;
-                const auto [at, first] = leaders.try_emplace(piece, static_cast<int>(kept.size()));
+                const auto [at, first] = leaders.try_emplace({piece, wishes_[p.opening].see_through},
+                                                             static_cast<int>(kept.size()));
                 if (!first) p.rides_on = at->second;
             }
             kept.push_back(std::move(p));
         }
         out_.patches = std::move(kept);
-        for (const auto& [piece, leader] : leaders)
-            if (auto r = sheet_behind(piece, leader); !r) return r;
+        for (const auto& [sheet, leader] : leaders)
+            if (auto r = sheet_behind(sheet.first, leader, leaders.contains({sheet.first, !sheet.second}));
+                !r)
+                return r;
         return {};
     }
 
@@ -259,7 +263,7 @@ private:
 
     void punch(Patch& p, const Polygon& opening, bool whole) const {
         std::optional<Punched> best;
-        if (rules_.punch_on_top)
+        if (wishes_[p.opening].punch_on_top)
             best = punch_on_top(opening, rules_.punches);
         else if (const auto room = room_.find(spots_.whole[p.opening]); whole && room != room_.end())
             best = punch_behind(opening, room->second.outline, rules_.punches);
@@ -298,11 +302,50 @@ private:
         p.lip = gap(opening.outer, p.outline.outer).distance;
     }
 
-    Result<void> sheet_behind(int piece, int leader) {
+    /// As large as those that ride on it, joined where they lie within reach of each other; what does not
+    /// hang together has a patch of its own. Nothing of it shows in the other openings.
+    Result<void> sheet_beside_others(const std::vector<const Polygon*>& riders, const Region& others,
+                                     int leader) {
+        Region all;
+        for (const Polygon* rider : riders) all.push_back(*rider);
+        auto joined = grow(all, joins_within / 2);
+        if (joined) joined = grow(*joined, -joins_within / 2, Corner::Sharp);
+        if (joined) {
+            all.insert(all.end(), joined->begin(), joined->end());
+            joined = unite(all);
+        }
+        if (joined && !others.empty()) joined = subtract(*joined, others);
+        if (!joined) return tl::make_unexpected(joined.error());
+        for (Polygon sheet : *joined) {
+            int own = -1;
+            for (std::size_t i = 0; i < out_.patches.size(); ++i) {
+                Patch& p = out_.patches[i];
+                if (static_cast<int>(i) != leader && p.rides_on != leader) continue;
+                if (!contains(sheet.outer, spots_label(p.opening))) continue;
+                if (own < 0) own = static_cast<int>(i);
+                new_leader_.emplace(static_cast<int>(i), own);
+            }
+            sheet = made_cuttable(sheet);
+            if (own >= 0 && !sheet.outer.empty()) out_.patches[own].blank = std::move(sheet);
+        }
+        for (const auto& [patch, own] : new_leader_) out_.patches[patch].rides_on = patch == own ? -1 : own;
+        new_leader_.clear();
+        return {};
+    }
+
+    Point spots_label(int opening) const { return to_page_(spots_.cut->openings[opening].label.centre); }
+
+    /// `shared`: what else the piece has behind it lies on another sheet, so that each is only as large as
+    /// what rides on it.
+    Result<void> sheet_behind(int piece, int leader, bool shared) {
         std::vector<const Polygon*> riders;
+        Region others;
         for (std::size_t i = 0; i < out_.patches.size(); ++i)
             if (static_cast<int>(i) == leader || out_.patches[i].rides_on == leader)
                 riders.push_back(&out_.patches[i].outline);
+            else if (spots_.cut->openings[out_.patches[i].opening].piece == piece)
+                others.push_back(on_page(out_.patches[i].opening));
+        if (shared || !others.empty()) return sheet_beside_others(riders, others, leader);
         const Ring silhouette = transformed(spots_.cut->pieces[piece].outline.outer, to_page_);
         auto sheet = one_sheet(silhouette, riders, page_);
         if (!sheet) return tl::make_unexpected(sheet.error());
@@ -342,6 +385,7 @@ private:
     const SharedBars& bars_;
     Transform to_page_;
     Box page_;
+    std::map<int, int> new_leader_;              ///< of patches that ride on a sheet, while it is made
     std::vector<std::pair<int, double>> gluing_; ///< what is glued first has the least
     std::map<int, Patch> base_;                  ///< by whole opening
     std::set<int> on_one_sheet_;                 ///< whole openings

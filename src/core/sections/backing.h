@@ -13,6 +13,8 @@ struct BackingWish {
     double lip = 0;
     BackingMethod method = BackingMethod::MachinePatches;
     int order = 0; ///< glued before higher ones; 0 for any
+    bool punch_on_top = false;
+    bool see_through = false; ///< what shares one sheet shares it with what is as much so
     bool operator==(const BackingWish&) const = default;
 };
 

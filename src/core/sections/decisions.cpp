@@ -33,4 +33,12 @@ void set_bars(SectionDecisions& decisions, const std::vector<BarName>& bars, Lip
     }
 }
 
+bool gluing_order_matters(const SectionDecisions& decisions) {
+    return decisions.backing.lips == LipMode::Overlap || !decisions.divisions.empty() ||
+           std::any_of(decisions.bars.begin(), decisions.bars.end(),
+                       [](const auto& bar) { return bar.second == LipMode::Overlap; }) ||
+           std::any_of(decisions.choices.begin(), decisions.choices.end(),
+                       [](const auto& c) { return c.second.order != 0; });
+}
+
 } // namespace zesty

@@ -4,6 +4,7 @@
 
 #include "core/limits.h"
 #include "core/sections/division.h"
+#include "core/sections/pace.h"
 #include "core/sections/treatment.h"
 #include "core/setout/placed_cut.h"
 
@@ -21,6 +22,7 @@ struct SectionChoice {
     Treatment treatment = Treatment::Paper;
     std::optional<double> lip = {};           ///< where it differs from the page's
     std::optional<BackingMethod> method = {}; ///< where it differs from the page's
+    std::optional<bool> punch_on_top = {};    ///< where it differs from the page's
     int order = 0;                            ///< when it is glued: lower first; 0 leaves it to the plan
     bool operator==(const SectionChoice&) const = default;
 };
@@ -52,6 +54,7 @@ inline const Spot base_spot{-1, 0, 0};
 struct SectionDecisions {
     double lip = mm_per_inch / 8;
     BackingRules backing;
+    Pace pace;
     std::map<BarName, LipMode> bars; ///< where patches do something else on a bar than on the others
     /// Openings that are divided, by whole opening; the bare base under `base_spot`.
     std::map<Spot, Division> divisions;
@@ -86,6 +89,9 @@ void each_naming(Decisions& d,
     visit(d.groups, Named::Opening);
     visit(d.choices, Named::Section);
 }
+
+/// Whether patches lie on each other anywhere, or are glued in an order somebody wants.
+bool gluing_order_matters(const SectionDecisions& decisions);
 
 /// Patches meet or overlap on these bars, whatever they do elsewhere; a bar that does as all others is not
 /// kept.

@@ -41,6 +41,7 @@ struct SectionFacts {
     std::vector<SectionPhoto> photo_sizes; ///< to order for openings that show a photo
     std::vector<WritingRoom> writing;
     HiddenWork hidden; ///< what need not be backed
+    double backing_minutes = 0;
 };
 
 /// Index of the patch of an opening, or -1.

@@ -5,6 +5,8 @@
 #include "core/sentences.h"
 
 #include <algorithm>
+#include <cmath>
+#include <numbers>
 
 namespace zesty {
 
@@ -91,6 +93,35 @@ void about_writing(const SectionsNow& now, std::vector<Finding>& out) {
                             {w.opening}));
 }
 
+/// Circles say which punch they want; what is no circle no punch can cover as well as it looks.
+std::string why_no_punch(const SectionsNow& now, const std::vector<int>& openings) {
+    constexpr std::size_t most_named = 3;
+    std::string circles;
+    std::size_t round = 0;
+    for (const int o : openings) {
+        const Opening& opening = now.facts.cut->openings[o];
+        const double radius = std::sqrt(opening.area / std::numbers::pi);
+        if (radius > 1.02 * opening.label.radius || ++round > most_named) continue;
+        const double across = 2 * radius * now.set_out.scale;
+        const bool on_top = now.facts.all[now.facts.of_opening[o]].punch_on_top;
+        const double least = on_top ? 0 : across + 2 * least_lip;
+        const double most =
+            on_top ? across - 1 : across + now.facts.cut->narrowest_bar(o) * now.set_out.scale;
+        const std::string number = std::to_string(o + 1);
+        circles += (circles.empty() ? "" : " ") + number + " is a circle of " +
+                   format_length(across, now.units) + ", which wants a punch " +
+                   (on_top         ? "up to " + format_length(most, now.units)
+                    : most < least ? "that its bars have no room for"
+                                   : "from " + format_length(least, now.units) + " to " +
+                                         format_length(most, now.units)) +
+                   ".";
+    }
+    return (circles.empty() ? "None at hand covers them and stays behind the bars, or lies within them" +
+                                  std::string("; ")
+                            : circles + " Until there is one ") +
+           "they get machine patches.";
+}
+
 void about_methods(const SectionsNow& now, std::vector<Finding>& out) {
     std::vector<int> not_enlarged;
     std::vector<int> not_punched;
@@ -117,11 +148,7 @@ void about_methods(const SectionsNow& now, std::vector<Finding>& out) {
     }
     if (!not_punched.empty())
         out.push_back(about(now, Code::NoPunch, "No punch for " + numbers(not_punched),
-                            now.decided.backing.punch_on_top
-                                ? "None at hand is small enough to lie on them; they get machine patches."
-                                : "None at hand covers them and stays behind the bars; they get machine "
-                                  "patches.",
-                            not_punched));
+                            why_no_punch(now, not_punched), not_punched));
     if (!now.facts.without_patch.empty())
         out.push_back(about(now, Code::TooNarrow, "No inlay in " + numbers(now.facts.without_patch),
                             "It would be under " + format_mm(least_inlay) + " wide and is left out.",

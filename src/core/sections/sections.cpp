@@ -11,6 +11,7 @@ BackingMethod method_in_force(const SectionChoice& c, const SectionDecisions& de
     if (c.treatment == Treatment::Inlay) return BackingMethod::Inlay;
     if (c.treatment == Treatment::CutFrom) return BackingMethod::CutFrom;
     const BackingMethod wanted = c.method.value_or(decided.backing.method);
+    if (c.treatment == Treatment::Translucent && wanted == BackingMethod::OneSheet) return wanted;
     const bool covered = c.treatment == Treatment::Shaker || c.treatment == Treatment::Translucent;
     const bool covers = wanted == BackingMethod::MachinePatches || wanted == BackingMethod::TraceAndTrim ||
                         wanted == BackingMethod::GlueAndTrim;
@@ -28,7 +29,8 @@ SectionChoice as_piece(SectionChoice c) {
 std::vector<Section> sections_of(const std::vector<Spot>& spots, const SectionDecisions& decided) {
     std::vector<Section> out;
     std::map<Spot, std::size_t> index;
-    std::map<int, Spot> shared; // by cut: the section of its one sheet
+    // By cut, and whether one can see through it: the section of its one sheet.
+    std::map<std::pair<int, bool>, Spot> shared;
     for (std::size_t o = 0; o < spots.size(); ++o) {
         Spot id = decided.section_of(spots[o]);
         const SectionChoice c = is_piece(id) ? as_piece(decided.choice(id)) : decided.choice(id);
@@ -36,7 +38,7 @@ std::vector<Section> sections_of(const std::vector<Spot>& spots, const SectionDe
         if (method == BackingMethod::OneSheet && takes_paper(c.treatment) && id.part == 0) {
             // No sheet lies behind two cuts, whatever is grouped.
             const Spot own = id.cut == spots[o].cut ? id : spots[o];
-            id = shared.try_emplace(own.cut, own).first->second;
+            id = shared.try_emplace({own.cut, c.treatment == Treatment::Translucent}, own).first->second;
         }
         const auto [at, fresh] = index.try_emplace(id, out.size());
         if (fresh)
@@ -47,7 +49,8 @@ std::vector<Section> sections_of(const std::vector<Spot>& spots, const SectionDe
                            c.treatment,
                            c.lip.value_or(decided.lip),
                            method,
-                           c.order});
+                           c.order,
+                           c.punch_on_top.value_or(decided.backing.punch_on_top)});
         out[at->second].openings.push_back(static_cast<int>(o));
     }
     return out;

@@ -16,6 +16,7 @@ struct Section {
     double lip = 0;                                       ///< wanted
     BackingMethod method = BackingMethod::MachinePatches; ///< in force, the treatment's own where it has one
     int order = 0;
+    bool punch_on_top = false;
 };
 
 /// In order of their lowest openings; `spots` names every opening. Decisions about openings that are not

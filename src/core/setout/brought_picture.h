@@ -16,6 +16,9 @@ struct BroughtPicture {
     std::vector<PaletteColour> palette;
     /// What it shows in 32 by 32 cells, row by row.
     std::vector<Rgb> cells = {};
+    int width = 0; ///< pixels, the right way up
+    int height = 0;
+    std::string taken = {}; ///< the day, as 2026-05-17, where the file says so
     bool operator==(const BroughtPicture&) const = default;
 };
 

@@ -61,7 +61,7 @@ Composition compose(const SetOutDecisions& decided, Units units,
     for (std::size_t c = 0; c < parts.size(); ++c) {
         const PlacedCut& placed = decided.cuts[c];
         out.each.push_back(set_out(parts[c]->cut, decided.page, placed.place, units,
-                                   {placed.id, offset, parts[c]->sized_by.get()}));
+                                   {placed.id, offset, parts[c]->sized_by.get(), decided.bars}));
         speak_of_the_page(out.each.back(), offset);
         for (int o : parts[c]->openings) {
             out.spots.emplace_back(placed.id, o);

@@ -45,7 +45,7 @@ Result<std::shared_ptr<const CutPart>> CutParts::of_cut(const SetOutDecisions& p
     // Growth is a length on the page: in the drawing it depends on how large that is set out.
     const std::shared_ptr<const CutPart> own = *plain;
     const double scale =
-        set_out(own->cut, page.page, cut.place, units, {cut.id, 0, own->sized_by.get()}).scale;
+        set_out(own->cut, page.page, cut.place, units, {cut.id, 0, own->sized_by.get(), {}}).scale;
     auto& parts = (*source)->parts;
     auto& known = parts[{cut.layers, cut.left_out, cut.by_whole, cut.grown / scale}];
     if (known) return known;

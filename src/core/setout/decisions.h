@@ -4,9 +4,12 @@
 #include "core/cutfile/drawing_file.h"
 #include "core/limits.h"
 #include "core/setout/cutting_mat.h"
+#include "core/setout/own_numbers.h"
 #include "core/setout/page.h"
 #include "core/setout/photo.h"
 #include "core/setout/placed_cut.h"
+#include "core/setout/rooms.h"
+#include "core/setout/sketch.h"
 #include "core/shared.h"
 
 #include <vector>
@@ -19,7 +22,13 @@ struct SetOutDecisions {
     std::vector<PlacedCut> cuts;               ///< lowest first
     std::vector<Photo> photos;                 ///< lowest first
     CuttingMat cutting_mat;
-    int next_cut = 0; ///< id of the next cut: above every id that has been in use
+    NarrowestBars bars;
+    UsualSizes usual;
+    std::vector<RoomWanted> rooms; ///< to be kept free, or found out about
+    double may_cover = 0.3;        ///< share of the cuts that photos may cover when they are arranged
+    Sketch sketch;
+    std::string date = {}; ///< of the page, as 2026-05-17; empty for none
+    int next_cut = 0;      ///< id of the next cut: above every id that has been in use
     bool operator==(const SetOutDecisions&) const = default;
 
     const PlacedCut* cut_by_id(int id) const; ///< null when there is none

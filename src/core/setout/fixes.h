@@ -20,7 +20,11 @@ struct SetReveal {
 };
 struct SetGlueLip {
     double lip;
-    void operator()(SetOutDecisions& page) const { page.page.glue_lip = lip; }
+    /// A window that was typed goes by the lip again.
+    void operator()(SetOutDecisions& page) const {
+        page.page.glue_lip = lip;
+        page.page.window_width = page.page.window_height = 0;
+    }
     bool operator==(const SetGlueLip&) const = default;
 };
 struct MovePhoto {

@@ -12,25 +12,28 @@ struct FrameStrip {
     double width = 0;
     double length = 0;
     int count = 0;
+    std::string paper = {}; ///< id; empty when it is not from the stash
     bool operator==(const FrameStrip&) const = default;
 };
 
 struct FramePlan {
     std::vector<Box> bases;    ///< on the page, by leaf
     std::optional<Box> window; ///< of one whole frame sheet, from its top left; the sheet gutted out of it
-    std::vector<FrameStrip> strips;  ///< of a frame in strips, for one leaf; widths include the glue lip
+    std::vector<FrameStrip> strips;  ///< of a frame in strips, of all leaves; widths include the glue lip
     std::vector<std::string> to_cut; ///< sentences, in the order of the work; empty without a frame
     std::vector<Finding> findings;
 };
 
+/// "12 x 12 in page", "spread of 12 x 12 in pages", "12 x 12 in page beside one of 6 x 12 in".
+std::string page_in_words(const Page& page, Units units);
+
 FramePlan frame_of(const Page& page, Units units);
 
-/// Whether the frame of one page can be cut from the sheet.
-bool large_enough(const Page& page, const Polygon& sheet);
+/// Whether the frame of one leaf can be cut from the sheet as a whole.
+bool large_enough(const Box& leaf, const Polygon& sheet);
 
-/// What of a sheet is left when the frame has been taken from it, as an outline on the sheet: the gutted
-/// window in the middle of it, or what remains beside the strips. Nothing when it is too little to keep. The
-/// sheet must be large enough.
-std::optional<Polygon> left_of_frame_sheet(const Page& page, const Polygon& sheet);
+/// The window gutted out of a sheet for the frame of a leaf, as an outline on the sheet. Nothing when it is
+/// too little to keep. The sheet must be large enough.
+std::optional<Polygon> gutted_out_of(const Page& page, const Box& leaf, const Polygon& sheet);
 
 } // namespace zesty

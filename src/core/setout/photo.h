@@ -21,6 +21,8 @@ struct Photo {
     bool on_top = true; ///< above every cut; otherwise it slides behind those that lie above photos
     /// Parts that must stay free, such as a face: in the photo, millimetres from its upright middle.
     std::vector<Box> protected_parts;
+    /// Parts that had better be covered, the same way.
+    std::vector<Box> hidden_parts = {};
     Shared<BroughtPicture> picture = {}; ///< what it shows, where somebody brought it
     bool operator==(const Photo&) const = default;
 };

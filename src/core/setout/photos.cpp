@@ -247,10 +247,10 @@ Result<void> put_grid(SetOutDecisions& decided, Units units, Photo like, int col
     const double h = rows * height + (rows - 1) * gap;
     if (columns < 1 || rows < 1 || left_free < 0 || left_free >= columns * rows)
         return fail(ErrorKind::BadInput, "a grid needs rows, columns and at least one photo");
-    if (w > decided.page.full_width() || h > decided.page.height)
+    if (w > decided.page.full_width() || h > decided.page.full_height())
         return fail(ErrorKind::BadInput,
                     "a grid of " + format_size(w, h, units) + " is larger than the page");
-    const Point from{(decided.page.full_width() - w) / 2, (decided.page.height - h) / 2};
+    const Point from{(decided.page.full_width() - w) / 2, (decided.page.full_height() - h) / 2};
     for (int i = 0; i < columns * rows - left_free; ++i) {
         like.centre = from + Point{(i % columns) * (like.width + gap) + like.width / 2,
                                    static_cast<double>(i / columns) * (height + gap) + height / 2};

@@ -11,10 +11,6 @@ namespace zesty {
 
 namespace {
 
-/// Below these a bar no longer takes what holds it (tape wants about 6 mm, foam 3 mm).
-constexpr double delicate_bar = 1.5;
-constexpr double blade_limit = 0.8;
-
 /// The box of the turned and mirrored cut, still in the size of the drawing.
 Box turned_box(const CutFile& cut, const Transform& turn) {
     Box box;
@@ -28,7 +24,7 @@ double scale_for(const Box& box, const Page& page, const CutPlacement& p) {
     const double h = std::max(box.height(), 1e-9);
     switch (p.rule) {
     case SizeRule::Margin:
-        return std::min((page.full_width() - 2 * p.length) / w, (page.height - 2 * p.length) / h);
+        return std::min((page.full_width() - 2 * p.length) / w, (page.full_height() - 2 * p.length) / h);
     case SizeRule::Width:
         return p.length / w;
     case SizeRule::Frame: {
@@ -42,23 +38,24 @@ double scale_for(const Box& box, const Page& page, const CutPlacement& p) {
 }
 
 /// "between 3 and 7, 4 and the edge": the narrowest that are delicate, three at most.
-std::string named_bars(const CutFile& cut, double scale, int first) {
+std::string named_bars(const CutFile& cut, double scale, const CutOnPage& of) {
     std::string out;
     std::size_t n = 0;
     for (const Bar& b : cut.bars) {
-        if (b.width * scale >= delicate_bar) break;
+        if (b.width * scale >= of.bars.glue) break;
         if (++n > 3) continue;
-        out += (out.empty() ? "between " : ", ") + std::to_string(first + b.a + 1) + " and " +
-               (b.b == Bar::edge ? "the edge" : std::to_string(first + b.b + 1));
+        out += (out.empty() ? "between " : ", ") + std::to_string(of.first_opening + b.a + 1) + " and " +
+               (b.b == Bar::edge ? "the edge" : std::to_string(of.first_opening + b.b + 1));
     }
     return n > 3 ? out + " and " + std::to_string(n - 3) + " more" : out;
 }
 
-void check_bars(const CutFile& cut, SetOut& out, Units units, int first) {
-    if (cut.bars.empty() || out.thinnest_bar >= delicate_bar) return;
+void check_bars(const CutFile& cut, SetOut& out, Units units, const CutOnPage& of) {
+    const double blade_limit = of.bars.blade;
+    if (cut.bars.empty() || out.thinnest_bar >= std::max(of.bars.glue, blade_limit)) return;
     const Bar& b = cut.bars.front();
     const auto thin = std::count_if(cut.bars.begin(), cut.bars.end(),
-                                    [&](const Bar& x) { return x.width * out.scale < delicate_bar; });
+                                    [&](const Bar& x) { return x.width * out.scale < of.bars.glue; });
     const bool tears = out.thinnest_bar < blade_limit;
     Finding f{.code = tears ? Code::ThinBar : Code::DelicateBars,
               .title = tears ? "Thinnest bar " + format_mm(out.thinnest_bar)
@@ -69,7 +66,7 @@ void check_bars(const CutFile& cut, SetOut& out, Units units, int first) {
         tears ? "Paper this narrow tears on the mat; the cut would have to be " +
                     format_length(std::max(out.size.x, out.size.y) * blade_limit / out.thinnest_bar, units) +
                     " on its longer side for bars of " + format_mm(blade_limit) + "."
-              : "Thinnest " + format_mm(out.thinnest_bar) + ", " + named_bars(cut, out.scale, first) +
+              : "Thinnest " + format_mm(out.thinnest_bar) + ", " + named_bars(cut, out.scale, of) +
                     ": use a fine-tip glue or an adhesive sheet there, tape and foam will show.";
     out.findings.push_back(std::move(f));
 }
@@ -86,9 +83,10 @@ std::vector<Fix> onto_the_page(const Page& page, const CutPlacement& p, int cut,
     const auto into = [](double low, double high, double most) {
         return low < 0 ? -low : high > most ? most - high : 0;
     };
-    if (b.width() <= page.full_width() && b.height() <= page.height) {
+    if (b.width() <= page.full_width() && b.height() <= page.full_height()) {
         CutPlacement moved = p;
-        moved.shift = p.shift + Point{into(b.x0, b.x1, page.full_width()), into(b.y0, b.y1, page.height)};
+        moved.shift =
+            p.shift + Point{into(b.x0, b.x1, page.full_width()), into(b.y0, b.y1, page.full_height())};
         out.push_back({"Move it onto the page", ResizeCuts{{{cut, moved}}}});
     }
     CutPlacement fitting = sized(p, SizeRule::Margin, mm_per_inch / 4);
@@ -104,14 +102,14 @@ Fix border_of(double margin, int cut, const char* words, Units units) {
 
 void check_page(const Page& page, const CutPlacement& p, int cut, SetOut& out, Units units) {
     const Box& b = out.cut_box;
-    const double over = std::max({-b.x0, -b.y0, b.x1 - page.full_width(), b.y1 - page.height});
+    const double over = std::max({-b.x0, -b.y0, b.x1 - page.full_width(), b.y1 - page.full_height()});
     if (over > 0.05) {
         Finding f{.code = Code::OverEdge,
                   .title = "The cut hangs off the page",
                   .message = "It reaches " + format_length(over, units) +
                              " beyond the edge; trim the overhang after gluing.",
                   .where = Point{std::clamp(b.centre().x, 0.0, page.full_width()),
-                                 std::clamp(b.centre().y, 0.0, page.height)}};
+                                 std::clamp(b.centre().y, 0.0, page.full_height())}};
         f.fixes = onto_the_page(page, p, cut, out, units);
         out.findings.push_back(std::move(f));
         return;
@@ -133,8 +131,20 @@ void check_page(const Page& page, const CutPlacement& p, int cut, SetOut& out, U
 Box base_of(const Page& page) {
     const auto leaves = page.leaves();
     Box out = page.base_of(leaves.front());
-    out.x1 = page.base_of(leaves.back()).x1;
+    out.add(page.base_of(leaves.back()));
     return out;
+}
+
+Box measured_from(const Page& page, const Box& cut) {
+    constexpr double slack = 0.05;
+    for (const Box& leaf : page.leaves()) {
+        if (cut.x0 < leaf.x0 - slack || cut.x1 > leaf.x1 + slack) continue;
+        const Box base = page.base_of(leaf);
+        const bool inside = cut.x0 >= base.x0 - slack && cut.x1 <= base.x1 + slack &&
+                            cut.y0 >= base.y0 - slack && cut.y1 <= base.y1 + slack;
+        return inside ? base : leaf;
+    }
+    return page.whole();
 }
 
 SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Units units,
@@ -154,7 +164,7 @@ SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Unit
                                 .title = "No room for the cut",
                                 .message = "A border of " + format_length(p.length, units) +
                                            " leaves nothing of a page of " +
-                                           format_size(page.full_width(), page.height, units) + ".",
+                                           format_size(page.full_width(), page.full_height(), units) + ".",
                                 .where = page.whole().centre(),
                                 .fixes = {border_of(mm_per_inch / 2, of.id, "Border of ", units)}});
     }
@@ -181,7 +191,7 @@ SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& p, Unit
             out.smallest_opening = across;
         }
     }
-    check_bars(cut, out, units, of.first_opening);
+    check_bars(cut, out, units, of);
     check_page(page, p, of.id, out, units);
     return out;
 }

@@ -30,10 +30,15 @@ struct CutOnPage {
     int id = 0;
     int first_opening = 0;             ///< from which its findings count openings
     const CutFile* sized_by = nullptr; ///< what rule, turn and place go by, where that is not the cut itself
+    NarrowestBars bars = {};
 };
 
 /// The base of a page; of a spread from the left edge of the first base to the right edge of the second.
 Box base_of(const Page& page);
+
+/// What the place of a cut with this box is measured from: the base it lies on inside its frame, the page it
+/// lies on where there is no frame, and the whole spread where it lies on both pages.
+Box measured_from(const Page& page, const Box& cut);
 
 /// `cut` must have material. A margin, width or height that leaves nothing gives a cut of 1 mm and a finding.
 SetOut set_out(const CutFile& cut, const Page& page, const CutPlacement& placement, Units units,

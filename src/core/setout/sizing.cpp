@@ -6,12 +6,11 @@
 
 namespace zesty {
 
-const std::vector<Holding>& holdings() {
-    static const std::vector<Holding> all{{"blade", "the blade", 0.8},
-                                          {"glue", "fine-tip glue", 1.5},
-                                          {"foam", "foam strip", mm_per_inch / 8},
-                                          {"tape", "tape", mm_per_inch / 4}};
-    return all;
+std::vector<Holding> holdings(const NarrowestBars& bars) {
+    return {{"blade", "the blade", bars.blade},
+            {"glue", "fine-tip glue", bars.glue},
+            {"foam", "foam strip", bars.foam},
+            {"tape", "tape", bars.tape}};
 }
 
 CutPlacement resized(const CutPlacement& place, const SetOut& now, const Page& page, double factor) {
@@ -22,7 +21,8 @@ CutPlacement resized(const CutPlacement& place, const SetOut& now, const Page& p
     switch (place.rule) {
     case SizeRule::Margin:
         return sized(place, place.rule,
-                     std::min(page.full_width() - turned.x * factor, page.height - turned.y * factor) / 2);
+                     std::min(page.full_width() - turned.x * factor, page.full_height() - turned.y * factor) /
+                         2);
     case SizeRule::Frame: {
         const Box base = base_of(page);
         return sized(place, place.rule,

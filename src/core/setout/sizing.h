@@ -5,14 +5,14 @@
 
 namespace zesty {
 
-/// What cuts or holds a bar, with the narrowest bar it wants. Rules of thumb; the maker's word comes first.
+/// What cuts or holds a bar, with the narrowest bar it wants. The maker's word comes first.
 struct Holding {
     const char* key;  ///< "blade", "glue", "foam", "tape"
     const char* name; ///< "the blade", "fine-tip glue"
     double bar;
 };
-/// Narrowest first.
-const std::vector<Holding>& holdings();
+/// In the order blade, glue, foam, tape.
+std::vector<Holding> holdings(const NarrowestBars& bars);
 
 inline constexpr double least_cut = 5;
 inline constexpr double greatest_cut = 2900;

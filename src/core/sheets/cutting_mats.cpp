@@ -28,12 +28,16 @@ struct ToLay {
     int piece = 0;
     int copy = 0;
     Transform sized;
+    double grown = 0;
 };
 
 NestPiece nest_piece(const CutFile& cut, const ToLay& one) {
     NestPiece out;
-    out.outline =
-        simplified({transformed(cut.pieces[one.piece].outline.outer, one.sized), {}}, mat_tolerance);
+    Polygon outline{transformed(cut.pieces[one.piece].outline.outer, one.sized), {}};
+    if (one.grown > 0)
+        if (const auto larger = grow({outline}, one.grown); larger && !larger->empty())
+            outline = {largest(*larger).outer, {}};
+    out.outline = simplified(outline, mat_tolerance);
     return out;
 }
 
@@ -79,7 +83,8 @@ std::vector<CuttingMatCount> fit_on_cutting_mat(const CutFile& cut, const std::v
                                                 const CuttingMat& mat, int most, const StopToken& stop) {
     std::vector<CuttingMatCount> out;
     for (double size : sizes) {
-        CuttingMatCount count{size, 0, {}};
+        CuttingMatCount count;
+        count.size = size;
         double one = 0;
         for (const ToLay& piece : copies(cut, {size})) one += area(nest_piece(cut, piece).outline);
         const int bound = one > 0 ? static_cast<int>(mat.width * mat.height / one) : 0;
@@ -88,6 +93,7 @@ std::vector<CuttingMatCount> fit_on_cutting_mat(const CutFile& cut, const std::v
             if (!fill_cutting_mat(cut, copies(cut, std::vector<double>(n, size)), mat, stop, laid).empty())
                 break;
             count.count = n;
+            count.or_more = n == most;
             count.layout.mats = {std::move(laid)};
         }
         out.push_back(std::move(count));
@@ -116,6 +122,22 @@ CuttingMatLayout lay_on_cutting_mats(const CutFile& cut, const Transform& to_pag
     }
     for (const ToLay& one : left) out.too_large.push_back(one.piece);
     return out;
+}
+
+bool fits_beside(const CutFile& cut, const Transform& to_page, const std::vector<int>& there,
+                 const std::vector<OneMore>& more, const CuttingMat& mat, const StopToken& stop) {
+    std::vector<ToLay> all;
+    double wanted = 0;
+    const auto add = [&](int piece, int copy, double factor, double grown) {
+        all.push_back({piece, copy, Transform::scaled(to_page.scale() * factor), grown});
+        wanted += area(nest_piece(cut, all.back()).outline);
+    };
+    for (int piece : there) add(piece, 0, 1, 0);
+    for (std::size_t k = 0; k < more.size(); ++k)
+        for (int piece : more[k].pieces) add(piece, static_cast<int>(k) + 1, more[k].factor, more[k].grown);
+    if (wanted > mat.width * mat.height) return false;
+    std::vector<OnCuttingMat> laid;
+    return fill_cutting_mat(cut, all, mat, stop, laid).empty();
 }
 
 } // namespace zesty

@@ -23,8 +23,9 @@ struct CuttingMatLayout {
 };
 
 struct CuttingMatCount {
-    double size = 0; ///< longer side of one cut
-    int count = 0;   ///< whole cuts that fit together
+    double size = 0;      ///< longer side of one cut
+    int count = 0;        ///< whole cuts that fit together
+    bool or_more = false; ///< counting ended there
     CuttingMatLayout layout;
 };
 
@@ -40,5 +41,14 @@ bool fit_together(const CutFile& cut, const std::vector<double>& sizes, const Cu
 CuttingMatLayout lay_on_cutting_mats(const CutFile& cut, const Transform& to_page,
                                      const std::vector<int>& pieces, const CuttingMat& mat,
                                      const StopToken& stop);
+
+/// One more of some pieces beside others on a mat, all laid anew.
+struct OneMore {
+    std::vector<int> pieces; ///< outer ones; what lies loose in them comes with them
+    double factor = 1;       ///< of their size on the page
+    double grown = 0;        ///< mm, all round: a shadow
+};
+bool fits_beside(const CutFile& cut, const Transform& to_page, const std::vector<int>& there,
+                 const std::vector<OneMore>& more, const CuttingMat& mat, const StopToken& stop);
 
 } // namespace zesty

@@ -18,20 +18,20 @@ std::string lower(std::string text) {
 }
 
 /// Words that mean the same to people who look for paper.
-constexpr std::array<std::array<std::string_view, 3>, 14> synonyms{{{"solid", "plain", "cardstock"},
-                                                                    {"stripe", "striped", "lines"},
-                                                                    {"ombre", "gradient", "fade"},
-                                                                    {"small", "little", "tiny"},
-                                                                    {"large", "big", "bold"},
-                                                                    {"picture", "scene", "motif"},
-                                                                    {"translucent", "vellum", "sheer"},
-                                                                    {"glossy", "shiny", "gloss"},
-                                                                    {"matt", "matte", "dull"},
-                                                                    {"grey", "gray", "silver"},
-                                                                    {"offcut", "scrap", "leftover"},
-                                                                    {"purple", "violet", "plum"},
-                                                                    {"brown", "kraft", "tan"},
-                                                                    {"dark", "deep", "navy"}}};
+constexpr std::array<std::array<std::string_view, 3>, 14> searched_alike{{{"solid", "plain", "cardstock"},
+                                                                          {"stripe", "striped", "lines"},
+                                                                          {"ombre", "gradient", "fade"},
+                                                                          {"small", "little", "tiny"},
+                                                                          {"large", "big", "bold"},
+                                                                          {"picture", "scene", "motif"},
+                                                                          {"translucent", "vellum", "sheer"},
+                                                                          {"glossy", "shiny", "gloss"},
+                                                                          {"matt", "matte", "dull"},
+                                                                          {"grey", "gray", "silver"},
+                                                                          {"offcut", "scrap", "leftover"},
+                                                                          {"purple", "violet", "plum"},
+                                                                          {"brown", "kraft", "tan"},
+                                                                          {"dark", "deep", "navy"}}};
 
 /// Everything that is said of a paper.
 std::string all_of(const Paper& paper) {
@@ -55,10 +55,11 @@ bool says(const Paper& paper, const std::string& words) {
     std::istringstream in(lower(words));
     for (std::string word; in >> word;) {
         if (said(word)) continue;
-        const bool means_the_same = std::any_of(synonyms.begin(), synonyms.end(), [&](const auto& same) {
-            return std::find(same.begin(), same.end(), word) != same.end() &&
-                   std::any_of(same.begin(), same.end(), said);
-        });
+        const bool means_the_same =
+            std::any_of(searched_alike.begin(), searched_alike.end(), [&](const auto& same) {
+                return std::find(same.begin(), same.end(), word) != same.end() &&
+                       std::any_of(same.begin(), same.end(), said);
+            });
         if (!means_the_same) return false;
     }
     return true;

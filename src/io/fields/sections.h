@@ -13,6 +13,7 @@ template <class F, Describes<SectionChoice> T> void describe(F& f, T& choice) {
     f.word("treatment", choice.treatment);
     f.number("lip_mm", choice.lip, lip_limits);
     f.word("method", choice.method);
+    f.optional("punched", choice.punch_on_top, [](auto& o, auto& on_top) { o.flag("on_top", on_top); });
     f.whole("order", choice.order, order_limits);
 }
 
@@ -26,6 +27,17 @@ template <class F, Describes<BackingRules> T> void describe(F& f, T& rules) {
     f.flag("punch_on_top", rules.punch_on_top);
     if constexpr (std::is_same_v<F, Settler>) std::sort(rules.punches.begin(), rules.punches.end());
     f.check("punches_mm", [&] { return std::is_sorted(rules.punches.begin(), rules.punches.end()); });
+}
+
+template <class F, Describes<Pace> T> void describe(F& f, T& pace) {
+    f.number("blade_mm_s", pace.blade, speed_limits);
+    f.number("blade_lift_s", pace.blade_lift, seconds_limits);
+    f.number("scissors_mm_s", pace.scissors, speed_limits);
+    f.number("pencil_mm_s", pace.pencil, speed_limits);
+    f.number("glue_mm_s", pace.glue, speed_limits);
+    f.number("placing_s", pace.placing, seconds_limits);
+    f.number("punching_s", pace.punching, seconds_limits);
+    f.number("foam_s", pace.foam, seconds_limits);
 }
 
 template <class F, Describes<Division> T> void describe(F& f, T& d) {
@@ -55,6 +67,7 @@ inline bool in_order(const std::vector<std::vector<Spot>>& groups) {
 template <class F, Describes<SectionDecisions> T> void describe(F& f, T& decided) {
     f.number("lip_mm", decided.lip, lip_limits);
     f.object("backing", [&](auto& o) { describe(o, decided.backing); });
+    f.object("pace", [&](auto& o) { describe(o, decided.pace); });
     f.map("bars", decided.bars, [](auto& o, auto& bar, auto& lips) {
         o.spot("from", bar.first);
         o.spot("to", bar.second);

@@ -1,6 +1,7 @@
 #include "io/guide/export_all.h"
 
 #include "io/cutting_file.h"
+#include "io/guide/loose_patches.h"
 #include "io/guide/sheet_svg.h"
 #include "io/paint/cutting_mat_painter.h"
 #include "io/paint/page_painter.h"
@@ -96,6 +97,13 @@ Result<std::vector<QString>> export_all(const Project& project, const Plan& plan
             files.emplace_back(name + ".svg", cutting_svg(file));
             files.emplace_back(name + ".dxf", *dxf);
         }
+    if (const CuttingFile loose = loose_patches(project.title + ", patches without paper", plan, size);
+        !loose.contours.empty()) {
+        const auto dxf = cutting_dxf(loose);
+        if (!dxf) return tl::make_unexpected(dxf.error());
+        files.emplace_back("patches-without-paper.svg", cutting_svg(loose));
+        files.emplace_back("patches-without-paper.dxf", *dxf);
+    }
     for (const UsedSheet& u : plan.sheets.used) {
         const Sheet& s = plan.papers.sheets[u.sheet];
         QString name = QString::fromStdString(s.id).replace('#', '-');

@@ -53,6 +53,11 @@ std::string whereabouts(const Box& part, const Box& sheet) {
            " from the " + (top ? "upper" : "lower");
 }
 
+/// A patch alone has its number inside.
+double room_above(const PrintedPart& part) {
+    return part.patch >= 0 ? 0 : caption_room;
+}
+
 /// Rows of sheets, the highest first; a row as high as its first.
 class Rows {
 public:
@@ -60,7 +65,7 @@ public:
 
     void add(PrintedPart part) {
         const double w = part.part.width();
-        const double h = part.part.height() + caption_room;
+        const double h = part.part.height() + room_above(part);
         for (Row& row : rows_)
             if (row.right + w <= width_ && h <= row.height) return put(row, std::move(part), w);
         double top = 0;
@@ -90,7 +95,7 @@ private:
         double right;
     };
     void put(Row& row, PrintedPart part, double width) {
-        part.at = {row.right, row.top + caption_room};
+        part.at = {row.right, row.top + room_above(part)};
         row.right += width + between;
         pages_[row.page].push_back(std::move(part));
     }
@@ -139,6 +144,29 @@ std::vector<PrintedPage> sheet_pages(const Plan& plan, bool mirrored, double wid
                 part.columns = tiling.columns;
                 tiled.push_back({part});
             }
+        }
+    }
+    for (std::size_t p = 0; p < plan.sections.patches.size(); ++p) {
+        const Patch& patch = plan.sections.patches[p];
+        const bool placed = p < plan.sheets.placed.size() && plan.sheets.placed[p].sheet >= 0;
+        if (placed || patch.rides_on >= 0 || (mirrored && patch.method != BackingMethod::TraceAndTrim))
+            continue;
+        PrintedPart alone;
+        alone.used = -1;
+        alone.patch = static_cast<int>(p);
+        alone.part = bounds(transformed(patch.on_sheet(), turn)).grown(1);
+        if (alone.part.width() <= width && alone.part.height() <= height) {
+            small.push_back(alone);
+            continue;
+        }
+        const Tiling tiling = tiles_of(alone.part, {alone.part}, width, height);
+        for (const Tile& tile : tiling.tiles) {
+            PrintedPart part = alone;
+            part.part = tile.part;
+            part.tile = tile;
+            part.rows = tiling.rows;
+            part.columns = tiling.columns;
+            tiled.push_back({part});
         }
     }
     std::stable_sort(small.begin(), small.end(), [](const PrintedPart& a, const PrintedPart& b) {

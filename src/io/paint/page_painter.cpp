@@ -157,6 +157,12 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
                              ? paper_brush(painter, project, textures, project.set_out.page.frame_paper,
                                            {leaf.x0, leaf.y0}, look.frame)
                              : base_paper);
+        const Page& page = project.set_out.page;
+        if (page.framed() && page.frame == FrameKind::Strips && !page.side_paper.empty()) {
+            const QBrush sides =
+                paper_brush(painter, project, textures, page.side_paper, {leaf.x0, leaf.y0}, look.frame);
+            painter.fillRect(QRectF(leaf.x0, base.y0, leaf.width(), base.height()), sides);
+        }
         if (project.set_out.page.framed() && !base.empty())
             painter.fillRect(QRectF(base.x0, base.y0, base.width(), base.height()), base_paper);
     }
@@ -218,9 +224,10 @@ void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, con
 }
 
 QImage page_picture(const Project& project, const Plan& plan, int pixels) {
-    const double scale = pixels / std::max(project.set_out.page.full_width(), project.set_out.page.height);
+    const double scale =
+        pixels / std::max(project.set_out.page.full_width(), project.set_out.page.full_height());
     QImage image(std::max(1, static_cast<int>(std::lround(project.set_out.page.full_width() * scale))),
-                 std::max(1, static_cast<int>(std::lround(project.set_out.page.height * scale))),
+                 std::max(1, static_cast<int>(std::lround(project.set_out.page.full_height() * scale))),
                  QImage::Format_RGB32);
     image.fill(Qt::white);
     QPainter painter(&image);

@@ -22,7 +22,7 @@ TEST(InsertLabels, AreTheSameOnPieceAndOpeningAndDifferentForEveryCopy) {
     ASSERT_EQ(labels.size(), 2u);
     EXPECT_EQ(labels[0].label, "A1");
     EXPECT_EQ(labels[1].label, "A2");
-    copy_cut(p, 0, true, 120);
+    copy_cut(p, 0, true, {120, 0});
     const Plan plan = *planner.shapes(p);
     labels = insert_labels(*plan.sections.cut);
     std::set<std::string> names;

@@ -159,7 +159,7 @@ TEST(HueBudget, NamesTooMuchOfOneFamilyAndWhatTheBaseAdds) {
 TEST(NearBySight, SectionsOfTwoCutsThatAreSeenTogetherAreNeighbours) {
     Project p = page_of({stock_paper("sky", blue, 304.8, 3)});
     p.set_out.cuts[0].place = {SizeRule::Width, 100, 0, false, {-55, 0}};
-    copy_cut(p, 0, false, 4);
+    copy_cut(p, 0, false, {4, 0});
     const Plan plan = testing::shapes_of(p);
     const auto across = std::count_if(plan.sections.neighbours.begin(), plan.sections.neighbours.end(),
                                       [](const Neighbours& n) { return n.by_sight; });

@@ -141,7 +141,7 @@ TEST(OneSheet, IsOnePaperForTheCutButNotForTheOtherCut) {
     std::mt19937 random(4);
     Project p = project_backed(testing::random_lattice(random, 3, 3, 3), BackingMethod::OneSheet);
     p.set_out.cuts.front().place = {SizeRule::Width, 100, 0, false, {-60, 0}};
-    copy_cut(p, 0, false, 110);
+    copy_cut(p, 0, false, {110, 0});
     Planner planner;
     const Plan plan = *planner.shapes(p);
     EXPECT_EQ(plan.sections.all.size(), 2u);

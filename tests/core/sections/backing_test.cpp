@@ -163,7 +163,7 @@ TEST(Methods, OneSheetTakesOnePieceOfPaperForTheWholeCut) {
 TEST(Methods, OneSheetLiesBehindOneCutWhateverIsGrouped) {
     std::mt19937 random(5);
     Project p = project_with(testing::random_lattice(random, 3, 2, 4), BackingMethod::OneSheet, 3);
-    const int copy = copy_cut(p, 0, false, 20);
+    const int copy = copy_cut(p, 0, false, {20, 0});
     group(p, {Spot(2), Spot(copy, 0)});
     const Plan plan = shapes_of(p);
     ASSERT_EQ(plan.sections.all.size(), 2u);

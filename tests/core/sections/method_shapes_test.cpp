@@ -160,19 +160,19 @@ TEST(Effort, HandsTakeLongerThanTheMachineAndLargePatchesLongerThanSmall) {
     for (const BackingMethod s :
          {BackingMethod::MachinePatches, BackingMethod::TraceAndTrim, BackingMethod::GlueAndTrim}) {
         small.method = large.method = s;
-        EXPECT_GT(backing_minutes(large), backing_minutes(small));
+        EXPECT_GT(backing_minutes(large, {}), backing_minutes(small, {}));
     }
     const auto minutes = [&](BackingMethod s) {
         large.method = s;
-        return backing_minutes(large);
+        return backing_minutes(large, {});
     };
     EXPECT_GT(minutes(BackingMethod::TraceAndTrim), minutes(BackingMethod::GlueAndTrim));
     EXPECT_GT(minutes(BackingMethod::GlueAndTrim), minutes(BackingMethod::MachinePatches));
     large.method = BackingMethod::Punches;
     large.fell_back = true;
-    EXPECT_EQ(backing_minutes(large), minutes(BackingMethod::MachinePatches))
+    EXPECT_EQ(backing_minutes(large, {}), minutes(BackingMethod::MachinePatches))
         << "what falls back is a machine patch";
-    EXPECT_GT(cutting_minutes(2000, 30), cutting_minutes(2000, 3));
+    EXPECT_GT(cutting_minutes(2000, 30, {}), cutting_minutes(2000, 3, {}));
 }
 
 } // namespace zesty

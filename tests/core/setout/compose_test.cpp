@@ -36,7 +36,7 @@ TEST(Compose, ACopyBringsItsOwnOpeningsAndItsDecisions) {
     Project p = page_with_kites();
     group(p, {0, 1});
     p.sections.choose(0, {"front", Treatment::Open});
-    const int copy = copy_cut(p, 0, true, 60);
+    const int copy = copy_cut(p, 0, true, {60, 0});
     const Plan plan = testing::shapes_of(p);
     ASSERT_EQ(plan.sections.cut->openings.size(), 6u);
     ASSERT_EQ(plan.sections.all.size(), 4u);
@@ -58,7 +58,7 @@ TEST(Compose, ACopyBringsItsOwnOpeningsAndItsDecisions) {
 TEST(Compose, CutsThatOverlapDoNotSeeEachOthersContours) {
     Project p = page_with_kites();
     const Plan alone = testing::shapes_of(p);
-    copy_cut(p, 0, false, 7);
+    copy_cut(p, 0, false, {7, 0});
     const Plan both = testing::shapes_of(p);
     // What the copy covers of the original for good is left out; whatever is backed is backed as if alone.
     EXPECT_EQ(both.sections.patches.size() + both.sections.hidden.openings.size(),
@@ -124,7 +124,7 @@ TEST(Compose, ASpreadIsOnePageWithAGap) {
 
 TEST(Compose, TakingACutOffThePageTakesItsDecisionsAndKeepsTheOthers) {
     Project p = page_with_kites();
-    const int copy = copy_cut(p, 0, false, 50);
+    const int copy = copy_cut(p, 0, false, {50, 0});
     const int other = add_cut(p, file("frame.svg", testing::drawing_of({testing::rectangle(0, 0, 9, 9)})));
     group(p, {Spot(0), Spot(copy, 1)});
     p.sections.choose(0, {"both", Treatment::Open});

@@ -96,10 +96,122 @@ TEST(Frame, TakesASheetAndGivesItsMiddleBack) {
     p.set_out.page.spread = true;
     EXPECT_EQ(codes(planner.shapes(p)->set_out.frame), "");
     p.set_out.page.frame = FrameKind::Strips;
-    EXPECT_NEAR(planner.shapes(p)->papers.uses[0].stock_area, 2 * 304.8 * (304.8 - 4 * 25.4) + 152.4 * 152.4,
-                1e-6);
+    const double all = 2 * 304.8 * 304.8 + 152.4 * 152.4;
+    const double strips = 2 * 25.4 * (2 * 304.8 + 2 * 279.4);
+    const double left = planner.shapes(p)->papers.uses[0].stock_area;
+    EXPECT_LE(left, all - strips + 1e-6);
+    EXPECT_GT(left, all - 1.06 * strips) << "no more than the blade takes";
     p.set_out.page.height = 400;
+    EXPECT_EQ(codes(planner.shapes(p)->set_out.frame), "") << "the long strips are joined";
+    p.set_out.page.frame = FrameKind::Whole;
     EXPECT_EQ(codes(planner.shapes(p)->set_out.frame), "frame-paper ");
+}
+
+namespace {
+
+Project framed_from(std::vector<SheetStock> scraps, Sides reveal) {
+    Stash s;
+    s.papers.push_back(
+        {"barley", "Barley", {200, 170, 90}, "", Pattern::Solid, Direction::Free, std::move(scraps)});
+    Project p;
+    p.stash = std::make_shared<const Stash>(s);
+    p.set_out.page = framed(reveal);
+    p.set_out.page.frame = FrameKind::Strips;
+    p.set_out.page.frame_paper = "barley";
+    return p;
+}
+
+std::string joining(const Plan& plan) {
+    std::string out;
+    for (const std::string& s : plan.set_out.frame.to_cut)
+        if (s.starts_with("Join")) out += s;
+    return out;
+}
+
+} // namespace
+
+TEST(FrameOfStrips, TwoScrapsOfTheirSizeNeedNoSheet) {
+    const Project p =
+        framed_from({{{testing::rectangle(0, 0, 25.4, 304.8), {}}, 2, false}}, {0, 12.7, 0, 12.7});
+    Planner planner;
+    const auto plan = planner.shapes(p);
+    EXPECT_EQ(codes(plan->set_out.frame), "");
+    EXPECT_NEAR(plan->papers.uses[0].stock_area, 0, 1e-6);
+    EXPECT_EQ(joining(*plan), "");
+}
+
+TEST(FrameOfStrips, IsJoinedFromScrapsThatAreTooShortAndSaysWhere) {
+    Project p = framed_from({{{testing::rectangle(0, 0, 30, 200), {}}, 1, false},
+                             {{testing::rectangle(0, 0, 130, 30), {}}, 1, false}},
+                            {0, 12.7, 0, 0});
+    Planner planner;
+    auto plan = planner.shapes(p);
+    EXPECT_EQ(codes(plan->set_out.frame), "");
+    EXPECT_EQ(joining(*plan), "Join a strip of 1 x 12 in end to end from parts of 7 7/8 in and 4 1/8 in.");
+    // A third of it away, and it is said instead.
+    p = framed_from({{{testing::rectangle(0, 0, 30, 200), {}}, 1, false}}, {0, 12.7, 0, 0});
+    plan = planner.shapes(p);
+    EXPECT_EQ(codes(plan->set_out.frame), "frame-paper ");
+    EXPECT_NEAR(plan->papers.uses[0].stock_area, 6000, 1e-6) << "nothing is taken";
+}
+
+TEST(FrameOfStrips, OfTwoPapersTakesEachFromItsOwn) {
+    Project p = framed_from({{{testing::rectangle(0, 0, 60, 304.8), {}}, 1, false}}, Sides::even(12.7));
+    Stash s = *p.stash;
+    Paper other = s.papers[0];
+    other.id = "sand";
+    other.sheets = {{{testing::rectangle(0, 0, 60, 304.8), {}}, 1, false}};
+    s.papers.push_back(other);
+    p.stash = std::make_shared<const Stash>(s);
+    Planner planner;
+    EXPECT_EQ(codes(planner.shapes(p)->set_out.frame), "frame-paper ") << "one strip of paper is not enough";
+    p.set_out.page.side_paper = "sand";
+    const auto plan = planner.shapes(p);
+    EXPECT_EQ(codes(plan->set_out.frame), "");
+    EXPECT_LT(plan->papers.uses[0].stock_area, 60 * 304.8 - 2 * 25.4 * 304.8 + 1);
+    EXPECT_LT(plan->papers.uses[1].stock_area, 60 * 304.8 - 2 * 25.4 * 279.4 + 1);
+}
+
+TEST(FrameWindow, ThatIsTypedIsMeasuredAgainstTheBase) {
+    Page p = framed(Sides::even(12.7));
+    p.window_width = p.window_height = 11 * 25.4;
+    const auto as_large = frame_of(p, Units::Inches);
+    ASSERT_EQ(codes(as_large), "no-frame-lip ");
+    EXPECT_EQ(as_large.findings[0].message,
+              "A window of 11 x 11 in lets a base of 11 x 11 in fall through; 10 x 10 in leaves 1/2 in.");
+    p.window_width = p.window_height = 10.75 * 25.4;
+    EXPECT_EQ(codes(frame_of(p, Units::Inches)), "narrow-frame-lip ");
+    p.window_width = p.window_height = 10 * 25.4;
+    EXPECT_EQ(codes(frame_of(p, Units::Inches)), "");
+    EXPECT_NEAR(frame_of(p, Units::Inches).window->x0, 25.4, 1e-9);
+}
+
+TEST(UnequalSpread, HasAnInsertBesideItsPage) {
+    Page p;
+    p.spread = true;
+    p.gap = 5;
+    p.second_width = 152.4;
+    p.second_height = 203.2;
+    p.reveal = Sides::even(6.35);
+    EXPECT_NEAR(p.full_width(), 304.8 + 5 + 152.4, 1e-9);
+    EXPECT_NEAR(p.full_height(), 304.8, 1e-9);
+    const auto f = frame_of(p, Units::Inches);
+    ASSERT_EQ(f.bases.size(), 2u);
+    EXPECT_NEAR(f.bases[1].width(), 152.4 - 12.7, 1e-9);
+    EXPECT_NEAR(f.bases[1].height(), 203.2 - 12.7, 1e-9);
+    EXPECT_EQ(f.to_cut[0],
+              "Trim 1/4 in off each side, 1/2 in in all each way: the bases are 11 1/2 x 11 1/2 in "
+              "and 5 1/2 x 7 1/2 in.");
+    EXPECT_EQ(page_in_words(p, Units::Inches), "12 x 12 in page beside one of 6 x 8 in");
+}
+
+TEST(MeasuredFrom, IsTheBaseInsideAFrameAndThePageOtherwise) {
+    Page p = framed(Sides::even(12.7));
+    EXPECT_EQ(measured_from(p, {50, 50, 100, 100}).x0, 12.7);
+    EXPECT_EQ(measured_from(p, {5, 50, 100, 100}).x0, 0) << "it covers the frame";
+    p.spread = true;
+    EXPECT_NEAR(measured_from(p, {350, 50, 400, 100}).x0, 304.8 + 12.7, 1e-9);
+    EXPECT_NEAR(measured_from(p, {250, 50, 400, 100}).x1, 609.6, 1e-9) << "on both pages";
 }
 
 } // namespace zesty

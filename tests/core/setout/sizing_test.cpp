@@ -47,7 +47,7 @@ TEST(Sizing, GrowsUntilTheThinnestBarHolds) {
     Planner planner;
     Project p = ladder_project(4);
     const SetOut now = planner.shapes(p)->set_out.each[0];
-    for (const Holding& h : holdings()) {
+    for (const Holding& h : holdings({})) {
         const auto factor = growth_for_bar(now, h.bar);
         ASSERT_TRUE(factor);
         Project q = p;
@@ -87,7 +87,7 @@ TEST(Ladder, TellsWhatEverySizeDoes) {
     const Rung same = planner.ladder(p, 0, now, now, 1)->front();
     EXPECT_NEAR(same.thinnest_bar, plan.set_out.whole.thinnest_bar, 1e-9);
     EXPECT_NEAR(same.patch_area, plan.patch_area(), 0.002 * plan.patch_area());
-    EXPECT_NEAR(same.backing, plan.backing_minutes(), 0.01 * same.backing);
+    EXPECT_NEAR(same.backing, plan.sections.backing_minutes, 0.01 * same.backing);
 }
 
 } // namespace zesty

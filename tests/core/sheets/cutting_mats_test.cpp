@@ -83,7 +83,7 @@ TEST(Mats, LoosePiecesStayInTheOpeningsTheyAreCutFrom) {
 TEST(Mats, APageIsLaidByPaper) {
     Project p = testing::project_of(ring_and_square());
     p.set_out.cuts.front().place = {SizeRule::Width, 120, 0, false, {}};
-    copy_cut(p, 0, true, 130);
+    copy_cut(p, 0, true, {130, 0});
     add_shadow(p, 0, 2);
     const Plan plan = testing::shapes_of(p);
     const auto mats = mats_of(p, plan);

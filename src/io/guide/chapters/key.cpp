@@ -30,6 +30,9 @@ QString backing(GuidePaper& g, int opening) {
     if (p.punch > 0)
         return QString("%1, punch %2")
             .arg(name, QString::fromStdString(format_length(p.punch, g.project.units)));
+    if (p.method == BackingMethod::Inlay && !p.fell_back)
+        return QString("%1, inlay, %2 clear")
+            .arg(name, QString::fromStdString(format_mm(g.project.sections.backing.inlay_clearance)));
     if (p.lip <= 0) return name + ", " + name_of(section.treatment);
     return QString("%1, lip %2").arg(name, QString::fromStdString(format_mm(p.lip)));
 }
@@ -63,23 +66,25 @@ void list(GuidePaper& g, QRectF r) {
 } // namespace
 
 void print_key(GuidePaper& g) {
-    g.new_page(
-        QString::fromStdString(g.project.title) + ": key",
-        QString::fromStdString(
-            "Page " +
-            format_size(g.project.set_out.page.full_width(), g.project.set_out.page.height, g.project.units) +
-            ", cut " +
-            format_size(g.plan.set_out.whole.size.x, g.plan.set_out.whole.size.y, g.project.units) +
-            ". This picture is reduced; the sheets that follow are at true scale."));
+    g.new_page(QString::fromStdString(g.project.title) + ": key",
+               QString::fromStdString(
+                   "Page " +
+                   format_size(g.project.set_out.page.full_width(), g.project.set_out.page.full_height(),
+                               g.project.units) +
+                   ", cut " +
+                   format_size(g.plan.set_out.whole.size.x, g.plan.set_out.whole.size.y, g.project.units) +
+                   ". This picture is reduced; the sheets that follow are at true scale."));
     const QRectF r = g.room();
     const double side = std::min(r.width(), r.height() * 0.62);
-    const double scale = side / std::max(g.project.set_out.page.full_width(), g.project.set_out.page.height);
+    const double scale =
+        side / std::max(g.project.set_out.page.full_width(), g.project.set_out.page.full_height());
     g.painter.save();
     g.painter.translate(r.x() + (r.width() - g.project.set_out.page.full_width() * scale) / 2, r.y());
     g.painter.scale(scale, scale);
     paint_page(g.painter, g.project, g.plan, g.textures);
     g.pen(0.2 / scale, quiet);
-    g.painter.drawRect(QRectF(0, 0, g.project.set_out.page.full_width(), g.project.set_out.page.height));
+    g.painter.drawRect(
+        QRectF(0, 0, g.project.set_out.page.full_width(), g.project.set_out.page.full_height()));
     g.painter.restore();
     for (std::size_t o = 0; g.plan.sections.cut && o < g.plan.sections.cut->openings.size(); ++o) {
         const Circle& c = g.plan.sections.cut->openings[o].label;

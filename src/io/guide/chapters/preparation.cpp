@@ -2,6 +2,7 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/project/thin_bars.h"
 #include "core/sections/hidden.h"
 #include "core/stash/side_names.h"
 #include "io/guide/chapters/chapters.h"
@@ -38,12 +39,10 @@ std::vector<QString> to_prepare(GuidePaper& g) {
                       words(format_size(cell.width(), cell.height(), g.project.units)) + ".");
     for (const Finding& f : g.plan.findings)
         if (goes_into_guide(f.code)) out.push_back(words(f.title + ". " + f.message));
-    const bool order_matters = g.project.sections.backing.lips == LipMode::Overlap ||
-                               !g.project.sections.divisions.empty() ||
-                               std::any_of(g.plan.sections.all.begin(), g.plan.sections.all.end(),
-                                           [](const Section& s) { return s.order != 0; });
+    const bool order_matters = gluing_order_matters(g.project.sections);
     if (order_matters && !g.plan.sections.patches.empty())
         out.push_back("Glue in this order: " + gluing_order(g) + ".");
+    for (const std::string& bar : thin_bars_in_words(g.project, g.plan)) out.push_back(words(bar));
     return out;
 }
 

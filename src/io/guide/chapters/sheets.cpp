@@ -66,8 +66,8 @@ void caption(GuidePaper& g, const PrintedPart& printed, const QRectF& part) {
     g.text(where.adjusted(0, 4, 60, 0), 2.6, more, Qt::AlignLeft, false, quiet);
 }
 
-void paint_patch(GuidePaper& g, int p, const Transform& to_paper) {
-    const Transform t = to_paper * g.plan.sheets.placed[p].to_sheet();
+/// `t`: from the page.
+void paint_patch(GuidePaper& g, int p, const Transform& t) {
     const Patch& patch = g.plan.sections.patches[p];
     if (!patch.blank.outer.empty()) {
         g.pen(0.2);
@@ -86,7 +86,22 @@ void paint_patch(GuidePaper& g, int p, const Transform& to_paper) {
     g.number({c.x, c.y}, patch.opening, std::clamp(0.45 * room, 1.6, 3.0));
 }
 
+/// As the page has it, since it lies on no sheet yet.
+void paint_patch_alone(GuidePaper& g, const PrintedPart& printed, bool mirrored) {
+    const QRectF r = g.room();
+    const QRectF part(r.x() + printed.at.x, r.y() + printed.at.y, printed.part.width(),
+                      printed.part.height());
+    g.painter.save();
+    g.painter.setClipRect(part.adjusted(-0.3, -0.3, 0.3, 0.3));
+    paint_patch(g, printed.patch,
+                Transform::moved(part.x() - printed.part.x0, part.y() - printed.part.y0) *
+                    (mirrored ? Transform::mirrored_x() : Transform{}));
+    g.painter.restore();
+    if (printed.rows * printed.columns > 1) crosses(g, part, printed);
+}
+
 void paint_part(GuidePaper& g, const PrintedPart& printed, bool mirrored) {
+    if (printed.patch >= 0) return paint_patch_alone(g, printed, mirrored);
     const QRectF r = g.room();
     const UsedSheet& used = g.plan.sheets.used[static_cast<std::size_t>(printed.used)];
     const Sheet& s = g.plan.papers.sheets[used.sheet];
@@ -99,7 +114,7 @@ void paint_part(GuidePaper& g, const PrintedPart& printed, bool mirrored) {
     g.painter.setClipRect(part.adjusted(-0.3, -0.3, 0.3, 0.3));
     g.pen(0.25, quiet, Qt::DashLine);
     g.painter.drawPath(to_path(transformed(s.outline, to_paper)));
-    for (int p : used.patches) paint_patch(g, p, to_paper);
+    for (int p : used.patches) paint_patch(g, p, to_paper * g.plan.sheets.placed[p].to_sheet());
     room_for_later(g, used.sheet, to_paper);
     g.painter.restore();
     if (printed.rows * printed.columns > 1) crosses(g, part, printed);

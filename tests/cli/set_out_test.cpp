@@ -1,0 +1,100 @@
+// Set out from the command line.
+
+#include "cli/run.h"
+#include "io/project_file.h"
+#include "support/demo.h"
+
+#include <QDir>
+#include <QTemporaryDir>
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+
+namespace zesty {
+
+using nlohmann::json;
+
+/// A page of the demo's own that may be changed.
+class CliSetOut : public testing::Test {
+protected:
+    QTemporaryDir dir_;
+    const QString page_ = dir_.filePath("page.zesty");
+    void SetUp() override { ASSERT_TRUE(QFile::copy(demo::project(), page_)); }
+    Ran set_out(const QStringList& options) { return zesty(QStringList{"set-out", page_} + options); }
+    Project project() {
+        const auto opened = open_project(page_);
+        EXPECT_TRUE(opened);
+        return opened ? *opened : Project{};
+    }
+};
+
+TEST_F(CliSetOut, CopiesStandInACircleOrInARow) {
+    ASSERT_TRUE(done(set_out({"--width", "2in", "--ring", "5:3in", "--first-deg", "36", "--level"})));
+    ASSERT_EQ(project().set_out.cuts.size(), 5u);
+    expect_one_line(set_out({"--ring", "5:9in"}), "--ring: a circle of copies with a radius of 9 in hangs off");
+    expect_one_line(set_out({"--ring", "five:3in"}), "--ring");
+    expect_one_line(set_out({"--ring", "1:3in"}), "--ring");
+    expect_one_line(set_out({"--ring", "2.5:3in"}), "whole number");
+    expect_one_line(set_out({"--stagger", "1in"}), "--row");
+    EXPECT_EQ(project().set_out.cuts.size(), 5u) << "nothing is changed by what was refused";
+    ASSERT_TRUE(done(set_out({"--cut", "1", "--row", "3:2 1/2in", "--down", "--alternate"})));
+    const auto cuts = project().set_out.cuts;
+    ASSERT_EQ(cuts.size(), 7u);
+    EXPECT_TRUE(cuts[5].place.mirrored);
+    EXPECT_FALSE(cuts[6].place.mirrored);
+    EXPECT_NEAR(cuts[6].place.shift.y - cuts[0].place.shift.y, 127, 1e-6);
+}
+
+TEST_F(CliSetOut, PiecesBecomeACutOfTheirOwnWhereTheyLie) {
+    const json before = json::parse(set_out({"--json"}).out);
+    ASSERT_TRUE(done(set_out({"--part-off", "2,3"})));
+    const json after = json::parse(set_out({"--json"}).out);
+    ASSERT_EQ(after["cuts"].size(), 2u);
+    EXPECT_NEAR(after["cuts"][0]["box"][0].get<double>(), before["cuts"][0]["box"][0].get<double>(), 1e-6);
+    EXPECT_EQ(project().set_out.cuts[0].left_out, (std::vector<int>{1, 2}));
+    expect_one_line(set_out({"--part-off-layers", "colour #123456"}), "--part-off-layers");
+    expect_one_line(set_out({"--part-off", "1-4"}), "nothing of the cut would stay");
+}
+
+TEST_F(CliSetOut, AnInsertBesideThePageAFrameOfTwoPapersAndAWindowByHand) {
+    const double middle = project().set_out.page.whole().centre().x + project().set_out.cuts[0].place.shift.x;
+    ASSERT_TRUE(done(set_out({"--second", "6x8in", "--base-paper", "barley"})));
+    Project p = project();
+    EXPECT_TRUE(p.set_out.page.unequal());
+    EXPECT_NEAR(p.set_out.page.whole().centre().x + p.set_out.cuts[0].place.shift.x, middle, 1e-6);
+    EXPECT_EQ(p.set_out.page.base_paper, "barley");
+    const Ran said = set_out({"--second", "same", "--single", "--window", "11 1/2x11 1/2in"});
+    EXPECT_NE(said.code, 2) << said.err;
+    EXPECT_FALSE(project().set_out.page.unequal());
+    EXPECT_NEAR(project().set_out.page.window_width, 11.5 * 25.4, 1e-9);
+    expect_one_line(set_out({"--side-paper", "nothing-like-it"}), "there is no paper 'nothing-like-it'");
+}
+
+TEST_F(CliSetOut, AZipIsOpenedAtTheDrawingThatIsNamed) {
+    const QString bundle = QString(ZESTY_DEMO_FOLDER) + "/../tests/samples/kite-and-bow.zip";
+    const Ran said = zesty({"inspect", bundle});
+    EXPECT_NE(said.out.find("drawings in it: kite.svg (2 openings), bow.svg (1 openings)"), std::string::npos)
+        << said.out;
+    EXPECT_EQ(json::parse(zesty({"inspect", bundle, "--drawing", "bow.svg", "--json"}).out)["openings"].size(), 1u);
+    expect_one_line(zesty({"inspect", bundle, "--drawing", "tail.svg"}), "there is no drawing 'tail.svg'");
+    ASSERT_TRUE(done(set_out({"--add", bundle, "--drawing", "bow.svg"})));
+    EXPECT_EQ(project().set_out.drawings.back()->name, "bow.svg");
+}
+
+TEST_F(CliSetOut, OwnNumbersAreOfThePageAndOfNewPagesOnceRemembered) {
+    const Ran said = zesty({"numbers", page_, "--glue-bar", "2.5mm", "--scissors-speed", "4.5", "--remember"});
+    ASSERT_EQ(said.code, 0) << said.err;
+    EXPECT_NE(said.out.find("Scissors cut: 4.5 mm a second"), std::string::npos) << said.out;
+    EXPECT_NEAR(project().set_out.bars.glue, 2.5, 1e-9);
+    const QString fresh = dir_.filePath("fresh.zesty");
+    ASSERT_EQ(zesty({"new", demo::drawing(), "--out", fresh}).code, 0);
+    EXPECT_NEAR(open_project(fresh)->sections.pace.scissors, 4.5, 1e-9);
+    expect_one_line(zesty({"numbers", "--glue-speed", "0"}), "--glue-speed");
+    expect_one_line(zesty({"numbers", "--remember"}), "PROJECT");
+    write(data_home() + "/Zesty Panel/numbers.json", "{\"format\":\"zesty-numbers/1\",\"lip_mm\":\"wide\"}");
+    expect_one_line(zesty({"numbers"}), "lip_mm");
+    expect_one_line(zesty({"new", demo::drawing(), "--out", dir_.filePath("other.zesty")}), "lip_mm");
+    ASSERT_EQ(zesty({"numbers", "--usual"}).code, 0) << "the way out of a damaged file";
+    EXPECT_NEAR(json::parse(zesty({"numbers", "--json"}).out)["glue-bar"].get<double>(), 1.5, 1e-9);
+}
+
+} // namespace zesty

@@ -35,18 +35,26 @@ struct New {
     bool says_size() const { return !margin.empty() || !width.empty() || !height.empty(); }
 };
 
+/// With the household's own numbers.
+Result<Project> empty_page(const New& args) {
+    const auto own = read_own_numbers(own_numbers_path());
+    if (!own) return tl::make_unexpected(own.error());
+    const auto page = typed_page(args.page);
+    if (!page) return tl::make_unexpected(page.error());
+    Project p;
+    begin_with(*own, p);
+    p.set_out.page = *page;
+    return p;
+}
+
 } // namespace
 
 static int run(const New& args) {
-    Project p;
-    const auto own = read_own_numbers(own_numbers_path());
-    if (!own) return complain(own.error().message);
-    begin_with(*own, p);
+    auto begun = empty_page(args);
+    if (!begun) return complain(begun.error().message);
+    Project p = std::move(*begun);
     CutPlacement place;
     double reveal = 0;
-    const auto page = typed_page(args.page);
-    if (!page) return complain(page.error().message);
-    p.set_out.page = *page;
     struct Wanted {
         const char* option;
         const std::string& text;

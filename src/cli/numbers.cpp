@@ -98,7 +98,8 @@ static int run(const Numbers& args) {
 namespace {
 
 CLI::App* add_numbers(CLI::App& app, Numbers& a) {
-    auto* c = app.add_subcommand("numbers", "A household's own numbers: of a page, or what new pages begin with");
+    auto* c =
+        app.add_subcommand("numbers", "A household's own numbers: of a page, or what new pages begin with");
     c->add_option("PROJECT", a.project, ".zesty file; without it, what new pages begin with");
     c->add_option("--out", a.out, "Write here instead of the project");
     c->add_flag("--remember", a.remember, "New pages begin with the numbers of this page");

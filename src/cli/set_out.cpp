@@ -86,6 +86,8 @@ void add_page_options(CLI::App& c, SetOutArgs& a) {
     c.add_option("--window", a.window, "Window in a whole frame, such as 10x10in; none to go by the glue lip")
         ->group("Page");
     c.add_option("--frame-paper", a.frame_paper, "Id of the frame's paper, or none")->group("Page");
+    c.add_option("--date", a.date, "The day the page tells of, such as 2026-05-17; none for no date")
+        ->group("Page");
     c.add_option("--side-paper", a.side_paper, "Id of another paper for the strips at the sides, or none")
         ->group("Page");
     c.add_option("--base-paper", a.base_paper, "Id of the base's paper, or none")->group("Page");

@@ -11,7 +11,7 @@ struct SetOutArgs {
     std::string project;
     std::string out; ///< empty: the project itself
     // Page
-    std::string page, second, window, gap, reveal, glue_lip, frame_paper, side_paper, base_paper;
+    std::string page, second, window, gap, reveal, glue_lip, frame_paper, side_paper, base_paper, date;
     bool spread = false, single = false, strips = false, whole_frame = false;
     // Cuts
     int cut = 0; ///< which one, from 1; 0 for the uppermost

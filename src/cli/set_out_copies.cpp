@@ -39,7 +39,8 @@ Result<std::vector<CutPlacement>> ring(const SetOutArgs& args, const Project& pr
                   .mirrored = args.alternate,
                   .centre = project.set_out.page.leaves().front().centre()};
     if (!args.ring_at.empty()) {
-        const auto at = typed_point("--ring-at", args.ring_at, "give x,y from the top left of the page", 10000);
+        const auto at =
+            typed_point("--ring-at", args.ring_at, "give x,y from the top left of the page", 10000);
         if (!at) return tl::make_unexpected(at.error());
         ring.centre = *at;
     }
@@ -84,8 +85,7 @@ Result<void> part_off_typed(const SetOutArgs& args, Project& project, Planner& p
 
 Result<void> copy_in_order(const SetOutArgs& args, Project& project, Planner& planner, int cut) {
     const bool in_a_ring = !args.ring.empty();
-    const auto places =
-        in_a_ring ? ring(args, project, planner, cut) : row(args, project, planner, cut);
+    const auto places = in_a_ring ? ring(args, project, planner, cut) : row(args, project, planner, cut);
     if (!places && places.error().kind == ErrorKind::NothingToDo)
         return fail(ErrorKind::NothingToDo,
                     std::string(in_a_ring ? "--ring: " : "--row: ") + places.error().message);

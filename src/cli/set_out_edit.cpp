@@ -209,7 +209,7 @@ private:
         return {};
     }
 
-    Result<void> photo_picture(Photo& photo) const {
+    Result<void> photo_picture(Photo& photo) {
         if (a_.photo_picture.empty()) return {};
         if (a_.photo_picture == "none") {
             photo.picture = {};
@@ -218,6 +218,7 @@ private:
         auto picture = brought_from(QString::fromStdString(a_.photo_picture));
         if (!picture) return tl::make_unexpected(picture.error());
         photo.picture = std::move(*picture);
+        if (p_.set_out.date.empty()) p_.set_out.date = photo.picture->taken;
         return {};
     }
 

@@ -3,6 +3,8 @@
 #include "cli/typed.h"
 #include "core/project/edits.h"
 
+#include <QDate>
+
 namespace zesty::cli {
 
 namespace {
@@ -19,8 +21,7 @@ Result<void> sizes(const SetOutArgs& a, Page& page) {
     if (a.second == "same") {
         page.second_width = page.second_height = 0;
     } else if (!a.second.empty()) {
-        const auto second =
-            typed_size("--second", a.second, page_side_limits.least, page_side_limits.most);
+        const auto second = typed_size("--second", a.second, page_side_limits.least, page_side_limits.most);
         if (!second) return tl::make_unexpected(second.error());
         page.spread = true;
         page.second_width = second->x;
@@ -35,14 +36,14 @@ Result<void> sizes(const SetOutArgs& a, Page& page) {
 Result<void> frame(const SetOutArgs& a, Page& page) {
     if (a.strips) page.frame = FrameKind::Strips;
     if (a.whole_frame) page.frame = FrameKind::Whole;
-    const auto lip = typed_length("--glue-lip", a.glue_lip, page_length_limits.least, page_length_limits.most);
+    const auto lip =
+        typed_length("--glue-lip", a.glue_lip, page_length_limits.least, page_length_limits.most);
     if (!lip) return tl::make_unexpected(lip.error());
     if (*lip) page.glue_lip = **lip;
     if (a.window == "none") {
         page.window_width = page.window_height = 0;
     } else if (!a.window.empty()) {
-        const auto window =
-            typed_size("--window", a.window, page_side_limits.least, page_side_limits.most);
+        const auto window = typed_size("--window", a.window, page_side_limits.least, page_side_limits.most);
         if (!window) return tl::make_unexpected(window.error());
         page.window_width = window->x;
         page.window_height = window->y;
@@ -64,8 +65,16 @@ Result<void> edit_page(const SetOutArgs& a, Project& p) {
     if (auto r = sizes(a, page); !r) return r;
     if (page.width == before.width && page.height == before.height) keep_places(p, before);
     if (auto r = frame(a, page); !r) return r;
+    if (a.date == "none") {
+        p.set_out.date.clear();
+    } else if (!a.date.empty()) {
+        if (!QDate::fromString(QString::fromStdString(a.date), Qt::ISODate).isValid())
+            return fail(ErrorKind::BadInput, "--date: '" + a.date + "' is no day such as 2026-05-17");
+        p.set_out.date = a.date;
+    }
     if (!a.mat.empty()) {
-        const auto mat = typed_size("--cutting-mat", a.mat, cutting_mat_limits.least, cutting_mat_limits.most);
+        const auto mat =
+            typed_size("--cutting-mat", a.mat, cutting_mat_limits.least, cutting_mat_limits.most);
         if (!mat) return tl::make_unexpected(mat.error());
         p.set_out.cutting_mat.width = mat->x;
         p.set_out.cutting_mat.height = mat->y;
@@ -80,8 +89,8 @@ Result<void> edit_page(const SetOutArgs& a, Project& p) {
                             Of{"--base-paper", a.base_paper, page.base_paper}}) {
         if (paper.typed.empty()) continue;
         if (paper.typed != "none" && (!p.stash || p.stash->find(paper.typed) < 0))
-            return fail(ErrorKind::BadInput, std::string(paper.option) + ": there is no paper '" +
-                                                 paper.typed + "' in the stash");
+            return fail(ErrorKind::BadInput,
+                        std::string(paper.option) + ": there is no paper '" + paper.typed + "' in the stash");
         paper.id = paper.typed == "none" ? "" : paper.typed;
     }
     return {};

@@ -30,7 +30,8 @@ protected:
 TEST_F(CliSetOut, CopiesStandInACircleOrInARow) {
     ASSERT_TRUE(done(set_out({"--width", "2in", "--ring", "5:3in", "--first-deg", "36", "--level"})));
     ASSERT_EQ(project().set_out.cuts.size(), 5u);
-    expect_one_line(set_out({"--ring", "5:9in"}), "--ring: a circle of copies with a radius of 9 in hangs off");
+    expect_one_line(set_out({"--ring", "5:9in"}),
+                    "--ring: a circle of copies with a radius of 9 in hangs off");
     expect_one_line(set_out({"--ring", "five:3in"}), "--ring");
     expect_one_line(set_out({"--ring", "1:3in"}), "--ring");
     expect_one_line(set_out({"--ring", "2.5:3in"}), "whole number");
@@ -74,14 +75,16 @@ TEST_F(CliSetOut, AZipIsOpenedAtTheDrawingThatIsNamed) {
     const Ran said = zesty({"inspect", bundle});
     EXPECT_NE(said.out.find("drawings in it: kite.svg (2 openings), bow.svg (1 openings)"), std::string::npos)
         << said.out;
-    EXPECT_EQ(json::parse(zesty({"inspect", bundle, "--drawing", "bow.svg", "--json"}).out)["openings"].size(), 1u);
+    EXPECT_EQ(
+        json::parse(zesty({"inspect", bundle, "--drawing", "bow.svg", "--json"}).out)["openings"].size(), 1u);
     expect_one_line(zesty({"inspect", bundle, "--drawing", "tail.svg"}), "there is no drawing 'tail.svg'");
     ASSERT_TRUE(done(set_out({"--add", bundle, "--drawing", "bow.svg"})));
     EXPECT_EQ(project().set_out.drawings.back()->name, "bow.svg");
 }
 
 TEST_F(CliSetOut, OwnNumbersAreOfThePageAndOfNewPagesOnceRemembered) {
-    const Ran said = zesty({"numbers", page_, "--glue-bar", "2.5mm", "--scissors-speed", "4.5", "--remember"});
+    const Ran said =
+        zesty({"numbers", page_, "--glue-bar", "2.5mm", "--scissors-speed", "4.5", "--remember"});
     ASSERT_EQ(said.code, 0) << said.err;
     EXPECT_NE(said.out.find("Scissors cut: 4.5 mm a second"), std::string::npos) << said.out;
     EXPECT_NEAR(project().set_out.bars.glue, 2.5, 1e-9);

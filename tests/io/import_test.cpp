@@ -8,7 +8,6 @@
 #include "io/zip.h"
 #include "support/lattice.h"
 
-#include <QBuffer>
 #include <QImage>
 #include <QPainter>
 #include <QPainterPath>

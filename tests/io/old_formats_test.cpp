@@ -132,4 +132,18 @@ TEST(OldFormats, AFileOfFormatSevenKeepsTheSizeOfATurnedCut) {
     expect_the_same_written_anew(*p);
 }
 
+TEST(OldFormats, AFileOfFormatEightOpensWithTheUsualNumbers) {
+    const auto p = sample(8);
+    ASSERT_TRUE(p) << p.error().message;
+    ASSERT_EQ(p->set_out.cuts.size(), 1u);
+    EXPECT_NEAR(p->set_out.cuts[0].place.turn_deg, 30, 1e-9);
+    ASSERT_EQ(p->set_out.photos.size(), 1u);
+    EXPECT_EQ(p->set_out.page.frame, FrameKind::Strips);
+    EXPECT_FALSE(p->set_out.page.unequal());
+    EXPECT_EQ(p->set_out.bars, NarrowestBars{});
+    EXPECT_EQ(p->sections.pace, Pace{});
+    EXPECT_TRUE(p->set_out.date.empty());
+    expect_the_same_written_anew(*p);
+}
+
 } // namespace zesty

@@ -86,7 +86,12 @@ void MethodsPart::build_rules() {
     });
     r = row(QString());
     r->addWidget(chosen_lips_, 1);
-    r = row("Punches");
+    build_punches();
+    build_clearances();
+}
+
+void MethodsPart::build_punches() {
+    auto* r = row("Punches");
     punches_ = new QLineEdit(this);
     punches_->setAccessibleName("Punches at hand");
     punches_->setToolTip("Diameters of the punches at hand, with commas between them");
@@ -123,7 +128,10 @@ void MethodsPart::build_rules() {
         });
     });
     r->addWidget(punched_, 1);
-    r = row("Inlay");
+}
+
+void MethodsPart::build_clearances() {
+    auto* r = row("Inlay");
     clearance_ = new LengthEdit("Clearance of inlays, all round", inlay_clearance_limits.least,
                                 inlay_clearance_limits.most, this);
     clearance_->setToolTip("Clearance of inlays, all round");

@@ -23,6 +23,8 @@ public:
 private:
     void build_table();
     void build_rules();
+    void build_punches();
+    void build_clearances();
     void refresh() override;
     void ask_for_table();
     /// The bars between the openings selected, or all of one.

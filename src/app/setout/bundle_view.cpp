@@ -22,9 +22,10 @@ BundleView::BundleView(BenchState& state, QWidget* parent) : QWidget(parent), st
     title_ = new QLabel(this);
     title_->setProperty("title", true);
     column->addWidget(title_);
-    auto* hint = new QLabel("The first one is on the page. Double click another, or press Return on it, to take "
-                            "it instead. Escape goes to the page.",
-                            this);
+    auto* hint =
+        new QLabel("The first one is on the page. Double click another, or press Return on it, to take "
+                   "it instead. Escape goes to the page.",
+                   this);
     hint->setProperty("quiet", true);
     hint->setWordWrap(true);
     column->addWidget(hint);

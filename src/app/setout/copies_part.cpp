@@ -134,8 +134,7 @@ void CopiesPart::make_copies() {
                       .mirrored = mirrored_->isChecked()};
     const bool in_a_ring = order_->value_or(Order::InCircle) == Order::InCircle;
     worker_.think(this, [this, p, i, id, ring, row, in_a_ring](Planner& planner) {
-        const auto places =
-            in_a_ring ? planner.ring_of_copies(p, i, ring) : planner.row_of_copies(p, i, row);
+        const auto places = in_a_ring ? planner.ring_of_copies(p, i, ring) : planner.row_of_copies(p, i, row);
         return std::function<void()>([this, places, id] { take(places, id); });
     });
 }

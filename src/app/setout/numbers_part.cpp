@@ -70,7 +70,8 @@ void NumbersPart::build_fields() {
 void NumbersPart::build_remember() {
     auto* r = row(QString());
     auto* remember = new QPushButton("Use for new pages", this);
-    remember->setToolTip("New pages begin with these numbers, the cutting mat, lip, punches and backing of this page");
+    remember->setToolTip(
+        "New pages begin with these numbers, the cutting mat, lip, punches and backing of this page");
     connect(remember, &QPushButton::clicked, this, [this] {
         const auto kept = write_own_numbers(own_numbers_of(document_.project()), settings_.numbers_file());
         says_->setText(kept ? QString("New pages begin with the numbers of this page.")

@@ -5,6 +5,7 @@
 
 #include <QCheckBox>
 #include <QComboBox>
+#include <QDate>
 #include <QHBoxLayout>
 
 namespace zesty {
@@ -32,8 +33,23 @@ PagePart::PagePart(Document& document, BenchState& state, Actions& actions, QWid
     : PanelPart(document, state, actions, parent) {
     build_page();
     build_frame();
+    build_date();
     connect(&state, &BenchState::plan_changed, this, &PagePart::refresh_if_shown);
     connect(&document, &Document::project_changed, this, &PagePart::refresh_if_shown);
+}
+
+LengthEdit* PagePart::length(const char* name, double least, double Page::*which) {
+    auto* edit = new LengthEdit(name, least, page_side_limits.most, this);
+    connect(edit, &LengthEdit::length_entered, this, [this, name, which](double mm) {
+        document_.change(name, [&](Project& p) {
+            const Page before = p.set_out.page;
+            p.set_out.page.*which = mm;
+            // A page of another size has its cuts where they were about its middle.
+            if (before.width == p.set_out.page.width && before.height == p.set_out.page.height)
+                keep_places(p, before);
+        });
+    });
+    return edit;
 }
 
 void PagePart::build_page() {
@@ -50,21 +66,8 @@ void PagePart::build_page() {
     });
     r->addWidget(sizes_, 1);
     r = row("");
-    const auto length = [&](const char* name, double least, auto change) {
-        auto* edit = new LengthEdit(name, least, 3000, this);
-        connect(edit, &LengthEdit::length_entered, this, [this, name, change](double mm) {
-            document_.change(name, [&](Project& p) {
-                const Page before = p.set_out.page;
-                change(p.set_out.page, mm);
-                // A page of another size has its cuts where they were about its middle.
-                if (before.width == p.set_out.page.width && before.height == p.set_out.page.height)
-                    keep_places(p, before);
-            });
-        });
-        return edit;
-    };
-    width_ = length("Width of the page", 10, [](Page& p, double mm) { p.width = mm; });
-    height_ = length("Height of the page", 10, [](Page& p, double mm) { p.height = mm; });
+    width_ = length("Width of the page", 10, &Page::width);
+    height_ = length("Height of the page", 10, &Page::height);
     r->addWidget(width_);
     r->addWidget(new QLabel("x", this));
     r->addWidget(height_);
@@ -78,16 +81,37 @@ void PagePart::build_page() {
             keep_places(p, before);
         });
     });
-    gap_ = length("Gap of the spread", 0, [](Page& p, double mm) { p.gap = mm; });
+    gap_ = length("Gap of the spread", 0, &Page::gap);
     gap_->setFixedWidth(84);
     r->addWidget(spread_);
     r->addWidget(gap_);
     r->addStretch(1);
+    build_second();
+    r = row("Base");
+    base_paper_ = paper_box("Paper of the base", &Page::base_paper);
+    r->addWidget(base_paper_, 1);
+}
+
+void PagePart::build_date() {
+    auto* r = row("Date");
+    date_ = new QLineEdit(this);
+    date_->setAccessibleName("Date of the page");
+    date_->setPlaceholderText("such as 2026-05-17");
+    date_->setToolTip("The day the page tells of; the first photo that knows its day fills it in");
+    connect(date_, &QLineEdit::editingFinished, this, [this] {
+        const QString typed = date_->text().trimmed();
+        if (typed.isEmpty() || QDate::fromString(typed, Qt::ISODate).isValid())
+            document_.change("Date of the page", [&](Project& p) { p.set_out.date = typed.toStdString(); });
+        date_->setText(words(document_.project().set_out.date));
+    });
+    r->addWidget(date_, 1);
+}
+
+void PagePart::build_second() {
+    QHBoxLayout* r = nullptr;
     second_row_ = row_of_its_own("Second", r);
-    second_width_ = length("Width of the second page", page_side_limits.least,
-                           [](Page& p, double mm) { p.second_width = mm; });
-    second_height_ = length("Height of the second page", page_side_limits.least,
-                            [](Page& p, double mm) { p.second_height = mm; });
+    second_width_ = length("Width of the second page", page_side_limits.least, &Page::second_width);
+    second_height_ = length("Height of the second page", page_side_limits.least, &Page::second_height);
     second_width_->setFixedWidth(84);
     second_height_->setFixedWidth(84);
     same_ = new QPushButton("Same", this);
@@ -103,9 +127,6 @@ void PagePart::build_page() {
     r->addWidget(new QLabel("x", this));
     r->addWidget(second_height_);
     r->addWidget(same_);
-    r = row("Base");
-    base_paper_ = paper_box("Paper of the base", &Page::base_paper);
-    r->addWidget(base_paper_, 1);
 }
 
 ChoiceBox<std::string>* PagePart::paper_box(const QString& name, std::string Page::*which) {
@@ -241,6 +262,7 @@ void PagePart::refresh() {
     second_row_->setVisible(p.set_out.page.spread);
     same_->setEnabled(p.set_out.page.unequal());
     refresh_frame(p);
+    if (!date_->hasFocus()) date_->setText(words(p.set_out.date));
     if (state_.plan()) to_cut_->setText(about_base(p, *state_.plan()));
 }
 

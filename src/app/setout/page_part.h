@@ -18,7 +18,10 @@ public:
 
 private:
     void build_page();
+    void build_date();
+    void build_second();
     void build_frame();
+    LengthEdit* length(const char* name, double least, double Page::*which);
     void refresh() override;
     void refresh_frame(const Project& project);
     LengthEdit* side(const QString& name, double Sides::*which);
@@ -40,6 +43,7 @@ private:
     LengthEdit* second_width_;
     LengthEdit* second_height_;
     QPushButton* same_;
+    QLineEdit* date_;
     ChoiceBox<std::string>* base_paper_;
     ChoiceBox<std::string>* side_paper_;
     QWidget* second_row_;

@@ -61,8 +61,7 @@ std::vector<QImage> pictures_of_layers(const Pickable& all, const std::vector<st
     for (std::size_t l = 0; l < all.layers.size(); ++l) {
         QImage image = blank();
         QPainter painter(&image);
-        const bool in_use =
-            used.empty() || std::find(used.begin(), used.end(), all.layers[l]) != used.end();
+        const bool in_use = used.empty() || std::find(used.begin(), used.end(), all.layers[l]) != used.end();
         for (const Piece& piece : all.of_layer[l]->pieces)
             draw(painter, fitting(whole).map(to_path(piece.outline)), shade(in_use));
         painter.end();

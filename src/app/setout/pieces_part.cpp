@@ -96,8 +96,7 @@ void PiecesPart::build_rest() {
     add_shadow_->setToolTip("The same cut once more, larger all round, below this one");
     connect(add_shadow_, &QPushButton::clicked, this, [this] {
         document_.change("Put a shadow below", [&](Project& p) {
-            if (const PlacedCut* c = state_.in_hand().placed(p))
-                add_shadow(p, c->id, p.set_out.usual.shadow);
+            if (const PlacedCut* c = state_.in_hand().placed(p)) add_shadow(p, c->id, p.set_out.usual.shadow);
         });
     });
     r->addWidget(add_shadow_);
@@ -149,9 +148,9 @@ void PiecesPart::ask() {
     asked_ = now;
     worker_.think(this, [this, p, i, now, number = ++number_](Planner& planner) -> std::function<void()> {
         const auto all = planner.pickable(p, i);
-        const auto pictures = !all                        ? std::vector<QImage>{}
+        const auto pictures = !all                       ? std::vector<QImage>{}
                               : now.what == What::Pieces ? pictures_of_pieces(*all, now.left_out)
-                                                          : pictures_of_layers(*all, now.layers);
+                                                         : pictures_of_layers(*all, now.layers);
         return [this, all, pictures, number] {
             if (number != number_) return;
             all_ = all ? std::optional(*all) : std::nullopt;
@@ -168,15 +167,14 @@ void PiecesPart::show_pictures(const std::vector<QImage>& pictures) {
     list_->setIconSize({picture_side, picture_side});
     list_->setGridSize(pieces ? QSize(58, 70) : QSize(92, 84));
     for (std::size_t k = 0; k < pictures.size(); ++k) {
-        const bool unused = pieces ? std::binary_search(asked_->left_out.begin(), asked_->left_out.end(),
-                                                        static_cast<int>(k))
-                                   : !asked_->layers.empty() &&
-                                         std::find(asked_->layers.begin(), asked_->layers.end(),
-                                                   all_->layers[k]) == asked_->layers.end();
+        const bool unused =
+            pieces ? std::binary_search(asked_->left_out.begin(), asked_->left_out.end(), static_cast<int>(k))
+                   : !asked_->layers.empty() && std::find(asked_->layers.begin(), asked_->layers.end(),
+                                                          all_->layers[k]) == asked_->layers.end();
         const QString name = pieces ? QString::number(k + 1) : layer_in_words(all_->layers[k]);
         auto* item = new QListWidgetItem(QPixmap::fromImage(pictures[k]), name);
-        item->setData(Qt::AccessibleTextRole, (pieces ? "Piece " : "Layer ") + name +
-                                                  (unused ? ", left out" : QString()));
+        item->setData(Qt::AccessibleTextRole,
+                      (pieces ? "Piece " : "Layer ") + name + (unused ? ", left out" : QString()));
         if (unused) item->setForeground(theme::quiet);
         item->setToolTip(item->data(Qt::AccessibleTextRole).toString());
         item->setTextAlignment(Qt::AlignHCenter | Qt::AlignTop);
@@ -273,7 +271,8 @@ void PiecesPart::part_off() {
     const int i = state_.in_hand().cut(p);
     if (i < 0 || !all_ || picked_.empty()) return;
     const bool pieces = what_->value_or(What::Pieces) == What::Pieces;
-    worker_.think(this, [this, p, i, pieces, count = list_->count(), layers = pieces ? std::vector<std::string>{} : picked_layers(),
+    worker_.think(this, [this, p, i, pieces, count = list_->count(),
+                         layers = pieces ? std::vector<std::string>{} : picked_layers(),
                          picked = std::vector<int>(picked_.begin(), picked_.end())](Planner& planner) {
         const auto place = planner.by_whole_drawing(p, i);
         return std::function<void()>([=, this, id = p.set_out.cuts[static_cast<std::size_t>(i)].id] {
@@ -327,9 +326,8 @@ void PiecesPart::paint(QPainter& painter, const PageMap& map) const {
     const SetOut* lies = state_.set_out_in_hand(document_.project());
     if (!lies || !all_ || picked_.empty()) return;
     const Transform& t = lies->to_page;
-    const QTransform to_pixels =
-        QTransform(t.a, t.b, t.c, t.d, t.e, t.f) *
-        QTransform(map.scale, 0, 0, map.scale, map.origin.x(), map.origin.y());
+    const QTransform to_pixels = QTransform(t.a, t.b, t.c, t.d, t.e, t.f) *
+                                 QTransform(map.scale, 0, 0, map.scale, map.origin.x(), map.origin.y());
     painter.setPen(QPen(theme::zest, 2));
     painter.setBrush(QColor(theme::zest.red(), theme::zest.green(), theme::zest.blue(), 70));
     for (int k : picked_) {
@@ -346,8 +344,8 @@ void PiecesPart::refresh() {
     const Project& p = document_.project();
     const int i = state_.in_hand().cut(p);
     const bool there = i >= 0;
-    for (QWidget* w : std::initializer_list<QWidget*>{list_, from_paper_, above_photos_, shadow_, add_shadow_,
-                                                      swap_})
+    for (QWidget* w :
+         std::initializer_list<QWidget*>{list_, from_paper_, above_photos_, shadow_, add_shadow_, swap_})
         w->setEnabled(there);
     shadow_->show_length(p.set_out.usual.shadow, p.units);
     if (there) {

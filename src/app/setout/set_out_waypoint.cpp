@@ -39,6 +39,8 @@ SetOutWaypoint::SetOutWaypoint(const BenchParts& bench, QWidget* side, QWidget* 
         bench_.document.change("Picture of the photo", [&](Project& p) {
             if (const int i = bench_.state.in_hand().photo(p); i >= 0)
                 p.set_out.photos[static_cast<std::size_t>(i)].picture = picture;
+            // The day the first photo was taken is the page's, until somebody says another.
+            if (picture && p.set_out.date.empty()) p.set_out.date = picture->taken;
         });
     });
 }

@@ -72,8 +72,8 @@ Result<CutPlacement> Planner::by_whole_drawing(const Project& project, int cut) 
     const auto whole = parts_.of_cut(page, project.units, then);
     if (!whole) return tl::make_unexpected(whole.error());
     const CutFile& used = (*part)->cut;
-    const SetOut lies = set_out(used, page.page, now.place, project.units,
-                                {.sized_by = (*part)->sized_by.get()});
+    const SetOut lies =
+        set_out(used, page.page, now.place, project.units, {.sized_by = (*part)->sized_by.get()});
     const CutFile& sized_by = *(*whole)->sized_by;
     CutPlacement place = sized(now.place, SizeRule::Width, sized_by.box.width() * lies.scale);
     const SetOut comes = set_out((*whole)->cut, page.page, place, project.units, {.sized_by = &sized_by});

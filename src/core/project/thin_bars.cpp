@@ -18,7 +18,7 @@ std::vector<ThinBar> thin_bars(const Project& project, const Plan& plan) {
         const double width = bar.width * plan.set_out.whole.scale;
         if (width >= limits.glue) break;
         out.push_back({bar.a, bar.b, width,
-                       width < limits.blade       ? "too narrow for the blade, it will tear"
+                       width < limits.blade      ? "too narrow for the blade, it will tear"
                        : width < glue_holds_from ? "an adhesive sheet holds it"
                                                  : "an adhesive sheet, or dots of fine-tip glue, hold it"});
     }

@@ -9,7 +9,7 @@ namespace zesty {
 struct ThinBar {
     int a = 0; ///< opening
     int b = Bar::edge;
-    double width = 0; ///< on the page, mm
+    double width = 0;  ///< on the page, mm
     const char* holds; ///< "an adhesive sheet"
 };
 /// Narrower than fine-tip glue wants, narrowest first. Bars between parts of one opening are none.

@@ -16,8 +16,7 @@ namespace zesty {
 
 namespace {
 
-constexpr double joins_within = 19; ///< mm between patches that share a see-through sheet (3/4 in)
-constexpr double widest_lip = 12;   ///< how far a patch of any method may reach
+constexpr double widest_lip = 12; ///< how far a patch of any method may reach
 
 class Backer {
 public:
@@ -306,15 +305,7 @@ private:
     /// hang together has a patch of its own. Nothing of it shows in the other openings.
     Result<void> sheet_beside_others(const std::vector<const Polygon*>& riders, const Region& others,
                                      int leader) {
-        Region all;
-        for (const Polygon* rider : riders) all.push_back(*rider);
-        auto joined = grow(all, joins_within / 2);
-        if (joined) joined = grow(*joined, -joins_within / 2, Corner::Sharp);
-        if (joined) {
-            all.insert(all.end(), joined->begin(), joined->end());
-            joined = unite(all);
-        }
-        if (joined && !others.empty()) joined = subtract(*joined, others);
+        auto joined = sheets_beside(riders, others);
         if (!joined) return tl::make_unexpected(joined.error());
         for (Polygon sheet : *joined) {
             int own = -1;

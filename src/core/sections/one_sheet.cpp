@@ -2,6 +2,7 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/cuttable.h"
+#include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
 #include "core/geometry/segment_grid.h"
 
@@ -48,6 +49,19 @@ Result<Polygon> one_sheet(const Ring& silhouette, const std::vector<const Polygo
     if (sheet) sheet = intersect(*sheet, {{ring_of(page), {}}});
     if (!sheet) return tl::make_unexpected(sheet.error());
     return sheet->empty() ? Polygon{} : made_cuttable(largest(*sheet));
+}
+
+Result<Region> sheets_beside(const std::vector<const Polygon*>& riders, const Region& other_openings) {
+    constexpr double reach = 0.75 * mm_per_inch;
+    Region all;
+    for (const Polygon* rider : riders) all.push_back(*rider);
+    auto joined = grow(all, reach / 2);
+    if (joined) joined = grow(*joined, -reach / 2, Corner::Sharp);
+    if (!joined) return joined;
+    all.insert(all.end(), joined->begin(), joined->end());
+    joined = unite(all);
+    if (joined && !other_openings.empty()) joined = subtract(*joined, other_openings);
+    return joined;
 }
 
 } // namespace zesty

@@ -10,4 +10,8 @@ namespace zesty {
 /// when nothing does.
 Result<Polygon> one_sheet(const Ring& silhouette, const std::vector<const Polygon*>& riders, const Box& page);
 
+/// Sheets for some patches of a cut whose other openings have something else behind them: what rides within
+/// 3/4 in of each other shares one, and nothing shows in the others' openings.
+Result<Region> sheets_beside(const std::vector<const Polygon*>& riders, const Region& other_openings);
+
 } // namespace zesty

@@ -133,9 +133,7 @@ Point beside_on_page(const Page& page, const std::vector<Box>& taken, const Box&
     const auto on_leaf = [&](const Box& box) {
         return std::any_of(leaves.begin(), leaves.end(), [&](const Box& leaf) { return holds(leaf, box); });
     };
-    const auto moved = [&](Point by) {
-        return Box{of.x0 + by.x, of.y0 + by.y, of.x1 + by.x, of.y1 + by.y};
-    };
+    const auto moved = [&](Point by) { return Box{of.x0 + by.x, of.y0 + by.y, of.x1 + by.x, of.y1 + by.y}; };
     const auto is_free = [&](Point by) {
         const Box box = moved(by);
         return on_leaf(box) && std::none_of(taken.begin(), taken.end(), [&](const Box& t) {

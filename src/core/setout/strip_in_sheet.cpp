@@ -10,8 +10,8 @@ namespace zesty {
 
 namespace {
 
-constexpr double band_step = 5;    // between places tried where no corner suggests one
-constexpr double specks = 0.01;    // mm2 outside the sheet that are rounding
+constexpr double band_step = 5; // between places tried where no corner suggests one
+constexpr double specks = 0.01; // mm2 outside the sheet that are rounding
 constexpr double edge_slack = 1e-6;
 
 Polygon swapped_axes(Polygon p) {

@@ -35,9 +35,8 @@ CuttingFile loose_patches(const std::string& title, const Plan& plan, const Cutt
         for (const Ring& hole : outline.holes) out.contours.push_back(hole);
         out.contours.push_back(outline.outer);
         const Point middle = t(middle_of(plan.sections, plan.set_out.whole, patch->opening));
-        const double size =
-            std::min(label_height, plan.sections.cut->openings[patch->opening].label.radius *
-                                       plan.set_out.whole.scale);
+        const double size = std::min(label_height, plan.sections.cut->openings[patch->opening].label.radius *
+                                                       plan.set_out.whole.scale);
         out.labels.push_back({std::to_string(patch->opening + 1), middle, size});
         x += box.width() + apart;
         row = std::max(row, box.height());

@@ -1,6 +1,6 @@
 #pragma once
-// Patches for which there is no paper yet, as a cutting file in rows: so that outlines exist before any paper is
-// entered.
+// Patches for which there is no paper yet, as a cutting file in rows: so that outlines exist before any paper
+// is entered.
 
 #include "core/project/plan.h"
 #include "io/cutting_file.h"

@@ -106,6 +106,35 @@ private:
     std::vector<double> bottoms_; ///< by page
 };
 
+/// Patches that lie on no sheet, those too large for a page in parts.
+void add_patches_alone(const Plan& plan, bool mirrored, double width, double height,
+                       std::vector<PrintedPart>& small, std::vector<PrintedPage>& tiled) {
+    const Transform turn = mirrored ? Transform::mirrored_x() : Transform{};
+    for (std::size_t p = 0; p < plan.sections.patches.size(); ++p) {
+        const Patch& patch = plan.sections.patches[p];
+        const bool placed = p < plan.sheets.placed.size() && plan.sheets.placed[p].sheet >= 0;
+        if (placed || patch.rides_on >= 0 || (mirrored && patch.method != BackingMethod::TraceAndTrim))
+            continue;
+        PrintedPart alone;
+        alone.used = -1;
+        alone.patch = static_cast<int>(p);
+        alone.part = bounds(transformed(patch.on_sheet(), turn)).grown(1);
+        if (alone.part.width() <= width && alone.part.height() <= height) {
+            small.push_back(alone);
+            continue;
+        }
+        const Tiling tiling = tiles_of(alone.part, {alone.part}, width, height);
+        for (const Tile& tile : tiling.tiles) {
+            PrintedPart part = alone;
+            part.part = tile.part;
+            part.tile = tile;
+            part.rows = tiling.rows;
+            part.columns = tiling.columns;
+            tiled.push_back({part});
+        }
+    }
+}
+
 } // namespace
 
 std::vector<PrintedPage> sheet_pages(const Plan& plan, bool mirrored, double width, double height) {
@@ -146,29 +175,7 @@ std::vector<PrintedPage> sheet_pages(const Plan& plan, bool mirrored, double wid
             }
         }
     }
-    for (std::size_t p = 0; p < plan.sections.patches.size(); ++p) {
-        const Patch& patch = plan.sections.patches[p];
-        const bool placed = p < plan.sheets.placed.size() && plan.sheets.placed[p].sheet >= 0;
-        if (placed || patch.rides_on >= 0 || (mirrored && patch.method != BackingMethod::TraceAndTrim))
-            continue;
-        PrintedPart alone;
-        alone.used = -1;
-        alone.patch = static_cast<int>(p);
-        alone.part = bounds(transformed(patch.on_sheet(), turn)).grown(1);
-        if (alone.part.width() <= width && alone.part.height() <= height) {
-            small.push_back(alone);
-            continue;
-        }
-        const Tiling tiling = tiles_of(alone.part, {alone.part}, width, height);
-        for (const Tile& tile : tiling.tiles) {
-            PrintedPart part = alone;
-            part.part = tile.part;
-            part.tile = tile;
-            part.rows = tiling.rows;
-            part.columns = tiling.columns;
-            tiled.push_back({part});
-        }
-    }
+    add_patches_alone(plan, mirrored, width, height, small, tiled);
     std::stable_sort(small.begin(), small.end(), [](const PrintedPart& a, const PrintedPart& b) {
         return a.part.height() > b.part.height();
     });

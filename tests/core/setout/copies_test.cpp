@@ -1,7 +1,6 @@
-#include "core/setout/copies.h"
-
 #include "core/project/edits.h"
 #include "core/project/planner.h"
+#include "core/setout/copies.h"
 #include "support/between.h"
 #include "support/lattice.h"
 #include "support/pages.h"
@@ -50,10 +49,10 @@ TEST(CopiesInARing, LieAsTheCutDoesWhenTheyAreLevel) {
     CutPlacement place = one_inch_wide();
     place.turn_deg = 30;
     const Page page;
-    const auto places = in_ring({cut, nullptr, place}, page,
-                                {.count = 4, .radius = 80, .facing_out = false, .mirrored = true,
-                                 .centre = page.whole().centre()},
-                                Units::Inches);
+    const auto places = in_ring(
+        {cut, nullptr, place}, page,
+        {.count = 4, .radius = 80, .facing_out = false, .mirrored = true, .centre = page.whole().centre()},
+        Units::Inches);
     ASSERT_TRUE(places);
     for (int k = 0; k < 4; ++k) {
         EXPECT_NEAR((*places)[k].turn_deg, k % 2 ? -30 : 30, 1e-12);
@@ -149,9 +148,10 @@ TEST(OneMoreCopy, GoesToTheFreePageOfASpread) {
 
 TEST(CopiesInOrder, BringTheirDecisionsAndAreNamedAnew) {
     Project p;
-    set_only_cut(p, std::make_shared<const DrawingFile>(
-                        DrawingFile{"bow.svg", "", testing::drawing_of({testing::rectangle(0, 0, 40, 30),
-                                                                        testing::rectangle(5, 5, 35, 25)})}));
+    set_only_cut(
+        p, std::make_shared<const DrawingFile>(DrawingFile{
+               "bow.svg", "",
+               testing::drawing_of({testing::rectangle(0, 0, 40, 30), testing::rectangle(5, 5, 35, 25)})}));
     p.set_out.cuts[0].place = sized({}, SizeRule::Width, 40);
     p.sections.choose(0, {"bow", Treatment::Open});
     Planner planner;

@@ -104,4 +104,43 @@ TEST(Mats, APageIsLaidByPaper) {
     EXPECT_EQ(seen, std::vector<int>(plan.sections.cut->pieces.size(), 1));
 }
 
+TEST(Cardstock, OfOneColourSharesMatsWhateverDrawingItComesFrom) {
+    Project p = testing::project_of(testing::drawing_of({testing::rectangle(0, 0, 60, 60)}));
+    p.set_out.cuts[0].place = sized({}, SizeRule::Width, 60);
+    const int bow = add_cut(p, std::make_shared<const DrawingFile>(DrawingFile{
+                                   "bow.svg", "", testing::drawing_of({testing::rectangle(0, 0, 40, 30)})}));
+    p.set_out.cuts[1].place = sized({}, SizeRule::Width, 40);
+    ASSERT_GT(bow, 0);
+    auto mats = mats_of(p, testing::shapes_of(p));
+    ASSERT_EQ(mats.size(), 1u);
+    EXPECT_EQ(mats[0].cuts, (std::vector<int>{0, 1}));
+    EXPECT_EQ(mats[0].layout.mats.size(), 1u);
+    p.set_out.cuts[1].colour = Rgb{30, 90, 40};
+    mats = mats_of(p, testing::shapes_of(p));
+    ASSERT_EQ(mats.size(), 2u);
+    EXPECT_EQ(mats[1].cardstock, "green");
+    p.set_out.cuts[0].colour = Rgb{30, 90, 40};
+    EXPECT_EQ(mats_of(p, testing::shapes_of(p)).size(), 1u);
+}
+
+TEST(Cardstock, SaysWhatStillFitsWithoutACap) {
+    Project p = testing::project_of(testing::drawing_of({testing::rectangle(0, 0, 60, 60)}));
+    p.set_out.cuts[0].place = sized({}, SizeRule::Width, 60);
+    p.set_out.cutting_mat = {200, 130, 1};
+    Plan plan = testing::shapes_of(p);
+    auto extras = extras_on(p, plan, mats_of(p, plan).at(0));
+    ASSERT_EQ(extras.size(), 2u);
+    EXPECT_EQ(extras[0].kind, CuttingExtra::Kind::Spare);
+    EXPECT_EQ(extras[0].count, 5) << "three by two, one of them the cut itself";
+    EXPECT_EQ(extras[1].kind, CuttingExtra::Kind::Shadow);
+    // On a mat with room for one and a little, once more but smaller.
+    p.set_out.cutting_mat = {100, 62, 1};
+    plan = testing::shapes_of(p);
+    extras = extras_on(p, plan, mats_of(p, plan).at(0));
+    ASSERT_EQ(extras.size(), 1u);
+    EXPECT_EQ(extras[0].kind, CuttingExtra::Kind::Smaller);
+    EXPECT_GT(extras[0].size, 30);
+    EXPECT_LE(extras[0].size, 39.1);
+}
+
 } // namespace zesty

@@ -68,6 +68,7 @@ void list(GuidePaper& g, QRectF r) {
 void print_key(GuidePaper& g) {
     g.new_page(QString::fromStdString(g.project.title) + ": key",
                QString::fromStdString(
+                   (g.project.set_out.date.empty() ? std::string() : g.project.set_out.date + ". ") +
                    "Page " +
                    format_size(g.project.set_out.page.full_width(), g.project.set_out.page.full_height(),
                                g.project.units) +

@@ -30,8 +30,8 @@ Project panes(int count) {
 
 /// One circle of that diameter in a square.
 Project one_circle(double across) {
-    Project p = testing::project_of(
-        testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::polygon({50, 50}, across / 2, 180)}));
+    Project p = testing::project_of(testing::drawing_of(
+        {testing::rectangle(0, 0, 100, 100), testing::polygon({50, 50}, across / 2, 180)}));
     p.set_out.cuts[0].place = sized({}, SizeRule::Width, 100);
     p.sections.backing.method = BackingMethod::Punches;
     return p;
@@ -42,7 +42,8 @@ Project one_circle(double across) {
 TEST(VellumOnOneSheet, LiesBehindItsOpeningsAloneAndIsOneSectionForThem) {
     Project p = panes(5);
     for (int o : {1, 2, 4})
-        p.sections.choose(o, {.name = {}, .treatment = Treatment::Translucent, .method = BackingMethod::OneSheet});
+        p.sections.choose(
+            o, {.name = {}, .treatment = Treatment::Translucent, .method = BackingMethod::OneSheet});
     const Plan plan = shapes_of(p);
     ASSERT_EQ(plan.sections.all.size(), 3u) << "two panes of paper, and the vellum";
     const int vellum = plan.sections.of_opening[1];
@@ -59,7 +60,9 @@ TEST(VellumOnOneSheet, LiesBehindItsOpeningsAloneAndIsOneSectionForThem) {
 
 TEST(VellumOnOneSheet, DoesNotShareTheSheetOfPaper) {
     Project p = panes(4);
-    for (int o : {0, 1}) p.sections.choose(o, {.name = {}, .treatment = Treatment::Translucent, .method = BackingMethod::OneSheet});
+    for (int o : {0, 1})
+        p.sections.choose(
+            o, {.name = {}, .treatment = Treatment::Translucent, .method = BackingMethod::OneSheet});
     for (int o : {2, 3}) p.sections.choose(o, {.name = {}, .method = BackingMethod::OneSheet});
     const Plan plan = shapes_of(p);
     EXPECT_EQ(plan.sections.all.size(), 2u);
@@ -100,8 +103,8 @@ TEST(AboutAPlace, RaysMeetWhereSomebodyClickedHoweverTheCutLies) {
         p.set_out.cuts[0].place.turn_deg = static_cast<double>(random() % 360);
         p.set_out.cuts[0].place.mirrored = random() % 2;
         const Plan before = shapes_of(p);
-        const Point clicked = before.set_out.whole.to_page(before.sections.cut->openings[1].label.centre) +
-                              Point{2, 3};
+        const Point clicked =
+            before.set_out.whole.to_page(before.sections.cut->openings[1].label.centre) + Point{2, 3};
         divide(p, {1}, about_place(p, before, 1, {Division::Kind::Rays, 5, 2, 0, {0.5, 0.5}}, clicked));
         const Plan plan = shapes_of(p);
         ASSERT_EQ(plan.sections.cut->openings.size(), 7u);
@@ -145,7 +148,8 @@ TEST(ThinBars, AreNamedEachWithWhatHoldsThem) {
     p.set_out.cuts[0].place = sized({}, SizeRule::Width, 80 * 0.24); // bars of 1.2 mm
     const auto said = thin_bars_in_words(p, shapes_of(p));
     ASSERT_GE(said.size(), 2u);
-    EXPECT_NE(said[0].find(", 1.2 mm: an adhesive sheet, or dots of fine-tip glue, hold it."), std::string::npos)
+    EXPECT_NE(said[0].find(", 1.2 mm: an adhesive sheet, or dots of fine-tip glue, hold it."),
+              std::string::npos)
         << said[0];
     p.set_out.cuts[0].place = sized({}, SizeRule::Width, 80 * 0.1);
     EXPECT_NE(thin_bars_in_words(p, shapes_of(p))[0].find("too narrow for the blade"), std::string::npos);

@@ -3,6 +3,7 @@
 #include "cli/set_out_answers.h"
 #include "cli/set_out_args.h"
 #include "cli/set_out_edit.h"
+#include "cli/set_out_rooms.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
 #include "core/project/edits.h"
@@ -55,6 +56,9 @@ static int run(const SetOutArgs& args) {
     if (args.cutting_mats)
         if (const auto j = laid_on_cutting_mats(*project, *plan, said); !answer("cutting_mats", j))
             return complain(j.error().message);
+    if (args.all_fit)
+        if (const auto j = all_fit_json(*project, *plan, said); !answer("all_fit", j))
+            return complain("--all-fit: " + j.error().message);
     if (args.ladder)
         if (const auto j = ladder_json(*project, planner, cut, said); !answer("ladder", j))
             return complain(j.error().message);
@@ -86,6 +90,7 @@ void add_page_options(CLI::App& c, SetOutArgs& a) {
     c.add_option("--window", a.window, "Window in a whole frame, such as 10x10in; none to go by the glue lip")
         ->group("Page");
     c.add_option("--frame-paper", a.frame_paper, "Id of the frame's paper, or none")->group("Page");
+    c.add_option("--units", a.units, "What lengths are said in: in or cm")->group("Page");
     c.add_option("--date", a.date, "The day the page tells of, such as 2026-05-17; none for no date")
         ->group("Page");
     c.add_option("--side-paper", a.side_paper, "Id of another paper for the strips at the sides, or none")
@@ -131,6 +136,8 @@ void add_cut_options(CLI::App& c, SetOutArgs& a) {
     c.add_flag("--all-pieces", a.all_pieces, "Uses every piece again")->group("Cuts");
     c.add_flag("--pieces-from-paper", a.pieces_from_paper, "Its pieces are cut from papers of their own")
         ->group("Cuts");
+    c.add_flag("--pieces-plain", a.pieces_plain, "Its pieces are what it is cut from, as usual")
+        ->group("Cuts");
     c.add_option("--margin", a.margin, "Border left to the page")->group("Cuts");
     c.add_option("--frame-gap", a.frame_gap, "Border left to the base inside the frame")->group("Cuts");
     c.add_option("--width", a.width, "Width of the cut")->group("Cuts");
@@ -159,11 +166,31 @@ void add_photo_options(CLI::App& c, SetOutArgs& a) {
     c.add_option("--which-photo", a.photo, "Which photo the options are for, from 1; the last without it")
         ->check(CLI::Range(1, 100'000))
         ->group("Photos");
+    c.add_option("--photo-size", a.photo_size, "Its size: 3x4in")->group("Photos");
+    c.add_option("--photo-name", a.photo_name, "Who or what it shows")->group("Photos");
     c.add_option("--photo-at", a.photo_at, "Its middle: x,y from the top left")->group("Photos");
     add_number(c, "--photo-turn", a.photo_turn, "Its tilt in degrees", turn_limits)->group("Photos");
     c.add_option("--protect", a.protected_parts, "A face: x,y,width,height from the photo's top left")
         ->group("Photos");
     c.add_flag("--remove-photo", a.remove_photo, "Takes the photo off the page")->group("Photos");
+}
+
+void add_sketch_options(CLI::App& c, SetOutArgs& a) {
+    c.add_option("--sketch", a.sketch,
+                 "A sketch or photo of a page to trace from: PNG or JPEG; none for none")
+        ->group("Sketch");
+    c.add_option("--sketch-at", a.sketch_at, "Its upper left corner: x,y")->group("Sketch");
+    c.add_option("--sketch-width", a.sketch_width, "How wide it lies; the page's width without it")
+        ->group("Sketch");
+    add_number(c, "--sketch-turn", a.sketch_turn, "Its turn in degrees", turn_limits)->group("Sketch");
+    add_number(c, "--sketch-strength", a.sketch_strength, "From 0, unseen, to 1", strength_limits)
+        ->group("Sketch");
+    c.add_option("--sketch-box", a.sketch_boxes,
+                 "What it has where: photo:x,y,width,height; title, journaling")
+        ->group("Sketch");
+    c.add_flag("--no-sketch-boxes", a.no_sketch_boxes, "Forgets them")->group("Sketch");
+    c.add_flag("--take-over-sketch", a.take_over_sketch, "Photos and rooms as its boxes say")
+        ->group("Sketch");
 }
 
 void add_fit_options(CLI::App& c, SetOutArgs& a) {
@@ -174,6 +201,40 @@ void add_fit_options(CLI::App& c, SetOutArgs& a) {
     c.add_option("--put-photo", a.put_photo,
                  "With --fit-photo: puts it on the page, \"inside\" or \"behind\" the opening")
         ->group("Size");
+}
+
+/// What says nothing alone, and what cannot be said together.
+void keep_apart(CLI::App& c) {
+    needs(c, {{"--square", "--add"},
+              {"--drawing", "--add"},
+              {"--grid", "--photo"},
+              {"--grid-gap", "--grid"},
+              {"--leave-free", "--grid"},
+              {"--round", "--photo"},
+              {"--ring-at", "--ring"},
+              {"--first-deg", "--ring"},
+              {"--level", "--ring"},
+              {"--down", "--row"},
+              {"--stagger", "--row"},
+              {"--sizes", "--cutting-mat"},
+              {"--cutting-mat-picture", "--cutting-mat"}});
+    either(c, {{"--spread", "--single"},         {"--strips", "--whole-frame"},
+               {"--raise", "--lower"},           {"--above-photos", "--below-photos"},
+               {"--behind", "--on-top"},         {"--leave-out", "--only"},
+               {"--leave-out", "--all-pieces"},  {"--only", "--all-pieces"},
+               {"--copy", "--facing"},           {"--part-off", "--part-off-layers"},
+               {"--part-off", "--only"},         {"--part-off", "--leave-out"},
+               {"--part-off", "--remove"},       {"--ring", "--row"},
+               {"--remove", "--ring"},           {"--remove", "--row"},
+               {"--margin", "--frame-gap"},      {"--margin", "--width"},
+               {"--margin", "--height"},         {"--frame-gap", "--width"},
+               {"--frame-gap", "--height"},      {"--width", "--height"},
+               {"--remove", "--only"},           {"--remove", "--leave-out"},
+               {"--remove", "--margin"},         {"--remove", "--width"},
+               {"--remove", "--height"},         {"--remove", "--at"},
+               {"--remove", "--turn"},           {"--remove", "--mirror"},
+               {"--remove-photo", "--photo-at"}, {"--remove-photo", "--photo-turn"},
+               {"--remove-photo", "--protect"}});
 }
 
 CLI::App* add_set_out(CLI::App& app, SetOutArgs& a) {
@@ -188,6 +249,15 @@ CLI::App* add_set_out(CLI::App& app, SetOutArgs& a) {
     c->add_option("--size-for", a.size_for, "bar=2mm, bar=foam, length=60mm:2.5in or photo=7:4x6[:overlap]")
         ->group("Size");
     add_fit_options(*c, a);
+    add_sketch_options(*c, a);
+    c->add_option("--photos-into", a.photos_into,
+                  "Photos into openings, spread over the page: all, 1,2 or 1,2:7,9,12 for these openings")
+        ->group("Size");
+    c->add_option("--room", a.rooms, "Room to find for a title, journaling or cluster: title:8x2in")
+        ->group("Size");
+    c->add_flag("--no-rooms", a.no_rooms, "Forgets them")->group("Size");
+    c->add_flag("--all-fit", a.all_fit, "Whether photos, rooms and cuts fit on the page together")
+        ->group("Size");
     c->add_option("--cutting-mat", a.mat, "The cutting mat; says how many of the cut fit on it")
         ->group("Size");
     c->add_option("--cutting-mat-picture", a.cutting_mat_picture,
@@ -199,36 +269,7 @@ CLI::App* add_set_out(CLI::App& app, SetOutArgs& a) {
     c->add_option("--sizes", a.sizes, "Sizes to try on the mat, longer side")->group("Size");
     c->add_flag("--ladder", a.ladder, "What other sizes would do")->group("Size");
     c->add_flag("--json", a.json, "Print zesty-set-out/1");
-    needs(*c, {{"--square", "--add"},
-               {"--drawing", "--add"},
-               {"--grid", "--photo"},
-               {"--grid-gap", "--grid"},
-               {"--leave-free", "--grid"},
-               {"--round", "--photo"},
-               {"--ring-at", "--ring"},
-               {"--first-deg", "--ring"},
-               {"--level", "--ring"},
-               {"--down", "--row"},
-               {"--stagger", "--row"},
-               {"--sizes", "--cutting-mat"},
-               {"--cutting-mat-picture", "--cutting-mat"}});
-    either(*c, {{"--spread", "--single"},         {"--strips", "--whole-frame"},
-                {"--raise", "--lower"},           {"--above-photos", "--below-photos"},
-                {"--behind", "--on-top"},         {"--leave-out", "--only"},
-                {"--leave-out", "--all-pieces"},  {"--only", "--all-pieces"},
-                {"--copy", "--facing"},           {"--part-off", "--part-off-layers"},
-                {"--part-off", "--only"},         {"--part-off", "--leave-out"},
-                {"--part-off", "--remove"},       {"--ring", "--row"},
-                {"--remove", "--ring"},           {"--remove", "--row"},
-                {"--margin", "--frame-gap"},      {"--margin", "--width"},
-                {"--margin", "--height"},         {"--frame-gap", "--width"},
-                {"--frame-gap", "--height"},      {"--width", "--height"},
-                {"--remove", "--only"},           {"--remove", "--leave-out"},
-                {"--remove", "--margin"},         {"--remove", "--width"},
-                {"--remove", "--height"},         {"--remove", "--at"},
-                {"--remove", "--turn"},           {"--remove", "--mirror"},
-                {"--remove-photo", "--photo-at"}, {"--remove-photo", "--photo-turn"},
-                {"--remove-photo", "--protect"}});
+    keep_apart(*c);
     return c;
 }
 

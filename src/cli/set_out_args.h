@@ -22,18 +22,25 @@ struct SetOutArgs {
     std::string ring, ring_at, row, stagger, part_off, part_off_layers;
     std::optional<double> first_deg;
     bool level = false, down = false, alternate = false;
-    bool pieces_from_paper = false, above_photos = false, below_photos = false, raise = false, lower = false;
+    bool pieces_from_paper = false, pieces_plain = false, above_photos = false, below_photos = false,
+         raise = false, lower = false;
     // Photos
     std::vector<std::string> photos;
     std::string photo_picture;
     int photo = 0; ///< which one the options are for, from 1; 0 for the last
-    std::string photo_at, grid, grid_gap, protected_parts;
+    std::string photo_at, photo_size, photo_name, units, grid, grid_gap, protected_parts;
     std::optional<double> photo_turn;
     int leave_free = 0;
     bool photo_round = false, photo_behind = false, photo_on_top = false, remove_photo = false;
     // Size
     std::optional<double> most_tilt;
-    std::string put_photo;
+    std::string put_photo, photos_into;
+    std::vector<std::string> rooms;
+    std::string sketch, sketch_at, sketch_width;
+    std::optional<double> sketch_turn, sketch_strength;
+    std::vector<std::string> sketch_boxes;
+    bool no_sketch_boxes = false, take_over_sketch = false;
+    bool no_rooms = false, all_fit = false;
     std::string size_for, fit_photo, mat, cutting_mat_picture, sizes;
     bool ladder = false;
     bool cutting_mats = false;

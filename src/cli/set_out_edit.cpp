@@ -5,6 +5,7 @@
 #include "cli/set_out_args.h"
 #include "cli/set_out_copies.h"
 #include "cli/set_out_page.h"
+#include "cli/set_out_rooms.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
 #include "core/project/edits.h"
@@ -32,9 +33,9 @@ public:
 
     Result<void> run() {
         if (auto r = edit_page(a_, p_); !r) return r;
-        for (auto step :
-             {&SetOutEdit::cut_list, &SetOutEdit::cut_parts, &SetOutEdit::cut_place, &SetOutEdit::copies,
-              &SetOutEdit::photo_list, &SetOutEdit::photo_place, &SetOutEdit::size, &SetOutEdit::put_photo})
+        for (auto step : {&SetOutEdit::cut_list, &SetOutEdit::cut_parts, &SetOutEdit::cut_place,
+                          &SetOutEdit::copies, &SetOutEdit::photo_list, &SetOutEdit::photo_place,
+                          &SetOutEdit::size, &SetOutEdit::put_photo, &SetOutEdit::rooms_and_photos})
             if (auto r = (this->*step)(); !r) return r;
         return {};
     }
@@ -105,6 +106,7 @@ private:
             c.layers = a_.layers == "all" ? std::vector<std::string>{} : split(a_.layers, ',');
         if (a_.all_pieces) c.left_out.clear();
         if (a_.pieces_from_paper) c.pieces_from_paper = true;
+        if (a_.pieces_plain) c.pieces_from_paper = false;
         if (a_.above_photos) c.above_photos = true;
         if (a_.below_photos) c.above_photos = false;
         if (!a_.part_off.empty() || !a_.part_off_layers.empty()) {
@@ -223,13 +225,15 @@ private:
     }
 
     bool changes_photo() const {
-        return !a_.photo_at.empty() || a_.photo_turn || !a_.protected_parts.empty() || a_.remove_photo ||
-               a_.photo_on_top || a_.photo_behind || !a_.photo_picture.empty();
+        return !a_.photo_size.empty() || !a_.photo_name.empty() || !a_.photo_at.empty() || a_.photo_turn ||
+               !a_.protected_parts.empty() || a_.remove_photo || a_.photo_on_top || a_.photo_behind ||
+               !a_.photo_picture.empty();
     }
 
     Result<void> photo_place() {
-        const bool wanted = !a_.photo_at.empty() || a_.photo_turn || !a_.protected_parts.empty() ||
-                            a_.remove_photo || a_.photo > 0 || a_.photo_on_top || !a_.photo_picture.empty() ||
+        const bool wanted = !a_.photo_size.empty() || !a_.photo_name.empty() || !a_.photo_at.empty() ||
+                            a_.photo_turn || !a_.protected_parts.empty() || a_.remove_photo || a_.photo > 0 ||
+                            a_.photo_on_top || !a_.photo_picture.empty() ||
                             (a_.photo_behind && a_.photos.empty());
         if (!wanted) return {};
         const int i = a_.photo > 0 ? a_.photo - 1 : static_cast<int>(p_.set_out.photos.size()) - 1;
@@ -244,6 +248,14 @@ private:
             return {};
         }
         if (auto r = photo_picture(photo); !r) return r;
+        if (!a_.photo_name.empty()) photo.name = a_.photo_name;
+        if (!a_.photo_size.empty()) {
+            const auto size =
+                typed_size("--photo-size", a_.photo_size, photo_side_limits.least, photo_side_limits.most);
+            if (!size) return tl::make_unexpected(size.error());
+            photo.width = size->x;
+            photo.height = size->y;
+        }
         if (a_.photo_on_top) photo.on_top = true;
         if (a_.photo_behind) photo.on_top = false;
         if (a_.photo_turn) photo.turn_deg = std::remainder(*a_.photo_turn, 360.0);
@@ -273,6 +285,12 @@ private:
         CutPlacement& place = p_.set_out.cuts[cut()].place;
         place = resized(place, now, p_.set_out.page, *factor);
         return {};
+    }
+
+    Result<void> rooms_and_photos() {
+        if (auto r = edit_rooms(a_, p_); !r) return r;
+        if (auto r = edit_sketch(a_, p_); !r) return r;
+        return a_.photos_into.empty() ? Result<void>{} : put_photos_into_openings(a_, p_, planner_);
     }
 
     Result<void> put_photo() {

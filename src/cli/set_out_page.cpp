@@ -65,6 +65,11 @@ Result<void> edit_page(const SetOutArgs& a, Project& p) {
     if (auto r = sizes(a, page); !r) return r;
     if (page.width == before.width && page.height == before.height) keep_places(p, before);
     if (auto r = frame(a, page); !r) return r;
+    if (!a.units.empty()) {
+        const auto units = typed_word<Units>("--units", a.units);
+        if (!units) return tl::make_unexpected(units.error());
+        p.units = *units;
+    }
     if (a.date == "none") {
         p.set_out.date.clear();
     } else if (!a.date.empty()) {

@@ -221,4 +221,63 @@ TEST(SetOutJourney, RaysGoAboutAPlaceThatIsClickedAndTheBareBaseNeedsNoCut) {
     bench.settle();
 }
 
+TEST(SetOutJourney, RoomsAreAddedAskedAboutAndPhotosGoIntoOpenings) {
+    Bench bench;
+    bench.open(demo::project());
+    const Project before = bench.document().project();
+    press(bench, "Room");
+    type(bench, "Width of the room", "8 in");
+    type(bench, "Height of the room", "6 in");
+    press(bench, "Add room");
+    ASSERT_EQ(bench.document().project().set_out.rooms.size(), 1u);
+    bench.key(Qt::Key_L, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    const QString said = bench.window().findChild<QLabel*>("all-fit")->text();
+    EXPECT_TRUE(said.startsWith("Title of 8 x 6 in and the cut of 11 in do not go on the page"))
+        << said.toStdString();
+    press(bench, "Remove room");
+    EXPECT_TRUE(bench.document().project().set_out.rooms.empty());
+    for (int i = 0; i < 2; ++i) bench.key(Qt::Key_P, Qt::ControlModifier);
+    bench.settle();
+    press(bench, "All into openings");
+    bench.settle();
+    const auto& photos = bench.document().project().set_out.photos;
+    ASSERT_EQ(photos.size(), 2u);
+    EXPECT_NE(bench.plan().opening_at(photos[0].centre), bench.plan().opening_at(photos[1].centre));
+    EXPECT_GE(bench.plan().opening_at(photos[0].centre), 0);
+    while (bench.document().history().canUndo()) bench.document().history().undo();
+    bench.settle();
+    EXPECT_TRUE(bench.document().project() == before);
+}
+
+TEST(SetOutJourney, ASketchIsBroughtAndItsBoxesAreDrawnAndTakenOver) {
+    Bench bench;
+    bench.open(demo::project());
+    const Project before = bench.document().project();
+    bench.picture_answer = demo::file("photos/kite-day.png");
+    bench.key(Qt::Key_K, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    ASSERT_TRUE(bench.document().project().set_out.sketch.picture);
+    drag(bench, at(bench, {20, 20}), at(bench, {110, 150}));
+    press(bench, "Title");
+    drag(bench, at(bench, {150, 20}), at(bench, {280, 60}));
+    const auto& sketch = [&]() -> const Sketch& { return bench.document().project().set_out.sketch; };
+    ASSERT_EQ(sketch().boxes.size(), 2u);
+    EXPECT_NEAR(sketch().boxes[0].box.width(), 90, 1.5);
+    EXPECT_EQ(sketch().boxes[1].role, SketchRole::Title);
+    EXPECT_TRUE(bench.document().project().set_out.cuts == before.set_out.cuts) << "drawing moves nothing";
+    press(bench, "Take the boxes over");
+    EXPECT_EQ(bench.document().project().set_out.photos.size(), 1u);
+    EXPECT_EQ(bench.document().project().set_out.rooms.size(), 1u);
+    QTest::mouseClick(&bench.page(), Qt::LeftButton, {}, at(bench, {200, 40}));
+    bench.settle();
+    EXPECT_EQ(sketch().boxes.size(), 1u);
+    bench.document().history().undo();
+    bench.settle();
+    EXPECT_EQ(sketch().boxes.size(), 2u);
+    while (bench.document().history().canUndo()) bench.document().history().undo();
+    bench.settle();
+    EXPECT_TRUE(bench.document().project() == before);
+}
+
 } // namespace zesty

@@ -100,4 +100,41 @@ TEST_F(CliSetOut, OwnNumbersAreOfThePageAndOfNewPagesOnceRemembered) {
     EXPECT_NEAR(json::parse(zesty({"numbers", "--json"}).out)["glue-bar"].get<double>(), 1.5, 1e-9);
 }
 
+TEST_F(CliSetOut, SaysWhetherAllFitsAndPutsPhotosIntoOpenings) {
+    ASSERT_TRUE(done(set_out({"--photo", "Mia:4x6", "--photo", "Jo:4x6", "--room", "title:8x2in"})));
+    EXPECT_EQ(project().set_out.rooms.size(), 1u);
+    const Ran said = set_out({"--all-fit", "--json"});
+    const json answer = json::parse(said.out)["all_fit"];
+    EXPECT_FALSE(answer["fits"].get<bool>());
+    EXPECT_GT(answer["largest_cut_mm"].get<double>(), 50);
+    expect_one_line(set_out({"--room", "roof:8x2in"}), "--room: 'roof' is none of title");
+    ASSERT_TRUE(done(set_out({"--no-rooms", "--photos-into", "1,2:11,14,16"})));
+    const Project p = project();
+    EXPECT_TRUE(p.set_out.rooms.empty());
+    EXPECT_LT(p.set_out.photos[0].width, 101);
+    EXPECT_FALSE(p.set_out.photos[1].on_top);
+    expect_one_line(set_out({"--photos-into", "all:11"}), "2 photos want as many openings; there are 1");
+}
+
+TEST_F(CliSetOut, ASketchIsBroughtItsBoxesTakenOverAndRemoved) {
+    const QString picture = demo::file("photos/kite-day.png");
+    ASSERT_TRUE(
+        done(set_out({"--sketch", picture, "--sketch-at", "1,2", "--sketch-strength", "0.5", "--sketch-box",
+                      "photo:1,1,4,6", "--sketch-box", "journaling:7,8,3,2", "--take-over-sketch"})));
+    Project p = project();
+    EXPECT_TRUE(p.set_out.sketch.picture);
+    EXPECT_NEAR(p.set_out.sketch.width, p.set_out.page.full_width(), 1e-9);
+    EXPECT_EQ(p.set_out.photos.size(), 1u);
+    EXPECT_EQ(p.set_out.rooms.size(), 1u);
+    expect_one_line(set_out({"--sketch-box", "photo:1,1,4"}), "--sketch-box");
+    expect_one_line(set_out({"--sketch-strength", "2"}), "--sketch-strength");
+    expect_one_line(set_out({"--sketch", page_}), "page.zesty");
+    ASSERT_TRUE(
+        done(set_out({"--sketch", "none", "--photo-name", "Mia", "--photo-size", "3x4in", "--units", "cm"})));
+    p = project();
+    EXPECT_FALSE(p.set_out.sketch.picture);
+    EXPECT_EQ(p.set_out.photos[0].name, "Mia");
+    EXPECT_EQ(p.units, Units::Centimetres);
+}
+
 } // namespace zesty

@@ -1,10 +1,15 @@
 // What a photo's file says of itself.
 
+#include "core/project/planner.h"
+#include "io/paint/page_painter.h"
 #include "io/picture.h"
+#include "io/project_file.h"
+#include "support/demo.h"
 
 #include <QBuffer>
 #include <QColor>
 #include <QImage>
+#include <QPainter>
 #include <gtest/gtest.h>
 
 namespace zesty {
@@ -47,6 +52,37 @@ TEST(BroughtPhoto, SaysItsDayAndSizeAndNothingWhereTheFileTalksNonsense) {
     EXPECT_EQ(brought("2026:05:17 11:02:09").height, 30);
     EXPECT_EQ(brought("2026:02:31 11:02:09").taken, "") << "no such day";
     EXPECT_EQ(brought("                   ").taken, "");
+}
+
+TEST(Sketch, IsSavedWithThePageAndSeenInNothingThatLeavesIt) {
+    auto project = open_project(demo::project());
+    ASSERT_TRUE(project);
+    Planner planner;
+    const auto plan = planner.shapes(*project);
+    ASSERT_TRUE(plan);
+    const QImage before = page_picture(*project, *plan, 400);
+    auto picture = brought_from(demo::file("photos/kite-day.png"));
+    ASSERT_TRUE(picture) << picture.error().message;
+    project->set_out.sketch = {*picture, {5, -3}, 300, 90, 0.6, {{SketchRole::Title, {10, 10, 200, 60}}}};
+    EXPECT_EQ(page_picture(*project, *plan, 400), before);
+    const auto bytes = project_bytes(*project);
+    ASSERT_TRUE(bytes);
+    const auto again = project_from(*bytes, "x.zesty");
+    ASSERT_TRUE(again) << again.error().message;
+    EXPECT_TRUE(*again == *project);
+    // Where it is asked for it lies on the base.
+    const Textures textures(*project);
+    QImage shown(400, 400, QImage::Format_ARGB32_Premultiplied);
+    shown.fill(Qt::white);
+    QImage plain = shown;
+    for (QImage* image : {&shown, &plain}) {
+        QPainter painter(image);
+        painter.scale(400 / 304.8, 400 / 304.8);
+        PageLook look;
+        look.sketch = image == &shown;
+        paint_page(painter, *project, *plan, textures, look);
+    }
+    EXPECT_NE(shown, plain);
 }
 
 } // namespace zesty

@@ -20,6 +20,7 @@
 #include <QRegularExpression>
 #include <QTemporaryDir>
 #include <gtest/gtest.h>
+#include <set>
 
 namespace zesty {
 
@@ -221,16 +222,21 @@ TEST(Guide, EverySheetIsPrintedOnceWithAllItsPatchesAndNoneOnAnother) {
         const double width = 120 + static_cast<double>(random() % 120);
         const double height = 150 + static_cast<double>(random() % 150);
         std::map<int, std::vector<guide::PrintedPart>> shown;
+        std::set<int> alone;
         for (const guide::PrintedPage& page : guide::sheet_pages(plan, false, width, height))
             for (std::size_t i = 0; i < page.size(); ++i) {
                 const auto box = [](const guide::PrintedPart& p) {
-                    return Box{p.at.x, p.at.y - guide::caption_room, p.at.x + p.part.width(),
-                               p.at.y + p.part.height()};
+                    const double above = p.patch >= 0 ? 0 : guide::caption_room;
+                    return Box{p.at.x, p.at.y - above, p.at.x + p.part.width(), p.at.y + p.part.height()};
                 };
                 EXPECT_TRUE((Box{-1e-6, -1e-6, width + 1e-6, height + 1e-6}).holds(box(page[i])));
                 for (std::size_t k = 0; k < i; ++k) EXPECT_FALSE(box(page[i]).meets(box(page[k])));
-                shown[page[i].used].push_back(page[i]);
+                if (page[i].patch >= 0)
+                    EXPECT_TRUE(alone.insert(page[i].patch).second);
+                else
+                    shown[page[i].used].push_back(page[i]);
             }
+        EXPECT_EQ(alone.size(), plan.sheets.short_patches.size()) << "what found no sheet comes by itself";
         ASSERT_EQ(shown.size(), plan.sheets.used.size());
         for (const auto& [u, parts] : shown)
             for (int p : plan.sheets.used[static_cast<std::size_t>(u)].patches) {
@@ -266,34 +272,6 @@ TEST(Guide, TracingPagesComeForWhatIsTracedAndChaptersCanBeChosen) {
     f.close();
     EXPECT_GT(page_with(f.fileName(), "Mirrored for tracing"), 1);
     EXPECT_FALSE(run("pdftotext", {f.fileName(), "-"}).contains("the cutting mat"));
-}
-
-TEST(Guide, TracingPagesAndOutlinesExistBeforeAnyPaperIsEntered) {
-    Project project = demo_plan().project;
-    project.stash = {};
-    project.match = {};
-    project.sections.backing.method = BackingMethod::TraceAndTrim;
-    const auto plan = Planner().plan(project);
-    ASSERT_TRUE(plan);
-    ASSERT_TRUE(plan->sheets.used.empty());
-    QTemporaryDir dir;
-    ASSERT_TRUE(export_all(project, *plan, PrinterPaper::A4, dir.path(), all_chapters));
-    const int page = page_with(dir.filePath("guide.pdf"), "Mirrored for tracing");
-    ASSERT_GT(page, 0);
-    const QByteArray text = run("pdftotext", {"-f", QString::number(page), dir.filePath("guide.pdf"), "-"});
-    for (const Patch& p : plan->sections.patches)
-        EXPECT_TRUE(text.contains(QByteArray::number(p.opening + 1))) << p.opening + 1;
-    QFile svg(dir.filePath("patches-without-paper.svg"));
-    ASSERT_TRUE(svg.open(QIODevice::ReadOnly));
-    const auto read = read_svg(svg.readAll());
-    ASSERT_TRUE(read) << read.error().message;
-    const auto cut = read_cut(*read);
-    ASSERT_TRUE(cut);
-    EXPECT_EQ(cut->pieces.size(), plan->sections.patches.size()) << "apart from each other";
-    double wanted = 0, there = 0;
-    for (const Patch& p : plan->sections.patches) wanted += area(p.on_sheet());
-    for (const Piece& p : cut->pieces) there += p.area;
-    EXPECT_NEAR(there, wanted, 1e-3 * wanted);
 }
 
 TEST(SheetSvg, PatchesAreTrueToAHundredthOfAMillimetre) {
@@ -360,8 +338,8 @@ TEST(Export, WritesEverythingAndSaysSo) {
     const auto files =
         export_all(demo_plan().project, demo_plan().plan, PrinterPaper::A4, dir.filePath("made/here"));
     ASSERT_TRUE(files) << files.error().message;
-    EXPECT_EQ(files->size(), 5 + demo_plan().plan.sheets.used.size())
-        << "guide, page, the mat three ways and the sheets";
+    EXPECT_EQ(files->size(), 7 + demo_plan().plan.sheets.used.size())
+        << "guide, page, the mat three ways, the patch without paper two ways and the sheets";
     for (const QString& f : *files) EXPECT_GT(QFile(f).size(), 500) << f.toStdString();
     QFile blocked(dir.filePath("file"));
     ASSERT_TRUE(blocked.open(QIODevice::WriteOnly));

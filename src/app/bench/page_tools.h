@@ -14,7 +14,16 @@ class PageTools : public QObject {
 public:
     using QObject::QObject;
 
-    enum class Tool { None, Measure, DivideByLine, Protect, MovePattern, PickPieces, PickMiddle };
+    enum class Tool {
+        None,
+        Measure,
+        DivideByLine,
+        Protect,
+        MovePattern,
+        PickPieces,
+        PickMiddle,
+        SketchBoxes
+    };
     Tool tool() const { return tool_; }
     /// On the page, mm, if one is on show.
     const std::optional<std::pair<Point, Point>>& measured() const { return measured_; }

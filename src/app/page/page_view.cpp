@@ -143,6 +143,7 @@ int PageView::opening_at(QPointF pixel) const {
 void PageView::ask_for_base() {
     if (!base_stale_ && asked_map_ == map_ && asked_size_ == size()) return;
     PageLook look;
+    look.sketch = true;
     if (waypoint_ && waypoint_->shows_bare_base()) look.bare = look.base;
     base_.request(size(), devicePixelRatioF(), theme::bench,
                   [map = map_, look, plan = state_.shared_plan(), textures = state_.textures(),

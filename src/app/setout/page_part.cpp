@@ -10,25 +10,6 @@
 
 namespace zesty {
 
-struct NamedPage {
-    const char* name;
-    double width;
-    double height;
-};
-
-namespace {
-
-constexpr NamedPage pages[] = {{"12 x 12 in", 304.8, 304.8},
-                               {"8 1/2 x 11 in", 215.9, 279.4},
-                               {"6 x 12 in, insert", 152.4, 304.8},
-                               {"8 x 8 in", 203.2, 203.2},
-                               {"6 x 8 in", 152.4, 203.2},
-                               {"4 x 8 in, notebook", 101.6, 203.2},
-                               {"A4", 210, 297},
-                               {"A5", 148, 210}};
-
-} // namespace
-
 PagePart::PagePart(Document& document, BenchState& state, Actions& actions, QWidget* parent)
     : PanelPart(document, state, actions, parent) {
     build_page();
@@ -54,10 +35,10 @@ LengthEdit* PagePart::length(const char* name, double least, double Page::*which
 
 void PagePart::build_page() {
     auto* r = row("Page");
-    sizes_ = new ChoiceBox<const NamedPage*>("Size of the page", this);
-    for (const NamedPage& p : pages) sizes_->offer(p.name, &p);
+    sizes_ = new ChoiceBox<const UsualPage*>("Size of the page", this);
+    for (const UsualPage& p : usual_pages) sizes_->offer(p.name, &p);
     sizes_->offer("Own size", nullptr);
-    sizes_->on_choice(this, [this](const NamedPage* named) {
+    sizes_->on_choice(this, [this](const UsualPage* named) {
         if (!named) return;
         document_.change("Choose the page", [&](Project& p) {
             p.set_out.page.width = named->width;
@@ -241,11 +222,11 @@ void PagePart::refresh_frame(const Project& p) {
 
 void PagePart::refresh() {
     const Project& p = document_.project();
-    const auto* named = std::find_if(std::begin(pages), std::end(pages), [&](const NamedPage& n) {
+    const auto* named = std::find_if(usual_pages.begin(), usual_pages.end(), [&](const UsualPage& n) {
         return std::abs(p.set_out.page.width - n.width) < 0.05 &&
                std::abs(p.set_out.page.height - n.height) < 0.05;
     });
-    sizes_->show_value(named == std::end(pages) ? nullptr : named);
+    sizes_->show_value(named == usual_pages.end() ? nullptr : &*named);
     width_->show_length(p.set_out.page.width, p.units);
     height_->show_length(p.set_out.page.height, p.units);
     spread_->setChecked(p.set_out.page.spread);

@@ -4,12 +4,11 @@
 #include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
+#include "core/setout/usual_pages.h"
 
 class QCheckBox;
 
 namespace zesty {
-
-struct NamedPage;
 
 class PagePart : public PanelPart {
     Q_OBJECT
@@ -30,7 +29,7 @@ private:
     void show_papers(ChoiceBox<std::string>* box, const char* none, const std::string& now);
     void type_window(bool width, double mm);
 
-    ChoiceBox<const NamedPage*>* sizes_;
+    ChoiceBox<const UsualPage*>* sizes_;
     LengthEdit* width_;
     LengthEdit* height_;
     QCheckBox* spread_;

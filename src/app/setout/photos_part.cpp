@@ -2,6 +2,8 @@
 
 #include "app/bench/wording.h"
 #include "core/geometry/measure.h"
+#include "core/project/photos_into_openings.h"
+#include "core/sentences.h"
 #include "core/setout/sizing.h"
 
 #include <QCheckBox>
@@ -10,11 +12,6 @@
 #include <QSpinBox>
 
 namespace zesty {
-
-namespace {
-constexpr double most_growth = 3;     ///< more is nothing anybody wants
-constexpr double worth_saying = 1.02; ///< times as large
-} // namespace
 
 PhotosPart::PhotosPart(Document& document, BenchState& state, Actions& actions, Worker& worker,
                        QWidget* parent)
@@ -25,13 +22,6 @@ PhotosPart::PhotosPart(Document& document, BenchState& state, Actions& actions, 
     connect(&state, &BenchState::plan_changed, this, &PhotosPart::refresh_if_shown);
     connect(&state.in_hand(), &InHand::changed, this, &PhotosPart::refresh_if_shown);
     connect(&document, &Document::project_changed, this, &PhotosPart::refresh_if_shown);
-}
-
-template <class Change> void PhotosPart::change(const QString& intention, Change apply) {
-    document_.change(intention, [&](Project& p) {
-        if (const int i = state_.in_hand().photo(p); i >= 0)
-            apply(p.set_out.photos[static_cast<std::size_t>(i)]);
-    });
 }
 
 void PhotosPart::build_adding() {
@@ -68,6 +58,14 @@ void PhotosPart::build_adding() {
     connect(put, &QPushButton::clicked, this, &PhotosPart::add_grid);
     r->addWidget(put);
     r->addStretch(1);
+    r = row(QString());
+    auto* into = button(Act::IntoOpenings, "All into openings");
+    into->setToolTip("Every photo into an opening of its own, spread over the page, of those selected at "
+                     "Sections or of all (Ctrl+Alt+P)");
+    r->addWidget(into);
+    r->addStretch(1);
+    into_says_ = line("into-openings");
+    into_says_->hide();
     grid_says_ = line("grid");
     grid_says_->hide();
 }
@@ -227,73 +225,6 @@ void PhotosPart::build_protected() {
     r->addStretch(1);
 }
 
-int PhotosPart::opening_under(const Photo& photo) const {
-    const Plan* plan = state_.plan();
-    if (!plan || !plan->sections.cut) return -1;
-    if (state_.selected().size() == 1) return *state_.selected().begin();
-    return plan->opening_at(photo.centre);
-}
-
-void PhotosPart::ask_for_fit() {
-    const Project& p = document_.project();
-    const int i = state_.in_hand().photo(p);
-    const Plan* plan = state_.plan();
-    fit_opening_ = i < 0 ? -1 : opening_under(p.set_out.photos[static_cast<std::size_t>(i)]);
-    std::optional<FitQuestion> question;
-    if (fit_opening_ >= 0) {
-        const Photo& photo = p.set_out.photos[static_cast<std::size_t>(i)];
-        question = {fit_opening_,
-                    transformed(plan->sections.cut->openings[static_cast<std::size_t>(fit_opening_)].outline,
-                                plan->set_out.whole.to_page),
-                    photo.width,
-                    photo.round ? photo.width : photo.height,
-                    photo.round,
-                    static_cast<double>(tilt_->value()),
-                    p.set_out.usual.photo_overlap,
-                    p.units};
-    }
-    // Dragging a photo about over one opening asks nothing new.
-    if (question && question == question_) return;
-    question_ = question;
-    ++asked_;
-    fit_found_.reset();
-    covering_.reset();
-    growth_.reset();
-    // While the answer is on its way the buttons stay as they are: one that goes grey loses the focus.
-    if (!question) {
-        fit_->setEnabled(false);
-        cover_->setEnabled(false);
-        size_cut_->setEnabled(false);
-        fit_says_->setText(
-            "Put a photo over an opening, or select one at Sections, to fit them to each other.");
-        return;
-    }
-    worker_.think(this, [this, q = *question, number = asked_](Planner&) {
-        const auto largest = q.round ? largest_round_inside(q.outline, q.width, 0)
-                                     : largest_inside(q.outline, q.width, q.height, q.most_tilt_deg);
-        const auto any_tilt = q.round ? largest : largest_inside(q.outline, q.width, q.height);
-        const auto covering = smallest_covering(q.outline, q.width, q.height, q.overlap, q.most_tilt_deg);
-        const auto growth = cut_growth_for_covering(q.outline, q.width, q.height, q.overlap);
-        return [this, q, largest, any_tilt, covering, growth, number] {
-            if (number != asked_) return;
-            fit_found_ = largest;
-            covering_ = q.round ? std::nullopt : covering;
-            growth_ = growth;
-            fit_->setEnabled(largest.has_value());
-            cover_->setEnabled(covering_.has_value());
-            actions_[Act::FitPhoto]->setEnabled(largest.has_value());
-            size_cut_->setEnabled(growth && growth->factor < most_growth);
-            QString text = QString("Opening %1 has room for ").arg(q.opening + 1);
-            text +=
-                largest && any_tilt ? fit_in_words(*largest, *any_tilt) : QString("no photo of this shape.");
-            if (growth && growth->factor < most_growth)
-                text += QString(" Behind it, this photo covers the opening when the cut is %1 %.")
-                            .arg(std::lround(growth->factor * 100));
-            fit_says_->setText(text);
-        };
-    });
-}
-
 void PhotosPart::add_photo() {
     const PhotoSize size = *sizes_->value();
     document_.change("Put a photo on the page", [&](Project& p) {
@@ -320,39 +251,6 @@ void PhotosPart::add_grid() {
         return;
     }
     document_.edit("Put photos in a grid", std::move(next));
-}
-
-/// "3 x 4 in, tilted 4 deg. Tilted 23 deg it would be 3 3/8 x 4 1/2 in."
-QString PhotosPart::fit_in_words(const PhotoFit& fit, const PhotoFit& at_any_tilt) const {
-    const auto size = [this](const PhotoFit& f) {
-        return question_->round
-                   ? words(format_length(f.factor * question_->width, question_->units)) + " round"
-                   : words(format_size(f.factor * question_->width, f.factor * question_->height,
-                                       question_->units));
-    };
-    const auto tilt = [](const PhotoFit& f) { return std::lround(f.turn_deg); };
-    QString out = size(fit);
-    if (!question_->round)
-        out += tilt(fit) == 0 ? QString(", upright") : QString(", tilted %1 deg").arg(tilt(fit));
-    out += ".";
-    if (at_any_tilt.factor > worth_saying * fit.factor)
-        out += QString(" Tilted %1 deg it would be %2.").arg(tilt(at_any_tilt)).arg(size(at_any_tilt));
-    return out;
-}
-
-void PhotosPart::take_fit(const QString& intention, const PhotoFit& fit, bool behind) {
-    change(intention, [&](Photo& p) {
-        p = fitted(p, fit);
-        if (behind) p.on_top = false;
-    });
-}
-
-void PhotosPart::fit_photo() {
-    if (fit_found_) take_fit("Fit the photo into its opening", *fit_found_, false);
-}
-
-void PhotosPart::cover_opening() {
-    if (covering_) take_fit("Cover the opening with the photo", *covering_, true);
 }
 
 void PhotosPart::refresh() {

@@ -23,6 +23,8 @@ public:
     void fit_photo();
     /// Gives it the size, place and tilt with which it just covers the opening from behind.
     void cover_opening();
+    /// All photos into the openings that are selected, or into the best of all.
+    void put_into_openings();
 
 private:
     void build_adding();
@@ -37,7 +39,13 @@ private:
     int opening_under(const Photo& photo) const;
     void take_fit(const QString& intention, const PhotoFit& fit, bool behind);
     QString fit_in_words(const PhotoFit& fit, const PhotoFit& at_any_tilt) const;
-    template <class Change> void change(const QString& intention, Change apply);
+    /// Changes the photo in hand.
+    template <class Change> void change(const QString& intention, Change apply) {
+        document_.change(intention, [&](Project& p) {
+            if (const int i = state_.in_hand().photo(p); i >= 0)
+                apply(p.set_out.photos[static_cast<std::size_t>(i)]);
+        });
+    }
 
     Worker& worker_;
     ChoiceBox<const PhotoSize*>* sizes_;
@@ -45,6 +53,7 @@ private:
     QSpinBox* rows_;
     QSpinBox* free_;
     QLabel* grid_says_;
+    QLabel* into_says_;
     QLabel* which_;
     LengthEdit* width_;
     LengthEdit* height_;

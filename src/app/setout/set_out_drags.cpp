@@ -130,6 +130,46 @@ bool take_photo_at(const PageHands& hands, QPointF pixel) {
 
 } // namespace
 
+namespace {
+
+/// Draws a box of the sketch; a click takes the one there away.
+class SketchBoxDrag final : public EditingDrag {
+public:
+    SketchBoxDrag(const PageHands& hands, QPointF from, SketchRole role)
+        : EditingDrag(hands, from), role_(role) {}
+    void move(QPointF to) override {
+        if ((to - from_).manhattanLength() < least_gesture) return;
+        edit("Draw a box of the sketch", [&](Project& p) {
+            if (p.set_out.sketch.boxes.size() >= most_sketch_boxes) return;
+            Box box;
+            box.add(map().back(from_));
+            box.add(map().back(to));
+            p.set_out.sketch.boxes.push_back({role_, box});
+        });
+    }
+    void release(QPointF to) override {
+        if ((to - from_).manhattanLength() >= least_gesture) return;
+        document().change("Remove a box of the sketch", [&](Project& p) {
+            auto& boxes = p.set_out.sketch.boxes;
+            const Point at = map().back(to);
+            for (std::size_t i = boxes.size(); i-- > 0;)
+                if (boxes[i].box.contains(at)) {
+                    boxes.erase(boxes.begin() + static_cast<std::ptrdiff_t>(i));
+                    return;
+                }
+        });
+    }
+
+private:
+    SketchRole role_;
+};
+
+} // namespace
+
+std::unique_ptr<PageDrag> begin_sketch_box(const PageHands& hands, QPointF at, SketchRole role) {
+    return std::make_unique<SketchBoxDrag>(hands, at, role);
+}
+
 bool over_corner(const PageHands& hands, QPointF at) {
     const Plan* plan = hands.state.plan();
     if (!plan || !plan->sections.cut) return false;

@@ -12,4 +12,7 @@ bool over_corner(const PageHands& hands, QPointF at);
 /// Moves what is in hand, or its protected part, by a step.
 void push_in_hand(const PageHands& hands, Point way, bool more);
 
+/// A box of the sketch is drawn, or one taken away.
+std::unique_ptr<PageDrag> begin_sketch_box(const PageHands& hands, QPointF at, SketchRole role);
+
 } // namespace zesty

@@ -6,7 +6,9 @@
 #include "app/setout/page_part.h"
 #include "app/setout/photos_part.h"
 #include "app/setout/pieces_part.h"
+#include "app/setout/rooms_part.h"
 #include "app/setout/sizes_part.h"
+#include "app/setout/sketch_part.h"
 
 namespace zesty {
 
@@ -16,6 +18,8 @@ PageTools::Tool tool_of(int part) {
     switch (part) {
     case SetOutPanel::Sizes:
         return PageTools::Tool::Measure;
+    case SetOutPanel::Sketch:
+        return PageTools::Tool::SketchBoxes;
     case SetOutPanel::Pieces:
         return PageTools::Tool::PickPieces;
     default:
@@ -27,7 +31,9 @@ PageTools::Tool tool_of(int part) {
 
 SetOutPanel::SetOutPanel(Document& document, BenchState& state, Actions& actions, Worker& worker,
                          const Settings& settings, QWidget* parent)
-    : PanelOfParts("How large?", {"Page", "Cuts", "Pieces", "Copies", "Photos", "Sizes", "Numbers"}, parent) {
+    : PanelOfParts("How large?",
+                   {"Page", "Cuts", "Pieces", "Copies", "Photos", "Room", "Sketch", "Sizes", "Numbers"},
+                   parent) {
     cuts_ = new CutsPart(document, state, actions, this);
     photos_ = new PhotosPart(document, state, actions, worker, this);
     pieces_ = new PiecesPart(document, state, actions, worker, this);
@@ -37,6 +43,10 @@ SetOutPanel::SetOutPanel(Document& document, BenchState& state, Actions& actions
     add(pieces_);
     add(copies_);
     add(photos_);
+    rooms_ = new RoomsPart(document, state, actions, worker, this);
+    add(rooms_);
+    sketch_ = new SketchPart(document, state, actions, this);
+    add(sketch_);
     add(new SizesPart(document, state, actions, worker, this));
     add(new NumbersPart(document, state, actions, settings, this));
     choose(Cuts);

@@ -11,17 +11,21 @@ class CopiesPart;
 class CutsPart;
 class PhotosPart;
 class PiecesPart;
+class RoomsPart;
+class SketchPart;
 
 class SetOutPanel : public PanelOfParts {
     Q_OBJECT
 public:
-    enum Part { Page, Cuts, Pieces, Copies, Photos, Sizes, Numbers };
+    enum Part { Page, Cuts, Pieces, Copies, Photos, Rooms, Sketch, Sizes, Numbers };
     SetOutPanel(Document& document, BenchState& state, Actions& actions, Worker& worker,
                 const Settings& settings, QWidget* parent = nullptr);
 
     PhotosPart& photos() { return *photos_; }
     PiecesPart& pieces() const { return *pieces_; }
     CopiesPart& copies() { return *copies_; }
+    RoomsPart& rooms() { return *rooms_; }
+    SketchPart& sketch() const { return *sketch_; }
     void ask_size(int cut_id);
 
 signals:
@@ -32,6 +36,8 @@ private:
     CutsPart* cuts_;
     PiecesPart* pieces_;
     CopiesPart* copies_;
+    RoomsPart* rooms_;
+    SketchPart* sketch_;
 };
 
 } // namespace zesty

@@ -6,10 +6,13 @@
 #include "app/setout/cutting_mat_view.h"
 #include "app/setout/photos_part.h"
 #include "app/setout/pieces_part.h"
+#include "app/setout/rooms_part.h"
 #include "app/setout/set_out_drags.h"
 #include "app/setout/set_out_panel.h"
+#include "app/setout/sketch_part.h"
 #include "core/project/edits.h"
 #include "core/setout/copies.h"
+#include "io/picture.h"
 
 #include <QFileInfo>
 
@@ -60,6 +63,7 @@ void SetOutWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const 
     paint_set_out(painter, map, project, plan, photo >= 0 ? -1 : bench_.state.in_hand().cut(project));
     paint_photo_sizes(painter, map, project, photo);
     if (panel_->chosen() == SetOutPanel::Pieces) panel_->pieces().paint(painter, map);
+    if (panel_->chosen() == SetOutPanel::Sketch) panel_->sketch().paint(painter, map);
     if (bench_.state.tools().measured())
         paint_measured(painter, map, project, *bench_.state.tools().measured());
 }
@@ -68,6 +72,8 @@ QString SetOutWaypoint::hint() const {
     switch (bench_.state.tools().tool()) {
     case PageTools::Tool::Measure:
         return "Drag from one place to another to measure between them.";
+    case PageTools::Tool::SketchBoxes:
+        return "Drag a box over what the sketch has there; click a box to take it away.";
     case PageTools::Tool::PickPieces:
         return "Click a piece to pick it, click it again to let go of it.";
     case PageTools::Tool::Protect:
@@ -82,6 +88,8 @@ std::unique_ptr<PageDrag> SetOutWaypoint::press(const PageHands& hands, const Pa
         panel_->pieces().pick_at(hands.map().back(press.at));
         return nullptr;
     }
+    if (bench_.state.tools().tool() == PageTools::Tool::SketchBoxes)
+        return begin_sketch_box(hands, press.at, panel_->sketch().role());
     return begin_setting_out(hands, press.at);
 }
 
@@ -129,7 +137,31 @@ void SetOutWaypoint::take_drawing_to_add(const std::shared_ptr<const DrawingFile
     ask_size_of(*file, id);
 }
 
+void SetOutWaypoint::connect_planning() {
+    on(Act::SketchPicture, [this] {
+        bench_.state.go_to(Waypoint::SetOut);
+        panel_->choose(SetOutPanel::Sketch);
+        const QString path = bench_.questions.open_picture(bench_.window, bench_.settings.last_folder());
+        if (path.isEmpty()) return;
+        bench_.worker.think(this, [this, path](Planner&) -> std::function<void()> {
+            const auto picture = brought_from(path);
+            return [this, picture] {
+                if (picture)
+                    panel_->sketch().take_picture(*picture);
+                else
+                    bench_.say(words(picture.error().message) + ".", true);
+            };
+        });
+    });
+    on(Act::AllFit, [this] {
+        bench_.state.go_to(Waypoint::SetOut);
+        panel_->choose(SetOutPanel::Rooms);
+        panel_->rooms().ask();
+    });
+}
+
 void SetOutWaypoint::connect_actions() {
+    connect_planning();
     connect(panel_, &SetOutPanel::say, this, [this](const QString& message) { bench_.say(message, true); });
     const auto ask = [this] {
         return bench_.questions.open_cut(bench_.window, bench_.settings.last_folder());
@@ -150,6 +182,7 @@ void SetOutWaypoint::connect_actions() {
         bench_.state.go_to(Waypoint::SetOut);
         panel_->choose(SetOutPanel::Copies);
     });
+    on(Act::IntoOpenings, [this] { panel_->photos().put_into_openings(); });
     on(Act::TakeOff, [this] { remove_from_page(); });
     on(Act::NextInHand, [this] { bench_.state.in_hand().take_next(bench_.document.project()); });
     on(Act::Raise, [this] { shift_in_pile(1); });

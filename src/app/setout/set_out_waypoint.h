@@ -35,6 +35,8 @@ public:
 
 private:
     void connect_actions();
+    /// What is asked and traced before anything is placed.
+    void connect_planning();
     void copy(bool mirrored);
     void turn(double by);
     void remove_from_page();

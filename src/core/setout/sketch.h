@@ -30,6 +30,12 @@ struct Sketch {
     std::vector<SketchBox> boxes = {};
     bool operator==(const Sketch&) const = default;
 };
+struct SetOutDecisions;
+/// What the boxes of the sketch say becomes of the page: a photo in every photo box that has none yet, and
+/// room for title and journaling.
+void take_over_sketch(SetOutDecisions& page);
+
+inline constexpr std::size_t most_sketch_boxes = 60;
 inline constexpr Limits sketch_width_limits{0, 6000};
 inline constexpr Limits strength_limits{0, 1};
 

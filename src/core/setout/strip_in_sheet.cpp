@@ -64,6 +64,12 @@ Box longest_in_band(const Polygon& sheet, const Box& band) {
 
 std::optional<Box> upright_in(const Polygon& sheet, double width, double enough) {
     const Box box = bounds(sheet);
+    if (box.width() < width - edge_slack) return {};
+    if (sheet.holes.empty() && area(sheet) > 0.9999 * box.area()) {
+        // A plain sheet: the strip is cut off its left edge.
+        const bool shorter = enough > 0 && box.height() > enough;
+        return Box{box.x0, box.y0, box.x0 + width, shorter ? box.y0 + enough : box.y1};
+    }
     std::optional<Box> best;
     for (double x : places(sheet, box, width)) {
         const Box found = longest_in_band(sheet, {x, box.y0, x + width, box.y1});

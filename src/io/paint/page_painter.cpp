@@ -139,6 +139,20 @@ void paint_cut(QPainter& painter, const Plan& plan, int cut, const QBrush& paper
     painter.strokePath(material, edge);
 }
 
+void paint_sketch(QPainter& painter, const Sketch& sketch, const Textures& textures) {
+    const QImage& image = textures.picture(sketch.picture);
+    if (image.isNull() || sketch.width <= 0) return;
+    painter.save();
+    painter.setOpacity(sketch.strength);
+    const double height = sketch.width * image.height() / image.width();
+    const QRectF there(sketch.at.x, sketch.at.y, sketch.width, height);
+    painter.translate(there.center());
+    painter.rotate(sketch.turn_deg);
+    painter.translate(-there.center());
+    painter.drawImage(there, image);
+    painter.restore();
+}
+
 } // namespace
 
 void paint_page(QPainter& painter, const Project& project, const Plan& plan, const Textures& textures,
@@ -168,6 +182,7 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
     }
     // What hangs off the page is trimmed.
     painter.setClipPath(leaves, Qt::IntersectClip);
+    if (look.sketch) paint_sketch(painter, project.set_out.sketch, textures);
     const auto cuts = [&](bool above) {
         for (std::size_t c = 0; plan.sections.cut && c < project.set_out.cuts.size(); ++c) {
             if (project.set_out.cuts[c].above_photos != above) continue;

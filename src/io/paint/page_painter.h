@@ -16,6 +16,7 @@ struct PageLook {
     QColor bare{0xf1, 0xec, 0xe1};       ///< openings whose paper is still to be chosen
     double shadow = 0.5;                 ///< of the cut on what lies behind, mm; 0 for none
     bool hatch_short = true;             ///< patches without a place are hatched
+    bool sketch = false; ///< the sketch lies faintly on the base; never in what leaves the program
 };
 
 void paint_page(QPainter& painter, const Project& project, const Plan& plan, const Textures& textures,

@@ -53,31 +53,37 @@ std::vector<QImage> decode(const std::string& bytes) {
 
 Textures::Textures(const Project& project, const Textures* before) : stash_(project.stash.pointer()) {
     if (stash_) take(*stash_, before);
-    for (const Photo& p : project.set_out.photos) {
-        if (!p.picture || photos_.contains(p.picture.pointer())) continue;
-        if (before)
-            if (const auto known = before->photos_.find(p.picture.pointer());
-                known != before->photos_.end()) {
-                photos_.insert(*known);
-                continue;
-            }
-        const auto picture = read_picture(QByteArray::fromStdString(p.picture->bytes));
-        photos_[p.picture.pointer()] =
-            picture
-                ? picture->scaled(photo_pixels, photo_pixels, Qt::KeepAspectRatio, Qt::SmoothTransformation)
+    for (const Photo& p : project.set_out.photos) take_picture(p.picture, before);
+    take_picture(project.set_out.sketch.picture, before);
+}
+
+void Textures::take_picture(const Shared<BroughtPicture>& brought, const Textures* before) {
+    if (!brought || photos_.contains(brought.pointer())) return;
+    if (before)
+        if (const auto known = before->photos_.find(brought.pointer()); known != before->photos_.end()) {
+            photos_.insert(*known);
+            return;
+        }
+    const auto picture = read_picture(QByteArray::fromStdString(brought->bytes));
+    photos_[brought.pointer()] =
+        picture ? picture->scaled(photo_pixels, photo_pixels, Qt::KeepAspectRatio, Qt::SmoothTransformation)
                 : QImage();
-    }
 }
 
 bool Textures::made_of(const Project& project) const {
-    return stash_ == project.stash.pointer() &&
+    const auto& sketch = project.set_out.sketch.picture;
+    return stash_ == project.stash.pointer() && (!sketch || photos_.contains(sketch.pointer())) &&
            std::all_of(project.set_out.photos.begin(), project.set_out.photos.end(),
                        [&](const Photo& p) { return !p.picture || photos_.contains(p.picture.pointer()); });
 }
 
 const QImage& Textures::photo(const Photo& photo) const {
+    return picture(photo.picture);
+}
+
+const QImage& Textures::picture(const Shared<BroughtPicture>& brought) const {
     static const QImage none;
-    const auto found = photos_.find(photo.picture.pointer());
+    const auto found = photos_.find(brought.pointer());
     return found == photos_.end() ? none : found->second;
 }
 

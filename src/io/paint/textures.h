@@ -34,6 +34,8 @@ public:
     QColor colour(int paper, Side side = Side::A) const;
     /// What a photo shows, no finer than a page needs; null where nobody brought a picture.
     const QImage& photo(const Photo& photo) const;
+    /// The same of any picture that was brought: the sketch's, too.
+    const QImage& picture(const Shared<BroughtPicture>& brought) const;
     /// Whether these were made of the same pictures.
     bool made_of(const Project& project) const;
 
@@ -45,6 +47,7 @@ private:
         Box covers; ///< on the sheet
     };
     void take(const Stash& stash, const Textures* before);
+    void take_picture(const Shared<BroughtPicture>& brought, const Textures* before);
     const Texture* find(int paper, Side side) const;
     std::vector<std::array<Texture, 2>> textures_; ///< by paper, A and B; B is A where there is no other
     std::map<std::shared_ptr<const std::string>, Fineness> decoded_;

@@ -1,7 +1,9 @@
+#include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/project/planner.h"
 #include "core/setout/fixes.h"
 #include "core/setout/frame.h"
+#include "core/setout/strip_in_sheet.h"
 #include "support/lattice.h"
 
 #include <gtest/gtest.h>
@@ -170,6 +172,27 @@ TEST(FrameOfStrips, OfTwoPapersTakesEachFromItsOwn) {
     EXPECT_EQ(codes(plan->set_out.frame), "");
     EXPECT_LT(plan->papers.uses[0].stock_area, 60 * 304.8 - 2 * 25.4 * 304.8 + 1);
     EXPECT_LT(plan->papers.uses[1].stock_area, 60 * 304.8 - 2 * 25.4 * 279.4 + 1);
+}
+
+TEST(StripInSheet, IsTheLongestThatLiesInsideWhateverTheOutline) {
+    // An L: 100 wide and 200 high, its foot 300 long and 40 high.
+    const Polygon l{{{0, 0}, {100, 0}, {100, 160}, {300, 160}, {300, 200}, {0, 200}}, {}};
+    const auto upright = strip_in(l, 60);
+    ASSERT_TRUE(upright);
+    EXPECT_NEAR(upright->height(), 200, 1e-6);
+    const auto level = strip_in(l, 30);
+    ASSERT_TRUE(level);
+    EXPECT_NEAR(level->width(), 300, 1e-6) << "along the foot";
+    EXPECT_FALSE(strip_in(l, 310));
+    const auto enough = strip_in(l, 30, 150);
+    ASSERT_TRUE(enough);
+    EXPECT_NEAR(std::max(enough->width(), enough->height()), 150, 1e-6);
+    const auto missing = subtract({{ring_of(*level), {}}}, {l});
+    EXPECT_TRUE(missing && area(*missing) < 0.02);
+    // A hole is in the way.
+    const Polygon holed{ring_of(Box{0, 0, 100, 200}), {{{40, 90}, {40, 110}, {60, 110}, {60, 90}}}};
+    EXPECT_NEAR(strip_in(holed, 70)->width(), 100, 1e-6) << "level, above or below the hole";
+    EXPECT_NEAR(strip_in(holed, 30)->height(), 200, 1e-6);
 }
 
 TEST(FrameWindow, ThatIsTypedIsMeasuredAgainstTheBase) {

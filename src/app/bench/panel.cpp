@@ -81,8 +81,9 @@ QPushButton* Panel::button(Act act, const QString& text, bool primary) {
 Segments::Segments(const QString& name, const QStringList& choices, QWidget* parent) : QWidget(parent) {
     setAccessibleName(name);
     constexpr int most_in_a_row = 5;
-    constexpr int in_rows = 4;
-    const int columns = choices.size() > most_in_a_row ? in_rows : static_cast<int>(choices.size());
+    const int all = static_cast<int>(choices.size());
+    // No row with a single one.
+    const int columns = all <= most_in_a_row ? all : all % 4 == 1 ? 3 : 4;
     auto* r = new QGridLayout(this);
     r->setContentsMargins(0, 0, 0, 0);
     r->setSpacing(4);

@@ -51,7 +51,7 @@ protected:
     QVBoxLayout* column_;
 };
 
-/// A few exclusive choices side by side; in rows of four where there are more than five.
+/// A few exclusive choices side by side; in rows of three or four where there are more than five.
 class Segments : public QWidget {
     Q_OBJECT
 public:

@@ -23,7 +23,7 @@ void RoomsPart::build_adding() {
         {{"a title", RoomFor::Title}, {"journaling", RoomFor::Journaling}, {"a cluster", RoomFor::Cluster}},
         this);
     r->addWidget(what_, 1);
-    r = row("");
+    r = row(QString());
     const auto side = [&](const char* name, double RoomsPart::*value) {
         auto* edit = new LengthEdit(name, room_side_limits.least, room_side_limits.most, this);
         edit->setToolTip(name);

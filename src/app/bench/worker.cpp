@@ -23,13 +23,26 @@ namespace {
 
 constexpr int proposals_made = 3;
 
+struct ToCut {
+    Shared<DrawingFile> file;
+    std::vector<BundleDrawing> bundle = {}; ///< all that it comes with, itself first; empty for a file alone
+};
+
 /// A drawing that cannot be cut is refused here, not after it has taken a place on the bench.
-Result<Shared<DrawingFile>> drawing_to_cut(const QString& path, double square = 0) {
-    auto file = drawing_file(path, {square});
-    if (!file) return file;
-    const auto cut = read_cut((*file)->drawing);
-    if (!cut) return fail(cut.error().kind, path.toStdString() + ": " + cut.error().message);
-    return file;
+Result<ToCut> drawing_to_cut(const QString& path, double square = 0) {
+    const auto data = read_file(path);
+    if (!data) return tl::make_unexpected(data.error());
+    const auto refused = [&](const Error& e) { return fail(e.kind, path.toStdString() + ": " + e.message); };
+    auto bundle = drawings_of_bundle(*data, {square});
+    if (!bundle) return refused(bundle.error());
+    if (!bundle->empty()) {
+        auto best = bundle->front().file;
+        return ToCut{std::move(best), std::move(*bundle)};
+    }
+    auto file = import_drawing(*data, QFileInfo(path).fileName().toStdString(), {square});
+    if (!file) return refused(file.error());
+    if (const auto cut = read_cut((*file)->drawing); !cut) return refused(cut.error());
+    return ToCut{std::move(*file)};
 }
 
 } // namespace
@@ -163,30 +176,26 @@ void Worker::open(const QString& path) {
                 report_failure(opened.error());
             return;
         }
-        if (auto file = drawing_to_cut(path)) {
-            report([this, f = file->pointer(), path] { emit opened_drawing(f, path); });
-            report_bundle(path, {});
+        if (auto read = drawing_to_cut(path)) {
+            report([this, f = read->file.pointer(), path] { emit opened_drawing(f, path); });
+            report_bundle(path, std::move(read->bundle));
         } else {
-            report_failure(file.error());
+            report_failure(read.error());
         }
     });
 }
 
-void Worker::report_bundle(const QString& path, const TraceOptions& options) {
-    const auto data = read_file(path);
-    if (!data) return;
-    auto all = drawings_of_bundle(*data, options);
-    if (all && all->size() > 1)
-        report([this, path, drawings = std::move(*all)] { emit bundle_read(path, drawings); });
+void Worker::report_bundle(const QString& path, std::vector<BundleDrawing> drawings) {
+    if (drawings.size() > 1) report([this, path, all = std::move(drawings)] { emit bundle_read(path, all); });
 }
 
 void Worker::open_to_add(const QString& path, double square) {
     post([this, path, square] {
-        if (auto file = drawing_to_cut(path, square)) {
-            report([this, f = file->pointer(), path] { emit opened_to_add(f, path); });
-            report_bundle(path, {square});
+        if (auto read = drawing_to_cut(path, square)) {
+            report([this, f = read->file.pointer(), path] { emit opened_to_add(f, path); });
+            report_bundle(path, std::move(read->bundle));
         } else {
-            report_failure(file.error());
+            report_failure(read.error());
         }
     });
 }

@@ -92,7 +92,7 @@ private:
     void report(std::function<void()> on_window_thread);
     void report_failure(const Error& error);
     /// After the drawing itself was reported.
-    void report_bundle(const QString& path, const TraceOptions& options);
+    void report_bundle(const QString& path, std::vector<BundleDrawing> drawings);
     std::shared_ptr<const Textures> textures_for(const Project& project);
     void run_plan(const Project& project, quint64 number, bool first_look);
     void run_proposal(const Project& project, quint64 number, const MoodWish& wish);

@@ -126,7 +126,7 @@ std::string page_for(const Question& question, Page page) {
     return {};
 }
 
-/// "four 4 x 6 in photos, a title of 8 x 2 in and an 11 in cut".
+/// "4 photos of 4 x 6 in, title of 8 x 2 in and the cut of 11 in".
 std::string things_in_words(const Project& project, const Question& question) {
     std::vector<std::string> parts;
     for (const PhotoCount& c : photos_to_order(project.set_out.photos))

@@ -1,6 +1,7 @@
 #include "core/project/hidden_stock.h"
 
 #include "core/geometry/measure.h"
+#include "core/sentences.h"
 #include "core/setout/strip_in_sheet.h"
 
 #include <algorithm>
@@ -122,15 +123,11 @@ private:
             plan_.papers.sheets = before;
             return false;
         }
-        std::string lengths;
-        for (std::size_t i = 0; i < parts.size(); ++i)
-            lengths += (i == 0                  ? ""
-                        : i + 1 == parts.size() ? " and "
-                                                : ", ") +
-                       format_length(parts[i], project_.units);
+        std::vector<std::string> lengths;
+        for (const double part : parts) lengths.push_back(format_length(part, project_.units));
         plan_.set_out.frame.to_cut.push_back("Join a strip of " +
                                              format_size(strip.width, strip.length, project_.units) +
-                                             " end to end from parts of " + lengths + ".");
+                                             " end to end from parts of " + in_a_row(lengths) + ".");
         return true;
     }
 

@@ -50,10 +50,7 @@ public:
     /// The photo that finds no opening at all, or -1.
     int homeless() const {
         for (std::size_t p = 0; p < photos_.size(); ++p)
-            if (std::none_of(openings_.begin(), openings_.end(), [&, o = std::size_t{0}](int) mutable {
-                    return fits_[p * openings_.size() + o++].has_value();
-                }))
-                return photos_[p];
+            if (std::isinf(most_of(p))) return photos_[p];
         return -1;
     }
 
@@ -61,6 +58,9 @@ public:
         chosen_.assign(photos_.size(), -1);
         best_.clear();
         best_worth_ = -std::numeric_limits<double>::infinity();
+        most_to_come_.assign(photos_.size(), 0);
+        for (std::size_t p = 0; p < photos_.size(); ++p)
+            for (std::size_t q = p; q < photos_.size(); ++q) most_to_come_[p] += most_of(q);
         choose(0, 0);
         std::vector<PhotoInOpening> out;
         for (std::size_t p = 0; p < best_.size(); ++p) {
@@ -109,9 +109,7 @@ private:
             }
             return;
         }
-        double most_to_come = 0;
-        for (std::size_t q = p; q < photos_.size(); ++q) most_to_come += most_of(q);
-        if (worth + most_to_come <= best_worth_) return;
+        if (worth + most_to_come_[p] <= best_worth_) return;
         for (std::size_t o = 0; o < openings_.size(); ++o) {
             if (!fits_[p * openings_.size() + o]) continue;
             const int opening = static_cast<int>(o);
@@ -137,6 +135,7 @@ private:
     std::vector<int> openings_;
     std::set<std::pair<int, int>> beside_;
     std::vector<std::optional<PhotoFit>> fits_; ///< by photo and opening
+    std::vector<double> most_to_come_;          ///< by photo: of it and those after it
     std::vector<int> chosen_;
     std::vector<int> best_;
     double best_worth_ = 0;

@@ -19,8 +19,8 @@ struct Plan {
 
     /// Index of the patch of an opening, or -1.
     int patch_of(int opening) const;
-    double patch_area() const; /// The opening at a place of the page, the innermost where inserts have
-                               /// openings of their own; -1 for
+    double patch_area() const; ///< of paper that is taken
+    /// The opening at a place of the page, the innermost where inserts have openings of their own; -1 for
     /// none.
     int opening_at(Point on_page) const;
     /// Where the label of an opening stands, on the page.

@@ -202,9 +202,7 @@ private:
         }
         out_.patches = std::move(kept);
         for (const auto& [sheet, leader] : leaders)
-            if (auto r = sheet_behind(sheet.first, leader, leaders.contains({sheet.first, !sheet.second}));
-                !r)
-                return r;
+            if (auto r = sheet_behind(sheet.first, leader); !r) return r;
         return {};
     }
 
@@ -307,6 +305,7 @@ private:
                                      int leader) {
         auto joined = sheets_beside(riders, others);
         if (!joined) return tl::make_unexpected(joined.error());
+        std::map<int, int> new_leader; // of the patches that ride on it
         for (Polygon sheet : *joined) {
             int own = -1;
             for (std::size_t i = 0; i < out_.patches.size(); ++i) {
@@ -314,21 +313,19 @@ private:
                 if (static_cast<int>(i) != leader && p.rides_on != leader) continue;
                 if (!contains(sheet.outer, spots_label(p.opening))) continue;
                 if (own < 0) own = static_cast<int>(i);
-                new_leader_.emplace(static_cast<int>(i), own);
+                new_leader.emplace(static_cast<int>(i), own);
             }
             sheet = made_cuttable(sheet);
             if (own >= 0 && !sheet.outer.empty()) out_.patches[own].blank = std::move(sheet);
         }
-        for (const auto& [patch, own] : new_leader_) out_.patches[patch].rides_on = patch == own ? -1 : own;
-        new_leader_.clear();
+        for (const auto& [patch, own] : new_leader) out_.patches[patch].rides_on = patch == own ? -1 : own;
         return {};
     }
 
     Point spots_label(int opening) const { return to_page_(spots_.cut->openings[opening].label.centre); }
 
-    /// `shared`: what else the piece has behind it lies on another sheet, so that each is only as large as
-    /// what rides on it.
-    Result<void> sheet_behind(int piece, int leader, bool shared) {
+    /// Where the piece has something else behind it, too, the sheet is only as large as what rides on it.
+    Result<void> sheet_behind(int piece, int leader) {
         std::vector<const Polygon*> riders;
         Region others;
         for (std::size_t i = 0; i < out_.patches.size(); ++i)
@@ -336,7 +333,7 @@ private:
                 riders.push_back(&out_.patches[i].outline);
             else if (spots_.cut->openings[out_.patches[i].opening].piece == piece)
                 others.push_back(on_page(out_.patches[i].opening));
-        if (shared || !others.empty()) return sheet_beside_others(riders, others, leader);
+        if (!others.empty()) return sheet_beside_others(riders, others, leader);
         const Ring silhouette = transformed(spots_.cut->pieces[piece].outline.outer, to_page_);
         auto sheet = one_sheet(silhouette, riders, page_);
         if (!sheet) return tl::make_unexpected(sheet.error());
@@ -376,7 +373,6 @@ private:
     const SharedBars& bars_;
     Transform to_page_;
     Box page_;
-    std::map<int, int> new_leader_;              ///< of patches that ride on a sheet, while it is made
     std::vector<std::pair<int, double>> gluing_; ///< what is glued first has the least
     std::map<int, Patch> base_;                  ///< by whole opening
     std::set<int> on_one_sheet_;                 ///< whole openings

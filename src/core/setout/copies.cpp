@@ -15,11 +15,6 @@ constexpr double within = 0.05;    // as for the finding that a cut hangs off th
 constexpr double scan_step = 6.35; // of the search for a free place
 constexpr int halvings = 30;
 
-bool holds(const Box& page, const Box& box) {
-    return box.x0 >= page.x0 - within && box.y0 >= page.y0 - within && box.x1 <= page.x1 + within &&
-           box.y1 <= page.y1 + within;
-}
-
 /// The middle of what the size rule goes by, so that layers of a drawing stay in register.
 Point anchor_of(const CopiedCut& of) {
     return (of.sized_by ? *of.sized_by : of.cut).box.centre();
@@ -97,7 +92,7 @@ tl::unexpected<Error> too_wide(const std::string& what, double largest, Units un
 Result<std::vector<CutPlacement>> in_ring(const CopiedCut& of, const Page& page, const CopyRing& ring,
                                           Units units) {
     const auto fits = [&](const std::vector<CutPlacement>& places) {
-        return holds(page.whole(), around(of, page, places));
+        return page.whole().grown(within).holds(around(of, page, places));
     };
     auto places = ring_places(of, page, ring);
     if (fits(places)) return places;
@@ -114,7 +109,7 @@ Result<std::vector<CutPlacement>> in_ring(const CopiedCut& of, const Page& page,
 Result<std::vector<CutPlacement>> in_row(const CopiedCut& of, const Page& page, const CopyRow& row,
                                          Units units) {
     const auto fits = [&](const std::vector<CutPlacement>& places) {
-        return holds(page.whole(), around(of, page, places));
+        return page.whole().grown(within).holds(around(of, page, places));
     };
     auto places = row_places(of, page, row);
     if (fits(places)) return places;
@@ -131,7 +126,8 @@ Result<std::vector<CutPlacement>> in_row(const CopiedCut& of, const Page& page, 
 Point beside_on_page(const Page& page, const std::vector<Box>& taken, const Box& of, double gap) {
     const auto leaves = page.leaves();
     const auto on_leaf = [&](const Box& box) {
-        return std::any_of(leaves.begin(), leaves.end(), [&](const Box& leaf) { return holds(leaf, box); });
+        return std::any_of(leaves.begin(), leaves.end(),
+                           [&](const Box& leaf) { return leaf.grown(within).holds(box); });
     };
     const auto moved = [&](Point by) { return Box{of.x0 + by.x, of.y0 + by.y, of.x1 + by.x, of.y1 + by.y}; };
     const auto is_free = [&](Point by) {

@@ -1,6 +1,7 @@
 #include "core/setout/frame.h"
 
 #include "core/geometry/measure.h"
+#include "core/sentences.h"
 #include "core/setout/fixes.h"
 
 #include <algorithm>
@@ -41,10 +42,7 @@ std::string trimming(const Sides& s, Units units) {
         if (s.top > 0) parts.push_back(off(s.top, "top"));
         if (s.bottom > 0) parts.push_back(off(s.bottom, "bottom"));
     }
-    std::string out;
-    for (std::size_t i = 0; i < parts.size(); ++i)
-        out += (i == 0 ? "" : i + 1 == parts.size() ? " and " : ", ") + parts[i];
-    return out;
+    return in_a_row(parts);
 }
 
 void add_strip(std::vector<FrameStrip>& all, const FrameStrip& strip) {

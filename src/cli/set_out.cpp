@@ -59,6 +59,12 @@ static int run(const SetOutArgs& args) {
     if (args.all_fit)
         if (const auto j = all_fit_json(*project, *plan, said); !answer("all_fit", j))
             return complain("--all-fit: " + j.error().message);
+    if (args.arrange == "list")
+        if (const auto j = arrangements_json(*project, *plan, args.cuts_move, said); !answer("arrange", j))
+            return complain("--arrange: " + j.error().message);
+    if (args.photo_ways)
+        if (const auto j = photo_ways_json(args, *project, *plan, said); !answer("photo_ways", j))
+            return complain("--photo-ways: " + j.error().message);
     if (args.ladder)
         if (const auto j = ladder_json(*project, planner, cut, said); !answer("ladder", j))
             return complain(j.error().message);
@@ -172,6 +178,16 @@ void add_photo_options(CLI::App& c, SetOutArgs& a) {
     add_number(c, "--photo-turn", a.photo_turn, "Its tilt in degrees", turn_limits)->group("Photos");
     c.add_option("--protect", a.protected_parts, "A face: x,y,width,height from the photo's top left")
         ->group("Photos");
+    c.add_option(
+         "--hide-part", a.hide_part,
+         "A part that had better be covered: x,y,width,height from the photo's top left; none for none")
+        ->group("Photos");
+    c.add_flag("--photo-ways", a.photo_ways,
+               "What its size cuts off the picture, and what else the photo could be")
+        ->group("Photos");
+    c.add_option("--photo-way", a.photo_way, "Takes one of those, by its number")
+        ->check(CLI::Range(1, 100))
+        ->group("Photos");
     c.add_flag("--remove-photo", a.remove_photo, "Takes the photo off the page")->group("Photos");
 }
 
@@ -206,6 +222,8 @@ void add_fit_options(CLI::App& c, SetOutArgs& a) {
 /// What says nothing alone, and what cannot be said together.
 void keep_apart(CLI::App& c) {
     needs(c, {{"--square", "--add"},
+              {"--cuts-move", "--arrange"},
+              {"--punched", "--photos-into"},
               {"--drawing", "--add"},
               {"--grid", "--photo"},
               {"--grid-gap", "--grid"},
@@ -256,6 +274,17 @@ CLI::App* add_set_out(CLI::App& app, SetOutArgs& a) {
     c->add_option("--room", a.rooms, "Room to find for a title, journaling or cluster: title:8x2in")
         ->group("Size");
     c->add_flag("--no-rooms", a.no_rooms, "Forgets them")->group("Size");
+    c->add_option("--room-at", a.room_at, "Where the middle of a room lies: 1:x,y, or 1:none for no place")
+        ->group("Size");
+    add_number(*c, "--may-cover", a.may_cover, "How much of the cut photos and rooms may cover, percent",
+               {0, 100})
+        ->group("Size");
+    c->add_option("--arrange", a.arrange,
+                  "Arranges photos and rooms: list says three ways, 1, 2 or 3 takes one")
+        ->group("Size");
+    c->add_flag("--cuts-move", a.cuts_move, "With --arrange: the cuts may move, all together")->group("Size");
+    c->add_flag("--punched", a.punched, "With --photos-into: round photos in sizes of punches")
+        ->group("Size");
     c->add_flag("--all-fit", a.all_fit, "Whether photos, rooms and cuts fit on the page together")
         ->group("Size");
     c->add_option("--cutting-mat", a.mat, "The cutting mat; says how many of the cut fit on it")

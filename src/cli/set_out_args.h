@@ -41,6 +41,10 @@ struct SetOutArgs {
     std::vector<std::string> sketch_boxes;
     bool no_sketch_boxes = false, take_over_sketch = false;
     bool no_rooms = false, all_fit = false;
+    std::optional<double> may_cover;
+    std::string arrange, room_at, hide_part;
+    int photo_way = 0;
+    bool cuts_move = false, punched = false, arrangements = false, photo_ways = false;
     std::string size_for, fit_photo, mat, cutting_mat_picture, sizes;
     bool ladder = false;
     bool cutting_mats = false;

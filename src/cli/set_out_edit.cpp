@@ -226,14 +226,14 @@ private:
 
     bool changes_photo() const {
         return !a_.photo_size.empty() || !a_.photo_name.empty() || !a_.photo_at.empty() || a_.photo_turn ||
-               !a_.protected_parts.empty() || a_.remove_photo || a_.photo_on_top || a_.photo_behind ||
-               !a_.photo_picture.empty();
+               !a_.protected_parts.empty() || !a_.hide_part.empty() || a_.remove_photo || a_.photo_on_top ||
+               a_.photo_behind || !a_.photo_picture.empty();
     }
 
     Result<void> photo_place() {
         const bool wanted = !a_.photo_size.empty() || !a_.photo_name.empty() || !a_.photo_at.empty() ||
-                            a_.photo_turn || !a_.protected_parts.empty() || a_.remove_photo || a_.photo > 0 ||
-                            a_.photo_on_top || !a_.photo_picture.empty() ||
+                            a_.photo_turn || !a_.protected_parts.empty() || !a_.hide_part.empty() ||
+                            a_.remove_photo || a_.photo > 0 || a_.photo_on_top || !a_.photo_picture.empty() ||
                             (a_.photo_behind && a_.photos.empty());
         if (!wanted) return {};
         const int i = a_.photo > 0 ? a_.photo - 1 : static_cast<int>(p_.set_out.photos.size()) - 1;
@@ -265,13 +265,21 @@ private:
             if (!at) return tl::make_unexpected(at.error());
             photo.centre = *at;
         }
-        if (a_.protected_parts.empty()) return {};
-        const auto box = typed_lengths("--protect", a_.protected_parts, 0, 3000);
+        if (auto r = mark_part(photo, "--protect", a_.protected_parts, photo.protected_parts); !r) return r;
+        return mark_part(photo, "--hide-part", a_.hide_part, photo.hidden_parts);
+    }
+
+    static Result<void> mark_part(const Photo& photo, const char* option, const std::string& typed,
+                                  std::vector<Box>& parts) {
+        if (typed == "none") parts.clear();
+        if (typed.empty() || typed == "none") return {};
+        const auto box = typed_lengths(option, typed, 0, 3000);
         if (!box) return tl::make_unexpected(box.error());
         if (box->size() != 4)
-            return fail(ErrorKind::BadInput, "--protect: give x,y,width,height from the photo's top left");
+            return fail(ErrorKind::BadInput,
+                        std::string(option) + ": give x,y,width,height from the photo's top left, or none");
         const Point corner{(*box)[0] - photo.width / 2, (*box)[1] - photo.height / 2};
-        photo.protected_parts.push_back({corner.x, corner.y, corner.x + (*box)[2], corner.y + (*box)[3]});
+        parts.push_back({corner.x, corner.y, corner.x + (*box)[2], corner.y + (*box)[3]});
         return {};
     }
 
@@ -290,7 +298,11 @@ private:
     Result<void> rooms_and_photos() {
         if (auto r = edit_rooms(a_, p_); !r) return r;
         if (auto r = edit_sketch(a_, p_); !r) return r;
-        return a_.photos_into.empty() ? Result<void>{} : put_photos_into_openings(a_, p_, planner_);
+        if (!a_.photos_into.empty())
+            if (auto r = put_photos_into_openings(a_, p_, planner_); !r) return r;
+        if (a_.photo_way > 0)
+            if (auto r = take_photo_way(a_, p_, planner_); !r) return r;
+        return a_.arrange.empty() || a_.arrange == "list" ? Result<void>{} : arrange_page(a_, p_, planner_);
     }
 
     Result<void> put_photo() {

@@ -137,4 +137,38 @@ TEST_F(CliSetOut, ASketchIsBroughtItsBoxesTakenOverAndRemoved) {
     EXPECT_EQ(p.units, Units::Centimetres);
 }
 
+TEST_F(CliSetOut, ArrangesPhotosAndRoomsAndSaysWhatIsShort) {
+    ASSERT_TRUE(
+        done(set_out({"--photo", "4x3", "--photo", "4x3", "--room", "title:5x1in", "--may-cover", "25"})));
+    const json listed = json::parse(set_out({"--arrange", "list", "--json"}).out)["arrange"];
+    ASSERT_EQ(listed["found"].size(), 3u) << listed.dump();
+    for (const auto& one : listed["found"]) EXPECT_LE(one["covered"].get<double>(), 0.2521);
+    ASSERT_TRUE(done(set_out({"--arrange", "2"})));
+    Project p = project();
+    ASSERT_TRUE(p.set_out.rooms[0].centre);
+    EXPECT_NEAR(p.set_out.photos[0].centre.x, listed["found"][1]["photos_mm"][0][0].get<double>(), 1e-6);
+    ASSERT_TRUE(done(set_out({"--room-at", "1:6,11"})));
+    EXPECT_NEAR(project().set_out.rooms[0].centre->y, 11 * 25.4, 1e-9);
+    ASSERT_TRUE(done(set_out({"--room-at", "1:none"})));
+    EXPECT_FALSE(project().set_out.rooms[0].centre);
+    expect_one_line(set_out({"--arrange", "4"}), "--arrange: say list, or which one to take, from 1 to 3");
+    expect_one_line(set_out({"--cuts-move"}), "--cuts-move");
+    expect_one_line(set_out({"--photo", "11x11in", "--arrange", "1"}), "do not all go on the page");
+    EXPECT_EQ(project().set_out.photos.size(), 2u) << "what was refused left the file alone";
+}
+
+TEST_F(CliSetOut, SaysWhichPhotoToOrderAndTakesIt) {
+    expect_one_line(set_out({"--photo-ways"}), "there is no photo on the page");
+    ASSERT_TRUE(done(set_out({"--photo", "4x6", "--hide-part", "0,0,1,6"})));
+    expect_one_line(set_out({"--photo-ways"}), "the photo has no picture yet");
+    ASSERT_TRUE(done(set_out({"--photo-picture", demo::file("photos/kite-day.png"), "--hide-part", "none"})));
+    EXPECT_TRUE(project().set_out.photos[0].hidden_parts.empty());
+    const json ways = json::parse(set_out({"--photo-ways", "--json"}).out)["photo_ways"];
+    ASSERT_GE(ways.size(), 3u);
+    EXPECT_EQ(ways[0]["way"], "as-it-is");
+    ASSERT_TRUE(done(set_out({"--photo-way", "2"})));
+    EXPECT_NEAR(project().set_out.photos[0].width, ways[1]["width_mm"].get<double>(), 1e-6);
+    expect_one_line(set_out({"--photo-way", "99"}), "--photo-way: there are");
+}
+
 } // namespace zesty

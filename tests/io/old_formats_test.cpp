@@ -146,4 +146,17 @@ TEST(OldFormats, AFileOfFormatEightOpensWithTheUsualNumbers) {
     expect_the_same_written_anew(*p);
 }
 
+TEST(OldFormats, AFileOfFormatNineOpensWithItsDecisions) {
+    const auto p = sample(9);
+    ASSERT_TRUE(p) << p.error().message;
+    ASSERT_FALSE(p->set_out.rooms.empty());
+    EXPECT_FALSE(p->set_out.rooms[0].centre) << "rooms had no places yet";
+    EXPECT_EQ(p->set_out.may_cover, 0.2);
+    ASSERT_FALSE(p->set_out.photos.empty());
+    EXPECT_EQ(p->set_out.photos.back().hidden_parts.size(), 1u);
+    EXPECT_EQ(p->set_out.photos.back().part, (Box{0, 0, 1, 1}));
+    EXPECT_FALSE(p->set_out.photos.back().whole);
+    expect_the_same_written_anew(*p);
+}
+
 } // namespace zesty

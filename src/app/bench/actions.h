@@ -43,6 +43,7 @@ enum class Act {
     FaceCut,
     CopyInOrder,
     AllFit,
+    Arrange,
     SketchPicture,
     IntoOpenings,
     TakeOff,

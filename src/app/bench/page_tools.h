@@ -19,6 +19,7 @@ public:
         Measure,
         DivideByLine,
         Protect,
+        ToHide, ///< parts of photos that had better be covered
         MovePattern,
         PickPieces,
         PickMiddle,

@@ -179,15 +179,29 @@ void paint_photo_sizes(QPainter& painter, const PageMap& map, const Project& pro
             painter.setPen(QPen(theme::zest, 2));
             painter.drawPolygon(outline);
         }
-        for (const Box& face : p.protected_parts) {
-            QPolygonF free;
-            for (Point q : outline_of(p, face).outer) free << map(q);
-            painter.setPen(QPen(theme::leaf, 1.5, Qt::DashLine));
-            painter.drawPolygon(free);
-        }
+        for (const auto& [parts, pen] : {std::pair(&p.protected_parts, QPen(theme::leaf, 1.5, Qt::DashLine)),
+                                         std::pair(&p.hidden_parts, QPen(theme::quiet, 1.5, Qt::DotLine))})
+            for (const Box& part : *parts) {
+                QPolygonF there;
+                for (Point q : outline_of(p, part).outer) there << map(q);
+                painter.setPen(pen);
+                painter.drawPolygon(there);
+            }
         QString text = words(size_in_words(p, project.units));
         if (!p.name.empty()) text = words(p.name) + ", " + text;
         label(painter, map(p.centre), text, QColor(255, 254, 251, 235), theme::ink);
+    }
+}
+
+void paint_rooms(QPainter& painter, const PageMap& map, const Project& project) {
+    for (const RoomWanted& room : project.set_out.rooms) {
+        if (!room.centre) continue;
+        const QRectF there = map.rect(room.box());
+        painter.setPen(QPen(theme::ink, 1.2, Qt::DashLine));
+        painter.setBrush(QColor(255, 254, 251, 120));
+        painter.drawRect(there);
+        label(painter, there.center(), QString::fromUtf8(key_of(room.what)), QColor(255, 254, 251, 235),
+              theme::ink);
     }
 }
 

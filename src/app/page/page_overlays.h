@@ -16,6 +16,8 @@ void paint_photo_sizes(QPainter& painter, const PageMap& map, const Project& pro
 void paint_measured(QPainter& painter, const PageMap& map, const Project& project,
                     const std::pair<Point, Point>& between);
 /// What divisions go about.
+/// Dashed, those that have a place.
+void paint_rooms(QPainter& painter, const PageMap& map, const Project& project);
 void paint_middle(QPainter& painter, QPointF at);
 void paint_sections(QPainter& painter, const PageMap& map, const Plan& plan);
 void paint_papers(QPainter& painter, const PageMap& map, const Plan& plan);

@@ -6,6 +6,7 @@
 #include "core/project/photos_into_openings.h"
 #include "core/sentences.h"
 
+#include <QCheckBox>
 #include <QSpinBox>
 
 namespace zesty {
@@ -36,6 +37,7 @@ void PhotosPart::ask_for_fit() {
                     photo.width,
                     photo.round ? photo.width : photo.height,
                     photo.round,
+                    punched_->isChecked() ? p.sections.backing.punches : std::vector<double>{},
                     static_cast<double>(tilt_->value()),
                     p.set_out.usual.photo_overlap,
                     p.units};
@@ -57,7 +59,7 @@ void PhotosPart::ask_for_fit() {
         return;
     }
     worker_.think(this, [this, q = *question, number = asked_](Planner&) {
-        const auto largest = q.round ? largest_round_inside(q.outline, q.width, 0)
+        const auto largest = q.round ? largest_round_inside(q.outline, q.width, 0, q.punches)
                                      : largest_inside(q.outline, q.width, q.height, q.most_tilt_deg);
         const auto any_tilt = q.round ? largest : largest_inside(q.outline, q.width, q.height);
         const auto covering = smallest_covering(q.outline, q.width, q.height, q.overlap, q.most_tilt_deg);
@@ -118,8 +120,9 @@ void PhotosPart::put_into_openings() {
     std::vector<int> photos;
     for (std::size_t i = 0; i < p.set_out.photos.size(); ++i) photos.push_back(static_cast<int>(i));
     const std::vector<int> openings(state_.selected().begin(), state_.selected().end());
-    worker_.think(this, [this, p, plan, photos, openings, tilt = tilt_->value()](Planner&) {
-        const auto found = photos_into_openings(p, *plan, photos, openings, tilt);
+    const IntoOpenings how{static_cast<double>(tilt_->value()), punched_->isChecked()};
+    worker_.think(this, [this, p, plan, photos, openings, how](Planner&) {
+        const auto found = photos_into_openings(p, *plan, photos, openings, how);
         return std::function<void()>([this, found] {
             if (!found) {
                 into_says_->setText(words(sentence(found.error().message)));

@@ -1,6 +1,7 @@
 #include "app/setout/photos_part.h"
 
 #include "app/bench/wording.h"
+#include "app/setout/which_photo_part.h"
 #include "core/geometry/measure.h"
 #include "core/project/photos_into_openings.h"
 #include "core/sentences.h"
@@ -167,6 +168,7 @@ void PhotosPart::build_fit() {
     r->addStretch(1);
     build_tilt();
     build_protected();
+    column_->addWidget(new WhichPhotoPart(document_, state_, actions_, worker_, this));
     prints_ = line("prints");
 }
 
@@ -181,6 +183,9 @@ void PhotosPart::build_tilt() {
     tilt_->setToolTip("How far a photo that is fitted may be tilted to either side");
     connect(tilt_, &QSpinBox::valueChanged, this, [this] { ask_for_fit(); });
     r->addWidget(tilt_);
+    punched_ = new QCheckBox("Punch sizes", this);
+    punched_->setToolTip("Round photos only in the sizes of the punches at hand (Sections, Method)");
+    connect(punched_, &QCheckBox::clicked, this, [this] { ask_for_fit(); });
     auto* overlap = new QLabel("overlap", this);
     overlap->setProperty("quiet", true);
     r->addWidget(overlap);
@@ -191,6 +196,9 @@ void PhotosPart::build_tilt() {
         document_.change("Overlap of photos", [&](Project& p) { p.set_out.usual.photo_overlap = mm; });
     });
     r->addWidget(overlap_);
+    r->addStretch(1);
+    r = row(QString());
+    r->addWidget(punched_);
     r->addStretch(1);
 }
 
@@ -206,16 +214,8 @@ void PhotosPart::build_protected() {
         });
     });
     r->addWidget(face_);
-    mark_ = new QPushButton("Mark", this);
-    mark_->setCheckable(true);
-    mark_->setProperty("segment", true);
-    mark_->setToolTip("Drag over the part of a photo that must stay free; click on one to take it away");
-    connect(mark_, &QPushButton::toggled, this,
-            [this](bool on) { state_.tools().take(on ? PageTools::Tool::Protect : PageTools::Tool::None); });
-    connect(&state_.tools(), &PageTools::changed, this, [this] {
-        const QSignalBlocker quiet(mark_);
-        mark_->setChecked(state_.tools().tool() == PageTools::Tool::Protect);
-    });
+    mark_ = marking(PageTools::Tool::Protect,
+                    "Drag over the part of a photo that must stay free; click on one to take it away");
     r->addWidget(mark_);
     nothing_kept_ = new QPushButton("None", this);
     nothing_kept_->setToolTip("Nothing of this photo has to stay free");
@@ -223,6 +223,32 @@ void PhotosPart::build_protected() {
             [this] { change("Remove protected areas", [](Photo& p) { p.protected_parts.clear(); }); });
     r->addWidget(nothing_kept_);
     r->addStretch(1);
+    r = row("Hide");
+    mark_to_hide_ = marking(PageTools::Tool::ToHide,
+                            "Drag over the part of a photo that had better be covered when photos are "
+                            "arranged; click on one to take it away");
+    r->addWidget(mark_to_hide_);
+    nothing_hidden_ = new QPushButton("None", this);
+    nothing_hidden_->setToolTip("Nothing of this photo is to be hidden");
+    connect(nothing_hidden_, &QPushButton::clicked, this,
+            [this] { change("Remove parts to be hidden", [](Photo& p) { p.hidden_parts.clear(); }); });
+    r->addWidget(nothing_hidden_);
+    r->addStretch(1);
+}
+
+/// A button that stays down while parts of photos are marked on the page.
+QPushButton* PhotosPart::marking(PageTools::Tool tool, const char* tip) {
+    auto* mark = new QPushButton("Mark", this);
+    mark->setCheckable(true);
+    mark->setProperty("segment", true);
+    mark->setToolTip(tip);
+    connect(mark, &QPushButton::toggled, this,
+            [this, tool](bool on) { state_.tools().take(on ? tool : PageTools::Tool::None); });
+    connect(&state_.tools(), &PageTools::changed, this, [this, mark, tool] {
+        const QSignalBlocker quiet(mark);
+        mark->setChecked(state_.tools().tool() == tool);
+    });
+    return mark;
 }
 
 void PhotosPart::add_photo() {
@@ -256,8 +282,9 @@ void PhotosPart::add_grid() {
 void PhotosPart::refresh() {
     const Project& p = document_.project();
     const int i = state_.in_hand().photo(p);
-    for (QWidget* w : std::initializer_list<QWidget*>{width_, height_, round_, name_, turn_, lies_, face_,
-                                                      mark_, nothing_kept_, x_, y_})
+    for (QWidget* w :
+         std::initializer_list<QWidget*>{width_, height_, round_, name_, turn_, lies_, face_, mark_,
+                                         nothing_kept_, mark_to_hide_, nothing_hidden_, x_, y_})
         w->setEnabled(i >= 0);
     overlap_->show_length(p.set_out.usual.photo_overlap, p.units);
     if (i < 0) {
@@ -278,6 +305,7 @@ void PhotosPart::refresh() {
         turn_->setText(QString::number(photo.turn_deg, 'g', 4) + " deg");
         lies_->show_value(photo.on_top);
         nothing_kept_->setEnabled(!photo.protected_parts.empty());
+        nothing_hidden_->setEnabled(!photo.hidden_parts.empty());
     }
     QStringList list;
     if (state_.plan())

@@ -34,6 +34,7 @@ private:
     void build_fit();
     void build_tilt();
     void build_protected();
+    QPushButton* marking(PageTools::Tool tool, const char* tip);
     void refresh() override;
     void ask_for_fit();
     int opening_under(const Photo& photo) const;
@@ -72,6 +73,9 @@ private:
     QPushButton* face_;
     QPushButton* mark_;
     QPushButton* nothing_kept_;
+    QPushButton* mark_to_hide_;
+    QPushButton* nothing_hidden_;
+    QCheckBox* punched_;
     QLabel* prints_;
     /// What was last asked: the answer depends on nothing else.
     struct FitQuestion {
@@ -80,6 +84,7 @@ private:
         double width;
         double height;
         bool round;
+        std::vector<double> punches; ///< sizes a round photo comes in; empty for any
         double most_tilt_deg;
         double overlap;
         Units units;

@@ -51,7 +51,7 @@ void RoomsPart::build_list() {
     list_ = new QListWidget(this);
     list_->setObjectName("rooms");
     list_->setAccessibleName("Rooms to find");
-    list_->setFixedHeight(96);
+    list_->setFixedHeight(84);
     column_->addWidget(list_);
     auto* r = row(QString());
     r->addWidget(button(Act::AllFit, "Does it all fit?", true));
@@ -67,6 +67,8 @@ void RoomsPart::build_list() {
     r->addWidget(remove_);
     r->addStretch(1);
     says_ = line("all-fit");
+    arrange_ = new ArrangePart(document_, state_, actions_, worker_, this);
+    column_->addWidget(arrange_);
 }
 
 void RoomsPart::ask() {
@@ -97,7 +99,8 @@ void RoomsPart::refresh() {
     // The one that was chosen, or the newest.
     const int last = list_->count() - 1;
     list_->setCurrentRow(chosen < 0 ? last : std::min(chosen, last));
-    remove_->setEnabled(list_->count() > 0);
+    list_->setVisible(list_->count() > 0);
+    remove_->setVisible(list_->count() > 0);
     // An answer is about the page it was given for.
     if (!(answered_for_ == p)) {
         ++asked_;

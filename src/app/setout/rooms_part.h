@@ -5,6 +5,7 @@
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
 #include "app/bench/worker.h"
+#include "app/setout/arrange_part.h"
 
 class QListWidget;
 
@@ -15,6 +16,7 @@ class RoomsPart : public PanelPart {
 public:
     RoomsPart(Document& document, BenchState& state, Actions& actions, Worker& worker, QWidget* parent);
     void ask();
+    ArrangePart& arrange() { return *arrange_; }
 
 private:
     void build_adding();
@@ -28,6 +30,7 @@ private:
     QListWidget* list_;
     QPushButton* remove_;
     QLabel* says_;
+    ArrangePart* arrange_;
     double width_ = 6 * mm_per_inch;
     double height_ = 1.5 * mm_per_inch;
     quint64 asked_ = 0;

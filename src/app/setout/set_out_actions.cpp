@@ -16,6 +16,7 @@ std::vector<ActionRow> set_out_actions() {
         {Act::CopyInOrder, "Set out", "Copy the cut in a circle or row", "Ctrl+Shift+F",
          with_cut_and_no_proposal},
         {Act::AllFit, "Set out", "Does it all fit?", "Ctrl+Shift+L", always},
+        {Act::Arrange, "Set out", "Arrange the photos", "Ctrl+Alt+A", always},
         {Act::SketchPicture, "Set out", "Put a sketch under the page", "Ctrl+Shift+K", always},
         {Act::IntoOpenings, "Set out", "Put the photos into openings", "Ctrl+Alt+P",
          with_cut_and_no_proposal},

@@ -61,30 +61,57 @@ public:
     }
 };
 
-/// Draws a protected area; a click takes the one there away.
-class ProtectDrag final : public EditingDrag {
+/// Draws a part of a photo; a click takes the one there away.
+class PartOfPhotoDrag final : public EditingDrag {
 public:
-    using EditingDrag::EditingDrag;
+    PartOfPhotoDrag(const PageHands& hands, QPointF from, PartsOfPhoto parts)
+        : EditingDrag(hands, from), parts_(parts) {}
     void move(QPointF to) override {
         if (is_click(to)) return;
-        edit("Protect an area", [&](Project& p) {
-            Photo* photo = photo_in_hand(state(), p);
-            if (!photo) return;
-            if (const auto part = part_between(*photo, map().back(from_), map().back(to)))
-                photo->protected_parts.push_back(*part);
-        });
+        edit(parts_ == &Photo::hidden_parts ? "Mark a part to be hidden" : "Protect an area",
+             [&](Project& p) {
+                 Photo* photo = photo_in_hand(state(), p);
+                 if (!photo) return;
+                 if (const auto part = part_between(*photo, map().back(from_), map().back(to)))
+                     (photo->*parts_).push_back(*part);
+             });
     }
     void release(QPointF to) override {
         if (!is_click(to)) return;
-        document().change("Remove protected area", [&](Project& p) {
-            Photo* photo = photo_in_hand(state(), p);
-            const int part = photo ? protected_part_at(*photo, map().back(to)) : -1;
-            if (part >= 0) photo->protected_parts.erase(photo->protected_parts.begin() + part);
-        });
+        document().change(parts_ == &Photo::hidden_parts ? "Remove a part to be hidden"
+                                                         : "Remove protected area",
+                          [&](Project& p) {
+                              Photo* photo = photo_in_hand(state(), p);
+                              const int part = photo ? part_at(*photo, parts_, map().back(to)) : -1;
+                              if (part >= 0) (photo->*parts_).erase((photo->*parts_).begin() + part);
+                          });
     }
 
 private:
     bool is_click(QPointF to) const { return (to - from_).manhattanLength() < least_gesture; }
+    PartsOfPhoto parts_;
+};
+
+/// Which parts of photos a tool is for; null for none.
+PartsOfPhoto parts_for(PageTools::Tool tool) {
+    return tool == PageTools::Tool::Protect  ? &Photo::protected_parts
+           : tool == PageTools::Tool::ToHide ? &Photo::hidden_parts
+                                             : nullptr;
+}
+
+class MoveRoomDrag final : public EditingDrag {
+public:
+    MoveRoomDrag(const PageHands& hands, QPointF from, std::size_t room)
+        : EditingDrag(hands, from), room_(room) {}
+    void move(QPointF to) override {
+        edit("Move the room", [&](Project& p) {
+            if (room_ < p.set_out.rooms.size() && p.set_out.rooms[room_].centre)
+                p.set_out.rooms[room_].centre = *p.set_out.rooms[room_].centre + moved(to);
+        });
+    }
+
+private:
+    std::size_t room_;
 };
 
 class MeasureDrag final : public PageDrag {
@@ -185,9 +212,13 @@ std::unique_ptr<PageDrag> begin_setting_out(const PageHands& hands, QPointF at) 
     if (hands.state.tools().tool() == PageTools::Tool::Measure)
         return hands.plan().sections.cut ? std::make_unique<MeasureDrag>(hands, at) : nullptr;
     const bool corner = hands.state.in_hand().photo(hands.document.project()) < 0 && over_corner(hands, at);
+    const auto& rooms = hands.document.project().set_out.rooms;
+    for (std::size_t r = rooms.size(); !corner && r-- > 0;)
+        if (rooms[r].box().contains(hands.map().back(at)))
+            return std::make_unique<MoveRoomDrag>(hands, at, r);
     if (!corner && take_photo_at(hands, at)) {
-        if (hands.state.tools().tool() == PageTools::Tool::Protect)
-            return std::make_unique<ProtectDrag>(hands, at);
+        if (const PartsOfPhoto parts = parts_for(hands.state.tools().tool()))
+            return std::make_unique<PartOfPhotoDrag>(hands, at, parts);
         return std::make_unique<MovePhotoDrag>(hands, at);
     }
     if (!corner && !take_cut_at(hands, at)) return nullptr;
@@ -199,10 +230,12 @@ std::unique_ptr<PageDrag> begin_setting_out(const PageHands& hands, QPointF at) 
 
 void push_in_hand(const PageHands& hands, Point way, bool more) {
     const bool photo = hands.state.in_hand().photo(hands.document.project()) >= 0;
-    if (photo && hands.state.tools().tool() == PageTools::Tool::Protect) {
-        hands.document.change("Protect another area", [&](Project& p) {
+    const PartsOfPhoto parts = parts_for(hands.state.tools().tool());
+    if (photo && parts) {
+        const bool hide = parts == &Photo::hidden_parts;
+        hands.document.change(hide ? "Hide another part" : "Protect another area", [&](Project& p) {
             Photo& one = *photo_in_hand(hands.state, p);
-            one = with_part_moved(one, more ? Point{} : way, more ? way : Point{});
+            one = with_part_moved(one, parts, more ? Point{} : way, more ? way : Point{});
         });
         return;
     }

@@ -61,6 +61,7 @@ void SetOutWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const 
                                    const Plan& plan) const {
     const int photo = bench_.state.in_hand().photo(project);
     paint_set_out(painter, map, project, plan, photo >= 0 ? -1 : bench_.state.in_hand().cut(project));
+    paint_rooms(painter, map, project);
     paint_photo_sizes(painter, map, project, photo);
     if (panel_->chosen() == SetOutPanel::Pieces) panel_->pieces().paint(painter, map);
     if (panel_->chosen() == SetOutPanel::Sketch) panel_->sketch().paint(painter, map);
@@ -78,6 +79,8 @@ QString SetOutWaypoint::hint() const {
         return "Click a piece to pick it, click it again to let go of it.";
     case PageTools::Tool::Protect:
         return "Drag over the part of a photo that must stay free; click on one to take it away.";
+    case PageTools::Tool::ToHide:
+        return "Drag over the part of a photo that had better be covered; click on one to take it away.";
     default:
         return "Drag a cut or photo to move it, pull a corner to size the cut.";
     }
@@ -157,6 +160,11 @@ void SetOutWaypoint::connect_planning() {
         bench_.state.go_to(Waypoint::SetOut);
         panel_->choose(SetOutPanel::Rooms);
         panel_->rooms().ask();
+    });
+    on(Act::Arrange, [this] {
+        bench_.state.go_to(Waypoint::SetOut);
+        panel_->choose(SetOutPanel::Rooms);
+        panel_->rooms().arrange().ask();
     });
 }
 

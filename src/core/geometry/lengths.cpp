@@ -95,6 +95,12 @@ std::string format_mm(double mm) {
     return printed("%.1f mm", mm);
 }
 
+std::string format_area(double mm2, Units units) {
+    const bool inches = units == Units::Inches;
+    return std::to_string(std::max(1L, std::lround(mm2 / (inches ? mm_per_inch * mm_per_inch : 100)))) +
+           (inches ? " sq in" : " sq cm");
+}
+
 std::string format_length(double mm, Units units) {
     if (!std::isfinite(mm)) return "none";
     const double small = units == Units::Inches ? mm_per_inch / 8 - 0.2 : 10;

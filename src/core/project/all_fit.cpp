@@ -3,6 +3,7 @@
 #include "core/geometry/measure.h"
 #include "core/sentences.h"
 #include "core/setout/photos.h"
+#include "core/setout/set_out.h"
 #include "core/setout/usual_pages.h"
 #include "core/sheets/nest.h"
 
@@ -56,7 +57,7 @@ public:
             things_.push_back(std::move(piece));
         }
         for (const RoomWanted& room : project.set_out.rooms)
-            things_.push_back(box_piece(room.width, room.height, true));
+            things_.push_back(box_piece(room.width, room.height, room.what != RoomFor::Title));
     }
 
     bool fits(const std::vector<Box>& bases, double factor) const {
@@ -103,12 +104,6 @@ private:
     std::vector<NestPiece> things_;
 };
 
-std::vector<Box> bases_of(const Page& page) {
-    std::vector<Box> out;
-    for (const Box& leaf : page.leaves()) out.push_back(page.base_of(leaf));
-    return out;
-}
-
 /// The smallest page, then spread, of the usual ones.
 std::string page_for(const Question& question, Page page) {
     std::vector<UsualPage> all(usual_pages.begin(), usual_pages.end());
@@ -126,8 +121,9 @@ std::string page_for(const Question& question, Page page) {
     return {};
 }
 
-/// "4 photos of 4 x 6 in, title of 8 x 2 in and the cut of 11 in".
-std::string things_in_words(const Project& project, const Question& question) {
+} // namespace
+
+std::string things_in_words(const Project& project, double cut) {
     std::vector<std::string> parts;
     for (const PhotoCount& c : photos_to_order(project.set_out.photos))
         parts.push_back(count_of(static_cast<std::size_t>(c.count), "photo of ", "photos of ") +
@@ -136,21 +132,13 @@ std::string things_in_words(const Project& project, const Question& question) {
     for (const RoomWanted& room : project.set_out.rooms)
         parts.push_back(std::string(key_of(room.what)) + " of " +
                         format_size(room.width, room.height, project.units));
-    if (question.has_cut())
-        parts.push_back("the cut of " + format_length(question.longer_side(), project.units));
+    if (cut > 0) parts.push_back("the cut of " + format_length(cut, project.units));
     std::string out;
     for (std::size_t i = 0; i < parts.size(); ++i)
         out += (i == 0 ? "" : i + 1 == parts.size() ? " and " : ", ") + parts[i];
+    if (!out.empty() && out[0] >= 'a' && out[0] <= 'z') out[0] = static_cast<char>(out[0] - 'a' + 'A');
     return out;
 }
-
-std::string square_words(double mm2, Units units) {
-    const bool inches = units == Units::Inches;
-    return std::to_string(std::max(1L, std::lround(mm2 / (inches ? mm_per_inch * mm_per_inch : 100)))) +
-           (inches ? " sq in" : " sq cm");
-}
-
-} // namespace
 
 Result<AllFit> all_fit(const Project& project, const Plan& plan, const StopToken& stop) {
     const Question question(project, plan, stop);
@@ -159,8 +147,7 @@ Result<AllFit> all_fit(const Project& project, const Plan& plan, const StopToken
     const std::vector<Box> bases = bases_of(project.set_out.page);
     AllFit out;
     out.fits = question.fits(bases, 1);
-    std::string words = things_in_words(project, question);
-    if (words[0] >= 'a' && words[0] <= 'z') words[0] = static_cast<char>(words[0] - 'a' + 'A');
+    const std::string words = things_in_words(project, question.has_cut() ? question.longer_side() : 0);
     if (question.has_cut()) {
         double good = out.fits ? 1 : 0;
         double bad = out.fits ? largest_growth : 1;
@@ -183,7 +170,7 @@ Result<AllFit> all_fit(const Project& project, const Plan& plan, const StopToken
     out.in_words = words + " do not go on the page without covering each other";
     if (out.largest > 0)
         out.in_words +=
-            ": " + square_words(out.too_much, project.units) + " short; a cut of " + largest + " would";
+            ": " + format_area(out.too_much, project.units) + " short; a cut of " + largest + " would";
     out.in_words += ".";
     if (!out.page.empty()) out.in_words += " At these sizes " + out.page + " holds them.";
     return out;

@@ -7,6 +7,9 @@
 
 namespace zesty {
 
+/// "4 photos of 4 x 6 in, title of 8 x 2 in and the cut of 11 in"; `cut`: its longer side, 0 for none.
+std::string things_in_words(const Project& project, double cut);
+
 struct AllFit {
     bool fits = false;   ///< nothing covers anything else, at the sizes there are
     double largest = 0;  ///< longer side of the largest cut that leaves room for the rest; 0 for none
@@ -15,9 +18,9 @@ struct AllFit {
     std::string in_words; ///< one or two sentences with the numbers
 };
 
-/// Photos stay upright; what is reserved may be turned by a quarter. Of several cuts all grow and shrink
-/// together. Found by nesting, so that a tight fit may be missed; what is said to fit does. An error of kind
-/// NothingToDo on a page without photos, rooms and cuts.
+/// Photos stay upright; room for journaling and clusters may be turned by a quarter. Of several cuts all grow
+/// and shrink together. Found by nesting, so that a tight fit may be missed; what is said to fit does. An
+/// error of kind NothingToDo on a page without photos, rooms and cuts.
 Result<AllFit> all_fit(const Project& project, const Plan& plan, const StopToken& stop = {});
 
 } // namespace zesty

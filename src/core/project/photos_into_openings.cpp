@@ -30,18 +30,19 @@ public:
             if (bar.b != Bar::edge) beside_.insert({std::min(bar.a, bar.b), std::max(bar.a, bar.b)});
     }
 
-    void measure(double most_tilt_deg, const StopToken& stop) {
+    void measure(const IntoOpenings& how, const StopToken& stop) {
         const std::size_t n = openings_.size();
         fits_.assign(photos_.size() * n, std::nullopt);
         const double overlap = project_.set_out.usual.photo_overlap;
+        const auto punches = how.punched ? project_.sections.backing.punches : std::vector<double>{};
         on_two_threads(n, [&](std::size_t o) {
             const Polygon opening =
                 transformed(plan_.sections.cut->openings[openings_[o]].outline, plan_.set_out.whole.to_page);
             for (std::size_t p = 0; p < photos_.size() && !stopped(stop); ++p) {
                 const Photo& photo = project_.set_out.photos[photos_[p]];
-                auto fit = photo.round
-                               ? largest_round_inside(opening, photo.width, overlap)
-                               : largest_tucked(opening, photo.width, photo.height, overlap, most_tilt_deg);
+                auto fit = photo.round ? largest_round_inside(opening, photo.width, overlap, punches)
+                                       : largest_tucked(opening, photo.width, photo.height, overlap,
+                                                        how.most_tilt_deg);
                 if (fit && shows_faces(photo, fit->factor)) fits_[p * n + o] = *fit;
             }
         });
@@ -159,7 +160,7 @@ std::vector<int> candidates(const Plan& plan, std::vector<int> openings, std::si
 
 Result<std::vector<PhotoInOpening>> photos_into_openings(const Project& project, const Plan& plan,
                                                          const std::vector<int>& photos,
-                                                         std::vector<int> openings, double most_tilt_deg,
+                                                         std::vector<int> openings, const IntoOpenings& how,
                                                          const StopToken& stop) {
     if (!plan.sections.cut || photos.empty())
         return fail(ErrorKind::NothingToDo, "there are no photos, or no openings, to bring together");
@@ -172,7 +173,7 @@ Result<std::vector<PhotoInOpening>> photos_into_openings(const Project& project,
                                                 " as many openings; there are " +
                                                 std::to_string(openings.size()));
     Choosing choosing(project, plan, photos, openings);
-    choosing.measure(most_tilt_deg, stop);
+    choosing.measure(how, stop);
     if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
     if (const int photo = choosing.homeless(); photo >= 0)
         return fail(ErrorKind::NothingToDo, name_of(project.set_out.photos[static_cast<std::size_t>(photo)],

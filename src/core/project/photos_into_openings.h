@@ -15,14 +15,18 @@ struct PhotoInOpening {
     Photo fitted;    ///< with size, place and tilt, its edges behind the bars by the page's overlap
 };
 
+struct IntoOpenings {
+    double most_tilt_deg = 5; ///< to either side
+    bool punched = false;     ///< round photos only in sizes of punches at hand
+};
+
 /// Every one of the photos into an opening of its own: as large as may be, with no face under 1/2 in high,
 /// not two side by side while there is another way, and spread over the page. Of `openings`; all that are
-/// whole when that is empty. Tilted by `most_tilt_deg` at most. An error of kind NothingToDo says what is in
+/// whole when that is empty. An error of kind NothingToDo says what is in
 /// the way.
-Result<std::vector<PhotoInOpening>> photos_into_openings(const Project& project, const Plan& plan,
-                                                         const std::vector<int>& photos,
-                                                         std::vector<int> openings, double most_tilt_deg,
-                                                         const StopToken& stop = {});
+Result<std::vector<PhotoInOpening>>
+photos_into_openings(const Project& project, const Plan& plan, const std::vector<int>& photos,
+                     std::vector<int> openings, const IntoOpenings& how = {}, const StopToken& stop = {});
 /// The photos where they have been found to go, behind the cuts.
 void put_into_openings(SetOutDecisions& page, const std::vector<PhotoInOpening>& found);
 

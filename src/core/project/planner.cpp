@@ -10,6 +10,7 @@
 #include "core/sections/effort.h"
 #include "core/sections/near_by_sight.h"
 #include "core/sections/photos_behind.h"
+#include "core/setout/unlike_photos.h"
 
 #include <algorithm>
 #include <set>
@@ -52,6 +53,8 @@ void look_at_photos(const Project& project, Plan& plan) {
     plan.set_out.free_cells = free_cells(project.set_out.photos);
     plan.set_out.photo_findings =
         photo_findings(project.set_out, project.units, material_over_photos(project, plan));
+    for (Finding& f : unlike_photos(project.set_out.photos))
+        plan.set_out.photo_findings.push_back(std::move(f));
 }
 
 /// What is decided about bars, by openings of the composition. Bars that are not there are ignored.

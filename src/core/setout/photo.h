@@ -24,10 +24,15 @@ struct Photo {
     /// Parts that had better be covered, the same way.
     std::vector<Box> hidden_parts = {};
     Shared<BroughtPicture> picture = {}; ///< what it shows, where somebody brought it
+    /// The part of the picture that is printed, in shares of its width and height. It fills the photo: what
+    /// does not fit its proportions is cropped evenly.
+    Box part{0, 0, 1, 1};
+    bool whole = false; ///< all of that part is printed, with a white rim where proportions differ
     bool operator==(const Photo&) const = default;
 };
 
 inline constexpr Limits photo_side_limits{1, 3000};
 inline constexpr Limits photo_part_limits{-3000, 3000}; ///< of corners of protected parts
+inline constexpr Limits picture_part_limits{0, 1};
 
 } // namespace zesty

@@ -269,7 +269,8 @@ Photo fitted(Photo photo, const PhotoFit& fit) {
     photo.height *= f;
     photo.centre = fit.centre;
     photo.turn_deg = fit.turn_deg;
-    for (Box& b : photo.protected_parts) b = {b.x0 * f, b.y0 * f, b.x1 * f, b.y1 * f};
+    for (std::vector<Box>* parts : {&photo.protected_parts, &photo.hidden_parts})
+        for (Box& b : *parts) b = {b.x0 * f, b.y0 * f, b.x1 * f, b.y1 * f};
     return photo;
 }
 

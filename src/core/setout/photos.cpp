@@ -131,12 +131,12 @@ std::optional<Box> part_between(const Photo& photo, Point from, Point to) {
     return part;
 }
 
-int protected_part_at(const Photo& photo, Point on_page) {
+int part_at(const Photo& photo, PartsOfPhoto parts, Point on_page) {
     const Point p = inverse(to_page(photo))(on_page);
     int best = -1;
     double least = std::numeric_limits<double>::infinity();
-    for (std::size_t i = 0; i < photo.protected_parts.size(); ++i) {
-        const Box& b = photo.protected_parts[i];
+    for (std::size_t i = 0; i < (photo.*parts).size(); ++i) {
+        const Box& b = (photo.*parts)[i];
         const double size = b.area();
         if (!b.contains(p) || size >= least) continue;
         best = static_cast<int>(i);
@@ -145,9 +145,9 @@ int protected_part_at(const Photo& photo, Point on_page) {
     return best;
 }
 
-Photo with_part_moved(Photo photo, Point by, Point larger) {
-    if (photo.protected_parts.empty()) return photo;
-    Box& part = photo.protected_parts.back();
+Photo with_part_moved(Photo photo, PartsOfPhoto parts, Point by, Point larger) {
+    if ((photo.*parts).empty()) return photo;
+    Box& part = (photo.*parts).back();
     const Box face = face_of(photo);
     const double w = std::clamp(part.width() + larger.x, least_part, face.width());
     const double h = std::clamp(part.height() + larger.y, least_part, face.height());

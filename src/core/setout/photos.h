@@ -27,11 +27,13 @@ Polygon outline_of(const Photo& photo, const Box& protected_parts);
 /// The part of a photo that a drag between two places of the page spans, as Photo::protected_parts has it;
 /// nothing when it spans none of the photo.
 std::optional<Box> part_between(const Photo& photo, Point from, Point to);
-/// The smallest part that must stay free at a place of the page: index into Photo::protected_parts, or -1.
-int protected_part_at(const Photo& photo, Point on_page);
-/// The photo with its last part moved and its far corner moved by more, both in the photo's own directions;
-/// the part stays on the photo.
-Photo with_part_moved(Photo photo, Point by, Point larger);
+/// Photo::protected_parts, or Photo::hidden_parts.
+using PartsOfPhoto = std::vector<Box> Photo::*;
+/// The smallest of those parts at a place of the page, or -1.
+int part_at(const Photo& photo, PartsOfPhoto parts, Point on_page);
+/// The photo with the last of those parts moved and its far corner moved by more, both in the photo's own
+/// directions; the part stays on the photo.
+Photo with_part_moved(Photo photo, PartsOfPhoto parts, Point by, Point larger);
 
 /// "4 x 6 in", "2 1/2 in round".
 std::string size_in_words(const Photo& photo, Units units);

@@ -128,6 +128,12 @@ void check_page(const Page& page, const CutPlacement& p, int cut, SetOut& out, U
 
 } // namespace
 
+std::vector<Box> bases_of(const Page& page) {
+    std::vector<Box> out;
+    for (const Box& leaf : page.leaves()) out.push_back(page.base_of(leaf));
+    return out;
+}
+
 Box base_of(const Page& page) {
     const auto leaves = page.leaves();
     Box out = page.base_of(leaves.front());

@@ -36,6 +36,9 @@ struct CutOnPage {
 /// The base of a page; of a spread from the left edge of the first base to the right edge of the second.
 Box base_of(const Page& page);
 
+/// The base of each page there is.
+std::vector<Box> bases_of(const Page& page);
+
 /// What the place of a cut with this box is measured from: the base it lies on inside its frame, the page it
 /// lies on where there is no frame, and the whole spread where it lies on both pages.
 Box measured_from(const Page& page, const Box& cut);

@@ -1,6 +1,6 @@
 #include "core/sheets/crowd.h"
 
-#include "core/sheets/chance.h"
+#include "core/chance.h"
 
 #include <algorithm>
 #include <array>

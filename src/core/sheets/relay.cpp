@@ -1,6 +1,6 @@
 #include "core/sheets/relay.h"
 
-#include "core/sheets/chance.h"
+#include "core/chance.h"
 
 #include <algorithm>
 #include <cmath>

@@ -1,6 +1,6 @@
 #include "core/sheets/touching.h"
 
-#include "core/sheets/chance.h"
+#include "core/chance.h"
 #include "core/sheets/wide.h"
 
 #include <algorithm>

@@ -95,12 +95,17 @@ template <class F, Describes<Photo> T> void describe(F& f, T& photo) {
     const auto part_of_it = [](auto& v, const char* key, auto& part) { v.box(key, part, photo_part_limits); };
     f.values("protected_mm", photo.protected_parts, part_of_it);
     f.values("to_hide_mm", photo.hidden_parts, part_of_it);
+    f.box("picture_part", photo.part, picture_part_limits);
+    f.flag("whole_picture", photo.whole);
+    f.check("picture_part", [&] { return photo.part.x0 < photo.part.x1 && photo.part.y0 < photo.part.y1; });
 }
 
 template <class F, Describes<RoomWanted> T> void describe(F& f, T& room) {
     f.word("for", room.what);
     f.number("width_mm", room.width, room_side_limits);
     f.number("height_mm", room.height, room_side_limits);
+    f.optional("place", room.centre,
+               [](auto& o, auto& centre) { o.point("centre_mm", centre, place_limits); });
 }
 
 /// `entry`: where its picture is in the archive; empty for none.

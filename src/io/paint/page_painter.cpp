@@ -74,13 +74,17 @@ void paint_stand_in(QPainter& painter, const QPainterPath& inner, double w, doub
     painter.fillPath(hill, QColor(0x8F, 0xA8, 0x84));
 }
 
-/// The picture fills its print; what does not fit its proportions is cropped evenly.
-void paint_picture(QPainter& painter, const QImage& image, double w, double h) {
-    const double scale = std::max(w / image.width(), h / image.height());
-    const QSizeF size(w / scale, h / scale);
-    painter.drawImage(QRectF(-w / 2, -h / 2, w, h), image,
-                      QRectF((image.width() - size.width()) / 2, (image.height() - size.height()) / 2,
-                             size.width(), size.height()));
+/// The part of the picture fills its photo, cropped evenly; or is there whole, with white where it is not.
+void paint_picture(QPainter& painter, const QImage& image, const Photo& photo, double w, double h) {
+    const QRectF part(photo.part.x0 * image.width(), photo.part.y0 * image.height(),
+                      photo.part.width() * image.width(), photo.part.height() * image.height());
+    const double across = w / part.width();
+    const double down = h / part.height();
+    const double scale = photo.whole ? std::min(across, down) : std::max(across, down);
+    const QSizeF shown(std::min(part.width(), w / scale), std::min(part.height(), h / scale));
+    const QSizeF size = shown * scale;
+    painter.drawImage(QRectF(QPointF(-size.width() / 2, -size.height() / 2), size), image,
+                      QRectF(part.center() - QPointF(shown.width() / 2, shown.height() / 2), shown));
 }
 
 /// Prints as paper, with a white rim.
@@ -103,7 +107,7 @@ void paint_photo(QPainter& painter, const Photo& photo, const QImage& picture) {
     if (picture.isNull())
         paint_stand_in(painter, inner, w, h);
     else
-        paint_picture(painter, picture, w, h);
+        paint_picture(painter, picture, photo, w, h);
     painter.restore();
     QPen edge(QColor(38, 36, 43, 70));
     edge.setCosmetic(true);

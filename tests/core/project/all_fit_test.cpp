@@ -102,7 +102,7 @@ TEST(PhotosIntoOpenings, GoIntoTheLargestThatAreNotSideBySide) {
     Project p = row_of_panes({50, 49, 48, 30, 40});
     for (int i = 0; i < 2; ++i) p.set_out.photos.push_back(square_photo(60));
     const Plan plan = shapes_of(p);
-    const auto found = photos_into_openings(p, plan, {0, 1}, {}, usual_tilt_deg);
+    const auto found = photos_into_openings(p, plan, {0, 1}, {});
     ASSERT_TRUE(found) << found.error().message;
     ASSERT_EQ(found->size(), 2u);
     const auto side = [&](int which) {
@@ -121,7 +121,7 @@ TEST(PhotosIntoOpenings, GoIntoTheLargestThatAreNotSideBySide) {
         EXPECT_LT(distance(photo.centre, bounds(opening_on_page(plan, one.opening)).centre()), 3);
     }
     // Side by side where there is no other way.
-    const auto forced = photos_into_openings(p, plan, {0, 1}, {0, 1}, usual_tilt_deg);
+    const auto forced = photos_into_openings(p, plan, {0, 1}, {0, 1});
     ASSERT_TRUE(forced);
     EXPECT_NE((*forced)[0].opening, (*forced)[1].opening);
 }
@@ -133,17 +133,16 @@ TEST(PhotosIntoOpenings, KeepFacesHighEnoughAndSayWhenTheyCannot) {
     photo.protected_parts = {{-20, -20, 20, 20}}; // 40 of 100 mm high
     p.set_out.photos = {photo};
     const Plan plan = shapes_of(p);
-    const auto found = photos_into_openings(p, plan, {0}, {}, usual_tilt_deg);
+    const auto found = photos_into_openings(p, plan, {0}, {});
     ASSERT_TRUE(found);
     const int large = (*found)[0].opening;
     EXPECT_NEAR(plan.sections.cut->openings[large].area, 3600, 1);
     EXPECT_GE((*found)[0].fitted.protected_parts[0].height(), least_face - 1e-9);
-    const auto none = photos_into_openings(p, plan, {0}, {1 - large}, usual_tilt_deg);
+    const auto none = photos_into_openings(p, plan, {0}, {1 - large});
     ASSERT_FALSE(none);
     EXPECT_EQ(none.error().message, "Mia fits into none of them with its faces at least 1/2 in high");
     p.set_out.photos.push_back(photo);
-    EXPECT_EQ(photos_into_openings(p, plan, {0, 1}, {large}, usual_tilt_deg).error().kind,
-              ErrorKind::NothingToDo);
+    EXPECT_EQ(photos_into_openings(p, plan, {0, 1}, {large}).error().kind, ErrorKind::NothingToDo);
 }
 
 TEST(SketchBoxes, BecomePhotosWhereThereAreNoneAndRooms) {

@@ -104,13 +104,13 @@ TEST(Photos, PartsThatStayFreeAreMarkedOnThePage) {
     EXPECT_NEAR(cropped->y1, 3 * mm_per_inch, 1e-9);
     EXPECT_FALSE(part_between(photo, {0, 0}, {5, 5}));
     photo.protected_parts = {{-40, -40, 40, 40}, *part};
-    EXPECT_EQ(protected_part_at(photo, to_page({0, 0})), 1) << "the smaller of the two there";
-    EXPECT_EQ(protected_part_at(photo, to_page({30, 30})), 0);
-    EXPECT_EQ(protected_part_at(photo, to_page({45, 0})), -1);
+    EXPECT_EQ(part_at(photo, &Photo::protected_parts, to_page({0, 0})), 1) << "the smaller of the two there";
+    EXPECT_EQ(part_at(photo, &Photo::protected_parts, to_page({30, 30})), 0);
+    EXPECT_EQ(part_at(photo, &Photo::protected_parts, to_page({45, 0})), -1);
     std::mt19937 random(4);
     for (int i = 0; i < 50; ++i) {
         const auto step = [&] { return static_cast<double>(random() % 60) - 30; };
-        photo = with_part_moved(photo, {step(), step()}, {step(), step()});
+        photo = with_part_moved(photo, &Photo::protected_parts, {step(), step()}, {step(), step()});
         const Box& b = photo.protected_parts.back();
         EXPECT_TRUE((Box{-50.801, -76.201, 50.801, 76.201}.holds(b)));
         EXPECT_GE(std::min(b.width(), b.height()), 1.99);

@@ -213,7 +213,7 @@ Result<void> Planner::back(const Project& project, const Composition& composed, 
     });
     if (!made) return tl::make_unexpected(made.error());
     facts.patches = (*made)->patches;
-    facts.enlargement = (*made)->enlargement;
+    facts.enlargements = (*made)->enlargements;
     facts.without_patch = (*made)->without_patch;
     // Which section an opening is in may change without changing its patch.
     for (Patch& p : facts.patches) {
@@ -332,7 +332,8 @@ Result<std::vector<MethodFigures>> Planner::compare_methods(const Project& proje
         if (!made) return tl::make_unexpected(made.error());
         const SectionFacts& facts = made->sections;
         out.push_back(figures_of(one.sections.backing.method,
-                                 {facts.patches, facts.enlargement, facts.without_patch}, one.sections.pace));
+                                 {facts.patches, facts.enlargements, facts.without_patch},
+                                 one.sections.pace));
     }
     return out;
 }

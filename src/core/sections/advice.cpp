@@ -57,7 +57,6 @@ MethodAdvice advised_method(const Polygon& opening, double narrowest_bar, const 
 MethodFigures figures_of(BackingMethod method, const Backing& backing, const Pace& pace) {
     MethodFigures out;
     out.method = method;
-    out.enlargement = backing.enlargement;
     out.failed = static_cast<int>(backing.without_patch.size());
     out.smallest_lip = std::numeric_limits<double>::infinity();
     for (const Patch& p : backing.patches) {

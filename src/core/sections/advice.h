@@ -23,7 +23,6 @@ struct MethodFigures {
     double smallest_lip = 0; ///< where there are lips; infinity where there are none
     int narrow_lips = 0;     ///< patches whose lip is under 1.5 mm
     int failed = 0;          ///< openings it does not work for, which get machine patches or nothing
-    double enlargement = 0;  ///< of the enlarged copy
 };
 
 MethodFigures figures_of(BackingMethod method, const Backing& backing, const Pace& pace);

@@ -3,6 +3,7 @@
 #include "core/geometry/cuttable.h"
 #include "core/geometry/measure.h"
 #include "core/on_two_threads.h"
+#include "core/sections/enlarged.h"
 #include "core/sections/method_shapes.h"
 #include "core/sections/one_sheet.h"
 #include "core/sections/overlap.h"
@@ -72,16 +73,7 @@ private:
     }
 
     Result<void> make_base() {
-        auto made = make_patches(whole_, whole_wishes(0), to_page_, page_);
-        if (made && !bars_.all_meet()) {
-            // Of one sheet nothing can lie on the rest of it.
-            for (const Patch& p : *made)
-                if (on_one_sheet_.contains(p.opening)) meeting_.emplace(p.opening, p);
-            const auto reaching = make_patches(whole_, whole_wishes(0), to_page_, page_, bars_);
-            if (!reaching) return tl::make_unexpected(reaching.error());
-            made = overlapped(std::move(*made), *reaching, whole_, to_page_,
-                              [this](int a, int b) { return glued_before(a, b); });
-        }
+        auto made = bars_.all_meet() ? make_patches(whole_, whole_wishes(0), to_page_, page_) : crossing();
         if (!made) return tl::make_unexpected(made.error());
         for (Patch& p : *made) base_.emplace(p.opening, std::move(p));
         const bool wider = std::any_of(wishes_.begin(), wishes_.end(), [](const BackingWish& w) {
@@ -89,10 +81,40 @@ private:
                    (w.method == BackingMethod::EnlargedCopy || w.method == BackingMethod::Punches);
         });
         if (!wider) return {};
+        for (std::size_t o = 0; o < spots_.cut->openings.size(); ++o)
+            boxes_.push_back(bounds(openings_on_page_.emplace_back(on_page(static_cast<int>(o)))));
+        for (const Piece& p : spots_.cut->pieces)
+            edges_on_page_.push_back(transformed(p.outline.outer, to_page_));
         auto room = by_whole(widest_lip);
         if (!room) return tl::make_unexpected(room.error());
         room_ = std::move(*room);
         return {};
+    }
+
+    /// Patches that run over bars. Where three would lie on each other the second goes to the middle of its
+    /// bars only, and where that is not enough the third, too: the first is left with what it has.
+    Result<std::vector<Patch>> crossing() {
+        const GluedBefore before = [this](int a, int b) { return glued_before(a, b); };
+        auto made = make_patches(whole_, whole_wishes(0), to_page_, page_, bars_, before);
+        if (!made) return made;
+        auto three = third_layers(*made, before);
+        if (three.empty() && on_one_sheet_.empty()) return made;
+        auto meeting = make_patches(whole_, whole_wishes(0), to_page_, page_);
+        if (!meeting) return meeting;
+        std::map<int, const Patch*> plain;
+        for (const Patch& p : *meeting) {
+            plain.emplace(p.opening, &p);
+            // Of one sheet nothing can lie on the rest of it.
+            if (on_one_sheet_.contains(p.opening)) meeting_.emplace(p.opening, p);
+        }
+        for (std::size_t last = 1; last < 3 && !three.empty(); ++last) {
+            for (const auto& layers : three)
+                for (std::size_t k = 1; k <= last; ++k)
+                    if (const auto p = plain.find((*made)[layers[k]].opening); p != plain.end())
+                        (*made)[layers[k]] = *p->second;
+            three = third_layers(*made, before);
+        }
+        return made;
     }
 
     Polygon on_page(int opening) const {
@@ -182,7 +204,7 @@ private:
     }
 
     Result<void> by_method() {
-        find_enlargement();
+        find_enlargements();
         std::map<std::pair<int, bool>, int> leaders; // piece, and whether it is see-through -> patch
         std::vector<Patch> kept;
         std::vector<Result<Shaped>> shaped(out_.patches.size(), Shaped::Patch);
@@ -244,8 +266,6 @@ private:
             punch(p, opening, whole);
             break;
         case BackingMethod::EnlargedCopy:
-            enlarge(p, opening, whole);
-            break;
         case BackingMethod::MachinePatches:
         case BackingMethod::TraceAndTrim:
         case BackingMethod::OneSheet:
@@ -272,31 +292,53 @@ private:
         p.lip = best->lip;
     }
 
-    void find_enlargement() {
+    void find_enlargements() {
         std::vector<std::optional<Enlargeable>> found(out_.patches.size());
         on_two_threads(found.size(), [&](std::size_t i) {
-            const Patch& p = out_.patches[i];
-            if (p.method != BackingMethod::EnlargedCopy || !is_whole(p.opening) || p.trimmed) return;
+            Patch& p = out_.patches[i];
+            if (p.method != BackingMethod::EnlargedCopy) return;
             const auto room = room_.find(spots_.whole[p.opening]);
-            if (room != room_.end()) found[i] = enlargeable(on_page(p.opening), room->second.outline);
+            if (!is_whole(p.opening) || room == room_.end())
+                p.not_enlarged = NotEnlarged::Part;
+            else if (p.trimmed)
+                p.not_enlarged = NotEnlarged::OffThePage;
+            else
+                p.not_enlarged = found[i]
+                                     .emplace(openings_on_page_[p.opening], room->second.outline,
+                                              around(p.opening, room->second.outline))
+                                     .why();
         });
-        std::vector<Enlargeable> ranges;
-        for (std::size_t i = 0; i < found.size(); ++i)
-            if (found[i]) {
-                ranges.push_back(*found[i]);
-                enlargeable_[out_.patches[i].opening] = *found[i];
-            }
-        if (!ranges.empty()) out_.enlargement = best_enlargement(ranges);
+        std::vector<FactorRange> ranges;
+        for (const auto& one : found)
+            if (one && one->possible()) ranges.push_back(one->range());
+        out_.enlargements = enlargements(std::move(ranges));
+        on_two_threads(found.size(), [&](std::size_t i) {
+            if (found[i] && found[i]->possible()) enlarge(out_.patches[i], *found[i]);
+        });
+        for (Patch& p : out_.patches) p.fell_back = p.not_enlarged != NotEnlarged::No;
     }
 
-    void enlarge(Patch& p, const Polygon& opening, bool whole) const {
-        const auto how = enlargeable_.find(p.opening);
-        const double f = out_.enlargement;
-        p.fell_back = !whole || how == enlargeable_.end() || f < how->second.least - 1e-9 ||
-                      f > how->second.most + 1e-9;
-        if (p.fell_back) return;
-        p.outline = enlarged(opening, how->second, f);
-        p.lip = gap(opening.outer, p.outline.outer).distance;
+    AroundOpening around(int o, const Polygon& room) const {
+        AroundOpening out;
+        out.edge = &edges_on_page_[spots_.cut->openings[o].piece];
+        const Box near = bounds(room).grown(widest_lip);
+        for (std::size_t k = 0; k < openings_on_page_.size(); ++k)
+            if (static_cast<int>(k) != o && spots_.whole[k] >= 0 && boxes_[k].meets(near))
+                out.others.push_back(&openings_on_page_[k].outer);
+        return out;
+    }
+
+    /// By the first copy that suits.
+    void enlarge(Patch& p, const Enlargeable& how) const {
+        for (const double f : out_.enlargements) {
+            auto copy = how.range().holds(f) ? how.copy(f) : std::nullopt;
+            if (!copy) continue;
+            p.outline = std::move(*copy);
+            p.enlarged = f;
+            p.lip = gap(openings_on_page_[p.opening].outer, p.outline.outer).distance;
+            return;
+        }
+        p.not_enlarged = NotEnlarged::NoCopy;
     }
 
     /// As large as those that ride on it, joined where they lie within reach of each other; what does not
@@ -378,7 +420,9 @@ private:
     std::set<int> on_one_sheet_;                 ///< whole openings
     std::map<int, Patch> meeting_;               ///< of these, as they are where others overlap
     std::map<int, Patch> room_;                  ///< as far as any patch may reach
-    std::map<int, Enlargeable> enlargeable_;
+    std::vector<Ring> edges_on_page_;            ///< by piece, where openings are enlarged
+    std::vector<Box> boxes_;                     ///< of the openings
+    std::vector<Polygon> openings_on_page_;      ///< by opening of the spots, where they are enlarged
     Backing out_;
 };
 

@@ -19,8 +19,8 @@ struct BackingWish {
 };
 
 struct Backing {
-    std::vector<Patch> patches;     ///< in order of openings
-    double enlargement = 0;         ///< of the enlarged copy, as a factor; 0 when no section wants one
+    std::vector<Patch> patches;       ///< in order of openings
+    std::vector<double> enlargements; ///< of the enlarged copies, as factors
     std::vector<int> without_patch; ///< openings of which nothing remains, such as inlays that are too narrow
 };
 

@@ -33,10 +33,10 @@ struct SectionFacts {
     std::vector<int> of_opening; ///< by opening: its section
     std::vector<Neighbours> neighbours;
     std::vector<Patch> patches;
-    std::vector<double> covered;     ///< by opening: the share that photos and cuts above hide
-    std::vector<PhotoBehind> behind; ///< by opening
-    double enlargement = 0;          ///< of the enlarged copy; 0 without one
-    std::vector<int> without_patch;  ///< openings too narrow for the inlay they were to get
+    std::vector<double> covered;      ///< by opening: the share that photos and cuts above hide
+    std::vector<PhotoBehind> behind;  ///< by opening
+    std::vector<double> enlargements; ///< of the enlarged copies
+    std::vector<int> without_patch;   ///< openings too narrow for the inlay they were to get
     std::vector<Shaker> shakers;
     std::vector<SectionPhoto> photo_sizes; ///< to order for openings that show a photo
     std::vector<WritingRoom> writing;

@@ -122,6 +122,60 @@ std::string why_no_punch(const SectionsNow& now, const std::vector<int>& opening
            "they get machine patches.";
 }
 
+/// "103.2 %".
+std::string enlarged_to(double factor) {
+    const long per_mille = std::lround(factor * 1000);
+    return std::to_string(per_mille / 10) + "." + std::to_string(per_mille % 10) + " %";
+}
+
+/// "4 and 9, whose bars are too narrow for a lip; 5, which is too long for its width".
+std::string why_not_enlarged(const SectionsNow& now) {
+    static constexpr std::pair<NotEnlarged, const char*> reasons[] = {
+        {NotEnlarged::NarrowBars, "bars too narrow for a lip on some side"},
+        {NotEnlarged::TooLong, "too long for the width of the bars: their lip would be uneven"},
+        {NotEnlarged::NoCopy, "a copy of their own would be wanted for them alone"},
+        {NotEnlarged::OffThePage, "they hang off the page"},
+        {NotEnlarged::Part, "they are parts of an opening"}};
+    std::string out;
+    for (const auto& [reason, why] : reasons) {
+        std::vector<int> these;
+        for (const Patch& p : now.facts.patches)
+            if (p.not_enlarged == reason) these.push_back(p.opening);
+        if (!these.empty()) out += (out.empty() ? "" : "; ") + numbers(these) + " (" + why + ")";
+    }
+    return out;
+}
+
+void about_enlarged(const SectionsNow& now, const std::vector<int>& not_enlarged, std::vector<Finding>& out) {
+    const auto& copies = now.facts.enlargements;
+    if (copies.empty() && not_enlarged.empty()) return;
+    const std::string rest = not_enlarged.empty() ? std::string()
+                                                  : "It does not work for " + why_not_enlarged(now) +
+                                                        "; these get machine patches.";
+    if (copies.empty()) {
+        out.push_back(
+            about(now, Code::NotEnlarged, "An enlarged copy does not work here", rest, not_enlarged));
+        return;
+    }
+    std::string sizes;
+    std::string message;
+    for (std::size_t i = 0; i < copies.size(); ++i) {
+        sizes += (i == 0 ? "" : i + 1 == copies.size() ? " and " : ", ") + enlarged_to(copies[i]);
+        std::vector<int> these;
+        for (const Patch& p : now.facts.patches)
+            if (p.enlarged == copies[i]) these.push_back(p.opening);
+        if (copies.size() > 1 && !these.empty())
+            message +=
+                (message.empty() ? "" : " ") + enlarged_to(copies[i]) + " backs " + numbers(these) + ".";
+    }
+    if (not_enlarged.empty() && message.empty()) message = "Every drop-out then backs its opening.";
+    if (!rest.empty()) message += (message.empty() ? "" : " ") + rest;
+    const int first = static_cast<int>(now.facts.patches.front().opening);
+    out.push_back(about(now, not_enlarged.empty() ? Code::Enlarged : Code::EnlargedInPart,
+                        (copies.size() > 1 ? "Cut copies at " : "Cut the copy at ") + sizes, message,
+                        not_enlarged.empty() ? std::vector<int>{first} : not_enlarged));
+}
+
 void about_methods(const SectionsNow& now, std::vector<Finding>& out) {
     std::vector<int> not_enlarged;
     std::vector<int> not_punched;
@@ -129,23 +183,7 @@ void about_methods(const SectionsNow& now, std::vector<Finding>& out) {
         if (!p.fell_back) continue;
         (p.method == BackingMethod::EnlargedCopy ? not_enlarged : not_punched).push_back(p.opening);
     }
-    if (now.facts.enlargement > 0) {
-        const long per_mille = std::lround(now.facts.enlargement * 1000);
-        const std::string factor =
-            std::to_string(per_mille / 10) + "." + std::to_string(per_mille % 10) + " %";
-        const int first = static_cast<int>(now.facts.patches.front().opening);
-        out.push_back(about(now, not_enlarged.empty() ? Code::Enlarged : Code::EnlargedInPart,
-                            "Cut the copy at " + factor,
-                            not_enlarged.empty() ? "Every drop-out then backs its opening."
-                                                 : "It does not work for " + numbers(not_enlarged) +
-                                                       ", which get machine patches.",
-                            not_enlarged.empty() ? std::vector<int>{first} : not_enlarged));
-    } else if (!not_enlarged.empty()) {
-        out.push_back(about(now, Code::NotEnlarged, "An enlarged copy does not work here",
-                            "No enlargement covers an opening with a lip and stays behind its bars; all get "
-                            "machine patches.",
-                            not_enlarged));
-    }
+    about_enlarged(now, not_enlarged, out);
     if (!not_punched.empty())
         out.push_back(about(now, Code::NoPunch, "No punch for " + numbers(not_punched),
                             why_no_punch(now, not_punched), not_punched));

@@ -10,11 +10,12 @@ namespace {
 
 constexpr double rough_margin = mm_per_inch / 4;
 constexpr double least_border = 0.5;
-constexpr double most_enlarged = 1.6;
 constexpr double peeks = 0.2; ///< mm2 outside the room that nobody can see
 constexpr int circle_corners = 72;
 
-bool within(const Polygon& shape, const Polygon& room) {
+} // namespace
+
+bool lies_within(const Polygon& shape, const Polygon& room) {
     const Box a = bounds(shape);
     const Box b = bounds(room).grown(0.01);
     if (!b.contains({a.x0, a.y0}) || !b.contains({a.x1, a.y1})) return false;
@@ -22,14 +23,11 @@ bool within(const Polygon& shape, const Polygon& room) {
     return outside && area(*outside) <= peeks;
 }
 
-/// The smallest overlap of `shape` around the opening; negative where it does not cover it.
 double lip_of(const Ring& opening, const Ring& shape) {
     for (Point p : opening)
         if (!contains(shape, p)) return -1;
     return gap(opening, shape).distance;
 }
-
-} // namespace
 
 std::optional<Polygon> inlay_shape(const Polygon& opening, double clearance) {
     const double half = least_inlay / 2;
@@ -57,7 +55,7 @@ std::optional<Punched> punch_behind(const Polygon& opening, const Polygon& room,
         Punched p{{circle(around->centre, d / 2, circle_corners), {}}, d, 0, 0};
         p.lip = lip_of(opening.outer, p.outline.outer);
         if (p.lip < 0) continue;
-        if (!within(p.outline, room)) return {}; // larger ones reach farther
+        if (!lies_within(p.outline, room)) return {}; // larger ones reach farther
         return p;
     }
     return {};
@@ -71,60 +69,6 @@ std::optional<Punched> punch_on_top(const Polygon& opening, const std::vector<do
             return Punched{
                 {circle(inside->centre, *d / 2, circle_corners), {}}, *d, 0, inside->radius - *d / 2};
     return {};
-}
-
-Polygon enlarged(const Polygon& opening, const Enlargeable& how, double factor) {
-    const Transform t = Transform::moved(how.centre.x, how.centre.y) * Transform::scaled(factor) *
-                        Transform::moved(-how.centre.x, -how.centre.y);
-    return {transformed(opening.outer, t), {}};
-}
-
-std::optional<Enlargeable> enlargeable(const Polygon& opening, const Polygon& room) {
-    Enlargeable how;
-    const auto inside = largest_circle(opening, 0.1);
-    how.centre = inside ? inside->centre : bounds(opening).centre();
-    const auto lip = [&](double f) { return lip_of(opening.outer, enlarged(opening, how, f).outer); };
-    const auto fits = [&](double f) { return within(enlarged(opening, how, f), room); };
-    // The lip of a copy grows with the factor where every point of the contour is seen from the centre; where
-    // that is not so no factor may do.
-    double lo = 1;
-    double hi = most_enlarged;
-    if (lip(hi) < least_lip) return {};
-    for (int i = 0; i < 9; ++i) {
-        const double mid = (lo + hi) / 2;
-        (lip(mid) < least_lip ? lo : hi) = mid;
-    }
-    how.least = hi;
-    if (!fits(how.least)) return {};
-    lo = how.least;
-    hi = most_enlarged;
-    for (int i = 0; i < 8 && !fits(hi); ++i) {
-        const double mid = (lo + hi) / 2;
-        (fits(mid) ? lo : hi) = mid;
-    }
-    how.most = lo;
-    return how;
-}
-
-double best_enlargement(const std::vector<Enlargeable>& ranges) {
-    double best = 1;
-    double best_end = 1;
-    std::size_t most = 0;
-    for (const Enlargeable& from : ranges) {
-        // The common range begins where one of them begins.
-        std::size_t suits = 0;
-        double end = most_enlarged;
-        for (const Enlargeable& r : ranges)
-            if (r.least <= from.least && from.least <= r.most) {
-                ++suits;
-                end = std::min(end, r.most);
-            }
-        if (suits <= most) continue;
-        most = suits;
-        best = from.least;
-        best_end = end;
-    }
-    return (best + best_end) / 2;
 }
 
 } // namespace zesty

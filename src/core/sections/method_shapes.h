@@ -25,18 +25,9 @@ std::optional<Punched> punch_behind(const Polygon& opening, const Polygon& room,
 /// The largest punch at hand that lies inside the opening with at least 0.5 mm around.
 std::optional<Punched> punch_on_top(const Polygon& opening, const std::vector<double>& punches);
 
-/// The factors by which a copy of the opening may be enlarged: its lip is at least `least_lip`, and it stays
-/// within `room`. Nothing when there is none.
-struct Enlargeable {
-    double least = 1;
-    double most = 1;
-    Point centre; ///< that stays where it is
-};
-std::optional<Enlargeable> enlargeable(const Polygon& opening, const Polygon& room);
-
-/// The factor that suits the most openings; the middle of their common range.
-double best_enlargement(const std::vector<Enlargeable>& ranges);
-
-Polygon enlarged(const Polygon& opening, const Enlargeable& how, double factor);
+/// Whether the shape lies in the room, but for what nobody can see.
+bool lies_within(const Polygon& shape, const Polygon& room);
+/// The smallest overlap of `shape` around the opening; negative where it does not cover it.
+double lip_of(const Ring& opening, const Ring& shape);
 
 } // namespace zesty

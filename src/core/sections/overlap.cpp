@@ -1,122 +1,91 @@
 #include "core/sections/overlap.h"
 
-#include "core/geometry/cuttable.h"
+#include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/on_two_threads.h"
 
 #include <algorithm>
-#include <numeric>
 
 namespace zesty {
 
 namespace {
 
-constexpr double sliver = 0.15; ///< half the width of what scissors cannot cut
-constexpr double no_hole = 4;   ///< mm2
+constexpr double hardly_wide = 0.12; ///< mm that a third layer may be wide
 
-Result<Region> without_slivers(const Region& region) {
-    if (region.empty()) return region;
-    const auto thin = grow(region, -sliver, Corner::Sharp);
-    if (!thin || thin->empty()) return thin;
-    return grow(*thin, sliver, Corner::Sharp);
+double distance_to(const Ring& ring, Point p) {
+    double nearest = std::numeric_limits<double>::infinity();
+    for (std::size_t i = 0; i < ring.size(); ++i)
+        nearest = std::min(nearest, distance_to_segment(p, ring[i], ring[i + 1 == ring.size() ? 0 : i + 1]));
+    return nearest;
 }
 
-/// The polygon of the region in which the opening lies.
-const Polygon* around(const Region& region, Point inside) {
-    for (const Polygon& p : region)
-        if (contains(p.outer, inside)) return &p;
-    return nullptr;
+bool deep_in(const Ring& ring, Point p) {
+    return contains(ring, p) && distance_to(ring, p) > hardly_wide;
 }
 
-/// Patches that meet, and what each could cover beyond its own half of the bars.
-class Overlapping {
-public:
-    Overlapping(const std::vector<Patch>& patches, const CutFile& cut, const Transform& to_page)
-        : patches_(patches), cut_(cut), to_page_(to_page), beyond_(patches.size(), Region{}),
-          rank_(patches.size()) {}
-
-    /// First for all: neither depends on the others' results.
-    Result<void> look_beyond(std::size_t i, const Patch& reaching) {
-        if (reaching.area < patches_[i].area + 0.01) return {};
-        auto beyond = subtract({reaching.outline}, {patches_[i].outline});
-        if (!beyond) return tl::make_unexpected(beyond.error());
-        beyond_[i] = std::move(*beyond);
-        return {};
-    }
-
-    void put_in_order(const std::function<bool(int opening, int other)>& before) {
-        std::vector<std::size_t> order(patches_.size());
-        std::iota(order.begin(), order.end(), std::size_t{0});
-        std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
-            return before(patches_[a].opening, patches_[b].opening);
-        });
-        for (std::size_t r = 0; r < order.size(); ++r) rank_[order[r]] = r;
-    }
-
-    /// Then for all: the patch with what is left to it once those glued earlier have theirs.
-    Result<Patch> extended(std::size_t i) const {
-        Patch patch = patches_[i];
-        Region more = beyond_[i];
-        const Box box = bounds(more);
-        for (std::size_t j = 0; j < patches_.size() && !more.empty(); ++j) {
-            if (rank_[j] >= rank_[i] || beyond_[j].empty() || !bounds(beyond_[j]).meets(box)) continue;
-            auto rest = subtract(more, beyond_[j]);
-            if (!rest) return tl::make_unexpected(rest.error());
-            more = std::move(*rest);
+/// Corners of what two contours have in common.
+std::vector<Point> corners_in_both(const Ring& a, const Ring& b, const Box& where) {
+    std::vector<Point> out;
+    for (const auto& [one, other] : {std::pair(&a, &b), std::pair(&b, &a)})
+        for (const Point p : *one)
+            if (where.contains(p) && contains(*other, p)) out.push_back(p);
+    for (std::size_t i = 0; i < a.size(); ++i) {
+        const Point p = a[i];
+        const Point d = a[i + 1 == a.size() ? 0 : i + 1] - p;
+        Box edge;
+        edge.add(p);
+        edge.add(p + d);
+        if (!edge.meets(where)) continue;
+        for (std::size_t k = 0; k < b.size(); ++k) {
+            const Point q = b[k];
+            const Point e = b[k + 1 == b.size() ? 0 : k + 1] - q;
+            const double sine = cross(d, e);
+            if (std::abs(sine) < 1e-12) continue;
+            const double t = cross(q - p, e) / sine;
+            const double u = cross(q - p, d) / sine;
+            if (t >= 0 && t <= 1 && u >= 0 && u <= 1) out.push_back(p + d * t);
         }
-        auto thick = without_slivers(more);
-        if (!thick) return tl::make_unexpected(thick.error());
-        if (thick->empty()) return patch;
-        thick->push_back(patch.outline);
-        const auto joined = unite(*thick);
-        if (!joined) return tl::make_unexpected(joined.error());
-        const Opening& opening = cut_.openings[patch.opening];
-        const Polygon* own = around(*joined, to_page_(opening.label.centre));
-        if (!own) return patch;
-        Polygon longer = *own;
-        std::erase_if(longer.holes, [](const Ring& h) { return std::abs(signed_area(h)) < no_hole; });
-        longer = made_cuttable(longer);
-        if (longer.outer.empty()) return patch;
-        patch.outline = std::move(longer);
-        patch.area = area(patch.outline);
-        if (!patch.trimmed)
-            patch.lip = gap(transformed(opening.outline.outer, to_page_), patch.outline.outer).distance;
-        return patch;
     }
+    return out;
+}
 
-private:
-    const std::vector<Patch>& patches_;
-    const CutFile& cut_;
-    const Transform& to_page_;
-    std::vector<Region> beyond_;
-    std::vector<std::size_t> rank_; ///< in the order of gluing
-};
+/// Whether three lie on each other: a corner of what two have in common lies in the third, and not at its
+/// rim.
+bool three_layers(const Ring& a, const Ring& b, const Ring& c, const Box& where) {
+    const std::vector<Point> corners = corners_in_both(a, b, where);
+    if (std::any_of(corners.begin(), corners.end(), [&](Point p) { return deep_in(c, p); })) return true;
+    return std::any_of(c.begin(), c.end(),
+                       [&](Point p) { return where.contains(p) && deep_in(a, p) && deep_in(b, p); });
+}
 
 } // namespace
 
-Result<std::vector<Patch>> overlapped(std::vector<Patch> meeting, const std::vector<Patch>& reaching,
-                                      const CutFile& cut, const Transform& to_page,
-                                      const std::function<bool(int opening, int other)>& before) {
-    Overlapping all(meeting, cut, to_page);
-    std::vector<const Patch*> farther(meeting.size(), nullptr);
-    for (std::size_t i = 0, k = 0; i < meeting.size(); ++i) {
-        while (k < reaching.size() && reaching[k].opening < meeting[i].opening) ++k;
-        if (k < reaching.size() && reaching[k].opening == meeting[i].opening) farther[i] = &reaching[k];
-    }
-    std::vector<Result<void>> looked(meeting.size());
-    on_two_threads(meeting.size(), [&](std::size_t i) {
-        if (farther[i]) looked[i] = all.look_beyond(i, *farther[i]);
+std::vector<std::array<std::size_t, 3>> third_layers(const std::vector<Patch>& patches,
+                                                     const GluedBefore& before) {
+    std::vector<Box> boxes;
+    for (const Patch& p : patches) boxes.push_back(bounds(p.outline));
+    const BoxIndex index(boxes);
+    std::vector<std::vector<std::array<std::size_t, 3>>> found(patches.size());
+    on_two_threads(patches.size(), [&](std::size_t i) {
+        std::vector<std::size_t> near;
+        for (const int k : index.meeting(boxes[i]))
+            if (static_cast<std::size_t>(k) > i) near.push_back(static_cast<std::size_t>(k));
+        for (std::size_t x = 0; x < near.size(); ++x)
+            for (std::size_t y = x + 1; y < near.size(); ++y) {
+                const Box where = common(common(boxes[i], boxes[near[x]]), boxes[near[y]]);
+                if (where.width() < hardly_wide || where.height() < hardly_wide) continue;
+                if (!three_layers(patches[i].outline.outer, patches[near[x]].outline.outer,
+                                  patches[near[y]].outline.outer, where))
+                    continue;
+                std::array<std::size_t, 3> three{i, near[x], near[y]};
+                std::sort(three.begin(), three.end(), [&](std::size_t a, std::size_t b) {
+                    return before(patches[a].opening, patches[b].opening);
+                });
+                found[i].push_back(three);
+            }
     });
-    for (const auto& r : looked)
-        if (!r) return tl::make_unexpected(r.error());
-    all.put_in_order(before);
-    std::vector<Result<Patch>> made(meeting.size(), Patch{});
-    on_two_threads(meeting.size(), [&](std::size_t i) { made[i] = all.extended(i); });
-    std::vector<Patch> out;
-    for (Result<Patch>& p : made) {
-        if (!p) return tl::make_unexpected(p.error());
-        out.push_back(std::move(*p));
-    }
+    std::vector<std::array<std::size_t, 3>> out;
+    for (const auto& some : found) out.insert(out.end(), some.begin(), some.end());
     return out;
 }
 

@@ -3,15 +3,12 @@
 
 #include "core/sections/patches.h"
 
-#include <functional>
+#include <array>
 
 namespace zesty {
 
-/// Takes patches that meet in the middle of bars and the same patches with all they could cover, both in
-/// order of openings, and gives each of them as much of the bars as leaves nowhere more than two on each
-/// other. What is glued before takes its share first.
-Result<std::vector<Patch>> overlapped(std::vector<Patch> meeting, const std::vector<Patch>& reaching,
-                                      const CutFile& cut, const Transform& to_page,
-                                      const std::function<bool(int opening, int other)>& before);
+/// Where three patches lie on each other, by more than a hair: which, in the order of gluing, as indices.
+std::vector<std::array<std::size_t, 3>> third_layers(const std::vector<Patch>& patches,
+                                                     const GluedBefore& before);
 
 } // namespace zesty

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <tuple>
 
 namespace zesty {
 
@@ -58,12 +59,13 @@ double ParallelOutline::turn_at(std::size_t edge) const {
 void ParallelOutline::find_room(const Reach& reach) {
     const std::size_t n = edges_.size();
     for (std::size_t i = 0; i < n; ++i)
-        edges_[i].by = room_of(edges_[i], turn_at((i + n - 1) % n), turn_at(i), reach);
+        std::tie(edges_[i].by, edges_[i].half) =
+            room_of(edges_[i], turn_at((i + n - 1) % n), turn_at(i), reach);
 }
 
 /// On a curve an edge also answers for what faces the gap between it and the next.
-double ParallelOutline::room_of(const Edge& e, double turn_before, double turn_after,
-                                const Reach& reach) const {
+std::pair<double, double> ParallelOutline::room_of(const Edge& e, double turn_before, double turn_after,
+                                                   const Reach& reach) const {
     const auto lean = [](double turn) { return turn > 0 && turn < curve_turn ? std::tan(turn) : 0; };
     const double lean_a = lean(turn_before);
     const double lean_b = lean(turn_after);
@@ -85,7 +87,11 @@ double ParallelOutline::room_of(const Edge& e, double turn_before, double turn_a
     reach.each_stop_near(box, [&](const Segment& s) {
         if (const auto y = facing(s)) room = std::min(room, std::max(*y / 2, *y - edge_clearance));
     });
-    return room;
+    double half = room;
+    reach.each_crossed_near(box, [&](const Segment& s) {
+        if (const auto y = facing(s)) half = std::min(half, *y / 2);
+    });
+    return {room, half};
 }
 
 void ParallelOutline::level_curves() {
@@ -94,19 +100,51 @@ void ParallelOutline::level_curves() {
     while (start < n && std::abs(turn_at(start)) < curve_turn) ++start;
     if (start == n) { // one curve all round
         double least = edges_.front().by;
-        for (const Edge& e : edges_) least = std::min(least, e.by);
-        for (Edge& e : edges_) e.by = least;
+        double half = edges_.front().half;
+        for (const Edge& e : edges_) least = std::min(least, e.by), half = std::min(half, e.half);
+        for (Edge& e : edges_) e.by = least, e.half = half;
         return;
     }
     for (std::size_t done = 0; done < n;) {
         const std::size_t first = (start + 1 + done) % n;
         double least = edges_[first].by;
+        double half = edges_[first].half;
         std::size_t count = 1;
-        while (std::abs(turn_at((first + count - 1) % n)) < curve_turn)
-            least = std::min(least, edges_[(first + count++) % n].by);
-        for (std::size_t k = 0; k < count; ++k) edges_[(first + k) % n].by = least;
+        while (std::abs(turn_at((first + count - 1) % n)) < curve_turn) {
+            const Edge& next = edges_[(first + count++) % n];
+            least = std::min(least, next.by);
+            half = std::min(half, next.half);
+        }
+        for (std::size_t k = 0; k < count; ++k) {
+            edges_[(first + k) % n].by = least;
+            edges_[(first + k) % n].half = half;
+        }
         done += count;
     }
+}
+
+/// From the corner to where the edges meet once one is moved out by `by_e` and the next by `by_f`; they must
+/// not be parallel.
+Point ParallelOutline::mitre(const Edge& e, const Edge& f, double by_e, double by_f) const {
+    return Point{by_e * f.out.y - by_f * e.out.y, by_f * e.out.x - by_e * f.out.x} *
+           (1 / cross(e.out, f.out));
+}
+
+/// Back to the middle of the bars before the joint begins, which may be askew.
+Ring ParallelOutline::steps_at(const Edge& e, const Edge& f, Point tip) const {
+    constexpr double askew = 0.6; // of the bar
+    Ring out;
+    const auto step = [&](const Edge& g, Point corner, Point inwards, bool before) {
+        if (g.half >= g.by) return;
+        const Point from = corner + inwards * std::min(askew * g.by, g.length / 2);
+        const Point far = from + g.out * g.by;
+        const Point near = from + g.out * g.half;
+        out.insert(out.end(), {before ? far : near, before ? near : far});
+    };
+    step(e, e.b, (e.a - e.b) * (1 / e.length), true);
+    out.push_back(tip);
+    step(f, f.a, (f.b - f.a) * (1 / f.length), false);
+    return out;
 }
 
 ParallelOutline::Corner ParallelOutline::corner_at(std::size_t edge, const Reach& reach) const {
@@ -114,17 +152,25 @@ ParallelOutline::Corner ParallelOutline::corner_at(std::size_t edge, const Reach
     const Edge& f = edges_[(edge + 1) % edges_.size()];
     const Point at = e.b;
     const double turn = turn_at(edge);
-    Corner out{false, {}, at + e.out * e.by, at + f.out * f.by};
-    if (std::abs(turn) < nearly_straight) return {true, (out.before + out.after) * 0.5, {}, {}};
+    Corner out{false, {}, at + e.out * e.by, at + f.out * f.by, {}};
+    if (std::abs(turn) < nearly_straight) return {true, (out.before + out.after) * 0.5, {}, {}, {}};
     // (tip - at) is e.by out from one edge and f.by from the other.
-    const double sine = cross(e.out, f.out);
-    if (std::abs(sine) < 1e-9) return out;
-    const Point way{(e.by * f.out.y - f.by * e.out.y) / sine, (f.by * e.out.x - e.by * f.out.x) / sine};
+    if (std::abs(cross(e.out, f.out)) < 1e-9) return out;
+    const Point way = mitre(e, f, e.by, f.by);
     out.tip = at + way;
     const Point e_along = (e.b - e.a) * (1 / e.length);
     const Point f_along = (f.b - f.a) * (1 / f.length);
     if (turn < 0) { // the edges run into each other
         out.mitred = dot(way, e_along) > -e.length && dot(way, f_along) < f.length;
+        return out;
+    }
+    const bool crosses = e.half < e.by || f.half < f.by;
+    if (crosses && reach.yields_near(at, std::max(2 * length(way), reach.lip()))) {
+        const double half = std::min(e.half, f.half);
+        const Point tip = turn <= sharp_turn
+                              ? at + mitre(e, f, e.half, f.half)
+                              : at + (e.out + f.out) * (half / std::max(1e-9, length(e.out + f.out)));
+        out.steps = steps_at(e, f, tip);
         return out;
     }
     const double far = length(way);
@@ -151,7 +197,9 @@ ParallelOutline::Corner ParallelOutline::corner_at(std::size_t edge, const Reach
 Ring ParallelOutline::ring() const {
     Ring out;
     for (const Corner& c : corners_) {
-        if (c.mitred) {
+        if (!c.steps.empty()) {
+            out.insert(out.end(), c.steps.begin(), c.steps.end());
+        } else if (c.mitred) {
             out.push_back(c.tip);
         } else {
             out.push_back(c.before);

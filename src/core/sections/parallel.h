@@ -16,7 +16,8 @@ public:
     /// `reach`.
     ParallelOutline(const Ring& edge, bool outwards_is_left, const Reach& reach);
 
-    /// Corner by corner. May cross itself where the contour is hollow; a non-zero fill settles that.
+    /// Corner by corner. Where another patch comes first a corner keeps to its own part of the joint. May
+    /// cross itself where the contour is hollow; a non-zero fill settles that.
     Ring ring() const;
 
     /// Cuts off the mitred corners whose tip is in the way of something, or all of them; whether there were
@@ -36,16 +37,22 @@ private:
         Point a, b;
         Point out; ///< of length 1
         double length = 0;
-        double by = 0; ///< how far it is moved
+        double by = 0;   ///< how far it is moved
+        double half = 0; ///< how far if it met what it crosses to
     };
     struct Corner {
         bool mitred = false; ///< the tip stands for it; otherwise the points before and after
         Point tip, before, after;
+        Ring steps; ///< all of the corner, where another patch comes first
     };
 
     double turn_at(std::size_t edge) const; ///< between this edge and the next; positive where a gap opens
     void find_room(const Reach& reach);
-    double room_of(const Edge& e, double turn_before, double turn_after, const Reach& reach) const;
+    Point mitre(const Edge& e, const Edge& f, double by_e, double by_f) const;
+    Ring steps_at(const Edge& e, const Edge& f, Point tip) const;
+    /// How far it may go, and how far if it met what it crosses to.
+    std::pair<double, double> room_of(const Edge& e, double turn_before, double turn_after,
+                                      const Reach& reach) const;
     void level_curves();
     Corner corner_at(std::size_t edge, const Reach& reach) const;
 

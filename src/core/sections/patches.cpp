@@ -34,8 +34,8 @@ bool box_near(const Ring& ring, Point p) {
 class PatchMaker {
 public:
     PatchMaker(const CutFile& cut, const std::vector<PatchWish>& wishes, const Transform& to_page,
-               const Box& page, const SharedBars& bars)
-        : cut_(cut), wishes_(wishes), to_page_(to_page), page_(page), bars_(bars),
+               const Box& page, const SharedBars& bars, const GluedBefore& before)
+        : cut_(cut), wishes_(wishes), to_page_(to_page), page_(page), bars_(bars), before_(before),
           backed_(cut.openings.size(), 0), grid_(SegmentGrid({})) {
         for (std::size_t o = 0; o < backed_.size(); ++o) backed_[o] = wishes[o].backed;
         grid_ = contours(cut, backed_, to_page);
@@ -113,7 +113,7 @@ private:
     Reach reach_of(int opening, const Ring& edge) const {
         std::vector<int> ignored{opening};
         for (int p : cut_.openings[opening].inserts) ignored.push_back(ring_of_piece(p));
-        return Reach(grid_, layer_of(opening), wishes_[opening].lip, crossed_from(opening), ignored, edge);
+        return Reach(grid_, layer_of(opening), wishes_[opening].lip, on_bars_of(opening), ignored, edge);
     }
 
     /// Empty where nothing can be made of it.
@@ -163,11 +163,13 @@ private:
         return least;
     }
 
-    std::vector<char> crossed_from(int opening) const {
-        std::vector<char> out;
+    std::vector<OnBar> on_bars_of(int opening) const {
+        std::vector<OnBar> out;
         if (bars_.all_meet()) return out;
         for (int other = 0; other < static_cast<int>(cut_.openings.size()); ++other)
-            out.push_back(bars_.between(opening, other) == LipMode::Overlap);
+            out.push_back(bars_.between(opening, other) == LipMode::Meet ? OnBar::Meets
+                          : !before_ || before_(opening, other)          ? OnBar::Crosses
+                                                                         : OnBar::Yields);
         return out;
     }
 
@@ -185,7 +187,7 @@ private:
         for (int piece : cut_.openings[opening].inserts) {
             if (cut_.pieces[piece].openings.empty()) continue;
             const Ring edge = thinned(cut_.pieces[piece].outline.outer, to_page_);
-            const Reach reach(grid_, layer_of(opening), patch.lip_wanted, crossed_from(opening),
+            const Reach reach(grid_, layer_of(opening), patch.lip_wanted, on_bars_of(opening),
                               {opening, ring_of_piece(piece)}, edge);
             const bool inwards_is_left = signed_area(edge) > 0;
             const Ring grown = grown_by_reach(edge, inwards_is_left, reach);
@@ -210,6 +212,7 @@ private:
     Transform to_page_;
     Box page_;
     const SharedBars& bars_;
+    const GluedBefore& before_;
     std::vector<char> backed_;
     SegmentGrid grid_;
 };
@@ -222,9 +225,10 @@ double Patch::paper_area() const {
 }
 
 Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<PatchWish>& wishes,
-                                        const Transform& to_page, const Box& page, const SharedBars& bars) {
+                                        const Transform& to_page, const Box& page, const SharedBars& bars,
+                                        const GluedBefore& before) {
     if (cut.openings.empty()) return std::vector<Patch>{};
-    const PatchMaker maker(cut, wishes, to_page, page, bars);
+    const PatchMaker maker(cut, wishes, to_page, page, bars, before);
     const std::vector<int> wanted = maker.wanted();
     std::vector<Result<PatchMaker::Draft>> drafts(wanted.size(), PatchMaker::Draft{});
     on_two_threads(wanted.size(), [&](std::size_t i) { drafts[i] = maker.draft(wanted[i]); });

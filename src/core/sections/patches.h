@@ -8,9 +8,12 @@
 // more than 0.03 mm their corners are cut off there, and at the last they keep to their own half of the bars
 // (see reach.h). All in page millimetres, seen from the front.
 
+#include "core/sections/enlarged.h"
 #include "core/sections/sections.h"
 #include "core/sections/shared_bars.h"
 #include "core/stop.h"
+
+#include <functional>
 
 namespace zesty {
 
@@ -24,11 +27,13 @@ struct Patch {
     bool trimmed = false; ///< ends at the edge of the page, where there is no lip
     BackingMethod method = BackingMethod::MachinePatches;
     bool fell_back = false; ///< the method wanted does not work here: a machine patch instead
-    double punch = 0;       ///< diameter, for punches
-    double border = 0;      ///< what a punch on top leaves free around it at its narrowest
-    Polygon blank;          ///< what is cut off the sheet first, where that is more than the patch
-    int rides_on = -1;      ///< the patch whose blank it is a part of
-    int order = 0;          ///< place in the order of gluing, from 1
+    double enlarged = 0;    ///< the factor of its copy; 0 for none
+    NotEnlarged not_enlarged = NotEnlarged::No; ///< why it has none, where one was wanted
+    double punch = 0;                           ///< diameter, for punches
+    double border = 0; ///< what a punch on top leaves free around it at its narrowest
+    Polygon blank;     ///< what is cut off the sheet first, where that is more than the patch
+    int rides_on = -1; ///< the patch whose blank it is a part of
+    int order = 0;     ///< place in the order of gluing, from 1
 
     /// What the sheet has to hold; empty for patches that ride on another.
     const Polygon& on_sheet() const { return blank.outer.empty() ? outline : blank; }
@@ -42,12 +47,16 @@ struct PatchWish {
     double lip = 0;
 };
 
+/// Whether the patch of one opening is glued before that of another.
+using GluedBefore = std::function<bool(int opening, int other)>;
+
 /// One patch for every opening that is to be backed, in order of openings. What would lie off `page` is
 /// trimmed, an opening altogether off it gets none. Inserts lie on the patch, which runs through behind them
 /// unless they have openings of their own. Where `bars` says overlap, patches cross the bar as far as the
-/// other opening, however many lie there: see backing.h for who gives way.
+/// other opening: with `before` only the one glued first, which leaves hardly a place with a third layer;
+/// without it both, however many lie there.
 Result<std::vector<Patch>> make_patches(const CutFile& cut, const std::vector<PatchWish>& wishes,
                                         const Transform& to_page, const Box& page,
-                                        const SharedBars& bars = {});
+                                        const SharedBars& bars = {}, const GluedBefore& before = {});
 
 } // namespace zesty

@@ -105,7 +105,7 @@ SegmentGrid contours(const CutFile& cut, const std::vector<char>& backed, const 
     return SegmentGrid(std::move(segments));
 }
 
-Reach::Reach(const SegmentGrid& grid, int layer, double lip, const std::vector<char>& crossed,
+Reach::Reach(const SegmentGrid& grid, int layer, double lip, const std::vector<OnBar>& on_bars,
              const std::vector<int>& ignored, const Ring& edge)
     : lip_(lip) {
     std::vector<const Segment*> near;
@@ -117,15 +117,23 @@ Reach::Reach(const SegmentGrid& grid, int layer, double lip, const std::vector<c
     });
     std::sort(near.begin(), near.end());
     near.erase(std::unique(near.begin(), near.end()), near.end());
-    std::vector<Segment> shared;
-    std::vector<Segment> stopping;
+    std::vector<Segment> shared, stopping, crossed, first;
     for (const Segment* s : near) {
+        const bool is_shared = s->group == group_of(layer, Shares);
+        const OnBar does = is_shared && !on_bars.empty() ? on_bars[s->ring] : OnBar::Meets;
         // One across a bar that may be crossed only stops the patch.
-        const bool stops = s->group == group_of(layer, Stops) || (!crossed.empty() && crossed[s->ring]);
-        (stops ? stopping : shared).push_back(*s);
+        (is_shared && does != OnBar::Crosses ? shared : stopping).push_back(*s);
+        if (does == OnBar::Crosses) crossed.push_back(*s);
+        if (does == OnBar::Yields) first.push_back(*s);
     }
     if (!shared.empty()) shares_.emplace(std::move(shared));
     if (!stopping.empty()) stops_.emplace(std::move(stopping));
+    if (!crossed.empty()) crossed_.emplace(std::move(crossed));
+    if (!first.empty()) first_.emplace(std::move(first));
+}
+
+bool Reach::yields_near(Point p, double limit) const {
+    return first_ && first_->nearest(p, limit, [](const Segment&) { return true; });
 }
 
 double Reach::at(Point a, Point normal, double most) const {

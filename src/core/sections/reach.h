@@ -28,12 +28,18 @@ inline int group_of(int layer, Meeting meeting) {
 /// Ring numbers: opening k is k, pieces follow.
 SegmentGrid contours(const CutFile& cut, const std::vector<char>& backed, const Transform& to_page);
 
+/// What a patch does on the bar to another opening.
+enum class OnBar : char {
+    Meets,   ///< goes to the middle
+    Crosses, ///< goes on to the other opening
+    Yields ///< goes to the middle, as the other one crosses; at corners it keeps to its own part of the joint
+};
+
 /// Contours near one contour of an opening, sorted out once: they are asked about many times.
 class Reach {
 public:
-    /// `crossed`: by opening, whether the bar shared with it may be crossed; empty when none may. `ignored`:
-    /// rings.
-    Reach(const SegmentGrid& grid, int layer, double lip, const std::vector<char>& crossed,
+    /// `on_bars`: by opening; empty where all meet. `ignored`: rings.
+    Reach(const SegmentGrid& grid, int layer, double lip, const std::vector<OnBar>& on_bars,
           const std::vector<int>& ignored, const Ring& edge);
 
     /// In the direction of `normal`, at most the lip.
@@ -44,6 +50,12 @@ public:
     template <class Visit> void each_share_near(const Box& box, Visit visit) const {
         if (shares_) shares_->each_near(box, visit);
     }
+    /// Of those that are crossed to: they stop the patch, too.
+    template <class Visit> void each_crossed_near(const Box& box, Visit visit) const {
+        if (crossed_) crossed_->each_near(box, visit);
+    }
+    /// Whether an opening whose patch comes first is that near.
+    bool yields_near(Point p, double limit) const;
     template <class Visit> void each_stop_near(const Box& box, Visit visit) const {
         if (stops_) stops_->each_near(box, visit);
     }
@@ -57,6 +69,8 @@ private:
     double lip_;
     std::optional<SegmentGrid> shares_;
     std::optional<SegmentGrid> stops_;
+    std::optional<SegmentGrid> crossed_; ///< of those that stop
+    std::optional<SegmentGrid> first_;   ///< of those that are shared
 };
 
 /// The contour moved outwards (away from the opening) by all that `reach` allows, corners rounded. May cross

@@ -3,6 +3,7 @@
 #include "core/cutfile/cut_file.h"
 #include "core/geometry/measure.h"
 #include "core/sections/effort.h"
+#include "core/sections/enlarged.h"
 #include "core/sections/extras.h"
 #include "core/sections/method_shapes.h"
 #include "core/setout/photo_fit.h"
@@ -89,12 +90,15 @@ TEST(Enlargeable, EveryFactorInItsRangeGivesALipAndStaysInItsRoom) {
     int found = 0;
     for (const Polygon& p : testing::random_openings(5, 40, 60)) {
         const auto room = grow({p}, 6, Corner::Sharp);
-        const auto how = enlargeable(p, room->front());
-        if (!how) continue;
-        ++found;
-        EXPECT_LE(how->least, how->most);
-        for (const double share : {0.02, 0.5, 0.98}) {
-            const Polygon copy = enlarged(p, *how, how->least + share * (how->most - how->least));
+        const Enlargeable how(p, room->front());
+        if (!how.possible()) continue;
+        const auto [least, most] = how.range();
+        EXPECT_LE(least, most);
+        for (const double share : {0.1, 0.5, 0.9}) {
+            const auto made = how.copy(least + share * (most - least));
+            if (!made) continue;
+            ++found;
+            const Polygon& copy = *made;
             EXPECT_LT(area(*subtract({p}, {copy})), 1e-6);
             EXPECT_GE(gap(p.outer, copy.outer).distance, least_lip - 0.02);
             EXPECT_LT(area(*subtract({copy}, *room)), 0.25);
@@ -103,22 +107,46 @@ TEST(Enlargeable, EveryFactorInItsRangeGivesALipAndStaysInItsRoom) {
     EXPECT_GT(found, 10);
 }
 
-TEST(Enlargeable, TheBestFactorSuitsAsManyAsAnyFactorDoes) {
+TEST(Enlargeable, TheFirstFactorSuitsAsManyAsAnyFactorDoes) {
     std::mt19937 random(9);
     for (int round = 0; round < testing::rounds(50); ++round) {
-        std::vector<Enlargeable> ranges;
+        std::vector<FactorRange> ranges;
         for (int i = 0; i < 12; ++i) {
             const double least = 1.02 + 0.002 * static_cast<double>(random() % 150);
-            ranges.push_back({least, least + 0.001 * static_cast<double>(random() % 200), {}});
+            ranges.push_back({least, least + 0.001 * static_cast<double>(random() % 200)});
         }
         const auto suits = [&](double f) {
             return std::count_if(ranges.begin(), ranges.end(),
-                                 [&](const Enlargeable& r) { return r.least <= f && f <= r.most; });
+                                 [&](const FactorRange& r) { return r.holds(f); });
         };
         long most = 0;
         for (double f = 1; f < 1.6; f += 0.0005) most = std::max(most, suits(f));
-        EXPECT_GE(suits(best_enlargement(ranges)), most);
+        const auto found = enlargements(ranges);
+        ASSERT_FALSE(found.empty());
+        EXPECT_LE(found.size(), most_copies);
+        EXPECT_GE(suits(found.front()), most);
     }
+    EXPECT_TRUE(enlargements({}).empty());
+}
+
+TEST(Enlargeable, ALongStripHasNoneAndSaysWhyAndASquareBetweenUnequalBarsIsMoved) {
+    const auto box = [](double x0, double y0, double x1, double y1) {
+        return Polygon{ring_of(Box{x0, y0, x1, y1}), {}};
+    };
+    const Polygon strip = box(0, 0, 60, 6);
+    const Polygon strip_room = box(-2, -2, 62, 8);
+    EXPECT_EQ(Enlargeable(strip, strip_room).why(), NotEnlarged::TooLong);
+    const Polygon thin_room = box(-0.5, -2, 62, 8);
+    EXPECT_EQ(Enlargeable(strip, thin_room).why(), NotEnlarged::NarrowBars);
+    // Bars of 1 mm at the left and 4 mm at the right: enlarged about its middle no factor would do.
+    const Polygon square = box(0, 0, 20, 20);
+    const Polygon uneven = box(-1, -1, 24, 24);
+    const Enlargeable how(square, uneven);
+    ASSERT_TRUE(how.possible());
+    EXPECT_GT(how.range().most, 1.2);
+    const auto copy = how.copy(how.range().most - 0.005);
+    ASSERT_TRUE(copy);
+    EXPECT_GT(bounds(*copy).centre().x, 10.5);
 }
 
 TEST(SectionPhoto, CoversItsOpeningHoweverItMustBeTurned) {

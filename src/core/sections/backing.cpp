@@ -3,7 +3,7 @@
 #include "core/geometry/cuttable.h"
 #include "core/geometry/measure.h"
 #include "core/on_two_threads.h"
-#include "core/sections/enlarged.h"
+#include "core/sections/enlarged_patches.h"
 #include "core/sections/method_shapes.h"
 #include "core/sections/one_sheet.h"
 #include "core/sections/overlap.h"
@@ -81,10 +81,6 @@ private:
                    (w.method == BackingMethod::EnlargedCopy || w.method == BackingMethod::Punches);
         });
         if (!wider) return {};
-        for (std::size_t o = 0; o < spots_.cut->openings.size(); ++o)
-            boxes_.push_back(bounds(openings_on_page_.emplace_back(on_page(static_cast<int>(o)))));
-        for (const Piece& p : spots_.cut->pieces)
-            edges_on_page_.push_back(transformed(p.outline.outer, to_page_));
         auto room = by_whole(widest_lip);
         if (!room) return tl::make_unexpected(room.error());
         room_ = std::move(*room);
@@ -204,7 +200,7 @@ private:
     }
 
     Result<void> by_method() {
-        find_enlargements();
+        out_.enlargements = make_enlarged(out_.patches, spots_, room_, to_page_);
         std::map<std::pair<int, bool>, int> leaders; // piece, and whether it is see-through -> patch
         std::vector<Patch> kept;
         std::vector<Result<Shaped>> shaped(out_.patches.size(), Shaped::Patch);
@@ -292,55 +288,6 @@ private:
         p.lip = best->lip;
     }
 
-    void find_enlargements() {
-        std::vector<std::optional<Enlargeable>> found(out_.patches.size());
-        on_two_threads(found.size(), [&](std::size_t i) {
-            Patch& p = out_.patches[i];
-            if (p.method != BackingMethod::EnlargedCopy) return;
-            const auto room = room_.find(spots_.whole[p.opening]);
-            if (!is_whole(p.opening) || room == room_.end())
-                p.not_enlarged = NotEnlarged::Part;
-            else if (p.trimmed)
-                p.not_enlarged = NotEnlarged::OffThePage;
-            else
-                p.not_enlarged = found[i]
-                                     .emplace(openings_on_page_[p.opening], room->second.outline,
-                                              around(p.opening, room->second.outline))
-                                     .why();
-        });
-        std::vector<FactorRange> ranges;
-        for (const auto& one : found)
-            if (one && one->possible()) ranges.push_back(one->range());
-        out_.enlargements = enlargements(std::move(ranges));
-        on_two_threads(found.size(), [&](std::size_t i) {
-            if (found[i] && found[i]->possible()) enlarge(out_.patches[i], *found[i]);
-        });
-        for (Patch& p : out_.patches) p.fell_back = p.not_enlarged != NotEnlarged::No;
-    }
-
-    AroundOpening around(int o, const Polygon& room) const {
-        AroundOpening out;
-        out.edge = &edges_on_page_[spots_.cut->openings[o].piece];
-        const Box near = bounds(room).grown(widest_lip);
-        for (std::size_t k = 0; k < openings_on_page_.size(); ++k)
-            if (static_cast<int>(k) != o && spots_.whole[k] >= 0 && boxes_[k].meets(near))
-                out.others.push_back(&openings_on_page_[k].outer);
-        return out;
-    }
-
-    /// By the first copy that suits.
-    void enlarge(Patch& p, const Enlargeable& how) const {
-        for (const double f : out_.enlargements) {
-            auto copy = how.range().holds(f) ? how.copy(f) : std::nullopt;
-            if (!copy) continue;
-            p.outline = std::move(*copy);
-            p.enlarged = f;
-            p.lip = gap(openings_on_page_[p.opening].outer, p.outline.outer).distance;
-            return;
-        }
-        p.not_enlarged = NotEnlarged::NoCopy;
-    }
-
     /// As large as those that ride on it, joined where they lie within reach of each other; what does not
     /// hang together has a patch of its own. Nothing of it shows in the other openings.
     Result<void> sheet_beside_others(const std::vector<const Polygon*>& riders, const Region& others,
@@ -420,9 +367,6 @@ private:
     std::set<int> on_one_sheet_;                 ///< whole openings
     std::map<int, Patch> meeting_;               ///< of these, as they are where others overlap
     std::map<int, Patch> room_;                  ///< as far as any patch may reach
-    std::vector<Ring> edges_on_page_;            ///< by piece, where openings are enlarged
-    std::vector<Box> boxes_;                     ///< of the openings
-    std::vector<Polygon> openings_on_page_;      ///< by opening of the spots, where they are enlarged
     Backing out_;
 };
 

@@ -13,15 +13,20 @@ namespace {
 
 /// For all pieces together, so that the first layout is there soon.
 constexpr std::size_t nodes_at_first = 120'000;
-constexpr std::size_t many = 150; ///< pieces
+constexpr std::size_t few = 80, many = 220; ///< pieces
 constexpr int relays_in_a_round = 12;
 constexpr int squeezes_in_a_round = 2;
 
-/// Less for each piece where there are many.
+/// Less for each piece where there are many; where there are few it pays to compare more of them, each on a
+/// coarser net.
 Effort quick(std::size_t pieces) {
     const Effort usual;
-    const std::size_t nodes = std::clamp<std::size_t>(nodes_at_first / pieces, 150, usual.nodes);
-    return pieces > many ? Effort{nodes, 6, 1} : Effort{nodes, usual.places, 2};
+    const auto each = [&](std::size_t all) {
+        return std::clamp<std::size_t>(all / pieces, 150, usual.nodes);
+    };
+    if (pieces > many) return {each(nodes_at_first), 6, 1};
+    if (pieces > few) return {each(2 * nodes_at_first), usual.places, 2};
+    return {each(nodes_at_first / 3), usual.places, 3};
 }
 
 /// What one thread does in turn with its layout.

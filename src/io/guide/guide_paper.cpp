@@ -8,6 +8,7 @@ namespace zesty::guide {
 namespace {
 constexpr double header = 14;
 constexpr double footer = 54;
+constexpr double between_chapters = 6; ///< chapters on one page
 constexpr int dots_per_inch = 1200;
 } // namespace
 
@@ -53,11 +54,26 @@ void GuidePaper::pen(double width_mm, QColor colour, Qt::PenStyle style) {
     painter.setBrush(Qt::NoBrush);
 }
 
+void GuidePaper::heading(double y, const QString& title, const QString& hint) {
+    text({margin, y, width - 2 * margin - 30, 6}, 4.6, title, Qt::AlignLeft | Qt::AlignVCenter, true);
+    text({margin, y + 6.5, width - 2 * margin, 5}, 3, hint, Qt::AlignLeft | Qt::AlignVCenter, false, quiet);
+}
+
+QRectF GuidePaper::chapter(const QString& title, const QString& hint, double needs) {
+    QRectF out = room();
+    if (pages_ == 0 || free_from_ + between_chapters + header + needs > out.bottom()) {
+        new_page(title, hint);
+        return out;
+    }
+    heading(free_from_ + between_chapters, title, hint);
+    out.setTop(free_from_ + between_chapters + header);
+    return out;
+}
+
 void GuidePaper::new_page(const QString& title, const QString& hint) {
     if (pages_++ > 0) writer_.newPage();
-    text({margin, margin, width - 2 * margin - 30, 6}, 4.6, title, Qt::AlignLeft | Qt::AlignVCenter, true);
-    text({margin, margin + 6.5, width - 2 * margin, 5}, 3, hint, Qt::AlignLeft | Qt::AlignVCenter, false,
-         quiet);
+    used_to(height);
+    heading(margin, title, hint);
     text({width - margin - 30, margin, 30, 6}, 3, QString("page %1").arg(pages_),
          Qt::AlignRight | Qt::AlignVCenter, false, quiet);
     const double x = width - margin - 50;

@@ -26,6 +26,10 @@ public:
     void pen(double width_mm, QColor colour = ink, Qt::PenStyle style = Qt::SolidLine);
     /// With title, hint, number and the check square.
     void new_page(const QString& title, const QString& hint);
+    /// A chapter on what is left of the page, where that is as high as it needs, or on a new one; its room.
+    QRectF chapter(const QString& title, const QString& hint, double height);
+    /// What lies above is drawn on.
+    void used_to(double y) { free_from_ = y; }
     int pages() const { return pages_; }
     /// An opening's number.
     void number(QPointF at, int opening, double size);
@@ -40,8 +44,11 @@ public:
     double height = 0; ///< of the paper
 
 private:
+    void heading(double y, const QString& title, const QString& hint);
+
     QPdfWriter writer_;
     int pages_ = 0;
+    double free_from_ = 0; ///< of the page; below its room where all of it is taken
 
 public:
     QPainter painter; ///< on the writer

@@ -48,9 +48,14 @@ std::vector<Box> parts_with_patches(const std::vector<Box>& patches, const Box& 
 std::string whereabouts(const Box& part, const Box& sheet) {
     const bool left = part.x0 - sheet.x0 <= sheet.x1 - part.x1;
     const bool top = part.y0 - sheet.y0 <= sheet.y1 - part.y1;
-    return format_mm(left ? part.x0 - sheet.x0 : sheet.x1 - part.x1) + " from the " +
-           (left ? "left" : "right") + " edge, " + format_mm(top ? part.y0 - sheet.y0 : sheet.y1 - part.y1) +
-           " from the " + (top ? "upper" : "lower");
+    const double across = left ? part.x0 - sheet.x0 : sheet.x1 - part.x1;
+    const double down = top ? part.y0 - sheet.y0 : sheet.y1 - part.y1;
+    const std::string side = left ? "left" : "right";
+    const std::string end = top ? "upper" : "lower";
+    constexpr double at_edge = 0.5;
+    if (across < at_edge && down < at_edge) return "its " + end + " " + side + " corner";
+    return (across < at_edge ? "at the " : format_mm(across) + " from the ") + side + " edge, " +
+           (down < at_edge ? "at the " : format_mm(down) + " from the ") + end;
 }
 
 /// A patch alone has its number inside.
@@ -64,7 +69,7 @@ public:
     Rows(double width, double height) : width_(width), height_(height) {}
 
     void add(PrintedPart part) {
-        const double w = part.part.width();
+        const double w = part.patch >= 0 ? part.part.width() : std::max(part.part.width(), caption_width);
         const double h = part.part.height() + room_above(part);
         for (Row& row : rows_)
             if (row.right + w <= width_ && h <= row.height) return put(row, std::move(part), w);

@@ -23,6 +23,7 @@ struct PrintedPart {
 using PrintedPage = std::vector<PrintedPart>;
 
 inline constexpr double caption_room = 9; ///< above each sheet
+inline constexpr double caption_width = 58;
 
 /// `width` and `height` of the room for sheets. With `mirrored` only sheets with a patch that is traced.
 /// Patches that lie on no sheet, as there is no paper for them yet, come by themselves.

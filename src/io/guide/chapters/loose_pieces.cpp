@@ -15,11 +15,14 @@ namespace zesty::guide {
 /// Loose pieces and their openings with the same label, cut by cut as they lie on the mat.
 void print_loose_pieces(GuidePaper& g) {
     if (g.plan.sections.inserts.empty()) return;
-    g.new_page(QString::fromStdString(g.project.title) + ": loose pieces",
-               "Leave them on the mat until needed: each label stands on a piece and in its opening.");
-    const QRectF r = g.room();
     const Box box = g.plan.set_out.whole.cut_box;
-    const double scale = std::min({1.0, r.width() / box.width(), 0.8 * r.height() / box.height()});
+    // As large as goes on what is left of a page, if that is not too small.
+    constexpr double least = 90, list = 14;
+    const QRectF r =
+        g.chapter(QString::fromStdString(g.project.title) + ": loose pieces",
+                  "Leave them on the mat until needed: each label stands on a piece and in its opening.",
+                  std::min(box.height(), least) + list);
+    const double scale = std::min({1.0, r.width() / box.width(), (r.height() - list) / box.height()});
     const Transform to_paper = Transform::moved(r.x(), r.y()) * Transform::scaled(scale) *
                                Transform::moved(-box.x0, -box.y0) * g.plan.set_out.whole.to_page;
     g.pen(0.12, quiet);
@@ -37,6 +40,7 @@ void print_loose_pieces(GuidePaper& g) {
     }
     g.text({r.x(), r.y() + box.height() * scale + 4, r.width(), r.height() - box.height() * scale - 4}, 3.2,
            lines.join("     "));
+    g.used_to(r.y() + box.height() * scale + list);
 }
 
 } // namespace zesty::guide

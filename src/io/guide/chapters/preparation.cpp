@@ -51,20 +51,25 @@ std::vector<QString> to_prepare(GuidePaper& g) {
 void print_preparation(GuidePaper& g) {
     const std::vector<QString> items = to_prepare(g);
     if (items.empty()) return;
-    g.new_page(QString::fromStdString(g.project.title) + ": to prepare", "Before anything is glued.");
-    QRectF r = g.room();
+    const auto height = [](const QString& item) {
+        return 4.6 * (1 + std::floor(static_cast<double>(item.size()) / 105));
+    };
+    double all = 0;
+    for (const QString& item : items) all += height(item) + 2;
+    const QString title = QString::fromStdString(g.project.title) + ": to prepare";
+    const QRectF r = g.chapter(title, "Before anything is glued.", std::min(all, g.room().height()));
     double y = r.y();
     for (const QString& item : items) {
-        const double height = 4.6 * (1 + std::floor(static_cast<double>(item.size()) / 105));
-        if (y + height > r.bottom()) {
-            g.new_page(QString::fromStdString(g.project.title) + ": to prepare, continued", "");
-            y = r.y();
+        if (y + height(item) > r.bottom()) {
+            g.new_page(title + ", continued", "");
+            y = g.room().y();
         }
         g.pen(0.2);
         g.painter.drawRect(QRectF(r.x(), y + 0.7, 3, 3));
-        g.text({r.x() + 6, y, r.width() - 6, height}, 3.4, item);
-        y += height + 2;
+        g.text({r.x() + 6, y, r.width() - 6, height(item)}, 3.4, item);
+        y += height(item) + 2;
     }
+    g.used_to(y);
 }
 
 } // namespace zesty::guide

@@ -15,6 +15,10 @@ namespace zesty::guide {
 
 namespace {
 
+// Widths of lines, mm: one that scissors follow at arm's length, and one that only tells.
+constexpr double to_cut = 0.35;
+constexpr double to_see = 0.14;
+
 /// What is not to be cut into, with the page that wants it.
 void room_for_later(GuidePaper& g, int sheet, const Transform& to_paper) {
     for (const ReservedRoom& kept : g.plan.sheets.room) {
@@ -51,7 +55,7 @@ void crosses(GuidePaper& g, const QRectF& part, const PrintedPart& printed) {
 
 void caption(GuidePaper& g, const PrintedPart& printed, const QRectF& part) {
     const Sheet& s = g.plan.papers.sheets[g.plan.sheets.used[static_cast<std::size_t>(printed.used)].sheet];
-    const double wide = std::max(part.width(), 42.0);
+    const double wide = std::max(part.width(), caption_width);
     const QRectF where(part.x(), part.y() - caption_room, wide, caption_room);
     g.text(where, 3, QString::fromStdString(g.project.stash->papers[s.paper].name + ", " + s.id),
            Qt::AlignLeft, true);
@@ -63,22 +67,22 @@ void caption(GuidePaper& g, const PrintedPart& printed, const QRectF& part) {
                    .arg(printed.tile.column + 1)
                    .arg(printed.rows)
                    .arg(printed.columns);
-    g.text(where.adjusted(0, 4, 60, 0), 2.6, more, Qt::AlignLeft, false, quiet);
+    g.text(where.adjusted(0, 4, 0, 0), 2.6, more, Qt::AlignLeft, false, quiet);
 }
 
 /// `t`: from the page.
 void paint_patch(GuidePaper& g, int p, const Transform& t) {
     const Patch& patch = g.plan.sections.patches[p];
     if (!patch.blank.outer.empty()) {
-        g.pen(0.2);
+        g.pen(to_cut);
         g.painter.drawPath(to_path(transformed(patch.blank, t)));
-        g.pen(0.1, quiet, Qt::DashDotLine);
+        g.pen(to_see, quiet, Qt::DashDotLine);
     } else {
-        g.pen(patch.rides_on >= 0 ? 0.1 : 0.2, patch.rides_on >= 0 ? quiet : ink);
+        g.pen(patch.rides_on >= 0 ? to_see : to_cut, patch.rides_on >= 0 ? quiet : ink);
     }
     g.painter.drawPath(to_path(transformed(patch.outline, t)));
     const Opening& o = g.plan.sections.cut->openings[patch.opening];
-    g.pen(0.1, quiet, Qt::DotLine);
+    g.pen(to_see, quiet, Qt::DotLine);
     g.painter.drawPath(to_path(transformed(Polygon{o.outline.outer, {}}, t * g.plan.set_out.whole.to_page)));
     const Point c = (t * g.plan.set_out.whole.to_page)(o.label.centre);
     // Inside its patch, however small that is.

@@ -166,10 +166,6 @@ void take_papers(const Camera& camera) {
     while (window.worker().proposing()) settle(window);
     settle(window);
     camera.shoot("proposals");
-    window.state().offers().compare_at(0.52);
-    window.state().offers().show_side_by_side(false);
-    camera.shoot("compare");
-    window.state().offers().compare_at(std::nullopt);
     window.actions()[Act::TakeProposal]->trigger();
     settle(window);
     auto* panel = window.findChild<PapersPanel*>();
@@ -197,6 +193,34 @@ void take_sheets(const Camera& camera, const QString& stash) {
     camera.shoot("leftovers");
     window.findChild<SheetsPanel*>()->choose(SheetsPanel::Cutting);
     camera.shoot("sheets");
+}
+
+void take_dress(const Camera& camera) {
+    BenchWindow& window = camera.window;
+    window.document().change("Write", [](Project& p) {
+        Writing lines;
+        lines.text =
+            "A windy afternoon on the hill. Mia ran until the big kite flew, and the tail of bows danced all "
+            "the way home.";
+        lines.centre = {240, 105};
+        lines.width = 84;
+        lines.height = 46;
+        lines.turn_deg = 0;
+        lines.line_height = 6;
+        Writing arc;
+        arc.shape = WritingShape::Arc;
+        arc.text = "higher, higher, until it is a dot";
+        arc.centre = {108, 210};
+        arc.radius = 62;
+        arc.height = 7;
+        arc.from_deg = 100;
+        arc.sweep_deg = 150;
+        arc.pen = {0x2f, 0x6f, 0x78};
+        p.dress.writings = {arc, lines};
+        p.set_out.date = "2026-05-17";
+    });
+    window.state().go_to(Waypoint::Dress);
+    camera.shoot("dress");
 }
 
 } // namespace
@@ -227,6 +251,7 @@ int main(int argc, char** argv) {
     take_sections(camera);
     take_papers(camera);
     take_sheets(camera, settings.stash_file());
+    take_dress(camera);
     window.actions()[Act::Keys]->trigger();
     if (all) camera.shoot("keys");
     return 0;

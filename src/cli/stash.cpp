@@ -25,6 +25,7 @@
 #include <QFileInfo>
 #include <array>
 #include <iostream>
+#include <nlohmann/json.hpp>
 
 namespace zesty::cli {
 

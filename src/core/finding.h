@@ -17,6 +17,7 @@ struct SetOutDecisions;
 struct SectionDecisions;
 struct MatchDecisions;
 struct SheetDecisions;
+struct DressDecisions;
 
 enum class Severity { Problem, Advice, Note };
 template <> inline constexpr std::array words_of<Severity>{"problem", "advice", "note"};
@@ -81,6 +82,10 @@ enum class Code {
     TooLarge,
     LostSheet,
     NoReservedRoom,
+    // Dress
+    WordsLeftOver,
+    WritingEntered,
+    FaintWriting,
 };
 /// What is said of a code everywhere.
 struct CodeRow {
@@ -145,6 +150,9 @@ inline constexpr std::array code_rows{
     CodeRow{Code::TooLarge, "too-large", Severity::Problem},
     CodeRow{Code::LostSheet, "lost-sheet", Severity::Advice},
     CodeRow{Code::NoReservedRoom, "no-reserved-room", Severity::Advice},
+    CodeRow{Code::WordsLeftOver, "words-left-over", Severity::Advice, true},
+    CodeRow{Code::WritingEntered, "writing-entered", Severity::Advice},
+    CodeRow{Code::FaintWriting, "faint-writing", Severity::Advice},
 };
 template <>
 inline constexpr std::array words_of<Code> = [] {
@@ -229,6 +237,7 @@ SetOutDecisions& set_out_in(Project& project);
 SectionDecisions& sections_in(Project& project);
 MatchDecisions& match_in(Project& project);
 SheetDecisions& sheets_in(Project& project);
+DressDecisions& dress_in(Project& project);
 
 template <class Change> void Fix::Holding<Change>::apply(Project& project) const {
     if constexpr (std::is_invocable_v<const Change&, SetOutDecisions&>)
@@ -239,6 +248,8 @@ template <class Change> void Fix::Holding<Change>::apply(Project& project) const
         change(match_in(project));
     else if constexpr (std::is_invocable_v<const Change&, SheetDecisions&>)
         change(sheets_in(project));
+    else if constexpr (std::is_invocable_v<const Change&, DressDecisions&>)
+        change(dress_in(project));
     else
         change(project);
 }

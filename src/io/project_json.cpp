@@ -1,5 +1,6 @@
 #include "io/project_json.h"
 
+#include "io/fields/dress.h"
 #include "io/fields/match.h"
 #include "io/fields/sections.h"
 #include "io/fields/set_out.h"
@@ -25,6 +26,7 @@ template <class F, Describes<Project> T> void describe(F& f, T& project, InArchi
     f.object("sections", [&](auto& o) { describe(o, project.sections); });
     f.object("match", [&](auto& o) { describe(o, project.match); });
     f.object("sheets", [&](auto& o) { describe(o, project.sheets); });
+    f.object("dress", [&](auto& o) { describe(o, project.dress); });
     f.values("set_aside", project.set_aside, [](auto& v, const char* key, auto& said) { v.text(key, said); });
     f.check("set_aside", [&] { return std::is_sorted(project.set_aside.begin(), project.set_aside.end()); });
 }

@@ -171,4 +171,26 @@ TEST_F(CliSetOut, SaysWhichPhotoToOrderAndTakesIt) {
     expect_one_line(set_out({"--photo-way", "99"}), "--photo-way: there are");
 }
 
+TEST_F(CliSetOut, DressWritesSaysWhatFitsAndDrawsThePage) {
+    const auto dress = [&](QStringList args) { return zesty(QStringList{"dress", page_} + args); };
+    expect_one_line(dress({"--text", "wind"}), "there is no journaling on the page");
+    const Ran said = dress({"--write", "We flew kites on the hill", "--size", "3x1in", "--at", "6,11",
+                            "--line-height", "6mm", "--pen", "dark blue"});
+    ASSERT_EQ(said.code, 0) << said.err;
+    EXPECT_NE(said.out.find("6 wanted"), std::string::npos) << said.out;
+    const Writing w = project().dress.writings.at(0);
+    EXPECT_NEAR(w.centre.y, 11 * 25.4, 1e-9);
+    EXPECT_NEAR(w.line_height, 6, 1e-9);
+    const json j = json::parse(
+        dress({"--on", "arc", "--radius", "2in", "--from", "180", "--sweep", "180", "--json"}).out);
+    EXPECT_NEAR(j["writings"][0]["lines"][0]["length_mm"].get<double>(), 50.8 * M_PI, 1e-6);
+    const QString picture = dir_.filePath("grey.png");
+    ASSERT_EQ(dress({"--picture", picture, "--seen", "grey"}).code, 0);
+    EXPECT_TRUE(QFile::exists(picture));
+    expect_one_line(dress({"--pen", "no such colour"}), "--pen");
+    expect_one_line(dress({"--seen", "grey"}), "--seen");
+    ASSERT_EQ(dress({"--remove"}).code, 0);
+    EXPECT_TRUE(project().dress.writings.empty());
+}
+
 } // namespace zesty

@@ -45,6 +45,16 @@ QByteArray zip_of(const std::map<std::string, std::string>& entries) {
     return buffer.data();
 }
 
+Writing written_round() {
+    Writing out;
+    out.shape = WritingShape::Arc;
+    out.text = "Wind from the west\nand a long tail";
+    out.radius = 66;
+    out.sweep_deg = 300;
+    out.pen = {30, 60, 90};
+    return out;
+}
+
 } // namespace
 
 TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
@@ -71,7 +81,9 @@ TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
     p.set_out.usual = {2.5, 4, 3, 20};
     p.sections.pace = {15, 0.5, 2, 6, 7, 25, 20, 40};
     p.set_out.rooms = {{RoomFor::Journaling, 60, 40}, {RoomFor::Cluster, 30, 31.5}};
+    p.set_out.rooms[1].centre = Point{80, 90};
     p.set_out.may_cover = 0.45;
+    p.dress = {{Writing{}, written_round()}, 0.5};
     p.set_out.date = "2026-05-17";
     p.sections.choose(2, {.name = "bow", .punch_on_top = true});
     p.set_out.cuts.front().place = {SizeRule::Height, 187.3333333333333, -37.123456789, true, {1.25, -3.5}};

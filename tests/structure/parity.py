@@ -6,8 +6,8 @@ import subprocess
 import sys
 
 ROOT = pathlib.Path(__file__).resolve().parents[2]
-TABLE = ROOT / "docs/guide/5-window-and-commands.md"
-COMMANDS = ["new", "inspect", "set-out", "sections", "papers", "plan", "stash", "export", "nest", "numbers"]
+TABLE = ROOT / "docs/guide/6-window-and-commands.md"
+COMMANDS = ["new", "inspect", "set-out", "sections", "papers", "plan", "stash", "export", "nest", "numbers", "dress"]
 
 
 def actions():

@@ -27,6 +27,7 @@ enum class Act {
     ToSections,
     ToPapers,
     ToSheets,
+    ToDress,
     NextWaypoint,
     Fit,
     TrueSize,
@@ -76,6 +77,8 @@ enum class Act {
     Unpin,
     Reserve,
     Export,
+    AddWriting,
+    NextLook,
 };
 
 /// What is the case in the window, as far as actions depend on it.

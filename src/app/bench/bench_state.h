@@ -17,7 +17,7 @@
 
 namespace zesty {
 
-enum class Waypoint { SetOut, Sections, Papers, Sheets };
+enum class Waypoint { SetOut, Sections, Papers, Sheets, Dress };
 inline constexpr int waypoints = 4;
 
 /// Cuts as they lie on the cutting mat, on show instead of the page.

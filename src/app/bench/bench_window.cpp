@@ -11,6 +11,7 @@
 #include "app/bench/route_bar.h"
 #include "app/bench/second_look.h"
 #include "app/bench/wording.h"
+#include "app/dress/dress_waypoint.h"
 #include "app/page/page_view.h"
 #include "app/papers/papers_waypoint.h"
 #include "app/sections/sections_waypoint.h"
@@ -116,7 +117,8 @@ void BenchWindow::build_waypoints(QWidget* side) {
     set_out_ = new SetOutWaypoint(bench, side, middle_, this);
     papers_ = new PapersWaypoint(bench, side, middle_, this);
     sheets_ = new SheetsWaypoint(bench, side, middle_, this);
-    waypoints_ = {set_out_, new SectionsWaypoint(bench, side, this), papers_, sheets_};
+    waypoints_ = {set_out_, new SectionsWaypoint(bench, side, this), papers_, sheets_,
+                  new DressWaypoint(bench, side, this)};
     // What takes the page's place was made a child of the middle.
     for (QObject* child : middle_->children())
         if (auto* view = qobject_cast<QWidget*>(child); view && middle_->indexOf(view) < 0)
@@ -222,6 +224,7 @@ void BenchWindow::connect_actions() {
     on(Act::ToSections, [this] { state_.go_to(Waypoint::Sections); });
     on(Act::ToPapers, [this] { state_.go_to(Waypoint::Papers); });
     on(Act::ToSheets, [this] { state_.go_to(Waypoint::Sheets); });
+    on(Act::ToDress, [this] { state_.go_to(Waypoint::Dress); });
     on(Act::NextWaypoint, [this] {
         state_.go_to(static_cast<Waypoint>((static_cast<int>(state_.waypoint()) + 1) % waypoints));
     });
@@ -305,9 +308,9 @@ void BenchWindow::show_waypoint() {
     refresh();
 }
 
-/// Set out and Sections: papers come after.
+/// Papers are picked elsewhere.
 bool BenchWindow::about_the_page() const {
-    return state_.waypoint() == Waypoint::SetOut || state_.waypoint() == Waypoint::Sections;
+    return state_.waypoint() != Waypoint::Papers && state_.waypoint() != Waypoint::Sheets;
 }
 
 /// The page, or what the waypoint shows in its place just now.

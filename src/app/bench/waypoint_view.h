@@ -12,6 +12,7 @@
 #include "app/bench/worker.h"
 #include "app/page/page_drag.h"
 #include "app/page/page_map.h"
+#include "io/paint/values.h"
 
 #include <QPainter>
 #include <memory>
@@ -51,6 +52,8 @@ public:
     virtual bool shows_selection() const { return true; }
     /// Whether openings without paper show the base instead of the colour for "still to be chosen".
     virtual bool shows_bare_base() const { return false; }
+    /// How the page is seen.
+    virtual Seen seen() const { return Seen::Colour; }
     /// The line below the page while the pointer is on nothing.
     virtual QString hint() const {
         return "Point at an opening for its numbers; click it, or draw round several.";
@@ -61,6 +64,9 @@ public:
     virtual Qt::CursorShape cursor_at(const PageHands&, QPointF) const { return Qt::ArrowCursor; }
     /// An arrow key, as a useful step on the page; false to go from opening to opening.
     virtual bool push(const PageHands&, Point, bool) const { return false; }
+
+signals:
+    void look_changed();
 
 protected:
     /// Connects an action to what it does.

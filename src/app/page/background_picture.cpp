@@ -13,15 +13,16 @@ BackgroundPicture::~BackgroundPicture() {
 }
 
 void BackgroundPicture::request(QSize size, double pixel_ratio, const QColor& ground,
-                                std::function<void(QPainter&)> paint) {
-    auto job = [size, pixel_ratio, ground, paint = std::move(paint)] {
+                                std::function<void(QPainter&)> paint, std::function<QImage(QImage)> after) {
+    auto job = [size, pixel_ratio, ground, paint = std::move(paint), after = std::move(after)] {
         QImage image(size * pixel_ratio, QImage::Format_ARGB32_Premultiplied);
         image.setDevicePixelRatio(pixel_ratio);
         image.fill(ground);
         QPainter painter(&image);
         painter.setRenderHint(QPainter::Antialiasing);
         paint(painter);
-        return image;
+        painter.end();
+        return after ? after(std::move(image)) : image;
     };
     if (running_)
         next_ = std::move(job);

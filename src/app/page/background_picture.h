@@ -17,7 +17,9 @@ public:
     ~BackgroundPicture() override;
 
     /// `paint` runs on another thread and must hold whatever it needs; units are those of a widget of `size`.
-    void request(QSize size, double pixel_ratio, const QColor& ground, std::function<void(QPainter&)> paint);
+    /// `after` may change the whole picture, on that thread.
+    void request(QSize size, double pixel_ratio, const QColor& ground, std::function<void(QPainter&)> paint,
+                 std::function<QImage(QImage)> after = {});
     const QImage& image() const { return image_; }
     bool up_to_date() const { return !running_ && !next_; }
 

@@ -54,8 +54,14 @@ PageView::PageView(Document& document, BenchState& state, QWidget* parent)
 PageView::~PageView() = default;
 
 void PageView::show_waypoint(const WaypointView* waypoint) {
+    if (waypoint_) disconnect(waypoint_, nullptr, this, nullptr);
     waypoint_ = waypoint;
     base_stale_ = true;
+    if (waypoint_)
+        connect(waypoint_, &WaypointView::look_changed, this, [this] {
+            base_stale_ = true;
+            update();
+        });
     update();
 }
 
@@ -145,33 +151,35 @@ void PageView::ask_for_base() {
     PageLook look;
     look.sketch = true;
     if (waypoint_ && waypoint_->shows_bare_base()) look.bare = look.base;
-    base_.request(size(), devicePixelRatioF(), theme::bench,
-                  [map = map_, look, plan = state_.shared_plan(), textures = state_.textures(),
-                   project = shown_project(),
-                   own = state_.offers().compared_with() ? state_.offers().compared_with()->project
-                                                         : document_.project(),
-                   own_plan = state_.offers().compared_with() ? state_.offers().compared_with()->plan
-                                                              : state_.own_plan(),
-                   compared = state_.offers().compared_at()](QPainter& painter) {
-                      const QRectF sheet = map.rect(
-                          {0, 0, project.set_out.page.full_width(), project.set_out.page.full_height()});
-                      for (int k = 3; k > 0; --k) {
-                          painter.setPen(Qt::NoPen);
-                          painter.setBrush(QColor(38, 36, 43, 14));
-                          painter.drawRoundedRect(sheet.adjusted(-k, -k + 2, k + 1, k + 3), 3, 3);
-                      }
-                      painter.translate(map.origin);
-                      painter.scale(map.scale, map.scale);
-                      const double width = project.set_out.page.full_width();
-                      const double line = compared.value_or(1) * width;
-                      painter.save();
-                      painter.setClipRect(QRectF(0, 0, line, project.set_out.page.full_height()));
-                      paint_page(painter, project, *plan, *textures, look);
-                      painter.restore();
-                      if (!compared || !own_plan) return;
-                      painter.setClipRect(QRectF(line, 0, width - line, project.set_out.page.full_height()));
-                      paint_page(painter, own, *own_plan, *textures, look);
-                  });
+    base_.request(
+        size(), devicePixelRatioF(), theme::bench,
+        [map = map_, look, plan = state_.shared_plan(), textures = state_.textures(),
+         project = shown_project(),
+         own =
+             state_.offers().compared_with() ? state_.offers().compared_with()->project : document_.project(),
+         own_plan =
+             state_.offers().compared_with() ? state_.offers().compared_with()->plan : state_.own_plan(),
+         compared = state_.offers().compared_at()](QPainter& painter) {
+            const QRectF sheet =
+                map.rect({0, 0, project.set_out.page.full_width(), project.set_out.page.full_height()});
+            for (int k = 3; k > 0; --k) {
+                painter.setPen(Qt::NoPen);
+                painter.setBrush(QColor(38, 36, 43, 14));
+                painter.drawRoundedRect(sheet.adjusted(-k, -k + 2, k + 1, k + 3), 3, 3);
+            }
+            painter.translate(map.origin);
+            painter.scale(map.scale, map.scale);
+            const double width = project.set_out.page.full_width();
+            const double line = compared.value_or(1) * width;
+            painter.save();
+            painter.setClipRect(QRectF(0, 0, line, project.set_out.page.full_height()));
+            paint_page(painter, project, *plan, *textures, look);
+            painter.restore();
+            if (!compared || !own_plan) return;
+            painter.setClipRect(QRectF(line, 0, width - line, project.set_out.page.full_height()));
+            paint_page(painter, own, *own_plan, *textures, look);
+        },
+        [seen = waypoint_ ? waypoint_->seen() : Seen::Colour](QImage image) { return as_seen(image, seen); });
     asked_map_ = map_;
     asked_size_ = size();
     base_stale_ = false;

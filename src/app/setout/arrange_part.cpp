@@ -17,7 +17,7 @@ namespace zesty {
 
 namespace {
 
-constexpr int picture_side = 100;
+constexpr int arranged_side = 100;
 constexpr int fineness = 2; ///< pixels of the picture to one of the list
 
 QRectF to_rect(const Box& b) {
@@ -27,7 +27,7 @@ QRectF to_rect(const Box& b) {
 /// The page with its rooms, and what stays free.
 QImage picture_of(const Project& project, const Plan& plan, const Textures& textures, const Box& free) {
     const Page& page = project.set_out.page;
-    const double scale = fineness * picture_side / std::max(page.full_width(), page.full_height());
+    const double scale = fineness * arranged_side / std::max(page.full_width(), page.full_height());
     QImage image(static_cast<int>(std::ceil(scale * page.full_width())),
                  static_cast<int>(std::ceil(scale * page.full_height())),
                  QImage::Format_ARGB32_Premultiplied);
@@ -81,7 +81,7 @@ ArrangePart::ArrangePart(Document& document, BenchState& state, Actions& actions
     list_->setObjectName("arrangements");
     list_->setAccessibleName("Arrangements");
     list_->setToolTip("Choosing one puts it on the page; the first row is the page as it was");
-    list_->setIconSize({picture_side, picture_side});
+    list_->setIconSize({arranged_side, arranged_side});
     list_->setWordWrap(true);
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     list_->hide();
@@ -136,7 +136,7 @@ void ArrangePart::show(const ArrangedPages& pages, const std::vector<QImage>& pi
         list_->addItem(new QListWidgetItem(icon(i + 1), words(pages.found[i].in_words)));
     }
     if (pages.found.empty()) pages_.clear();
-    list_->setFixedHeight(list_->count() * (picture_side + 8) + 6);
+    list_->setFixedHeight(list_->count() * (arranged_side + 8) + 6);
     says_->setText(words(pages.in_words));
     refresh();
 }

@@ -1,5 +1,6 @@
 #include "core/project/findings.h"
 
+#include "core/dress/dress.h"
 #include "core/match/findings.h"
 #include "core/project/fixes.h"
 #include "core/project/match_job.h"
@@ -208,6 +209,9 @@ MatchDecisions& match_in(Project& project) {
 SheetDecisions& sheets_in(Project& project) {
     return project.sheets;
 }
+DressDecisions& dress_in(Project& project) {
+    return project.dress;
+}
 
 PapersNow papers_now(const Project& project, const Plan& plan) {
     return {stash_at_hand(project), project.match,        project.set_out.photos, plan.set_out.photo_colours,
@@ -229,6 +233,7 @@ std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
         add(photo_behind_findings(project.set_out, plan.sections, set_out, project.units));
         add(paper_findings(papers_now(project, plan), [&] { return match_job(project, plan, true); }));
     }
+    add(dress_findings(project.dress, plan.dress, project.units));
     by_severity(out);
     return out;
 }

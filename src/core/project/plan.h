@@ -1,6 +1,7 @@
 #pragma once
 // Everything computed from a Project: the facts of every stage. Never saved as truth, always derivable.
 
+#include "core/dress/facts.h"
 #include "core/finding.h"
 #include "core/match/facts.h"
 #include "core/sections/facts.h"
@@ -14,6 +15,7 @@ struct Plan {
     SectionFacts sections;
     PaperFacts papers;
     SheetFacts sheets;
+    DressFacts dress;
     std::vector<Finding> findings;  ///< most serious first
     std::vector<Finding> set_aside; ///< those that are meant so
 

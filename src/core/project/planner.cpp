@@ -1,6 +1,7 @@
 #include "core/project/planner.h"
 
 #include "core/cutfile/layers.h"
+#include "core/dress/dress.h"
 #include "core/geometry/measure.h"
 #include "core/project/alike.h"
 #include "core/project/findings.h"
@@ -55,6 +56,11 @@ void look_at_photos(const Project& project, Plan& plan) {
         photo_findings(project.set_out, project.units, material_over_photos(project, plan));
     for (Finding& f : unlike_photos(project.set_out.photos))
         plan.set_out.photo_findings.push_back(std::move(f));
+}
+
+void look_at_dress(const Project& project, Plan& plan) {
+    plan.dress = dress_facts(
+        {project.dress, project.set_out, plan.set_out.whole, plan.sections, stash_at_hand(project)});
 }
 
 /// What is decided about bars, by openings of the composition. Bars that are not there are ignored.
@@ -244,6 +250,7 @@ Result<Plan> Planner::shapes(const Project& project) {
         });
     if (project.set_out.cuts.empty() && !project.sections.divisions.contains(base_spot)) {
         count_stock(project, plan);
+        look_at_dress(project, plan);
         plan.findings = findings_of(project, plan);
         part_set_aside(project, plan);
         return plan;
@@ -269,6 +276,7 @@ Result<Plan> Planner::shapes(const Project& project) {
     look_at_treatments(project, spots, plan);
     plan.sheets.placed.resize(facts.patches.size());
     count_papers(project, plan);
+    look_at_dress(project, plan);
     plan.findings = findings_of(project, plan);
     part_set_aside(project, plan);
     return plan;

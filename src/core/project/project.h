@@ -3,6 +3,7 @@
 // copied for undo, compared for "changed since saved", handed whole to the worker. The heavy parts never
 // change and are shared.
 
+#include "core/dress/decisions.h"
 #include "core/match/decisions.h"
 #include "core/sections/decisions.h"
 #include "core/setout/decisions.h"
@@ -19,6 +20,7 @@ struct Project {
     Shared<Stash> stash; ///< the paper at hand; null for none
     MatchDecisions match;
     SheetDecisions sheets;
+    DressDecisions dress;
     std::vector<std::string> set_aside; ///< what findings said that is meant so, ascending
     bool operator==(const Project&) const = default;
 };

@@ -87,19 +87,21 @@ private:
             board_.set(moved, factor);
             auto placing = std::make_unique<Placing>(board_, things_);
             if (std::any_of(placing->scene.places.begin(), placing->scene.places.end(),
-                            [](const auto& places) { return places.empty(); }))
+                            [](const auto& places) { return places->empty(); }))
                 continue;
             placing->laying = full_search(placing->scene, placing->board.budget(), false, work, stop_);
             placings_.push_back(std::move(placing));
             if (stopped(stop_)) break;
         }
         // Those that were found to do come first.
-        std::stable_partition(placings_.begin(), placings_.end(), [](const auto& p) { return p->laying; });
+        std::stable_partition(placings_.begin(), placings_.end(),
+                              [](const auto& p) { return p->laying.has_value(); });
+        if (placings_.size() > most_placings) placings_.resize(most_placings);
     }
 
     static std::vector<Place> anyhow(const Placing& placing) {
         std::vector<Place> out;
-        for (const auto& places : placing.scene.places) out.push_back(places.front());
+        for (const auto& places : placing.scene.places) out.push_back(places->front());
         return out;
     }
 

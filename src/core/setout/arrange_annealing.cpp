@@ -94,7 +94,7 @@ private:
     }
 
     void anywhere(std::size_t i) {
-        const auto& places = scene_.places[i];
+        const auto& places = *scene_.places[i];
         const float u = chance(random_);
         now_[i] = places[std::min(places.size() - 1,
                                   static_cast<std::size_t>(u * u * static_cast<float>(places.size())))];

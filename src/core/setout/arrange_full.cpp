@@ -22,7 +22,7 @@ public:
         std::iota(order_.begin(), order_.end(), std::size_t{0});
         // What has fewest places goes first.
         std::stable_sort(order_.begin(), order_.end(), [&](std::size_t a, std::size_t b) {
-            return scene_.places[a].size() < scene_.places[b].size();
+            return scene_.places[a]->size() < scene_.places[b]->size();
         });
         for (const Thing& t : scene_.things)
             for (const Box& part : t.hidden_parts) twice_ += part.area();
@@ -54,7 +54,7 @@ private:
 
     /// What a thing covers at least beside those that are laid.
     double least_of(std::size_t thing, std::size_t laid) {
-        for (const Place& p : scene_.places[thing]) {
+        for (const Place& p : *scene_.places[thing]) {
             if (free(thing, p, laid)) return p.covers;
             if (out_of_work()) break;
         }
@@ -80,7 +80,7 @@ private:
         double others = 0;
         for (std::size_t k = laid + 1; k < order_.size(); ++k) others += least_of(order_[k], laid);
         if (others == none) return false;
-        for (const Place& p : scene_.places[thing]) {
+        for (const Place& p : *scene_.places[thing]) {
             if (covers + p.covers + others > budget_ + twice_ + slack || out_of_work()) return false;
             if (!free(thing, p, laid)) continue;
             now_[thing] = p;
@@ -118,7 +118,13 @@ double covers_of(const Scene& scene, const std::vector<Place>& places) {
 }
 
 Scene::Scene(const std::vector<Thing>& all, const Board& at) : things(all), board(at) {
-    for (const Thing& t : things) places.push_back(board.places_for(t));
+    for (std::size_t i = 0; i < things.size(); ++i) {
+        const auto alike = std::find_if(things.begin(), things.begin() + static_cast<std::ptrdiff_t>(i),
+                                        [&](const Thing& t) { return t.goes_where(things[i]); });
+        places.push_back(alike != things.begin() + static_cast<std::ptrdiff_t>(i)
+                             ? places[static_cast<std::size_t>(alike - things.begin())]
+                             : std::make_shared<const std::vector<Place>>(board.places_for(things[i])));
+    }
 }
 
 std::optional<Laying> full_search(const Scene& scene, double budget, bool least, long work,

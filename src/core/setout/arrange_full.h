@@ -3,6 +3,7 @@
 
 #include "core/setout/arrange_things.h"
 
+#include <memory>
 #include <optional>
 
 namespace zesty::arranging {
@@ -11,7 +12,8 @@ namespace zesty::arranging {
 struct Scene {
     const std::vector<Thing>& things;
     const Board& board;
-    std::vector<std::vector<Place>> places; ///< by thing
+    std::vector<std::shared_ptr<const std::vector<Place>>>
+        places; ///< by thing; shared by those that are alike
 
     Scene(const std::vector<Thing>& all, const Board& at);
 };

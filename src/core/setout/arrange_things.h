@@ -14,6 +14,12 @@ struct Thing {
     bool may_turn = false;
     int level = 0;                                  ///< what lies above has a higher one
     std::vector<Box> protected_parts, hidden_parts; ///< from its middle
+
+    /// Whether it may lie just where another may.
+    bool goes_where(const Thing& t) const {
+        return width == t.width && height == t.height && round == t.round && behind == t.behind &&
+               may_turn == t.may_turn && protected_parts == t.protected_parts;
+    }
 };
 
 struct Place {

@@ -1,5 +1,7 @@
 #include "io/paint/page_painter.h"
 
+#include "io/paint/writing_painter.h"
+
 #include <algorithm>
 
 namespace zesty {
@@ -210,6 +212,9 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
             if (photo.on_top == on_top) paint_photo(painter, photo, textures.photo(photo));
         if (!on_top) cuts(true);
     }
+    const DressDecisions& dress = project.dress;
+    for (std::size_t i = 0; i < dress.writings.size() && i < plan.dress.writings.size(); ++i)
+        paint_writing(painter, dress.writings[i], plan.dress.writings[i], dress.letter_width);
     painter.restore();
 }
 

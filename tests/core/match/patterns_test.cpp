@@ -206,7 +206,7 @@ TEST(Pins, PatchesStayWhereTheyWerePutAndTheRestPacksAround) {
     const auto pin = pinned(*before, patch, before->sheets.placed[patch].sheet, {0, 0}, 30);
     ASSERT_TRUE(pin);
     const auto centre = [&](const PlacedPatch& at) {
-        return bounds(transformed(before->sections.patches[patch].on_sheet(), at.to_sheet())).centre();
+        return centroid(transformed(before->sections.patches[patch].on_sheet(), at.to_sheet()).outer);
     };
     EXPECT_LT(distance(centre(before->sheets.placed[patch]), centre({0, pin->rotation_deg, pin->shift})), 6)
         << "turned about its middle";

@@ -1,6 +1,7 @@
 // What photos and papers do to each other, on pictures of which every colour is known.
 
 #include "core/match/photo_findings.h"
+#include "core/project/edits.h"
 #include "core/project/findings.h"
 #include "core/project/match_job.h"
 #include "core/project/planner.h"

@@ -3,6 +3,7 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/cuttable.h"
 #include "core/geometry/measure.h"
+#include "core/project/edits.h"
 #include "core/project/planner.h"
 #include "core/sections/method_shapes.h"
 #include "support/lattice.h"

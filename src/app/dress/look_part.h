@@ -1,0 +1,28 @@
+#pragma once
+// How the page is seen, and whether anything is missing.
+
+#include "app/bench/choices.h"
+#include "app/bench/panel_part.h"
+#include "io/paint/values.h"
+
+namespace zesty {
+
+class LookPart : public PanelPart {
+    Q_OBJECT
+public:
+    LookPart(Document& document, BenchState& state, Actions& actions, QWidget* parent);
+    Seen seen() const { return seen_; }
+    void see(Seen seen);
+
+signals:
+    void seen_changed();
+
+private:
+    void refresh() override;
+
+    ChoiceRow<Seen>* choice_;
+    QLabel* missing_;
+    Seen seen_ = Seen::Colour;
+};
+
+} // namespace zesty

@@ -1,0 +1,50 @@
+#pragma once
+// What a person decides at Dress: what is written on the page. Millimetres on the page.
+
+#include "core/geometry/shapes.h"
+#include "core/limits.h"
+#include "core/names.h"
+#include "core/stash/colour.h"
+
+#include <string>
+#include <vector>
+
+namespace zesty {
+
+enum class WritingShape {
+    Lines, ///< straight lines in a rectangle
+    Arc,   ///< round a centre, in a band; a ring when it goes all the way
+    Back   ///< straight lines on the back of the page
+};
+template <> inline constexpr std::array words_of<WritingShape>{"lines", "arc", "back"};
+
+struct Writing {
+    WritingShape shape = WritingShape::Lines;
+    std::string text;      ///< UTF-8; a new line begins a line on the page, too
+    Point centre;          ///< of the rectangle, or what the arc goes round
+    double width = 101.6;  ///< of the rectangle
+    double height = 50.8;  ///< of the rectangle, or how deep the band is
+    double turn_deg = 0;   ///< of the rectangle
+    double radius = 50.8;  ///< of the outermost line of an arc
+    double from_deg = 180; ///< where an arc begins; 0 is to the right, it goes on clockwise
+    double sweep_deg = 180;
+    double line_height = 7; ///< from line to line
+    Rgb pen{0x26, 0x24, 0x2b};
+    bool operator==(const Writing&) const = default;
+};
+
+inline constexpr Limits writing_side_limits{5, 3000};
+inline constexpr Limits writing_radius_limits{3, 3000};
+inline constexpr Limits sweep_limits{5, 360};
+inline constexpr Limits line_height_limits{2, 40};
+inline constexpr Limits letter_width_limits{0.2, 1.2}; ///< of the line height
+inline constexpr std::size_t most_writings = 60;
+inline constexpr std::size_t longest_writing = 20'000; ///< bytes
+
+struct DressDecisions {
+    std::vector<Writing> writings;
+    double letter_width = 0.42; ///< how wide a letter of this hand is, spaces too, of the line height
+    bool operator==(const DressDecisions&) const = default;
+};
+
+} // namespace zesty

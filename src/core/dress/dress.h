@@ -1,0 +1,26 @@
+#pragma once
+// The facts of Dress: what is written, on what, and what comes into its way.
+
+#include "core/dress/decisions.h"
+#include "core/dress/facts.h"
+#include "core/finding.h"
+#include "core/sections/facts.h"
+#include "core/setout/facts.h"
+#include "core/stash/stash.h"
+
+namespace zesty {
+
+struct DressNow {
+    const DressDecisions& decided;
+    const SetOutDecisions& page;
+    const SetOut& whole;
+    const SectionFacts& sections;
+    const Stash& stash;
+};
+
+DressFacts dress_facts(const DressNow& now);
+
+/// Words without a place, pens that are hardly seen, and what lies on the writing.
+std::vector<Finding> dress_findings(const DressDecisions& decided, const DressFacts& facts, Units units);
+
+} // namespace zesty

@@ -1,0 +1,72 @@
+#include "core/dress/dress.h"
+#include "core/dress/fixes.h"
+#include "core/geometry/lengths.h"
+#include "core/sentences.h"
+
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+
+constexpr double least_contrast = 35; ///< L* below which a pen is hardly read
+
+std::string writing_name(std::size_t i, std::size_t all) {
+    return all == 1 ? "The journaling" : "Journaling " + std::to_string(i + 1);
+}
+
+std::string with_capital(std::string words) {
+    if (!words.empty() && words[0] >= 'a' && words[0] <= 'z')
+        words[0] = static_cast<char>(words[0] - 'a' + 'A');
+    return words;
+}
+
+Finding left_over(const WritingFacts& facts, const Writing& w, std::size_t i, const std::string& name) {
+    Finding out{.code = Code::WordsLeftOver,
+                .title = name + " is " +
+                         count_of(static_cast<std::size_t>(facts.left_over), "word", "words") + " too long",
+                .where = w.centre};
+    const std::string now =
+        "Lines of " + format_mm(w.line_height) + " hold about " + std::to_string(facts.holds) + " words";
+    if (facts.widest_fitting > 0) {
+        out.message = now + "; lines of " + format_mm(facts.widest_fitting) + " hold all.";
+        out.fixes.push_back({"Lines of " + format_mm(facts.widest_fitting),
+                             SetLineHeight{static_cast<int>(i), facts.widest_fitting}});
+    } else {
+        out.message = now + "; give it more room, or write the rest on the back of the page.";
+    }
+    return out;
+}
+
+} // namespace
+
+std::vector<Finding> dress_findings(const DressDecisions& decided, const DressFacts& facts, Units) {
+    std::vector<Finding> out;
+    for (std::size_t i = 0; i < facts.writings.size(); ++i) {
+        const WritingFacts& f = facts.writings[i];
+        const Writing& w = decided.writings[i];
+        const std::string name = writing_name(i, facts.writings.size());
+        if (f.left_over > 0) out.push_back(left_over(f, w, i, name));
+        if (!f.entered.empty())
+            out.push_back(
+                {.code = Code::WritingEntered,
+                 .title = with_capital(in_a_row(f.entered)) + " and " +
+                          (i == 0 && facts.writings.size() == 1 ? std::string("the journaling")
+                                                                : "journaling " + std::to_string(i + 1)) +
+                          " lie on each other",
+                 .message = "By more than 1 mm; move one of them.",
+                 .where = w.centre});
+        if (f.contrast < least_contrast)
+            out.push_back({.code = Code::FaintWriting,
+                           .title = name + " is hardly read",
+                           .message = "Pen and ground differ by " + std::to_string(std::lround(f.contrast)) +
+                                      " of 100 steps of lightness; from " +
+                                      std::to_string(std::lround(least_contrast)) +
+                                      " on a pen is easy to read.",
+                           .where = w.centre,
+                           .swatch = w.pen});
+    }
+    return out;
+}
+
+} // namespace zesty

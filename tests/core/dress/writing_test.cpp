@@ -1,0 +1,174 @@
+// Journaling: its lines, what fits on them, and what comes into its way.
+
+#include "core/dress/dress.h"
+#include "core/dress/fixes.h"
+#include "core/dress/writing.h"
+#include "core/geometry/measure.h"
+#include "core/project/finished.h"
+#include "core/project/planner.h"
+#include "support/lattice.h"
+#include "support/pages.h"
+#include "support/rounds.h"
+
+#include <algorithm>
+#include <cmath>
+#include <gtest/gtest.h>
+#include <random>
+#include <sstream>
+
+namespace zesty {
+
+using testing::shapes_of;
+
+namespace {
+
+std::string some_words(int count) {
+    static const char* const all[] = {"wind",  "kite", "hill", "string",   "tail",
+                                      "cloud", "we",   "flew", "afternoon"};
+    std::string out;
+    for (int i = 0; i < count; ++i) out += (i ? " " : "") + std::string(all[(i * 7) % 9]);
+    return out;
+}
+
+int words_on(const std::vector<WritingLine>& lines) {
+    int out = 0;
+    for (const WritingLine& l : lines) {
+        std::istringstream in(l.text);
+        for (std::string word; in >> word;) ++out;
+    }
+    return out;
+}
+
+} // namespace
+
+TEST(Writing, EveryLineLiesInItsRoomAndHoldsItsWords) {
+    std::mt19937 random(5);
+    const auto any = [&](double from, double to) { return from + (to - from) * (random() % 10'000) / 1e4; };
+    for (int round = 0; round < testing::rounds(200); ++round) {
+        Writing w;
+        w.shape = round % 2 ? WritingShape::Arc : WritingShape::Lines;
+        w.centre = {any(0, 300), any(0, 300)};
+        w.width = any(20, 200);
+        w.height = any(10, 120);
+        w.turn_deg = any(-180, 180);
+        w.radius = any(10, 120);
+        w.from_deg = any(-180, 180);
+        w.sweep_deg = any(10, 360);
+        w.line_height = any(4, 12);
+        w.text = some_words(static_cast<int>(random() % 120));
+        const WritingFacts f = written(w, 0.42);
+        EXPECT_EQ(words_on(f.lines) + f.left_over, f.words) << "no word is lost";
+        const Polygon outline = outline_of(w);
+        double length_of_all = 0;
+        for (const WritingLine& l : f.lines) {
+            length_of_all += l.length;
+            EXPECT_LE(static_cast<double>(l.text.size()) * 0.42 * w.line_height, l.length + 1e-6);
+            const Point middle =
+                l.radius > 0
+                    ? Point{w.centre.x + l.radius * std::cos((l.from_deg + l.sweep_deg / 2) * M_PI / 180),
+                            w.centre.y + l.radius * std::sin((l.from_deg + l.sweep_deg / 2) * M_PI / 180)}
+                    : (l.from + l.to) * 0.5;
+            EXPECT_TRUE(contains(outline, middle)) << round;
+            if (l.radius > 0)
+                EXPECT_NEAR(l.length, l.radius * l.sweep_deg * M_PI / 180, 1e-9);
+            else
+                EXPECT_NEAR(distance(l.from, l.to), w.width, 1e-9);
+        }
+        EXPECT_NEAR(length_of_all, f.length, 1e-6);
+        if (f.left_over == 0 || f.widest_fitting == 0) continue;
+        w.line_height = f.widest_fitting;
+        EXPECT_EQ(written(w, 0.42).left_over, 0);
+        EXPECT_LT(f.widest_fitting, 12);
+    }
+}
+
+TEST(Writing, KeepsNewLinesAndLeavesOutWhatFitsNowhere) {
+    Writing w;
+    w.width = 60;
+    w.height = 21;
+    w.line_height = 7;
+    w.text = "kite\nhill  wind\n";
+    WritingFacts f = written(w, 0.42);
+    ASSERT_EQ(f.lines.size(), 3u);
+    EXPECT_EQ(f.lines[0].text, "kite");
+    EXPECT_EQ(f.lines[1].text, "hill wind");
+    EXPECT_EQ(f.left_over, 0);
+    w.text = "a verylongwordthatgoesnowhereonsuchashortline kite";
+    f = written(w, 0.42);
+    EXPECT_EQ(f.left_over, 2) << "what follows it waits, too";
+    w.shape = WritingShape::Back;
+    EXPECT_TRUE(outline_of(w).outer.empty());
+    EXPECT_EQ(written(w, 0.42).lines.size(), 3u);
+    // Letters are counted, not bytes.
+    w.shape = WritingShape::Lines;
+    w.text =
+        "\xC3\xA4\xC3\xB6\xC3\xBC\xC3\xA4\xC3\xB6\xC3\xBC\xC3\xA4\xC3\xB6\xC3\xBC\xC3\xA4\xC3\xB6\xC3\xBC";
+    EXPECT_EQ(written(w, 0.42).left_over, 0) << "12 letters of 2.94 mm on 60 mm";
+}
+
+TEST(Dress, SaysWhatDoesNotFitWhatIsFaintAndWhatLiesOnIt) {
+    Project p = testing::project_of(
+        testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(10, 10, 90, 90)}));
+    p.set_out.cuts[0].place = sized({}, SizeRule::Width, 100);
+    Writing w;
+    w.centre = {60, 60};
+    w.width = 80;
+    w.height = 30;
+    w.text = some_words(60);
+    p.dress.writings = {w};
+    Plan plan = shapes_of(p);
+    ASSERT_EQ(plan.dress.writings.size(), 1u);
+    EXPECT_GT(plan.dress.writings[0].left_over, 0);
+    const auto about = [&](Code code) {
+        return std::find_if(plan.findings.begin(), plan.findings.end(),
+                            [&](const Finding& f) { return f.code == code; });
+    };
+    ASSERT_NE(about(Code::WordsLeftOver), plan.findings.end());
+    ASSERT_FALSE(about(Code::WordsLeftOver)->fixes.empty());
+    Project cured = p;
+    about(Code::WordsLeftOver)->fixes.front().apply(cured);
+    EXPECT_EQ(shapes_of(cured).dress.writings[0].left_over, 0);
+    EXPECT_EQ(about(Code::WritingEntered), plan.findings.end());
+    EXPECT_EQ(about(Code::FaintWriting), plan.findings.end());
+    Photo photo;
+    photo.name = "Mia";
+    photo.width = photo.height = 40;
+    photo.centre = {60, 60};
+    p.set_out.photos = {photo};
+    p.dress.writings[0].pen = {240, 240, 238};
+    plan = shapes_of(p);
+    ASSERT_NE(about(Code::WritingEntered), plan.findings.end());
+    EXPECT_NE(about(Code::WritingEntered)->title.find("Mia"), std::string::npos);
+    EXPECT_NE(about(Code::FaintWriting), plan.findings.end());
+    // By less than 1 mm is no matter; on the back nothing is in the way.
+    p.set_out.photos[0].centre = {60, 60 + 15 + 20 - 0.8};
+    plan = shapes_of(p);
+    EXPECT_EQ(about(Code::WritingEntered), plan.findings.end());
+    p.set_out.photos[0].centre = {60, 60};
+    p.dress.writings[0].shape = WritingShape::Back;
+    plan = shapes_of(p);
+    EXPECT_EQ(about(Code::WritingEntered), plan.findings.end());
+}
+
+TEST(Dress, SaysWhatIsMissingAndNothingElse) {
+    Project p = testing::project_of(
+        testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(10, 10, 90, 90)}));
+    const auto missing = [&](const char* what) {
+        const auto all = missing_of(p, shapes_of(p));
+        return std::find(all.begin(), all.end(), what) != all.end();
+    };
+    EXPECT_TRUE(missing("no journaling"));
+    EXPECT_TRUE(missing("no date"));
+    Writing w;
+    w.text = "wind";
+    p.dress.writings = {w};
+    p.set_out.date = "2026-05-17";
+    EXPECT_FALSE(missing("no journaling"));
+    EXPECT_FALSE(missing("no date"));
+    p.set_out.rooms = {{RoomFor::Title, 100, 20}};
+    EXPECT_TRUE(missing("no place for a title"));
+    p.set_out.rooms[0].centre = Point{100, 20};
+    EXPECT_FALSE(missing("no place for a title"));
+}
+
+} // namespace zesty

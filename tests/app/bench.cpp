@@ -35,7 +35,7 @@ QString Bench::message() const {
 }
 
 void Bench::settle() {
-    const QDeadlineTimer limit(30000);
+    const QDeadlineTimer limit(90000);
     do {
         QApplication::processEvents(QEventLoop::AllEvents, 5);
         QTest::qSleep(1);

@@ -202,19 +202,19 @@ void take_dress(const Camera& camera) {
         lines.text =
             "A windy afternoon on the hill. Mia ran until the big kite flew, and the tail of bows danced all "
             "the way home.";
-        lines.centre = {240, 105};
-        lines.width = 84;
+        lines.centre = {250, 112};
+        lines.width = 76;
         lines.height = 46;
         lines.turn_deg = 0;
         lines.line_height = 6;
         Writing arc;
         arc.shape = WritingShape::Arc;
         arc.text = "higher, higher, until it is a dot";
-        arc.centre = {108, 210};
+        arc.centre = {112, 218};
         arc.radius = 62;
         arc.height = 7;
-        arc.from_deg = 100;
-        arc.sweep_deg = 150;
+        arc.from_deg = 112;
+        arc.sweep_deg = 112;
         arc.pen = {0x2f, 0x6f, 0x78};
         p.dress.writings = {arc, lines};
         p.set_out.date = "2026-05-17";

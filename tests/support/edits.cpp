@@ -164,10 +164,39 @@ void papers_edit(Project& p, std::mt19937& random, int openings) {
 
 namespace {
 
+/// Words, and rooms with places.
+void dress_edit(Project& p, std::mt19937& random) {
+    switch (below(random, 4)) {
+    case 0:
+        if (p.dress.writings.size() < 3) p.dress.writings.emplace_back();
+        break;
+    case 1:
+        for (Writing& w : p.dress.writings) {
+            w.shape = static_cast<WritingShape>(below(random, count_of_values<WritingShape>));
+            w.text = below(random, 2) ? "wind \xC3\xBC"
+                                        "ber the hill\nkites"
+                                      : "";
+            w.centre = {between(random, -50, 400), between(random, -50, 400)};
+            w.line_height = between(random, 2, 12);
+            w.sweep_deg = between(random, 5, 360);
+        }
+        break;
+    case 2:
+        if (p.set_out.rooms.size() < 3)
+            p.set_out.rooms.push_back({static_cast<RoomFor>(below(random, 3)), between(random, 5, 90),
+                                       between(random, 5, 90), Point{between(random, 0, 300), 50}});
+        break;
+    default:
+        p.dress.writings.clear();
+        p.set_out.rooms.clear();
+    }
+}
+
 /// What the rest of the window and the command line do: shadows, pieces, protected parts, locks,
 /// reservations, fixes.
 void further_edit(Project& p, std::mt19937& random, int openings) {
     const Spot spot = some_opening(p, random, openings);
+    if (below(random, 5) == 0) return dress_edit(p, random);
     switch (below(random, 10)) {
     case 0:
         if (p.set_out.cuts.size() < 3) add_shadow(p, some_cut(p, random).id, between(random, 0.2, 20));

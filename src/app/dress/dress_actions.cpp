@@ -6,7 +6,7 @@ std::vector<ActionRow> dress_actions() {
     using namespace when;
     return {
         {Act::AddWriting, "Dress", "Add journaling", "Ctrl+J", always},
-        {Act::NextLook, "Dress", "See the page in colour, in grey, or squinting", "V", always},
+        {Act::NextLook, "Dress", "See the page in colour, in grey, or squinting", "E", always},
     };
 }
 

@@ -101,12 +101,20 @@ void WordsPart::build_room() {
     arc_row_ = row_of_its_own("Radius", r);
     radius_ = field("Radius of the outermost line", writing_radius_limits, &Writing::radius);
     band_ = field("Depth of the band", writing_side_limits, &Writing::height);
+    r->addWidget(radius_);
+    auto* deep = new QLabel("band", this);
+    deep->setProperty("quiet", true);
+    r->addWidget(deep);
+    r->addWidget(band_);
+    r->addStretch(1);
+    sweep_row_ = row_of_its_own("Begins at", r);
     from_ = degrees("Where the arc begins", -180, 180, &Writing::from_deg);
     sweep_ = degrees("How far round the arc goes", static_cast<int>(sweep_limits.least),
                      static_cast<int>(sweep_limits.most), &Writing::sweep_deg);
-    r->addWidget(radius_);
-    r->addWidget(band_);
     r->addWidget(from_);
+    auto* on = new QLabel("goes on for", this);
+    on->setProperty("quiet", true);
+    r->addWidget(on);
     r->addWidget(sweep_);
     r->addStretch(1);
 }
@@ -219,7 +227,7 @@ void WordsPart::refresh() {
     const Writing none;
     const Writing& w = row < 0 ? none : writings[static_cast<std::size_t>(row)];
     for (QWidget* part : std::initializer_list<QWidget*>{remove_, text_, shape_, pen_, line_height_,
-                                                         size_row_, arc_row_, x_, y_})
+                                                         size_row_, arc_row_, sweep_row_, x_, y_})
         part->setEnabled(row >= 0);
     const QSignalBlocker quiet_text(text_);
     if (text_->toPlainText().toStdString() != w.text) text_->setPlainText(words(w.text));
@@ -243,6 +251,7 @@ void WordsPart::refresh() {
     y_->show_length(w.centre.y, units);
     size_row_->setVisible(w.shape != WritingShape::Arc);
     arc_row_->setVisible(w.shape == WritingShape::Arc);
+    sweep_row_->setVisible(w.shape == WritingShape::Arc);
     const Plan* plan = state_.plan();
     if (row < 0) {
         says_->setText(

@@ -42,6 +42,7 @@ private:
     LengthEdit* line_height_;
     QWidget* size_row_;
     QWidget* arc_row_;
+    QWidget* sweep_row_;
     LengthEdit* width_;
     LengthEdit* height_;
     LengthEdit* band_;

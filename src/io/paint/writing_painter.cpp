@@ -8,8 +8,8 @@ namespace zesty {
 
 namespace {
 
-constexpr double letter_height = 0.62; ///< of the line height
-constexpr double font_scale = 0.05;    ///< fonts are laid out large, so that they stay even
+constexpr double letter_height = 0.8; ///< of the line height
+constexpr double font_scale = 0.05;   ///< fonts are laid out large, so that they stay even
 
 /// A word or letter from `at` on, `wide` millimetres.
 void paint_letters(QPainter& painter, const QString& letters, QPointF at, double turn_deg, double wide,

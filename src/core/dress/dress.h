@@ -21,6 +21,6 @@ struct DressNow {
 DressFacts dress_facts(const DressNow& now);
 
 /// Words without a place, pens that are hardly seen, and what lies on the writing.
-std::vector<Finding> dress_findings(const DressDecisions& decided, const DressFacts& facts, Units units);
+std::vector<Finding> dress_findings(const DressDecisions& decided, const DressFacts& facts);
 
 } // namespace zesty

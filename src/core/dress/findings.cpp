@@ -12,7 +12,7 @@ namespace {
 constexpr double least_contrast = 35; ///< L* below which a pen is hardly read
 
 std::string writing_name(std::size_t i, std::size_t all) {
-    return all == 1 ? "The journaling" : "Journaling " + std::to_string(i + 1);
+    return all == 1 ? "the journaling" : "journaling " + std::to_string(i + 1);
 }
 
 std::string with_capital(std::string words) {
@@ -23,7 +23,7 @@ std::string with_capital(std::string words) {
 
 Finding left_over(const WritingFacts& facts, const Writing& w, std::size_t i, const std::string& name) {
     Finding out{.code = Code::WordsLeftOver,
-                .title = name + " is " +
+                .title = with_capital(name) + " is " +
                          count_of(static_cast<std::size_t>(facts.left_over), "word", "words") + " too long",
                 .where = w.centre};
     const std::string now =
@@ -40,7 +40,7 @@ Finding left_over(const WritingFacts& facts, const Writing& w, std::size_t i, co
 
 } // namespace
 
-std::vector<Finding> dress_findings(const DressDecisions& decided, const DressFacts& facts, Units) {
+std::vector<Finding> dress_findings(const DressDecisions& decided, const DressFacts& facts) {
     std::vector<Finding> out;
     for (std::size_t i = 0; i < facts.writings.size(); ++i) {
         const WritingFacts& f = facts.writings[i];
@@ -48,17 +48,13 @@ std::vector<Finding> dress_findings(const DressDecisions& decided, const DressFa
         const std::string name = writing_name(i, facts.writings.size());
         if (f.left_over > 0) out.push_back(left_over(f, w, i, name));
         if (!f.entered.empty())
-            out.push_back(
-                {.code = Code::WritingEntered,
-                 .title = with_capital(in_a_row(f.entered)) + " and " +
-                          (i == 0 && facts.writings.size() == 1 ? std::string("the journaling")
-                                                                : "journaling " + std::to_string(i + 1)) +
-                          " lie on each other",
-                 .message = "By more than 1 mm; move one of them.",
-                 .where = w.centre});
+            out.push_back({.code = Code::WritingEntered,
+                           .title = with_capital(in_a_row(f.entered)) + " and " + name + " lie on each other",
+                           .message = "By more than 1 mm; move one of them.",
+                           .where = w.centre});
         if (f.contrast < least_contrast)
             out.push_back({.code = Code::FaintWriting,
-                           .title = name + " is hardly read",
+                           .title = with_capital(name) + " is hardly read",
                            .message = "Pen and ground differ by " + std::to_string(std::lround(f.contrast)) +
                                       " of 100 steps of lightness; from " +
                                       std::to_string(std::lround(least_contrast)) +

@@ -233,7 +233,7 @@ std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
         add(photo_behind_findings(project.set_out, plan.sections, set_out, project.units));
         add(paper_findings(papers_now(project, plan), [&] { return match_job(project, plan, true); }));
     }
-    add(dress_findings(project.dress, plan.dress, project.units));
+    add(dress_findings(project.dress, plan.dress));
     by_severity(out);
     return out;
 }

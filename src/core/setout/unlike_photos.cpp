@@ -103,6 +103,8 @@ private:
 
 std::vector<Finding> unlike_photos(const std::vector<Photo>& photos) {
     std::vector<Finding> out;
+    // Nobody stands out from one other; and pictures are not looked at for nothing while a size is dragged.
+    if (photos.size() < 3) return out;
     const Compared compared(photos);
     for (std::size_t i = 0; i < photos.size(); ++i) {
         const auto reasons = compared.reasons(i);

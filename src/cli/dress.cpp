@@ -1,138 +1,87 @@
 #include "cli/at_hand.h"
 #include "cli/command.h"
+#include "cli/dress_args.h"
 #include "cli/painting.h"
 #include "cli/typed.h"
+#include "core/geometry/measure.h"
+#include "core/project/cure.h"
+#include "core/project/findings.h"
 #include "core/project/finished.h"
 #include "core/project/planner.h"
 #include "core/sentences.h"
-#include "core/setout/placed_cut.h"
-#include "core/stash/colour_words.h"
+#include "io/dress_json.h"
 #include "io/paint/page_painter.h"
 #include "io/paint/values.h"
 #include "io/project_file.h"
 
-#include <cmath>
 #include <iostream>
-#include <nlohmann/json.hpp>
 
 namespace zesty::cli {
 
 namespace {
 
-/// Words on the page, and how it looks. Texts are as typed; empty ones change nothing.
-struct DressArgs {
-    std::string project, out;
-    std::vector<std::string> write;
-    int writing = 0; ///< which one the options are for, from 1; 0 for the last
-    std::string text, shape, at, size, radius, line_height, pen, picture, seen;
-    std::optional<double> turn_deg, from_deg, sweep_deg, letter_width;
-    bool remove = false, json = false;
-};
-
 constexpr int picture_pixels = 1600;
 
-Result<Writing*> asked_writing(const DressArgs& args, Project& project) {
-    auto& all = project.dress.writings;
-    const auto count = static_cast<int>(all.size());
-    if (count == 0)
-        return fail(ErrorKind::NothingToDo, "there is no journaling on the page; --write adds some");
-    if (args.writing > count)
-        return fail(ErrorKind::BadInput, "--journaling: there are " + std::to_string(count) + " on the page");
-    return &all[static_cast<std::size_t>(args.writing > 0 ? args.writing - 1 : count - 1)];
-}
-
-bool changes_one(const DressArgs& a) {
-    return !a.text.empty() || !a.shape.empty() || !a.at.empty() || !a.size.empty() || !a.radius.empty() ||
-           !a.line_height.empty() || !a.pen.empty() || a.turn_deg || a.from_deg || a.sweep_deg || a.remove ||
-           a.writing > 0;
-}
-
-Result<void> place(const DressArgs& a, Writing& w) {
-    if (!a.shape.empty()) {
-        const auto shape = typed_word<WritingShape>("--on", a.shape);
-        if (!shape) return tl::make_unexpected(shape.error());
-        w.shape = *shape;
-    }
-    if (!a.at.empty()) {
-        const auto at = typed_point("--at", a.at, "give x,y from the top left of the page", 10000);
-        if (!at) return tl::make_unexpected(at.error());
-        w.centre = *at;
-    }
-    if (!a.size.empty()) {
-        const auto size = typed_size("--size", a.size, writing_side_limits.least, writing_side_limits.most);
-        if (!size) return tl::make_unexpected(size.error());
-        w.width = size->x;
-        w.height = size->y;
-    }
-    const auto radius =
-        typed_length("--radius", a.radius, writing_radius_limits.least, writing_radius_limits.most);
-    if (!radius) return tl::make_unexpected(radius.error());
-    if (*radius) w.radius = **radius;
-    if (a.turn_deg) w.turn_deg = std::remainder(*a.turn_deg, 360.0);
-    if (a.from_deg) w.from_deg = std::remainder(*a.from_deg, 360.0);
-    if (a.sweep_deg) w.sweep_deg = *a.sweep_deg;
-    return {};
-}
-
-Result<void> edit(const DressArgs& a, Project& project) {
-    for (const std::string& text : a.write) {
-        if (project.dress.writings.size() >= most_writings || text.size() > longest_writing)
-            return fail(ErrorKind::TooLarge, "--write: there is too much of it");
-        Writing w;
-        w.text = text;
-        w.centre = project.set_out.page.leaves().front().centre();
-        project.dress.writings.push_back(w);
-    }
-    if (a.letter_width) project.dress.letter_width = *a.letter_width;
-    if (!changes_one(a)) return {};
-    const auto asked = asked_writing(a, project);
-    if (!asked) return tl::make_unexpected(asked.error());
-    Writing& w = **asked;
-    if (a.remove) {
-        project.dress.writings.erase(project.dress.writings.begin() + (&w - project.dress.writings.data()));
-        return {};
-    }
-    if (a.text.size() > longest_writing) return fail(ErrorKind::TooLarge, "--text: there is too much of it");
-    if (!a.text.empty()) w.text = a.text;
-    const auto height =
-        typed_length("--line-height", a.line_height, line_height_limits.least, line_height_limits.most);
-    if (!height) return tl::make_unexpected(height.error());
-    if (*height) w.line_height = **height;
-    if (!a.pen.empty()) {
-        const auto pen = colour_called(a.pen);
-        if (!pen) return fail(ErrorKind::BadInput, "--pen: '" + a.pen + "' is no colour");
-        w.pen = *pen;
-    }
-    return place(a, w);
-}
-
-nlohmann::json say(const Project& project, const Plan& plan, std::ostream& out) {
-    auto writings = nlohmann::json::array();
+void say_words(const Project& project, const Plan& plan) {
     for (std::size_t i = 0; i < plan.dress.writings.size(); ++i) {
         const WritingFacts& f = plan.dress.writings[i];
-        out << "journaling " << i + 1 << ": " << count_of(f.lines.size(), "line", "lines") << ", "
-            << format_length(f.length, project.units) << ", room for about " << f.holds << " words, "
-            << f.words << " wanted\n";
-        auto lines = nlohmann::json::array();
-        for (const WritingLine& l : f.lines) {
-            if (!l.text.empty()) out << "  " << l.text << "\n";
-            lines.push_back({{"from", {l.from.x, l.from.y}},
-                             {"to", {l.to.x, l.to.y}},
-                             {"radius_mm", l.radius},
-                             {"length_mm", l.length},
-                             {"text", l.text}});
-        }
-        writings.push_back({{"lines", lines},
-                            {"length_mm", f.length},
-                            {"holds", f.holds},
-                            {"words", f.words},
-                            {"left_over", f.left_over},
-                            {"contrast", f.contrast},
-                            {"entered", f.entered}});
+        std::cout << "journaling " << i + 1 << ": " << count_of(f.lines.size(), "line", "lines") << ", "
+                  << format_length(f.length, project.units) << ", room for about " << f.holds << " words, "
+                  << f.words << " wanted\n";
+        for (const WritingLine& l : f.lines)
+            if (!l.text.empty()) std::cout << "  " << l.text << "\n";
     }
+}
+
+void say_papers(const Project& project, const Plan& plan) {
+    for (const DressPiece& piece : plan.dress.pieces) {
+        const Box b = bounds(piece.outline);
+        std::cout << piece.what << ": cut " << format_size(b.width(), b.height(), project.units);
+        if (piece.placed) std::cout << " from " << piece.sheet;
+        if (!piece.outline.holes.empty()) {
+            const Box hole = bounds(piece.outline.holes.front());
+            std::cout << ", its middle leaves " << format_size(hole.width(), hole.height(), project.units);
+        }
+        for (const MatFacts& m : plan.dress.mats)
+            if (m.photo == piece.photo && m.mat == piece.mat)
+                std::cout << ", " << percent(m.border_seen) << " of its border seen";
+        if (piece.layer >= 0 && static_cast<std::size_t>(piece.layer) < plan.dress.layers_seen.size())
+            std::cout << ", " << percent(plan.dress.layers_seen[static_cast<std::size_t>(piece.layer)])
+                      << " of it seen";
+        std::cout << "\n";
+    }
+}
+
+void say_coverage(const Plan& plan) {
+    for (std::size_t s = 0; s < plan.dress.coverage.of_section.size(); ++s)
+        if (const double hidden = plan.dress.coverage.of_section[s]; hidden > 0)
+            std::cout << "section " << plan.sections.all[s].label << ": " << percent(hidden) << " hidden\n";
+    for (const Finding& f : plan.findings)
+        if (f.code >= Code::WordsLeftOver) std::cout << f.title << ". " << f.message << "\n";
+}
+
+void say(const Project& project, const Plan& plan) {
+    say_words(project, plan);
+    say_papers(project, plan);
+    say_coverage(plan);
     const auto missing = missing_of(project, plan);
-    out << (missing.empty() ? std::string("nothing is missing") : "missing: " + in_a_row(missing)) << "\n";
-    return {{"writings", writings}, {"missing", missing}};
+    std::cout << (missing.empty() ? std::string("nothing is missing") : "missing: " + in_a_row(missing))
+              << "\n";
+}
+
+Result<void> edit(const DressArgs& a, Project& project, Planner& planner, std::vector<std::string>& moves) {
+    for (const auto of : {edit_mats, edit_layers, edit_writings})
+        if (const auto r = of(a, project); !r) return r;
+    if (!a.cure) return {};
+    auto cured = cure_coverage(project, [&](const Project& changed) { return planner.shapes(changed); });
+    if (!cured) return tl::make_unexpected(cured.error());
+    if (cured->moves.empty())
+        return fail(ErrorKind::NothingToDo, "--cure: no small move leaves less slivers");
+    const auto shapes = planner.shapes(project);
+    if (!shapes) return tl::make_unexpected(shapes.error());
+    for (const DressMove& m : cured->moves) moves.push_back(label_of(m, dress_now(project, *shapes)));
+    project = std::move(cured->project);
+    return {};
 }
 
 Result<void> draw(const DressArgs& args, const Project& project, const Plan& plan) {
@@ -156,48 +105,36 @@ static int run_dress(const DressArgs& args) {
     auto project = read_project(args.project);
     if (!project) return complain(project.error().message);
     const Project before = *project;
-    if (const auto r = edit(args, *project); !r) return complain(r.error().message);
     Planner planner;
+    std::vector<std::string> moves;
+    if (const auto r = edit(args, *project, planner, moves); !r) return complain(r.error().message);
     const auto plan = planner.plan(*project);
     if (!plan) return complain(plan.error().message);
     if (const auto r = draw(args, *project, *plan); !r) return complain(r.error().message);
     if (const auto r = save_changes(before, *project, args.project, args.out); !r)
         return complain(r.error().message);
-    std::ostream nowhere(nullptr);
-    const nlohmann::json j = say(*project, *plan, args.json ? nowhere : std::cout);
-    if (args.json) std::cout << j.dump(1) << "\n";
+    if (args.json) {
+        std::cout << dress_json(*project, *plan).dump(1) << "\n";
+        return done;
+    }
+    for (const std::string& move : moves) std::cout << move << "\n";
+    say(*project, *plan);
     return done;
 }
 
 namespace {
 
 CLI::App* add_dress(CLI::App& app, DressArgs& a) {
-    auto* c = app.add_subcommand("dress", "Words on the page, how it looks, and what is missing");
+    auto* c =
+        app.add_subcommand("dress", "Mats, layers and words on the page, how it looks, and what is missing");
     c->add_option("PROJECT", a.project, ".zesty file")->required();
     c->add_option("--out", a.out, "Write here instead of the project");
-    c->add_option("--write", a.write, "Adds journaling with these words")->group("Words");
-    c->add_option("--journaling", a.writing, "Which one the options are for, from 1; the last without it")
-        ->check(CLI::Range(1, 100))
-        ->group("Words");
-    c->add_option("--text", a.text, "What is written")->group("Words");
-    c->add_option("--on", a.shape, "lines, arc or back")->group("Words");
-    c->add_option("--at", a.at, "Its middle, or what the arc goes round: x,y")->group("Words");
-    c->add_option("--size", a.size, "Room for lines, or how deep the band is: 4x2in")->group("Words");
-    add_number(*c, "--turn", a.turn_deg, "Turn of the lines in degrees", turn_limits)->group("Words");
-    c->add_option("--radius", a.radius, "Of the outermost line of an arc")->group("Words");
-    add_number(*c, "--from", a.from_deg, "Where the arc begins: 0 is to the right, on clockwise", turn_limits)
-        ->group("Words");
-    add_number(*c, "--sweep", a.sweep_deg, "How far round the arc goes; 360 for a ring", sweep_limits)
-        ->group("Words");
-    c->add_option("--line-height", a.line_height, "From line to line: 7mm")->group("Words");
-    c->add_option("--pen", a.pen, "Colour of the pen, in words or as #26242b")->group("Words");
-    c->add_flag("--remove", a.remove, "Takes it off the page")->group("Words");
-    add_number(*c, "--letter-width", a.letter_width,
-               "How wide a letter of your hand is, of the line height (0.42)", letter_width_limits)
-        ->group("Words");
+    add_paper_options(*c, a);
+    add_writing_options(*c, a);
     c->add_option("--picture", a.picture, "Draws the page into this PNG")->group("Look");
     c->add_option("--seen", a.seen, "With --picture: colour, grey or squint")->group("Look");
     c->add_flag("--json", a.json, "Print one JSON document");
+    add_stash_option(*c);
     needs(*c, {{"--seen", "--picture"}});
     return c;
 }

@@ -86,6 +86,13 @@ enum class Code {
     WordsLeftOver,
     WritingEntered,
     FaintWriting,
+    MatHidden,
+    MatTooNarrow,
+    MatsCompete,
+    MatLargerThanCut,
+    MatPaper,
+    GutMat,
+    Sliver,
 };
 /// What is said of a code everywhere.
 struct CodeRow {
@@ -153,6 +160,13 @@ inline constexpr std::array code_rows{
     CodeRow{Code::WordsLeftOver, "words-left-over", Severity::Advice, true},
     CodeRow{Code::WritingEntered, "writing-entered", Severity::Advice},
     CodeRow{Code::FaintWriting, "faint-writing", Severity::Advice},
+    CodeRow{Code::MatHidden, "mat-hidden", Severity::Advice},
+    CodeRow{Code::MatTooNarrow, "mat-too-narrow", Severity::Advice},
+    CodeRow{Code::MatsCompete, "mats-compete", Severity::Advice},
+    CodeRow{Code::MatLargerThanCut, "mat-larger-than-cut", Severity::Advice},
+    CodeRow{Code::MatPaper, "mat-paper", Severity::Problem},
+    CodeRow{Code::GutMat, "gut-mat", Severity::Note},
+    CodeRow{Code::Sliver, "sliver", Severity::Advice},
 };
 template <>
 inline constexpr std::array words_of<Code> = [] {

@@ -4,6 +4,7 @@
 #include "core/geometry/measure.h"
 #include "core/project/pattern_plan.h"
 #include "core/sections/hidden.h"
+#include "io/dress_json.h"
 #include "io/json_shapes.h"
 
 #include <algorithm>
@@ -129,6 +130,7 @@ json plan_json(const Project& project, const Plan& plan, double seconds) {
              {"room", json::array()},
              {"short", json::array()},
              {"findings", findings_json(plan)},
+             {"dress", dress_json(project, plan)},
              {"seconds", seconds}};
     const Box page = project.set_out.page.whole();
     for (const Piece& p : plan.sections.cut->pieces)

@@ -3,6 +3,8 @@
 #include "app/bench.h"
 #include "support/demo.h"
 
+#include <QComboBox>
+#include <QLabel>
 #include <QListWidget>
 #include <QPlainTextEdit>
 #include <QTest>
@@ -80,6 +82,71 @@ TEST(DressJourney, ThePageIsSeenInGreyAndSquintingByOneKey) {
     bench.key(&bench.page(), Qt::Key_1, Qt::ControlModifier);
     bench.settle();
     EXPECT_GT(colourful(), 60) << "only at Dress";
+}
+
+TEST(DressJourney, APhotoGetsMatsAStripGoesUnderItAndSliversAreCured) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.document().change("Put a photo on the page", [](Project& p) {
+        Photo photo;
+        photo.name = "Mia";
+        photo.width = 152.4;
+        photo.height = 101.6;
+        photo.centre = {211, 76};
+        photo.turn_deg = 5;
+        p.set_out.photos = {photo};
+    });
+    bench.settle();
+    const Project before = bench.document().project();
+    bench.key(&bench.page(), Qt::Key_5, Qt::ControlModifier);
+    bench.settle();
+    const auto photo = [&] { return bench.document().project().set_out.photos.at(0); };
+    // A click takes it in hand; a drag moves it, mats and all.
+    drag(bench, at(bench, {211, 76}), at(bench, {221, 76}));
+    EXPECT_NEAR(photo().centre.x, 221, 1.5);
+    bench.document().history().undo();
+    bench.key(Qt::Key_M, Qt::ControlModifier);
+    bench.settle();
+    ASSERT_EQ(photo().mats.size(), 1u);
+    testing::type(bench, "Border of the mat beyond what lies on it", "1/4 in");
+    EXPECT_NEAR(photo().mats[0].border, mm_per_inch / 4, 1e-9);
+    auto* paper = bench.window().findChild<QComboBox*>();
+    for (auto* box : bench.window().findChildren<QComboBox*>())
+        if (box->accessibleName() == "Paper of the mat") paper = box;
+    paper->setCurrentText("Picnic Check");
+    bench.settle();
+    EXPECT_EQ(photo().mats[0].paper, "picnic-check");
+    EXPECT_EQ(bench.plan().dress.pieces.at(0).placed, false) << "only the rim of it is left";
+    auto* says = bench.window().findChild<QLabel*>("mat-says");
+    EXPECT_TRUE(says->text().contains("Cut 6 1/2 x 4 1/2 in")) << says->text().toStdString();
+    testing::type(bench, "Border of the mat beyond what lies on it", "1/8 in");
+    bench.key(Qt::Key_M, Qt::ControlModifier);
+    bench.settle();
+    testing::type(bench, "Border of the mat beyond what lies on it", "1/4 in");
+    ASSERT_EQ(photo().mats.size(), 2u);
+    bench.key(Qt::Key_M, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    ASSERT_EQ(bench.document().project().dress.layers.size(), 1u);
+    testing::type(bench, "Length of the layer", "8 in");
+    testing::type(bench, "Middle of the layer, from the top", "11 in");
+    EXPECT_NEAR(bench.document().project().dress.layers[0].width, 203.2, 1e-9);
+    EXPECT_NEAR(bench.document().project().dress.layers[0].centre.y, 279.4, 1e-9);
+    const auto slivers = [&] {
+        const auto& all = bench.plan().dress.coverage.openings;
+        return std::count_if(all.begin(), all.end(), [](const CoveredOpening& c) { return c.sliver; });
+    };
+    ASSERT_GT(slivers(), 0);
+    bench.key(Qt::Key_K, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_EQ(slivers(), 0) << bench.window().findChild<QLabel*>("cured")->text().toStdString();
+    const Point cured = photo().centre;
+    bench.document().history().undo();
+    EXPECT_FALSE(photo().centre == cured) << "one step";
+    while (bench.document().project() != before) {
+        ASSERT_TRUE(bench.document().history().canUndo());
+        bench.document().history().undo();
+    }
+    bench.settle();
 }
 
 } // namespace zesty

@@ -193,4 +193,49 @@ TEST_F(CliSetOut, DressWritesSaysWhatFitsAndDrawsThePage) {
     EXPECT_TRUE(project().dress.writings.empty());
 }
 
+TEST_F(CliSetOut, PhotosLieOnMatsLayersOnThePageAndSliversAreCured) {
+    const auto dress = [&](const QStringList& options) {
+        return zesty(QStringList{"dress", page_} + options);
+    };
+    expect_one_line(dress({"--add-mat", "barley"}), "there is no photo");
+    ASSERT_TRUE(done(
+        set_out({"--photo", "4x6in", "--photo-size", "6x4in", "--photo-at", "8.3,3", "--photo-turn", "5"})));
+    expect_one_line(dress({"--mat-border", "1/8in"}), "there is no mat");
+    expect_one_line(dress({"--add-mat", "nobody"}), "there is no paper 'nobody'");
+    ASSERT_EQ(dress({"--add-mat", "picnic-check", "--mat-border", "1/8in", "--gut-mat"}).code, 0);
+    ASSERT_EQ(
+        dress({"--add-mat", "none", "--mat-border", "1/4in", "--mat-torn", "1/8in", "--mat-behind", "lower"})
+            .code,
+        0);
+    ASSERT_EQ(dress({"--add-layer", "tape", "--layer-edge", "top", "--layer-size", "1x1/2in", "--layer-inset",
+                     "1/4in"})
+                  .code,
+              0);
+    const Project p = project();
+    ASSERT_EQ(p.set_out.photos.at(0).mats.size(), 2u);
+    EXPECT_TRUE(p.set_out.photos[0].mats[0].gut);
+    EXPECT_EQ(p.set_out.photos[0].mats[1].span, MatSpan::Lower);
+    EXPECT_TRUE(p.set_out.photos[0].mats[1].torn);
+    ASSERT_EQ(p.dress.layers.size(), 1u);
+    const json j = json::parse(dress({"--json"}).out);
+    ASSERT_EQ(j["pieces"].size(), 3u);
+    EXPECT_EQ(j["pieces"][0]["outline"].size(), 2u) << "gutted";
+    EXPECT_EQ(json::parse(zesty({"plan", page_, "--json"}).out)["dress"]["mats"].size(), 2u);
+    expect_one_line(dress({"--mat", "3", "--mat-border", "1/8in"}), "--mat: photo 1 has 2");
+    ASSERT_EQ(dress({"--remove-mat"}).code, 0);
+    ASSERT_EQ(dress({"--add-mat", "none", "--mat-border", "1/4in"}).code, 0);
+    const auto slivers = [&] {
+        int n = 0;
+        const json now = json::parse(dress({"--json"}).out);
+        for (const auto& o : now["coverage"]["openings"]) n += o["sliver_mm"].is_null() ? 0 : 1;
+        return n;
+    };
+    ASSERT_GT(slivers(), 0);
+    const Ran cured = dress({"--cure"});
+    ASSERT_EQ(cured.code, 0);
+    EXPECT_TRUE(cured.out.starts_with("Move Photo 1 ")) << cured.out;
+    EXPECT_EQ(slivers(), 0);
+    expect_one_line(dress({"--cure"}), "no slivers are left");
+}
+
 } // namespace zesty

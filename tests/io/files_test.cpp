@@ -55,6 +55,30 @@ Writing written_round() {
     return out;
 }
 
+void dress_it(Project& p) {
+    p.dress.writings = {Writing{}, written_round()};
+    p.dress.letter_width = 0.5;
+    PaperLayer hill;
+    hill.name = "hill";
+    hill.shape = LayerShape::Hill;
+    hill.paper = "barley";
+    hill.side = Side::B;
+    hill.centre = {20, 30};
+    hill.turn_deg = 3;
+    hill.torn = true;
+    hill.tear = 2;
+    hill.place = LayerPlace::OnTop;
+    PaperLayer tape;
+    tape.shape = LayerShape::Tape;
+    tape.edge = BaseEdge::Left;
+    tape.inset = 7;
+    p.dress.layers = {hill, tape};
+    PhotoMat gutted;
+    gutted.gut = true;
+    p.set_out.photos[0].mats = {{"barley", Side::B, 2.5, {1, -2}, MatSpan::Upper, true, 4, true, false},
+                                gutted};
+}
+
 } // namespace
 
 TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
@@ -83,7 +107,6 @@ TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
     p.set_out.rooms = {{RoomFor::Journaling, 60, 40}, {RoomFor::Cluster, 30, 31.5}};
     p.set_out.rooms[1].centre = Point{80, 90};
     p.set_out.may_cover = 0.45;
-    p.dress = {{Writing{}, written_round()}, 0.5};
     p.set_out.date = "2026-05-17";
     p.sections.choose(2, {.name = "bow", .punch_on_top = true});
     p.set_out.cuts.front().place = {SizeRule::Height, 187.3333333333333, -37.123456789, true, {1.25, -3.5}};
@@ -95,6 +118,7 @@ TEST(ProjectFile, EverythingDecidedComesBackTheSame) {
     p.set_out.photos.push_back(
         {"Mia & kite", 101.6, 152.4, false, {80, 90.5}, -3.25, true, {{-20, -30, 10, 5}}});
     p.set_out.photos.push_back({"", 50.8, 50.8, true, {200, 210}, 0, false, {}});
+    dress_it(p);
     p.sections.lip = 2.0999999;
     p.set_out.cuts[1].pieces_from_paper = true;
     p.set_out.cuts[1].layers = {"colour #aa3300"};

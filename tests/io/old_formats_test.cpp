@@ -159,4 +159,15 @@ TEST(OldFormats, AFileOfFormatNineOpensWithItsDecisions) {
     expect_the_same_written_anew(*p);
 }
 
+TEST(OldFormats, AFileOfFormatTenOpensWithItsJournalingAndWithoutMats) {
+    const auto p = sample(10);
+    ASSERT_TRUE(p) << p.error().message;
+    ASSERT_EQ(p->dress.writings.size(), 1u);
+    EXPECT_EQ(p->dress.writings[0].text, "We flew kites on the hill");
+    EXPECT_NEAR(p->dress.writings[0].line_height, 6, 1e-9);
+    EXPECT_TRUE(p->dress.layers.empty());
+    for (const Photo& photo : p->set_out.photos) EXPECT_TRUE(photo.mats.empty());
+    expect_the_same_written_anew(*p);
+}
+
 } // namespace zesty

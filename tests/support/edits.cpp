@@ -164,9 +164,52 @@ void papers_edit(Project& p, std::mt19937& random, int openings) {
 
 namespace {
 
-/// Words, and rooms with places.
+/// Mats and layers.
+void paper_of_dress_edit(Project& p, std::mt19937& random) {
+    const auto some_paper = [&] {
+        return p.stash && !p.stash->papers.empty() && below(random, 3)
+                   ? p.stash->papers[random() % p.stash->papers.size()].id
+                   : std::string();
+    };
+    if (below(random, 2) && !p.set_out.photos.empty()) {
+        Photo& photo = p.set_out.photos[random() % p.set_out.photos.size()];
+        if (below(random, 4) == 0) return photo.mats.clear();
+        PhotoMat mat;
+        mat.paper = some_paper();
+        mat.side = static_cast<Side>(below(random, 2));
+        mat.border = between(random, -1, 20);
+        mat.shift = {between(random, -9, 9), between(random, -9, 9)};
+        mat.span = static_cast<MatSpan>(below(random, count_of_values<MatSpan>));
+        mat.torn = below(random, 2) != 0;
+        mat.see_through = below(random, 3) == 0;
+        mat.gut = below(random, 2) != 0;
+        photo.mats.push_back(mat);
+        return;
+    }
+    if (p.dress.layers.size() > 2) return p.dress.layers.clear();
+    PaperLayer layer;
+    layer.name = below(random, 2) ? "the hill" : "";
+    layer.shape = static_cast<LayerShape>(below(random, count_of_values<LayerShape>));
+    layer.paper = some_paper();
+    layer.centre = {between(random, -50, 400), between(random, -50, 400)};
+    layer.width = between(random, 1, 320);
+    layer.height = between(random, 1, 60);
+    layer.turn_deg = between(random, -180, 180);
+    layer.edge = static_cast<BaseEdge>(below(random, count_of_values<BaseEdge>));
+    layer.inset = between(random, 0, 40);
+    layer.torn = below(random, 2) != 0;
+    layer.place = static_cast<LayerPlace>(below(random, count_of_values<LayerPlace>));
+    p.dress.layers.push_back(layer);
+}
+
+/// Words, rooms with places, papers.
 void dress_edit(Project& p, std::mt19937& random) {
-    switch (below(random, 4)) {
+    switch (below(random, 7)) {
+    case 4:
+    case 5:
+    case 6:
+        paper_of_dress_edit(p, random);
+        break;
     case 0:
         if (p.dress.writings.size() < 3) p.dress.writings.emplace_back();
         break;
@@ -196,7 +239,7 @@ void dress_edit(Project& p, std::mt19937& random) {
 /// reservations, fixes.
 void further_edit(Project& p, std::mt19937& random, int openings) {
     const Spot spot = some_opening(p, random, openings);
-    if (below(random, 5) == 0) return dress_edit(p, random);
+    if (below(random, 3) == 0) return dress_edit(p, random);
     switch (below(random, 10)) {
     case 0:
         if (p.set_out.cuts.size() < 3) add_shadow(p, some_cut(p, random).id, between(random, 0.2, 20));

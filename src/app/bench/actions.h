@@ -79,6 +79,9 @@ enum class Act {
     Export,
     AddWriting,
     NextLook,
+    AddMat,
+    AddLayer,
+    Cure,
 };
 
 /// What is the case in the window, as far as actions depend on it.

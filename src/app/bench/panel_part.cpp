@@ -1,6 +1,48 @@
 #include "app/bench/panel_part.h"
 
+#include <QCheckBox>
+#include <QSpinBox>
+
 namespace zesty {
+
+LengthEdit* PanelPart::length_field(const char* name, Limits limits, std::function<void(double)> entered,
+                                    int width) {
+    auto* edit = new LengthEdit(name, limits.least, limits.most, this);
+    edit->setToolTip(name);
+    edit->setFixedWidth(width);
+    connect(edit, &LengthEdit::length_entered, this, std::move(entered));
+    return edit;
+}
+
+QCheckBox* PanelPart::tick(const QString& words, const QString& tip, std::function<void(bool)> ticked) {
+    auto* box = new QCheckBox(words, this);
+    box->setToolTip(tip);
+    connect(box, &QCheckBox::clicked, this, std::move(ticked));
+    return box;
+}
+
+QSpinBox* PanelPart::degree_field(const char* name, int least, int most, std::function<void(int)> entered) {
+    auto* box = new QSpinBox(this);
+    box->setRange(least, most);
+    box->setSuffix("\u00b0");
+    box->setAccessibleName(name);
+    box->setToolTip(name);
+    connect(box, &QSpinBox::valueChanged, this, std::move(entered));
+    return box;
+}
+
+QPushButton* PanelPart::push(const QString& words, const QString& tip, std::function<void()> pushed) {
+    auto* b = new QPushButton(words, this);
+    b->setToolTip(tip);
+    connect(b, &QPushButton::clicked, this, std::move(pushed));
+    return b;
+}
+
+QLabel* PanelPart::quiet(const QString& words) {
+    auto* label = new QLabel(words, this);
+    label->setProperty("quiet", true);
+    return label;
+}
 
 PanelOfParts::PanelOfParts(const QString& question, const QStringList& names, QWidget* parent)
     : QWidget(parent), column_(new QVBoxLayout(this)) {

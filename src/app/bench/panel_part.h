@@ -1,7 +1,14 @@
 #pragma once
 // Parts of a panel that take turns: only the one chosen is on show.
 
+#include "app/bench/length_edit.h"
 #include "app/bench/panel.h"
+#include "core/limits.h"
+
+#include <functional>
+
+class QCheckBox;
+class QSpinBox;
 
 namespace zesty {
 
@@ -13,6 +20,19 @@ public:
         : Panel({}, document, state, actions, parent) {
         column_->setContentsMargins(0, 0, 0, 0);
     }
+
+protected:
+    /// A field for a length with its name as tooltip; entered(mm) takes what was typed.
+    LengthEdit* length_field(const char* name, Limits limits, std::function<void(double)> entered,
+                             int width = 76);
+    /// A box to tick; ticked(on) takes it.
+    QCheckBox* tick(const QString& words, const QString& tip, std::function<void(bool)> ticked);
+    /// Degrees as whole numbers.
+    QSpinBox* degree_field(const char* name, int least, int most, std::function<void(int)> entered);
+    /// A button of this part alone.
+    QPushButton* push(const QString& words, const QString& tip, std::function<void()> pushed);
+    /// Quiet words between fields.
+    QLabel* quiet(const QString& words);
 };
 
 /// Gives the widget and all it lies in the room they want at once, not some events later: what has just been

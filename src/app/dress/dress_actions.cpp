@@ -5,6 +5,9 @@ namespace zesty {
 std::vector<ActionRow> dress_actions() {
     using namespace when;
     return {
+        {Act::AddMat, "Dress", "Add a mat behind the photo in hand, or behind every photo", "Ctrl+M", always},
+        {Act::AddLayer, "Dress", "Add a paper layer", "Ctrl+Shift+M", always},
+        {Act::Cure, "Dress", "Cure slivers by the smallest moves", "Ctrl+K", with_cut},
         {Act::AddWriting, "Dress", "Add journaling", "Ctrl+J", always},
         {Act::NextLook, "Dress", "See the page in colour, in grey, or squinting", "E", always},
     };

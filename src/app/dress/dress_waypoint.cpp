@@ -1,57 +1,80 @@
 #include "app/dress/dress_waypoint.h"
 
-#include "app/bench/theme.h"
 #include "app/bench/wording.h"
+#include "app/dress/dress_overlays.h"
+#include "app/setout/set_out_drags.h"
+#include "core/dress/layers.h"
 #include "core/dress/writing.h"
 #include "core/geometry/measure.h"
 #include "core/project/finished.h"
 #include "core/sentences.h"
-#include "io/paint/textures.h"
-#include "io/paint/writing_painter.h"
+
+#include <algorithm>
 
 namespace zesty {
 
 namespace {
 
-class MoveWritingDrag final : public EditingDrag {
-public:
-    MoveWritingDrag(const PageHands& hands, QPointF from, std::size_t writing)
-        : EditingDrag(hands, from), writing_(writing) {}
-    void move(QPointF to) override {
-        edit("Move the journaling", [&](Project& p) {
-            if (writing_ < p.dress.writings.size())
-                p.dress.writings[writing_].centre = p.dress.writings[writing_].centre + moved(to);
-        });
-    }
-
-private:
-    std::size_t writing_;
-};
+int pieces_without_sheet(const Plan& plan) {
+    return static_cast<int>(std::count_if(plan.dress.pieces.begin(), plan.dress.pieces.end(),
+                                          [](const DressPiece& p) { return !p.placed && !p.paper.empty(); }));
+}
 
 } // namespace
 
 DressWaypoint::DressWaypoint(const BenchParts& bench, QWidget* side, QObject* parent)
-    : WaypointView(bench, parent), panel_(new PanelOfParts("How will it look?", {"Words", "Look"}, side)) {
+    : WaypointView(bench, parent),
+      panel_(new PanelOfParts("How will it look?", {"Mats", "Layers", "Words", "Cover", "Look"}, side)) {
+    mats_ = new MatsPart(bench.document, bench.state, bench.actions, panel_);
+    layers_ = new LayersPart(bench.document, bench.state, bench.actions, panel_);
     words_ = new WordsPart(bench.document, bench.state, bench.actions, panel_);
+    cover_ = new CoverPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
     look_ = new LookPart(bench.document, bench.state, bench.actions, panel_);
-    panel_->add(words_);
-    panel_->add(look_);
-    panel_->choose(0);
+    for (PanelPart* part : std::initializer_list<PanelPart*>{mats_, layers_, words_, cover_, look_})
+        panel_->add(part);
+    panel_->choose(Words);
+    connect(panel_, &PanelOfParts::part_chosen, this, &WaypointView::look_changed);
     connect(look_, &LookPart::seen_changed, this, &WaypointView::look_changed);
     connect(words_, &WordsPart::chosen_changed, this, &WaypointView::look_changed);
+    connect(layers_, &LayersPart::chosen_changed, this, &WaypointView::look_changed);
+    connect_actions();
+}
+
+void DressWaypoint::show_part(Part part) {
+    bench_.state.go_to(Waypoint::Dress);
+    panel_->choose(part);
+}
+
+void DressWaypoint::connect_actions() {
+    on(Act::AddMat, [this] {
+        show_part(Mats);
+        mats_->add_mat();
+    });
+    on(Act::AddLayer, [this] {
+        show_part(Layers);
+        layers_->add_layer();
+    });
     on(Act::AddWriting, [this] {
-        bench_.state.go_to(Waypoint::Dress);
-        panel_->choose(0);
+        show_part(Words);
         words_->add();
     });
+    on(Act::Cure, [this] {
+        show_part(Cover);
+        cover_->cure();
+    });
     on(Act::NextLook, [this] {
-        bench_.state.go_to(Waypoint::Dress);
-        panel_->choose(1);
+        show_part(Look);
         look_->see(static_cast<Seen>((static_cast<int>(look_->seen()) + 1) % count_of_values<Seen>));
     });
 }
 
+bool DressWaypoint::in_trouble(const Plan& plan) const {
+    return pieces_without_sheet(plan) > 0;
+}
+
 QString DressWaypoint::answer(const Project& project, const Plan& plan) const {
+    if (const int n = pieces_without_sheet(plan); n > 0)
+        return counted(static_cast<std::size_t>(n), "piece without paper", "pieces without paper");
     const auto missing = missing_of(project, plan);
     if (missing.empty()) return "nothing is missing";
     return missing.size() == 1 ? words(missing.front())
@@ -61,44 +84,79 @@ QString DressWaypoint::answer(const Project& project, const Plan& plan) const {
 void DressWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const Project& project,
                                   const Plan& plan) const {
     if (look_->seen() != Seen::Colour) return;
-    for (std::size_t i = 0; i < plan.dress.writings.size() && i < project.dress.writings.size(); ++i) {
-        const Polygon outline = outline_of(project.dress.writings[i]);
-        painter.save();
-        painter.translate(map.origin);
-        painter.scale(map.scale, map.scale);
-        QPen lines(theme::quiet, 0.8, Qt::DotLine);
-        lines.setCosmetic(true);
-        painter.setPen(lines);
-        if (!outline.outer.empty()) paint_writing_lines(painter, plan.dress.writings[i]);
-        QPen rim(static_cast<int>(i) == words_->chosen() ? theme::zest : theme::quiet, 1.2, Qt::DashLine);
-        rim.setCosmetic(true);
-        painter.setPen(rim);
-        painter.setBrush(Qt::NoBrush);
-        painter.drawPath(to_path(outline));
-        painter.restore();
-    }
+    const DressInHand in_hand{panel_->chosen() == Mats ? bench_.state.in_hand().photo(project) : -1,
+                              panel_->chosen() == Layers ? layers_->chosen() : -1, words_->chosen(),
+                              panel_->chosen() == Cover};
+    paint_dress_overlays(painter, map, project, plan, in_hand);
 }
 
-std::unique_ptr<PageDrag> DressWaypoint::press(const PageHands& hands, const PagePress& press) const {
+std::unique_ptr<PageDrag> DressWaypoint::press_writing(const PageHands& hands, QPointF at) const {
     const auto& writings = hands.document.project().dress.writings;
     for (std::size_t i = writings.size(); i-- > 0;) {
         const Polygon outline = outline_of(writings[i]);
-        if (outline.outer.empty() || !contains(outline, hands.map().back(press.at))) continue;
-        panel_->choose(0);
+        if (outline.outer.empty() || !contains(outline, hands.map().back(at))) continue;
+        panel_->choose(Words);
         words_->choose(static_cast<int>(i));
-        return std::make_unique<MoveWritingDrag>(hands, press.at, i);
+        return std::make_unique<MovePointDrag>(hands, at, "Move the journaling", [i](Project& p) {
+            return i < p.dress.writings.size() ? &p.dress.writings[i].centre : nullptr;
+        });
     }
     return nullptr;
 }
 
+std::unique_ptr<PageDrag> DressWaypoint::press_layer(const PageHands& hands, QPointF at, bool on_top) const {
+    const Project& project = hands.document.project();
+    for (std::size_t i = project.dress.layers.size(); i-- > 0;) {
+        const PaperLayer& layer = project.dress.layers[i];
+        if ((layer.place == LayerPlace::OnTop) != on_top ||
+            !contains(outline_of(layer, project.set_out.page), hands.map().back(at)))
+            continue;
+        panel_->choose(Layers);
+        layers_->choose(static_cast<int>(i));
+        return std::make_unique<MovePointDrag>(hands, at, "Move the layer", [i](Project& p) {
+            return i < p.dress.layers.size() && p.dress.layers[i].shape != LayerShape::Tape
+                       ? &p.dress.layers[i].centre
+                       : nullptr;
+        });
+    }
+    return nullptr;
+}
+
+std::unique_ptr<PageDrag> DressWaypoint::press(const PageHands& hands, const PagePress& press) const {
+    if (auto drag = press_writing(hands, press.at)) return drag;
+    if (auto drag = press_layer(hands, press.at, true)) return drag;
+    if (auto drag = begin_moving_photo(hands, press.at)) {
+        if (panel_->chosen() == Layers || panel_->chosen() == Words) panel_->choose(Mats);
+        return drag;
+    }
+    return press_layer(hands, press.at, false);
+}
+
 bool DressWaypoint::push(const PageHands& hands, Point way, bool more) const {
-    const int i = words_->chosen();
-    if (i < 0) return false;
-    hands.document.change("Move the journaling", [&](Project& p) {
-        Writing& w = p.dress.writings[static_cast<std::size_t>(i)];
-        w.centre = w.centre + way * (more ? 4 : 1);
-    });
-    return true;
+    const Point by = way * (more ? 4 : 1);
+    const auto push_at = [&](const QString& intention, auto where) {
+        hands.document.change(intention, [&](Project& p) {
+            Point& at = where(p);
+            at = at + by;
+        });
+        return true;
+    };
+    switch (panel_->chosen()) {
+    case Words:
+        if (const int i = words_->chosen(); i >= 0)
+            return push_at("Move the journaling",
+                           [i](Project& p) -> Point& { return p.dress.writings[i].centre; });
+        return false;
+    case Layers:
+        if (const int i = layers_->chosen(); i >= 0)
+            return push_at("Move the layer", [i](Project& p) -> Point& { return p.dress.layers[i].centre; });
+        return false;
+    default:
+        if (const int i = hands.state.in_hand().photo(hands.document.project()); i >= 0)
+            return push_at("Move the photo",
+                           [i](Project& p) -> Point& { return p.set_out.photos[i].centre; });
+        return false;
+    }
 }
 
 } // namespace zesty

@@ -1,9 +1,12 @@
 #pragma once
-// Dress in the window: the page as it will be, and the words on it.
+// Dress in the window: the page as it will be, with mats, layers and words, and what lies on what.
 
 #include "app/bench/panel_part.h"
 #include "app/bench/waypoint_view.h"
+#include "app/dress/cover_part.h"
+#include "app/dress/layers_part.h"
 #include "app/dress/look_part.h"
+#include "app/dress/mats_part.h"
 #include "app/dress/words_part.h"
 
 namespace zesty {
@@ -15,17 +18,31 @@ public:
 
     QString name() const override { return "Dress"; }
     QString answer(const Project& project, const Plan& plan) const override;
+    /// A piece of paper that no sheet has.
+    bool in_trouble(const Plan& plan) const override;
     QWidget* panel() const override { return panel_; }
     void paint_on_page(QPainter& painter, const PageMap& map, const Project& project,
                        const Plan& plan) const override;
     bool shows_selection() const override { return false; }
-    QString hint() const override { return "Drag journaling to where you want it; the arrow keys push it."; }
+    QString hint() const override {
+        return "Drag photos, layers and journaling to where you want them; the arrow keys push what is in "
+               "hand.";
+    }
     Seen seen() const override { return look_->seen(); }
     std::unique_ptr<PageDrag> press(const PageHands& hands, const PagePress& press) const override;
     bool push(const PageHands& hands, Point way, bool more) const override;
 
 private:
+    enum Part { Mats, Layers, Words, Cover, Look };
+    void connect_actions();
+    void show_part(Part part);
+    std::unique_ptr<PageDrag> press_writing(const PageHands& hands, QPointF at) const;
+    std::unique_ptr<PageDrag> press_layer(const PageHands& hands, QPointF at, bool on_top) const;
+
     PanelOfParts* panel_;
+    MatsPart* mats_;
+    LayersPart* layers_;
+    CoverPart* cover_;
     WordsPart* words_;
     LookPart* look_;
 };

@@ -7,6 +7,7 @@
 
 #include <QPainter>
 #include <QPointF>
+#include <functional>
 
 namespace zesty {
 
@@ -71,6 +72,23 @@ protected:
 
     Project before_;
     int number_;
+};
+
+/// Moves one place of the project: where(project) says which, null where it is not there.
+class MovePointDrag final : public EditingDrag {
+public:
+    MovePointDrag(const PageHands& hands, QPointF from, QString intention,
+                  std::function<Point*(Project&)> where)
+        : EditingDrag(hands, from), intention_(std::move(intention)), where_(std::move(where)) {}
+    void move(QPointF to) override {
+        edit(intention_, [&](Project& p) {
+            if (Point* point = where_(p)) *point = *point + moved(to);
+        });
+    }
+
+private:
+    QString intention_;
+    std::function<Point*(Project&)> where_;
 };
 
 } // namespace zesty

@@ -21,20 +21,20 @@ constexpr double least_words = 64;   ///< for price and reasons
 constexpr double words_height = 100; ///< that they take at most
 
 /// Where picture, papers and words are on a card: one below the other, the picture as large as goes.
-struct Arrangement {
+struct LaidCard {
     QRectF picture;
     QRectF title;
     QRectF papers;
     QRectF words;
 };
 
-Arrangement laid_out(const QRectF& card, const Page& page) {
+LaidCard laid_out(const QRectF& card, const Page& page) {
     const QRectF inside = card.adjusted(card_pad, card_pad, -card_pad, -card_pad);
     const QRectF room = inside.adjusted(0, 0, 0, -title_height - swatch - 12 - least_words);
     const double scale =
         std::max(0.01, std::min(room.width() / page.full_width(), room.height() / page.full_height()));
     const QSizeF size(scale * page.full_width(), scale * page.full_height());
-    Arrangement out;
+    LaidCard out;
     out.picture = {QPointF(room.center().x() - size.width() / 2, room.y()), size};
     out.title = {inside.x(), out.picture.bottom() + 6, inside.width(), title_height};
     out.papers = {inside.x(), out.title.bottom() + 2, inside.width(), swatch};
@@ -195,7 +195,7 @@ void ProposalsView::light_difference(QPainter& p, int offer) const {
 
 void ProposalsView::paint_words(QPainter& p, int number) const {
     const Offer& offer = state_.offers().all()[static_cast<std::size_t>(number)];
-    const Arrangement at = laid_out(card(number), offer.project.set_out.page);
+    const LaidCard at = laid_out(card(number), offer.project.set_out.page);
     p.setPen(theme::ink);
     p.setFont(theme::font(theme::Text::Body, true));
     p.drawText(at.title, Qt::AlignLeft | Qt::AlignVCenter, QString("%1  %2").arg(number + 1).arg(offer.idea));

@@ -110,21 +110,12 @@ void PagePart::build_second() {
     r->addWidget(same_);
 }
 
-ChoiceBox<std::string>* PagePart::paper_box(const QString& name, std::string Page::*which) {
-    auto* box = new ChoiceBox<std::string>(name, this);
-    box->setToolTip(name);
-    box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    box->on_choice(this, [this, name, which](const std::string& id) {
-        document_.change(name, [&](Project& p) { p.set_out.page.*which = id; });
+PaperBox* PagePart::paper_box(const QString& name, std::string Page::*which) {
+    auto* box = new PaperBox(name, this);
+    box->on_choice(this, [this, name, which](const PaperPick& pick) {
+        document_.change(name, [&](Project& p) { p.set_out.page.*which = pick.id; });
     });
     return box;
-}
-
-void PagePart::show_papers(ChoiceBox<std::string>* box, const char* none, const std::string& now) {
-    box->offer({{none, ""}});
-    if (const auto& stash = document_.project().stash; stash)
-        for (const Paper& paper : stash->papers) box->offer(words(paper.name), paper.id);
-    box->show_value(now);
 }
 
 LengthEdit* PagePart::side(const QString& name, double Sides::*which) {
@@ -215,9 +206,9 @@ void PagePart::refresh_frame(const Project& p) {
     window_height_->show_length(window ? window->height() : 0, p.units);
     by_lip_->setEnabled(page.window_width > 0);
     sides_row_->setVisible(strips && page.framed());
-    show_papers(paper_, "paper from elsewhere", page.frame_paper);
-    show_papers(base_paper_, "paper from elsewhere", page.base_paper);
-    show_papers(side_paper_, "the same paper", page.side_paper);
+    paper_->show_paper(document_.project().stash, "paper from elsewhere", page.frame_paper);
+    base_paper_->show_paper(document_.project().stash, "paper from elsewhere", page.base_paper);
+    side_paper_->show_paper(document_.project().stash, "the same paper", page.side_paper);
 }
 
 void PagePart::refresh() {

@@ -4,6 +4,7 @@
 #include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
+#include "app/bench/paper_box.h"
 #include "core/setout/usual_pages.h"
 
 class QCheckBox;
@@ -24,9 +25,7 @@ private:
     void refresh() override;
     void refresh_frame(const Project& project);
     LengthEdit* side(const QString& name, double Sides::*which);
-    ChoiceBox<std::string>* paper_box(const QString& name, std::string Page::*which);
-    /// The papers at hand, and what stands for none of them.
-    void show_papers(ChoiceBox<std::string>* box, const char* none, const std::string& now);
+    PaperBox* paper_box(const QString& name, std::string Page::*which);
     void type_window(bool width, double mm);
 
     ChoiceBox<const UsualPage*>* sizes_;
@@ -38,13 +37,13 @@ private:
     LengthEdit* sides_[4];
     ChoiceRow<FrameKind>* kind_;
     LengthEdit* glue_lip_;
-    ChoiceBox<std::string>* paper_;
+    PaperBox* paper_;
     LengthEdit* second_width_;
     LengthEdit* second_height_;
     QPushButton* same_;
     QLineEdit* date_;
-    ChoiceBox<std::string>* base_paper_;
-    ChoiceBox<std::string>* side_paper_;
+    PaperBox* base_paper_;
+    PaperBox* side_paper_;
     QWidget* second_row_;
     QWidget* window_row_;
     QWidget* sides_row_;

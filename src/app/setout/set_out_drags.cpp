@@ -2,6 +2,7 @@
 
 #include "app/page/page_view.h"
 #include "core/geometry/measure.h"
+#include "core/setout/photo_mats.h"
 #include "core/setout/photos.h"
 #include "core/setout/sizing.h"
 
@@ -99,21 +100,6 @@ PartsOfPhoto parts_for(PageTools::Tool tool) {
                                              : nullptr;
 }
 
-class MoveRoomDrag final : public EditingDrag {
-public:
-    MoveRoomDrag(const PageHands& hands, QPointF from, std::size_t room)
-        : EditingDrag(hands, from), room_(room) {}
-    void move(QPointF to) override {
-        edit("Move the room", [&](Project& p) {
-            if (room_ < p.set_out.rooms.size() && p.set_out.rooms[room_].centre)
-                p.set_out.rooms[room_].centre = *p.set_out.rooms[room_].centre + moved(to);
-        });
-    }
-
-private:
-    std::size_t room_;
-};
-
 class MeasureDrag final : public PageDrag {
 public:
     using PageDrag::PageDrag;
@@ -148,7 +134,7 @@ bool take_photo_at(const PageHands& hands, QPointF pixel) {
     const auto& photos = hands.document.project().set_out.photos;
     const Point at = hands.map().back(pixel);
     for (std::size_t i = photos.size(); i-- > 0;)
-        if (contains(outline_of(photos[i]).outer, at)) {
+        if (contains(matted_outline(photos[i]).outer, at)) {
             hands.state.in_hand().take_photo(static_cast<int>(i));
             return true;
         }
@@ -208,6 +194,11 @@ bool over_corner(const PageHands& hands, QPointF at) {
     return false;
 }
 
+std::unique_ptr<PageDrag> begin_moving_photo(const PageHands& hands, QPointF at) {
+    if (!take_photo_at(hands, at)) return nullptr;
+    return std::make_unique<MovePhotoDrag>(hands, at);
+}
+
 std::unique_ptr<PageDrag> begin_setting_out(const PageHands& hands, QPointF at) {
     if (hands.state.tools().tool() == PageTools::Tool::Measure)
         return hands.plan().sections.cut ? std::make_unique<MeasureDrag>(hands, at) : nullptr;
@@ -215,7 +206,10 @@ std::unique_ptr<PageDrag> begin_setting_out(const PageHands& hands, QPointF at) 
     const auto& rooms = hands.document.project().set_out.rooms;
     for (std::size_t r = rooms.size(); !corner && r-- > 0;)
         if (rooms[r].box().contains(hands.map().back(at)))
-            return std::make_unique<MoveRoomDrag>(hands, at, r);
+            return std::make_unique<MovePointDrag>(hands, at, "Move the room", [r](Project& p) {
+                const bool there = r < p.set_out.rooms.size() && p.set_out.rooms[r].centre;
+                return there ? &*p.set_out.rooms[r].centre : nullptr;
+            });
     if (!corner && take_photo_at(hands, at)) {
         if (const PartsOfPhoto parts = parts_for(hands.state.tools().tool()))
             return std::make_unique<PartOfPhotoDrag>(hands, at, parts);

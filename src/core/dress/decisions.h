@@ -1,10 +1,12 @@
 #pragma once
-// What a person decides at Dress: what is written on the page. Millimetres on the page.
+// What a person decides at Dress: paper laid on the page, and what is written. Millimetres on the page.
 
+#include "core/geometry/lengths.h"
 #include "core/geometry/shapes.h"
 #include "core/limits.h"
 #include "core/names.h"
 #include "core/stash/colour.h"
+#include "core/stash/stash.h"
 
 #include <string>
 #include <vector>
@@ -41,7 +43,44 @@ inline constexpr Limits letter_width_limits{0.2, 1.2}; ///< of the line height
 inline constexpr std::size_t most_writings = 60;
 inline constexpr std::size_t longest_writing = 20'000; ///< bytes
 
+enum class LayerShape {
+    Strip, ///< a rectangle
+    Hill,  ///< a rectangle whose upper edge is torn to a hill
+    Tape   ///< along an edge of the base, from end to end
+};
+template <> inline constexpr std::array words_of<LayerShape>{"strip", "hill", "tape"};
+
+/// Where a layer lies in the pile.
+enum class LayerPlace { UnderCuts, UnderPhotos, OnTop };
+template <> inline constexpr std::array words_of<LayerPlace>{"under-cuts", "under-photos", "on-top"};
+
+enum class BaseEdge { Left, Top, Right, Bottom };
+template <> inline constexpr std::array words_of<BaseEdge>{"left", "top", "right", "bottom"};
+
+/// Paper on the page besides the cuts' and the photo mats'.
+struct PaperLayer {
+    std::string name; ///< empty for what its shape is called
+    LayerShape shape = LayerShape::Strip;
+    std::string paper; ///< id; empty for tape from a roll, or paper that is not from the stash
+    Side side = Side::A;
+    Point centre;                     ///< of a strip or hill
+    double width = 152.4;             ///< the same; of tape nothing
+    double height = 25.4;             ///< the same; of tape how wide it is
+    double turn_deg = 0;              ///< of a strip or hill
+    BaseEdge edge = BaseEdge::Bottom; ///< that tape runs along
+    double inset = 0;                 ///< from that edge
+    bool torn = false;                ///< all round; of a hill the upper edge is torn anyway
+    double tear = mm_per_inch / 8;    ///< what is cut larger for it
+    LayerPlace place = LayerPlace::UnderCuts;
+    bool operator==(const PaperLayer&) const = default;
+};
+inline constexpr Limits layer_side_limits{1, 3000};
+inline constexpr Limits layer_tear_limits{0, 50};
+inline constexpr Limits layer_inset_limits{0, 1000};
+inline constexpr std::size_t most_layers = 60;
+
 struct DressDecisions {
+    std::vector<PaperLayer> layers; ///< lowest first, within their place in the pile
     std::vector<Writing> writings;
     double letter_width = 0.42; ///< how wide a letter of this hand is, spaces too, of the line height
     bool operator==(const DressDecisions&) const = default;

@@ -1,9 +1,12 @@
 #include "core/dress/dress.h"
 
+#include "core/dress/coverage.h"
 #include "core/dress/writing.h"
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/setout/photo_mats.h"
 
+#include <algorithm>
 #include <cmath>
 
 namespace zesty {
@@ -33,7 +36,8 @@ std::vector<std::string> entered_by(const DressNow& now, std::size_t own) {
     const auto inside = grow({outline}, -may_enter);
     if (!inside || inside->empty()) return out;
     for (std::size_t i = 0; i < now.page.photos.size(); ++i)
-        if (lies_on(*inside, outline_of(now.page.photos[i]))) out.push_back(name_of(now.page.photos[i], i));
+        if (lies_on(*inside, matted_outline(now.page.photos[i])))
+            out.push_back(name_of(now.page.photos[i], i));
     if (now.sections.cut)
         for (const Piece& p : now.sections.cut->pieces)
             if (lies_on(*inside, transformed(p.outline, now.whole.to_page))) {
@@ -45,6 +49,34 @@ std::vector<std::string> entered_by(const DressNow& now, std::size_t own) {
             !other.outer.empty() && lies_on(*inside, other))
             out.push_back("other writing");
     return out;
+}
+
+/// What is seen of each mat, and of each layer.
+void look_at_paper(const DressNow& now, const std::vector<LyingThing>& pile, DressFacts& out) {
+    out.layers_seen.assign(now.decided.layers.size(), 1);
+    for (std::size_t i = 0; i < pile.size(); ++i) {
+        const LyingThing& thing = pile[i];
+        if (thing.what == Lying::Layer)
+            out.layers_seen[static_cast<std::size_t>(thing.index)] =
+                1 - hidden_share_of(thing.outline, pile, i);
+        if (thing.what != Lying::Mat) continue;
+        MatFacts facts{thing.index, thing.part, area(thing.outline), 0, 0};
+        facts.seen = 1 - hidden_share_of(thing.outline, pile, i);
+        // Its own photo and the mats between follow it directly.
+        std::size_t photo = i + 1;
+        while (photo < pile.size() && pile[photo].what != Lying::Photo) ++photo;
+        Region own;
+        for (std::size_t k = i + 1; k <= photo && k < pile.size(); ++k)
+            if (pile[k].hides) own.insert(own.end(), pile[k].outline.begin(), pile[k].outline.end());
+        const auto joined = unite(own);
+        const auto border = joined ? subtract(thing.outline, *joined) : joined;
+        facts.border_seen =
+            border && area(*border) > no_dress_area ? 1 - hidden_share_of(*border, pile, photo) : 0;
+        out.mats.push_back(facts);
+    }
+    std::sort(out.mats.begin(), out.mats.end(), [](const MatFacts& a, const MatFacts& b) {
+        return std::pair(a.photo, a.mat) < std::pair(b.photo, b.mat);
+    });
 }
 
 } // namespace
@@ -59,6 +91,9 @@ DressFacts dress_facts(const DressNow& now) {
         facts.entered = entered_by(now, i);
         out.writings.push_back(std::move(facts));
     }
+    const std::vector<LyingThing> pile = pile_of(now);
+    look_at_paper(now, pile, out);
+    out.coverage = coverage_of(now, pile);
     return out;
 }
 

@@ -16,11 +16,19 @@ struct DressNow {
     const SetOut& whole;
     const SectionFacts& sections;
     const Stash& stash;
+    Units units = Units::Inches;
 };
 
 DressFacts dress_facts(const DressNow& now);
 
 /// Words without a place, pens that are hardly seen, and what lies on the writing.
-std::vector<Finding> dress_findings(const DressDecisions& decided, const DressFacts& facts);
+std::vector<Finding> writing_findings(const DressDecisions& decided, const DressFacts& facts);
+/// Mats that are not seen, cannot be read or compete, and pieces of paper without a place on a sheet.
+std::vector<Finding> mat_findings(const DressNow& now, const DressFacts& facts);
+/// Slivers that are left of openings.
+std::vector<Finding> coverage_findings(const DressNow& now, const CoverageFacts& facts);
+
+/// All of them.
+std::vector<Finding> dress_findings(const DressNow& now, const DressFacts& facts);
 
 } // namespace zesty

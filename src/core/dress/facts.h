@@ -4,6 +4,7 @@
 #include "core/geometry/shapes.h"
 #include "core/stash/colour.h"
 
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -31,8 +32,51 @@ struct WritingFacts {
     std::vector<std::string> entered; ///< by what, by more than 1 mm
 };
 
+/// A mat or layer as it is cut from the stash.
+struct DressPiece {
+    int photo = -1; ///< whose mat it is; -1 for a layer
+    int mat = -1;
+    int layer = -1;
+    std::string what;  ///< "Mat 1 of Mia", "Strip 2"
+    std::string paper; ///< id; empty for what is not from the stash
+    Polygon outline;   ///< as it is cut, upright about the origin; with a hole where it is gutted
+    bool placed = false;
+    std::string sheet;                    ///< id of the sheet it is cut from
+    Polygon on_sheet;                     ///< there, seen from side A
+    std::vector<std::string> others = {}; ///< papers that have room for it, where its own has none
+};
+
+/// What is seen of a mat in the end.
+struct MatFacts {
+    int photo = 0;
+    int mat = 0;
+    double area = 0;        ///< of the whole layer
+    double seen = 0;        ///< share of it, with everything in place
+    double border_seen = 0; ///< share of what its own photo and the mats on it leave free
+};
+
+/// An opening that something lies on.
+struct CoveredOpening {
+    int opening = 0;
+    double hidden = 0;   ///< share
+    double left = 0;     ///< mm2 that are seen
+    bool sliver = false; ///< a part of what is left looks like a mistake
+    double width = 0;    ///< of the narrowest sliver
+    Point at;            ///< the middle of that
+    std::vector<int> by; ///< what lies on it, into the pile (pile.h)
+};
+
+struct CoverageFacts {
+    std::vector<CoveredOpening> openings; ///< those that anything lies on, ascending
+    std::vector<double> of_section;       ///< share hidden, by section
+};
+
 struct DressFacts {
     std::vector<WritingFacts> writings; ///< by DressDecisions::writings
+    std::vector<DressPiece> pieces;     ///< mats by photo and from inside out, then layers
+    std::vector<MatFacts> mats;
+    std::vector<double> layers_seen; ///< by DressDecisions::layers: share
+    CoverageFacts coverage;
 };
 
 } // namespace zesty

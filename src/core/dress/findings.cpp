@@ -40,7 +40,7 @@ Finding left_over(const WritingFacts& facts, const Writing& w, std::size_t i, co
 
 } // namespace
 
-std::vector<Finding> dress_findings(const DressDecisions& decided, const DressFacts& facts) {
+std::vector<Finding> writing_findings(const DressDecisions& decided, const DressFacts& facts) {
     std::vector<Finding> out;
     for (std::size_t i = 0; i < facts.writings.size(); ++i) {
         const WritingFacts& f = facts.writings[i];
@@ -62,6 +62,29 @@ std::vector<Finding> dress_findings(const DressDecisions& decided, const DressFa
                            .where = w.centre,
                            .swatch = w.pen});
     }
+    return out;
+}
+
+std::vector<Finding> coverage_findings(const DressNow& now, const CoverageFacts& facts) {
+    std::vector<Finding> out;
+    for (const CoveredOpening& c : facts.openings) {
+        if (!c.sliver) continue;
+        out.push_back({.code = Code::Sliver,
+                       .title = "A sliver of " + format_length(c.width, now.units) + " is left of opening " +
+                                std::to_string(c.opening + 1),
+                       .message = percent(c.hidden) +
+                                  " of it is hidden, and what is left looks like a mistake; "
+                                  "show more of it or nothing.",
+                       .where = c.at,
+                       .openings = {c.opening}});
+    }
+    return out;
+}
+
+std::vector<Finding> dress_findings(const DressNow& now, const DressFacts& facts) {
+    std::vector<Finding> out = writing_findings(now.decided, facts);
+    for (auto& more : {mat_findings(now, facts), coverage_findings(now, facts.coverage)})
+        out.insert(out.end(), more.begin(), more.end());
     return out;
 }
 

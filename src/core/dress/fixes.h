@@ -2,6 +2,7 @@
 // Fixes that findings of Dress offer.
 
 #include "core/dress/decisions.h"
+#include "core/setout/decisions.h"
 
 namespace zesty {
 
@@ -13,6 +14,65 @@ struct SetLineHeight {
             decided.writings[static_cast<std::size_t>(writing)].line_height = height;
     }
     bool operator==(const SetLineHeight&) const = default;
+};
+
+/// A mat of a photo, where there is one.
+inline PhotoMat* mat_of(SetOutDecisions& page, int photo, int mat) {
+    if (photo < 0 || photo >= static_cast<int>(page.photos.size())) return nullptr;
+    auto& mats = page.photos[static_cast<std::size_t>(photo)].mats;
+    return mat >= 0 && mat < static_cast<int>(mats.size()) ? &mats[static_cast<std::size_t>(mat)] : nullptr;
+}
+
+struct RemoveMat {
+    int photo = 0;
+    int mat = 0;
+    void operator()(SetOutDecisions& page) const {
+        if (mat_of(page, photo, mat))
+            page.photos[static_cast<std::size_t>(photo)].mats.erase(
+                page.photos[static_cast<std::size_t>(photo)].mats.begin() + mat);
+    }
+    bool operator==(const RemoveMat&) const = default;
+};
+/// The borders of all mats of a photo, from the photo outwards.
+struct SetMatBorders {
+    int photo = 0;
+    std::vector<double> borders;
+    void operator()(SetOutDecisions& page) const {
+        for (std::size_t i = 0; i < borders.size(); ++i)
+            if (PhotoMat* m = mat_of(page, photo, static_cast<int>(i))) m->border = borders[i];
+    }
+    bool operator==(const SetMatBorders&) const = default;
+};
+struct SetMatPaper {
+    int photo = 0;
+    int mat = 0;
+    std::string paper;
+    void operator()(SetOutDecisions& page) const {
+        if (PhotoMat* m = mat_of(page, photo, mat)) {
+            m->paper = paper;
+            m->side = Side::A;
+        }
+    }
+    bool operator==(const SetMatPaper&) const = default;
+};
+struct SetLayerPaper {
+    int layer = 0;
+    std::string paper;
+    void operator()(DressDecisions& decided) const {
+        if (layer < 0 || layer >= static_cast<int>(decided.layers.size())) return;
+        decided.layers[static_cast<std::size_t>(layer)].paper = paper;
+        decided.layers[static_cast<std::size_t>(layer)].side = Side::A;
+    }
+    bool operator==(const SetLayerPaper&) const = default;
+};
+/// Every mat whose middle is hidden and not see-through.
+struct GutMats {
+    void operator()(SetOutDecisions& page) const {
+        for (Photo& photo : page.photos)
+            for (PhotoMat& m : photo.mats)
+                if (!m.see_through) m.gut = true;
+    }
+    bool operator==(const GutMats&) const = default;
 };
 
 } // namespace zesty

@@ -8,6 +8,8 @@ namespace zesty {
 namespace {
 
 constexpr double overdraft = 4000;
+constexpr double added_up = 1e-6; ///< mm2: areas are added and taken away again, and room is often just full
+constexpr int most_sweeps = 1000;
 constexpr double cold = 0.002; ///< of the first heat
 constexpr std::size_t longest_chain = 60;
 constexpr std::size_t most_for_pairs = 100;
@@ -23,7 +25,7 @@ Annealing::Annealing(Draft& draft, const MatchJob& job, const Cost& cost, const 
 
 double Annealing::over(int paper, double area) const {
     const double excess = area - room_[paper];
-    return excess <= 0 ? 0 : overdraft * excess / (1000 + room_[paper]) + 200;
+    return excess <= added_up ? 0 : overdraft * excess / (1000 + room_[paper]) + 200;
 }
 
 double Annealing::paper_cost(int paper, const Share& share) const {
@@ -124,7 +126,8 @@ void Annealing::run_often(double heat, const StopToken& stop) {
 /// Until neither a change nor, with few sections, an exchange is an improvement.
 void Annealing::descend(const StopToken& stop) {
     const auto& free = draft_.free();
-    for (bool better = true; better && !stopped(stop);) {
+    int sweeps = 0;
+    for (bool better = true; better && sweeps < most_sweeps && !stopped(stop); ++sweeps) {
         better = false;
         for (int s : free)
             for (int p : draft_.possible(s))

@@ -219,6 +219,11 @@ PapersNow papers_now(const Project& project, const Plan& plan) {
             plan.set_out.whole,     project.units};
 }
 
+DressNow dress_now(const Project& project, const Plan& plan) {
+    return {project.dress, project.set_out,        plan.set_out.whole,
+            plan.sections, stash_at_hand(project), project.units};
+}
+
 std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
     std::vector<Finding> out = plan.set_out.whole.findings;
     const auto add = [&](const std::vector<Finding>& more) {
@@ -233,7 +238,7 @@ std::vector<Finding> findings_of(const Project& project, const Plan& plan) {
         add(photo_behind_findings(project.set_out, plan.sections, set_out, project.units));
         add(paper_findings(papers_now(project, plan), [&] { return match_job(project, plan, true); }));
     }
-    add(dress_findings(project.dress, plan.dress));
+    add(dress_findings(dress_now(project, plan), plan.dress));
     by_severity(out);
     return out;
 }

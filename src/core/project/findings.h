@@ -1,6 +1,7 @@
 #pragma once
 // What a plan has to say about itself.
 
+#include "core/dress/dress.h"
 #include "core/match/capacity.h"
 #include "core/match/findings.h"
 #include "core/project/ways_out.h"
@@ -9,6 +10,8 @@ namespace zesty {
 
 /// What papers give cause to say is said of these.
 PapersNow papers_now(const Project& project, const Plan& plan);
+/// What Dress goes by, of these.
+DressNow dress_now(const Project& project, const Plan& plan);
 
 /// What can be said without laying patches on sheets; most serious first.
 std::vector<Finding> findings_of(const Project& project, const Plan& plan);

@@ -15,6 +15,9 @@ template <class P, class Visit> void each_paper(P& project, Visit visit) {
     visit(project.set_out.page.base_paper);
     visit(project.set_out.page.side_paper);
     for (auto& cut : project.set_out.cuts) visit(cut.paper);
+    for (auto& photo : project.set_out.photos)
+        for (auto& mat : photo.mats) visit(mat.paper);
+    for (auto& layer : project.dress.layers) visit(layer.paper);
     for (auto& [spot, choice] : project.match.choices) {
         visit(choice.paper);
         for (auto& id : choice.never) visit(id);

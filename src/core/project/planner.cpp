@@ -4,6 +4,7 @@
 #include "core/dress/dress.h"
 #include "core/geometry/measure.h"
 #include "core/project/alike.h"
+#include "core/project/dress_pieces.h"
 #include "core/project/findings.h"
 #include "core/project/hidden_stock.h"
 #include "core/project/set_aside.h"
@@ -59,8 +60,9 @@ void look_at_photos(const Project& project, Plan& plan) {
 }
 
 void look_at_dress(const Project& project, Plan& plan) {
-    plan.dress = dress_facts(
-        {project.dress, project.set_out, plan.set_out.whole, plan.sections, stash_at_hand(project)});
+    DressFacts facts = dress_facts(dress_now(project, plan));
+    facts.pieces = std::move(plan.dress.pieces); // were cut before the patches
+    plan.dress = std::move(facts);
 }
 
 /// What is decided about bars, by openings of the composition. Bars that are not there are ignored.
@@ -92,12 +94,6 @@ void meet_where_patterns_run_on(const Project& project, const SectionFacts& fact
                                           [&](int s) { return running[bar.b].contains(s); });
         if (together) bars.set(bar.a, bar.b, LipMode::Meet);
     }
-}
-
-/// What the page takes and hides is taken; the rest is what there is to choose from.
-void count_stock(const Project& project, Plan& plan) {
-    take_hidden_stock(project, plan);
-    for (const Sheet& s : plan.papers.sheets) plan.papers.uses[s.paper].stock_area += s.area;
 }
 
 /// How often papers are used, and which neighbours have the same.
@@ -229,6 +225,21 @@ Result<void> Planner::back(const Project& project, const Composition& composed, 
     return {};
 }
 
+/// What the page takes for itself is gone; the rest is what there is to choose from.
+Result<void> Planner::count_stock(const Project& project, Plan& plan) {
+    plan.dress.pieces = dress_pieces_of(project);
+    const auto laid = dress_places_.get(dress_cutting(project, plan),
+                                        [&](const DressCutting& cutting) -> Result<std::vector<DressPlace>> {
+                                            return laid_dress_pieces(cutting, plan.dress.pieces.size());
+                                        });
+    if (!laid) return tl::make_unexpected(laid.error());
+    auto places = **laid;
+    places.resize(plan.dress.pieces.size());
+    take_dress_pieces(project, places, plan);
+    for (const Sheet& s : plan.papers.sheets) plan.papers.uses[s.paper].stock_area += s.area;
+    return {};
+}
+
 Result<Plan> Planner::shapes(const Project& project) {
     Plan plan;
     const Stash& stash = stash_at_hand(project);
@@ -249,7 +260,8 @@ Result<Plan> Planner::shapes(const Project& project) {
             return Result<std::vector<PhotoColours>>(photo_colours(photos));
         });
     if (project.set_out.cuts.empty() && !project.sections.divisions.contains(base_spot)) {
-        count_stock(project, plan);
+        take_hidden_stock(project, plan);
+        if (auto r = count_stock(project, plan); !r) return tl::make_unexpected(r.error());
         look_at_dress(project, plan);
         plan.findings = findings_of(project, plan);
         part_set_aside(project, plan);
@@ -263,7 +275,7 @@ Result<Plan> Planner::shapes(const Project& project) {
     facts.spots = spots.names;
     facts.cut_of_opening = spots.cut_of_opening;
     facts.inserts = (*parts)->inserts;
-    count_stock(project, plan);
+    take_hidden_stock(project, plan);
     facts.all = sections_of(facts.spots, project.sections);
     facts.of_opening = section_by_opening(facts.all, facts.cut->openings.size());
     facts.neighbours = neighbours_of(*facts.cut, facts.all, plan.set_out.whole.to_page, spots.seams);
@@ -273,6 +285,7 @@ Result<Plan> Planner::shapes(const Project& project) {
     plan.papers.of_section = chosen_papers(project, facts.all);
     plan.papers.side_of_section = chosen_sides(project, plan);
     if (auto r = back(project, composition, spots, plan); !r) return tl::make_unexpected(r.error());
+    if (auto r = count_stock(project, plan); !r) return tl::make_unexpected(r.error());
     look_at_treatments(project, spots, plan);
     plan.sheets.placed.resize(facts.patches.size());
     count_papers(project, plan);

@@ -2,6 +2,7 @@
 // The pipeline: Project to Plan, stage by stage. Each stage is recomputed only when something it depends on
 // has changed since the last call. One planner serves one thread at a time.
 
+#include "core/project/dress_pieces.h"
 #include "core/project/ladder.h"
 #include "core/project/memo.h"
 #include "core/project/plan.h"
@@ -117,6 +118,7 @@ private:
     Result<const Composition*> composed(const Project& project);
     Result<const Spread*> spread(const Project& project, const Composition& composed);
     Result<void> back(const Project& project, const Composition& composed, const Spots& spots, Plan& plan);
+    Result<void> count_stock(const Project& project, Plan& plan);
     void use_capacity(const Project& project, const Plan& plan);
     Result<Plan> ready_to_choose(const Project& project);
     /// What is to be chosen, with the distances of the papers remembered.
@@ -127,6 +129,7 @@ private:
     Memo<ComposedBy, Composition> composed_;
     Memo<SpreadBy, Spread> spread_;
     Memo<BackedBy, Backing> backing_;
+    Memo<DressCutting, std::vector<DressPlace>> dress_places_;
     Memo<std::vector<PaperFace>, std::shared_ptr<const FaceDistances>> distances_;
     Memo<std::vector<Photo>, std::vector<PhotoColours>> photo_colours_;
     Capacity capacity_;

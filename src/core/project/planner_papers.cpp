@@ -1,6 +1,7 @@
 // What the planner says about papers: the whole plan, proposals, and why.
 
 #include "core/project/alike.h"
+#include "core/project/cure.h"
 #include "core/project/findings.h"
 #include "core/project/laying.h"
 #include "core/project/match_job.h"
@@ -45,6 +46,7 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
         if (!trials_) trials_ = std::make_unique<Planner>();
         return trials_->shapes(changed);
     });
+    offer_small_moves(project, plan);
     part_set_aside(project, plan);
     if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
     return plan;

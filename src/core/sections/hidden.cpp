@@ -1,7 +1,7 @@
 #include "core/sections/hidden.h"
 
 #include "core/geometry/measure.h"
-#include "core/setout/photos.h"
+#include "core/setout/photo_mats.h"
 
 #include <algorithm>
 
@@ -20,7 +20,7 @@ std::vector<Cover> covers_of(const SetOutDecisions& page, const Composition& com
                              const std::vector<char>& open) {
     std::vector<Cover> out;
     for (const Photo& p : page.photos) {
-        Cover c{outline_of(p), {}, -1, p.on_top};
+        Cover c{matted_outline(p), {}, -1, p.on_top};
         c.box = bounds(c.outline);
         out.push_back(std::move(c));
     }

@@ -4,6 +4,7 @@
 #include "core/geometry/shapes.h"
 #include "core/limits.h"
 #include "core/setout/brought_picture.h"
+#include "core/setout/photo_mat.h"
 #include "core/shared.h"
 
 #include <string>
@@ -28,6 +29,7 @@ struct Photo {
     /// does not fit its proportions is cropped evenly.
     Box part{0, 0, 1, 1};
     bool whole = false; ///< all of that part is printed, with a white rim where proportions differ
+    std::vector<PhotoMat> mats = {}; ///< from the photo outwards
     bool operator==(const Photo&) const = default;
 };
 

@@ -3,6 +3,7 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/setout/fixes.h"
+#include "core/setout/photo_mats.h"
 
 #include <algorithm>
 
@@ -61,7 +62,7 @@ Region above(const SetOutDecisions& decided, const CutMaterial& material, std::s
     const bool on_top = decided.photos[photo].on_top;
     for (std::size_t k = 0; k < decided.photos.size(); ++k)
         if (k != photo && (decided.photos[k].on_top == on_top ? k > photo : decided.photos[k].on_top))
-            out.push_back(outline_of(decided.photos[k]));
+            out.push_back(matted_outline(decided.photos[k]));
     if (!on_top)
         for (std::size_t c = 0; c < material.size(); ++c)
             if (decided.cuts[c].above_photos) out.insert(out.end(), material[c].begin(), material[c].end());
@@ -213,7 +214,7 @@ std::vector<Finding> photo_findings(const SetOutDecisions& decided, Units units,
     std::vector<Finding> out;
     for (std::size_t i = 0; i < decided.photos.size(); ++i) {
         const Photo& photo = decided.photos[i];
-        const Box b = bounds(outline_of(photo));
+        const Box b = bounds(matted_outline(photo));
         const Box page = decided.page.whole();
         if (b.x0 < page.x0 - 0.05 || b.y0 < page.y0 - 0.05 || b.x1 > page.x1 + 0.05 || b.y1 > page.y1 + 0.05)
             out.push_back(over_edge(decided, units, i, b));

@@ -84,6 +84,18 @@ template <class F, Describes<PlacedCut> T> void describe(F& f, T& cut) {
     f.check("left_out", [&] { return std::is_sorted(cut.left_out.begin(), cut.left_out.end()); });
 }
 
+template <class F, Describes<PhotoMat> T> void describe(F& f, T& mat) {
+    f.text("paper", mat.paper);
+    f.word("side", mat.side);
+    f.number("border_mm", mat.border, mat_border_limits);
+    f.point("shift_mm", mat.shift, mat_shift_limits);
+    f.word("span", mat.span);
+    f.flag("torn", mat.torn);
+    f.number("tear_mm", mat.tear, tear_limits);
+    f.flag("see_through", mat.see_through);
+    f.flag("gut", mat.gut);
+}
+
 template <class F, Describes<Photo> T> void describe(F& f, T& photo) {
     f.text("name", photo.name);
     f.number("width_mm", photo.width, photo_side_limits);
@@ -97,6 +109,10 @@ template <class F, Describes<Photo> T> void describe(F& f, T& photo) {
     f.values("to_hide_mm", photo.hidden_parts, part_of_it);
     f.box("picture_part", photo.part, picture_part_limits);
     f.flag("whole_picture", photo.whole);
+    f.list("mats", photo.mats, [](auto& o, auto& mat) { describe(o, mat); });
+    if constexpr (std::is_same_v<F, Settler>)
+        if (photo.mats.size() > most_mats) photo.mats.resize(most_mats);
+    f.check("mats", [&] { return photo.mats.size() <= most_mats; });
     f.check("picture_part", [&] { return photo.part.x0 < photo.part.x1 && photo.part.y0 < photo.part.y1; });
 }
 

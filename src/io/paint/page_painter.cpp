@@ -1,5 +1,6 @@
 #include "io/paint/page_painter.h"
 
+#include "io/paint/dress_paper_painter.h"
 #include "io/paint/writing_painter.h"
 
 #include <algorithm>
@@ -159,13 +160,9 @@ void paint_sketch(QPainter& painter, const Sketch& sketch, const Textures& textu
     painter.restore();
 }
 
-} // namespace
-
-void paint_page(QPainter& painter, const Project& project, const Plan& plan, const Textures& textures,
-                const PageLook& look) {
-    painter.save();
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.setRenderHint(QPainter::SmoothPixmapTransform);
+/// Frames and bases; the outline of all pages.
+QPainterPath paint_bases(QPainter& painter, const Project& project, const Textures& textures,
+                         const PageLook& look) {
     QPainterPath leaves;
     for (const Box& leaf : project.set_out.page.leaves()) {
         leaves.addRect(leaf.x0, leaf.y0, leaf.width(), leaf.height());
@@ -186,6 +183,17 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
         if (project.set_out.page.framed() && !base.empty())
             painter.fillRect(QRectF(base.x0, base.y0, base.width(), base.height()), base_paper);
     }
+    return leaves;
+}
+
+} // namespace
+
+void paint_page(QPainter& painter, const Project& project, const Plan& plan, const Textures& textures,
+                const PageLook& look) {
+    painter.save();
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setRenderHint(QPainter::SmoothPixmapTransform);
+    const QPainterPath leaves = paint_bases(painter, project, textures, look);
     // What hangs off the page is trimmed.
     painter.setClipPath(leaves, Qt::IntersectClip);
     if (look.sketch) paint_sketch(painter, project.set_out.sketch, textures);
@@ -205,13 +213,21 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
             paint_patches(painter, plan, cut, Lies::OnTop, textures, look);
         }
     };
+    // In the order of the pile (core/dress/pile.h).
     if (plan.sections.cut) paint_patches(painter, plan, -1, Lies::Behind, textures, look);
+    paint_layers(painter, project, textures, LayerPlace::UnderCuts);
     cuts(false);
     for (const bool on_top : {false, true}) {
-        for (const Photo& photo : project.set_out.photos)
-            if (photo.on_top == on_top) paint_photo(painter, photo, textures.photo(photo));
-        if (!on_top) cuts(true);
+        for (const Photo& photo : project.set_out.photos) {
+            if (photo.on_top != on_top) continue;
+            paint_mats(painter, project, textures, photo);
+            paint_photo(painter, photo, textures.photo(photo));
+        }
+        if (on_top) continue;
+        cuts(true);
+        paint_layers(painter, project, textures, LayerPlace::UnderPhotos);
     }
+    paint_layers(painter, project, textures, LayerPlace::OnTop);
     const DressDecisions& dress = project.dress;
     for (std::size_t i = 0; i < dress.writings.size() && i < plan.dress.writings.size(); ++i)
         paint_writing(painter, dress.writings[i], plan.dress.writings[i], dress.letter_width);

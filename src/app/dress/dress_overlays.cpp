@@ -1,0 +1,73 @@
+#include "app/dress/dress_overlays.h"
+
+#include "app/bench/theme.h"
+#include "core/dress/layers.h"
+#include "core/dress/writing.h"
+#include "core/sections/hidden.h"
+#include "core/setout/photo_mats.h"
+#include "io/paint/textures.h"
+#include "io/paint/writing_painter.h"
+
+namespace zesty {
+
+namespace {
+
+QPen dress_pen(const QColor& colour, double width, Qt::PenStyle style) {
+    QPen out(colour, width, style);
+    out.setCosmetic(true);
+    return out;
+}
+
+void paint_rim(QPainter& painter, const Polygon& outline) {
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(dress_pen(theme::zest, 1.6, Qt::DashLine));
+    painter.drawPath(to_path(outline));
+}
+
+void paint_rooms_for_words(QPainter& painter, const Project& project, const Plan& plan, int chosen) {
+    for (std::size_t i = 0; i < plan.dress.writings.size() && i < project.dress.writings.size(); ++i) {
+        const Polygon outline = outline_of(project.dress.writings[i]);
+        painter.setPen(dress_pen(theme::quiet, 0.8, Qt::DotLine));
+        if (!outline.outer.empty()) paint_writing_lines(painter, plan.dress.writings[i]);
+        painter.setPen(
+            dress_pen(static_cast<int>(i) == chosen ? theme::zest : theme::quiet, 1.2, Qt::DashLine));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawPath(to_path(outline));
+    }
+}
+
+void paint_coverage(QPainter& painter, const Plan& plan) {
+    constexpr double ring = 4; // mm
+    for (const CoveredOpening& c : plan.dress.coverage.openings) {
+        const Polygon outline =
+            transformed(plan.sections.cut->openings[static_cast<std::size_t>(c.opening)].outline,
+                        plan.set_out.whole.to_page);
+        painter.setBrush(c.hidden >= hidden_share ? QColor(107, 102, 112, 40) : QColor(0, 0, 0, 0));
+        painter.setPen(dress_pen(c.sliver ? theme::berry : theme::quiet, c.sliver ? 1.8 : 1,
+                                 c.sliver ? Qt::SolidLine : Qt::DotLine));
+        painter.drawPath(to_path(outline));
+        if (!c.sliver) continue;
+        painter.setBrush(Qt::NoBrush);
+        painter.setPen(dress_pen(theme::berry, 2, Qt::SolidLine));
+        painter.drawEllipse(QPointF(c.at.x, c.at.y), ring, ring);
+    }
+}
+
+} // namespace
+
+void paint_dress_overlays(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan,
+                          const DressInHand& in_hand) {
+    painter.save();
+    painter.translate(map.origin);
+    painter.scale(map.scale, map.scale);
+    if (in_hand.coverage && plan.sections.cut) paint_coverage(painter, plan);
+    paint_rooms_for_words(painter, project, plan, in_hand.writing);
+    if (in_hand.photo >= 0)
+        paint_rim(painter, matted_outline(project.set_out.photos[static_cast<std::size_t>(in_hand.photo)]));
+    if (in_hand.layer >= 0)
+        paint_rim(painter, outline_of(project.dress.layers[static_cast<std::size_t>(in_hand.layer)],
+                                      project.set_out.page));
+    painter.restore();
+}
+
+} // namespace zesty

@@ -1,0 +1,22 @@
+#pragma once
+// What Dress draws over the page: rims of what is in hand, rooms for words, and slivers.
+
+#include "app/page/page_map.h"
+#include "core/project/plan.h"
+#include "core/project/project.h"
+
+#include <QPainter>
+
+namespace zesty {
+
+struct DressInHand {
+    int photo = -1;
+    int layer = -1;
+    int writing = -1;
+    bool coverage = false; ///< what is hidden and where slivers are left is on show
+};
+
+void paint_dress_overlays(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan,
+                          const DressInHand& in_hand);
+
+} // namespace zesty

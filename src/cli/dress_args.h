@@ -1,0 +1,44 @@
+#pragma once
+
+#include "core/project/project.h"
+#include "core/result.h"
+
+#include <CLI/CLI.hpp>
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace zesty::cli {
+
+/// Everything that dresses the page. Texts are as typed; empty ones change nothing.
+struct DressArgs {
+    std::string project, out;
+    // Mats
+    int photo = 0; ///< whose mats, from 1; 0 for every photo
+    int mat = 0;   ///< which of them, from 1; 0 for the outermost
+    std::string add_mat, mat_paper, mat_border, mat_span, mat_shift, mat_torn;
+    bool see_through = false, opaque = false, gut = false, no_gut = false, remove_mat = false;
+    // Layers
+    int layer = 0; ///< which one, from 1; 0 for the uppermost
+    std::string add_layer, layer_name, layer_paper, layer_at, layer_size, layer_edge, layer_inset,
+        layer_place, layer_torn;
+    std::optional<double> layer_turn;
+    bool raise_layer = false, remove_layer = false;
+    bool cure = false;
+    // Words
+    std::vector<std::string> write;
+    int writing = 0; ///< which one the options are for, from 1; 0 for the last
+    std::string text, shape, at, size, radius, line_height, pen, picture, seen;
+    std::optional<double> turn_deg, from_deg, sweep_deg, letter_width;
+    bool remove = false, json = false;
+};
+
+/// What the options say of each; nothing where they say nothing.
+Result<void> edit_writings(const DressArgs& args, Project& project);
+Result<void> edit_mats(const DressArgs& args, Project& project);
+Result<void> edit_layers(const DressArgs& args, Project& project);
+
+void add_writing_options(CLI::App& command, DressArgs& args);
+void add_paper_options(CLI::App& command, DressArgs& args);
+
+} // namespace zesty::cli

@@ -1,0 +1,120 @@
+#include "core/dress/pile.h"
+
+#include "core/dress/layers.h"
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
+#include "core/setout/photo_mats.h"
+#include "core/setout/photos.h"
+
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+class Piling {
+public:
+    explicit Piling(const DressNow& now) : now_(now) {}
+
+    std::vector<LyingThing> all() {
+        layers(LayerPlace::UnderCuts);
+        cuts(false);
+        photos(false);
+        cuts(true);
+        layers(LayerPlace::UnderPhotos);
+        photos(true);
+        layers(LayerPlace::OnTop);
+        return std::move(pile_);
+    }
+
+private:
+    void put(LyingThing thing) {
+        thing.box = bounds(thing.outline);
+        pile_.push_back(std::move(thing));
+    }
+
+    void layers(LayerPlace place) {
+        for (std::size_t i = 0; i < now_.decided.layers.size(); ++i)
+            if (now_.decided.layers[i].place == place)
+                put({Lying::Layer,
+                     static_cast<int>(i),
+                     -1,
+                     {outline_of(now_.decided.layers[i], now_.page.page)},
+                     {},
+                     true});
+    }
+
+    void photos(bool on_top) {
+        for (std::size_t i = 0; i < now_.page.photos.size(); ++i) {
+            const Photo& photo = now_.page.photos[i];
+            if (photo.on_top != on_top) continue;
+            for (std::size_t m = photo.mats.size(); m-- > 0;)
+                put({Lying::Mat,
+                     static_cast<int>(i),
+                     static_cast<int>(m),
+                     {outline_of_mat(photo, m)},
+                     {},
+                     !photo.mats[m].see_through});
+            put({Lying::Photo, static_cast<int>(i), -1, {outline_of(photo)}, {}, true});
+        }
+    }
+
+    void cuts(bool above_photos) {
+        if (!now_.sections.cut) return;
+        const CutFile& cut = *now_.sections.cut;
+        const Transform& t = now_.whole.to_page;
+        for (std::size_t c = 0; c < now_.page.cuts.size(); ++c) {
+            if (now_.page.cuts[c].above_photos != above_photos) continue;
+            LyingThing thing{Lying::Cut, static_cast<int>(c), -1, {}, {}, true};
+            for (const Piece& p : cut.pieces)
+                if (p.layer == static_cast<int>(c)) thing.outline.push_back(transformed(p.outline, t));
+            for (std::size_t o = 0; o < cut.openings.size(); ++o)
+                if (now_.sections.cut_of_opening[o] == static_cast<int>(c) &&
+                    now_.sections.all[static_cast<std::size_t>(now_.sections.of_opening[o])].treatment !=
+                        Treatment::Open)
+                    thing.outline.push_back(transformed(cut.openings[o].outline, t));
+            put(std::move(thing));
+        }
+    }
+
+    const DressNow& now_;
+    std::vector<LyingThing> pile_;
+};
+
+} // namespace
+
+std::vector<LyingThing> pile_of(const DressNow& now) {
+    return Piling(now).all();
+}
+
+double hidden_share_of(const Region& region, const std::vector<LyingThing>& pile, std::size_t above) {
+    const double whole = area(region);
+    if (whole <= 0) return 0;
+    const Box box = bounds(region);
+    Region over;
+    for (std::size_t i = above + 1; i < pile.size(); ++i)
+        if (pile[i].hides && pile[i].box.meets(box))
+            over.insert(over.end(), pile[i].outline.begin(), pile[i].outline.end());
+    if (over.empty()) return 0;
+    const auto joined = unite(over);
+    if (!joined) return 0;
+    const auto hidden = intersect(region, *joined);
+    return hidden ? std::clamp(area(*hidden) / whole, 0.0, 1.0) : 0;
+}
+
+std::string name_of(const LyingThing& thing, const DressNow& now) {
+    const auto i = static_cast<std::size_t>(thing.index);
+    switch (thing.what) {
+    case Lying::Layer:
+        return name_of(now.decided.layers[i], i);
+    case Lying::Mat:
+        return "Mat " + std::to_string(thing.part + 1) + " of " + name_of(now.page.photos[i], i);
+    case Lying::Photo:
+        return name_of(now.page.photos[i], i);
+    case Lying::Cut:
+        break;
+    }
+    return now.page.cuts.size() == 1 ? "the cut" : "cut " + std::to_string(i + 1);
+}
+
+} // namespace zesty

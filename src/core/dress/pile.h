@@ -1,0 +1,28 @@
+#pragma once
+// Everything that lies on the base, from below to above. Page millimetres.
+
+#include "core/dress/dress.h"
+
+namespace zesty {
+
+enum class Lying { Layer, Cut, Mat, Photo };
+
+struct LyingThing {
+    Lying what = Lying::Cut;
+    int index = 0;  ///< of the layer, the cut or the photo among their decisions
+    int part = -1;  ///< of a mat: which one, from the photo outwards
+    Region outline; ///< what it hides: a cut with all its openings that do not stay open
+    Box box;
+    bool hides = true; ///< false for vellum
+};
+
+/// Lowest first; what the page is painted by, too.
+std::vector<LyingThing> pile_of(const DressNow& now);
+
+/// What is hidden of a region by what lies above a place in the pile, from 0 to 1.
+double hidden_share_of(const Region& region, const std::vector<LyingThing>& pile, std::size_t above);
+
+/// "Mat 1 of Mia", "Photo 2", "Strip 1", "the cut".
+std::string name_of(const LyingThing& thing, const DressNow& now);
+
+} // namespace zesty

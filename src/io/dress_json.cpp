@@ -1,0 +1,90 @@
+#include "io/dress_json.h"
+
+#include "core/dress/layers.h"
+#include "core/project/finished.h"
+#include "core/setout/photo_mats.h"
+#include "io/json_shapes.h"
+
+namespace zesty {
+
+using nlohmann::json;
+
+namespace {
+
+json writing_json(const WritingFacts& f) {
+    json lines = json::array();
+    for (const WritingLine& l : f.lines)
+        lines.push_back({{"from", to_json(l.from)},
+                         {"to", to_json(l.to)},
+                         {"radius_mm", l.radius},
+                         {"length_mm", l.length},
+                         {"text", l.text}});
+    return {{"lines", lines},           {"length_mm", f.length},  {"holds", f.holds},    {"words", f.words},
+            {"left_over", f.left_over}, {"contrast", f.contrast}, {"entered", f.entered}};
+}
+
+json piece_json(const DressPiece& piece) {
+    return {{"what", piece.what},
+            {"paper", piece.paper.empty() ? json(nullptr) : json(piece.paper)},
+            {"outline", to_json(piece.outline)},
+            {"sheet", piece.placed ? json(piece.sheet) : json(nullptr)},
+            {"on_sheet", piece.placed ? to_json(piece.on_sheet) : json(nullptr)}};
+}
+
+json mats_json(const Project& project, const Plan& plan) {
+    json out = json::array();
+    for (const MatFacts& m : plan.dress.mats) {
+        const Photo& photo = project.set_out.photos[static_cast<std::size_t>(m.photo)];
+        out.push_back({{"photo", m.photo + 1},
+                       {"mat", m.mat + 1},
+                       {"outline", to_json(outline_of_mat(photo, static_cast<std::size_t>(m.mat)))},
+                       {"seen", m.seen},
+                       {"border_seen", m.border_seen}});
+    }
+    return out;
+}
+
+json layers_json(const Project& project, const Plan& plan) {
+    json out = json::array();
+    for (std::size_t i = 0; i < project.dress.layers.size() && i < plan.dress.layers_seen.size(); ++i) {
+        const PaperLayer& layer = project.dress.layers[i];
+        out.push_back({{"name", name_of(layer, i)},
+                       {"shape", key_of(layer.shape)},
+                       {"place", key_of(layer.place)},
+                       {"outline", to_json(outline_of(layer, project.set_out.page))},
+                       {"seen", plan.dress.layers_seen[i]}});
+    }
+    return out;
+}
+
+json coverage_json(const Plan& plan) {
+    json openings = json::array();
+    for (const CoveredOpening& c : plan.dress.coverage.openings)
+        openings.push_back({{"opening", "o" + std::to_string(c.opening + 1)},
+                            {"hidden", c.hidden},
+                            {"left_mm2", c.left},
+                            {"sliver_mm", c.sliver ? json(c.width) : json(nullptr)}});
+    json sections = json::array();
+    for (std::size_t s = 0; s < plan.dress.coverage.of_section.size(); ++s)
+        if (plan.dress.coverage.of_section[s] > 0)
+            sections.push_back({{"section", "s" + plan.sections.all[s].label},
+                                {"hidden", plan.dress.coverage.of_section[s]}});
+    return {{"openings", openings}, {"sections", sections}};
+}
+
+} // namespace
+
+json dress_json(const Project& project, const Plan& plan) {
+    json writings = json::array();
+    for (const WritingFacts& f : plan.dress.writings) writings.push_back(writing_json(f));
+    json pieces = json::array();
+    for (const DressPiece& p : plan.dress.pieces) pieces.push_back(piece_json(p));
+    return {{"writings", writings},
+            {"pieces", pieces},
+            {"mats", mats_json(project, plan)},
+            {"layers", layers_json(project, plan)},
+            {"coverage", coverage_json(plan)},
+            {"missing", missing_of(project, plan)}};
+}
+
+} // namespace zesty

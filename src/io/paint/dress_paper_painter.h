@@ -1,0 +1,20 @@
+#pragma once
+// Photo mats and paper layers as they will be seen: with their papers, shadows and torn edges.
+
+#include "core/project/project.h"
+#include "io/paint/textures.h"
+
+#include <QPainter>
+
+namespace zesty {
+
+/// All mats of a photo, the outermost first; the painter is in page millimetres.
+void paint_mats(QPainter& painter, const Project& project, const Textures& textures, const Photo& photo);
+
+/// The layers of one place in the pile.
+void paint_layers(QPainter& painter, const Project& project, const Textures& textures, LayerPlace place);
+
+/// A line that wanders as a torn edge does, the same every time; closed.
+QPainterPath torn(const Ring& ring, double way);
+
+} // namespace zesty

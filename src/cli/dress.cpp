@@ -63,6 +63,7 @@ void say_coverage(const Plan& plan) {
 void say(const Project& project, const Plan& plan) {
     say_words(project, plan);
     say_papers(project, plan);
+    say_titles(project, plan);
     say_coverage(plan);
     const auto missing = missing_of(project, plan);
     std::cout << (missing.empty() ? std::string("nothing is missing") : "missing: " + in_a_row(missing))
@@ -70,7 +71,7 @@ void say(const Project& project, const Plan& plan) {
 }
 
 Result<void> edit(const DressArgs& a, Project& project, Planner& planner, std::vector<std::string>& moves) {
-    for (const auto of : {edit_mats, edit_layers, edit_writings})
+    for (const auto of : {edit_mats, edit_layers, edit_embellishments, edit_titles, edit_writings})
         if (const auto r = of(a, project); !r) return r;
     if (!a.cure) return {};
     auto cured = cure_coverage(project, [&](const Project& changed) { return planner.shapes(changed); });
@@ -119,6 +120,7 @@ static int run_dress(const DressArgs& args) {
     }
     for (const std::string& move : moves) std::cout << move << "\n";
     say(*project, *plan);
+    if (const auto r = answer_questions(args, *project, *plan); !r) return complain(r.error().message);
     return done;
 }
 
@@ -130,6 +132,7 @@ CLI::App* add_dress(CLI::App& app, DressArgs& a) {
     c->add_option("PROJECT", a.project, ".zesty file")->required();
     c->add_option("--out", a.out, "Write here instead of the project");
     add_paper_options(*c, a);
+    add_title_options(*c, a);
     add_writing_options(*c, a);
     c->add_option("--picture", a.picture, "Draws the page into this PNG")->group("Look");
     c->add_option("--seen", a.seen, "With --picture: colour, grey or squint")->group("Look");

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/project/plan.h"
 #include "core/project/project.h"
 #include "core/result.h"
 
@@ -25,6 +26,19 @@ struct DressArgs {
     std::optional<double> layer_turn;
     bool raise_layer = false, remove_layer = false;
     bool cure = false;
+    // Titles
+    int title_number = 0; ///< which one, from 1; 0 for the last
+    std::string title, title_letters, title_on, title_at, title_length, title_radius, title_opening,
+        title_offset, title_spacing, title_height, title_label;
+    int title_cut = 0;
+    std::optional<double> title_turn, title_from, title_sweep, title_start;
+    bool title_block = false, title_one_line = false, remove_title = false, title_sets = false;
+    // Embellishments
+    std::vector<std::string> put;
+    int embellishment = 0; ///< which one, from 1; 0 for the last
+    std::string move_to, fits_at, fits_where;
+    std::optional<double> put_turn;
+    bool take_off = false;
     // Words
     std::vector<std::string> write;
     int writing = 0; ///< which one the options are for, from 1; 0 for the last
@@ -37,8 +51,15 @@ struct DressArgs {
 Result<void> edit_writings(const DressArgs& args, Project& project);
 Result<void> edit_mats(const DressArgs& args, Project& project);
 Result<void> edit_layers(const DressArgs& args, Project& project);
+Result<void> edit_titles(const DressArgs& args, Project& project);
+Result<void> edit_embellishments(const DressArgs& args, Project& project);
 
 void add_writing_options(CLI::App& command, DressArgs& args);
 void add_paper_options(CLI::App& command, DressArgs& args);
+void add_title_options(CLI::App& command, DressArgs& args);
+
+/// What is said of titles and embellishments, and the answers to questions about them.
+void say_titles(const Project& project, const Plan& plan);
+Result<void> answer_questions(const DressArgs& args, const Project& project, const Plan& plan);
 
 } // namespace zesty::cli

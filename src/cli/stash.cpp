@@ -5,6 +5,7 @@
 #include "cli/fussy_cuts.h"
 #include "cli/reserve_edit.h"
 #include "cli/stash_add.h"
+#include "cli/stash_things.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
 #include "core/match/pattern_room.h"
@@ -70,7 +71,12 @@ Result<std::vector<int>> found(const StashArgs& a, const Stash& stash, const Sta
 void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& papers, bool as_json) {
     Stash shown;
     for (int i : papers) shown.papers.push_back(stash.papers[i]);
+    const bool whole = papers.size() == stash.papers.size();
     if (as_json) {
+        if (whole) {
+            shown.embellishments = stash.embellishments;
+            shown.letters = stash.letters;
+        }
         std::cout << stash_json(shown).dump(1) << "\n";
         return;
     }
@@ -97,6 +103,7 @@ void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& 
                       << motifs_left(p, p.fussy_cuts[m]) << " left, " << p.fussy_cuts[m].used << " used\n";
         }
     }
+    if (whole) list_things(stash);
 }
 
 /// What is to be done, read and worked out before the database is touched.
@@ -148,6 +155,8 @@ Result<void> change(const StashArgs& a, const Wanted& wanted, StashStore& store)
             return r;
     if (!a.add.empty())
         if (auto r = store.change([&](const Stash& now) { return with_added(a, now); }); !r) return r;
+    if (changes_things(a))
+        if (auto r = store.change([&](const Stash& now) { return with_things(a, now); }); !r) return r;
     if (changes_fussy_cuts(a))
         if (auto r = store.change([&](const Stash& now) { return with_fussy_cuts(a, now); }); !r) return r;
     if (!a.merge.empty())
@@ -165,8 +174,8 @@ Result<void> change(const StashArgs& a, const Wanted& wanted, StashStore& store)
 static int run(const StashArgs& args) {
     const bool living = args.stash.empty();
     const QString path = living ? living_stash_path() : QString::fromStdString(args.stash);
-    const bool makes =
-        living || !args.import.empty() || !args.add.empty() || args.starter || !args.restore.empty();
+    const bool makes = living || !args.import.empty() || !args.add.empty() || args.starter ||
+                       !args.restore.empty() || !args.embellishment.empty() || !args.letters.empty();
     if (!makes && !QFileInfo::exists(path)) return complain(args.stash + ": there is no such file");
     if (living) QDir().mkpath(QFileInfo(path).absolutePath());
     // What is typed wrongly is found before anything is written.
@@ -230,6 +239,7 @@ void add_changing(CLI::App* c, StashArgs& a) {
         ->group("Fussy cuts");
     c->add_option("--drop-fussy-cut", a.drop_fussy, "barley:1: patches may lie over it again")
         ->group("Fussy cuts");
+    add_thing_options(*c, a);
     c->add_option("--reserve", a.reserve, "P.zesty: other pages are told what it takes")->group("Pages");
     c->add_option("--release", a.release, "P.zesty: it takes nothing any more")->group("Pages");
 }

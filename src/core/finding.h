@@ -93,6 +93,14 @@ enum class Code {
     MatPaper,
     GutMat,
     Sliver,
+    TitleWithoutPath,
+    TitleTooLong,
+    TitleOffPage,
+    LettersMissing,
+    TitleHardToRead,
+    EmbellishmentsShort,
+    EmbellishmentFaint,
+    WhiteRim,
 };
 /// What is said of a code everywhere.
 struct CodeRow {
@@ -167,6 +175,14 @@ inline constexpr std::array code_rows{
     CodeRow{Code::MatPaper, "mat-paper", Severity::Problem},
     CodeRow{Code::GutMat, "gut-mat", Severity::Note},
     CodeRow{Code::Sliver, "sliver", Severity::Advice},
+    CodeRow{Code::TitleWithoutPath, "title-without-path", Severity::Problem},
+    CodeRow{Code::TitleTooLong, "title-too-long", Severity::Problem},
+    CodeRow{Code::TitleOffPage, "title-off-page", Severity::Advice},
+    CodeRow{Code::LettersMissing, "letters-missing", Severity::Problem, true},
+    CodeRow{Code::TitleHardToRead, "title-hard-to-read", Severity::Advice},
+    CodeRow{Code::EmbellishmentsShort, "embellishments-short", Severity::Problem, true},
+    CodeRow{Code::EmbellishmentFaint, "embellishment-faint", Severity::Advice},
+    CodeRow{Code::WhiteRim, "white-rim", Severity::Advice},
 };
 template <>
 inline constexpr std::array words_of<Code> = [] {

@@ -57,6 +57,52 @@ json layers_json(const Project& project, const Plan& plan) {
     return out;
 }
 
+json titles_json(const Project& project, const Plan& plan) {
+    json out = json::array();
+    for (std::size_t i = 0; i < plan.dress.titles.size() && i < project.dress.titles.size(); ++i) {
+        const TitleFacts& t = plan.dress.titles[i];
+        json letters = json::array();
+        for (const TitleLetter& l : t.letters)
+            letters.push_back({{"piece", l.piece},
+                               {"set", l.set},
+                               {"foot", to_json(l.foot)},
+                               {"turn_deg", l.turn_deg},
+                               {"width_mm", l.width},
+                               {"height_mm", l.height},
+                               {"missing", l.missing},
+                               {"bars", l.lines},
+                               {"contrast", l.contrast}});
+        json missing = json::array();
+        for (const auto& [piece, count] : t.missing) missing.push_back({{"piece", piece}, {"short", count}});
+        out.push_back({{"text", project.dress.titles[i].text},
+                       {"length_mm", t.length},
+                       {"room_mm", t.room},
+                       {"overhang_mm", t.overhang},
+                       {"height_mm", t.height},
+                       {"missing", missing},
+                       {"letters", letters},
+                       {"label_mm", {t.label_width, t.label_height}}});
+    }
+    return out;
+}
+
+json embellishments_json(const Project& project, const Plan& plan) {
+    json placed = json::array();
+    for (std::size_t i = 0; i < plan.dress.embellishments.size() && i < project.dress.embellishments.size();
+         ++i) {
+        const EmbellishmentFacts& e = plan.dress.embellishments[i];
+        placed.push_back(
+            {{"id", project.dress.embellishments[i].id},
+             {"outline", e.known ? to_json(e.outline) : json(nullptr)},
+             {"contrast", e.contrast},
+             {"opening", e.opening < 0 ? json(nullptr) : json("o" + std::to_string(e.opening + 1))}});
+    }
+    json lacking = json::array();
+    for (const ShortThing& s : plan.dress.short_embellishments)
+        lacking.push_back({{"id", s.id}, {"used", s.used}, {"there", s.there}});
+    return {{"placed", placed}, {"short", lacking}};
+}
+
 json coverage_json(const Plan& plan) {
     json openings = json::array();
     for (const CoveredOpening& c : plan.dress.coverage.openings)
@@ -84,6 +130,8 @@ json dress_json(const Project& project, const Plan& plan) {
             {"mats", mats_json(project, plan)},
             {"layers", layers_json(project, plan)},
             {"coverage", coverage_json(plan)},
+            {"titles", titles_json(project, plan)},
+            {"embellishments", embellishments_json(project, plan)},
             {"missing", missing_of(project, plan)}};
 }
 

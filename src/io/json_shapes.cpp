@@ -112,4 +112,16 @@ Result<json> parse_json(const std::string& text, const std::string& what) {
     }
 }
 
+nlohmann::json exact_json(const Polygon& polygon) {
+    nlohmann::json out = nlohmann::json::array();
+    const auto ring = [&](const Ring& r) {
+        nlohmann::json points = nlohmann::json::array();
+        for (const Point q : r) points.push_back({q.x, q.y});
+        out.push_back(points);
+    };
+    ring(polygon.outer);
+    for (const Ring& h : polygon.holes) ring(h);
+    return out;
+}
+
 } // namespace zesty

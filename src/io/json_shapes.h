@@ -12,6 +12,8 @@ namespace zesty {
 nlohmann::json to_json(Point p);
 nlohmann::json to_json(const Ring& ring);
 nlohmann::json to_json(const Polygon& polygon);
+/// To the last digit: what is written is what is read.
+nlohmann::json exact_json(const Polygon& polygon);
 nlohmann::json to_json(const Region& region);
 nlohmann::json to_json(const Box& box);
 

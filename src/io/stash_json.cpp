@@ -5,6 +5,7 @@
 #include "core/geometry/measure.h"
 #include "core/stash/stock.h"
 #include "io/edge.h"
+#include "io/fields/small_things.h"
 #include "io/json_shapes.h"
 #include "io/paper_look.h"
 #include "io/read_file.h"
@@ -184,17 +185,24 @@ Result<Paper> paper_from(const json& j, const std::string& what, std::size_t num
     return paper;
 }
 
-/// To the last digit: what is written is what is read.
-json exact_json(const Polygon& polygon) {
-    json out = json::array();
-    const auto ring = [&](const Ring& r) {
-        json points = json::array();
-        for (const Point q : r) points.push_back({q.x, q.y});
-        out.push_back(points);
-    };
-    ring(polygon.outer);
-    for (const Ring& h : polygon.holes) ring(h);
-    return out;
+/// Embellishments or letter sets, where there are some; ids stand once.
+template <class Thing>
+Result<void> read_things(const json& j, const char* key, std::size_t most, const std::string& what,
+                         std::vector<Thing>& out) {
+    if (!j.contains(key)) return {};
+    if (!j[key].is_array()) return fail(ErrorKind::BadInput, what + ": \"" + key + "\" must be a list");
+    if (j[key].size() > most) return fail(ErrorKind::TooLarge, what + ": too many " + key);
+    std::set<std::string> ids;
+    for (const json& one : j[key]) {
+        auto thing = one.is_object() ? thing_from<Thing>(one, what + ": " + key)
+                                     : fail(ErrorKind::BadInput, what + ": " + key + " must be objects");
+        if (!thing) return tl::make_unexpected(thing.error());
+        if (!ids.insert(thing->id).second)
+            return fail(ErrorKind::BadInput,
+                        what + ": two of the " + key + " have the id \"" + thing->id + "\"");
+        out.push_back(std::move(*thing));
+    }
+    return {};
 }
 
 json face_json(const PaperFace& face) {
@@ -230,6 +238,16 @@ Result<Stash> stash_from(const json& j, const std::string& what, const PictureSo
         sheets += sheet_count(*paper);
         if (sheets > most_sheets) return fail(ErrorKind::TooLarge, what + ": more than 100,000 sheets");
         stash.papers.push_back(std::move(*paper));
+    }
+    if (auto r = read_things(j, "embellishments", most_embellishments, what, stash.embellishments); !r)
+        return tl::make_unexpected(r.error());
+    if (auto r = read_things(j, "letters", most_letter_sets, what, stash.letters); !r)
+        return tl::make_unexpected(r.error());
+    for (const Embellishment& e : stash.embellishments) {
+        if (e.picture.empty() || stash.pictures.contains(e.picture)) continue;
+        auto bytes = pictures(e.picture);
+        if (!bytes) return fail(bytes.error().kind, what + ": " + e.id + ": " + bytes.error().message);
+        stash.pictures[e.picture] = std::move(*bytes);
     }
     return stash;
 }
@@ -267,7 +285,10 @@ json stash_json(const Stash& stash) {
         if (!p.touched.empty()) paper["touched"] = p.touched;
         papers.push_back(paper);
     }
-    return {{"format", "zesty-stash/1"}, {"papers", papers}};
+    json out{{"format", "zesty-stash/1"}, {"papers", papers}};
+    for (const Embellishment& e : stash.embellishments) out["embellishments"].push_back(thing_json(e));
+    for (const LetterSet& s : stash.letters) out["letters"].push_back(thing_json(s));
+    return out;
 }
 
 Result<Stash> paper_from_picture(const QString& path, bool crop) {

@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/stash/sharing.h"
+#include "io/fields/small_things.h"
 #include "io/json_shapes.h"
 #include "io/read_file.h"
 #include "io/reserved_json.h"
@@ -15,6 +16,7 @@
 #include <QTemporaryDir>
 #include <QUuid>
 #include <QtEndian>
+#include <algorithm>
 #include <array>
 #include <sys/stat.h>
 
@@ -24,7 +26,7 @@ using nlohmann::json;
 
 namespace {
 
-constexpr int version = 4;
+constexpr int version = 5;
 constexpr int program = 0x5A535448;  ///< "ZSTH", what SQLite calls the application id
 constexpr int patience_ms = 10'000;  ///< while another program writes
 constexpr int most_steps = 100'000;  ///< of a thousand instructions each that one question may take
@@ -145,8 +147,8 @@ Result<void> StashStore::in_one_transaction(const std::function<Result<void>()>&
 }
 
 /// Makes the tables, or adds what older versions had not: version 1 had no pages, version 2 no pieces of
-/// them, version 3 no uids. Which version it is is asked again once nobody else can write, as another program
-/// may have done it meanwhile.
+/// them, version 3 no uids, version 4 no embellishments and letters. Which version it is is asked again once
+/// nobody else can write, as another program may have done it meanwhile.
 Result<void> StashStore::bring_up_to_date() {
     if (pragma(db_.get(), "PRAGMA user_version") >= version) return {};
     return in_one_transaction([&]() -> Result<void> {
@@ -160,6 +162,10 @@ Result<void> StashStore::bring_up_to_date() {
             sql += "CREATE TABLE IF NOT EXISTS reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, "
                    "paper));";
         if (format < 3) sql += "ALTER TABLE reserved ADD COLUMN pieces TEXT NOT NULL DEFAULT '[]';";
+        if (format < 5)
+            sql +=
+                "CREATE TABLE IF NOT EXISTS things(kind TEXT, id TEXT, place INTEGER, thing TEXT NOT NULL, "
+                "PRIMARY KEY(kind, id));";
         sql += "PRAGMA application_id = " + std::to_string(program) +
                ";PRAGMA user_version = " + std::to_string(version);
         if (auto r = run(sql.c_str()); !r) return r;
@@ -200,17 +206,48 @@ Result<Stash> StashStore::read() const {
         papers.push_back(std::move(*paper));
     }
     if (!all.ended_well()) return trouble("read");
-    auto out = stash_from({{"format", "zesty-stash/1"}, {"papers", papers}}, what_,
-                          [&](const std::string& name) -> Result<PictureBytes> {
-                              if (const auto known = pictures_.find(name); known != pictures_.end())
-                                  return known->second;
-                              Statement picture(db_.get(), "SELECT bytes FROM pictures WHERE name = ?");
-                              if (!picture.text(1, name).row())
-                                  return fail(ErrorKind::BadInput, "its picture " + name + " is missing");
-                              return picture_bytes(picture.bytes(0));
-                          });
+    json whole{{"format", "zesty-stash/1"}, {"papers", papers}};
+    Statement things(db_.get(), "SELECT kind, thing FROM things ORDER BY place, id");
+    while (things.row()) {
+        auto thing = parse_json(things.bytes(1), what_);
+        if (!thing) return tl::make_unexpected(thing.error());
+        whole[things.bytes(0)].push_back(std::move(*thing));
+    }
+    if (!things.ended_well()) return trouble("read");
+    auto out = stash_from(whole, what_, [&](const std::string& name) -> Result<PictureBytes> {
+        if (const auto known = pictures_.find(name); known != pictures_.end()) return known->second;
+        Statement picture(db_.get(), "SELECT bytes FROM pictures WHERE name = ?");
+        if (!picture.text(1, name).row())
+            return fail(ErrorKind::BadInput, "its picture " + name + " is missing");
+        return picture_bytes(picture.bytes(0));
+    });
     if (out) pictures_ = out->pictures;
     return out;
+}
+
+template <class Thing>
+Result<void> StashStore::write_things(const char* kind, const std::vector<Thing>& before,
+                                      const std::vector<Thing>& after) {
+    const auto named = [](const std::vector<Thing>& things, const std::string& id) {
+        return std::find_if(things.begin(), things.end(), [&](const Thing& t) { return t.id == id; });
+    };
+    for (const Thing& old : before) {
+        if (named(after, old.id) != after.end()) continue;
+        Statement gone(db_.get(), "DELETE FROM things WHERE kind = ?1 AND id = ?2");
+        if (!gone.text(1, kind).text(2, old.id).done()) return trouble("written");
+    }
+    for (Thing thing : after) {
+        if (thing.uid.empty()) thing.uid = new_uid();
+        thing.in_stash = false;
+        if (const auto was = named(before, thing.id); was != before.end() && *was == thing) continue;
+        Statement put(
+            db_.get(),
+            "INSERT INTO things(kind, id, place, thing) VALUES(?1, ?2, (SELECT COALESCE(MAX(place), "
+            "0) + 1 FROM things), ?3) ON CONFLICT(kind, id) DO UPDATE SET thing = ?3");
+        if (!put.text(1, kind).text(2, thing.id).text(3, thing_json(thing).dump()).done())
+            return trouble("written");
+    }
+    return {};
 }
 
 /// What is different of the two is written, so that the rest stays as it is.
@@ -235,6 +272,8 @@ Result<void> StashStore::write(const Stash& before, Stash after) {
         if (!put.text(1, paper.id).text(2, stash_json(alone)["papers"][0].dump()).done())
             return trouble("written");
     }
+    if (auto r = write_things("embellishments", before.embellishments, after.embellishments); !r) return r;
+    if (auto r = write_things("letters", before.letters, after.letters); !r) return r;
     for (const auto& [name, bytes] : before.pictures) {
         if (after.pictures.contains(name)) continue;
         if (!Statement(db_.get(), "DELETE FROM pictures WHERE name = ?").text(1, name).done())
@@ -308,7 +347,10 @@ Result<void> StashStore::restore(const QString& from) {
     }
     if (!all.ended_well()) return backup->trouble("read");
     return in_one_transaction([&]() -> Result<void> {
-        if (auto r = run("DELETE FROM papers; DELETE FROM pictures; DELETE FROM reserved"); !r) return r;
+        if (auto r =
+                run("DELETE FROM papers; DELETE FROM pictures; DELETE FROM reserved; DELETE FROM things");
+            !r)
+            return r;
         if (auto r = write({}, *whole); !r) return r;
         for (std::size_t i = 0; i < taken.size(); ++i) {
             Statement put(db_.get(),

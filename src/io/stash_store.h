@@ -79,6 +79,9 @@ private:
     Result<void> bring_up_to_date();
     Result<void> in_one_transaction(const std::function<Result<void>()>& change);
     Result<void> write(const Stash& before, Stash after);
+    template <class Thing>
+    Result<void> write_things(const char* kind, const std::vector<Thing>& before,
+                              const std::vector<Thing>& after);
     Result<void> give_uids();
     tl::unexpected<Error> trouble(const char* doing) const;
 

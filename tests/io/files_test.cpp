@@ -73,6 +73,15 @@ void dress_it(Project& p) {
     tape.edge = BaseEdge::Left;
     tape.inset = 7;
     p.dress.layers = {hill, tape};
+    PageTitle title;
+    title.text = "windy uphill";
+    title.sets = {"cork", "stamp"};
+    title.path = {TitleOn::Opening, {1, 2}, 99, 3, 50, -20, -90, Spot(0, 4), 0, 0.25, -1.5};
+    title.spacing = 0.5;
+    title.height = 12;
+    title.block = title.label = true;
+    p.dress.titles = {title};
+    p.dress.embellishments = {{"brass-dot", {5, 6}, 7}};
     PhotoMat gutted;
     gutted.gut = true;
     p.set_out.photos[0].mats = {{"barley", Side::B, 2.5, {1, -2}, MatSpan::Upper, true, 4, true, false},

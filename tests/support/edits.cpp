@@ -186,6 +186,28 @@ void paper_of_dress_edit(Project& p, std::mt19937& random) {
         photo.mats.push_back(mat);
         return;
     }
+    if (below(random, 3) == 0) {
+        if (p.dress.titles.size() > 1) return p.dress.titles.clear();
+        PageTitle title;
+        title.text = below(random, 2) ? "windy uphill" : "";
+        if (below(random, 2)) title.sets = {"cork", "stamp"};
+        title.path.on = static_cast<TitleOn>(below(random, count_of_values<TitleOn>));
+        title.path.centre = {between(random, -50, 400), between(random, -50, 400)};
+        title.path.opening = some_opening(p, random, 12);
+        title.path.length = between(random, 1, 300);
+        title.path.start = between(random, -1, 2);
+        title.path.offset = between(random, -20, 20);
+        title.path.sweep_deg = between(random, -500, 500);
+        title.spacing = between(random, -20, 20);
+        title.block = below(random, 2) != 0;
+        title.label = below(random, 2) != 0;
+        p.dress.titles.push_back(title);
+        if (p.dress.embellishments.size() < 4)
+            p.dress.embellishments.push_back({below(random, 2) ? "brass-dot" : "",
+                                              {between(random, -50, 400), 50},
+                                              between(random, -400, 400)});
+        return;
+    }
     if (p.dress.layers.size() > 2) return p.dress.layers.clear();
     PaperLayer layer;
     layer.name = below(random, 2) ? "the hill" : "";

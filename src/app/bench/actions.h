@@ -82,6 +82,10 @@ enum class Act {
     AddMat,
     AddLayer,
     Cure,
+    AddTitle,
+    PutEmbellishment,
+    WhatFits,
+    WhereItFits,
 };
 
 /// What is the case in the window, as far as actions depend on it.

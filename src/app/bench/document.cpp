@@ -81,12 +81,19 @@ void Document::change_papers(const QString& intention, const std::function<Stash
 /// Every paper of the stash is known by something it keeps wherever it goes.
 void Document::give_uids(Project& project) {
     const Stash& papers = stash_at_hand(project);
-    if (std::none_of(papers.papers.begin(), papers.papers.end(),
-                     [](const Paper& p) { return p.in_stash && p.uid.empty(); }))
-        return;
+    const auto nameless = [](const auto& things) {
+        return std::any_of(things.begin(), things.end(),
+                           [](const auto& t) { return t.in_stash && t.uid.empty(); });
+    };
+    if (!nameless(papers.papers) && !nameless(papers.embellishments) && !nameless(papers.letters)) return;
     Stash named = papers;
-    for (Paper& p : named.papers)
-        if (p.in_stash && p.uid.empty()) p.uid = new_uid();
+    const auto name = [](auto& things) {
+        for (auto& t : things)
+            if (t.in_stash && t.uid.empty()) t.uid = new_uid();
+    };
+    name(named.papers);
+    name(named.embellishments);
+    name(named.letters);
     project.stash = std::make_shared<const Stash>(std::move(named));
 }
 

@@ -4,6 +4,7 @@
 
 #include <QGridLayout>
 #include <QHBoxLayout>
+#include <algorithm>
 
 namespace zesty {
 
@@ -82,8 +83,11 @@ Segments::Segments(const QString& name, const QStringList& choices, QWidget* par
     setAccessibleName(name);
     constexpr int most_in_a_row = 5;
     const int all = static_cast<int>(choices.size());
-    // No row with a single one.
-    const int columns = all <= most_in_a_row ? all : all % 4 == 1 ? 3 : 4;
+    constexpr int long_name = 12;
+    const bool wide =
+        std::any_of(choices.begin(), choices.end(), [](const QString& c) { return c.size() > long_name; });
+    // No row with a single one, and long names in rows of three.
+    const int columns = all <= most_in_a_row ? all : all % 4 == 1 || wide ? 3 : 4;
     auto* r = new QGridLayout(this);
     r->setContentsMargins(0, 0, 0, 0);
     r->setSpacing(4);

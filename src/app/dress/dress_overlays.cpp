@@ -2,7 +2,9 @@
 
 #include "app/bench/theme.h"
 #include "core/dress/layers.h"
+#include "core/dress/title_path.h"
 #include "core/dress/writing.h"
+#include "core/project/findings.h"
 #include "core/sections/hidden.h"
 #include "core/setout/photo_mats.h"
 #include "io/paint/textures.h"
@@ -53,6 +55,20 @@ void paint_coverage(QPainter& painter, const Plan& plan) {
     }
 }
 
+void paint_title_way(QPainter& painter, const DressNow& now, const TitlePath& path) {
+    constexpr int points = 160;
+    const auto way = way_of(now, path);
+    if (!way) return;
+    QPolygonF line;
+    for (int i = 0; i <= points; ++i) {
+        const Point p = way->place(way->length() * i / points).at;
+        line << QPointF(p.x, p.y);
+    }
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(dress_pen(theme::zest, 1.4, Qt::DashLine));
+    painter.drawPolyline(line);
+}
+
 } // namespace
 
 void paint_dress_overlays(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan,
@@ -64,6 +80,13 @@ void paint_dress_overlays(QPainter& painter, const PageMap& map, const Project& 
     paint_rooms_for_words(painter, project, plan, in_hand.writing);
     if (in_hand.photo >= 0)
         paint_rim(painter, matted_outline(project.set_out.photos[static_cast<std::size_t>(in_hand.photo)]));
+    const auto& things = plan.dress.embellishments;
+    if (in_hand.embellishment >= 0 && in_hand.embellishment < static_cast<int>(things.size()) &&
+        things[static_cast<std::size_t>(in_hand.embellishment)].known)
+        paint_rim(painter, things[static_cast<std::size_t>(in_hand.embellishment)].outline);
+    if (in_hand.title >= 0 && in_hand.title < static_cast<int>(project.dress.titles.size()))
+        paint_title_way(painter, dress_now(project, plan),
+                        project.dress.titles[static_cast<std::size_t>(in_hand.title)].path);
     if (in_hand.layer >= 0)
         paint_rim(painter, outline_of(project.dress.layers[static_cast<std::size_t>(in_hand.layer)],
                                       project.set_out.page));

@@ -13,6 +13,8 @@ struct DressInHand {
     int photo = -1;
     int layer = -1;
     int writing = -1;
+    int embellishment = -1;
+    int title = -1;
     bool coverage = false; ///< what is hidden and where slivers are left is on show
 };
 

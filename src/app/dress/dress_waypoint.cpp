@@ -24,18 +24,25 @@ int pieces_without_sheet(const Plan& plan) {
 
 DressWaypoint::DressWaypoint(const BenchParts& bench, QWidget* side, QObject* parent)
     : WaypointView(bench, parent),
-      panel_(new PanelOfParts("How will it look?", {"Mats", "Layers", "Words", "Cover", "Look"}, side)) {
+      panel_(new PanelOfParts("How will it look?",
+                              {"Mats", "Layers", "Embellishments", "Title", "Words", "Cover", "Look"},
+                              side)) {
     mats_ = new MatsPart(bench.document, bench.state, bench.actions, panel_);
     layers_ = new LayersPart(bench.document, bench.state, bench.actions, panel_);
+    things_ = new ThingsPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
+    title_ = new TitlePart(bench.document, bench.state, bench.actions, panel_);
     words_ = new WordsPart(bench.document, bench.state, bench.actions, panel_);
     cover_ = new CoverPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
     look_ = new LookPart(bench.document, bench.state, bench.actions, panel_);
-    for (PanelPart* part : std::initializer_list<PanelPart*>{mats_, layers_, words_, cover_, look_})
+    for (PanelPart* part :
+         std::initializer_list<PanelPart*>{mats_, layers_, things_, title_, words_, cover_, look_})
         panel_->add(part);
     panel_->choose(Words);
     connect(panel_, &PanelOfParts::part_chosen, this, &WaypointView::look_changed);
     connect(look_, &LookPart::seen_changed, this, &WaypointView::look_changed);
     connect(words_, &WordsPart::chosen_changed, this, &WaypointView::look_changed);
+    connect(things_, &ThingsPart::in_hand_changed, this, &WaypointView::look_changed);
+    connect(title_, &TitlePart::chosen_changed, this, &WaypointView::look_changed);
     connect(layers_, &LayersPart::chosen_changed, this, &WaypointView::look_changed);
     connect_actions();
 }
@@ -53,6 +60,22 @@ void DressWaypoint::connect_actions() {
     on(Act::AddLayer, [this] {
         show_part(Layers);
         layers_->add_layer();
+    });
+    on(Act::AddTitle, [this] {
+        show_part(Title);
+        title_->add();
+    });
+    on(Act::PutEmbellishment, [this] {
+        show_part(Things);
+        things_->put_on_page();
+    });
+    on(Act::WhatFits, [this] {
+        show_part(Things);
+        things_->ask_what_fits();
+    });
+    on(Act::WhereItFits, [this] {
+        show_part(Things);
+        things_->ask_where_it_fits();
     });
     on(Act::AddWriting, [this] {
         show_part(Words);
@@ -85,7 +108,10 @@ void DressWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const P
                                   const Plan& plan) const {
     if (look_->seen() != Seen::Colour) return;
     const DressInHand in_hand{panel_->chosen() == Mats ? bench_.state.in_hand().photo(project) : -1,
-                              panel_->chosen() == Layers ? layers_->chosen() : -1, words_->chosen(),
+                              panel_->chosen() == Layers ? layers_->chosen() : -1,
+                              words_->chosen(),
+                              panel_->chosen() == Things ? things_->on_page() : -1,
+                              panel_->chosen() == Title ? title_->chosen() : -1,
                               panel_->chosen() == Cover};
     paint_dress_overlays(painter, map, project, plan, in_hand);
 }
@@ -99,6 +125,35 @@ std::unique_ptr<PageDrag> DressWaypoint::press_writing(const PageHands& hands, Q
         words_->choose(static_cast<int>(i));
         return std::make_unique<MovePointDrag>(hands, at, "Move the journaling", [i](Project& p) {
             return i < p.dress.writings.size() ? &p.dress.writings[i].centre : nullptr;
+        });
+    }
+    return nullptr;
+}
+
+std::unique_ptr<PageDrag> DressWaypoint::press_title(const PageHands& hands, QPointF at) const {
+    const auto& titles = hands.plan().dress.titles;
+    for (std::size_t i = titles.size(); i-- > 0;) {
+        const auto& letters = titles[i].letters;
+        if (std::none_of(letters.begin(), letters.end(),
+                         [&](const TitleLetter& l) { return contains(l.box, hands.map().back(at)); }))
+            continue;
+        panel_->choose(Title);
+        title_->choose(static_cast<int>(i));
+        return std::make_unique<MovePointDrag>(hands, at, "Move the title", [i](Project& p) {
+            return i < p.dress.titles.size() ? &p.dress.titles[i].path.centre : nullptr;
+        });
+    }
+    return nullptr;
+}
+
+std::unique_ptr<PageDrag> DressWaypoint::press_thing(const PageHands& hands, QPointF at) const {
+    const auto& things = hands.plan().dress.embellishments;
+    for (std::size_t i = things.size(); i-- > 0;) {
+        if (!things[i].known || !contains(things[i].outline, hands.map().back(at))) continue;
+        panel_->choose(Things);
+        things_->take_on_page(static_cast<int>(i));
+        return std::make_unique<MovePointDrag>(hands, at, "Move the embellishment", [i](Project& p) {
+            return i < p.dress.embellishments.size() ? &p.dress.embellishments[i].centre : nullptr;
         });
     }
     return nullptr;
@@ -123,10 +178,17 @@ std::unique_ptr<PageDrag> DressWaypoint::press_layer(const PageHands& hands, QPo
 }
 
 std::unique_ptr<PageDrag> DressWaypoint::press(const PageHands& hands, const PagePress& press) const {
+    things_->clicked_at(hands.map().back(press.at));
+    if (press.opening >= 0)
+        hands.state.select({press.opening});
+    else
+        hands.state.select({});
+    if (auto drag = press_title(hands, press.at)) return drag;
+    if (auto drag = press_thing(hands, press.at)) return drag;
     if (auto drag = press_writing(hands, press.at)) return drag;
     if (auto drag = press_layer(hands, press.at, true)) return drag;
     if (auto drag = begin_moving_photo(hands, press.at)) {
-        if (panel_->chosen() == Layers || panel_->chosen() == Words) panel_->choose(Mats);
+        if (panel_->chosen() != Cover && panel_->chosen() != Look) panel_->choose(Mats);
         return drag;
     }
     return press_layer(hands, press.at, false);
@@ -146,6 +208,16 @@ bool DressWaypoint::push(const PageHands& hands, Point way, bool more) const {
         if (const int i = words_->chosen(); i >= 0)
             return push_at("Move the journaling",
                            [i](Project& p) -> Point& { return p.dress.writings[i].centre; });
+        return false;
+    case Title:
+        if (const int i = title_->chosen(); i >= 0)
+            return push_at("Move the title",
+                           [i](Project& p) -> Point& { return p.dress.titles[i].path.centre; });
+        return false;
+    case Things:
+        if (const int i = things_->on_page(); i >= 0)
+            return push_at("Move the embellishment",
+                           [i](Project& p) -> Point& { return p.dress.embellishments[i].centre; });
         return false;
     case Layers:
         if (const int i = layers_->chosen(); i >= 0)

@@ -7,6 +7,8 @@
 #include "app/dress/layers_part.h"
 #include "app/dress/look_part.h"
 #include "app/dress/mats_part.h"
+#include "app/dress/things_part.h"
+#include "app/dress/title_part.h"
 #include "app/dress/words_part.h"
 
 namespace zesty {
@@ -33,15 +35,19 @@ public:
     bool push(const PageHands& hands, Point way, bool more) const override;
 
 private:
-    enum Part { Mats, Layers, Words, Cover, Look };
+    enum Part { Mats, Layers, Things, Title, Words, Cover, Look };
     void connect_actions();
     void show_part(Part part);
     std::unique_ptr<PageDrag> press_writing(const PageHands& hands, QPointF at) const;
+    std::unique_ptr<PageDrag> press_title(const PageHands& hands, QPointF at) const;
+    std::unique_ptr<PageDrag> press_thing(const PageHands& hands, QPointF at) const;
     std::unique_ptr<PageDrag> press_layer(const PageHands& hands, QPointF at, bool on_top) const;
 
     PanelOfParts* panel_;
     MatsPart* mats_;
     LayersPart* layers_;
+    ThingsPart* things_;
+    TitlePart* title_;
     CoverPart* cover_;
     WordsPart* words_;
     LookPart* look_;

@@ -5,10 +5,13 @@
 #include "core/geometry/shapes.h"
 #include "core/limits.h"
 #include "core/names.h"
+#include "core/sections/decisions.h"
+#include "core/setout/placed_cut.h"
 #include "core/stash/colour.h"
 #include "core/stash/stash.h"
 
 #include <string>
+#include <type_traits>
 #include <vector>
 
 namespace zesty {
@@ -79,11 +82,75 @@ inline constexpr Limits layer_tear_limits{0, 50};
 inline constexpr Limits layer_inset_limits{0, 1000};
 inline constexpr std::size_t most_layers = 60;
 
+/// What a title's letters stand on. They stand to the left of the way it goes: above a line that goes right.
+enum class TitleOn {
+    Line,    ///< straight or sloped
+    Circle,  ///< round a centre; against the clock they stand inside
+    Opening, ///< along the edge of an opening
+    CutEdge  ///< along the outer edge of a cut
+};
+template <> inline constexpr std::array words_of<TitleOn>{"line", "circle", "opening", "cut-edge"};
+
+struct TitlePath {
+    TitleOn on = TitleOn::Line;
+    Point centre;           ///< the middle of a line, or what the circle goes round
+    double length = 152.4;  ///< of the way there is, but for a circle
+    double turn_deg = 0;    ///< of a line
+    double radius = 76.2;   ///< of a circle
+    double from_deg = 180;  ///< where on the circle it begins; 0 is to the right, on clockwise
+    double sweep_deg = 180; ///< less than 0 against the clock
+    Spot opening;           ///< along whose edge
+    int cut = 0;            ///< id of the cut along whose outer edge
+    double start = 0;       ///< where on an edge it begins, as a share of its length, clockwise from the top
+    double offset = 2;      ///< from an edge: outside of it, less than 0 inside
+    bool operator==(const TitlePath&) const = default;
+};
+
+struct PageTitle {
+    std::string text;              ///< words with spaces between; one line
+    std::vector<std::string> sets; ///< ids of letter sets by word; the last is for all that follow
+    TitlePath path;
+    double spacing = 0; ///< beyond what is usual for the set, from letter to letter
+    double height = 0;  ///< of letters that are cut by machine; 0 for the set's own
+    bool block = false; ///< a line for each word, where it stands on a line
+    bool label = false; ///< a plain label lies under it
+    Rgb label_colour{0xfb, 0xf8, 0xf1};
+    double label_margin = 3.175; ///< round the letters
+    bool operator==(const PageTitle&) const = default;
+};
+inline constexpr Limits title_length_limits{5, 3000};
+inline constexpr Limits title_sweep_limits{-360, 360};
+inline constexpr Limits title_offset_limits{-100, 100};
+inline constexpr Limits title_spacing_limits{-10, 50};
+inline constexpr Limits title_height_limits{0, 400};
+inline constexpr Limits label_margin_limits{0, 50};
+inline constexpr Limits share_limits{0, 1};
+inline constexpr std::size_t most_titles = 20;
+inline constexpr std::size_t longest_title = 200; ///< bytes
+
+/// A sticker, button and so on where it lies.
+struct PlacedEmbellishment {
+    std::string id; ///< of the stash
+    Point centre;
+    double turn_deg = 0;
+    bool operator==(const PlacedEmbellishment&) const = default;
+};
+inline constexpr std::size_t most_placed = 500;
+
 struct DressDecisions {
-    std::vector<PaperLayer> layers; ///< lowest first, within their place in the pile
+    std::vector<PlacedEmbellishment> embellishments; ///< lowest first
+    std::vector<PageTitle> titles;                   ///< the same; above the embellishments
+    std::vector<PaperLayer> layers;                  ///< lowest first, within their place in the pile
     std::vector<Writing> writings;
     double letter_width = 0.42; ///< how wide a letter of this hand is, spaces too, of the line height
     bool operator==(const DressDecisions&) const = default;
 };
+
+/// See core/sections/decisions.h.
+template <class Decisions, class Visit>
+void each_naming(Decisions& d,
+                 Visit&& visit) requires std::is_same_v<std::remove_const_t<Decisions>, DressDecisions> {
+    visit(d.titles, Named::Opening);
+}
 
 } // namespace zesty

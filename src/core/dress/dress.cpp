@@ -1,6 +1,8 @@
 #include "core/dress/dress.h"
 
 #include "core/dress/coverage.h"
+#include "core/dress/embellishments.h"
+#include "core/dress/title.h"
 #include "core/dress/writing.h"
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
@@ -94,6 +96,9 @@ DressFacts dress_facts(const DressNow& now) {
     const std::vector<LyingThing> pile = pile_of(now);
     look_at_paper(now, pile, out);
     out.coverage = coverage_of(now, pile);
+    out.titles = title_facts(now, pile);
+    out.embellishments = embellishment_facts(now, pile);
+    out.short_embellishments = short_embellishments(now);
     return out;
 }
 

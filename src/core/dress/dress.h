@@ -4,6 +4,7 @@
 #include "core/dress/decisions.h"
 #include "core/dress/facts.h"
 #include "core/finding.h"
+#include "core/match/facts.h"
 #include "core/sections/facts.h"
 #include "core/setout/facts.h"
 #include "core/stash/stash.h"
@@ -16,6 +17,8 @@ struct DressNow {
     const SetOut& whole;
     const SectionFacts& sections;
     const Stash& stash;
+    const PaperFacts& papers;
+    const std::vector<PhotoColours>& photo_colours; ///< by photo
     Units units = Units::Inches;
 };
 
@@ -27,6 +30,11 @@ std::vector<Finding> writing_findings(const DressDecisions& decided, const Dress
 std::vector<Finding> mat_findings(const DressNow& now, const DressFacts& facts);
 /// Slivers that are left of openings.
 std::vector<Finding> coverage_findings(const DressNow& now, const CoverageFacts& facts);
+
+/// Titles that are too long, short of letters or hard to read.
+std::vector<Finding> title_findings(const DressNow& now, const DressFacts& facts);
+/// Embellishments that are short, hardly seen, or show a white rim on a dark photo.
+std::vector<Finding> embellishment_findings(const DressNow& now, const DressFacts& facts);
 
 /// All of them.
 std::vector<Finding> dress_findings(const DressNow& now, const DressFacts& facts);

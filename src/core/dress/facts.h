@@ -2,10 +2,12 @@
 // What follows from Dress. Millimetres on the page.
 
 #include "core/geometry/shapes.h"
+#include "core/names.h"
 #include "core/stash/colour.h"
 
 #include <optional>
 #include <string>
+#include <utility>
 #include <vector>
 
 namespace zesty {
@@ -71,7 +73,54 @@ struct CoverageFacts {
     std::vector<double> of_section;       ///< share hidden, by section
 };
 
+/// A letter, or a ready-made word, where it stands.
+struct TitleLetter {
+    std::string piece; ///< of its set; what is wanted where there is none
+    std::string set;   ///< its id; empty for a plain hand
+    Point foot;        ///< the middle of its foot
+    double turn_deg = 0;
+    double width = 0;
+    double height = 0;
+    Polygon box;           ///< what it takes on the page
+    bool missing = false;  ///< there is none left for it
+    int lines = 0;         ///< bars of cuts that run through below it
+    double contrast = 100; ///< the least difference in L* to what lies under it
+};
+
+struct TitleFacts {
+    std::vector<TitleLetter> letters;
+    double length = 0;    ///< of the longest line of letters, spaces and gaps included
+    double room = 0;      ///< of its path
+    double overhang = 0;  ///< of the one beyond the other
+    double height = 0;    ///< of the tallest letter
+    bool no_path = false; ///< the opening or cut that it followed is not there
+    std::vector<std::pair<std::string, int>> missing; ///< pieces, and how many are short
+    int most_lines = 0;                               ///< below one letter
+    double contrast = 100;                            ///< of the letter that is seen worst
+    Polygon label; ///< the smallest that lies under all letters, with its margin
+    double label_width = 0;
+    double label_height = 0;
+};
+
+/// An embellishment on the page.
+struct EmbellishmentFacts {
+    bool known = false;       ///< it is in the stash, or the page has kept it
+    Polygon outline;          ///< on the page
+    double contrast = 0;      ///< delta E 2000 to what most lies under it
+    bool rim_on_dark = false; ///< its white rim lies on a dark photo
+    int opening = -1;         ///< it lies altogether in; -1 for none
+};
+/// What the page uses more of than there is.
+struct ShortThing {
+    std::string id;
+    int used = 0;
+    int there = 0;
+};
+
 struct DressFacts {
+    std::vector<TitleFacts> titles;                 ///< by DressDecisions::titles
+    std::vector<EmbellishmentFacts> embellishments; ///< by DressDecisions::embellishments
+    std::vector<ShortThing> short_embellishments;
     std::vector<WritingFacts> writings; ///< by DressDecisions::writings
     std::vector<DressPiece> pieces;     ///< mats by photo and from inside out, then layers
     std::vector<MatFacts> mats;

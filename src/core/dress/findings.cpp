@@ -83,7 +83,8 @@ std::vector<Finding> coverage_findings(const DressNow& now, const CoverageFacts&
 
 std::vector<Finding> dress_findings(const DressNow& now, const DressFacts& facts) {
     std::vector<Finding> out = writing_findings(now.decided, facts);
-    for (auto& more : {mat_findings(now, facts), coverage_findings(now, facts.coverage)})
+    for (auto& more : {title_findings(now, facts), embellishment_findings(now, facts),
+                       mat_findings(now, facts), coverage_findings(now, facts.coverage)})
         out.insert(out.end(), more.begin(), more.end());
     return out;
 }

@@ -43,6 +43,16 @@ struct SetMatBorders {
     }
     bool operator==(const SetMatBorders&) const = default;
 };
+/// A title as a whole, as it came out best.
+struct SetTitle {
+    int title = 0;
+    PageTitle as;
+    void operator()(DressDecisions& decided) const {
+        if (title >= 0 && title < static_cast<int>(decided.titles.size()))
+            decided.titles[static_cast<std::size_t>(title)] = as;
+    }
+    bool operator==(const SetTitle&) const = default;
+};
 struct SetMatPaper {
     int photo = 0;
     int mat = 0;

@@ -1,5 +1,6 @@
 #include "core/dress/pile.h"
 
+#include "core/dress/embellishments.h"
 #include "core/dress/layers.h"
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
@@ -24,6 +25,7 @@ public:
         layers(LayerPlace::UnderPhotos);
         photos(true);
         layers(LayerPlace::OnTop);
+        embellishments();
         return std::move(pile_);
     }
 
@@ -42,6 +44,14 @@ private:
                      {outline_of(now_.decided.layers[i], now_.page.page)},
                      {},
                      true});
+    }
+
+    void embellishments() {
+        for (std::size_t i = 0; i < now_.decided.embellishments.size(); ++i) {
+            const PlacedEmbellishment& e = now_.decided.embellishments[i];
+            if (const Embellishment* of = now_.stash.embellishment(e.id))
+                put({Lying::Embellishment, static_cast<int>(i), -1, {outline_of(e, *of)}, {}, true});
+        }
     }
 
     void photos(bool on_top) {
@@ -111,6 +121,12 @@ std::string name_of(const LyingThing& thing, const DressNow& now) {
         return "Mat " + std::to_string(thing.part + 1) + " of " + name_of(now.page.photos[i], i);
     case Lying::Photo:
         return name_of(now.page.photos[i], i);
+    case Lying::Embellishment: {
+        const Embellishment* of = now.stash.embellishment(now.decided.embellishments[i].id);
+        return of ? of->name : now.decided.embellishments[i].id;
+    }
+    case Lying::Title:
+        return "the title";
     case Lying::Cut:
         break;
     }

@@ -5,7 +5,7 @@
 
 namespace zesty {
 
-enum class Lying { Layer, Cut, Mat, Photo };
+enum class Lying { Layer, Cut, Mat, Photo, Embellishment, Title };
 
 struct LyingThing {
     Lying what = Lying::Cut;

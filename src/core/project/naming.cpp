@@ -13,6 +13,7 @@ template <class Visit> void each_naming_in(Project& project, Visit&& visit) {
     each_naming(project.sections, visit);
     each_naming(project.match, visit);
     each_naming(project.sheets, visit);
+    each_naming(project.dress, visit);
 }
 
 /// Names inside what is decided for a spot.
@@ -44,6 +45,12 @@ public:
             if (a && b && *a != *b) out[std::minmax(*a, *b)] = lips;
         }
         bars = std::move(out);
+    }
+    /// A title whose opening is gone keeps its name: that is said, and nothing of it is lost.
+    void operator()(std::vector<PageTitle>& titles, Named as) const {
+        for (PageTitle& title : titles)
+            if (title.path.on == TitleOn::Opening)
+                title.path.opening = name_(title.path.opening, as).value_or(title.path.opening);
     }
     void operator()(Groups& groups, Named as) const {
         for (auto& group : groups) {
@@ -87,6 +94,7 @@ public:
         }
     }
     void operator()(std::map<Spot, SheetPin>&, Named) const {}
+    void operator()(std::vector<PageTitle>&, Named) const {}
     void operator()(std::map<BarName, LipMode>& bars, Named) const {
         for (const auto& [bar, lips] : std::map(bars))
             if (bar.first.cut == from_ && bar.second.cut == from_)

@@ -41,6 +41,9 @@ std::set<std::string> papers_named(const Project& project) {
     each_paper(project, [&](const std::string& id) { out.insert(id); });
     for (const auto& [id, role] : project.match.roles) out.insert(id);
     for (const auto& [spot, pin] : project.sheets.pins) out.insert(paper_of_sheet(pin.sheet));
+    // Embellishments and letters are kept by the page like papers.
+    for (const PlacedEmbellishment& e : project.dress.embellishments) out.insert(e.id);
+    for (const PageTitle& t : project.dress.titles) out.insert(t.sets.begin(), t.sets.end());
     out.erase("");
     return out;
 }

@@ -7,7 +7,8 @@
 
 namespace zesty {
 
-/// Every paper that some decision names: chosen, ruled out, with a role, pinned, reserved, base, frame, cut.
+/// Everything of the stash that some decision names: papers that are chosen, ruled out, with a role, pinned,
+/// reserved, of base, frame, cuts, mats and layers; embellishments and letter sets.
 std::set<std::string> papers_named(const Project& project);
 
 /// Two papers that were entered apart are one: `from` is gone, its sheets are those of `into`, and whatever

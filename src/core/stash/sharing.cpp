@@ -87,6 +87,48 @@ void carry_sheets(const std::vector<SheetStock>& before, const std::vector<Sheet
     }
 }
 
+void carry_count(int before, int after, int& now) {
+    now = std::max(0, now + after - before);
+}
+
+void carry_thing(const Embellishment& before, const Embellishment& after, Embellishment& now) {
+    carry(before.name, after.name, now.name);
+    carry(before.kind, after.kind, now.kind);
+    carry(before.colour, after.colour, now.colour);
+    carry(before.outline, after.outline, now.outline);
+    carry(before.thickness, after.thickness, now.thickness);
+    carry(before.white_rim, after.white_rim, now.white_rim);
+    carry_count(before.count, after.count, now.count);
+    carry(before.on_sheet, after.on_sheet, now.on_sheet);
+    carry(before.kept_in, after.kept_in, now.kept_in);
+    carry(before.in_stash, after.in_stash, now.in_stash);
+}
+
+void carry_thing(const LetterSet& before, const LetterSet& after, LetterSet& now) {
+    carry(before.name, after.name, now.name);
+    carry(before.kind, after.kind, now.kind);
+    carry(before.height, after.height, now.height);
+    carry(before.stroke, after.stroke, now.stroke);
+    carry(before.gap, after.gap, now.gap);
+    carry(before.colour, after.colour, now.colour);
+    carry(before.thickness, after.thickness, now.thickness);
+    carry(before.kept_in, after.kept_in, now.kept_in);
+    carry(before.in_stash, after.in_stash, now.in_stash);
+    for (const auto& [letter, piece] : after.letters) {
+        const auto was = before.letters.find(letter);
+        const auto at = now.letters.find(letter);
+        if (at == now.letters.end()) {
+            if (was == before.letters.end()) now.letters.emplace(letter, piece);
+            continue;
+        }
+        if (was == before.letters.end()) continue;
+        carry(was->second.width, piece.width, at->second.width);
+        carry_count(was->second.count, piece.count, at->second.count);
+    }
+    for (const auto& [letter, piece] : before.letters)
+        if (!after.letters.contains(letter)) now.letters.erase(letter);
+}
+
 /// Of two versions of one paper; what is not listed here belongs to the stash.
 void carry_paper(const Paper& before, const Paper& after, Paper& now) {
     carry(before.name, after.name, now.name);
@@ -128,6 +170,91 @@ void carry_change(const Paper& before, Paper after, const Pictures& pictures, St
     carry_paper(old, after, now.papers[at]);
 }
 
+/// What is known by uid and id besides papers.
+template <class Thing> int find_thing(const std::vector<Thing>& things, const Thing& like) {
+    for (std::size_t i = 0; i < things.size(); ++i) {
+        const Thing& t = things[i];
+        if (t.uid.empty() || like.uid.empty() ? t.uid == like.uid && t.id == like.id : t.uid == like.uid)
+            return static_cast<int>(i);
+    }
+    return -1;
+}
+
+void take_pictures(Stash& stash, Embellishment& thing, const Pictures& from) {
+    thing.picture = take_picture(stash, thing.picture, from);
+}
+void take_pictures(Stash&, LetterSet&, const Pictures&) {}
+
+template <class Thing>
+void adopt_thing(Stash& stash, std::vector<Thing> Stash::*of, Thing thing, const Pictures& pictures) {
+    thing.id = free_id_among(stash.*of, thing.id);
+    take_pictures(stash, thing, pictures);
+    (stash.*of).push_back(std::move(thing));
+}
+
+template <class Thing>
+void carry_things(const Stash& before, const Stash& after, std::vector<Thing> Stash::*of, Stash& now) {
+    for (const Thing& old : before.*of)
+        if (find_thing(after.*of, old) < 0)
+            if (const int at = find_thing(now.*of, old); at >= 0) (now.*of).erase((now.*of).begin() + at);
+    for (const Thing& fresh : after.*of) {
+        const int was = find_thing(before.*of, fresh);
+        const int at = find_thing(now.*of, fresh);
+        if (was >= 0 && (before.*of)[static_cast<std::size_t>(was)] == fresh) continue;
+        if (at < 0)
+            adopt_thing(now, of, fresh, after.pictures);
+        else if (was >= 0)
+            carry_thing((before.*of)[static_cast<std::size_t>(was)], fresh,
+                        (now.*of)[static_cast<std::size_t>(at)]);
+    }
+}
+
+template <class Thing>
+void join_things(const Stash& page, const Stash& living, const std::set<std::string>& used,
+                 std::vector<Thing> Stash::*of, Stash& out) {
+    std::set<int> taken;
+    for (const Thing& own : page.*of) {
+        const int known = find_thing(living.*of, own);
+        if (known < 0 && own.in_stash && !used.contains(own.id)) continue;
+        Thing thing = known < 0 ? own : (living.*of)[static_cast<std::size_t>(known)];
+        thing.id = own.id;
+        thing.in_stash = known >= 0;
+        take_pictures(out, thing, known < 0 ? page.pictures : living.pictures);
+        (out.*of).push_back(std::move(thing));
+        taken.insert(known);
+    }
+    for (std::size_t i = 0; i < (living.*of).size(); ++i) {
+        if (taken.contains(static_cast<int>(i))) continue;
+        adopt_thing(out, of, (living.*of)[i], living.pictures);
+        (out.*of).back().in_stash = true;
+    }
+}
+
+template <class Thing> void import_things(const Stash& papers, std::vector<Thing> Stash::*of, Stash& now) {
+    for (Thing thing : papers.*of) {
+        int at = find_thing(now.*of, thing);
+        for (std::size_t i = 0; at < 0 && i < (now.*of).size(); ++i)
+            if (const Thing& there = (now.*of)[i];
+                there.id == thing.id && (thing.uid.empty() || there.uid.empty()))
+                at = static_cast<int>(i);
+        thing.in_stash = true;
+        if (at < 0) {
+            adopt_thing(now, of, std::move(thing), papers.pictures);
+            continue;
+        }
+        Thing& old = (now.*of)[static_cast<std::size_t>(at)];
+        thing.id = old.id;
+        if (!old.uid.empty()) thing.uid = old.uid;
+        take_pictures(now, thing, papers.pictures);
+        old = std::move(thing);
+    }
+}
+
+template <class Visit> void each_kind_of_thing(Visit&& visit) {
+    visit(&Stash::embellishments);
+    visit(&Stash::letters);
+}
+
 } // namespace
 
 int find_same(const Stash& stash, const Paper& paper) {
@@ -156,6 +283,7 @@ Stash carried_over(const Stash& before, const Stash& after, Stash now) {
             adopt(now, fresh, after.pictures);
         }
     }
+    each_kind_of_thing([&](auto of) { carry_things(before, after, of, now); });
     drop_unseen_pictures(now);
     return now;
 }
@@ -178,6 +306,7 @@ Stash joined(const Stash& page, const Stash& living, const std::set<std::string>
         adopt(out, living.papers[i], living.pictures);
         out.papers.back().in_stash = true;
     }
+    each_kind_of_thing([&](auto of) { join_things(page, living, used, of, out); });
     out.is_open = true;
     return out;
 }
@@ -186,6 +315,10 @@ Stash kept_by_page(const Stash& at_hand, const std::set<std::string>& used) {
     Stash out = at_hand;
     std::erase_if(out.papers, [&](const Paper& p) { return p.in_stash && !used.contains(p.id); });
     for (Paper& p : out.papers) p.in_stash = false;
+    each_kind_of_thing([&](auto of) {
+        std::erase_if(out.*of, [&](const auto& t) { return t.in_stash && !used.contains(t.id); });
+        for (auto& t : out.*of) t.in_stash = false;
+    });
     out.is_open = false;
     drop_unseen_pictures(out);
     return out;
@@ -194,6 +327,7 @@ Stash kept_by_page(const Stash& at_hand, const std::set<std::string>& used) {
 Stash living_part(const Stash& at_hand) {
     Stash out = at_hand;
     std::erase_if(out.papers, [](const Paper& p) { return !p.in_stash; });
+    each_kind_of_thing([&](auto of) { std::erase_if(out.*of, [](const auto& t) { return !t.in_stash; }); });
     drop_unseen_pictures(out);
     return out;
 }
@@ -223,6 +357,7 @@ Stash imported(Stash now, const Stash& papers) {
         one.papers.insert(one.papers.begin() + at, std::move(fresh));
         now = std::move(one);
     }
+    each_kind_of_thing([&](auto of) { import_things(papers, of, now); });
     return now;
 }
 

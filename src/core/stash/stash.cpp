@@ -51,12 +51,25 @@ Stash with_paper(const Stash& stash, Paper paper, const Pictures& pictures) {
     return out;
 }
 
+const Embellishment* Stash::embellishment(const std::string& id) const {
+    const auto at = std::find_if(embellishments.begin(), embellishments.end(),
+                                 [&](const Embellishment& e) { return e.id == id; });
+    return at == embellishments.end() ? nullptr : &*at;
+}
+
+const LetterSet* Stash::letter_set(const std::string& id) const {
+    const auto at =
+        std::find_if(letters.begin(), letters.end(), [&](const LetterSet& s) { return s.id == id; });
+    return at == letters.end() ? nullptr : &*at;
+}
+
 void drop_unseen_pictures(Stash& stash) {
     std::set<std::string> seen;
     for (const Paper& p : stash.papers) {
         seen.insert(p.picture);
         if (p.back) seen.insert(p.back->picture);
     }
+    for (const Embellishment& e : stash.embellishments) seen.insert(e.picture);
     std::erase_if(stash.pictures, [&](const auto& picture) { return !seen.contains(picture.first); });
 }
 

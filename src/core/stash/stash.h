@@ -4,8 +4,11 @@
 #include "core/geometry/shapes.h"
 #include "core/names.h"
 #include "core/shared.h"
+#include "core/stash/embellishment.h"
+#include "core/stash/letter_set.h"
 #include "core/stash/palette.h"
 
+#include <algorithm>
 #include <map>
 #include <optional>
 #include <string>
@@ -108,6 +111,8 @@ using Pictures = std::map<std::string, PictureBytes>; ///< by name
 
 struct Stash {
     std::vector<Paper> papers;
+    std::vector<Embellishment> embellishments;
+    std::vector<LetterSet> letters;
     Pictures pictures;
     /// The papers of a page together with those of the stash that is open (core/stash/sharing.h).
     bool is_open = false;
@@ -115,7 +120,18 @@ struct Stash {
 
     /// Index of the paper, or -1.
     int find(const std::string& id) const;
+    /// The same of the others; null when there is none.
+    const Embellishment* embellishment(const std::string& id) const;
+    const LetterSet* letter_set(const std::string& id) const;
 };
+/// The id itself, or with a number behind it where something in the list has it already.
+template <class Thing> std::string free_id_among(const std::vector<Thing>& things, const std::string& id) {
+    std::string out = id;
+    for (int n = 2; std::any_of(things.begin(), things.end(), [&](const Thing& t) { return t.id == out; });
+         ++n)
+        out = id + "-" + std::to_string(n);
+    return out;
+}
 
 /// The stash with the paper in the place of the one of the same id, or added, and these pictures.
 Stash with_paper(const Stash& stash, Paper paper, const Pictures& pictures = {});

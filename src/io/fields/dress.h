@@ -38,7 +38,50 @@ template <class F, Describes<PaperLayer> T> void describe(F& f, T& layer) {
     f.word("place", layer.place);
 }
 
+template <class F, Describes<TitlePath> T> void describe(F& f, T& path) {
+    f.word("on", path.on);
+    f.point("centre_mm", path.centre, place_limits);
+    f.number("length_mm", path.length, title_length_limits);
+    f.number("turn_deg", path.turn_deg, turn_limits);
+    f.number("radius_mm", path.radius, writing_radius_limits);
+    f.number("from_deg", path.from_deg, turn_limits);
+    f.number("sweep_deg", path.sweep_deg, title_sweep_limits);
+    f.spot("opening", path.opening);
+    f.whole("cut", path.cut, {0, most_cut_ids - 1});
+    f.number("start", path.start, share_limits);
+    f.number("offset_mm", path.offset, title_offset_limits);
+}
+
+template <class F, Describes<PageTitle> T> void describe(F& f, T& title) {
+    f.text("text", title.text);
+    f.values("sets", title.sets, [](auto& v, const char* key, auto& id) { v.text(key, id); });
+    f.object("path", [&](auto& o) { describe(o, title.path); });
+    f.number("spacing_mm", title.spacing, title_spacing_limits);
+    f.number("height_mm", title.height, title_height_limits);
+    f.flag("block", title.block);
+    f.flag("label", title.label);
+    f.colour("label_colour", title.label_colour);
+    f.number("label_margin_mm", title.label_margin, label_margin_limits);
+    if constexpr (std::is_same_v<F, Settler>)
+        if (title.text.size() > longest_title) title.text = as_text(title.text.substr(0, longest_title - 4));
+    f.check("text", [&] { return title.text.size() <= longest_title; });
+}
+
+template <class F, Describes<PlacedEmbellishment> T> void describe(F& f, T& placed) {
+    f.text("id", placed.id);
+    f.point("centre_mm", placed.centre, place_limits);
+    f.number("turn_deg", placed.turn_deg, turn_limits);
+}
+
 template <class F, Describes<DressDecisions> T> void describe(F& f, T& dress) {
+    f.list("embellishments", dress.embellishments, [](auto& o, auto& e) { describe(o, e); });
+    f.list("titles", dress.titles, [](auto& o, auto& t) { describe(o, t); });
+    if constexpr (std::is_same_v<F, Settler>) {
+        if (dress.embellishments.size() > most_placed) dress.embellishments.resize(most_placed);
+        if (dress.titles.size() > most_titles) dress.titles.resize(most_titles);
+    }
+    f.check("embellishments", [&] { return dress.embellishments.size() <= most_placed; });
+    f.check("titles", [&] { return dress.titles.size() <= most_titles; });
     f.list("layers", dress.layers, [](auto& o, auto& layer) { describe(o, layer); });
     if constexpr (std::is_same_v<F, Settler>)
         if (dress.layers.size() > most_layers) dress.layers.resize(most_layers);

@@ -1,6 +1,8 @@
 #include "io/paint/page_painter.h"
 
+#include "core/project/stash_at_hand.h"
 #include "io/paint/dress_paper_painter.h"
+#include "io/paint/letters.h"
 #include "io/paint/writing_painter.h"
 
 #include <algorithm>
@@ -229,6 +231,9 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
     }
     paint_layers(painter, project, textures, LayerPlace::OnTop);
     const DressDecisions& dress = project.dress;
+    paint_embellishments(painter, stash_at_hand(project), project);
+    for (std::size_t i = 0; i < dress.titles.size() && i < plan.dress.titles.size(); ++i)
+        paint_title(painter, stash_at_hand(project), dress.titles[i], plan.dress.titles[i]);
     for (std::size_t i = 0; i < dress.writings.size() && i < plan.dress.writings.size(); ++i)
         paint_writing(painter, dress.writings[i], plan.dress.writings[i], dress.letter_width);
     painter.restore();

@@ -1,0 +1,44 @@
+#!/usr/bin/env bash
+# Kite Hill dressed: photos on mats, a torn hill, a title along the tail, journaling and embellishments.
+# Makes demo/kite-hill-dressed.zesty anew from demo/kite-hill.zesty; needs a build.
+set -euo pipefail
+cd "$(dirname "$0")/.."
+zesty=build/bin/zesty
+work=$(mktemp -d)
+trap 'rm -rf "$work"' EXIT
+export XDG_DATA_HOME=$work QT_QPA_PLATFORM=offscreen
+stash=$work/kite-hill.stash
+page=$work/page.zesty
+
+quietly() { "$@" >/dev/null 2>&1 || [ $? -eq 1 ]; }
+put() { quietly $zesty stash "$stash" "$@"; }
+set_out() { quietly $zesty set-out "$page" --stash "$stash" "$@"; }
+dress() { quietly $zesty dress "$page" --stash "$stash" "$@"; }
+
+put --import demo/kite-hill-stash.json
+put --add harbour-card --name "Harbour Card" --colour "#2d5a7b" --sheet 8.5x11in*2
+put --add straw-card --name "Straw Card" --colour "#e9c46a" --sheet 8.5x11in
+put --import demo/kite-hill-things.json
+put --letters "cork:stickers:13mm:AAABBCDDEEEEFGHIJKLMNNOOPQRSTUVWWYZ" --thing-name "Cork" --thing-colour "#2d5a7b"
+put --letters "chalk:dies:16mm:ABCDEFGHIJKLMNOPQRSTUVWXYZ" --thing-name "Chalk capitals" --thing-colour "#7a4a2e"
+put --letters "stamp:stamps:11mm:ABCDEFGHIJKLMNOPQRSTUVWXYZ" --thing-name "Small stamp" --thing-colour "#26242b"
+
+cp demo/kite-hill.zesty "$page"
+set_out --photo 4x6in --photo-size 6x4in --photo-at 8.35,3.1 --photo-turn 4 --photo-name "Kite day" \
+    --photo-picture demo/photos/kite-day.png --date 2026-10-12
+set_out --photo 2.5x2.5in --photo-at 9.9,6.9 --photo-turn -4 --photo-name "Mia"
+dress --of-photo 1 --add-mat straw-card --mat-border 1/16in
+dress --of-photo 1 --add-mat harbour-card --mat-border 3/16in --gut-mat
+dress --of-photo 2 --add-mat straw-card --mat-border 1/8in
+dress --add-layer hill --layer-paper harbour-card --layer-size 10x1.4in --layer-at 6,11.05 --layer-name "The hill"
+dress --title "Windy uphill" --title-letters cork --title-on circle --title-at 3.75,6.15 --title-radius 4in
+dress --title-on circle --title-from 152 --title-sweep -86
+dress --write "The string sang. Mia ran, the kite did not want to come down." --at 1.85,1.5 --size 2.1x1.5in --line-height 7mm
+dress --put red-bow --put-at 11,5.15 --put-turn 20
+dress --put cloud --put-at 7.6,6.1
+dress --put cloud --put-at 1.4,4.6
+dress --put straw-button --put-at 8.55,8.5
+dress --put brass-dot --put-at 11.2,8.6
+dress --put brass-dot --put-at 7.55,6.95
+cp "$page" demo/kite-hill-dressed.zesty
+chmod 644 demo/kite-hill-dressed.zesty

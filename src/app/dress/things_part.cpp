@@ -1,0 +1,300 @@
+#include "app/dress/things_part.h"
+
+#include "app/bench/wording.h"
+#include "core/geometry/measure.h"
+#include "core/project/stash_at_hand.h"
+#include "core/sentences.h"
+#include "core/setout/placed_cut.h"
+#include "core/stash/new_things.h"
+
+#include <QHBoxLayout>
+#include <QLineEdit>
+#include <QSpinBox>
+#include <algorithm>
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+
+QString fit_in_words(const ThingFit& fit, Units units) {
+    if (fit.fits) return "fits, " + words(format_length(fit.clearance, units)) + " around it";
+    return words(format_length(fit_clearance - fit.clearance, units)) + " too large";
+}
+
+} // namespace
+
+ThingsPart::ThingsPart(Document& document, BenchState& state, Actions& actions, Worker& worker,
+                       QWidget* parent)
+    : PanelPart(document, state, actions, parent), worker_(worker) {
+    build_stock();
+    says_ = line("things-say");
+    build_new();
+    connect(&document, &Document::project_changed, this, &ThingsPart::refresh_if_shown);
+    connect(&state, &BenchState::plan_changed, this, &ThingsPart::refresh_if_shown);
+}
+
+void ThingsPart::build_stock() {
+    stock_ = new Rows("embellishments", "Embellishments of the drawer", 3, this);
+    connect(stock_, &Rows::taken, this, [this] { refresh(); });
+    column_->addWidget(stock_);
+    auto* r = row(QString());
+    r->addWidget(button(Act::PutEmbellishment, "Put on page", true));
+    r->addWidget(button(Act::WhereItFits, "Where does it fit?"));
+    r->addStretch(1);
+    r = row(QString());
+    r->addWidget(button(Act::WhatFits, "What fits there?"));
+    r->addStretch(1);
+    found_ = new Rows("found-fits", "What was found, the best first", 3, this);
+    found_->setToolTip("Choosing one that fits puts it there");
+    found_->hide();
+    connect(found_, &Rows::taken, this, [this] {
+        const auto row = static_cast<std::size_t>(found_->in_hand());
+        if (!places_for_.empty() && row < places_found_.size() && places_found_[row].fit.fits)
+            put(places_for_, places_found_[row].fit.centre, places_found_[row].fit.turn_deg);
+        else if (places_for_.empty() && row < things_found_.size() && things_found_[row].fit.fits)
+            put(things_found_[row].id, things_found_[row].fit.centre, things_found_[row].fit.turn_deg);
+    });
+    column_->addWidget(found_);
+    placed_ = new Rows("placed-embellishments", "Embellishments on the page", 2, this);
+    connect(placed_, &Rows::taken, this, [this] {
+        refresh();
+        emit in_hand_changed();
+    });
+    column_->addWidget(placed_);
+    r = row("Middle at");
+    const auto place = [&](const char* name, double Point::*way) {
+        return length_field(name, place_limits, [this, way](double mm) {
+            const int i = on_page();
+            document_.change("Move the embellishment", [&](Project& p) {
+                if (i >= 0) p.dress.embellishments[static_cast<std::size_t>(i)].centre.*way = mm;
+            });
+        });
+    };
+    x_ = place("Middle of the embellishment, from the left", &Point::x);
+    y_ = place("Middle of the embellishment, from the top", &Point::y);
+    turn_ = degree_field("Turn of the embellishment", -180, 180, [this](int deg) {
+        const int i = on_page();
+        document_.change("Turn the embellishment", [&](Project& p) {
+            if (i >= 0) p.dress.embellishments[static_cast<std::size_t>(i)].turn_deg = deg;
+        });
+    });
+    take_off_ = push("Remove", "Takes the embellishment chosen on the page off it", [this] {
+        const int i = on_page();
+        document_.change("Remove an embellishment", [&](Project& p) {
+            if (i >= 0) p.dress.embellishments.erase(p.dress.embellishments.begin() + i);
+        });
+    });
+    take_off_->setAccessibleName("Remove the embellishment from the page");
+    r->addWidget(x_);
+    r->addWidget(y_);
+    r->addStretch(1);
+    r = row("Turned");
+    r->addWidget(turn_);
+    r->addWidget(take_off_);
+    r->addStretch(1);
+}
+
+void ThingsPart::build_new() {
+    auto* r = row("New");
+    new_name_ = new QLineEdit(this);
+    new_name_->setAccessibleName("Name of the new embellishment");
+    new_name_->setPlaceholderText("such as Brass dot");
+    new_name_->setMaxLength(60);
+    r->addWidget(new_name_, 1);
+    new_kind_ =
+        new ChoiceBox<EmbellishmentKind>("Kind of the new embellishment", every<EmbellishmentKind>(), this);
+    r->addWidget(new_kind_);
+    r = row("Size");
+    new_width_ = length_field(
+        "Width of the new embellishment", thing_side_limits, [this](double mm) { width_typed_ = mm; }, 66);
+    new_height_ = length_field(
+        "Height of the new embellishment", thing_side_limits, [this](double mm) { height_typed_ = mm; }, 66);
+    count_ = new QSpinBox(this);
+    count_->setRange(1, 9999);
+    count_->setAccessibleName("How many of the new embellishment there are");
+    count_->setToolTip("How many there are");
+    r->addWidget(new_width_);
+    r->addWidget(quiet("x"));
+    r->addWidget(new_height_);
+    r->addStretch(1);
+    r = row("There are");
+    r->addWidget(count_);
+    r->addWidget(
+        push("Add to drawer", "Puts it among the embellishments of the drawer", [this] { add_to_drawer(); }));
+    r->addStretch(1);
+}
+
+void ThingsPart::add_to_drawer() {
+    const std::string name = new_name_->text().trimmed().toStdString();
+    if (name.empty()) {
+        says_->setText("Give it a name first.");
+        return;
+    }
+    document_.change_papers("Add an embellishment", [&](const Stash& now) {
+        Stash out = now;
+        Embellishment e;
+        e.name = name;
+        std::string id = name;
+        for (char& c : id)
+            c = c == ' ' ? '-' : static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+        e.id = free_id_among(out.embellishments, id);
+        e.kind = new_kind_->value();
+        e.outline = outline_of_size(e.kind, width_typed_, height_typed_);
+        e.count = count_->value();
+        e.in_stash = true;
+        out.embellishments.push_back(std::move(e));
+        return out;
+    });
+    new_name_->clear();
+    stock_->setCurrentRow(stock_->count() - 1);
+}
+
+const Embellishment* ThingsPart::chosen() const {
+    const Stash& stash = stash_at_hand(document_.project());
+    const int row = stock_->in_hand();
+    return row >= 0 && row < static_cast<int>(stash.embellishments.size())
+               ? &stash.embellishments[static_cast<std::size_t>(row)]
+               : nullptr;
+}
+
+void ThingsPart::put(const std::string& id, Point at, double turn_deg) {
+    document_.change("Put an embellishment on the page", [&](Project& p) {
+        if (p.dress.embellishments.size() < most_placed) p.dress.embellishments.push_back({id, at, turn_deg});
+    });
+    take_on_page(static_cast<int>(document_.project().dress.embellishments.size()) - 1);
+}
+
+void ThingsPart::put_on_page() {
+    if (const Embellishment* e = chosen()) {
+        const std::string id = e->id;
+        put(id, clicked_.value_or(document_.project().set_out.page.leaves().front().centre()), 0);
+    }
+}
+
+int ThingsPart::on_page() const {
+    const int i = placed_->in_hand();
+    return i < static_cast<int>(document_.project().dress.embellishments.size()) ? i : -1;
+}
+
+void ThingsPart::take_on_page(int placed) {
+    refresh();
+    placed_->setCurrentRow(placed);
+}
+
+void ThingsPart::ask_what_fits() {
+    const auto plan = state_.own_plan();
+    if (!plan) return;
+    const Project p = document_.project();
+    std::optional<Point> at = clicked_;
+    if (!state_.selected().empty()) at = plan->middle_of(*state_.selected().begin());
+    if (!at) {
+        says_->setText("Click the opening or the free place first.");
+        return;
+    }
+    const auto place = place_at(p, *plan, *at);
+    place_ = place;
+    emit in_hand_changed();
+    if (!place) {
+        says_->setText("Something lies there already.");
+        return;
+    }
+    says_->setText("Trying what there is.");
+    worker_.think(this, [this, p, plan, place, number = ++asked_](Planner&) {
+        auto found = what_fits(p, *plan, *place);
+        return std::function<void()>([this, found = std::move(found), number] {
+            if (number != asked_) return;
+            things_found_ = found;
+            places_for_.clear();
+            show_found();
+        });
+    });
+}
+
+void ThingsPart::ask_where_it_fits() {
+    const auto plan = state_.own_plan();
+    const Embellishment* e = chosen();
+    if (!plan || !e) return;
+    says_->setText("Trying every place.");
+    worker_.think(this, [this, p = document_.project(), plan, id = e->id, number = ++asked_](Planner&) {
+        auto found = where_it_fits(p, *plan, id);
+        return std::function<void()>([this, id, found = std::move(found), number] {
+            if (number != asked_) return;
+            places_found_ = found;
+            places_for_ = id;
+            show_found();
+        });
+    });
+}
+
+void ThingsPart::show_found() {
+    const Units units = document_.project().units;
+    const Stash& stash = stash_at_hand(document_.project());
+    QStringList rows;
+    std::size_t fitting = 0;
+    if (places_for_.empty())
+        for (const FittingThing& t : things_found_) {
+            const Embellishment* e = stash.embellishment(t.id);
+            rows << words(e ? e->name : t.id) + ": " + fit_in_words(t.fit, units);
+            fitting += t.fit.fits ? 1 : 0;
+        }
+    else
+        for (const FittingPlace& p : places_found_) {
+            rows << (p.place.opening >= 0 ? QString("Opening %1: ").arg(p.place.opening + 1)
+                                          : QString("Free part of the base: ")) +
+                        fit_in_words(p.fit, units);
+            fitting += p.fit.fits ? 1 : 0;
+        }
+    found_->show_rows(rows);
+    {
+        const QSignalBlocker quiet(found_);
+        found_->setCurrentRow(-1);
+    }
+    found_->setVisible(!rows.isEmpty());
+    says_->setText(places_for_.empty()
+                       ? counted(fitting, "embellishment fits there.", "embellishments fit there.")
+                       : counted(fitting, "place has room for it.", "places have room for it."));
+    lay_out_now(this);
+}
+
+QString ThingsPart::row_of(const Embellishment& e) const {
+    const auto& placed = document_.project().dress.embellishments;
+    const auto used = std::count_if(placed.begin(), placed.end(),
+                                    [&](const PlacedEmbellishment& x) { return x.id == e.id; });
+    const Box b = bounds(e.outline);
+    QString out = words(e.name + ", " + format_size(b.width(), b.height(), document_.project().units));
+    if (used > e.count) return out + QString(": %1 short").arg(used - e.count);
+    return out + (used > 0 ? QString(": %1 here, %2 left").arg(used).arg(e.count - used)
+                           : QString(": %1 left").arg(e.count));
+}
+
+void ThingsPart::refresh() {
+    const Project& p = document_.project();
+    const Stash& stash = stash_at_hand(p);
+    QStringList rows;
+    for (const Embellishment& e : stash.embellishments) rows << row_of(e);
+    stock_->show_rows(rows);
+    rows.clear();
+    for (const PlacedEmbellishment& e : p.dress.embellishments) {
+        const Embellishment* of = stash.embellishment(e.id);
+        rows << words(of ? of->name : e.id);
+    }
+    placed_->show_rows(rows);
+    const int i = on_page();
+    for (QWidget* w : std::initializer_list<QWidget*>{x_, y_, turn_, take_off_}) w->setEnabled(i >= 0);
+    static const PlacedEmbellishment none;
+    const PlacedEmbellishment& e = i < 0 ? none : p.dress.embellishments[static_cast<std::size_t>(i)];
+    x_->show_length(e.centre.x, p.units);
+    y_->show_length(e.centre.y, p.units);
+    {
+        const QSignalBlocker quiet(turn_);
+        turn_->setValue(static_cast<int>(std::lround(e.turn_deg)));
+    }
+    new_width_->show_length(width_typed_, p.units);
+    new_height_->show_length(height_typed_, p.units);
+    if (says_->text().isEmpty())
+        says_->setText(
+            "Click a place on the page, then ask what fits there; or choose one and ask where it fits.");
+}
+
+} // namespace zesty

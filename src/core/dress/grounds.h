@@ -1,0 +1,19 @@
+#pragma once
+// What is seen under something that is laid on the page.
+
+#include "core/dress/pile.h"
+
+namespace zesty {
+
+struct Ground {
+    Rgb colour;
+    double area = 0;
+    bool of_photo = false;
+};
+
+/// The colours under a region of the page, below a place in the pile (its size for on top of everything): of
+/// patterned papers every colour with a tenth of them and more, of a photo what it mostly is.
+std::vector<Ground> grounds_under(const DressNow& now, const std::vector<LyingThing>& pile, std::size_t below,
+                                  const Region& region);
+
+} // namespace zesty

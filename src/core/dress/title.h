@@ -1,0 +1,21 @@
+#pragma once
+// Titles: which letters stand where, which are missing, and how well they are read. Page millimetres.
+
+#include "core/dress/pile.h"
+
+namespace zesty {
+
+/// By DressDecisions::titles; pieces that run out are dealt to them in that order.
+std::vector<TitleFacts> title_facts(const DressNow& now, const std::vector<LyingThing>& pile);
+
+/// The title alone with one set for all its words, or with its own where that is empty: what other titles
+/// take is taken.
+TitleFacts title_with(const DressNow& now, const std::vector<LyingThing>& pile, std::size_t title,
+                      const std::string& set);
+
+/// A title is hard to read from so many lines below one letter on, or with less difference to what lies
+/// under it, in L*.
+inline constexpr int too_many_lines = 2;
+inline constexpr double readable_contrast = 25;
+
+} // namespace zesty

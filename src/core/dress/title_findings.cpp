@@ -1,0 +1,223 @@
+// What titles give cause to say, with ways out that have been tried.
+
+#include "core/dress/dress.h"
+#include "core/dress/fixes.h"
+#include "core/dress/title.h"
+#include "core/geometry/lengths.h"
+#include "core/sentences.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+
+constexpr double hardly_over = 0.2;     ///< mm that nobody sees
+constexpr double least_gap_share = 0.3; ///< of the usual gap between letters, when they are set closer
+constexpr std::size_t most_other_sets = 2;
+
+class TitleFindings {
+public:
+    TitleFindings(const DressNow& now, const DressFacts& facts) : now_(now), facts_(facts) {}
+
+    std::vector<Finding> all() {
+        for (std::size_t i = 0; i < facts_.titles.size(); ++i) {
+            if (title(i).text.empty()) continue;
+            no_path(i);
+            too_long(i);
+            off_page(i);
+            missing(i);
+            hard_to_read(i);
+        }
+        return std::move(out_);
+    }
+
+private:
+    const PageTitle& title(std::size_t i) const { return now_.decided.titles[i]; }
+    std::string name(std::size_t i) const { return "\"" + title(i).text + "\""; }
+    std::optional<Point> where(std::size_t i) const {
+        const auto& letters = facts_.titles[i].letters;
+        if (letters.empty()) return title(i).path.centre;
+        return letters[letters.size() / 2].foot;
+    }
+    /// How it comes out after a change; the pile of everything else is not needed for lengths and counts.
+    TitleFacts tried(std::size_t i, const std::function<void(PageTitle&)>& change) const {
+        DressDecisions decided = now_.decided;
+        change(decided.titles[i]);
+        const DressNow now{decided,    now_.page,   now_.whole,         now_.sections,
+                           now_.stash, now_.papers, now_.photo_colours, now_.units};
+        return title_with(now, {}, i, {});
+    }
+    static bool is_cured(const TitleFacts& f) {
+        return !f.no_path && f.overhang <= hardly_over && f.missing.empty();
+    }
+
+    void no_path(std::size_t i) {
+        if (!facts_.titles[i].no_path) return;
+        PageTitle straight = title(i);
+        straight.path.on = TitleOn::Line;
+        out_.push_back({.code = Code::TitleWithoutPath,
+                        .title = name(i) + " has nothing to stand on",
+                        .message = "The opening or cut that it followed is not on the page any more.",
+                        .fixes = {{"Set it straight", SetTitle{static_cast<int>(i), straight}}}});
+    }
+
+    void try_set(std::size_t i, Finding& f) {
+        std::size_t found = 0;
+        for (const LetterSet& set : now_.stash.letters) {
+            if (found == most_other_sets) return;
+            if (title(i).sets.size() == 1 && title(i).sets[0] == set.id) continue;
+            PageTitle other = title(i);
+            other.sets = {set.id};
+            if (!is_cured(tried(i, [&](PageTitle& t) { t = other; }))) continue;
+            f.fixes.emplace_back("Take " + set.name, SetTitle{static_cast<int>(i), other});
+            ++found;
+        }
+    }
+
+    void too_long(std::size_t i) {
+        const TitleFacts& t = facts_.titles[i];
+        if (t.no_path || t.overhang <= hardly_over) return;
+        Finding f{.code = Code::TitleTooLong,
+                  .title = name(i) + " is " + sixteenths(t.overhang) + " too long",
+                  .message = "Its letters take " + format_length(t.length, now_.units) + "; there are " +
+                             format_length(t.room, now_.units) + ".",
+                  .where = where(i)};
+        closer(i, f);
+        lower(i, f);
+        if (!title(i).block && title(i).path.on == TitleOn::Line) {
+            PageTitle block = title(i);
+            block.block = true;
+            if (is_cured(tried(i, [&](PageTitle& x) { x = block; })))
+                f.fixes.emplace_back("A line for each word", SetTitle{static_cast<int>(i), block});
+        }
+        try_set(i, f);
+        out_.push_back(std::move(f));
+    }
+
+    std::string sixteenths(double mm) const {
+        if (now_.units == Units::Centimetres) return format_mm(mm);
+        return format_length(std::ceil(mm * 16 / mm_per_inch - 1e-9) * mm_per_inch / 16, now_.units);
+    }
+
+    void closer(std::size_t i, Finding& f) {
+        const TitleFacts& t = facts_.titles[i];
+        if (t.letters.size() < 2) return;
+        double least_gap = 1e9;
+        for (const TitleLetter& letter : t.letters)
+            if (const LetterSet* set = now_.stash.letter_set(letter.set))
+                least_gap = std::min(least_gap, set->gap);
+        PageTitle close = title(i);
+        close.spacing -= t.overhang / static_cast<double>(t.letters.size() - 1) * 1.05 + 0.02;
+        if (least_gap + close.spacing < least_gap_share * least_gap) return;
+        for (int step = 0; step < 4; ++step) {
+            const TitleFacts now = tried(i, [&](PageTitle& x) { x = close; });
+            if (now.overhang <= hardly_over) {
+                f.fixes.emplace_back("Letters " + format_mm(title(i).spacing - close.spacing) + " closer",
+                                     SetTitle{static_cast<int>(i), close});
+                return;
+            }
+            close.spacing -= now.overhang / static_cast<double>(t.letters.size() - 1);
+            if (least_gap + close.spacing < least_gap_share * least_gap) return;
+        }
+    }
+
+    /// Letters that are cut can be cut smaller.
+    void lower(std::size_t i, Finding& f) {
+        const TitleFacts& t = facts_.titles[i];
+        if (t.length <= 0) return;
+        PageTitle low = title(i);
+        low.height = std::floor(t.height * t.room / t.length * 0.97 * 2) / 2;
+        if (low.height < 3) return;
+        if (is_cured(tried(i, [&](PageTitle& x) { x = low; })))
+            f.fixes.emplace_back("Letters of " + format_mm(low.height), SetTitle{static_cast<int>(i), low});
+    }
+
+    void off_page(std::size_t i) {
+        const Box page = now_.page.page.whole();
+        std::string over;
+        for (const TitleLetter& letter : facts_.titles[i].letters)
+            if (!page.grown(hardly_over).holds(bounds(letter.box))) over += letter.piece;
+        if (over.empty()) return;
+        out_.push_back({.code = Code::TitleOffPage,
+                        .title = name(i) + " hangs off the page",
+                        .message = over + " would be trimmed; move the title or shorten its way.",
+                        .where = where(i)});
+    }
+
+    void missing(std::size_t i) {
+        const TitleFacts& t = facts_.titles[i];
+        if (t.missing.empty()) return;
+        std::vector<std::string> said;
+        int all = 0;
+        for (const auto& [piece, count] : t.missing) {
+            said.push_back(count == 1 ? piece : std::to_string(count) + " " + piece);
+            all += count;
+        }
+        Finding f{.code = Code::LettersMissing,
+                  .title = name(i) + ": " + in_a_row(said) + " missing",
+                  .message = count_of(static_cast<std::size_t>(all), "letter is", "letters are") +
+                             " not in the drawer any more, or never were.",
+                  .where = where(i)};
+        one_word_in_another_set(i, f);
+        try_set(i, f);
+        out_.push_back(std::move(f));
+    }
+
+    /// Only the words that lack letters change their set.
+    void one_word_in_another_set(std::size_t i, Finding& f) {
+        const PageTitle& now = title(i);
+        const auto words = static_cast<std::size_t>(std::count(now.text.begin(), now.text.end(), ' ')) + 1;
+        if (words < 2 || now.sets.empty()) return;
+        for (std::size_t w = 0; w < words; ++w)
+            for (const LetterSet& set : now_.stash.letters) {
+                PageTitle mixed = now;
+                while (mixed.sets.size() < words) mixed.sets.push_back(mixed.sets.back());
+                if (mixed.sets[w] == set.id) continue;
+                mixed.sets[w] = set.id;
+                if (!is_cured(tried(i, [&](PageTitle& x) { x = mixed; }))) continue;
+                f.fixes.emplace_back("Word " + std::to_string(w + 1) + " in " + set.name,
+                                     SetTitle{static_cast<int>(i), mixed});
+                return;
+            }
+    }
+
+    void hard_to_read(std::size_t i) {
+        const TitleFacts& t = facts_.titles[i];
+        if (t.letters.empty() || (t.most_lines < too_many_lines && t.contrast >= readable_contrast)) return;
+        const bool faint = t.contrast < readable_contrast;
+        PageTitle labelled = title(i);
+        labelled.label = true;
+        Finding f{.code = Code::TitleHardToRead,
+                  .title = name(i) + " is hard to read",
+                  .message = (faint ? "Its worst letter differs from what lies under it by " +
+                                          std::to_string(std::lround(t.contrast)) + " of 100 in lightness"
+                                    : std::to_string(t.most_lines) + " bars run through below one letter") +
+                             "; a plain label of " + format_size(t.label_width, t.label_height, now_.units) +
+                             " under it helps.",
+                  .where = where(i)};
+        const TitleFacts with_label = [&] {
+            DressDecisions decided = now_.decided;
+            decided.titles[i] = labelled;
+            const DressNow now{decided,    now_.page,   now_.whole,         now_.sections,
+                               now_.stash, now_.papers, now_.photo_colours, now_.units};
+            return title_with(now, {}, i, {});
+        }();
+        if (!title(i).label && with_label.contrast >= readable_contrast)
+            f.fixes.emplace_back("Lay a label under it", SetTitle{static_cast<int>(i), labelled});
+        out_.push_back(std::move(f));
+    }
+
+    const DressNow& now_;
+    const DressFacts& facts_;
+    std::vector<Finding> out_;
+};
+
+} // namespace
+
+std::vector<Finding> title_findings(const DressNow& now, const DressFacts& facts) {
+    return TitleFindings(now, facts).all();
+}
+
+} // namespace zesty

@@ -1,0 +1,63 @@
+#include "core/stash/new_things.h"
+
+#include "core/geometry/measure.h"
+
+namespace zesty {
+
+namespace {
+
+constexpr int round_corners = 64;
+constexpr double stroke_of_height = 0.14;
+constexpr double gap_of_height = 0.09;
+
+bool is_round(EmbellishmentKind kind) {
+    return kind == EmbellishmentKind::Dot || kind == EmbellishmentKind::Button ||
+           kind == EmbellishmentKind::Flower;
+}
+
+std::vector<std::string> pieces_of(LetterKind kind, const std::string& letters) {
+    if (kind != LetterKind::Words) return letters_of(letters);
+    std::vector<std::string> out;
+    std::string word;
+    for (const char c : letters + " ") {
+        if (c != ' ') {
+            word += c;
+        } else if (!word.empty()) {
+            out.push_back(std::move(word));
+            word.clear();
+        }
+    }
+    return out;
+}
+
+} // namespace
+
+Polygon outline_of_size(EmbellishmentKind kind, double width, double height) {
+    if (!is_round(kind)) return {ring_of({-width / 2, -height / 2, width / 2, height / 2}), {}};
+    Ring ring = circle({}, 0.5, round_corners);
+    for (Point& p : ring) p = {p.x * width, p.y * height};
+    return {ring, {}};
+}
+
+Polygon about_its_middle(const Polygon& outline) {
+    const Point middle = bounds(outline).centre();
+    return transformed(outline, Transform::moved(-middle.x, -middle.y));
+}
+
+LetterSet letter_set_of(const std::string& id, LetterKind kind, double height, const std::string& letters,
+                        const std::function<double(const std::string& letter)>& width_of) {
+    LetterSet out;
+    out.id = out.name = id;
+    out.kind = kind;
+    out.height = height;
+    out.stroke = height * stroke_of_height;
+    out.gap = height * gap_of_height;
+    for (const std::string& piece : pieces_of(kind, letters)) {
+        if (piece == " ") continue;
+        const auto [at, fresh] = out.letters.try_emplace(piece, LetterPiece{width_of(piece), 0});
+        ++at->second.count;
+    }
+    return out;
+}
+
+} // namespace zesty

@@ -1,0 +1,110 @@
+#include "io/paint/letters.h"
+
+#include "core/geometry/measure.h"
+#include "io/paint/fonts.h"
+#include "io/paint/textures.h"
+
+#include <QFont>
+#include <QFontMetricsF>
+
+namespace zesty {
+
+namespace {
+
+constexpr int font_px = 200; ///< fonts are laid out large, so that they stay even
+const QColor letter_shadow(38, 36, 43, 60);
+
+QFont letter_font() {
+    load_fonts();
+    QFont font("Lato");
+    font.setWeight(QFont::DemiBold);
+    font.setPixelSize(font_px);
+    return font;
+}
+
+QColor colour_of(Rgb c) {
+    return {c.r, c.g, c.b};
+}
+
+} // namespace
+
+double usual_letter_width(const std::string& letter, double height) {
+    const QFontMetricsF metrics(letter_font());
+    return metrics.horizontalAdvance(QString::fromStdString(letter)) * height / metrics.capHeight();
+}
+
+QPainterPath letter_path(const std::string& letters, double width, double height) {
+    const QFont font = letter_font();
+    const QFontMetricsF metrics(font);
+    QPainterPath path;
+    path.addText(0, 0, font, QString::fromStdString(letters));
+    const double natural = metrics.horizontalAdvance(QString::fromStdString(letters));
+    if (natural <= 0) return {};
+    QTransform fit;
+    fit.translate(-width / 2, 0);
+    fit.scale(width / natural, height / metrics.capHeight());
+    return fit.map(path);
+}
+
+void paint_title(QPainter& painter, const Stash& stash, const PageTitle& title, const TitleFacts& facts) {
+    if (title.label && !facts.label.outer.empty()) {
+        const QPainterPath label = to_path(facts.label);
+        painter.fillPath(label.translated(0.5, 0.7), letter_shadow);
+        painter.fillPath(label, colour_of(title.label_colour));
+    }
+    for (const TitleLetter& letter : facts.letters) {
+        const LetterSet* set = stash.letter_set(letter.set);
+        const QPainterPath path = letter_path(letter.piece, letter.width, letter.height);
+        painter.save();
+        painter.translate(letter.foot.x, letter.foot.y);
+        painter.rotate(letter.turn_deg);
+        if (letter.missing) {
+            QPen pen(QColor(0xb0, 0x2a, 0x4b), 1.4, Qt::DashLine);
+            pen.setCosmetic(true);
+            painter.strokePath(path, pen);
+        } else {
+            if (set && set->thickness > 0) painter.fillPath(path.translated(0.35, 0.5), letter_shadow);
+            painter.fillPath(path, set ? colour_of(set->colour) : QColor(0x26, 0x24, 0x2b));
+        }
+        painter.restore();
+    }
+}
+
+void paint_embellishment(QPainter& painter, const Embellishment& thing) {
+    QPainterPath path = to_path(thing.outline);
+    painter.fillPath(path.translated(0.4 + thing.thickness * 0.2, 0.6 + thing.thickness * 0.3),
+                     letter_shadow);
+    painter.fillPath(path, colour_of(thing.colour));
+    if (thing.white_rim > 0) {
+        painter.save();
+        painter.setClipPath(path, Qt::IntersectClip);
+        painter.strokePath(path, QPen(QColor(0xff, 0xfe, 0xfb), 2 * thing.white_rim));
+        painter.restore();
+    }
+    QPen edge(QColor(38, 36, 43, 80));
+    edge.setCosmetic(true);
+    painter.strokePath(path, edge);
+    if (thing.kind != EmbellishmentKind::Button) return;
+    const double side = bounds(thing.outline).width();
+    painter.save();
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(QColor(38, 36, 43, 120));
+    for (const double x : {-0.12, 0.12})
+        for (const double y : {-0.12, 0.12})
+            painter.drawEllipse(QPointF(x * side, y * side), 0.06 * side, 0.06 * side);
+    painter.restore();
+}
+
+void paint_embellishments(QPainter& painter, const Stash& stash, const Project& project) {
+    for (const PlacedEmbellishment& placed : project.dress.embellishments) {
+        const Embellishment* thing = stash.embellishment(placed.id);
+        if (!thing) continue;
+        painter.save();
+        painter.translate(placed.centre.x, placed.centre.y);
+        painter.rotate(placed.turn_deg);
+        paint_embellishment(painter, *thing);
+        painter.restore();
+    }
+}
+
+} // namespace zesty

@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/project/edits.h"
+#include "core/project/fitting.h"
 #include "core/project/planner.h"
 #include "core/setout/photo_fit.h"
 #include "io/paint/page_painter.h"
@@ -266,7 +267,61 @@ void paint_the_demo_page(benchmark::State& state) {
 }
 BENCHMARK(paint_the_demo_page)->Unit(benchmark::kMillisecond);
 
+Project dressed_demo() {
+    return *open_project(demo::file("kite-hill-dressed.zesty"));
+}
+
+/// What is said of the dressed demo again after its photo was moved a little.
+void facts_while_a_photo_is_dragged(benchmark::State& state) {
+    Project project = dressed_demo();
+    Planner planner;
+    (void)planner.shapes(project);
+    for (auto _ : state) {
+        project.set_out.photos[0].centre.x += 0.1;
+        benchmark::DoNotOptimize(planner.shapes(project));
+    }
+}
+BENCHMARK(facts_while_a_photo_is_dragged)->Unit(benchmark::kMillisecond);
+
+void plan_while_a_photo_is_dragged(benchmark::State& state) {
+    Project project = dressed_demo();
+    Planner planner;
+    (void)planner.plan(project);
+    for (auto _ : state) {
+        project.set_out.photos[0].centre.x += 0.1;
+        benchmark::DoNotOptimize(planner.plan(project));
+    }
+}
+BENCHMARK(plan_while_a_photo_is_dragged)->Unit(benchmark::kMillisecond);
+
+void paint_the_dressed_page(benchmark::State& state) {
+    const Project project = dressed_demo();
+    const auto plan = Planner().plan(project);
+    const Textures textures(project);
+    QImage image(620, 620, QImage::Format_ARGB32_Premultiplied);
+    for (auto _ : state) {
+        QPainter painter(&image);
+        painter.scale(620 / 304.8, 620 / 304.8);
+        paint_page(painter, project, *plan, textures);
+    }
+}
+BENCHMARK(paint_the_dressed_page)->Unit(benchmark::kMillisecond);
+
+void what_fits_a_place(benchmark::State& state) {
+    const Project project = dressed_demo();
+    const auto plan = Planner().shapes(project);
+    for (auto _ : state) benchmark::DoNotOptimize(where_it_fits(project, *plan, "brass-dot"));
+}
+BENCHMARK(what_fits_a_place)->Unit(benchmark::kMillisecond);
+
 } // namespace
 } // namespace zesty
 
-BENCHMARK_MAIN();
+/// Letters are painted with fonts, which want an application.
+int main(int argc, char** argv) {
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    const QGuiApplication application(argc, argv);
+    benchmark::Initialize(&argc, argv);
+    benchmark::RunSpecifiedBenchmarks();
+    benchmark::Shutdown();
+}

@@ -18,10 +18,25 @@ dress() { quietly $zesty dress "$page" --stash "$stash" "$@"; }
 put --import demo/kite-hill-stash.json
 put --add harbour-card --name "Harbour Card" --colour "#2d5a7b" --sheet 8.5x11in*2
 put --add straw-card --name "Straw Card" --colour "#e9c46a" --sheet 8.5x11in
+python3 demo/make_things.py
 put --import demo/kite-hill-things.json
 put --letters "cork:stickers:13mm:AAABBCDDEEEEFGHIJKLMNNOOPQRSTUVWWYZ" --thing-name "Cork" --thing-colour "#2d5a7b"
 put --letters "chalk:dies:16mm:ABCDEFGHIJKLMNOPQRSTUVWXYZ" --thing-name "Chalk capitals" --thing-colour "#7a4a2e"
 put --letters "stamp:stamps:11mm:ABCDEFGHIJKLMNOPQRSTUVWXYZ" --thing-name "Small stamp" --thing-colour "#26242b"
+
+# Embellishments and letters as the page has them.
+$zesty stash "$stash" --json >"$work/all.json"
+python3 - "$work/all.json" demo/kite-hill-things.json <<'END'
+import json
+import sys
+
+everything = json.load(open(sys.argv[1]))
+things = json.load(open(sys.argv[2]))
+# With the uids that the page knows them by.
+things["embellishments"] = everything["embellishments"]
+things["letters"] = everything["letters"]
+open(sys.argv[2], "w").write(json.dumps(things, indent=1) + "\n")
+END
 
 cp demo/kite-hill.zesty "$page"
 set_out --photo 4x6in --photo-size 6x4in --photo-at 8.35,3.1 --photo-turn 4 --photo-name "Kite day" \

@@ -197,29 +197,12 @@ void take_sheets(const Camera& camera, const QString& stash) {
 
 void take_dress(const Camera& camera) {
     BenchWindow& window = camera.window;
-    window.document().change("Write", [](Project& p) {
-        Writing lines;
-        lines.text =
-            "A windy afternoon on the hill. Mia ran until the big kite flew, and the tail of bows danced all "
-            "the way home.";
-        lines.centre = {250, 112};
-        lines.width = 76;
-        lines.height = 46;
-        lines.turn_deg = 0;
-        lines.line_height = 6;
-        Writing arc;
-        arc.shape = WritingShape::Arc;
-        arc.text = "higher, higher, until it is a dot";
-        arc.centre = {112, 218};
-        arc.radius = 62;
-        arc.height = 7;
-        arc.from_deg = 112;
-        arc.sweep_deg = 112;
-        arc.pen = {0x2f, 0x6f, 0x78};
-        p.dress.writings = {arc, lines};
-        p.set_out.date = "2026-05-17";
-    });
+    window.document().history().setClean();
+    window.open(camera.demo.filePath("kite-hill-dressed.zesty"));
+    settle(window);
     window.state().go_to(Waypoint::Dress);
+    for (auto* button : window.findChildren<QPushButton*>())
+        if (button->isVisible() && button->text() == "Title") button->click();
     camera.shoot("dress");
 }
 
@@ -239,6 +222,9 @@ int main(int argc, char** argv) {
     const auto papers = read_stash(QDir(argv[1]).filePath("kite-hill-stash.json"));
     if (auto store = StashStore::open(settings.stash_file()); !all && papers && store)
         (void)store->put(*papers);
+    const auto things = read_stash(QDir(argv[1]).filePath("kite-hill-things.json"));
+    if (auto store = StashStore::open(settings.stash_file()); !all && things && store)
+        (void)store->put(*things);
     BenchWindow window(settings, FileQuestions{});
     window.resize(all ? QSize(QByteArray(argv[3]).toInt(), QByteArray(argv[4]).toInt()) : QSize(1280, 800));
     window.show();

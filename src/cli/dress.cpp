@@ -14,6 +14,7 @@
 #include "io/paint/values.h"
 #include "io/project_file.h"
 
+#include <cmath>
 #include <iostream>
 
 namespace zesty::cli {
@@ -60,11 +61,30 @@ void say_coverage(const Plan& plan) {
         if (f.code >= Code::WordsLeftOver) std::cout << f.title << ". " << f.message << "\n";
 }
 
+void say_balance(const Project& project, const Plan& plan) {
+    const BalanceFacts& b = plan.dress.balance;
+    std::cout << "weight: " << percent(b.quarters[0]) << " upper left, " << percent(b.quarters[1])
+              << " upper right, " << percent(b.quarters[2]) << " lower left, " << percent(b.quarters[3])
+              << " lower right\n";
+    if (b.emptiest_radius > 0)
+        std::cout << "emptiest: " << format_length(2 * b.emptiest_radius, project.units) << " across at "
+                  << format_length(b.emptiest.x, project.units) << ", "
+                  << format_length(b.emptiest.y, project.units) << "\n";
+    if (b.clusters.empty()) return;
+    std::cout << count_of(b.clusters.size(), "cluster", "clusters");
+    if (b.angles_deg.size() == 3)
+        std::cout << ", the three largest in a triangle of " << std::lround(b.angles_deg[0]) << ", "
+                  << std::lround(b.angles_deg[1]) << " and " << std::lround(b.angles_deg[2]) << " deg"
+                  << (b.around_photo >= 0 ? " around a photo" : "");
+    std::cout << "\n";
+}
+
 void say(const Project& project, const Plan& plan) {
     say_words(project, plan);
     say_papers(project, plan);
     say_titles(project, plan);
     say_coverage(plan);
+    say_balance(project, plan);
     const auto missing = missing_of(project, plan);
     std::cout << (missing.empty() ? std::string("nothing is missing") : "missing: " + in_a_row(missing))
               << "\n";

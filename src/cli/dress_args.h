@@ -44,7 +44,8 @@ struct DressArgs {
     int writing = 0; ///< which one the options are for, from 1; 0 for the last
     std::string text, shape, at, size, radius, line_height, pen, picture, seen;
     std::optional<double> turn_deg, from_deg, sweep_deg, letter_width;
-    bool remove = false, json = false;
+    std::string goes_with;
+    bool add_date = false, remove = false, json = false;
 };
 
 /// What the options say of each; nothing where they say nothing.

@@ -3,6 +3,8 @@
 #include "cli/command.h"
 #include "cli/dress_args.h"
 #include "cli/typed.h"
+#include "core/dress/writing.h"
+#include "core/sentences.h"
 #include "core/setout/placed_cut.h"
 #include "core/stash/colour_words.h"
 
@@ -25,7 +27,7 @@ Result<Writing*> asked_writing(const DressArgs& args, Project& project) {
 bool changes_one(const DressArgs& a) {
     return !a.text.empty() || !a.shape.empty() || !a.at.empty() || !a.size.empty() || !a.radius.empty() ||
            !a.line_height.empty() || !a.pen.empty() || a.turn_deg || a.from_deg || a.sweep_deg || a.remove ||
-           a.writing > 0;
+           !a.goes_with.empty() || a.writing > 0;
 }
 
 Result<void> place(const DressArgs& a, Writing& w) {
@@ -66,6 +68,19 @@ Result<void> edit_writings(const DressArgs& a, Project& project) {
         w.centre = project.set_out.page.leaves().front().centre();
         project.dress.writings.push_back(w);
     }
+    if (a.add_date) {
+        if (project.set_out.date.empty())
+            return fail(ErrorKind::NothingToDo,
+                        "--add-date: the page has no date; zesty set-out --date says it");
+        Writing w;
+        w.text = date_in_words(project.set_out.date);
+        w.width = 60;
+        w.height = 8;
+        w.line_height = 6;
+        const Box page = project.set_out.page.leaves().front();
+        w.centre = {page.x1 - 42, page.y1 - 16};
+        project.dress.writings.push_back(w);
+    }
     if (a.letter_width) project.dress.letter_width = *a.letter_width;
     if (!changes_one(a)) return {};
     const auto asked = asked_writing(a, project);
@@ -86,7 +101,17 @@ Result<void> edit_writings(const DressArgs& a, Project& project) {
         if (!pen) return fail(ErrorKind::BadInput, "--pen: '" + a.pen + "' is no colour");
         w.pen = *pen;
     }
-    return place(a, w);
+    if (const auto r = place(a, w); !r) return r;
+    if (a.goes_with.empty()) return {};
+    if (a.goes_with == "none") {
+        w = belonging_to(w, project.set_out, -1);
+        return {};
+    }
+    const auto photo =
+        typed_numbers("--goes-with", a.goes_with, static_cast<int>(project.set_out.photos.size()));
+    if (!photo) return tl::make_unexpected(photo.error());
+    w = belonging_to(w, project.set_out, photo->front());
+    return {};
 }
 
 void add_writing_options(CLI::App& c, DressArgs& a) {
@@ -106,6 +131,9 @@ void add_writing_options(CLI::App& c, DressArgs& a) {
         ->group("Words");
     c.add_option("--line-height", a.line_height, "From line to line: 7mm")->group("Words");
     c.add_option("--pen", a.pen, "Colour of the pen, in words or as #26242b")->group("Words");
+    c.add_option("--goes-with", a.goes_with, "The photo it moves along with, from 1, or none")
+        ->group("Words");
+    c.add_flag("--add-date", a.add_date, "Writes the date of the page into a corner of it")->group("Words");
     c.add_flag("--remove", a.remove, "Takes it off the page")->group("Words");
     add_number(c, "--letter-width", a.letter_width,
                "How wide a letter of your hand is, of the line height (0.42)", letter_width_limits)

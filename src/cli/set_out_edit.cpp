@@ -244,7 +244,7 @@ private:
         if (a_.photo > 0 && !changes_photo())
             return fail(ErrorKind::NothingToDo, "--which-photo: nothing is said about the photo");
         if (a_.remove_photo) {
-            p_.set_out.photos.erase(p_.set_out.photos.begin() + i);
+            remove_photo(p_, static_cast<int>(i));
             return {};
         }
         if (auto r = photo_picture(photo); !r) return r;

@@ -101,6 +101,9 @@ enum class Code {
     EmbellishmentsShort,
     EmbellishmentFaint,
     WhiteRim,
+    LoneAccent,
+    ManyAlike,
+    LevelClusters,
 };
 /// What is said of a code everywhere.
 struct CodeRow {
@@ -183,6 +186,9 @@ inline constexpr std::array code_rows{
     CodeRow{Code::EmbellishmentsShort, "embellishments-short", Severity::Problem, true},
     CodeRow{Code::EmbellishmentFaint, "embellishment-faint", Severity::Advice},
     CodeRow{Code::WhiteRim, "white-rim", Severity::Advice},
+    CodeRow{Code::LoneAccent, "lone-accent", Severity::Note},
+    CodeRow{Code::ManyAlike, "many-alike", Severity::Note},
+    CodeRow{Code::LevelClusters, "level-clusters", Severity::Note},
 };
 template <>
 inline constexpr std::array words_of<Code> = [] {

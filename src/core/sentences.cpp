@@ -41,4 +41,15 @@ std::string sentence(std::string reason) {
     return reason + ".";
 }
 
+std::string date_in_words(const std::string& iso) {
+    static const char* const months[] = {"January",   "February", "March",    "April",
+                                         "May",       "June",     "July",     "August",
+                                         "September", "October",  "November", "December"};
+    if (iso.size() != 10 || iso[4] != '-' || iso[7] != '-') return iso;
+    const int month = (iso[5] - '0') * 10 + (iso[6] - '0');
+    if (month < 1 || month > 12) return iso;
+    const std::string day = iso[8] == '0' ? iso.substr(9) : iso.substr(8);
+    return day + " " + months[month - 1] + " " + iso.substr(0, 4);
+}
+
 } // namespace zesty

@@ -19,6 +19,9 @@ std::string percent(double share);
 /// Openings as people count them: "4, 7 and 9", "1, 2, 3, 4, 5, 6 and 12 more".
 std::string numbers(std::vector<int> openings);
 
+/// "17 May 2026" of 2026-05-17; the text itself where it is no date.
+std::string date_in_words(const std::string& iso);
+
 /// A reason as a sentence of its own: with a capital and a full stop.
 std::string sentence(std::string reason);
 

@@ -103,6 +103,18 @@ json embellishments_json(const Project& project, const Plan& plan) {
     return {{"placed", placed}, {"short", lacking}};
 }
 
+json balance_json(const BalanceFacts& b) {
+    json clusters = json::array();
+    for (const Cluster& c : b.clusters)
+        clusters.push_back(
+            {{"centre", to_json(c.centre)}, {"area_mm2", c.area}, {"members", c.members.size()}});
+    return {{"clusters", clusters},
+            {"angles_deg", b.angles_deg},
+            {"around_photo", b.around_photo < 0 ? json(nullptr) : json(b.around_photo + 1)},
+            {"quarters", b.quarters},
+            {"emptiest", {{"centre", to_json(b.emptiest)}, {"radius_mm", b.emptiest_radius}}}};
+}
+
 json coverage_json(const Plan& plan) {
     json openings = json::array();
     for (const CoveredOpening& c : plan.dress.coverage.openings)
@@ -130,6 +142,7 @@ json dress_json(const Project& project, const Plan& plan) {
             {"mats", mats_json(project, plan)},
             {"layers", layers_json(project, plan)},
             {"coverage", coverage_json(plan)},
+            {"balance", balance_json(plan.dress.balance)},
             {"titles", titles_json(project, plan)},
             {"embellishments", embellishments_json(project, plan)},
             {"missing", missing_of(project, plan)}};

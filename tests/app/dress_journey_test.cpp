@@ -1,10 +1,12 @@
 // Dress in the real window: words and how the page is seen.
 
 #include "app/bench.h"
+#include "core/geometry/measure.h"
 #include "support/demo.h"
 
 #include <QComboBox>
 #include <QLabel>
+#include <QLineEdit>
 #include <QListWidget>
 #include <QPlainTextEdit>
 #include <QTest>
@@ -84,6 +86,20 @@ TEST(DressJourney, ThePageIsSeenInGreyAndSquintingByOneKey) {
     EXPECT_GT(colourful(), 60) << "only at Dress";
 }
 
+namespace {
+
+void add_a_layer_and_say_where(Bench& bench) {
+    bench.key(Qt::Key_M, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    ASSERT_EQ(bench.document().project().dress.layers.size(), 1u);
+    testing::type(bench, "Length of the layer", "8 in");
+    testing::type(bench, "Middle of the layer, from the top", "11 in");
+    EXPECT_NEAR(bench.document().project().dress.layers[0].width, 203.2, 1e-9);
+    EXPECT_NEAR(bench.document().project().dress.layers[0].centre.y, 279.4, 1e-9);
+}
+
+} // namespace
+
 TEST(DressJourney, APhotoGetsMatsAStripGoesUnderItAndSliversAreCured) {
     Bench bench;
     bench.open(demo::project());
@@ -124,13 +140,7 @@ TEST(DressJourney, APhotoGetsMatsAStripGoesUnderItAndSliversAreCured) {
     bench.settle();
     testing::type(bench, "Border of the mat beyond what lies on it", "1/4 in");
     ASSERT_EQ(photo().mats.size(), 2u);
-    bench.key(Qt::Key_M, Qt::ControlModifier | Qt::ShiftModifier);
-    bench.settle();
-    ASSERT_EQ(bench.document().project().dress.layers.size(), 1u);
-    testing::type(bench, "Length of the layer", "8 in");
-    testing::type(bench, "Middle of the layer, from the top", "11 in");
-    EXPECT_NEAR(bench.document().project().dress.layers[0].width, 203.2, 1e-9);
-    EXPECT_NEAR(bench.document().project().dress.layers[0].centre.y, 279.4, 1e-9);
+    add_a_layer_and_say_where(bench);
     const auto slivers = [&] {
         const auto& all = bench.plan().dress.coverage.openings;
         return std::count_if(all.begin(), all.end(), [](const CoveredOpening& c) { return c.sliver; });
@@ -146,6 +156,64 @@ TEST(DressJourney, APhotoGetsMatsAStripGoesUnderItAndSliversAreCured) {
         ASSERT_TRUE(bench.document().history().canUndo());
         bench.document().history().undo();
     }
+    bench.settle();
+}
+
+TEST(DressJourney, ATitleComesOutInTheLettersThereAreAndEmbellishmentsFindTheirPlace) {
+    Bench bench;
+    bench.open(demo::file("kite-hill-dressed.zesty"));
+    const Project before = bench.document().project();
+    bench.key(&bench.page(), Qt::Key_5, Qt::ControlModifier);
+    bench.settle();
+    ASSERT_EQ(before.dress.titles.size(), 1u);
+    ASSERT_FALSE(bench.plan().dress.titles.at(0).missing.empty());
+    // A second title is typed, and set in letters by choosing a row.
+    bench.key(Qt::Key_T, Qt::ControlModifier);
+    bench.settle();
+    auto* text = bench.window().findChild<QLineEdit*>("title-text");
+    ASSERT_TRUE(text && text->isVisible());
+    QTest::keyClicks(text, "Hold on");
+    bench.settle();
+    const auto title = [&] { return bench.document().project().dress.titles.at(1); };
+    EXPECT_EQ(title().text, "Hold on");
+    EXPECT_EQ(bench.plan().dress.titles.at(1).letters.size(), 6u);
+    testing::type(bench, "Length of the title's line", "1 in");
+    bench.settle();
+    EXPECT_GT(bench.plan().dress.titles.at(1).overhang, 1);
+    const Point was = title().path.centre;
+    const Point letter = bounds(bench.plan().dress.titles.at(1).letters.at(2).box).centre();
+    drag(bench, at(bench, letter), at(bench, letter + Point{0, 60}));
+    EXPECT_NEAR(title().path.centre.y, was.y + 60, 1.5);
+    press(bench, "Remove title");
+    bench.settle();
+    ASSERT_EQ(bench.document().project().dress.titles.size(), 1u);
+    // Where does the straw button fit? The first row puts it there.
+    press(bench, "Embellishments");
+    bench.settle();
+    auto* stock = bench.window().findChild<QListWidget*>("embellishments");
+    ASSERT_TRUE(stock && stock->count() > 3);
+    stock->setCurrentRow(stock->row(stock->findItems("Straw button", Qt::MatchStartsWith).at(0)));
+    bench.key(Qt::Key_W, Qt::ControlModifier | Qt::AltModifier);
+    bench.settle();
+    auto* found = bench.window().findChild<QListWidget*>("found-fits");
+    ASSERT_TRUE(found->isVisible() && found->count() > 2);
+    const auto placed = before.dress.embellishments.size();
+    found->setCurrentRow(0);
+    bench.settle();
+    ASSERT_EQ(bench.document().project().dress.embellishments.size(), placed + 1);
+    EXPECT_EQ(bench.document().project().dress.embellishments.back().id, "straw-button");
+    bench.document().history().undo();
+    // What is entered by hand is counted from then on.
+    testing::type(bench, "Name of the new embellishment", "Kite charm");
+    press(bench, "Add to drawer");
+    bench.settle();
+    EXPECT_EQ(stock->item(stock->count() - 1)->text(), "Kite charm, 1 x 1 in: 1 left");
+    bench.key(Qt::Key_B, Qt::ControlModifier);
+    bench.key(Qt::Key_B, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_EQ(stock->item(stock->count() - 1)->text(), "Kite charm, 1 x 1 in: 1 short");
+    while (bench.document().history().canUndo()) bench.document().history().undo();
+    EXPECT_TRUE(bench.document().project().dress == before.dress);
     bench.settle();
 }
 

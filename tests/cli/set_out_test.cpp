@@ -238,4 +238,53 @@ TEST_F(CliSetOut, PhotosLieOnMatsLayersOnThePageAndSliversAreCured) {
     expect_one_line(dress({"--cure"}), "no slivers are left");
 }
 
+TEST_F(CliSetOut, TitlesEmbellishmentsAndJournalingThatGoesWithAPhoto) {
+    const QString stash = dir_.filePath("own.stash");
+    const auto things = [&](const QStringList& options) {
+        return zesty(QStringList{"stash", stash} + options);
+    };
+    ASSERT_EQ(things({"--embellishment", "brass-dot:dot:9mm:2", "--thing-name", "Brass dot", "--thing-colour",
+                      "#d9a93c"})
+                  .code,
+              0);
+    ASSERT_EQ(things({"--letters", "cork:stickers:13mm:WINDYUPHL", "--thing-name", "Cork"}).code, 0);
+    expect_one_line(things({"--embellishment", "bow:nothing:9mm"}), "is none of");
+    expect_one_line(things({"--embellishment", "bow"}), "needs a size");
+    expect_one_line(things({"--letters", "cork:stickers:13mm"}), "id:kind:height:letters");
+    expect_one_line(things({"--remove-thing", "nobody"}), "there is no");
+    EXPECT_NE(things({}).out.find("Cork, stickers of 1/2 in"), std::string::npos);
+    const auto dress = [&](const QStringList& options) {
+        return zesty(QStringList{"dress", page_, "--stash", stash} + options);
+    };
+    expect_one_line(dress({"--title-on", "circle"}), "there is no title");
+    const Ran titled = dress({"--title", "Windy hill", "--title-letters", "cork", "--title-at", "6,1",
+                              "--title-length", "3in", "--letter-sets"});
+    ASSERT_EQ(titled.code, 0) << titled.err;
+    EXPECT_NE(titled.out.find("too long, I: 1 short"), std::string::npos) << titled.out;
+    expect_one_line(dress({"--title-letters", "chalk"}), "there are no letters 'chalk'");
+    expect_one_line(dress({"--title-opening", "999"}), "--title-opening: there are");
+    ASSERT_EQ(
+        dress({"--title-opening", "3", "--title-offset", "1/8in", "--put", "brass-dot", "--put-at", "9,9"})
+            .code,
+        0);
+    EXPECT_EQ(project().dress.titles.at(0).path.on, TitleOn::Opening);
+    EXPECT_EQ(project().stash->letters.size(), 1u) << "the page has taken them along";
+    expect_one_line(dress({"--put", "nobody"}), "there is no embellishment");
+    EXPECT_NE(dress({"--what-fits", "10,8"}).out.find("Brass dot in free part of the base: fits"),
+              std::string::npos);
+    ASSERT_TRUE(done(set_out({"--photo", "3x3in", "--photo-at", "8,3", "--date", "2026-05-17"})));
+    ASSERT_EQ(dress({"--write", "Kites", "--at", "8,6", "--goes-with", "1", "--journaling", "1"}).code, 0);
+    ASSERT_TRUE(done(set_out({"--which-photo", "1", "--photo-at", "9,3"})));
+    const json j = json::parse(dress({"--json", "--add-date"}).out);
+    ASSERT_EQ(j["writings"].size(), 2u);
+    EXPECT_EQ(j["writings"][1]["lines"][0]["text"], "17 May 2026");
+    EXPECT_NEAR((j["writings"][0]["lines"][0]["from"][0].get<double>() +
+                 j["writings"][0]["lines"][0]["to"][0].get<double>()) /
+                    2,
+                9 * 25.4, 0.01);
+    EXPECT_EQ(j["titles"][0]["text"], "Windy hill");
+    EXPECT_EQ(j["embellishments"]["placed"].size(), 1u);
+    EXPECT_EQ(j["balance"]["clusters"].size(), 1u);
+}
+
 } // namespace zesty

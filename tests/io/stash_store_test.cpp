@@ -299,4 +299,57 @@ TEST(StashJson, WhatIsNotSaidOfAPaperComesFromItsPicture) {
     EXPECT_GE(same, static_cast<int>(demo.papers.size()) - 2) << "the demo's own words";
 }
 
+namespace {
+
+Stash with_small_things(Stash stash) {
+    Embellishment bow;
+    bow.id = bow.name = "red-bow";
+    bow.kind = EmbellishmentKind::DieCut;
+    bow.colour = {196, 71, 47};
+    bow.outline = {{{-18.25, -10}, {18.25, -10}, {0.1, 0.3}, {18, 10}, {-18, 10}}, {}};
+    bow.count = 2;
+    bow.on_sheet = "Kite bows";
+    bow.uid = "bow-1";
+    LetterSet cork;
+    cork.id = "cork";
+    cork.name = "Cork";
+    cork.height = 13;
+    cork.letters = {{"A", {9.5, 3}}, {"\xC3\x84", {9.75, 1}}};
+    cork.uid = "cork-1";
+    stash.embellishments.push_back(bow);
+    stash.letters.push_back(cork);
+    return stash;
+}
+
+} // namespace
+
+TEST(StashStore, KeepsEmbellishmentsAndLettersAsItKeepsPapers) {
+    QTemporaryDir dir;
+    const QString path = dir.filePath("papers.stash");
+    ASSERT_TRUE(StashStore::open(path)->put(demo_stash()));
+    // What version 4 made has no table for them.
+    make_database(path, "DROP TABLE things; PRAGMA user_version = 4");
+    const Stash whole = as_put(with_small_things(demo_stash()));
+    auto store = StashStore::open(path);
+    ASSERT_TRUE(store) << store.error().message;
+    ASSERT_TRUE(store->change([](const Stash& now) -> Result<Stash> { return with_small_things(now); }));
+    EXPECT_TRUE(*store->read() == whole);
+    const QString backup = dir.filePath("backup.stash");
+    ASSERT_TRUE(store->back_up(backup));
+    ASSERT_TRUE(store->change([](Stash now) -> Result<Stash> {
+        now.embellishments[0].count = 1;
+        now.letters.clear();
+        return now;
+    }));
+    EXPECT_EQ(store->read()->embellishments.at(0).count, 1);
+    EXPECT_TRUE(store->read()->letters.empty());
+    ASSERT_TRUE(store->restore(backup));
+    EXPECT_TRUE(*store->read() == whole);
+    make_database(
+        path, "UPDATE things SET thing = '{\"id\":\"red-bow\",\"count\":-4}' WHERE kind = 'embellishments'");
+    const auto damaged = StashStore::open(path)->read();
+    ASSERT_FALSE(damaged);
+    EXPECT_NE(damaged.error().message.find("embellishments"), std::string::npos) << damaged.error().message;
+}
+
 } // namespace zesty

@@ -177,7 +177,7 @@ void paper_of_dress_edit(Project& p, std::mt19937& random) {
         PhotoMat mat;
         mat.paper = some_paper();
         mat.side = static_cast<Side>(below(random, 2));
-        mat.border = between(random, -1, 20);
+        mat.border = between(random, 0, 20);
         mat.shift = {between(random, -9, 9), between(random, -9, 9)};
         mat.span = static_cast<MatSpan>(below(random, count_of_values<MatSpan>));
         mat.torn = below(random, 2) != 0;
@@ -194,18 +194,18 @@ void paper_of_dress_edit(Project& p, std::mt19937& random) {
         title.path.on = static_cast<TitleOn>(below(random, count_of_values<TitleOn>));
         title.path.centre = {between(random, -50, 400), between(random, -50, 400)};
         title.path.opening = some_opening(p, random, 12);
-        title.path.length = between(random, 1, 300);
-        title.path.start = between(random, -1, 2);
+        title.path.length = between(random, 5, 300);
+        title.path.start = between(random, 0, 1);
         title.path.offset = between(random, -20, 20);
-        title.path.sweep_deg = between(random, -500, 500);
-        title.spacing = between(random, -20, 20);
+        title.path.sweep_deg = between(random, -360, 360);
+        title.spacing = between(random, -10, 20);
         title.block = below(random, 2) != 0;
         title.label = below(random, 2) != 0;
         p.dress.titles.push_back(title);
         if (p.dress.embellishments.size() < 4)
             p.dress.embellishments.push_back({below(random, 2) ? "brass-dot" : "",
                                               {between(random, -50, 400), 50},
-                                              between(random, -400, 400)});
+                                              between(random, -180, 180)});
         return;
     }
     if (p.dress.layers.size() > 2) return p.dress.layers.clear();

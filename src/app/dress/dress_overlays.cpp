@@ -28,7 +28,7 @@ void paint_rim(QPainter& painter, const Polygon& outline) {
 
 void paint_rooms_for_words(QPainter& painter, const Project& project, const Plan& plan, int chosen) {
     for (std::size_t i = 0; i < plan.dress.writings.size() && i < project.dress.writings.size(); ++i) {
-        const Polygon outline = outline_of(project.dress.writings[i]);
+        const Polygon outline = outline_of(plan.dress.placed[i]);
         painter.setPen(dress_pen(theme::quiet, 0.8, Qt::DotLine));
         if (!outline.outer.empty()) paint_writing_lines(painter, plan.dress.writings[i]);
         painter.setPen(
@@ -55,6 +55,18 @@ void paint_coverage(QPainter& painter, const Plan& plan) {
     }
 }
 
+void paint_balance(QPainter& painter, const BalanceFacts& balance) {
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(dress_pen(theme::zest, 1.4, Qt::DashLine));
+    QPolygonF triangle;
+    for (const Point p : balance.triangle) triangle << QPointF(p.x, p.y);
+    painter.drawPolygon(triangle);
+    painter.setPen(dress_pen(theme::quiet, 1.4, Qt::DotLine));
+    if (balance.emptiest_radius > 0)
+        painter.drawEllipse(QPointF(balance.emptiest.x, balance.emptiest.y), balance.emptiest_radius,
+                            balance.emptiest_radius);
+}
+
 void paint_title_way(QPainter& painter, const DressNow& now, const TitlePath& path) {
     constexpr int points = 160;
     const auto way = way_of(now, path);
@@ -77,6 +89,7 @@ void paint_dress_overlays(QPainter& painter, const PageMap& map, const Project& 
     painter.translate(map.origin);
     painter.scale(map.scale, map.scale);
     if (in_hand.coverage && plan.sections.cut) paint_coverage(painter, plan);
+    if (in_hand.balance) paint_balance(painter, plan.dress.balance);
     paint_rooms_for_words(painter, project, plan, in_hand.writing);
     if (in_hand.photo >= 0)
         paint_rim(painter, matted_outline(project.set_out.photos[static_cast<std::size_t>(in_hand.photo)]));

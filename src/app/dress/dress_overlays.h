@@ -15,6 +15,7 @@ struct DressInHand {
     int writing = -1;
     int embellishment = -1;
     int title = -1;
+    bool balance = false;  ///< triangle and emptiest place are on show
     bool coverage = false; ///< what is hidden and where slivers are left is on show
 };
 

@@ -15,9 +15,32 @@ namespace zesty {
 
 namespace {
 
+/// One that belongs to a photo is moved in the photo's own directions.
+class MoveWritingDrag final : public EditingDrag {
+public:
+    MoveWritingDrag(const PageHands& hands, QPointF from, std::size_t writing)
+        : EditingDrag(hands, from), writing_(writing) {}
+    void move(QPointF to) override {
+        edit("Move the journaling", [&](Project& p) {
+            if (writing_ < p.dress.writings.size())
+                p.dress.writings[writing_] = moved_writing(p.dress.writings[writing_], p.set_out, moved(to));
+        });
+    }
+
+private:
+    std::size_t writing_;
+};
+
 int pieces_without_sheet(const Plan& plan) {
     return static_cast<int>(std::count_if(plan.dress.pieces.begin(), plan.dress.pieces.end(),
                                           [](const DressPiece& p) { return !p.placed && !p.paper.empty(); }));
+}
+
+int letters_short(const Plan& plan) {
+    int out = 0;
+    for (const TitleFacts& t : plan.dress.titles)
+        for (const auto& [piece, count] : t.missing) out += count;
+    return out;
 }
 
 } // namespace
@@ -92,12 +115,17 @@ void DressWaypoint::connect_actions() {
 }
 
 bool DressWaypoint::in_trouble(const Plan& plan) const {
-    return pieces_without_sheet(plan) > 0;
+    return pieces_without_sheet(plan) > 0 || letters_short(plan) > 0 ||
+           !plan.dress.short_embellishments.empty();
 }
 
 QString DressWaypoint::answer(const Project& project, const Plan& plan) const {
     if (const int n = pieces_without_sheet(plan); n > 0)
         return counted(static_cast<std::size_t>(n), "piece without paper", "pieces without paper");
+    if (const int n = letters_short(plan); n > 0)
+        return counted(static_cast<std::size_t>(n), "letter short", "letters short");
+    if (const auto n = plan.dress.short_embellishments.size(); n > 0)
+        return counted(n, "embellishment short", "embellishments short");
     const auto missing = missing_of(project, plan);
     if (missing.empty()) return "nothing is missing";
     return missing.size() == 1 ? words(missing.front())
@@ -112,20 +140,19 @@ void DressWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const P
                               words_->chosen(),
                               panel_->chosen() == Things ? things_->on_page() : -1,
                               panel_->chosen() == Title ? title_->chosen() : -1,
+                              panel_->chosen() == Look,
                               panel_->chosen() == Cover};
     paint_dress_overlays(painter, map, project, plan, in_hand);
 }
 
 std::unique_ptr<PageDrag> DressWaypoint::press_writing(const PageHands& hands, QPointF at) const {
-    const auto& writings = hands.document.project().dress.writings;
+    const auto& writings = hands.plan().dress.placed;
     for (std::size_t i = writings.size(); i-- > 0;) {
         const Polygon outline = outline_of(writings[i]);
         if (outline.outer.empty() || !contains(outline, hands.map().back(at))) continue;
         panel_->choose(Words);
         words_->choose(static_cast<int>(i));
-        return std::make_unique<MovePointDrag>(hands, at, "Move the journaling", [i](Project& p) {
-            return i < p.dress.writings.size() ? &p.dress.writings[i].centre : nullptr;
-        });
+        return std::make_unique<MoveWritingDrag>(hands, at, i);
     }
     return nullptr;
 }
@@ -206,9 +233,10 @@ bool DressWaypoint::push(const PageHands& hands, Point way, bool more) const {
     switch (panel_->chosen()) {
     case Words:
         if (const int i = words_->chosen(); i >= 0)
-            return push_at("Move the journaling",
-                           [i](Project& p) -> Point& { return p.dress.writings[i].centre; });
-        return false;
+            hands.document.change("Move the journaling", [&](Project& p) {
+                p.dress.writings[i] = moved_writing(p.dress.writings[i], p.set_out, by);
+            });
+        return words_->chosen() >= 0;
     case Title:
         if (const int i = title_->chosen(); i >= 0)
             return push_at("Move the title",

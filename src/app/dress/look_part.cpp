@@ -5,6 +5,7 @@
 #include "core/sentences.h"
 
 #include <QHBoxLayout>
+#include <cmath>
 
 namespace zesty {
 
@@ -20,6 +21,7 @@ LookPart::LookPart(Document& document, BenchState& state, Actions& actions, QWid
     line("look-says")
         ->setText("In grey you see whether light and dark are where they should be; squinting, what "
                   "the eye is drawn to first.");
+    balance_ = line("balance");
     missing_ = line("missing");
     connect(&document, &Document::project_changed, this, &LookPart::refresh_if_shown);
     connect(&state, &BenchState::plan_changed, this, &LookPart::refresh_if_shown);
@@ -31,9 +33,31 @@ void LookPart::see(Seen seen) {
     emit seen_changed();
 }
 
+QString LookPart::balance_in_words(const BalanceFacts& b) const {
+    const Units units = document_.project().units;
+    const auto share = [&](std::size_t q) { return words(percent(b.quarters[q])); };
+    QString out = QString("Weight: %1 upper left, %2 upper right, %3 lower left, %4 lower right.")
+                      .arg(share(0), share(1), share(2), share(3));
+    if (b.emptiest_radius > 0)
+        out += " Emptiest is a place " + words(format_length(2 * b.emptiest_radius, units)) +
+               " across, ringed on the page.";
+    if (!b.clusters.empty())
+        out += " " + counted(b.clusters.size(), "cluster of embellishments", "clusters of embellishments");
+    if (b.angles_deg.size() == 3)
+        out += QString("; the three largest make a triangle of %1\u00b0, %2\u00b0 and %3\u00b0")
+                   .arg(std::lround(b.angles_deg[0]))
+                   .arg(std::lround(b.angles_deg[1]))
+                   .arg(std::lround(b.angles_deg[2])) +
+               (b.around_photo >= 0 ? " around a photo." : ".");
+    else if (!b.clusters.empty())
+        out += b.suggested ? "; a third would go well in the ringed place." : ".";
+    return out;
+}
+
 void LookPart::refresh() {
     const Plan* plan = state_.plan();
     if (!plan) return;
+    balance_->setText(balance_in_words(plan->dress.balance));
     const auto missing = missing_of(document_.project(), *plan);
     missing_->setText(missing.empty() ? QString("Finished? Nothing is missing.")
                                       : "Finished? Missing: " + words(in_a_row(missing)) + ".");

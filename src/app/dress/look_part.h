@@ -3,6 +3,7 @@
 
 #include "app/bench/choices.h"
 #include "app/bench/panel_part.h"
+#include "core/dress/facts.h"
 #include "io/paint/values.h"
 
 namespace zesty {
@@ -21,6 +22,9 @@ private:
     void refresh() override;
 
     ChoiceRow<Seen>* choice_;
+    QString balance_in_words(const BalanceFacts& balance) const;
+
+    QLabel* balance_;
     QLabel* missing_;
     Seen seen_ = Seen::Colour;
 };

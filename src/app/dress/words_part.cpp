@@ -2,12 +2,13 @@
 
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
+#include "core/dress/writing.h"
 #include "core/sentences.h"
+#include "core/setout/photos.h"
 #include "core/setout/placed_cut.h"
 
 #include <QColorDialog>
 #include <QHBoxLayout>
-#include <QListWidget>
 #include <QPlainTextEdit>
 #include <QSpinBox>
 #include <algorithm>
@@ -28,6 +29,8 @@ WordsPart::WordsPart(Document& document, BenchState& state, Actions& actions, QW
 void WordsPart::build_list() {
     auto* r = row(QString());
     r->addWidget(button(Act::AddWriting, "Add journaling", true));
+    date_ = push("Add date", "Writes the date of the page, in a corner of it", [this] { add_date(); });
+    r->addWidget(date_);
     remove_ = new QPushButton("Remove", this);
     remove_->setToolTip("The journaling chosen in the list");
     connect(remove_, &QPushButton::clicked, this, [this] {
@@ -39,11 +42,8 @@ void WordsPart::build_list() {
     });
     r->addWidget(remove_);
     r->addStretch(1);
-    list_ = new QListWidget(this);
-    list_->setObjectName("writings");
-    list_->setAccessibleName("Journaling on the page");
-    list_->setFixedHeight(58);
-    connect(list_, &QListWidget::currentRowChanged, this, [this] {
+    list_ = new Rows("writings", "Journaling on the page", 2, this);
+    connect(list_, &Rows::taken, this, [this] {
         typing_ = 0;
         refresh();
         emit chosen_changed();
@@ -145,7 +145,13 @@ void WordsPart::build_place() {
         edit->setToolTip(name);
         edit->setFixedWidth(84);
         connect(edit, &LengthEdit::length_entered, this, [this, way](double mm) {
-            change("Move the journaling", [&](Writing& w) { w.centre.*way = mm; });
+            document_.change("Move the journaling", [&](Project& p) {
+                if (chosen() < 0) return;
+                Writing& w = p.dress.writings[static_cast<std::size_t>(chosen())];
+                Point by;
+                by.*way = mm - on_page(w, p.set_out).centre.*way;
+                w = moved_writing(w, p.set_out, by);
+            });
         });
         return edit;
     };
@@ -154,6 +160,16 @@ void WordsPart::build_place() {
     r->addWidget(x_);
     r->addWidget(y_);
     r->addStretch(1);
+    r = row("Goes with");
+    with_ = new ChoiceBox<int>("The photo that the journaling moves along with", this);
+    with_->on_choice(this, [this](int photo) {
+        document_.change("What the journaling goes with", [&](Project& p) {
+            if (chosen() < 0) return;
+            Writing& w = p.dress.writings[static_cast<std::size_t>(chosen())];
+            w = belonging_to(w, p.set_out, photo);
+        });
+    });
+    r->addWidget(with_, 1);
 }
 
 void WordsPart::change(const QString& intention, const std::function<void(Writing&)>& apply, int drag) {
@@ -199,8 +215,23 @@ void WordsPart::add() {
     text_->setFocus();
 }
 
+void WordsPart::add_date() {
+    document_.change("Write the date", [&](Project& p) {
+        if (p.dress.writings.size() >= most_writings) return;
+        Writing w;
+        w.text = date_in_words(p.set_out.date);
+        w.line_height = 6;
+        w.width = 60;
+        w.height = 8;
+        const Box page = p.set_out.page.leaves().front();
+        w.centre = {page.x1 - w.width / 2 - 12, page.y1 - w.height / 2 - 12};
+        p.dress.writings.push_back(w);
+    });
+    choose(static_cast<int>(document_.project().dress.writings.size()) - 1);
+}
+
 int WordsPart::chosen() const {
-    const int i = list_->currentRow();
+    const int i = list_->in_hand();
     return i < static_cast<int>(document_.project().dress.writings.size()) ? i : -1;
 }
 
@@ -209,25 +240,46 @@ void WordsPart::choose(int writing) {
     list_->setCurrentRow(writing);
 }
 
+void WordsPart::show_photos(const Writing& w) {
+    const auto& photos = document_.project().set_out.photos;
+    with_->offer({{"nothing", -1}});
+    int with = -1;
+    for (std::size_t i = 0; i < photos.size(); ++i) {
+        with_->offer(words(name_of(photos[i], i)), static_cast<int>(i));
+        if (w.with_photo > 0 && photos[i].id == w.with_photo) with = static_cast<int>(i);
+    }
+    with_->show_value(with);
+}
+
+QString WordsPart::says(int row) const {
+    if (row < 0)
+        return "Words are what is missed most, years later. Say where they go before anything is glued.";
+    const Plan* plan = state_.plan();
+    if (!plan || plan->dress.writings.size() != document_.project().dress.writings.size()) return {};
+    const WritingFacts& f = plan->dress.writings[static_cast<std::size_t>(row)];
+    return words(
+        count_of(f.lines.size(), "line", "lines") + ", " +
+        format_length(f.length, document_.project().units) + " in all, room for about " +
+        std::to_string(f.holds) + " words" +
+        (f.words > 0 ? "; " + count_of(static_cast<std::size_t>(f.words), "word is", "words are") + " wanted."
+                     : "."));
+}
+
 void WordsPart::refresh() {
     const auto& writings = document_.project().dress.writings;
     const Units units = document_.project().units;
-    const int last = static_cast<int>(writings.size()) - 1;
-    const int row = std::min(std::max(list_->currentRow(), 0), last);
-    {
-        const QSignalBlocker quiet(list_);
-        while (list_->count() > last + 1) delete list_->takeItem(list_->count() - 1);
-        while (list_->count() < last + 1) list_->addItem(QString());
-        for (int k = 0; k <= last; ++k) {
-            const QString text = words(writings[static_cast<std::size_t>(k)].text).simplified();
-            list_->item(k)->setText(text.isEmpty() ? QString("Journaling %1").arg(k + 1) : text.left(40));
-        }
-        list_->setCurrentRow(row);
+    QStringList rows;
+    for (std::size_t k = 0; k < writings.size(); ++k) {
+        const QString text = words(writings[k].text).simplified();
+        rows << (text.isEmpty() ? QString("Journaling %1").arg(k + 1) : text.left(40));
     }
+    list_->show_rows(rows);
+    const int row = chosen();
     const Writing none;
     const Writing& w = row < 0 ? none : writings[static_cast<std::size_t>(row)];
+    date_->setEnabled(!document_.project().set_out.date.empty());
     for (QWidget* part : std::initializer_list<QWidget*>{remove_, text_, shape_, pen_, line_height_,
-                                                         size_row_, arc_row_, sweep_row_, x_, y_})
+                                                         size_row_, arc_row_, sweep_row_, x_, y_, with_})
         part->setEnabled(row >= 0);
     const QSignalBlocker quiet_text(text_);
     if (text_->toPlainText().toStdString() != w.text) text_->setPlainText(words(w.text));
@@ -247,24 +299,14 @@ void WordsPart::refresh() {
         const QSignalBlocker quiet(box);
         box->setValue(static_cast<int>(std::lround(value)));
     }
-    x_->show_length(w.centre.x, units);
-    y_->show_length(w.centre.y, units);
+    const Point there = on_page(w, document_.project().set_out).centre;
+    x_->show_length(there.x, units);
+    y_->show_length(there.y, units);
+    show_photos(w);
     size_row_->setVisible(w.shape != WritingShape::Arc);
     arc_row_->setVisible(w.shape == WritingShape::Arc);
     sweep_row_->setVisible(w.shape == WritingShape::Arc);
-    const Plan* plan = state_.plan();
-    if (row < 0) {
-        says_->setText(
-            "Words are what is missed most, years later. Say where they go before anything is glued.");
-    } else if (plan && plan->dress.writings.size() == writings.size()) {
-        const WritingFacts& f = plan->dress.writings[static_cast<std::size_t>(row)];
-        says_->setText(words(
-            count_of(f.lines.size(), "line", "lines") + ", " + format_length(f.length, units) +
-            " in all, room for about " + std::to_string(f.holds) + " words" +
-            (f.words > 0
-                 ? "; " + count_of(static_cast<std::size_t>(f.words), "word is", "words are") + " wanted."
-                 : ".")));
-    }
+    says_->setText(says(row));
     lay_out_now(this);
 }
 

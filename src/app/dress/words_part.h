@@ -4,8 +4,8 @@
 #include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
+#include "app/bench/rows.h"
 
-class QListWidget;
 class QPlainTextEdit;
 class QSpinBox;
 
@@ -33,9 +33,14 @@ private:
     void refresh() override;
     void change(const QString& intention, const std::function<void(Writing&)>& apply, int drag = 0);
     void pick_pen();
+    void add_date();
+    void show_photos(const Writing& writing);
+    QString says(int row) const;
 
-    QListWidget* list_;
+    Rows* list_;
     QPushButton* remove_;
+    QPushButton* date_;
+    ChoiceBox<int>* with_;
     QPlainTextEdit* text_;
     ChoiceBox<WritingShape>* shape_;
     QPushButton* pen_;

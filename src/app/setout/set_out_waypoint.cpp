@@ -248,7 +248,7 @@ void SetOutWaypoint::remove_from_page() {
     bench_.document.change(photo >= 0 ? "Remove the photo from the page" : "Remove the cut from the page",
                            [&](Project& p) {
                                if (photo >= 0)
-                                   p.set_out.photos.erase(p.set_out.photos.begin() + photo);
+                                   remove_photo(p, photo);
                                else if (const PlacedCut* c = bench_.state.in_hand().placed(p))
                                    remove_cut(p, c->id);
                            });

@@ -61,8 +61,8 @@ CuttingPart::CuttingPart(Document& document, BenchState& state, Actions& actions
 }
 
 void CuttingPart::build_chapters(QHBoxLayout* row) {
-    static const std::array says{"Key with numbers", "What to prepare", "Cutting mats",
-                                 "Loose pieces",     "Sheets",          "Tracing pages"};
+    static const std::array says{"Key with numbers", "What to prepare", "Cutting mats",        "Loose pieces",
+                                 "Sheets",           "Tracing pages",   "Lines for journaling"};
     static_assert(says.size() == words_of<Chapter>.size());
     which_ = new QPushButton(this);
     which_->setObjectName("chapters");

@@ -54,22 +54,22 @@ std::optional<CoveredOpening> covered(const DressNow& now, const std::vector<Lyi
     const Box box = bounds(outline);
     CoveredOpening out;
     out.opening = opening;
-    Region over;
+    Region seen{outline};
     for (std::size_t i = above_opening(now, pile, opening); i < pile.size(); ++i) {
         if (!pile[i].hides || !pile[i].box.meets(box)) continue;
-        over.insert(over.end(), pile[i].outline.begin(), pile[i].outline.end());
         out.by.push_back(static_cast<int>(i));
+        if (seen.empty()) continue;
+        auto rest = subtract(seen, pile[i].outline);
+        if (!rest) return std::nullopt;
+        seen = std::move(*rest);
     }
-    if (over.empty()) return std::nullopt;
-    const auto joined = unite(over);
-    const auto seen = joined ? subtract({outline}, *joined) : joined;
-    if (!seen) return std::nullopt;
+    if (out.by.empty()) return std::nullopt;
     const double whole = area(outline);
-    out.left = area(*seen);
+    out.left = area(seen);
     out.hidden = whole > 0 ? std::clamp(1 - out.left / whole, 0.0, 1.0) : 0;
     if (out.hidden * whole < hardly_any) return std::nullopt;
     if (out.hidden < hidden_share && can_leave_slivers(now, opening))
-        look_at_what_is_left(outline, *seen, out);
+        look_at_what_is_left(outline, seen, out);
     return out;
 }
 

@@ -35,6 +35,7 @@ struct Writing {
     double sweep_deg = 180;
     double line_height = 7; ///< from line to line
     Rgb pen{0x26, 0x24, 0x2b};
+    int with_photo = 0; ///< id of the photo it belongs to: its place and turns are from that photo's middle
     bool operator==(const Writing&) const = default;
 };
 

@@ -1,5 +1,6 @@
 #include "core/dress/dress.h"
 
+#include "core/dress/balance.h"
 #include "core/dress/coverage.h"
 #include "core/dress/embellishments.h"
 #include "core/dress/title.h"
@@ -33,7 +34,7 @@ bool lies_on(const Region& writing, const Polygon& thing) {
 
 std::vector<std::string> entered_by(const DressNow& now, std::size_t own) {
     std::vector<std::string> out;
-    const Polygon outline = outline_of(now.decided.writings[own]);
+    const Polygon outline = outline_of(on_page(now.decided.writings[own], now.page));
     if (outline.outer.empty()) return out;
     const auto inside = grow({outline}, -may_enter);
     if (!inside || inside->empty()) return out;
@@ -47,7 +48,7 @@ std::vector<std::string> entered_by(const DressNow& now, std::size_t own) {
                 break;
             }
     for (std::size_t k = 0; k < own; ++k)
-        if (const Polygon other = outline_of(now.decided.writings[k]);
+        if (const Polygon other = outline_of(on_page(now.decided.writings[k], now.page));
             !other.outer.empty() && lies_on(*inside, other))
             out.push_back("other writing");
     return out;
@@ -86,12 +87,13 @@ void look_at_paper(const DressNow& now, const std::vector<LyingThing>& pile, Dre
 DressFacts dress_facts(const DressNow& now) {
     DressFacts out;
     for (std::size_t i = 0; i < now.decided.writings.size(); ++i) {
-        const Writing& w = now.decided.writings[i];
+        const Writing w = on_page(now.decided.writings[i], now.page);
         WritingFacts facts = written(w, now.decided.letter_width);
         facts.ground = ground_of(now, w);
         facts.contrast = std::abs(to_lab(w.pen).l - to_lab(facts.ground).l);
         facts.entered = entered_by(now, i);
         out.writings.push_back(std::move(facts));
+        out.placed.push_back(w);
     }
     const std::vector<LyingThing> pile = pile_of(now);
     look_at_paper(now, pile, out);
@@ -99,6 +101,7 @@ DressFacts dress_facts(const DressNow& now) {
     out.titles = title_facts(now, pile);
     out.embellishments = embellishment_facts(now, pile);
     out.short_embellishments = short_embellishments(now);
+    out.balance = balance_of(now, pile, out.embellishments, out.titles);
     return out;
 }
 

@@ -25,7 +25,7 @@ struct DressNow {
 DressFacts dress_facts(const DressNow& now);
 
 /// Words without a place, pens that are hardly seen, and what lies on the writing.
-std::vector<Finding> writing_findings(const DressDecisions& decided, const DressFacts& facts);
+std::vector<Finding> writing_findings(const DressFacts& facts);
 /// Mats that are not seen, cannot be read or compete, and pieces of paper without a place on a sheet.
 std::vector<Finding> mat_findings(const DressNow& now, const DressFacts& facts);
 /// Slivers that are left of openings.

@@ -1,10 +1,12 @@
 #pragma once
 // What follows from Dress. Millimetres on the page.
 
+#include "core/dress/decisions.h"
 #include "core/geometry/shapes.h"
 #include "core/names.h"
 #include "core/stash/colour.h"
 
+#include <array>
 #include <optional>
 #include <string>
 #include <utility>
@@ -117,11 +119,36 @@ struct ShortThing {
     int there = 0;
 };
 
+/// Embellishments that hang together.
+struct Cluster {
+    std::vector<int> members; ///< into DressDecisions::embellishments
+    Point centre;             ///< by their areas
+    double area = 0;
+};
+
+/// What the eye makes of the page.
+struct BalanceFacts {
+    std::vector<Cluster> clusters;  ///< the largest first
+    std::vector<Point> triangle;    ///< of the three largest; empty with fewer
+    std::vector<double> angles_deg; ///< at its corners
+    int around_photo = -1;          ///< the photo it has around
+    std::array<double, 4>
+        quarters{}; ///< share of what lies there: upper left, upper right, lower left, lower right
+    Point emptiest; ///< the middle of the largest free circle of the base
+    double emptiest_radius = 0;    ///< 0 for none
+    std::vector<int> lone_accents; ///< embellishments whose strong colour is nowhere else
+    std::string many_kind;         ///< of which there are too many; empty for none
+    int many_count = 0;
+    std::optional<Point> suggested; ///< where a third cluster would go
+};
+
 struct DressFacts {
+    BalanceFacts balance;
     std::vector<TitleFacts> titles;                 ///< by DressDecisions::titles
     std::vector<EmbellishmentFacts> embellishments; ///< by DressDecisions::embellishments
     std::vector<ShortThing> short_embellishments;
     std::vector<WritingFacts> writings; ///< by DressDecisions::writings
+    std::vector<Writing> placed;        ///< the same where they lie, those of photos too
     std::vector<DressPiece> pieces;     ///< mats by photo and from inside out, then layers
     std::vector<MatFacts> mats;
     std::vector<double> layers_seen; ///< by DressDecisions::layers: share

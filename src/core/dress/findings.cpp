@@ -1,3 +1,4 @@
+#include "core/dress/balance.h"
 #include "core/dress/dress.h"
 #include "core/dress/fixes.h"
 #include "core/geometry/lengths.h"
@@ -40,11 +41,11 @@ Finding left_over(const WritingFacts& facts, const Writing& w, std::size_t i, co
 
 } // namespace
 
-std::vector<Finding> writing_findings(const DressDecisions& decided, const DressFacts& facts) {
+std::vector<Finding> writing_findings(const DressFacts& facts) {
     std::vector<Finding> out;
     for (std::size_t i = 0; i < facts.writings.size(); ++i) {
         const WritingFacts& f = facts.writings[i];
-        const Writing& w = decided.writings[i];
+        const Writing& w = facts.placed[i];
         const std::string name = writing_name(i, facts.writings.size());
         if (f.left_over > 0) out.push_back(left_over(f, w, i, name));
         if (!f.entered.empty())
@@ -82,9 +83,10 @@ std::vector<Finding> coverage_findings(const DressNow& now, const CoverageFacts&
 }
 
 std::vector<Finding> dress_findings(const DressNow& now, const DressFacts& facts) {
-    std::vector<Finding> out = writing_findings(now.decided, facts);
-    for (auto& more : {title_findings(now, facts), embellishment_findings(now, facts),
-                       mat_findings(now, facts), coverage_findings(now, facts.coverage)})
+    std::vector<Finding> out = writing_findings(facts);
+    for (auto& more :
+         {title_findings(now, facts), embellishment_findings(now, facts), mat_findings(now, facts),
+          coverage_findings(now, facts.coverage), balance_findings(now, facts.balance)})
         out.insert(out.end(), more.begin(), more.end());
     return out;
 }

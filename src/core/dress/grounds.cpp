@@ -1,120 +1,157 @@
 #include "core/dress/grounds.h"
 
-#include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace zesty {
 
 namespace {
 
-constexpr double too_little = 0.3;        ///< mm2
+constexpr int samples_across = 9; ///< of the shorter side of what is looked under
+constexpr int most_samples = 400;
 constexpr double share_that_counts = 0.1; ///< of a pattern
 constexpr Rgb plain_cut{0xff, 0xff, 0xff};
 constexpr Rgb bare_base{0xf4, 0xf4, 0xf2};
 constexpr Rgb unknown_photo{0x9f, 0xb4, 0xb0};
 
+/// What is seen at one place: a paper, a photo, or a plain colour.
+struct Seen {
+    int paper = -1;
+    Side side = Side::A;
+    int photo = -1;
+    Rgb plain = bare_base;
+    bool operator==(const Seen&) const = default;
+};
+
 class Grounds {
 public:
-    Grounds(const DressNow& now, const std::vector<LyingThing>& pile, Region region)
-        : now_(now), pile_(pile), rest_(std::move(region)) {}
+    Grounds(const DressNow& now, const std::vector<LyingThing>& pile, std::size_t below)
+        : now_(now), pile_(pile), below_(below), to_drawing_(inverse(now.whole.to_page)) {}
 
-    std::vector<Ground> below(std::size_t place) {
-        for (std::size_t i = place; i-- > 0 && area(rest_) > too_little;) look_at(pile_[i]);
-        if (area(rest_) > too_little) paper(now_.page.page.base_paper, Side::A, bare_base, area(rest_));
-        return std::move(out_);
+    std::vector<Ground> under(const Region& region) {
+        const Box box = bounds(region);
+        if (box.empty() || box.area() <= 0) return {};
+        const double step = std::max(std::min(box.width(), box.height()) / samples_across,
+                                     std::sqrt(box.area() / most_samples));
+        const double cell = step * step;
+        std::vector<std::pair<Seen, double>> seen;
+        for (double y = box.y0 + step / 2; y < box.y1; y += step)
+            for (double x = box.x0 + step / 2; x < box.x1; x += step) {
+                if (std::none_of(region.begin(), region.end(), [&](const Polygon& p) {
+                        return contains(p, Point{x, y});
+                    }))
+                    continue;
+                const Seen what = at({x, y});
+                const auto same =
+                    std::find_if(seen.begin(), seen.end(), [&](const auto& s) { return s.first == what; });
+                if (same == seen.end())
+                    seen.emplace_back(what, cell);
+                else
+                    same->second += cell;
+            }
+        std::vector<Ground> out;
+        for (const auto& [what, area] : seen) add(what, area, out);
+        return out;
     }
 
 private:
-    double take(const Region& from) {
-        const auto part = intersect(rest_, from);
-        if (!part || area(*part) < too_little) return 0;
-        if (const auto left = subtract(rest_, from)) rest_ = *left;
-        return area(*part);
+    Seen paper(const std::string& id, Side side, Rgb otherwise) const {
+        Seen out;
+        out.paper = id.empty() ? -1 : now_.stash.find(id);
+        out.side = out.paper < 0 ? Side::A : side;
+        out.plain = out.paper < 0 ? otherwise : bare_base;
+        return out;
     }
 
-    void paper(const std::string& id, Side side, Rgb otherwise, double mm2) {
-        const int at = id.empty() ? -1 : now_.stash.find(id);
-        if (at < 0) {
-            out_.push_back({otherwise, mm2});
-            return;
+    Seen at(Point p) const {
+        for (std::size_t i = below_; i-- > 0;) {
+            const LyingThing& thing = pile_[i];
+            if (!thing.hides || !thing.box.contains(p) ||
+                std::none_of(thing.outline.begin(), thing.outline.end(),
+                             [&](const Polygon& q) { return contains(q, p); }))
+                continue;
+            return of(thing, p);
         }
-        for (const PaletteColour& c :
-             palette_or_colour(now_.stash.papers[static_cast<std::size_t>(at)].face(side)))
-            if (c.share >= share_that_counts) out_.push_back({c.colour, mm2 * c.share});
+        return paper(now_.page.page.base_paper, Side::A, bare_base);
     }
 
-    void look_at(const LyingThing& thing) {
-        if (!thing.hides || !thing.box.meets(bounds(rest_))) return;
+    Seen of(const LyingThing& thing, Point p) const {
         const auto i = static_cast<std::size_t>(thing.index);
-        if (thing.what == Lying::Cut) return look_at_cut(thing.index);
-        const double taken = take(thing.outline);
-        if (taken <= 0) return;
         switch (thing.what) {
         case Lying::Layer:
-            return paper(now_.decided.layers[i].paper, now_.decided.layers[i].side, bare_base, taken);
+            return paper(now_.decided.layers[i].paper, now_.decided.layers[i].side, bare_base);
         case Lying::Mat: {
             const PhotoMat& mat = now_.page.photos[i].mats[static_cast<std::size_t>(thing.part)];
-            return paper(mat.paper, mat.side, bare_base, taken);
+            return paper(mat.paper, mat.side, bare_base);
         }
-        case Lying::Photo:
-            return photo(i, taken);
-        case Lying::Embellishment:
-            if (const Embellishment* of = now_.stash.embellishment(now_.decided.embellishments[i].id))
-                out_.push_back({of->colour, taken});
-            return;
-        default:
-            return;
+        case Lying::Photo: {
+            Seen out;
+            out.photo = thing.index;
+            return out;
         }
+        case Lying::Embellishment: {
+            const Embellishment* of = now_.stash.embellishment(now_.decided.embellishments[i].id);
+            Seen out;
+            if (of) out.plain = of->colour;
+            return out;
+        }
+        case Lying::Cut:
+        case Lying::Title:
+            break;
+        }
+        return of_cut(thing.index, p);
     }
 
-    void photo(std::size_t i, double taken) {
-        if (i >= now_.photo_colours.size() || now_.photo_colours[i].palette.empty()) {
-            out_.push_back({unknown_photo, taken, true});
-            return;
-        }
-        for (const PaletteColour& c : now_.photo_colours[i].palette)
-            if (c.share >= share_that_counts) out_.push_back({c.colour, taken * c.share, true});
-    }
-
-    void look_at_cut(int cut) {
+    /// An opening's paper, or the material.
+    Seen of_cut(int cut, Point on_page) const {
         const CutFile& file = *now_.sections.cut;
-        const Transform& t = now_.whole.to_page;
-        const Transform back = inverse(t);
-        Box near;
-        for (const Point p : ring_of(bounds(rest_))) near.add(back(p));
-        Region material;
-        for (const Piece& p : file.pieces)
-            if (p.layer == cut && p.box.meets(near))
-                if (const auto part = clipped(p.outline, near.grown(1)))
-                    for (const Polygon& q : *part) material.push_back(transformed(q, t));
-        const PlacedCut& placed = now_.page.cuts[static_cast<std::size_t>(cut)];
-        if (const double taken = take(material); taken > 0)
-            paper(placed.paper, Side::A, placed.colour.value_or(plain_cut), taken);
+        const Point p = to_drawing_(on_page);
         for (std::size_t o = 0; o < file.openings.size(); ++o) {
-            if (now_.sections.cut_of_opening[o] != cut || !file.openings[o].box.meets(near)) continue;
+            if (now_.sections.cut_of_opening[o] != cut || !file.openings[o].box.contains(p) ||
+                !contains(file.openings[o].outline, p))
+                continue;
             const auto s = static_cast<std::size_t>(now_.sections.of_opening[o]);
-            if (now_.sections.all[s].treatment == Treatment::Open) continue;
-            const double taken = take({transformed(file.openings[o].outline, t)});
-            if (taken <= 0) continue;
-            const int p = s < now_.papers.of_section.size() ? now_.papers.of_section[s] : -1;
-            paper(p < 0 ? std::string() : now_.stash.papers[static_cast<std::size_t>(p)].id,
-                  p < 0 ? Side::A : now_.papers.side_of_section[s], bare_base, taken);
+            const int paper_of = s < now_.papers.of_section.size() ? now_.papers.of_section[s] : -1;
+            if (paper_of < 0) return {};
+            return {paper_of, now_.papers.side_of_section[s], -1, bare_base};
+        }
+        const PlacedCut& placed = now_.page.cuts[static_cast<std::size_t>(cut)];
+        return paper(placed.paper, Side::A, placed.colour.value_or(plain_cut));
+    }
+
+    void add(const Seen& what, double area, std::vector<Ground>& out) const {
+        const auto add_all = [&](const std::vector<PaletteColour>& colours, bool of_photo) {
+            for (const PaletteColour& c : colours)
+                if (c.share >= share_that_counts) out.push_back({c.colour, area * c.share, of_photo});
+        };
+        if (what.photo >= 0) {
+            const auto i = static_cast<std::size_t>(what.photo);
+            if (i < now_.photo_colours.size() && !now_.photo_colours[i].palette.empty())
+                add_all(now_.photo_colours[i].palette, true);
+            else
+                out.push_back({unknown_photo, area, true});
+        } else if (what.paper >= 0) {
+            add_all(
+                palette_or_colour(now_.stash.papers[static_cast<std::size_t>(what.paper)].face(what.side)),
+                false);
+        } else {
+            out.push_back({what.plain, area, false});
         }
     }
 
     const DressNow& now_;
     const std::vector<LyingThing>& pile_;
-    Region rest_;
-    std::vector<Ground> out_;
+    std::size_t below_;
+    Transform to_drawing_;
 };
 
 } // namespace
 
 std::vector<Ground> grounds_under(const DressNow& now, const std::vector<LyingThing>& pile, std::size_t below,
                                   const Region& region) {
-    return Grounds(now, pile, region).below(std::min(below, pile.size()));
+    return Grounds(now, pile, std::min(below, pile.size())).under(region);
 }
 
 } // namespace zesty

@@ -11,8 +11,8 @@ struct Ground {
     bool of_photo = false;
 };
 
-/// The colours under a region of the page, below a place in the pile (its size for on top of everything): of
-/// patterned papers every colour with a tenth of them and more, of a photo what it mostly is.
+/// The colours under a region of the page, below a place in the pile (its size for on top of everything), by
+/// samples: of patterned papers every colour with a tenth of them and more, of a photo what it mostly is.
 std::vector<Ground> grounds_under(const DressNow& now, const std::vector<LyingThing>& pile, std::size_t below,
                                   const Region& region);
 

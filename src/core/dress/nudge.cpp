@@ -82,6 +82,7 @@ void shift(std::vector<LyingThing>& pile, const DressMove& mover, Point by) {
 std::size_t writings_met(const DressNow& now, const std::vector<LyingThing>& pile, const DressMove& mover) {
     std::size_t out = 0;
     for (const Writing& w : now.decided.writings) {
+        if (w.with_photo > 0) continue; // it moves along
         const Polygon outline = outline_of(w);
         if (outline.outer.empty()) continue;
         const auto inside = grow({outline}, -may_lie_on);

@@ -69,20 +69,31 @@ private:
         }
     }
 
-    void cuts(bool above_photos) {
-        if (!now_.sections.cut) return;
+    /// A backed opening hides as well as its bars do: all of a piece hides but for what stays open.
+    Region hidden_by_cut(int c) const {
         const CutFile& cut = *now_.sections.cut;
         const Transform& t = now_.whole.to_page;
+        Region solid;
+        Region open;
+        for (const Piece& p : cut.pieces)
+            if (p.layer == c && p.in_opening < 0)
+                solid.push_back(transformed(Polygon{p.outline.outer, {}}, t));
+        for (std::size_t o = 0; o < cut.openings.size(); ++o) {
+            const auto s = static_cast<std::size_t>(now_.sections.of_opening[o]);
+            if (now_.sections.cut_of_opening[o] == c && now_.sections.all[s].treatment == Treatment::Open)
+                open.push_back(transformed(cut.openings[o].outline, t));
+        }
+        if (open.empty()) return solid;
+        const auto rest = subtract(solid, open);
+        return rest ? *rest : solid;
+    }
+
+    void cuts(bool above_photos) {
+        if (!now_.sections.cut) return;
         for (std::size_t c = 0; c < now_.page.cuts.size(); ++c) {
             if (now_.page.cuts[c].above_photos != above_photos) continue;
             LyingThing thing{Lying::Cut, static_cast<int>(c), -1, {}, {}, true};
-            for (const Piece& p : cut.pieces)
-                if (p.layer == static_cast<int>(c)) thing.outline.push_back(transformed(p.outline, t));
-            for (std::size_t o = 0; o < cut.openings.size(); ++o)
-                if (now_.sections.cut_of_opening[o] == static_cast<int>(c) &&
-                    now_.sections.all[static_cast<std::size_t>(now_.sections.of_opening[o])].treatment !=
-                        Treatment::Open)
-                    thing.outline.push_back(transformed(cut.openings[o].outline, t));
+            thing.outline = hidden_by_cut(static_cast<int>(c));
             put(std::move(thing));
         }
     }
@@ -101,15 +112,14 @@ double hidden_share_of(const Region& region, const std::vector<LyingThing>& pile
     const double whole = area(region);
     if (whole <= 0) return 0;
     const Box box = bounds(region);
-    Region over;
-    for (std::size_t i = above + 1; i < pile.size(); ++i)
-        if (pile[i].hides && pile[i].box.meets(box))
-            over.insert(over.end(), pile[i].outline.begin(), pile[i].outline.end());
-    if (over.empty()) return 0;
-    const auto joined = unite(over);
-    if (!joined) return 0;
-    const auto hidden = intersect(region, *joined);
-    return hidden ? std::clamp(area(*hidden) / whole, 0.0, 1.0) : 0;
+    Region rest = region;
+    for (std::size_t i = above + 1; i < pile.size() && !rest.empty(); ++i) {
+        if (!pile[i].hides || !pile[i].box.meets(box)) continue;
+        auto left = subtract(rest, pile[i].outline);
+        if (!left) return 0;
+        rest = std::move(*left);
+    }
+    return std::clamp(1 - area(rest) / whole, 0.0, 1.0);
 }
 
 std::string name_of(const LyingThing& thing, const DressNow& now) {

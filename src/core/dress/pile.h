@@ -11,7 +11,7 @@ struct LyingThing {
     Lying what = Lying::Cut;
     int index = 0;  ///< of the layer, the cut or the photo among their decisions
     int part = -1;  ///< of a mat: which one, from the photo outwards
-    Region outline; ///< what it hides: a cut with all its openings that do not stay open
+    Region outline; ///< what it hides: a cut with all its openings but those that stay open
     Box box;
     bool hides = true; ///< false for vellum
 };

@@ -152,20 +152,34 @@ private:
     std::vector<Line> lines_;
 };
 
-/// Bars that run through below a letter; none where it stands altogether on material.
-int lines_below(const DressNow& now, const Polygon& box) {
-    if (!now.sections.cut) return 0;
+/// Material of the cuts near all letters of a title.
+Region material_below(const DressNow& now, const TitleFacts& facts) {
+    Region out;
+    if (!now.sections.cut) return out;
+    Region boxes;
+    for (const TitleLetter& letter : facts.letters) boxes.push_back(letter.box);
     const Transform back = inverse(now.whole.to_page);
-    const Polygon there = transformed(box, back);
-    const Box near = bounds(there);
-    Region material;
+    Box near;
+    for (const Point p : ring_of(bounds(boxes))) near.add(back(p));
     for (const Piece& p : now.sections.cut->pieces)
         if (p.box.meets(near))
             if (const auto part = clipped(p.outline, near.grown(0.1)))
-                material.insert(material.end(), part->begin(), part->end());
-    const auto below = intersect({there}, material);
-    if (!below || area(*below) > all_on_material * area(there)) return 0;
-    const double least = 0.002 * area(there);
+                for (const Polygon& q : *part) out.push_back(transformed(q, now.whole.to_page));
+    return out;
+}
+
+/// Bars that run through below a letter; none where it stands altogether on material.
+int lines_below(const Region& material, const Polygon& box) {
+    const Box there = bounds(box);
+    Region near;
+    for (const Polygon& p : material)
+        if (bounds(p).meets(there))
+            if (const auto part = clipped(p, there.grown(0.1)))
+                near.insert(near.end(), part->begin(), part->end());
+    if (near.empty()) return 0;
+    const auto below = intersect({box}, near);
+    if (!below || area(*below) > all_on_material * area(box)) return 0;
+    const double least = 0.002 * area(box);
     return static_cast<int>(
         std::count_if(below->begin(), below->end(), [&](const Polygon& p) { return area(p) > least; }));
 }
@@ -177,12 +191,13 @@ Rgb colour_of_letter(const DressNow& now, const TitleLetter& letter) {
 
 void look_at_ground(const DressNow& now, const std::vector<LyingThing>& pile, const PageTitle& title,
                     TitleFacts& facts) {
+    const Region material = title.label ? Region{} : material_below(now, facts);
     for (TitleLetter& letter : facts.letters) {
         const Lab own = to_lab(colour_of_letter(now, letter));
         if (title.label) {
             letter.contrast = std::abs(own.l - to_lab(title.label_colour).l);
         } else {
-            letter.lines = lines_below(now, letter.box);
+            letter.lines = lines_below(material, letter.box);
             const double counts = ground_that_counts * area(letter.box);
             for (const Ground& g : grounds_under(now, pile, pile.size(), {letter.box}))
                 if (g.area >= counts)

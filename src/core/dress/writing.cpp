@@ -146,4 +146,54 @@ WritingFacts written(const Writing& writing, double letter_width) {
     return out;
 }
 
+namespace {
+
+const Photo* photo_with_id(const SetOutDecisions& page, int id) {
+    for (const Photo& p : page.photos)
+        if (id > 0 && p.id == id) return &p;
+    return nullptr;
+}
+
+/// Everything turned about and moved with a photo, or back.
+Writing turned_with(Writing w, double turn_deg) {
+    if (w.shape == WritingShape::Arc)
+        w.from_deg = std::remainder(w.from_deg + turn_deg, 360.0);
+    else
+        w.turn_deg = std::remainder(w.turn_deg + turn_deg, 360.0);
+    return w;
+}
+
+} // namespace
+
+Writing on_page(const Writing& writing, const SetOutDecisions& page) {
+    const Photo* photo = photo_with_id(page, writing.with_photo);
+    if (!photo) return writing;
+    Writing out = turned_with(writing, photo->turn_deg);
+    out.centre = photo->centre + Transform::turned_deg(photo->turn_deg)(writing.centre);
+    return out;
+}
+
+Writing moved_writing(const Writing& writing, const SetOutDecisions& page, Point by) {
+    Writing out = writing;
+    const Photo* photo = photo_with_id(page, writing.with_photo);
+    out.centre = writing.centre + (photo ? Transform::turned_deg(-photo->turn_deg)(by) : by);
+    return out;
+}
+
+Writing belonging_to(const Writing& writing, SetOutDecisions& page, int photo) {
+    Writing out = on_page(writing, page);
+    out.with_photo = 0;
+    if (photo < 0 || photo >= static_cast<int>(page.photos.size())) return out;
+    Photo& of = page.photos[static_cast<std::size_t>(photo)];
+    if (of.id == 0) {
+        int highest = 0;
+        for (const Photo& p : page.photos) highest = std::max(highest, p.id);
+        of.id = highest + 1;
+    }
+    out = turned_with(out, -of.turn_deg);
+    out.centre = Transform::turned_deg(-of.turn_deg)(out.centre - of.centre);
+    out.with_photo = of.id;
+    return out;
+}
+
 } // namespace zesty

@@ -3,6 +3,7 @@
 
 #include "core/dress/decisions.h"
 #include "core/dress/facts.h"
+#include "core/setout/decisions.h"
 
 namespace zesty {
 
@@ -13,6 +14,15 @@ std::vector<WritingLine> lines_of(const Writing& writing);
 
 /// What it covers: the rectangle, or the band; of what is on the back nothing.
 Polygon outline_of(const Writing& writing);
+
+/// Where it is on the page: one that belongs to a photo lies as that does. One whose photo is gone lies where
+/// its own numbers say.
+Writing on_page(const Writing& writing, const SetOutDecisions& page);
+/// The same place as part of a photo, which gets an id where it has none; by itself for a photo of -1.
+Writing belonging_to(const Writing& writing, SetOutDecisions& page, int photo);
+
+/// Moved on the page.
+Writing moved_writing(const Writing& writing, const SetOutDecisions& page, Point by);
 
 /// The text on its lines as a person copies it: words are not broken, a word that is longer than a line goes
 /// on the next that holds it. `letter_width` as DressDecisions has it.

@@ -1,6 +1,7 @@
 #include "core/project/edits.h"
 
 #include "core/cutfile/layers.h"
+#include "core/dress/writing.h"
 #include "core/project/naming.h"
 #include "core/sentences.h"
 
@@ -315,6 +316,13 @@ void remove_cut(Project& project, int id) {
     page.cuts.erase(at);
     forget_cut(project, id);
     drop_unused_drawing(page, drawing);
+}
+
+void remove_photo(Project& project, int photo) {
+    const auto at = project.set_out.photos.begin() + photo;
+    for (Writing& w : project.dress.writings)
+        if (w.with_photo > 0 && w.with_photo == at->id) w = belonging_to(w, project.set_out, -1);
+    project.set_out.photos.erase(at);
 }
 
 } // namespace zesty

@@ -77,5 +77,7 @@ void keep_places(Project& project, const Page& before);
 void replace_drawing(Project& project, int id, Shared<DrawingFile> drawing);
 /// Takes a cut off the page with all that was decided for it, and its drawing when nothing else uses it.
 void remove_cut(Project& project, int id);
+/// Takes a photo off the page; journaling that went with it stays where it lies.
+void remove_photo(Project& project, int photo);
 
 } // namespace zesty

@@ -30,9 +30,11 @@ struct Photo {
     Box part{0, 0, 1, 1};
     bool whole = false; ///< all of that part is printed, with a white rim where proportions differ
     std::vector<PhotoMat> mats = {}; ///< from the photo outwards
+    int id = 0;                      ///< what journaling that belongs to it names it by; 0 until some does
     bool operator==(const Photo&) const = default;
 };
 
+inline constexpr Limits photo_id_limits{0, 1'000'000};
 inline constexpr Limits photo_side_limits{1, 3000};
 inline constexpr Limits photo_part_limits{-3000, 3000}; ///< of corners of protected parts
 inline constexpr Limits picture_part_limits{0, 1};

@@ -20,6 +20,7 @@ template <class F, Describes<Writing> T> void describe(F& f, T& w) {
     f.number("sweep_deg", w.sweep_deg, sweep_limits);
     f.number("line_height_mm", w.line_height, line_height_limits);
     f.colour("pen", w.pen);
+    f.whole("with_photo", w.with_photo, photo_id_limits);
 }
 
 template <class F, Describes<PaperLayer> T> void describe(F& f, T& layer) {

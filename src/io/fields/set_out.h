@@ -109,6 +109,7 @@ template <class F, Describes<Photo> T> void describe(F& f, T& photo) {
     f.values("to_hide_mm", photo.hidden_parts, part_of_it);
     f.box("picture_part", photo.part, picture_part_limits);
     f.flag("whole_picture", photo.whole);
+    f.whole("id", photo.id, photo_id_limits);
     f.list("mats", photo.mats, [](auto& o, auto& mat) { describe(o, mat); });
     if constexpr (std::is_same_v<F, Settler>)
         if (photo.mats.size() > most_mats) photo.mats.resize(most_mats);

@@ -12,13 +12,14 @@ namespace zesty {
 enum class PrinterPaper { A4, Letter };
 
 /// Chapters of the guide, in the order of the work.
-enum class Chapter { Key, Preparation, CuttingMats, LoosePieces, Sheets, Tracing };
+enum class Chapter { Key, Preparation, CuttingMats, LoosePieces, Sheets, Tracing, Journaling };
 template <>
-inline constexpr std::array words_of<Chapter>{"key",          "preparation", "cutting-mats",
-                                              "loose-pieces", "sheets",      "tracing"};
+inline constexpr std::array words_of<Chapter>{"key",    "preparation", "cutting-mats", "loose-pieces",
+                                              "sheets", "tracing",     "journaling"};
 using Chapters = std::set<Chapter>;
 inline const Chapters all_chapters{Chapter::Key,         Chapter::Preparation, Chapter::CuttingMats,
-                                   Chapter::LoosePieces, Chapter::Sheets,      Chapter::Tracing};
+                                   Chapter::LoosePieces, Chapter::Sheets,      Chapter::Tracing,
+                                   Chapter::Journaling};
 
 /// A PDF: the key with numbered openings and what backs them; the cuts on their mats; every used sheet with
 /// its patches numbered, several on a page, in tiles with alignment marks where it is larger than the paper;

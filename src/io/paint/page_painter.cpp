@@ -235,7 +235,7 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
     for (std::size_t i = 0; i < dress.titles.size() && i < plan.dress.titles.size(); ++i)
         paint_title(painter, stash_at_hand(project), dress.titles[i], plan.dress.titles[i]);
     for (std::size_t i = 0; i < dress.writings.size() && i < plan.dress.writings.size(); ++i)
-        paint_writing(painter, dress.writings[i], plan.dress.writings[i], dress.letter_width);
+        paint_writing(painter, plan.dress.placed[i], plan.dress.writings[i], dress.letter_width);
     painter.restore();
 }
 

@@ -4,6 +4,7 @@
 #include "core/dress/fixes.h"
 #include "core/dress/writing.h"
 #include "core/geometry/measure.h"
+#include "core/project/edits.h"
 #include "core/project/finished.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
@@ -169,6 +170,38 @@ TEST(Dress, SaysWhatIsMissingAndNothingElse) {
     EXPECT_TRUE(missing("no place for a title"));
     p.set_out.rooms[0].centre = Point{100, 20};
     EXPECT_FALSE(missing("no place for a title"));
+}
+
+TEST(Writing, ThatBelongsToAPhotoMovesAndTurnsWithItAndStaysWhenThatGoes) {
+    Project p = testing::project_of(
+        testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(10, 10, 90, 90)}));
+    Photo photo;
+    photo.width = photo.height = 60;
+    photo.centre = {200, 100};
+    photo.turn_deg = 10;
+    p.set_out.photos = {photo, photo};
+    Writing w;
+    w.centre = {200, 150};
+    w.turn_deg = 25;
+    w.text = "wind";
+    p.dress.writings = {belonging_to(w, p.set_out, 1)};
+    EXPECT_EQ(p.set_out.photos[1].id, 1);
+    const auto there = [&] { return shapes_of(p).dress.placed.at(0); };
+    EXPECT_LT(distance(there().centre, w.centre), 1e-9) << "where it was";
+    EXPECT_NEAR(there().turn_deg, 25, 1e-9);
+    p.set_out.photos[1].centre = {210, 120};
+    p.set_out.photos[1].turn_deg = 100;
+    EXPECT_NEAR(there().turn_deg, 115, 1e-9);
+    EXPECT_LT(distance(there().centre, Point{210, 120} + Transform::turned_deg(90)(Point{0, 50})), 1e-9);
+    std::swap(p.set_out.photos[0], p.set_out.photos[1]);
+    const Writing before = there();
+    p.dress.writings[0] = moved_writing(p.dress.writings[0], p.set_out, {3, -2});
+    EXPECT_LT(distance(there().centre, before.centre + Point{3, -2}), 1e-9);
+    const Writing last = there();
+    remove_photo(p, 0);
+    EXPECT_EQ(p.dress.writings[0].with_photo, 0);
+    EXPECT_LT(distance(there().centre, last.centre), 1e-9);
+    EXPECT_NEAR(there().turn_deg, last.turn_deg, 1e-9);
 }
 
 } // namespace zesty

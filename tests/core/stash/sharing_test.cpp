@@ -198,4 +198,44 @@ TEST(Sharing, TwoEntriesForOnePaperBecomeOne) {
     EXPECT_TRUE(merged(s, "barley", "barley") == s);
 }
 
+TEST(Sharing, EmbellishmentsAndLettersAreSharedLikePapers) {
+    Stash living;
+    Embellishment dot;
+    dot.id = dot.name = "brass-dot";
+    dot.uid = "dot";
+    dot.count = 9;
+    LetterSet cork;
+    cork.id = cork.name = "cork";
+    cork.uid = "cork";
+    cork.letters = {{"A", {9, 3}}, {"B", {9, 1}}};
+    living.embellishments = {dot};
+    living.letters = {cork};
+    const Stash at_hand = joined({}, living, {});
+    ASSERT_EQ(at_hand.embellishments.size(), 1u);
+    EXPECT_TRUE(at_hand.embellishments[0].in_stash && at_hand.letters.at(0).in_stash);
+    // Here two are used up and it gets another name, there one more is bought and a letter is gone.
+    Stash here = at_hand;
+    here.embellishments[0].count = 7;
+    here.embellishments[0].name = "Dot of brass";
+    here.letters[0].letters["A"].count = 2;
+    Stash there = living;
+    there.embellishments[0].count = 10;
+    there.letters[0].letters["A"].count = 2;
+    there.letters[0].letters.erase("B");
+    const Stash both = carried_over(living_part(at_hand), living_part(here), there);
+    EXPECT_EQ(both.embellishments.at(0).count, 8);
+    EXPECT_EQ(both.embellishments[0].name, "Dot of brass");
+    EXPECT_EQ(both.letters.at(0).letters.at("A").count, 1);
+    EXPECT_FALSE(both.letters[0].letters.contains("B"));
+    // The page takes along what it uses, and what it has alone stays when the stash lacks it.
+    const Stash kept = kept_by_page(at_hand, {"cork"});
+    EXPECT_TRUE(kept.embellishments.empty());
+    ASSERT_EQ(kept.letters.size(), 1u);
+    EXPECT_FALSE(kept.letters[0].in_stash);
+    const Stash elsewhere = joined(kept, {}, {"cork"});
+    ASSERT_EQ(elsewhere.letters.size(), 1u);
+    EXPECT_FALSE(elsewhere.letters[0].in_stash);
+    EXPECT_EQ(joined(kept, living, {"cork"}).letters.size(), 1u) << "known again by its uid";
+}
+
 } // namespace zesty

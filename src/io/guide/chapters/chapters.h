@@ -19,9 +19,13 @@ void print_sheets(GuidePaper& g);
 /// Mirrored, for tracing on the back.
 void print_tracing_sheets(GuidePaper& g);
 
+/// Lines to write on; nothing where there is no journaling.
+void print_journaling(GuidePaper& g);
+
 /// In the order of Chapter.
 inline constexpr std::array chapters{print_key,          print_preparation, print_cutting_mats,
-                                     print_loose_pieces, print_sheets,      print_tracing_sheets};
+                                     print_loose_pieces, print_sheets,      print_tracing_sheets,
+                                     print_journaling};
 
 static_assert(chapters.size() == words_of<Chapter>.size());
 

@@ -12,6 +12,7 @@
 #include "support/demo.h"
 #include "support/lattice.h"
 
+#include <QGuiApplication>
 #include <benchmark/benchmark.h>
 #include <chrono>
 #include <random>

@@ -7,6 +7,8 @@ Needs rsvg-convert for the pictures. Everything is made up; the same script alwa
 import json
 import math
 import os
+import subprocess
+import tempfile
 import random
 import subprocess
 import sys
@@ -356,6 +358,18 @@ def main(folder):
         json.dump(stash, f, indent=1)
         f.write("\n")
     write_project(folder, stash)
+    bring_up_to_date(os.path.join(folder, "kite-hill.zesty"))
+
+
+def bring_up_to_date(page):
+    """In the newest format, with what the pictures show of the papers, so that it opens at once."""
+    program = os.path.join(os.path.dirname(os.path.abspath(__file__)), "..", "build", "bin", "zesty")
+    if not os.path.exists(program):
+        print("build first: the page stays as this script writes it")
+        return
+    with tempfile.TemporaryDirectory() as alone:
+        subprocess.run([program, "set-out", page, "--units", "in"], stdout=subprocess.DEVNULL,
+                       env={**os.environ, "XDG_DATA_HOME": alone, "QT_QPA_PLATFORM": "offscreen"})
 
 
 if __name__ == "__main__":

@@ -44,6 +44,7 @@ CoverPart::CoverPart(Document& document, BenchState& state, Actions& actions, Wo
         const int row = sections_->in_hand();
         const Plan* plan = state_.plan();
         if (!plan || row < 0 || row >= static_cast<int>(shown_.size())) return;
+        if (shown_[row] >= static_cast<int>(plan->sections.all.size())) return;
         const auto& openings = plan->sections.all[static_cast<std::size_t>(shown_[row])].openings;
         state_.select({openings.begin(), openings.end()});
     });

@@ -91,7 +91,7 @@ void paint_dress_overlays(QPainter& painter, const PageMap& map, const Project& 
     if (in_hand.coverage && plan.sections.cut) paint_coverage(painter, plan);
     if (in_hand.balance) paint_balance(painter, plan.dress.balance);
     paint_rooms_for_words(painter, project, plan, in_hand.writing);
-    if (in_hand.photo >= 0)
+    if (in_hand.photo >= 0 && in_hand.photo < static_cast<int>(project.set_out.photos.size()))
         paint_rim(painter, matted_outline(project.set_out.photos[static_cast<std::size_t>(in_hand.photo)]));
     const auto& things = plan.dress.embellishments;
     if (in_hand.embellishment >= 0 && in_hand.embellishment < static_cast<int>(things.size()) &&
@@ -100,7 +100,7 @@ void paint_dress_overlays(QPainter& painter, const PageMap& map, const Project& 
     if (in_hand.title >= 0 && in_hand.title < static_cast<int>(project.dress.titles.size()))
         paint_title_way(painter, dress_now(project, plan),
                         project.dress.titles[static_cast<std::size_t>(in_hand.title)].path);
-    if (in_hand.layer >= 0)
+    if (in_hand.layer >= 0 && in_hand.layer < static_cast<int>(project.dress.layers.size()))
         paint_rim(painter, outline_of(project.dress.layers[static_cast<std::size_t>(in_hand.layer)],
                                       project.set_out.page));
     painter.restore();

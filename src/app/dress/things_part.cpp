@@ -30,7 +30,10 @@ ThingsPart::ThingsPart(Document& document, BenchState& state, Actions& actions, 
     build_stock();
     says_ = line("things-say");
     build_new();
-    connect(&document, &Document::project_changed, this, &ThingsPart::refresh_if_shown);
+    connect(&document, &Document::project_changed, this, [this] {
+        if (stop_) *stop_ = true; // what was asked is about a page that is not there any more
+        refresh_if_shown();
+    });
     connect(&state, &BenchState::plan_changed, this, &ThingsPart::refresh_if_shown);
 }
 
@@ -182,6 +185,12 @@ void ThingsPart::take_on_page(int placed) {
     placed_->setCurrentRow(placed);
 }
 
+/// The one before is given up.
+std::shared_ptr<std::atomic<bool>> ThingsPart::begin_question() {
+    if (stop_) *stop_ = true;
+    return stop_ = std::make_shared<std::atomic<bool>>(false);
+}
+
 void ThingsPart::ask_what_fits() {
     const auto plan = state_.own_plan();
     if (!plan) return;
@@ -200,10 +209,10 @@ void ThingsPart::ask_what_fits() {
         return;
     }
     says_->setText("Trying what there is.");
-    worker_.think(this, [this, p, plan, place, number = ++asked_](Planner&) {
-        auto found = what_fits(p, *plan, *place);
+    worker_.think(this, [this, p, plan, place, stop = begin_question(), number = ++asked_](Planner&) {
+        auto found = what_fits(p, *plan, *place, [stop] { return stop->load(); });
         return std::function<void()>([this, found = std::move(found), number] {
-            if (number != asked_) return;
+            if (number != asked_ || stop_->load()) return;
             things_found_ = found;
             places_for_.clear();
             show_found();
@@ -216,10 +225,11 @@ void ThingsPart::ask_where_it_fits() {
     const Embellishment* e = chosen();
     if (!plan || !e) return;
     says_->setText("Trying every place.");
-    worker_.think(this, [this, p = document_.project(), plan, id = e->id, number = ++asked_](Planner&) {
-        auto found = where_it_fits(p, *plan, id);
+    worker_.think(this, [this, p = document_.project(), plan, id = e->id, stop = begin_question(),
+                         number = ++asked_](Planner&) {
+        auto found = where_it_fits(p, *plan, id, [stop] { return stop->load(); });
         return std::function<void()>([this, id, found = std::move(found), number] {
-            if (number != asked_) return;
+            if (number != asked_ || stop_->load()) return;
             places_found_ = found;
             places_for_ = id;
             show_found();

@@ -7,6 +7,9 @@
 #include "app/bench/worker.h"
 #include "core/project/fitting.h"
 
+#include <atomic>
+#include <memory>
+
 class QLineEdit;
 
 namespace zesty {
@@ -36,6 +39,7 @@ private:
     void show_found();
     const Embellishment* chosen() const;
     void add_to_drawer();
+    std::shared_ptr<std::atomic<bool>> begin_question();
     QString row_of(const Embellishment& e) const;
     void put(const std::string& id, Point at, double turn_deg);
 
@@ -61,6 +65,7 @@ private:
     std::vector<FittingPlace> places_found_;
     std::string places_for_;
     quint64 asked_ = 0;
+    std::shared_ptr<std::atomic<bool>> stop_;
 };
 
 } // namespace zesty

@@ -114,7 +114,7 @@ private:
                 continue;
             const auto s = static_cast<std::size_t>(now_.sections.of_opening[o]);
             const int paper_of = s < now_.papers.of_section.size() ? now_.papers.of_section[s] : -1;
-            if (paper_of < 0) return {};
+            if (paper_of < 0 || paper_of >= static_cast<int>(now_.stash.papers.size())) return {};
             return {paper_of, now_.papers.side_of_section[s], -1, bare_base};
         }
         const PlacedCut& placed = now_.page.cuts[static_cast<std::size_t>(cut)];

@@ -72,7 +72,8 @@ std::vector<Point> points_of(const DressNow& now, const TitlePath& path) {
     }
     const Piece* outermost = nullptr;
     for (const Piece& p : cut.pieces)
-        if (now.page.cuts[static_cast<std::size_t>(p.layer)].id == path.cut && p.in_opening < 0 &&
+        if (p.layer < static_cast<int>(now.page.cuts.size()) &&
+            now.page.cuts[static_cast<std::size_t>(p.layer)].id == path.cut && p.in_opening < 0 &&
             (!outermost || p.box.area() > outermost->box.area()))
             outermost = &p;
     if (!outermost) return {};

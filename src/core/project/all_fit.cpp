@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/sentences.h"
+#include "core/setout/photo_mats.h"
 #include "core/setout/photos.h"
 #include "core/setout/set_out.h"
 #include "core/setout/usual_pages.h"
@@ -52,8 +53,10 @@ public:
         : project_(project), plan_(plan), stop_(stop) {
         for (Photo photo : project.set_out.photos) {
             photo.turn_deg = 0;
-            NestPiece piece = box_piece(photo.width, photo.round ? photo.width : photo.height, false);
-            if (photo.round) piece.outline = outline_of(photo);
+            const double mats = 2 * reach_of_mats(photo);
+            NestPiece piece =
+                box_piece(photo.width + mats, (photo.round ? photo.width : photo.height) + mats, false);
+            if (photo.round) piece.outline = matted_outline(photo);
             things_.push_back(std::move(piece));
         }
         for (const RoomWanted& room : project.set_out.rooms)

@@ -1,6 +1,7 @@
 #include "core/setout/arrange_things.h"
 
 #include "core/geometry/measure.h"
+#include "core/setout/photo_mats.h"
 
 #include <algorithm>
 #include <cmath>
@@ -51,8 +52,8 @@ std::vector<Thing> things_of(const ArrangeQuestion& question) {
     for (int i = 0; i < count; ++i) {
         const Photo& p = question.photos[static_cast<std::size_t>(i)];
         Thing t;
-        t.width = p.width;
-        t.height = p.round ? p.width : p.height;
+        t.width = p.width + 2 * reach_of_mats(p);
+        t.height = (p.round ? p.width : p.height) + 2 * reach_of_mats(p);
         t.round = p.round;
         t.behind = !p.on_top;
         t.level = i + (p.on_top ? count : 0);

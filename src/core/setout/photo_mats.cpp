@@ -83,6 +83,16 @@ Polygon blank_of_mat(const Photo& photo, std::size_t mat, double lip) {
     return transformed(blank, Transform::moved(-middle.x, -middle.y));
 }
 
+double reach_of_mats(const Photo& photo) {
+    double out = 0;
+    double reach = 0;
+    for (const PhotoMat& m : photo.mats) {
+        out += m.border;
+        if (m.span == MatSpan::Whole) reach = out;
+    }
+    return reach;
+}
+
 Polygon matted_outline(const Photo& photo) {
     Region all{outline_of(photo)};
     for (std::size_t i = 0; i < photo.mats.size(); ++i) all.push_back(outline_of_mat(photo, i));

@@ -6,6 +6,7 @@
 
 #include <QFont>
 #include <QFontMetricsF>
+#include <map>
 
 namespace zesty {
 
@@ -22,6 +23,27 @@ QFont letter_font() {
     return font;
 }
 
+struct NaturalLetters {
+    QPainterPath path;
+    double width = 0;
+    double capitals = 1; ///< height of them
+};
+
+/// Made once for each thread: what is painted often is not to ask the font each time.
+const NaturalLetters& natural_letters(const std::string& letters) {
+    constexpr std::size_t most_known = 500;
+    static thread_local std::map<std::string, NaturalLetters> known;
+    if (const auto at = known.find(letters); at != known.end()) return at->second;
+    if (known.size() >= most_known) known.clear();
+    const QFont font = letter_font();
+    const QFontMetricsF metrics(font);
+    NaturalLetters made;
+    made.path.addText(0, 0, font, QString::fromStdString(letters));
+    made.width = metrics.horizontalAdvance(QString::fromStdString(letters));
+    made.capitals = metrics.capHeight();
+    return known.emplace(letters, std::move(made)).first->second;
+}
+
 QColor colour_of(Rgb c) {
     return {c.r, c.g, c.b};
 }
@@ -34,16 +56,12 @@ double usual_letter_width(const std::string& letter, double height) {
 }
 
 QPainterPath letter_path(const std::string& letters, double width, double height) {
-    const QFont font = letter_font();
-    const QFontMetricsF metrics(font);
-    QPainterPath path;
-    path.addText(0, 0, font, QString::fromStdString(letters));
-    const double natural = metrics.horizontalAdvance(QString::fromStdString(letters));
-    if (natural <= 0) return {};
+    const NaturalLetters& natural = natural_letters(letters);
+    if (natural.width <= 0) return {};
     QTransform fit;
     fit.translate(-width / 2, 0);
-    fit.scale(width / natural, height / metrics.capHeight());
-    return fit.map(path);
+    fit.scale(width / natural.width, height / natural.capitals);
+    return fit.map(natural.path);
 }
 
 void paint_title(QPainter& painter, const Stash& stash, const PageTitle& title, const TitleFacts& facts) {

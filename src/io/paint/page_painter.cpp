@@ -258,6 +258,16 @@ void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, con
         painter.fillPath(patch, textures.brush(sheet.paper, {}, pixels_per_mm(painter), side));
         painter.strokePath(patch, line);
     }
+    // Mats and layers that were cut from it before.
+    QPen cut_before(QColor(0x6b, 0x66, 0x70), 1);
+    cut_before.setCosmetic(true);
+    for (const DressPiece& piece : plan.dress.pieces) {
+        if (!piece.placed || piece.sheet != sheet.id) continue;
+        const QPainterPath there = to_path(piece.on_sheet);
+        painter.fillPath(there, textures.brush(sheet.paper, {}, pixels_per_mm(painter)));
+        painter.fillPath(there, QColor(255, 255, 255, 60));
+        painter.strokePath(there, cut_before);
+    }
     QPen later(QColor(0x6b, 0x66, 0x70), 1.5, Qt::DashLine);
     later.setCosmetic(true);
     for (const ReservedRoom& room : plan.sheets.room)

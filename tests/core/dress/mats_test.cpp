@@ -3,6 +3,7 @@
 #include "core/dress/layers.h"
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/project/arranged.h"
 #include "core/project/planner.h"
 #include "core/setout/photo_mats.h"
 #include "core/setout/photos.h"
@@ -266,6 +267,26 @@ TEST(Layers, TapeRunsAlongItsEdgeAndTornHillsAreCutHigher) {
     EXPECT_LT(area(outline_of(hill, page)), 0.8 * 150 * 40);
     EXPECT_NEAR(bounds(blank_of(hill, page)).height(), 44, 1e-9);
     EXPECT_NEAR(bounds(blank_of(hill, page)).width(), 150, 1e-9);
+}
+
+TEST(Mats, AreRoomThatArrangedPhotosNeed) {
+    Photo photo = photo_of(100, 60, {150, 140});
+    photo.mats = {mat_of("a", 3), mat_of("b", 5), mat_of("c", 9)};
+    photo.mats[2].span = MatSpan::Lower;
+    EXPECT_NEAR(reach_of_mats(photo), 8, 1e-9) << "of those behind all of it";
+    Project p = page_for_mats();
+    p.set_out.photos = {photo, photo};
+    const auto found = arranged_pages(p, shapes_of(p), false);
+    ASSERT_TRUE(found) << found.error().message;
+    for (const ArrangedPage& page : found->found) {
+        const auto& photos = page.project.set_out.photos;
+        Photo first = photos[0];
+        Photo second = photos[1];
+        first.mats.pop_back();
+        second.mats.pop_back();
+        const auto both = intersect({matted_outline(first)}, {matted_outline(second)});
+        EXPECT_TRUE(both && area(*both) < 1);
+    }
 }
 
 } // namespace zesty

@@ -2,6 +2,7 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/project/stash_at_hand.h"
 #include "core/project/thin_bars.h"
 #include "core/sections/hidden.h"
 #include "core/stash/side_names.h"
@@ -10,6 +11,7 @@
 #include "io/paint/page_painter.h"
 
 #include <algorithm>
+#include <map>
 
 namespace zesty::guide {
 
@@ -22,6 +24,43 @@ QString gluing_order(GuidePaper& g) {
     QStringList numbers;
     for (const Patch* p : order) numbers << QString::number(p->opening + 1);
     return numbers.join(", ");
+}
+
+/// Mats and layers to cut, letters and embellishments to have at hand.
+void add_dressing(GuidePaper& g, std::vector<QString>& out) {
+    const auto words = [](const std::string& t) { return QString::fromStdString(t); };
+    const Stash& stash = stash_at_hand(g.project);
+    for (const DressPiece& piece : g.plan.dress.pieces) {
+        const Box b = bounds(piece.outline);
+        const int paper = piece.paper.empty() ? -1 : stash.find(piece.paper);
+        QString line =
+            words(piece.what) + ": cut " + words(format_size(b.width(), b.height(), g.project.units));
+        if (paper >= 0) line += " of " + words(stash.papers[static_cast<std::size_t>(paper)].name);
+        if (piece.placed) line += " from sheet " + words(piece.sheet);
+        if (!piece.outline.holes.empty()) {
+            const Box hole = bounds(piece.outline.holes.front());
+            line += ", and take " + words(format_size(hole.width(), hole.height(), g.project.units)) +
+                    " out of its middle";
+        }
+        out.push_back(line + ".");
+    }
+    for (std::size_t i = 0; i < g.plan.dress.titles.size() && i < g.project.dress.titles.size(); ++i) {
+        QStringList sets;
+        for (const std::string& id : g.project.dress.titles[i].sets)
+            if (const LetterSet* set = stash.letter_set(id)) sets << words(set->name);
+        out.push_back(QString("Title \"%1\"%2, %3 long.")
+                          .arg(words(g.project.dress.titles[i].text))
+                          .arg(sets.isEmpty() ? QString() : " in " + sets.join(", "))
+                          .arg(words(format_length(g.plan.dress.titles[i].length, g.project.units))));
+    }
+    std::map<std::string, int> counts;
+    for (const PlacedEmbellishment& e : g.project.dress.embellishments) ++counts[e.id];
+    QStringList things;
+    for (const auto& [id, count] : counts) {
+        const Embellishment* of = stash.embellishment(id);
+        things << QString("%1 %2").arg(count).arg(words(of ? of->name : id));
+    }
+    if (!things.isEmpty()) out.push_back("Embellishments: " + things.join(", ") + ".");
 }
 
 /// What has to be measured, ordered and cut besides patches, and the order of gluing.
@@ -37,6 +76,7 @@ std::vector<QString> to_prepare(GuidePaper& g) {
     for (const Box& cell : g.plan.set_out.free_cells)
         out.push_back("Cell left free in the grid of photos: " +
                       words(format_size(cell.width(), cell.height(), g.project.units)) + ".");
+    add_dressing(g, out);
     for (const Finding& f : g.plan.findings)
         if (goes_into_guide(f.code)) out.push_back(words(f.title + ". " + f.message));
     const bool order_matters = gluing_order_matters(g.project.sections);

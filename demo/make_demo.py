@@ -7,11 +7,10 @@ Needs rsvg-convert for the pictures. Everything is made up; the same script alwa
 import json
 import math
 import os
-import subprocess
-import tempfile
 import random
 import subprocess
 import sys
+import tempfile
 import uuid
 import zipfile
 

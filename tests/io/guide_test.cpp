@@ -375,40 +375,4 @@ TEST(Guide, ShowsWhatIsKeptForLaterWithTheNameOfThePage) {
     }));
 }
 
-TEST(Guide, SaysWhatTheDressedPageNeedsAndPrintsItsLines) {
-    const auto project = open_project(demo::file("kite-hill-dressed.zesty"));
-    ASSERT_TRUE(project);
-    const auto plan = Planner().plan(*project);
-    ASSERT_TRUE(plan);
-    QTemporaryDir dir;
-    const QString path = dir.filePath("guide.pdf");
-    QFile f(path);
-    ASSERT_TRUE(f.open(QIODevice::WriteOnly));
-    f.write(guide_pdf(*project, *plan, PrinterPaper::A4));
-    f.close();
-    EXPECT_GT(page_with(path, "Mat 1 of Kite day: cut 6 1/8 x 4 1/8 in of Straw Card"), 0);
-    EXPECT_GT(page_with(path, "out of its middle"), 0) << "the gutted mat";
-    EXPECT_GT(page_with(path, "Title \"Windy uphill\" in Cork"), 0);
-    EXPECT_GT(page_with(path, "1 Red bow"), 0);
-    const int lines = page_with(path, "Kite Hill: journaling");
-    ASSERT_GT(lines, 0);
-    // The rim of the room, measured on the paper.
-    const QImage image = page_of(path, lines, 200, dir);
-    const Writing& room = plan->dress.placed.at(0);
-    int widest = 0;
-    for (int y = 0; y < image.height() * 8 / 10; ++y) {
-        int from = -1;
-        int to = -1;
-        for (int x = 0; x < image.width(); ++x)
-            if (qGray(image.pixel(x, y)) < 200) {
-                if (from < 0) from = x;
-                to = x;
-            }
-        int dark = 0;
-        for (int x = std::max(from, 0); x < to; ++x) dark += qGray(image.pixel(x, y)) < 235 ? 1 : 0;
-        if (dark > 0.8 * (to - from)) widest = std::max(widest, to - from);
-    }
-    EXPECT_NEAR(widest * 25.4 / 200, room.width, 1.0) << "its lines are at true scale";
-}
-
 } // namespace zesty

@@ -16,7 +16,7 @@ namespace zesty {
 
 namespace {
 
-QByteArray run(const QString& program, const QStringList& arguments) {
+QByteArray poppler(const QString& program, const QStringList& arguments) {
     QProcess process;
     process.start(program, arguments);
     EXPECT_TRUE(process.waitForFinished(60000)) << program.toStdString();
@@ -27,7 +27,7 @@ QByteArray run(const QString& program, const QStringList& arguments) {
 int page_saying(const QString& pdf, const char* words) {
     for (int page = 1; page < 40; ++page) {
         const QString n = QString::number(page);
-        const QByteArray text = run("pdftotext", {"-f", n, "-l", n, pdf, "-"});
+        const QByteArray text = poppler("pdftotext", {"-f", n, "-l", n, pdf, "-"});
         if (text.isEmpty()) return 0;
         if (text.simplified().contains(words)) return page;
     }
@@ -56,8 +56,8 @@ TEST(DressedGuide, SaysWhatTheDressedPageNeedsAndPrintsItsLines) {
     ASSERT_GT(lines, 0);
     // The rim of the room, measured on the paper.
     const QString base = dir.filePath("lines");
-    run("pdftoppm", {"-r", "200", "-f", QString::number(lines), "-l", QString::number(lines), "-singlefile",
-                     "-png", "-gray", path, base});
+    poppler("pdftoppm", {"-r", "200", "-f", QString::number(lines), "-l", QString::number(lines),
+                         "-singlefile", "-png", "-gray", path, base});
     const QImage image = QImage(base + ".png").convertToFormat(QImage::Format_Grayscale8);
     const Writing& room = plan->dress.placed.at(0);
     int widest = 0;

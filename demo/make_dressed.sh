@@ -42,9 +42,9 @@ cp demo/kite-hill.zesty "$page"
 set_out --photo 4x6in --photo-size 6x4in --photo-at 8.35,3.1 --photo-turn 4 --photo-name "Kite day" \
     --photo-picture demo/photos/kite-day.png --date 2026-10-12
 set_out --photo 2.5x2.5in --photo-at 9.9,6.9 --photo-turn -4 --photo-name "Mia"
-dress --of-photo 1 --add-mat straw-card --mat-border 1/16in
-dress --of-photo 1 --add-mat harbour-card --mat-border 3/16in --gut-mat
-dress --of-photo 2 --add-mat straw-card --mat-border 1/8in
+dress --of-photo 1 --add-photo-mat straw-card --photo-mat-border 1/16in
+dress --of-photo 1 --add-photo-mat harbour-card --photo-mat-border 3/16in --gut-photo-mat
+dress --of-photo 2 --add-photo-mat straw-card --photo-mat-border 1/8in
 dress --add-layer hill --layer-paper harbour-card --layer-size 10x1.4in --layer-at 6,11.05 --layer-name "The hill"
 dress --title "Windy uphill" --title-letters cork --title-on circle --title-at 3.75,6.15 --title-radius 4in
 dress --title-on circle --title-from 152 --title-sweep -86

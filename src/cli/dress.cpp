@@ -82,6 +82,7 @@ void say_balance(const Project& project, const Plan& plan) {
 void say(const Project& project, const Plan& plan) {
     say_words(project, plan);
     say_papers(project, plan);
+    say_stitching(project, plan);
     say_titles(project, plan);
     say_coverage(plan);
     say_balance(project, plan);
@@ -91,7 +92,8 @@ void say(const Project& project, const Plan& plan) {
 }
 
 Result<void> edit(const DressArgs& a, Project& project, Planner& planner, std::vector<std::string>& moves) {
-    for (const auto of : {edit_mats, edit_layers, edit_embellishments, edit_titles, edit_writings})
+    for (const auto of :
+         {edit_mats, edit_layers, edit_stitching, edit_embellishments, edit_titles, edit_writings})
         if (const auto r = of(a, project); !r) return r;
     if (!a.cure) return {};
     auto cured = cure_coverage(project, [&](const Project& changed) { return planner.shapes(changed); });
@@ -147,11 +149,13 @@ static int run_dress(const DressArgs& args) {
 namespace {
 
 CLI::App* add_dress(CLI::App& app, DressArgs& a) {
-    auto* c =
-        app.add_subcommand("dress", "Mats, layers and words on the page, how it looks, and what is missing");
+    auto* c = app.add_subcommand(
+        "dress",
+        "Photo mats, layers, embellishments, title and words on the page, how it looks, and what is missing");
     c->add_option("PROJECT", a.project, ".zesty file")->required();
     c->add_option("--out", a.out, "Write here instead of the project");
     add_paper_options(*c, a);
+    add_stitching_options(*c, a);
     add_title_options(*c, a);
     add_writing_options(*c, a);
     c->add_option("--picture", a.picture, "Draws the page into this PNG")->group("Look");

@@ -26,6 +26,9 @@ struct DressArgs {
     std::optional<double> layer_turn;
     bool raise_layer = false, remove_layer = false;
     bool cure = false;
+    std::string stitch, stitch_sides, stitch_inset, stitch_spacing, stitch_clearance, thread;
+    int stitching = 0; ///< which one, from 1; 0 for the last
+    bool remove_stitching = false;
     // Titles
     int title_number = 0; ///< which one, from 1; 0 for the last
     std::string title, title_letters, title_on, title_at, title_length, title_radius, title_opening,
@@ -52,14 +55,17 @@ struct DressArgs {
 Result<void> edit_writings(const DressArgs& args, Project& project);
 Result<void> edit_mats(const DressArgs& args, Project& project);
 Result<void> edit_layers(const DressArgs& args, Project& project);
+Result<void> edit_stitching(const DressArgs& args, Project& project);
 Result<void> edit_titles(const DressArgs& args, Project& project);
 Result<void> edit_embellishments(const DressArgs& args, Project& project);
 
 void add_writing_options(CLI::App& command, DressArgs& args);
 void add_paper_options(CLI::App& command, DressArgs& args);
+void add_stitching_options(CLI::App& command, DressArgs& args);
 void add_title_options(CLI::App& command, DressArgs& args);
 
 /// What is said of titles and embellishments, and the answers to questions about them.
+void say_stitching(const Project& project, const Plan& plan);
 void say_titles(const Project& project, const Plan& plan);
 Result<void> answer_questions(const DressArgs& args, const Project& project, const Plan& plan);
 

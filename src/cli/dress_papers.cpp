@@ -50,29 +50,29 @@ bool says_of_mats(const DressArgs& a) {
 
 Result<void> edit_mat(const DressArgs& a, const Project& project, PhotoMat& mat) {
     if (!a.mat_paper.empty()) {
-        const auto paper = typed_paper("--mat-paper", a.mat_paper, project);
+        const auto paper = typed_paper("--photo-mat-paper", a.mat_paper, project);
         if (!paper) return tl::make_unexpected(paper.error());
         mat.paper = paper->id;
         mat.side = paper->side;
     }
     const auto border =
-        typed_length("--mat-border", a.mat_border, mat_border_limits.least, mat_border_limits.most);
+        typed_length("--photo-mat-border", a.mat_border, mat_border_limits.least, mat_border_limits.most);
     if (!border) return tl::make_unexpected(border.error());
     if (*border) mat.border = **border;
     if (!a.mat_span.empty()) {
-        const auto span = typed_word<MatSpan>("--mat-behind", a.mat_span);
+        const auto span = typed_word<MatSpan>("--photo-mat-behind", a.mat_span);
         if (!span) return tl::make_unexpected(span.error());
         mat.span = *span;
     }
     if (!a.mat_shift.empty()) {
         const auto shift =
-            typed_point("--mat-shift", a.mat_shift, "give x,y along the photo", mat_shift_limits.most);
+            typed_point("--photo-mat-shift", a.mat_shift, "give x,y along the photo", mat_shift_limits.most);
         if (!shift) return tl::make_unexpected(shift.error());
         mat.shift = *shift;
     }
     if (a.see_through || a.opaque) mat.see_through = a.see_through;
     if (a.gut || a.no_gut) mat.gut = a.gut;
-    return take_torn("--mat-torn", a.mat_torn, mat.torn, mat.tear);
+    return take_torn("--photo-mat-torn", a.mat_torn, mat.torn, mat.tear);
 }
 
 Result<PaperLayer*> asked_layer(const DressArgs& a, Project& project) {
@@ -129,7 +129,8 @@ Result<void> edit_mats(const DressArgs& a, Project& project) {
     auto& photos = project.set_out.photos;
     const auto count = static_cast<int>(photos.size());
     if (a.add_mat.empty() && !says_of_mats(a)) return {};
-    if (count == 0) return fail(ErrorKind::NothingToDo, "there is no photo on the page to lie on a mat");
+    if (count == 0)
+        return fail(ErrorKind::NothingToDo, "there is no photo on the page to lie on a photo mat");
     if (a.photo > count)
         return fail(ErrorKind::BadInput, "--of-photo: there are " + std::to_string(count) + " on the page");
     bool any = false;
@@ -137,11 +138,11 @@ Result<void> edit_mats(const DressArgs& a, Project& project) {
         if (a.photo > 0 && i != a.photo - 1) continue;
         auto& mats = photos[static_cast<std::size_t>(i)].mats;
         if (!a.add_mat.empty()) {
-            const auto paper = typed_paper("--add-mat", a.add_mat, project);
+            const auto paper = typed_paper("--add-photo-mat", a.add_mat, project);
             if (!paper) return tl::make_unexpected(paper.error());
             if (mats.size() >= most_mats)
-                return fail(ErrorKind::TooLarge,
-                            "--add-mat: a photo has at most " + std::to_string(most_mats) + " mats");
+                return fail(ErrorKind::TooLarge, "--add-photo-mat: a photo has at most " +
+                                                     std::to_string(most_mats) + " photo mats");
             PhotoMat mat;
             mat.paper = paper->id;
             mat.side = paper->side;
@@ -149,8 +150,8 @@ Result<void> edit_mats(const DressArgs& a, Project& project) {
         }
         if (!says_of_mats(a) || mats.empty()) continue;
         if (a.mat > static_cast<int>(mats.size()))
-            return fail(ErrorKind::BadInput,
-                        "--mat: photo " + std::to_string(i + 1) + " has " + std::to_string(mats.size()));
+            return fail(ErrorKind::BadInput, "--photo-mat: photo " + std::to_string(i + 1) + " has " +
+                                                 std::to_string(mats.size()));
         const std::size_t which = a.mat > 0 ? static_cast<std::size_t>(a.mat) - 1 : mats.size() - 1;
         any = true;
         if (a.remove_mat)
@@ -159,7 +160,7 @@ Result<void> edit_mats(const DressArgs& a, Project& project) {
             return r;
     }
     if (says_of_mats(a) && !any)
-        return fail(ErrorKind::NothingToDo, "there is no mat behind the photo; --add-mat adds one");
+        return fail(ErrorKind::NothingToDo, "there is no photo mat; --add-photo-mat adds one");
     return {};
 }
 
@@ -204,29 +205,33 @@ void add_paper_options(CLI::App& c, DressArgs& a) {
     const auto flag = [&](const char* name, bool& to, const char* help, const char* group) {
         c.add_flag(name, to, help)->group(group);
     };
-    c.add_option("--of-photo", a.photo, "Whose mats the options are for, from 1; every photo's without it")
+    c.add_option("--of-photo", a.photo,
+                 "Whose photo mats the options are for, from 1; every photo's without it")
         ->check(CLI::Range(1, 1000))
-        ->group("Mats");
-    text("--add-mat", a.add_mat, "One more mat in this paper: gull-print, gull-print:B, none", "Mats");
-    c.add_option("--mat", a.mat, "Which mat, from the photo outwards, from 1; the outermost without it")
+        ->group("Photo mats");
+    text("--add-photo-mat", a.add_mat, "One more photo mat in this paper: gull-print, gull-print:B, none",
+         "Photo mats");
+    c.add_option("--photo-mat", a.mat,
+                 "Which photo mat, from the photo outwards, from 1; the outermost without it")
         ->check(CLI::Range(1, static_cast<int>(most_mats)))
-        ->group("Mats");
-    text("--mat-paper", a.mat_paper, "Its paper, as for --add-mat", "Mats");
-    text("--mat-border", a.mat_border, "Its border beyond what lies on it: 1/8in", "Mats");
-    text("--mat-behind", a.mat_span, "whole, left, right, upper or lower part of the photo", "Mats");
-    text("--mat-shift", a.mat_shift, "How far it is moved: x,y along the photo", "Mats");
-    text("--mat-torn", a.mat_torn, "Torn edges with so much more to cut, or no", "Mats");
-    flag("--see-through", a.see_through, "Vellum or acetate", "Mats");
-    flag("--opaque", a.opaque, "No vellum", "Mats");
-    flag("--gut-mat", a.gut, "Takes its hidden middle out", "Mats");
-    flag("--no-gut-mat", a.no_gut, "Leaves it whole", "Mats");
-    flag("--remove-mat", a.remove_mat, "Takes it away", "Mats");
+        ->group("Photo mats");
+    text("--photo-mat-paper", a.mat_paper, "Its paper, as for --add-photo-mat", "Photo mats");
+    text("--photo-mat-border", a.mat_border, "Its border beyond what lies on it: 1/8in", "Photo mats");
+    text("--photo-mat-behind", a.mat_span, "whole, left, right, upper or lower part of the photo",
+         "Photo mats");
+    text("--photo-mat-shift", a.mat_shift, "How far it is moved: x,y along the photo", "Photo mats");
+    text("--photo-mat-torn", a.mat_torn, "Torn edges with so much more to cut, or no", "Photo mats");
+    flag("--see-through", a.see_through, "Vellum or acetate", "Photo mats");
+    flag("--opaque", a.opaque, "No vellum", "Photo mats");
+    flag("--gut-photo-mat", a.gut, "Takes its hidden middle out", "Photo mats");
+    flag("--no-gut-photo-mat", a.no_gut, "Leaves it whole", "Photo mats");
+    flag("--remove-photo-mat", a.remove_mat, "Takes it away", "Photo mats");
     text("--add-layer", a.add_layer, "A paper layer: strip, hill or tape", "Layers");
     c.add_option("--layer", a.layer, "Which layer the options are for, from 1; the last without it")
         ->check(CLI::Range(1, static_cast<int>(most_layers)))
         ->group("Layers");
     text("--layer-name", a.layer_name, "What it is called", "Layers");
-    text("--layer-paper", a.layer_paper, "Its paper, as for --add-mat", "Layers");
+    text("--layer-paper", a.layer_paper, "Its paper, as for --add-photo-mat", "Layers");
     text("--layer-at", a.layer_at, "Its middle: x,y", "Layers");
     text("--layer-size", a.layer_size, "Length and height: 6x1in; of tape the height counts", "Layers");
     add_number(c, "--layer-turn", a.layer_turn, "Its turn in degrees", turn_limits)->group("Layers");

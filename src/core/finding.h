@@ -104,6 +104,7 @@ enum class Code {
     LoneAccent,
     ManyAlike,
     LevelClusters,
+    StitchingBroken,
 };
 /// What is said of a code everywhere.
 struct CodeRow {
@@ -171,12 +172,12 @@ inline constexpr std::array code_rows{
     CodeRow{Code::WordsLeftOver, "words-left-over", Severity::Advice, true},
     CodeRow{Code::WritingEntered, "writing-entered", Severity::Advice},
     CodeRow{Code::FaintWriting, "faint-writing", Severity::Advice},
-    CodeRow{Code::MatHidden, "mat-hidden", Severity::Advice},
-    CodeRow{Code::MatTooNarrow, "mat-too-narrow", Severity::Advice},
-    CodeRow{Code::MatsCompete, "mats-compete", Severity::Advice},
-    CodeRow{Code::MatLargerThanCut, "mat-larger-than-cut", Severity::Advice},
-    CodeRow{Code::MatPaper, "mat-paper", Severity::Problem},
-    CodeRow{Code::GutMat, "gut-mat", Severity::Note},
+    CodeRow{Code::MatHidden, "photo-mat-hidden", Severity::Advice},
+    CodeRow{Code::MatTooNarrow, "photo-mat-too-narrow", Severity::Advice},
+    CodeRow{Code::MatsCompete, "photo-mats-compete", Severity::Advice},
+    CodeRow{Code::MatLargerThanCut, "photo-mat-larger-than-cut", Severity::Advice},
+    CodeRow{Code::MatPaper, "photo-mat-paper", Severity::Problem},
+    CodeRow{Code::GutMat, "gut-photo-mat", Severity::Note},
     CodeRow{Code::Sliver, "sliver", Severity::Advice},
     CodeRow{Code::TitleWithoutPath, "title-without-path", Severity::Problem},
     CodeRow{Code::TitleTooLong, "title-too-long", Severity::Problem},
@@ -189,6 +190,7 @@ inline constexpr std::array code_rows{
     CodeRow{Code::LoneAccent, "lone-accent", Severity::Note},
     CodeRow{Code::ManyAlike, "many-alike", Severity::Note},
     CodeRow{Code::LevelClusters, "level-clusters", Severity::Note},
+    CodeRow{Code::StitchingBroken, "stitching-broken", Severity::Note},
 };
 template <>
 inline constexpr std::array words_of<Code> = [] {
@@ -260,8 +262,8 @@ struct Finding {
     std::string message = {};        ///< one sentence with numbers
     std::optional<Point> where = {}; ///< on the page
     std::vector<int> openings = {};  ///< what it is about
-    int about = -1;              ///< which pair of neighbours, or which short patch, by its index in the plan
-    std::vector<Fix> fixes = {}; ///< the cheapest first
+    int about = -1; ///< which pair of neighbours, short patch, or piece of Dress, by its index in the plan
+    std::vector<Fix> fixes = {};    ///< the cheapest first
     std::optional<Rgb> swatch = {}; ///< the colour it speaks of
 
     Severity severity() const { return severity_of(code); }

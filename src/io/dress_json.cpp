@@ -115,6 +115,24 @@ json balance_json(const BalanceFacts& b) {
             {"emptiest", {{"centre", to_json(b.emptiest)}, {"radius_mm", b.emptiest_radius}}}};
 }
 
+json stitchings_json(const Plan& plan) {
+    json out = json::array();
+    for (const StitchingFacts& f : plan.dress.stitchings) {
+        json runs = json::array();
+        for (const StitchRun& r : f.runs)
+            runs.push_back({{"from", to_json(r.from)},
+                            {"to", to_json(r.to)},
+                            {"holes", r.holes},
+                            {"spacing_mm", r.spacing}});
+        out.push_back({{"runs", runs},
+                       {"length_mm", f.length},
+                       {"holes", f.holes},
+                       {"thread_mm", f.thread},
+                       {"kept_clear_of", f.kept_clear_of}});
+    }
+    return out;
+}
+
 json coverage_json(const Plan& plan) {
     json openings = json::array();
     for (const CoveredOpening& c : plan.dress.coverage.openings)
@@ -139,9 +157,10 @@ json dress_json(const Project& project, const Plan& plan) {
     for (const DressPiece& p : plan.dress.pieces) pieces.push_back(piece_json(p));
     return {{"writings", writings},
             {"pieces", pieces},
-            {"mats", mats_json(project, plan)},
+            {"photo_mats", mats_json(project, plan)},
             {"layers", layers_json(project, plan)},
             {"coverage", coverage_json(plan)},
+            {"stitchings", stitchings_json(plan)},
             {"balance", balance_json(plan.dress.balance)},
             {"titles", titles_json(project, plan)},
             {"embellishments", embellishments_json(project, plan)},

@@ -124,21 +124,21 @@ TEST(DressJourney, APhotoGetsMatsAStripGoesUnderItAndSliversAreCured) {
     bench.key(Qt::Key_M, Qt::ControlModifier);
     bench.settle();
     ASSERT_EQ(photo().mats.size(), 1u);
-    testing::type(bench, "Border of the mat beyond what lies on it", "1/4 in");
+    testing::type(bench, "Border of the photo mat beyond what lies on it", "1/4 in");
     EXPECT_NEAR(photo().mats[0].border, mm_per_inch / 4, 1e-9);
     auto* paper = bench.window().findChild<QComboBox*>();
     for (auto* box : bench.window().findChildren<QComboBox*>())
-        if (box->accessibleName() == "Paper of the mat") paper = box;
+        if (box->accessibleName() == "Paper of the photo mat") paper = box;
     paper->setCurrentText("Picnic Check");
     bench.settle();
     EXPECT_EQ(photo().mats[0].paper, "picnic-check");
     EXPECT_EQ(bench.plan().dress.pieces.at(0).placed, false) << "only the rim of it is left";
     auto* says = bench.window().findChild<QLabel*>("mat-says");
     EXPECT_TRUE(says->text().contains("Cut 6 1/2 x 4 1/2 in")) << says->text().toStdString();
-    testing::type(bench, "Border of the mat beyond what lies on it", "1/8 in");
+    testing::type(bench, "Border of the photo mat beyond what lies on it", "1/8 in");
     bench.key(Qt::Key_M, Qt::ControlModifier);
     bench.settle();
-    testing::type(bench, "Border of the mat beyond what lies on it", "1/4 in");
+    testing::type(bench, "Border of the photo mat beyond what lies on it", "1/4 in");
     ASSERT_EQ(photo().mats.size(), 2u);
     add_a_layer_and_say_where(bench);
     const auto slivers = [&] {
@@ -198,7 +198,9 @@ TEST(DressJourney, ATitleComesOutInTheLettersThereAreAndEmbellishmentsFindTheirP
     auto* found = bench.window().findChild<QListWidget*>("found-fits");
     ASSERT_TRUE(found->isVisible() && found->count() > 2);
     const auto placed = before.dress.embellishments.size();
-    found->setCurrentRow(0);
+    EXPECT_EQ(bench.document().project().dress.embellishments.size(), placed)
+        << "looking puts nothing anywhere";
+    QTest::keyClick(found, Qt::Key_Return);
     bench.settle();
     ASSERT_EQ(bench.document().project().dress.embellishments.size(), placed + 1);
     EXPECT_EQ(bench.document().project().dress.embellishments.back().id, "straw-button");
@@ -214,6 +216,24 @@ TEST(DressJourney, ATitleComesOutInTheLettersThereAreAndEmbellishmentsFindTheirP
     EXPECT_EQ(stock->item(stock->count() - 1)->text(), "Kite charm, 1 x 1 in: 1 short");
     while (bench.document().history().canUndo()) bench.document().history().undo();
     EXPECT_TRUE(bench.document().project().dress == before.dress);
+    bench.settle();
+}
+
+TEST(DressJourney, StitchingIsAddedSetInAndRemoved) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(Qt::Key_J, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    testing::type(bench, "How far the stitching is from the edge of the base", "1/2 in");
+    EXPECT_NEAR(bench.document().project().dress.stitchings.at(0).inset, mm_per_inch / 2, 1e-9);
+    bench.settle();
+    EXPECT_GT(bench.plan().dress.stitchings.at(0).holes, 40);
+    press(bench, "Remove");
+    bench.settle();
+    EXPECT_TRUE(bench.document().project().dress.stitchings.empty());
+    bench.document().history().undo();
+    EXPECT_EQ(bench.document().project().dress.stitchings.size(), 1u);
+    while (bench.document().history().canUndo()) bench.document().history().undo();
     bench.settle();
 }
 

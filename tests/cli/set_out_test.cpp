@@ -197,16 +197,17 @@ TEST_F(CliSetOut, PhotosLieOnMatsLayersOnThePageAndSliversAreCured) {
     const auto dress = [&](const QStringList& options) {
         return zesty(QStringList{"dress", page_} + options);
     };
-    expect_one_line(dress({"--add-mat", "barley"}), "there is no photo");
+    expect_one_line(dress({"--add-photo-mat", "barley"}), "there is no photo");
     ASSERT_TRUE(done(
         set_out({"--photo", "4x6in", "--photo-size", "6x4in", "--photo-at", "8.3,3", "--photo-turn", "5"})));
-    expect_one_line(dress({"--mat-border", "1/8in"}), "there is no mat");
-    expect_one_line(dress({"--add-mat", "nobody"}), "there is no paper 'nobody'");
-    ASSERT_EQ(dress({"--add-mat", "picnic-check", "--mat-border", "1/8in", "--gut-mat"}).code, 0);
+    expect_one_line(dress({"--photo-mat-border", "1/8in"}), "there is no photo mat");
+    expect_one_line(dress({"--add-photo-mat", "nobody"}), "there is no paper 'nobody'");
     ASSERT_EQ(
-        dress({"--add-mat", "none", "--mat-border", "1/4in", "--mat-torn", "1/8in", "--mat-behind", "lower"})
-            .code,
-        0);
+        dress({"--add-photo-mat", "picnic-check", "--photo-mat-border", "1/8in", "--gut-photo-mat"}).code, 0);
+    ASSERT_EQ(dress({"--add-photo-mat", "none", "--photo-mat-border", "1/4in", "--photo-mat-torn", "1/8in",
+                     "--photo-mat-behind", "lower"})
+                  .code,
+              0);
     ASSERT_EQ(dress({"--add-layer", "tape", "--layer-edge", "top", "--layer-size", "1x1/2in", "--layer-inset",
                      "1/4in"})
                   .code,
@@ -220,10 +221,10 @@ TEST_F(CliSetOut, PhotosLieOnMatsLayersOnThePageAndSliversAreCured) {
     const json j = json::parse(dress({"--json"}).out);
     ASSERT_EQ(j["pieces"].size(), 3u);
     EXPECT_EQ(j["pieces"][0]["outline"].size(), 2u) << "gutted";
-    EXPECT_EQ(json::parse(zesty({"plan", page_, "--json"}).out)["dress"]["mats"].size(), 2u);
-    expect_one_line(dress({"--mat", "3", "--mat-border", "1/8in"}), "--mat: photo 1 has 2");
-    ASSERT_EQ(dress({"--remove-mat"}).code, 0);
-    ASSERT_EQ(dress({"--add-mat", "none", "--mat-border", "1/4in"}).code, 0);
+    EXPECT_EQ(json::parse(zesty({"plan", page_, "--json"}).out)["dress"]["photo_mats"].size(), 2u);
+    expect_one_line(dress({"--photo-mat", "3", "--photo-mat-border", "1/8in"}), "--photo-mat: photo 1 has 2");
+    ASSERT_EQ(dress({"--remove-photo-mat"}).code, 0);
+    ASSERT_EQ(dress({"--add-photo-mat", "none", "--photo-mat-border", "1/4in"}).code, 0);
     const auto slivers = [&] {
         int n = 0;
         const json now = json::parse(dress({"--json"}).out);
@@ -285,6 +286,11 @@ TEST_F(CliSetOut, TitlesEmbellishmentsAndJournalingThatGoesWithAPhoto) {
     EXPECT_EQ(j["titles"][0]["text"], "Windy hill");
     EXPECT_EQ(j["embellishments"]["placed"].size(), 1u);
     EXPECT_EQ(j["balance"]["clusters"].size(), 1u);
+    expect_one_line(dress({"--stitch-inset", "1/4in"}), "there is no stitching");
+    const Ran sewn = dress({"--stitch", "back", "--stitch-sides", "top,bottom", "--stitch-inset", "1/2in"});
+    ASSERT_EQ(sewn.code, 0) << sewn.err;
+    EXPECT_NE(sewn.out.find(" holes"), std::string::npos);
+    expect_one_line(dress({"--stitch-sides", "above"}), "is none of");
 }
 
 } // namespace zesty

@@ -48,7 +48,7 @@ TEST(DressedGuide, SaysWhatTheDressedPageNeedsAndPrintsItsLines) {
     ASSERT_TRUE(f.open(QIODevice::WriteOnly));
     f.write(guide_pdf(*project, *plan, PrinterPaper::A4));
     f.close();
-    EXPECT_GT(page_saying(path, "Mat 1 of Kite day: cut 6 1/8 x 4 1/8 in of Straw Card"), 0);
+    EXPECT_GT(page_saying(path, "Photo mat 1 of Kite day: cut 6 1/8 x 4 1/8 in of Straw Card"), 0);
     EXPECT_GT(page_saying(path, "out of its middle"), 0) << "the gutted mat";
     EXPECT_GT(page_saying(path, "Title \"Windy uphill\" in Cork"), 0);
     EXPECT_GT(page_saying(path, "1 Red bow"), 0);

@@ -81,6 +81,7 @@ void dress_it(Project& p) {
     title.height = 12;
     title.block = title.label = true;
     p.dress.titles = {title};
+    p.dress.stitchings = {{Stitch::Back, true, false, true, false, 9, 4, 2, {1, 2, 3}}};
     p.dress.embellishments = {{"brass-dot", {5, 6}, 7}};
     PhotoMat gutted;
     gutted.gut = true;

@@ -202,6 +202,8 @@ void paper_of_dress_edit(Project& p, std::mt19937& random) {
         title.block = below(random, 2) != 0;
         title.label = below(random, 2) != 0;
         p.dress.titles.push_back(title);
+        p.dress.stitchings = {{static_cast<Stitch>(below(random, 2)), below(random, 2) != 0, true, true, true,
+                               between(random, 1, 40), between(random, 1, 20), between(random, 0, 9)}};
         if (p.dress.embellishments.size() < 4)
             p.dress.embellishments.push_back({below(random, 2) ? "brass-dot" : "",
                                               {between(random, -50, 400), 50},

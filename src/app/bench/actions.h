@@ -86,6 +86,7 @@ enum class Act {
     PutEmbellishment,
     WhatFits,
     WhereItFits,
+    AddStitching,
 };
 
 /// What is the case in the window, as far as actions depend on it.

@@ -47,18 +47,19 @@ int letters_short(const Plan& plan) {
 
 DressWaypoint::DressWaypoint(const BenchParts& bench, QWidget* side, QObject* parent)
     : WaypointView(bench, parent),
-      panel_(new PanelOfParts("How will it look?",
-                              {"Mats", "Layers", "Embellishments", "Title", "Words", "Cover", "Look"},
-                              side)) {
+      panel_(new PanelOfParts(
+          "How will it look?",
+          {"Photo mats", "Layers", "Embellishments", "Title", "Words", "Stitching", "Cover", "Look"}, side)) {
     mats_ = new MatsPart(bench.document, bench.state, bench.actions, panel_);
     layers_ = new LayersPart(bench.document, bench.state, bench.actions, panel_);
     things_ = new ThingsPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
     title_ = new TitlePart(bench.document, bench.state, bench.actions, panel_);
     words_ = new WordsPart(bench.document, bench.state, bench.actions, panel_);
+    stitching_ = new StitchingPart(bench.document, bench.state, bench.actions, panel_);
     cover_ = new CoverPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
     look_ = new LookPart(bench.document, bench.state, bench.actions, panel_);
-    for (PanelPart* part :
-         std::initializer_list<PanelPart*>{mats_, layers_, things_, title_, words_, cover_, look_})
+    for (PanelPart* part : std::initializer_list<PanelPart*>{mats_, layers_, things_, title_, words_,
+                                                             stitching_, cover_, look_})
         panel_->add(part);
     panel_->choose(Words);
     connect(panel_, &PanelOfParts::part_chosen, this, &WaypointView::look_changed);
@@ -99,6 +100,10 @@ void DressWaypoint::connect_actions() {
     on(Act::WhereItFits, [this] {
         show_part(Things);
         things_->ask_where_it_fits();
+    });
+    on(Act::AddStitching, [this] {
+        show_part(Stitches);
+        stitching_->add();
     });
     on(Act::AddWriting, [this] {
         show_part(Words);

@@ -7,6 +7,7 @@
 #include "app/dress/layers_part.h"
 #include "app/dress/look_part.h"
 #include "app/dress/mats_part.h"
+#include "app/dress/stitching_part.h"
 #include "app/dress/things_part.h"
 #include "app/dress/title_part.h"
 #include "app/dress/words_part.h"
@@ -35,7 +36,7 @@ public:
     bool push(const PageHands& hands, Point way, bool more) const override;
 
 private:
-    enum Part { Mats, Layers, Things, Title, Words, Cover, Look };
+    enum Part { Mats, Layers, Things, Title, Words, Stitches, Cover, Look };
     void connect_actions();
     void show_part(Part part);
     std::unique_ptr<PageDrag> press_writing(const PageHands& hands, QPointF at) const;
@@ -48,6 +49,7 @@ private:
     LayersPart* layers_;
     ThingsPart* things_;
     TitlePart* title_;
+    StitchingPart* stitching_;
     CoverPart* cover_;
     WordsPart* words_;
     LookPart* look_;

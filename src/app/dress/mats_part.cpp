@@ -20,20 +20,20 @@ MatsPart::MatsPart(Document& document, BenchState& state, Actions& actions, QWid
     which_->setTextFormat(Qt::PlainText);
     column_->addWidget(which_);
     auto* r = row(QString());
-    r->addWidget(button(Act::AddMat, "Add mat", true));
-    remove_ = push("Remove mat", "Takes the mat chosen in the list away", [this] {
+    r->addWidget(button(Act::AddMat, "Add photo mat", true));
+    remove_ = push("Remove", "Takes the photo mat chosen in the list away", [this] {
         const int m = mats_->in_hand();
         const int i = photo();
-        document_.change("Remove a mat", [&](Project& p) {
+        document_.change("Remove a photo mat", [&](Project& p) {
             auto& mats = p.set_out.photos[static_cast<std::size_t>(i)].mats;
             if (m >= 0 && m < static_cast<int>(mats.size())) mats.erase(mats.begin() + m);
         });
     });
-    remove_->setAccessibleName("Remove mat");
+    remove_->setAccessibleName("Remove photo mat");
     r->addWidget(remove_);
     r->addWidget(button(Act::NextInHand, "Next photo"));
     r->addStretch(1);
-    mats_ = new Rows("mats", "Mats of the photo, from the photo outwards", 2, this);
+    mats_ = new Rows("mats", "Photo mats, from the photo outwards", 2, this);
     connect(mats_, &Rows::taken, this, [this] { refresh(); });
     column_->addWidget(mats_);
     build_mat();
@@ -45,20 +45,21 @@ MatsPart::MatsPart(Document& document, BenchState& state, Actions& actions, QWid
 
 void MatsPart::build_mat() {
     auto* r = row("Paper");
-    paper_ = new PaperBox("Paper of the mat", this);
+    paper_ = new PaperBox("Paper of the photo mat", this);
     paper_->on_choice(this, [this](const PaperPick& pick) {
-        change("Paper of the mat", [&](PhotoMat& m) {
+        change("Paper of the photo mat", [&](PhotoMat& m) {
             m.paper = pick.id;
             m.side = pick.side;
         });
     });
     r->addWidget(paper_, 1);
     r = row("Border");
-    border_ = length_field("Border of the mat beyond what lies on it", mat_border_limits, [this](double mm) {
-        change("Border of the mat", [&](PhotoMat& m) { m.border = mm; });
-    });
+    border_ =
+        length_field("Border of the photo mat beyond what lies on it", mat_border_limits, [this](double mm) {
+            change("Border of the photo mat", [&](PhotoMat& m) { m.border = mm; });
+        });
     r->addWidget(border_);
-    span_ = new ChoiceBox<MatSpan>("Which part of the photo the mat lies behind",
+    span_ = new ChoiceBox<MatSpan>("Which part of the photo the photo mat lies behind",
                                    {{"behind the whole photo", MatSpan::Whole},
                                     {"its left half", MatSpan::Left},
                                     {"its right half", MatSpan::Right},
@@ -66,23 +67,23 @@ void MatsPart::build_mat() {
                                     {"its lower half", MatSpan::Lower}},
                                    this);
     span_->on_choice(this, [this](MatSpan span) {
-        change("Which part the mat lies behind", [&](PhotoMat& m) { m.span = span; });
+        change("Which part the photo mat lies behind", [&](PhotoMat& m) { m.span = span; });
     });
     r->addWidget(span_, 1);
     r = row("Moved by");
     const auto way = [&](const char* name, double Point::*of) {
         return length_field(name, mat_shift_limits, [this, of](double mm) {
-            change("Move the mat", [&](PhotoMat& m) { m.shift.*of = mm; });
+            change("Move the photo mat", [&](PhotoMat& m) { m.shift.*of = mm; });
         });
     };
-    shift_x_ = way("How far the mat is moved along the photo's width", &Point::x);
-    shift_y_ = way("How far the mat is moved along the photo's height", &Point::y);
+    shift_x_ = way("How far the photo mat is moved along the photo's width", &Point::x);
+    shift_y_ = way("How far the photo mat is moved along the photo's height", &Point::y);
     r->addWidget(shift_x_);
     r->addWidget(shift_y_);
     r->addStretch(1);
     r = row("Edges");
     torn_ = tick("Torn, with", "The edges are torn; so much more is cut all round",
-                 [this](bool on) { change("Tear the mat", [&](PhotoMat& m) { m.torn = on; }); });
+                 [this](bool on) { change("Tear the photo mat", [&](PhotoMat& m) { m.torn = on; }); });
     tear_ = length_field("Allowance for tearing", tear_limits, [this](double mm) {
         change("Allowance for tearing", [&](PhotoMat& m) { m.tear = mm; });
     });
@@ -91,10 +92,10 @@ void MatsPart::build_mat() {
     r->addStretch(1);
     r = row(QString());
     see_through_ = tick("See-through", "Vellum or acetate: what lies below shows", [this](bool on) {
-        change("See-through mat", [&](PhotoMat& m) { m.see_through = on; });
+        change("See-through photo mat", [&](PhotoMat& m) { m.see_through = on; });
     });
     gut_ = tick("Gut it", "Its hidden middle is taken out and used where it is seen",
-                [this](bool on) { change("Gut the mat", [&](PhotoMat& m) { m.gut = on; }); });
+                [this](bool on) { change("Gut the photo mat", [&](PhotoMat& m) { m.gut = on; }); });
     r->addWidget(see_through_);
     r->addWidget(gut_);
     r->addStretch(1);
@@ -116,7 +117,7 @@ void MatsPart::change(const QString& intention, const std::function<void(PhotoMa
 
 void MatsPart::add_mat() {
     const int i = photo();
-    document_.change(i < 0 ? "A mat for every photo" : "Add a mat", [&](Project& p) {
+    document_.change(i < 0 ? "A photo mat for every photo" : "Add a photo mat", [&](Project& p) {
         for (std::size_t k = 0; k < p.set_out.photos.size(); ++k) {
             auto& mats = p.set_out.photos[k].mats;
             if ((i >= 0 && static_cast<int>(k) != i) || mats.size() >= most_mats) continue;
@@ -172,8 +173,9 @@ void MatsPart::show_mat(const Photo& shown) {
     see_through_->setChecked(mat.see_through);
     gut_->setChecked(mat.gut);
     gut_->setEnabled(m >= 0 && !mat.see_through);
-    says_->setText(m < 0 ? "A mat is paper behind the photo that shows as a border, 1/16 to 1/4 in wide."
-                         : says(shown, m));
+    says_->setText(m < 0
+                       ? "A photo mat is paper behind the photo that shows as a border, 1/16 to 1/4 in wide."
+                       : says(shown, m));
 }
 
 void MatsPart::refresh() {
@@ -184,7 +186,7 @@ void MatsPart::refresh() {
     which_->setText(
         i >= 0 ? words(name_of(shown, static_cast<std::size_t>(i)) + ", " + size_in_words(shown, p.units))
         : p.set_out.photos.empty() ? QString("No photo on the page yet")
-                                   : QString("Every photo; click one for its own mats"));
+                                   : QString("Every photo; click one for its own photo mats"));
     QStringList rows;
     for (std::size_t m = 0; m < shown.mats.size(); ++m) {
         const PhotoMat& mat = shown.mats[m];

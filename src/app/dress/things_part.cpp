@@ -49,16 +49,14 @@ void ThingsPart::build_stock() {
     r->addWidget(button(Act::WhatFits, "What fits there?"));
     r->addStretch(1);
     found_ = new Rows("found-fits", "What was found, the best first", 3, this);
-    found_->setToolTip("Choosing one that fits puts it there");
+    found_->setToolTip("Enter or a double click puts what fits there");
     found_->hide();
-    connect(found_, &Rows::taken, this, [this] {
-        const auto row = static_cast<std::size_t>(found_->in_hand());
-        if (!places_for_.empty() && row < places_found_.size() && places_found_[row].fit.fits)
-            put(places_for_, places_found_[row].fit.centre, places_found_[row].fit.turn_deg);
-        else if (places_for_.empty() && row < things_found_.size() && things_found_[row].fit.fits)
-            put(things_found_[row].id, things_found_[row].fit.centre, things_found_[row].fit.turn_deg);
-    });
+    connect(found_, &QListWidget::itemActivated, this, [this] { put_found(); });
     column_->addWidget(found_);
+    put_found_ =
+        push("Put it there", "Puts the one chosen above where it was found to fit", [this] { put_found(); });
+    put_found_->hide();
+    column_->addWidget(put_found_, 0, Qt::AlignLeft);
     placed_ = new Rows("placed-embellishments", "Embellishments on the page", 2, this);
     connect(placed_, &Rows::taken, this, [this] {
         refresh();
@@ -168,6 +166,16 @@ void ThingsPart::put(const std::string& id, Point at, double turn_deg) {
     take_on_page(static_cast<int>(document_.project().dress.embellishments.size()) - 1);
 }
 
+void ThingsPart::put_found() {
+    const int row = found_->in_hand();
+    if (row < 0) return;
+    const auto i = static_cast<std::size_t>(row);
+    if (!places_for_.empty() && i < places_found_.size() && places_found_[i].fit.fits)
+        put(places_for_, places_found_[i].fit.centre, places_found_[i].fit.turn_deg);
+    else if (places_for_.empty() && i < things_found_.size() && things_found_[i].fit.fits)
+        put(things_found_[i].id, things_found_[i].fit.centre, things_found_[i].fit.turn_deg);
+}
+
 void ThingsPart::put_on_page() {
     if (const Embellishment* e = chosen()) {
         const std::string id = e->id;
@@ -256,11 +264,9 @@ void ThingsPart::show_found() {
             fitting += p.fit.fits ? 1 : 0;
         }
     found_->show_rows(rows);
-    {
-        const QSignalBlocker quiet(found_);
-        found_->setCurrentRow(-1);
-    }
+    found_->setCurrentRow(0);
     found_->setVisible(!rows.isEmpty());
+    put_found_->setVisible(fitting > 0);
     says_->setText(places_for_.empty()
                        ? counted(fitting, "embellishment fits there.", "embellishments fit there.")
                        : counted(fitting, "place has room for it.", "places have room for it."));

@@ -37,6 +37,7 @@ private:
     void build_new();
     void refresh() override;
     void show_found();
+    void put_found();
     const Embellishment* chosen() const;
     void add_to_drawer();
     std::shared_ptr<std::atomic<bool>> begin_question();
@@ -47,6 +48,7 @@ private:
     Rows* stock_;
     Rows* placed_;
     Rows* found_;
+    QPushButton* put_found_;
     QPushButton* take_off_;
     LengthEdit* x_;
     LengthEdit* y_;

@@ -50,12 +50,18 @@ bool can_leave_slivers(const DressNow& now, int opening) {
 
 std::optional<CoveredOpening> covered(const DressNow& now, const std::vector<LyingThing>& pile, int opening) {
     const auto o = static_cast<std::size_t>(opening);
+    Box near;
+    for (const Point p : ring_of(now.sections.cut->openings[o].box)) near.add(now.whole.to_page(p));
+    const std::size_t above = above_opening(now, pile, opening);
+    if (std::none_of(pile.begin() + static_cast<std::ptrdiff_t>(above), pile.end(),
+                     [&](const LyingThing& thing) { return thing.hides && thing.box.meets(near); }))
+        return std::nullopt;
     const Polygon outline = transformed(now.sections.cut->openings[o].outline, now.whole.to_page);
     const Box box = bounds(outline);
     CoveredOpening out;
     out.opening = opening;
     Region seen{outline};
-    for (std::size_t i = above_opening(now, pile, opening); i < pile.size(); ++i) {
+    for (std::size_t i = above; i < pile.size(); ++i) {
         if (!pile[i].hides || !pile[i].box.meets(box)) continue;
         out.by.push_back(static_cast<int>(i));
         if (seen.empty()) continue;

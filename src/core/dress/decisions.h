@@ -138,7 +138,29 @@ struct PlacedEmbellishment {
 };
 inline constexpr std::size_t most_placed = 500;
 
+enum class Stitch {
+    Running, ///< over and under by turns
+    Back     ///< each stitch goes back to the one before, so that the line is closed
+};
+template <> inline constexpr std::array words_of<Stitch>{"running", "back"};
+
+/// A line of stitches along edges of the base.
+struct Stitching {
+    Stitch stitch = Stitch::Running;
+    bool left = true, top = true, right = true, bottom = true;
+    double inset = 6.35;  ///< from the edge of the base
+    double spacing = 5;   ///< from hole to hole, about: so that they come out even
+    double clearance = 3; ///< from cuts, photos and everything else that is glued or raised
+    Rgb thread{0xb0, 0x4a, 0x3a};
+    bool operator==(const Stitching&) const = default;
+};
+inline constexpr Limits stitch_inset_limits{1, 200};
+inline constexpr Limits stitch_spacing_limits{1, 50};
+inline constexpr Limits stitch_clearance_limits{0, 50};
+inline constexpr std::size_t most_stitchings = 10;
+
 struct DressDecisions {
+    std::vector<Stitching> stitchings;
     std::vector<PlacedEmbellishment> embellishments; ///< lowest first
     std::vector<PageTitle> titles;                   ///< the same; above the embellishments
     std::vector<PaperLayer> layers;                  ///< lowest first, within their place in the pile

@@ -3,6 +3,7 @@
 #include "core/dress/balance.h"
 #include "core/dress/coverage.h"
 #include "core/dress/embellishments.h"
+#include "core/dress/stitching.h"
 #include "core/dress/title.h"
 #include "core/dress/writing.h"
 #include "core/geometry/boolean.h"
@@ -99,6 +100,7 @@ DressFacts dress_facts(const DressNow& now) {
     look_at_paper(now, pile, out);
     out.coverage = coverage_of(now, pile);
     out.titles = title_facts(now, pile);
+    for (const Stitching& s : now.decided.stitchings) out.stitchings.push_back(stitched(s, now, pile));
     out.embellishments = embellishment_facts(now, pile);
     out.short_embellishments = short_embellishments(now);
     out.balance = balance_of(now, pile, out.embellishments, out.titles);

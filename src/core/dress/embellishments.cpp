@@ -34,9 +34,12 @@ EmbellishmentFacts facts_of(const DressNow& now, const std::vector<LyingThing>& 
         out.rim_on_dark = of->white_rim > 0 && most->of_photo && to_lab(most->colour).l < dark_photo;
     }
     if (!now.sections.cut) return out;
+    const Transform to_drawing = inverse(now.whole.to_page);
+    Box there;
+    for (const Point p : out.outline.outer) there.add(to_drawing(p));
     for (std::size_t o = 0; o < now.sections.cut->openings.size() && out.opening < 0; ++o) {
+        if (!now.sections.cut->openings[o].box.holds(there)) continue;
         const Polygon opening = transformed(now.sections.cut->openings[o].outline, now.whole.to_page);
-        if (!bounds(opening).holds(bounds(out.outline))) continue;
         const auto beyond = subtract({out.outline}, {opening});
         if (beyond && area(*beyond) < 0.01) out.opening = static_cast<int>(o);
     }

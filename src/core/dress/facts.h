@@ -41,13 +41,12 @@ struct DressPiece {
     int photo = -1; ///< whose mat it is; -1 for a layer
     int mat = -1;
     int layer = -1;
-    std::string what;  ///< "Mat 1 of Mia", "Strip 2"
+    std::string what;  ///< "Photo mat 1 of Mia", "Strip 2"
     std::string paper; ///< id; empty for what is not from the stash
     Polygon outline;   ///< as it is cut, upright about the origin; with a hole where it is gutted
     bool placed = false;
-    std::string sheet;                    ///< id of the sheet it is cut from
-    Polygon on_sheet;                     ///< there, seen from side A
-    std::vector<std::string> others = {}; ///< papers that have room for it, where its own has none
+    std::string sheet; ///< id of the sheet it is cut from
+    Polygon on_sheet;  ///< there, seen from side A
 };
 
 /// What is seen of a mat in the end.
@@ -142,8 +141,24 @@ struct BalanceFacts {
     std::optional<Point> suggested; ///< where a third cluster would go
 };
 
+/// A straight piece of a line of stitches.
+struct StitchRun {
+    Point from, to;
+    int holes = 0;      ///< its ends among them
+    double spacing = 0; ///< between them, even
+};
+struct StitchingFacts {
+    std::vector<StitchRun> runs;
+    double length = 0; ///< of all runs
+    double wanted = 0; ///< of the whole line, with what is left out
+    int holes = 0;
+    double thread = 0;                      ///< with its ends to be fastened
+    std::vector<std::string> kept_clear_of; ///< what parts are left out for
+};
+
 struct DressFacts {
     BalanceFacts balance;
+    std::vector<StitchingFacts> stitchings;         ///< by DressDecisions::stitchings
     std::vector<TitleFacts> titles;                 ///< by DressDecisions::titles
     std::vector<EmbellishmentFacts> embellishments; ///< by DressDecisions::embellishments
     std::vector<ShortThing> short_embellishments;

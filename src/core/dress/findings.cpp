@@ -1,6 +1,7 @@
 #include "core/dress/balance.h"
 #include "core/dress/dress.h"
 #include "core/dress/fixes.h"
+#include "core/dress/stitching.h"
 #include "core/geometry/lengths.h"
 #include "core/sentences.h"
 
@@ -84,9 +85,9 @@ std::vector<Finding> coverage_findings(const DressNow& now, const CoverageFacts&
 
 std::vector<Finding> dress_findings(const DressNow& now, const DressFacts& facts) {
     std::vector<Finding> out = writing_findings(facts);
-    for (auto& more :
-         {title_findings(now, facts), embellishment_findings(now, facts), mat_findings(now, facts),
-          coverage_findings(now, facts.coverage), balance_findings(now, facts.balance)})
+    for (auto& more : {title_findings(now, facts), embellishment_findings(now, facts),
+                       mat_findings(now, facts), coverage_findings(now, facts.coverage),
+                       balance_findings(now, facts.balance), stitching_findings(facts)})
         out.insert(out.end(), more.begin(), more.end());
     return out;
 }

@@ -46,7 +46,7 @@ private:
         return photo(m.photo).mats[static_cast<std::size_t>(m.mat)];
     }
     std::string name(const MatFacts& m) const {
-        return "Mat " + std::to_string(m.mat + 1) + " of " +
+        return "Photo mat " + std::to_string(m.mat + 1) + " of " +
                name_of(photo(m.photo), static_cast<std::size_t>(m.photo));
     }
     std::string long_area(double mm2) const { return format_area(mm2, now_.units); }
@@ -58,7 +58,7 @@ private:
                         .message = "Of its border " + percent(m.border_seen) + " is left; without it " +
                                    long_area(m.area) + " of paper are saved.",
                         .where = photo(m.photo).centre,
-                        .fixes = {{"Leave this mat out", RemoveMat{m.photo, m.mat}}}});
+                        .fixes = {{"Leave this photo mat out", RemoveMat{m.photo, m.mat}}}});
     }
 
     void narrow(const MatFacts& m) {
@@ -107,7 +107,7 @@ private:
         constexpr double step = mm_per_inch / 16;
         for (double& b : borders) b = std::floor(b * factor / step + 1e-9) * step;
         Finding f{.code = Code::MatsCompete,
-                  .title = "The mats of " + name_of(p, i) + " compete with it",
+                  .title = "The photo mats of " + name_of(p, i) + " compete with it",
                   .message = "Their borders are " + format_length(sum, now_.units) + " together; up to " +
                              format_length(borders_compete * short_side(p), now_.units) +
                              ", a quarter of its short side, the photo stays the strongest.",
@@ -126,11 +126,12 @@ private:
             material.push_back(transformed(p.outline, now_.whole.to_page));
         const auto hidden = intersect(material, {whole});
         const double all = area(material);
-        out_.push_back({.code = Code::MatLargerThanCut,
-                        .title = name_of(now_.page.photos[i], i) + " with its mats is larger than the cut",
-                        .message = percent(hidden && all > 0 ? area(*hidden) / all : 0) +
-                                   " of the cut lies where it lies; a smaller mat leaves more of it.",
-                        .where = now_.page.photos[i].centre});
+        out_.push_back(
+            {.code = Code::MatLargerThanCut,
+             .title = name_of(now_.page.photos[i], i) + " with its photo mats is larger than the cut",
+             .message = percent(hidden && all > 0 ? area(*hidden) / all : 0) +
+                        " of the cut lies where it lies; a smaller photo mat leaves more of it.",
+             .where = now_.page.photos[i].centre});
     }
 
     void gutting() {
@@ -148,23 +149,18 @@ private:
                 ++mats;
             }
         if (saved < worth_saying) return;
-        out_.push_back({.code = Code::GutMat,
-                        .title = "Mats can be gutted",
-                        .message = "The hidden middle of " +
-                                   count_of(static_cast<std::size_t>(mats), "mat is ", "mats is ") +
-                                   long_area(saved) + " of paper, which can be used where it is seen.",
-                        .fixes = {{"Gut them under the photo", GutMats{}}}});
-    }
-
-    Fix taking(const DressPiece& piece, const std::string& other) const {
-        const auto at = static_cast<std::size_t>(now_.stash.find(other));
-        const std::string label = "Take " + now_.stash.papers[at].name;
-        if (piece.layer >= 0) return {label, SetLayerPaper{piece.layer, other}};
-        return {label, SetMatPaper{piece.photo, piece.mat, other}};
+        out_.push_back(
+            {.code = Code::GutMat,
+             .title = "Photo mats can be gutted",
+             .message = "The hidden middle of " +
+                        count_of(static_cast<std::size_t>(mats), "photo mat is ", "photo mats is ") +
+                        long_area(saved) + " of paper, which can be used where it is seen.",
+             .fixes = {{"Gut them under the photo", GutMats{}}}});
     }
 
     void without_sheet() {
-        for (const DressPiece& piece : facts_.pieces) {
+        for (std::size_t i = 0; i < facts_.pieces.size(); ++i) {
+            const DressPiece& piece = facts_.pieces[i];
             if (piece.placed || piece.paper.empty()) continue;
             const int paper = now_.stash.find(piece.paper);
             const Box b = bounds(piece.outline);
@@ -175,7 +171,7 @@ private:
                                             : now_.stash.papers[static_cast<std::size_t>(paper)].name) +
                                  " has " + format_size(b.width(), b.height(), now_.units) +
                                  " left, which is what it takes."};
-            for (const std::string& other : piece.others) f.fixes.push_back(taking(piece, other));
+            f.about = static_cast<int>(i);
             out_.push_back(std::move(f));
         }
     }

@@ -128,7 +128,7 @@ std::string name_of(const LyingThing& thing, const DressNow& now) {
     case Lying::Layer:
         return name_of(now.decided.layers[i], i);
     case Lying::Mat:
-        return "Mat " + std::to_string(thing.part + 1) + " of " + name_of(now.page.photos[i], i);
+        return "Photo mat " + std::to_string(thing.part + 1) + " of " + name_of(now.page.photos[i], i);
     case Lying::Photo:
         return name_of(now.page.photos[i], i);
     case Lying::Embellishment: {

@@ -22,7 +22,7 @@ std::vector<LyingThing> pile_of(const DressNow& now);
 /// What is hidden of a region by what lies above a place in the pile, from 0 to 1.
 double hidden_share_of(const Region& region, const std::vector<LyingThing>& pile, std::size_t above);
 
-/// "Mat 1 of Mia", "Photo 2", "Strip 1", "the cut".
+/// "Photo mat 1 of Mia", "Photo 2", "Strip 1", "the cut".
 std::string name_of(const LyingThing& thing, const DressNow& now);
 
 } // namespace zesty

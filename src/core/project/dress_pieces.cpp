@@ -1,5 +1,6 @@
 #include "core/project/dress_pieces.h"
 
+#include "core/dress/fixes.h"
 #include "core/dress/layers.h"
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
@@ -178,7 +179,7 @@ std::vector<DressPiece> dress_pieces_of(const Project& project) {
             DressPiece piece;
             piece.photo = static_cast<int>(i);
             piece.mat = static_cast<int>(m);
-            piece.what = "Mat " + std::to_string(m + 1) + " of " + name_of(photo, i);
+            piece.what = "Photo mat " + std::to_string(m + 1) + " of " + name_of(photo, i);
             piece.paper = photo.mats[m].paper;
             piece.outline = blank_of_mat(photo, m, project.set_out.page.glue_lip);
             out.push_back(std::move(piece));
@@ -255,8 +256,22 @@ void take_dress_pieces(const Project& project, const std::vector<DressPlace>& pl
         taken[places[i].sheet].push_back(piece.on_sheet);
     }
     for (const auto& [sheet, region] : taken) cut_out(project, sheet, region, plan);
-    for (DressPiece& piece : plan.dress.pieces)
-        if (!piece.placed && !piece.paper.empty()) piece.others = others_for(project, plan, piece);
+}
+
+void offer_other_papers(const Project& project, Plan& plan) {
+    const Stash& stash = stash_at_hand(project);
+    for (Finding& f : plan.findings) {
+        if (f.code != Code::MatPaper || f.about < 0 || f.about >= static_cast<int>(plan.dress.pieces.size()))
+            continue;
+        const DressPiece& piece = plan.dress.pieces[static_cast<std::size_t>(f.about)];
+        for (const std::string& id : others_for(project, plan, piece)) {
+            const std::string label = "Take " + stash.papers[static_cast<std::size_t>(stash.find(id))].name;
+            if (piece.layer >= 0)
+                f.fixes.emplace_back(label, SetLayerPaper{piece.layer, id});
+            else
+                f.fixes.emplace_back(label, SetMatPaper{piece.photo, piece.mat, id});
+        }
+    }
 }
 
 } // namespace zesty

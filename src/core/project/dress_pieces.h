@@ -39,8 +39,10 @@ DressCutting dress_cutting(const Project& project, const Plan& plan);
 /// By piece of `pieces` of all papers.
 std::vector<DressPlace> laid_dress_pieces(const DressCutting& cutting, std::size_t pieces);
 
-/// Notes the places, takes the paper from the sheets, and offers what gutted mats leave. For pieces without a
-/// place, what other papers have room.
+/// Notes the places, takes the paper from the sheets, and offers what gutted mats leave.
 void take_dress_pieces(const Project& project, const std::vector<DressPlace>& places, Plan& plan);
+
+/// Puts the papers that have room beside the findings of pieces whose own has none.
+void offer_other_papers(const Project& project, Plan& plan);
 
 } // namespace zesty

@@ -46,6 +46,7 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
         if (!trials_) trials_ = std::make_unique<Planner>();
         return trials_->shapes(changed);
     });
+    offer_other_papers(project, plan);
     offer_small_moves(project, plan);
     part_set_aside(project, plan);
     if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");

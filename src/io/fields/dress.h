@@ -74,7 +74,23 @@ template <class F, Describes<PlacedEmbellishment> T> void describe(F& f, T& plac
     f.number("turn_deg", placed.turn_deg, turn_limits);
 }
 
+template <class F, Describes<Stitching> T> void describe(F& f, T& s) {
+    f.word("stitch", s.stitch);
+    f.flag("left", s.left);
+    f.flag("top", s.top);
+    f.flag("right", s.right);
+    f.flag("bottom", s.bottom);
+    f.number("inset_mm", s.inset, stitch_inset_limits);
+    f.number("spacing_mm", s.spacing, stitch_spacing_limits);
+    f.number("clearance_mm", s.clearance, stitch_clearance_limits);
+    f.colour("thread", s.thread);
+}
+
 template <class F, Describes<DressDecisions> T> void describe(F& f, T& dress) {
+    f.list("stitchings", dress.stitchings, [](auto& o, auto& s) { describe(o, s); });
+    if constexpr (std::is_same_v<F, Settler>)
+        if (dress.stitchings.size() > most_stitchings) dress.stitchings.resize(most_stitchings);
+    f.check("stitchings", [&] { return dress.stitchings.size() <= most_stitchings; });
     f.list("embellishments", dress.embellishments, [](auto& o, auto& e) { describe(o, e); });
     f.list("titles", dress.titles, [](auto& o, auto& t) { describe(o, t); });
     if constexpr (std::is_same_v<F, Settler>) {

@@ -98,4 +98,20 @@ void paint_layers(QPainter& painter, const Project& project, const Textures& tex
                          layer.torn || layer.shape == LayerShape::Hill, false});
 }
 
+void paint_stitching(QPainter& painter, const Stitching& stitching, const StitchingFacts& facts) {
+    constexpr double thick = 0.7; // mm of thread
+    painter.save();
+    for (const StitchRun& run : facts.runs) {
+        const Point step = (run.to - run.from) * (1.0 / (run.holes - 1));
+        painter.setPen(QPen(to_qt(stitching.thread), thick, Qt::SolidLine, Qt::RoundCap));
+        for (int i = 0; i + 1 < run.holes; ++i) {
+            if (stitching.stitch == Stitch::Running && i % 2 == 1) continue; // on the back
+            const Point a = run.from + step * i;
+            const Point b = a + step;
+            painter.drawLine(QPointF(a.x, a.y), QPointF(b.x, b.y));
+        }
+    }
+    painter.restore();
+}
+
 } // namespace zesty

@@ -1,6 +1,7 @@
 #pragma once
 // Photo mats and paper layers as they will be seen: with their papers, shadows and torn edges.
 
+#include "core/project/plan.h"
 #include "core/project/project.h"
 #include "io/paint/textures.h"
 
@@ -13,6 +14,9 @@ void paint_mats(QPainter& painter, const Project& project, const Textures& textu
 
 /// The layers of one place in the pile.
 void paint_layers(QPainter& painter, const Project& project, const Textures& textures, LayerPlace place);
+
+/// Stitches and holes, in the colour of the thread.
+void paint_stitching(QPainter& painter, const Stitching& stitching, const StitchingFacts& facts);
 
 /// A line that wanders as a torn edge does, the same every time; closed.
 QPainterPath torn(const Ring& ring, double way);

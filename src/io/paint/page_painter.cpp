@@ -217,6 +217,8 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
     };
     // In the order of the pile (core/dress/pile.h).
     if (plan.sections.cut) paint_patches(painter, plan, -1, Lies::Behind, textures, look);
+    for (std::size_t i = 0; i < project.dress.stitchings.size() && i < plan.dress.stitchings.size(); ++i)
+        paint_stitching(painter, project.dress.stitchings[i], plan.dress.stitchings[i]);
     paint_layers(painter, project, textures, LayerPlace::UnderCuts);
     cuts(false);
     for (const bool on_top : {false, true}) {

@@ -179,8 +179,9 @@ TEST(Mats, WithoutASheetSayWhatElseThereIsAndTheFixGivesIt) {
     stash.papers[0].sheets = {{{testing::rectangle(0, 0, 60, 60), {}}, 5, false}};
     p.stash = std::make_shared<const Stash>(stash);
     p.set_out.photos[0].mats = {mat_of("a", 4)};
-    const Plan plan = shapes_of(p);
-    const Finding* f = finding_in(plan, Code::MatPaper);
+    const auto plan = Planner().plan(p);
+    ASSERT_TRUE(plan);
+    const Finding* f = finding_in(*plan, Code::MatPaper);
     ASSERT_TRUE(f);
     EXPECT_NE(f->message.find("Paper a"), std::string::npos) << f->message;
     ASSERT_FALSE(f->fixes.empty());

@@ -1,0 +1,126 @@
+#include "core/dress/stitching.h"
+
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
+#include "core/sentences.h"
+#include "core/setout/set_out.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace zesty {
+
+namespace {
+
+constexpr double fastening = 150;       ///< mm of thread for both ends of a run
+constexpr double over_and_under = 1.05; ///< thread for a length of running stitch
+constexpr double back_again = 2.6; ///< the same of back stitch: twice on the back, once in front, and slack
+constexpr int least_stitches = 2;
+constexpr double hair = 0.02; ///< mm: how wide the line is taken to be
+
+struct StitchedEdge {
+    Point from, to;
+};
+
+std::vector<StitchedEdge> sides_of(const Stitching& s, const Box& base) {
+    const Box line{base.x0 + s.inset, base.y0 + s.inset, base.x1 - s.inset, base.y1 - s.inset};
+    std::vector<StitchedEdge> out;
+    if (line.empty()) return out;
+    if (s.top) out.push_back({{line.x0, line.y0}, {line.x1, line.y0}});
+    if (s.right) out.push_back({{line.x1, line.y0}, {line.x1, line.y1}});
+    if (s.bottom) out.push_back({{line.x1, line.y1}, {line.x0, line.y1}});
+    if (s.left) out.push_back({{line.x0, line.y1}, {line.x0, line.y0}});
+    return out;
+}
+
+/// Where along a side something lies on it: from and to, by length.
+std::vector<std::pair<double, double>> taken_along(const StitchedEdge& side, const Region& near) {
+    const Point way = side.to - side.from;
+    const double whole = length(way);
+    const Point along = way * (1 / whole);
+    const Point across{-along.y * hair / 2, along.x * hair / 2};
+    const Polygon thin{{side.from - across, side.to - across, side.to + across, side.from + across}, {}};
+    std::vector<std::pair<double, double>> out;
+    const auto on_it = intersect({thin}, near);
+    if (!on_it) return {{0, whole}};
+    for (const Polygon& p : *on_it) {
+        double least = whole;
+        double most = 0;
+        for (const Point q : p.outer) {
+            const double at = dot(q - side.from, along);
+            least = std::min(least, at);
+            most = std::max(most, at);
+        }
+        out.emplace_back(std::max(0.0, least), std::min(whole, most));
+    }
+    std::sort(out.begin(), out.end());
+    return out;
+}
+
+void add_run(const Stitching& s, const StitchedEdge& side, double from, double to, StitchingFacts& out) {
+    const double run = to - from;
+    if (run < least_stitches * s.spacing - 1e-9) return;
+    const int stitches = std::max(least_stitches, static_cast<int>(std::lround(run / s.spacing)));
+    const Point along = (side.to - side.from) * (1 / distance(side.from, side.to));
+    out.runs.push_back({side.from + along * from, side.from + along * to, stitches + 1, run / stitches});
+    out.length += run;
+    out.holes += stitches + 1;
+    out.thread += run * (s.stitch == Stitch::Back ? back_again : over_and_under) + fastening;
+}
+
+} // namespace
+
+StitchingFacts stitched(const Stitching& s, const DressNow& now, const std::vector<LyingThing>& pile) {
+    StitchingFacts out;
+    Region near;
+    for (const Box& base : bases_of(now.page.page)) {
+        if (base.empty()) continue;
+        const Box inner{base.x0 + s.inset + s.clearance, base.y0 + s.inset + s.clearance,
+                        base.x1 - s.inset - s.clearance, base.y1 - s.inset - s.clearance};
+        for (const LyingThing& thing : pile) {
+            if (!inner.empty() && inner.holds(thing.box)) continue; // nowhere near the line
+            const auto grown =
+                s.clearance > 0 ? grow(thing.outline, s.clearance) : Result<Region>(thing.outline);
+            if (grown) near.insert(near.end(), grown->begin(), grown->end());
+        }
+    }
+    const auto joined = unite(near);
+    for (const Box& base : bases_of(now.page.page))
+        for (const StitchedEdge& side : sides_of(s, base)) {
+            const double whole = distance(side.from, side.to);
+            if (whole < 1e-6) continue;
+            out.wanted += whole;
+            double free_from = 0;
+            for (const auto& [from, to] : taken_along(side, joined ? *joined : Region{})) {
+                add_run(s, side, free_from, from, out);
+                free_from = std::max(free_from, to);
+                for (const LyingThing& thing : pile) {
+                    const Point middle = side.from + (side.to - side.from) * ((from + to) / 2 / whole);
+                    const std::string name = name_of(thing, now);
+                    if (thing.box.grown(s.clearance + 1).contains(middle) &&
+                        std::find(out.kept_clear_of.begin(), out.kept_clear_of.end(), name) ==
+                            out.kept_clear_of.end())
+                        out.kept_clear_of.push_back(name);
+                }
+            }
+            add_run(s, side, free_from, whole, out);
+        }
+    return out;
+}
+
+std::vector<Finding> stitching_findings(const DressFacts& facts) {
+    constexpr double much_left_out = 0.3;
+    std::vector<Finding> out;
+    for (std::size_t i = 0; i < facts.stitchings.size(); ++i) {
+        const StitchingFacts& f = facts.stitchings[i];
+        if (f.wanted <= 0 || f.length >= (1 - much_left_out) * f.wanted) continue;
+        out.push_back({.code = Code::StitchingBroken,
+                       .title = "Much of the stitching is left out",
+                       .message = percent(1 - f.length / f.wanted) + " of the line would run through " +
+                                  (f.kept_clear_of.empty() ? "something" : in_a_row(f.kept_clear_of)) +
+                                  "; another inset, or fewer sides, look less broken."});
+    }
+    return out;
+}
+
+} // namespace zesty

@@ -94,7 +94,7 @@ double hidden_by_raster(const Project& p, const Polygon& opening) {
 TEST(Coverage, AgreesWithARasterOnRandomPages) {
     std::mt19937 random(15);
     double worst = 0;
-    for (int round = 0; round < testing::rounds(100); ++round) {
+    for (int round = 0; round < testing::rounds(testing::rounds(100)); ++round) {
         const Project p = dressed_page(random);
         const Plan plan = shapes_of(p);
         for (std::size_t o = 0; o < plan.sections.cut->openings.size(); ++o) {

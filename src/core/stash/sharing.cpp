@@ -6,10 +6,6 @@ namespace zesty {
 
 namespace {
 
-bool same_paper(const Paper& a, const Paper& b) {
-    return a.uid.empty() || b.uid.empty() ? a.uid == b.uid && a.id == b.id : a.uid == b.uid;
-}
-
 /// A name for the picture in the stash: the one it has, where that is free or stands for the same bytes.
 std::string take_picture(Stash& stash, const std::string& name, const Pictures& from) {
     const auto bytes = from.find(name);
@@ -170,7 +166,7 @@ void carry_change(const Paper& before, Paper after, const Pictures& pictures, St
     carry_paper(old, after, now.papers[at]);
 }
 
-/// What is known by uid and id besides papers.
+/// What is the same by uid or, where one has none, by id; -1 where it is not there.
 template <class Thing> int find_thing(const std::vector<Thing>& things, const Thing& like) {
     for (std::size_t i = 0; i < things.size(); ++i) {
         const Thing& t = things[i];
@@ -254,19 +250,19 @@ template <class Visit> void each_kind_of_thing(Visit&& visit) {
     visit(&Stash::embellishments);
     visit(&Stash::letters);
 }
+template <class Visit> void each_list(Visit&& visit) {
+    visit(&Stash::papers);
+    each_kind_of_thing(visit);
+}
 
 } // namespace
 
 int find_same(const Stash& stash, const Paper& paper) {
-    for (std::size_t i = 0; i < stash.papers.size(); ++i)
-        if (same_paper(stash.papers[i], paper)) return static_cast<int>(i);
-    return -1;
+    return find_thing(stash.papers, paper);
 }
 
 void adopt(Stash& stash, Paper paper, const Pictures& pictures) {
-    paper.id = free_id(stash, paper.id);
-    take_pictures(stash, paper, pictures);
-    stash.papers.push_back(std::move(paper));
+    adopt_thing(stash, &Stash::papers, std::move(paper), pictures);
 }
 
 Stash carried_over(const Stash& before, const Stash& after, Stash now) {
@@ -290,32 +286,14 @@ Stash carried_over(const Stash& before, const Stash& after, Stash now) {
 
 Stash joined(const Stash& page, const Stash& living, const std::set<std::string>& used) {
     Stash out;
-    std::set<int> taken;
-    for (const Paper& own : page.papers) {
-        const int known = find_same(living, own);
-        if (known < 0 && own.in_stash && !used.contains(own.id)) continue;
-        Paper paper = known < 0 ? own : living.papers[known];
-        paper.id = own.id;
-        paper.in_stash = known >= 0;
-        take_pictures(out, paper, known < 0 ? page.pictures : living.pictures);
-        out.papers.push_back(std::move(paper));
-        taken.insert(known);
-    }
-    for (std::size_t i = 0; i < living.papers.size(); ++i) {
-        if (taken.contains(static_cast<int>(i))) continue;
-        adopt(out, living.papers[i], living.pictures);
-        out.papers.back().in_stash = true;
-    }
-    each_kind_of_thing([&](auto of) { join_things(page, living, used, of, out); });
+    each_list([&](auto of) { join_things(page, living, used, of, out); });
     out.is_open = true;
     return out;
 }
 
 Stash kept_by_page(const Stash& at_hand, const std::set<std::string>& used) {
     Stash out = at_hand;
-    std::erase_if(out.papers, [&](const Paper& p) { return p.in_stash && !used.contains(p.id); });
-    for (Paper& p : out.papers) p.in_stash = false;
-    each_kind_of_thing([&](auto of) {
+    each_list([&](auto of) {
         std::erase_if(out.*of, [&](const auto& t) { return t.in_stash && !used.contains(t.id); });
         for (auto& t : out.*of) t.in_stash = false;
     });
@@ -326,8 +304,7 @@ Stash kept_by_page(const Stash& at_hand, const std::set<std::string>& used) {
 
 Stash living_part(const Stash& at_hand) {
     Stash out = at_hand;
-    std::erase_if(out.papers, [](const Paper& p) { return !p.in_stash; });
-    each_kind_of_thing([&](auto of) { std::erase_if(out.*of, [](const auto& t) { return !t.in_stash; }); });
+    each_list([&](auto of) { std::erase_if(out.*of, [](const auto& t) { return !t.in_stash; }); });
     drop_unseen_pictures(out);
     return out;
 }

@@ -81,9 +81,7 @@ Stash without_paper(const Stash& stash, const std::string& id) {
 }
 
 std::string free_id(const Stash& stash, const std::string& id) {
-    std::string out = id;
-    for (int n = 2; stash.find(out) >= 0; ++n) out = id + "-" + std::to_string(n);
-    return out;
+    return free_id_among(stash.papers, id);
 }
 
 std::vector<PaletteColour> palette_or_colour(const PaperFace& face) {

@@ -37,10 +37,7 @@ Result<void> take_torn(const std::string& option, const std::string& text, bool&
     if (text.empty()) return {};
     torn = text != "no";
     if (!torn) return {};
-    const auto more = typed_length(option, text, tear_limits.least, tear_limits.most);
-    if (!more) return tl::make_unexpected(more.error());
-    tear = **more;
-    return {};
+    return take_length(option, text, tear_limits, tear);
 }
 
 bool says_of_mats(const DressArgs& a) {
@@ -55,10 +52,8 @@ Result<void> edit_mat(const DressArgs& a, const Project& project, PhotoMat& mat)
         mat.paper = paper->id;
         mat.side = paper->side;
     }
-    const auto border =
-        typed_length("--photo-mat-border", a.mat_border, mat_border_limits.least, mat_border_limits.most);
-    if (!border) return tl::make_unexpected(border.error());
-    if (*border) mat.border = **border;
+    if (const auto r = take_length("--photo-mat-border", a.mat_border, mat_border_limits, mat.border); !r)
+        return r;
     if (!a.mat_span.empty()) {
         const auto span = typed_word<MatSpan>("--photo-mat-behind", a.mat_span);
         if (!span) return tl::make_unexpected(span.error());
@@ -110,10 +105,8 @@ Result<void> place_layer(const DressArgs& a, PaperLayer& layer) {
         if (!edge) return tl::make_unexpected(edge.error());
         layer.edge = *edge;
     }
-    const auto inset =
-        typed_length("--layer-inset", a.layer_inset, layer_inset_limits.least, layer_inset_limits.most);
-    if (!inset) return tl::make_unexpected(inset.error());
-    if (*inset) layer.inset = **inset;
+    if (const auto r = take_length("--layer-inset", a.layer_inset, layer_inset_limits, layer.inset); !r)
+        return r;
     if (!a.layer_place.empty()) {
         const auto place = typed_word<LayerPlace>("--layer-lies", a.layer_place);
         if (!place) return tl::make_unexpected(place.error());

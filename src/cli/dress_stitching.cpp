@@ -30,19 +30,11 @@ Result<void> take_sides(const std::string& text, Stitching& s) {
 Result<void> take_stitching(const DressArgs& a, Stitching& s) {
     if (!a.stitch_sides.empty())
         if (const auto r = take_sides(a.stitch_sides, s); !r) return r;
-    struct Of {
-        const char* option;
-        const std::string& typed;
-        Limits limits;
-        double& to;
-    };
-    for (const Of& of : {Of{"--stitch-inset", a.stitch_inset, stitch_inset_limits, s.inset},
-                         Of{"--stitch-spacing", a.stitch_spacing, stitch_spacing_limits, s.spacing},
-                         Of{"--stitch-clear", a.stitch_clearance, stitch_clearance_limits, s.clearance}}) {
-        const auto length = typed_length(of.option, of.typed, of.limits.least, of.limits.most);
-        if (!length) return tl::make_unexpected(length.error());
-        if (*length) of.to = **length;
-    }
+    for (const auto& r :
+         {take_length("--stitch-inset", a.stitch_inset, stitch_inset_limits, s.inset),
+          take_length("--stitch-spacing", a.stitch_spacing, stitch_spacing_limits, s.spacing),
+          take_length("--stitch-clear", a.stitch_clearance, stitch_clearance_limits, s.clearance)})
+        if (!r) return r;
     if (a.thread.empty()) return {};
     const auto thread = colour_called(a.thread);
     if (!thread) return fail(ErrorKind::BadInput, "--thread: '" + a.thread + "' is no colour");

@@ -27,13 +27,6 @@ bool says_of_titles(const DressArgs& a) {
            a.title_block || a.title_one_line || a.remove_title;
 }
 
-Result<void> take_length(const char* option, const std::string& text, Limits limits, double& to) {
-    const auto typed = typed_length(option, text, limits.least, limits.most);
-    if (!typed) return tl::make_unexpected(typed.error());
-    if (*typed) to = **typed;
-    return {};
-}
-
 Result<void> edit_path(const DressArgs& a, const Project& project, TitlePath& path) {
     if (!a.title_on.empty()) {
         const auto on = typed_word<TitleOn>("--title-on", a.title_on);

@@ -47,10 +47,7 @@ Result<void> place(const DressArgs& a, Writing& w) {
         w.width = size->x;
         w.height = size->y;
     }
-    const auto radius =
-        typed_length("--radius", a.radius, writing_radius_limits.least, writing_radius_limits.most);
-    if (!radius) return tl::make_unexpected(radius.error());
-    if (*radius) w.radius = **radius;
+    if (const auto r = take_length("--radius", a.radius, writing_radius_limits, w.radius); !r) return r;
     if (a.turn_deg) w.turn_deg = std::remainder(*a.turn_deg, 360.0);
     if (a.from_deg) w.from_deg = std::remainder(*a.from_deg, 360.0);
     if (a.sweep_deg) w.sweep_deg = *a.sweep_deg;
@@ -72,14 +69,7 @@ Result<void> edit_writings(const DressArgs& a, Project& project) {
         if (project.set_out.date.empty())
             return fail(ErrorKind::NothingToDo,
                         "--add-date: the page has no date; zesty set-out --date says it");
-        Writing w;
-        w.text = date_in_words(project.set_out.date);
-        w.width = 60;
-        w.height = 8;
-        w.line_height = 6;
-        const Box page = project.set_out.page.leaves().front();
-        w.centre = {page.x1 - 42, page.y1 - 16};
-        project.dress.writings.push_back(w);
+        project.dress.writings.push_back(date_writing(project.set_out));
     }
     if (a.letter_width) project.dress.letter_width = *a.letter_width;
     if (!changes_one(a)) return {};
@@ -92,10 +82,8 @@ Result<void> edit_writings(const DressArgs& a, Project& project) {
     }
     if (a.text.size() > longest_writing) return fail(ErrorKind::TooLarge, "--text: there is too much of it");
     if (!a.text.empty()) w.text = a.text;
-    const auto height =
-        typed_length("--line-height", a.line_height, line_height_limits.least, line_height_limits.most);
-    if (!height) return tl::make_unexpected(height.error());
-    if (*height) w.line_height = **height;
+    if (const auto r = take_length("--line-height", a.line_height, line_height_limits, w.line_height); !r)
+        return r;
     if (!a.pen.empty()) {
         const auto pen = colour_called(a.pen);
         if (!pen) return fail(ErrorKind::BadInput, "--pen: '" + a.pen + "' is no colour");

@@ -76,13 +76,9 @@ Result<Embellishment> embellishment(const StashArgs& a, const Stash& now) {
     if (out->outline.outer.empty())
         return fail(ErrorKind::BadInput,
                     "--embellishment: " + out->id + " needs a size or --outline-of a scan");
-    const auto thickness =
-        typed_length("--thickness", a.thickness, thickness_limits.least, thickness_limits.most);
-    if (!thickness) return tl::make_unexpected(thickness.error());
-    if (*thickness) out->thickness = **thickness;
-    const auto rim = typed_length("--white-rim", a.white_rim, white_rim_limits.least, white_rim_limits.most);
-    if (!rim) return tl::make_unexpected(rim.error());
-    if (*rim) out->white_rim = **rim;
+    for (const auto& r : {take_length("--thickness", a.thickness, thickness_limits, out->thickness),
+                          take_length("--white-rim", a.white_rim, white_rim_limits, out->white_rim)})
+        if (!r) return tl::make_unexpected(r.error());
     if (!a.on_sheet.empty()) out->on_sheet = a.on_sheet;
     return out;
 }

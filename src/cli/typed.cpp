@@ -68,6 +68,13 @@ Result<std::optional<double>> typed_length(const std::string& option, const std:
     return std::optional<double>(*length);
 }
 
+Result<void> take_length(const std::string& option, const std::string& text, Limits limits, double& to) {
+    const auto typed = typed_length(option, text, limits.least, limits.most);
+    if (!typed) return tl::make_unexpected(typed.error());
+    if (*typed) to = **typed;
+    return {};
+}
+
 Result<std::vector<double>> typed_lengths(const std::string& option, const std::string& text, double least,
                                           double most) {
     std::vector<double> out;

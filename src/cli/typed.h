@@ -20,6 +20,8 @@ Result<Page> typed_page(const std::string& text);
 /// A length between the limits; nothing for an empty text.
 Result<std::optional<double>> typed_length(const std::string& option, const std::string& text, double least,
                                            double most);
+/// The same into `to`, which stays as it is for an empty text.
+Result<void> take_length(const std::string& option, const std::string& text, Limits limits, double& to);
 /// Lengths with commas between them.
 Result<std::vector<double>> typed_lengths(const std::string& option, const std::string& text, double least,
                                           double most);

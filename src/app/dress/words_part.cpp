@@ -69,25 +69,15 @@ void WordsPart::build_text() {
 }
 
 LengthEdit* WordsPart::field(const char* name, Limits limits, double Writing::*of) {
-    auto* edit = new LengthEdit(name, limits.least, limits.most, this);
-    edit->setToolTip(name);
-    edit->setFixedWidth(76);
-    connect(edit, &LengthEdit::length_entered, this,
-            [this, name, of](double mm) { change(name, [&](Writing& w) { w.*of = mm; }); });
-    return edit;
+    return length_field(name, limits,
+                        [this, name, of](double mm) { change(name, [&](Writing& w) { w.*of = mm; }); });
 }
 
 void WordsPart::build_room() {
     QHBoxLayout* r = nullptr;
     const auto degrees = [&](const char* name, int least, int most, double Writing::*of) {
-        auto* box = new QSpinBox(this);
-        box->setRange(least, most);
-        box->setSuffix("\u00b0");
-        box->setAccessibleName(name);
-        box->setToolTip(name);
-        connect(box, &QSpinBox::valueChanged, this,
-                [this, name, of](int deg) { change(name, [&](Writing& w) { w.*of = deg; }); });
-        return box;
+        return degree_field(name, least, most,
+                            [this, name, of](int deg) { change(name, [&](Writing& w) { w.*of = deg; }); });
     };
     size_row_ = row_of_its_own("Room", r);
     width_ = field("Width of the room for words", writing_side_limits, &Writing::width);
@@ -102,9 +92,7 @@ void WordsPart::build_room() {
     radius_ = field("Radius of the outermost line", writing_radius_limits, &Writing::radius);
     band_ = field("Depth of the band", writing_side_limits, &Writing::height);
     r->addWidget(radius_);
-    auto* deep = new QLabel("band", this);
-    deep->setProperty("quiet", true);
-    r->addWidget(deep);
+    r->addWidget(quiet("band"));
     r->addWidget(band_);
     r->addStretch(1);
     sweep_row_ = row_of_its_own("Begins at", r);
@@ -112,9 +100,7 @@ void WordsPart::build_room() {
     sweep_ = degrees("How far round the arc goes", static_cast<int>(sweep_limits.least),
                      static_cast<int>(sweep_limits.most), &Writing::sweep_deg);
     r->addWidget(from_);
-    auto* on = new QLabel("goes on for", this);
-    on->setProperty("quiet", true);
-    r->addWidget(on);
+    r->addWidget(quiet("goes on for"));
     r->addWidget(sweep_);
     r->addStretch(1);
 }
@@ -141,10 +127,7 @@ void WordsPart::build_place() {
     build_room();
     r = row("Middle at");
     const auto place = [&](const char* name, double Point::*way) {
-        auto* edit = new LengthEdit(name, place_limits.least, place_limits.most, this);
-        edit->setToolTip(name);
-        edit->setFixedWidth(84);
-        connect(edit, &LengthEdit::length_entered, this, [this, way](double mm) {
+        const auto move = [this, way](double mm) {
             document_.change("Move the journaling", [&](Project& p) {
                 if (chosen() < 0) return;
                 Writing& w = p.dress.writings[static_cast<std::size_t>(chosen())];
@@ -152,8 +135,8 @@ void WordsPart::build_place() {
                 by.*way = mm - on_page(w, p.set_out).centre.*way;
                 w = moved_writing(w, p.set_out, by);
             });
-        });
-        return edit;
+        };
+        return length_field(name, place_limits, move, 84);
     };
     x_ = place("Middle of the journaling, from the left", &Point::x);
     y_ = place("Middle of the journaling, from the top", &Point::y);
@@ -218,14 +201,7 @@ void WordsPart::add() {
 void WordsPart::add_date() {
     document_.change("Write the date", [&](Project& p) {
         if (p.dress.writings.size() >= most_writings) return;
-        Writing w;
-        w.text = date_in_words(p.set_out.date);
-        w.line_height = 6;
-        w.width = 60;
-        w.height = 8;
-        const Box page = p.set_out.page.leaves().front();
-        w.centre = {page.x1 - w.width / 2 - 12, page.y1 - w.height / 2 - 12};
-        p.dress.writings.push_back(w);
+        p.dress.writings.push_back(date_writing(p.set_out));
     });
     choose(static_cast<int>(document_.project().dress.writings.size()) - 1);
 }

@@ -1,5 +1,7 @@
 #include "core/dress/writing.h"
 
+#include "core/sentences.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -170,6 +172,18 @@ Writing on_page(const Writing& writing, const SetOutDecisions& page) {
     if (!photo) return writing;
     Writing out = turned_with(writing, photo->turn_deg);
     out.centre = photo->centre + Transform::turned_deg(photo->turn_deg)(writing.centre);
+    return out;
+}
+
+Writing date_writing(const SetOutDecisions& page) {
+    constexpr double from_edges = 12;
+    Writing out;
+    out.text = date_in_words(page.date);
+    out.line_height = 6;
+    out.width = 60;
+    out.height = 8;
+    const Box leaf = page.page.leaves().front();
+    out.centre = {leaf.x1 - out.width / 2 - from_edges, leaf.y1 - out.height / 2 - from_edges};
     return out;
 }
 

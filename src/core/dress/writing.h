@@ -21,6 +21,9 @@ Writing on_page(const Writing& writing, const SetOutDecisions& page);
 /// The same place as part of a photo, which gets an id where it has none; by itself for a photo of -1.
 Writing belonging_to(const Writing& writing, SetOutDecisions& page, int photo);
 
+/// The date of the page, in the lower right corner of its first page.
+Writing date_writing(const SetOutDecisions& page);
+
 /// Moved on the page.
 Writing moved_writing(const Writing& writing, const SetOutDecisions& page, Point by);
 

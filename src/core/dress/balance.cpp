@@ -4,7 +4,6 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/sentences.h"
-#include "core/setout/set_out.h"
 #include "core/stash/colour_words.h"
 
 #include <algorithm>
@@ -100,20 +99,10 @@ void weigh_quarters(const DressNow& now, const std::vector<LyingThing>& pile, Ba
 
 void find_emptiest(const DressNow& now, const std::vector<LyingThing>& pile,
                    const std::vector<TitleFacts>& titles, BalanceFacts& out) {
-    Region base;
-    for (const Box& b : bases_of(now.page.page))
-        if (!b.empty()) base.push_back({ring_of(b), {}});
-    Region taken;
-    for (const LyingThing& thing : pile)
-        taken.insert(taken.end(), thing.outline.begin(), thing.outline.end());
+    Region rooms;
     for (const Writing& w : now.decided.writings)
-        if (const Polygon room = outline_of(on_page(w, now.page)); !room.outer.empty()) taken.push_back(room);
-    for (const TitleFacts& title : titles)
-        for (const TitleLetter& letter : title.letters) taken.push_back(letter.box);
-    const auto joined = unite(taken);
-    const auto free = joined ? subtract(base, *joined) : joined;
-    if (!free) return;
-    for (const Polygon& p : *free) {
+        if (const Polygon room = outline_of(on_page(w, now.page)); !room.outer.empty()) rooms.push_back(room);
+    for (const Polygon& p : free_base(now, pile, titles, rooms)) {
         const auto circle = largest_circle(p, 1);
         if (!circle || circle->radius <= out.emptiest_radius) continue;
         out.emptiest = circle->centre;

@@ -3,6 +3,7 @@
 #include "core/dress/balance.h"
 #include "core/dress/coverage.h"
 #include "core/dress/embellishments.h"
+#include "core/dress/grounds.h"
 #include "core/dress/stitching.h"
 #include "core/dress/title.h"
 #include "core/dress/writing.h"
@@ -17,14 +18,13 @@ namespace zesty {
 
 namespace {
 
-constexpr double may_enter = 1;             ///< mm
-constexpr double no_dress_area = 1;         ///< mm2
-constexpr Rgb plain_base{0xf4, 0xf4, 0xf2}; ///< cardstock nobody has named
+constexpr double may_enter = 1;     ///< mm
+constexpr double no_dress_area = 1; ///< mm2
 
 Rgb ground_of(const DressNow& now, const Writing& w) {
     const std::string& paper = w.shape == WritingShape::Back ? std::string() : now.page.page.base_paper;
     const int at = paper.empty() ? -1 : now.stash.find(paper);
-    return at < 0 ? plain_base : now.stash.papers[static_cast<std::size_t>(at)].colour;
+    return at < 0 ? bare_base : now.stash.papers[static_cast<std::size_t>(at)].colour;
 }
 
 bool lies_on(const Region& writing, const Polygon& thing) {

@@ -13,7 +13,6 @@ constexpr int samples_across = 9; ///< of the shorter side of what is looked und
 constexpr int most_samples = 400;
 constexpr double share_that_counts = 0.1; ///< of a pattern
 constexpr Rgb plain_cut{0xff, 0xff, 0xff};
-constexpr Rgb bare_base{0xf4, 0xf4, 0xf2};
 constexpr Rgb unknown_photo{0x9f, 0xb4, 0xb0};
 
 /// What is seen at one place: a paper, a photo, or a plain colour.

@@ -5,6 +5,8 @@
 
 namespace zesty {
 
+inline constexpr Rgb bare_base{0xf4, 0xf4, 0xf2}; ///< cardstock nobody has named
+
 struct Ground {
     Rgb colour;
     double area = 0;

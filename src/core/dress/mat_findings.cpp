@@ -46,8 +46,8 @@ private:
         return photo(m.photo).mats[static_cast<std::size_t>(m.mat)];
     }
     std::string name(const MatFacts& m) const {
-        return "Photo mat " + std::to_string(m.mat + 1) + " of " +
-               name_of(photo(m.photo), static_cast<std::size_t>(m.photo));
+        return name_of_mat(photo(m.photo), static_cast<std::size_t>(m.photo),
+                           static_cast<std::size_t>(m.mat));
     }
     std::string long_area(double mm2) const { return format_area(mm2, now_.units); }
 

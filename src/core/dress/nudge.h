@@ -32,6 +32,7 @@ public:
     /// Openings of which slivers are left, or photos' protected parts that are covered, and things that could
     /// move out of that: the thing most faults come of first.
     std::vector<DressMove> movers() const;
+    const std::vector<LyingThing>& pile() const { return pile_; }
     std::size_t faults() const; ///< slivers and covered parts, of all
 
     /// The smallest move of `mover` after which nothing that it has to do with is a fault, it hangs no

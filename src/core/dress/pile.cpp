@@ -6,6 +6,7 @@
 #include "core/geometry/measure.h"
 #include "core/setout/photo_mats.h"
 #include "core/setout/photos.h"
+#include "core/setout/set_out.h"
 
 #include <algorithm>
 
@@ -122,13 +123,28 @@ double hidden_share_of(const Region& region, const std::vector<LyingThing>& pile
     return std::clamp(1 - area(rest) / whole, 0.0, 1.0);
 }
 
+Region free_base(const DressNow& now, const std::vector<LyingThing>& pile,
+                 const std::vector<TitleFacts>& titles, const Region& besides) {
+    Region base;
+    for (const Box& b : bases_of(now.page.page))
+        if (!b.empty()) base.push_back({ring_of(b), {}});
+    Region taken = besides;
+    for (const LyingThing& thing : pile)
+        taken.insert(taken.end(), thing.outline.begin(), thing.outline.end());
+    for (const TitleFacts& title : titles)
+        for (const TitleLetter& letter : title.letters) taken.push_back(letter.box);
+    const auto joined = unite(taken);
+    const auto free = joined ? subtract(base, *joined) : joined;
+    return free ? *free : Region{};
+}
+
 std::string name_of(const LyingThing& thing, const DressNow& now) {
     const auto i = static_cast<std::size_t>(thing.index);
     switch (thing.what) {
     case Lying::Layer:
         return name_of(now.decided.layers[i], i);
     case Lying::Mat:
-        return "Photo mat " + std::to_string(thing.part + 1) + " of " + name_of(now.page.photos[i], i);
+        return name_of_mat(now.page.photos[i], i, static_cast<std::size_t>(thing.part));
     case Lying::Photo:
         return name_of(now.page.photos[i], i);
     case Lying::Embellishment: {

@@ -22,6 +22,10 @@ std::vector<LyingThing> pile_of(const DressNow& now);
 /// What is hidden of a region by what lies above a place in the pile, from 0 to 1.
 double hidden_share_of(const Region& region, const std::vector<LyingThing>& pile, std::size_t above);
 
+/// What of the base nothing of the pile, no letter of a title and nothing of `besides` lies on.
+Region free_base(const DressNow& now, const std::vector<LyingThing>& pile,
+                 const std::vector<TitleFacts>& titles, const Region& besides = {});
+
 /// "Photo mat 1 of Mia", "Photo 2", "Strip 1", "the cut".
 std::string name_of(const LyingThing& thing, const DressNow& now);
 

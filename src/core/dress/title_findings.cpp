@@ -197,13 +197,7 @@ private:
                              "; a plain label of " + format_size(t.label_width, t.label_height, now_.units) +
                              " under it helps.",
                   .where = where(i)};
-        const TitleFacts with_label = [&] {
-            DressDecisions decided = now_.decided;
-            decided.titles[i] = labelled;
-            const DressNow now{decided,    now_.page,   now_.whole,         now_.sections,
-                               now_.stash, now_.papers, now_.photo_colours, now_.units};
-            return title_with(now, {}, i, {});
-        }();
+        const TitleFacts with_label = tried(i, [&](PageTitle& x) { x = labelled; });
         if (!title(i).label && with_label.contrast >= readable_contrast)
             f.fixes.emplace_back("Lay a label under it", SetTitle{static_cast<int>(i), labelled});
         out_.push_back(std::move(f));

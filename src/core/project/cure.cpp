@@ -102,7 +102,6 @@ void offer_small_moves(const Project& project, Plan& plan) {
     if (movers.empty()) return;
     const auto move = nudging.smallest(movers.front(), small_moves);
     if (!move) return;
-    const std::vector<LyingThing> pile = pile_of(now);
     for (Finding& f : plan.findings) {
         if (f.code != Code::Sliver) continue;
         const auto& all = plan.dress.coverage.openings;
@@ -110,7 +109,7 @@ void offer_small_moves(const Project& project, Plan& plan) {
             all.begin(), all.end(), [&](const CoveredOpening& c) { return c.opening == f.openings.front(); });
         const bool by_it =
             covered != all.end() && std::any_of(covered->by.begin(), covered->by.end(), [&](int i) {
-                const LyingThing& thing = pile[static_cast<std::size_t>(i)];
+                const LyingThing& thing = nudging.pile()[static_cast<std::size_t>(i)];
                 const Lying what = thing.what == Lying::Mat ? Lying::Photo : thing.what;
                 return what == move->what && thing.index == move->index;
             });

@@ -179,7 +179,7 @@ std::vector<DressPiece> dress_pieces_of(const Project& project) {
             DressPiece piece;
             piece.photo = static_cast<int>(i);
             piece.mat = static_cast<int>(m);
-            piece.what = "Photo mat " + std::to_string(m + 1) + " of " + name_of(photo, i);
+            piece.what = name_of_mat(photo, i, m);
             piece.paper = photo.mats[m].paper;
             piece.outline = blank_of_mat(photo, m, project.set_out.page.glue_lip);
             out.push_back(std::move(piece));

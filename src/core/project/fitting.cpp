@@ -6,7 +6,6 @@
 #include "core/project/findings.h"
 #include "core/project/stash_at_hand.h"
 #include "core/sections/hidden.h"
-#include "core/setout/set_out.h"
 
 #include <algorithm>
 
@@ -19,18 +18,9 @@ constexpr std::size_t most_too_small = 3;
 constexpr std::size_t most_colours = 24;
 
 /// Of the base what nothing lies on.
-Region free_base(const Project& project, const Plan& plan) {
-    Region base;
-    for (const Box& b : bases_of(project.set_out.page))
-        if (!b.empty()) base.push_back({ring_of(b), {}});
-    Region taken;
-    for (const LyingThing& thing : pile_of(dress_now(project, plan)))
-        for (const Polygon& p : thing.outline) taken.push_back(p);
-    for (const TitleFacts& t : plan.dress.titles)
-        for (const TitleLetter& letter : t.letters) taken.push_back(letter.box);
-    const auto joined = unite(taken);
-    const auto free = joined ? subtract(base, *joined) : joined;
-    return free ? *free : Region{};
+Region free_of_page(const Project& project, const Plan& plan) {
+    const DressNow now = dress_now(project, plan);
+    return free_base(now, pile_of(now), plan.dress.titles);
 }
 
 /// What lies on an opening already.
@@ -79,7 +69,7 @@ std::optional<FreePlace> place_at(const Project& project, const Plan& plan, Poin
             if (contains(p, at)) return FreePlace{p, o};
         return std::nullopt;
     }
-    for (const Polygon& p : free_base(project, plan))
+    for (const Polygon& p : free_of_page(project, plan))
         if (contains(p, at)) return FreePlace{p, -1};
     return std::nullopt;
 }
@@ -89,7 +79,7 @@ std::vector<FreePlace> free_places(const Project& project, const Plan& plan) {
     if (plan.sections.cut)
         for (std::size_t o = 0; o < plan.sections.cut->openings.size(); ++o)
             if (is_uncovered(plan, o)) out.push_back(opening_place(plan, o));
-    for (const Polygon& p : free_base(project, plan))
+    for (const Polygon& p : free_of_page(project, plan))
         if (area(p) > worth_a_look) out.push_back({p, -1});
     return out;
 }

@@ -83,6 +83,10 @@ Polygon blank_of_mat(const Photo& photo, std::size_t mat, double lip) {
     return transformed(blank, Transform::moved(-middle.x, -middle.y));
 }
 
+std::string name_of_mat(const Photo& photo, std::size_t place, std::size_t mat) {
+    return "Photo mat " + std::to_string(mat + 1) + " of " + name_of(photo, place);
+}
+
 double reach_of_mats(const Photo& photo) {
     double out = 0;
     double reach = 0;

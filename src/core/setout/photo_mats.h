@@ -13,6 +13,9 @@ Polygon outline_of_mat(const Photo& photo, std::size_t mat);
 /// out where it is gutted and enough of it is hidden. `lip`: what stays under the photo to be glued.
 Polygon blank_of_mat(const Photo& photo, std::size_t mat, double lip);
 
+/// "Photo mat 1 of Mia": `place` is that of the photo among SetOutDecisions::photos.
+std::string name_of_mat(const Photo& photo, std::size_t place, std::size_t mat);
+
 /// How far mats that lie behind the whole photo reach beyond it.
 double reach_of_mats(const Photo& photo);
 

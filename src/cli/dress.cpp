@@ -84,6 +84,7 @@ void say(const Project& project, const Plan& plan) {
     say_papers(project, plan);
     say_stitching(project, plan);
     say_titles(project, plan);
+    say_holds(project, plan);
     say_coverage(plan);
     say_balance(project, plan);
     const auto missing = missing_of(project, plan);
@@ -93,7 +94,8 @@ void say(const Project& project, const Plan& plan) {
 
 Result<void> edit(const DressArgs& a, Project& project, Planner& planner, std::vector<std::string>& moves) {
     for (const auto of :
-         {edit_mats, edit_layers, edit_stitching, edit_embellishments, edit_titles, edit_writings})
+         {edit_mats, edit_layers, edit_stitching, edit_embellishments, edit_titles, edit_writings, edit_holds, edit_wet,
+          edit_late_frame, edit_variants})
         if (const auto r = of(a, project); !r) return r;
     if (!a.cure) return {};
     auto cured = cure_coverage(project, [&](const Project& changed) { return planner.shapes(changed); });
@@ -116,7 +118,7 @@ Result<void> draw(const DressArgs& args, const Project& project, const Plan& pla
         seen = *typed;
     }
     const Painting painting;
-    if (!as_seen(page_picture(project, plan, picture_pixels), seen)
+    if (!page_picture(project, plan, picture_pixels, seen)
              .save(QString::fromStdString(args.picture), "PNG"))
         return fail(ErrorKind::Unwritable, args.picture + ": the picture could not be written");
     return {};
@@ -143,6 +145,8 @@ static int run_dress(const DressArgs& args) {
     for (const std::string& move : moves) std::cout << move << "\n";
     say(*project, *plan);
     if (const auto r = answer_questions(args, *project, *plan); !r) return complain(r.error().message);
+    if (args.compare)
+        if (const auto r = compare_arrangements(*project, planner); !r) return complain(r.error().message);
     return done;
 }
 
@@ -158,8 +162,9 @@ CLI::App* add_dress(CLI::App& app, DressArgs& a) {
     add_stitching_options(*c, a);
     add_title_options(*c, a);
     add_writing_options(*c, a);
+    add_hold_options(*c, a);
     c->add_option("--picture", a.picture, "Draws the page into this PNG")->group("Look");
-    c->add_option("--seen", a.seen, "With --picture: colour, grey or squint")->group("Look");
+    c->add_option("--seen", a.seen, "With --picture: " + all_words<Seen>())->group("Look");
     c->add_flag("--json", a.json, "Print one JSON document");
     add_stash_option(*c);
     needs(*c, {{"--seen", "--picture"}});

@@ -1,7 +1,6 @@
 #pragma once
 
-#include "core/project/plan.h"
-#include "core/project/project.h"
+#include "core/project/planner.h"
 #include "core/result.h"
 
 #include <CLI/CLI.hpp>
@@ -27,6 +26,16 @@ struct DressArgs {
     bool raise_layer = false, remove_layer = false;
     bool cure = false;
     std::string stitch, stitch_sides, stitch_inset, stitch_spacing, stitch_clearance, thread;
+    // Height, wet work, a late frame, arrangements
+    std::vector<std::string> holds, free_parts;
+    std::optional<double> foot, wet_turn;
+    std::string album_takes, wet, wet_name, wet_shape, wet_at, wet_size, wet_colour, wet_margin, wet_primer;
+    int wet_number = 0; ///< which one, from 1; 0 for the last
+    int wet_cut = 0;    ///< from 1; 0 for none said
+    bool no_free_parts = false, remove_wet = false, compare = false;
+    std::string late_frame, late_frame_width, late_frame_paper, late_frame_lip;
+    std::string put_aside, bring_back, remove_variant;
+    int drop_outs = 0; ///< of which cut, from 1; 0 for none
     int stitching = 0; ///< which one, from 1; 0 for the last
     bool remove_stitching = false;
     // Titles
@@ -57,14 +66,21 @@ Result<void> edit_mats(const DressArgs& args, Project& project);
 Result<void> edit_layers(const DressArgs& args, Project& project);
 Result<void> edit_stitching(const DressArgs& args, Project& project);
 Result<void> edit_titles(const DressArgs& args, Project& project);
+Result<void> edit_holds(const DressArgs& args, Project& project);
+Result<void> edit_wet(const DressArgs& args, Project& project);
+Result<void> edit_late_frame(const DressArgs& args, Project& project);
+Result<void> edit_variants(const DressArgs& args, Project& project);
 Result<void> edit_embellishments(const DressArgs& args, Project& project);
 
 void add_writing_options(CLI::App& command, DressArgs& args);
 void add_paper_options(CLI::App& command, DressArgs& args);
 void add_stitching_options(CLI::App& command, DressArgs& args);
 void add_title_options(CLI::App& command, DressArgs& args);
+void add_hold_options(CLI::App& command, DressArgs& args);
 
 /// What is said of titles and embellishments, and the answers to questions about them.
+void say_holds(const Project& project, const Plan& plan);
+Result<void> compare_arrangements(const Project& project, Planner& planner);
 void say_stitching(const Project& project, const Plan& plan);
 void say_titles(const Project& project, const Plan& plan);
 Result<void> answer_questions(const DressArgs& args, const Project& project, const Plan& plan);

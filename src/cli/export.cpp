@@ -23,7 +23,7 @@ struct Export {
 static int run(const Export& args) {
     const auto p = planned(args.project, std::nullopt, 10);
     if (!p) return complain(p.error().message);
-    Chapters chapters = all_chapters;
+    Chapters chapters = usual_chapters;
     if (!args.chapters.empty()) {
         chapters.clear();
         for (const std::string& word : split(args.chapters, ',')) {

@@ -28,7 +28,8 @@ struct StashArgs {
     std::string find, like, kind, room;
     bool in_stock = false, crop = false, starter = false;
     std::string embellishment, outline_of, thickness, white_rim, on_sheet, letters, remove_thing, thing_name,
-        thing_colour, thing_kept_in, outline_square;
+        thing_colour, thing_kept_in, outline_square, drop_outs;
+    int of_cut = 1;
     bool json = false;
 };
 

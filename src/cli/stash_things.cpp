@@ -4,9 +4,12 @@
 #include "cli/painting.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
+#include "core/project/drop_outs.h"
+#include "core/project/planner.h"
 #include "core/stash/colour_words.h"
 #include "core/stash/new_things.h"
 #include "io/paint/letters.h"
+#include "io/project_file.h"
 #include "io/read_file.h"
 #include "io/trace/offcut.h"
 
@@ -130,10 +133,20 @@ template <class Thing> void put_thing(std::vector<Thing>& things, Thing thing) {
 } // namespace
 
 bool changes_things(const StashArgs& a) {
-    return !a.embellishment.empty() || !a.letters.empty() || !a.remove_thing.empty();
+    return !a.drop_outs.empty() || !a.embellishment.empty() || !a.letters.empty() || !a.remove_thing.empty();
 }
 
 Result<Stash> with_things(const StashArgs& a, Stash now) {
+    if (!a.drop_outs.empty()) {
+        const auto project = open_project(QString::fromStdString(a.drop_outs));
+        if (!project) return tl::make_unexpected(project.error());
+        if (a.of_cut > static_cast<int>(project->set_out.cuts.size()))
+            return fail(ErrorKind::BadInput, "--of-cut: there are " + std::to_string(project->set_out.cuts.size()) +
+                                                 " cuts on the page");
+        const auto plan = Planner().shapes(*project);
+        if (!plan) return tl::make_unexpected(plan.error());
+        now = with_drop_outs(std::move(now), *project, *plan, a.of_cut - 1);
+    }
     if (!a.embellishment.empty()) {
         auto thing = embellishment(a, now);
         if (!thing) return tl::make_unexpected(thing.error());
@@ -196,6 +209,10 @@ void add_thing_options(CLI::App& c, StashArgs& a) {
     text("--on-sheet", a.on_sheet, "The sheet it is on together with others");
     text("--letters", a.letters,
          "cork:stickers:16mm:AABCDEE: a set with what is left of it; stickers, dies, stamps, words or cut");
+    text("--drop-outs", a.drop_outs, "Keeps what falls out of the openings of a page's cut: its .zesty file");
+    c.add_option("--of-cut", a.of_cut, "With --drop-outs: which cut, from 1")
+        ->check(CLI::Range(1, 1000))
+        ->group("Embellishments and letters");
     text("--remove-thing", a.remove_thing, "Takes the embellishment or letter set with this id out");
 }
 

@@ -105,6 +105,17 @@ enum class Code {
     ManyAlike,
     LevelClusters,
     StitchingBroken,
+    TooHigh,
+    FoamShows,
+    TwoLevels,
+    PieceHeldOnce,
+    WetHidden,
+    WetFaint,
+    WetHuesFight,
+    WetLastSheet,
+    WetBeforeTrim,
+    FrameHides,
+    FrameHidesFace,
 };
 /// What is said of a code everywhere.
 struct CodeRow {
@@ -191,6 +202,17 @@ inline constexpr std::array code_rows{
     CodeRow{Code::ManyAlike, "many-alike", Severity::Note},
     CodeRow{Code::LevelClusters, "level-clusters", Severity::Note},
     CodeRow{Code::StitchingBroken, "stitching-broken", Severity::Note},
+    CodeRow{Code::TooHigh, "too-high", Severity::Problem},
+    CodeRow{Code::FoamShows, "foam-shows", Severity::Advice},
+    CodeRow{Code::TwoLevels, "two-levels", Severity::Note, true},
+    CodeRow{Code::PieceHeldOnce, "piece-held-once", Severity::Advice, true},
+    CodeRow{Code::WetHidden, "wet-hidden", Severity::Advice},
+    CodeRow{Code::WetFaint, "wet-faint", Severity::Advice},
+    CodeRow{Code::WetHuesFight, "wet-hues-fight", Severity::Advice, true},
+    CodeRow{Code::WetLastSheet, "wet-last-sheet", Severity::Note, true},
+    CodeRow{Code::WetBeforeTrim, "wet-before-trim", Severity::Note},
+    CodeRow{Code::FrameHides, "frame-hides", Severity::Advice},
+    CodeRow{Code::FrameHidesFace, "frame-hides-face", Severity::Problem},
 };
 template <>
 inline constexpr std::array words_of<Code> = [] {

@@ -3,6 +3,7 @@
 #include "core/dress/layers.h"
 #include "core/project/finished.h"
 #include "core/setout/photo_mats.h"
+#include "io/hold_json.h"
 #include "io/json_shapes.h"
 
 namespace zesty {
@@ -164,6 +165,10 @@ json dress_json(const Project& project, const Plan& plan) {
             {"balance", balance_json(plan.dress.balance)},
             {"titles", titles_json(project, plan)},
             {"embellishments", embellishments_json(project, plan)},
+            {"height", heights_json(project, plan)},
+            {"glue", glue_json(plan)},
+            {"wet", wet_json(project, plan)},
+            {"late_frame", late_frame_json(plan)},
             {"missing", missing_of(project, plan)}};
 }
 

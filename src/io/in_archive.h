@@ -10,6 +10,7 @@ struct InArchive {
     std::vector<std::string> drawings;
     std::vector<std::string> pictures; ///< of each photo; empty for none
     std::string sketch;                ///< its picture; empty for none
+    std::vector<InArchive> variants;   ///< of the arrangements kept beside this one
 };
 
 } // namespace zesty

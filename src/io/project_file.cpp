@@ -63,6 +63,63 @@ Result<Entries> unzip(const QByteArray& data, const std::string& what) {
     return out;
 }
 
+void add_files(const SetOutDecisions& page, const InArchive& in, Entries& entries) {
+    for (std::size_t i = 0; i < in.drawings.size(); ++i) entries[in.drawings[i]] = page.drawings[i]->bytes;
+    for (std::size_t i = 0; i < in.pictures.size(); ++i)
+        if (!in.pictures[i].empty()) entries[in.pictures[i]] = page.photos[i].picture->bytes;
+    if (!in.sketch.empty()) entries[in.sketch] = page.sketch.picture->bytes;
+}
+
+/// Gives decisions the drawings and pictures that lie beside them; each entry is read once.
+class Attaching {
+public:
+    Attaching(const Entries& entries, const std::string& what) : entries_(entries), what_(what) {}
+
+    Result<void> to(SetOutDecisions& page, const InArchive& in) {
+        for (std::size_t i = 0; i < page.photos.size(); ++i) {
+            auto picture = picture_in(in.pictures[i], "a photo");
+            if (!picture) return tl::make_unexpected(picture.error());
+            page.photos[i].picture = std::move(*picture);
+        }
+        auto sketch = picture_in(in.sketch, "the sketch");
+        if (!sketch) return tl::make_unexpected(sketch.error());
+        page.sketch.picture = std::move(*sketch);
+        for (const std::string& entry : in.drawings) {
+            auto drawing = drawing_in(entry);
+            if (!drawing) return tl::make_unexpected(drawing.error());
+            page.drawings.push_back(std::move(*drawing));
+        }
+        return {};
+    }
+
+private:
+    Result<Shared<BroughtPicture>> picture_in(const std::string& entry, const char* whose) {
+        if (entry.empty()) return Shared<BroughtPicture>{};
+        if (const auto known = pictures_.find(entry); known != pictures_.end()) return known->second;
+        const auto found = entries_.find(entry);
+        if (found == entries_.end())
+            return fail(ErrorKind::BadInput, what_ + ": the picture of " + whose + " is missing");
+        auto picture = brought_picture(entry.substr(entry.rfind('/') + 1), found->second);
+        if (!picture) return fail(picture.error().kind, what_ + ": " + picture.error().message);
+        return pictures_[entry] = std::move(*picture);
+    }
+
+    Result<Shared<DrawingFile>> drawing_in(const std::string& entry) {
+        if (const auto known = drawings_.find(entry); known != drawings_.end()) return known->second;
+        const auto found = entries_.find(entry);
+        if (found == entries_.end()) return fail(ErrorKind::BadInput, what_ + ": its drawing is missing");
+        auto read = read_svg(QByteArray::fromStdString(found->second));
+        if (!read) return fail(read.error().kind, what_ + ": " + read.error().message);
+        return drawings_[entry] = std::make_shared<const DrawingFile>(
+                   DrawingFile{entry.substr(entry.rfind('/') + 1), found->second, std::move(*read)});
+    }
+
+    const Entries& entries_;
+    const std::string& what_;
+    std::map<std::string, Shared<BroughtPicture>> pictures_;
+    std::map<std::string, Shared<DrawingFile>> drawings_;
+};
+
 } // namespace
 
 Project as_kept(Project project) {
@@ -76,11 +133,9 @@ Result<QByteArray> project_bytes(const Project& at_hand) {
     const Project project = as_kept(at_hand);
     Entries entries{{"project.json", project_json(project).dump(1)}};
     const InArchive in = entries_of(project);
-    for (std::size_t i = 0; i < in.drawings.size(); ++i)
-        entries[in.drawings[i]] = project.set_out.drawings[i]->bytes;
-    for (std::size_t i = 0; i < in.pictures.size(); ++i)
-        if (!in.pictures[i].empty()) entries[in.pictures[i]] = project.set_out.photos[i].picture->bytes;
-    if (!in.sketch.empty()) entries[in.sketch] = project.set_out.sketch.picture->bytes;
+    add_files(project.set_out, in, entries);
+    for (std::size_t i = 0; i < project.variants.size(); ++i)
+        add_files(project.variants[i].page->set_out, in.variants[i], entries);
     if (project.stash)
         for (const auto& [name, bytes] : project.stash->pictures) entries["papers/" + name] = *bytes;
     return zip(entries);
@@ -94,31 +149,13 @@ Result<Project> project_from(const QByteArray& data, const std::string& what) {
     auto decisions = decisions_from(*j, what);
     if (!decisions) return tl::make_unexpected(decisions.error());
     Project p = std::move(decisions->project);
-    const auto picture_in = [&](const std::string& entry,
-                                const char* whose) -> Result<Shared<BroughtPicture>> {
-        if (entry.empty()) return Shared<BroughtPicture>{};
-        const auto found = entries->find(entry);
-        if (found == entries->end())
-            return fail(ErrorKind::BadInput, what + ": the picture of " + whose + " is missing");
-        auto picture = brought_picture(entry.substr(entry.rfind('/') + 1), found->second);
-        if (!picture) return fail(picture.error().kind, what + ": " + picture.error().message);
-        return std::move(*picture);
-    };
-    for (std::size_t i = 0; i < p.set_out.photos.size(); ++i) {
-        auto picture = picture_in(decisions->in.pictures[i], "a photo");
-        if (!picture) return tl::make_unexpected(picture.error());
-        p.set_out.photos[i].picture = std::move(*picture);
-    }
-    auto sketch = picture_in(decisions->in.sketch, "the sketch");
-    if (!sketch) return tl::make_unexpected(sketch.error());
-    p.set_out.sketch.picture = std::move(*sketch);
-    for (const std::string& drawing : decisions->in.drawings) {
-        const auto found = entries->find(drawing);
-        if (found == entries->end()) return fail(ErrorKind::BadInput, what + ": its drawing is missing");
-        auto read = read_svg(QByteArray::fromStdString(found->second));
-        if (!read) return fail(read.error().kind, what + ": " + read.error().message);
-        p.set_out.drawings.push_back(std::make_shared<const DrawingFile>(
-            DrawingFile{drawing.substr(drawing.rfind('/') + 1), found->second, std::move(*read)}));
+    Attaching files(*entries, what);
+    if (const auto r = files.to(p.set_out, decisions->in); !r) return tl::make_unexpected(r.error());
+    for (std::size_t i = 0; i < p.variants.size(); ++i) {
+        KeptPage page = *p.variants[i].page;
+        if (const auto r = files.to(page.set_out, decisions->in.variants[i]); !r)
+            return tl::make_unexpected(r.error());
+        p.variants[i].page = std::make_shared<const KeptPage>(std::move(page));
     }
     if (j->contains("stash")) {
         auto stash = stash_from((*j)["stash"], what, [&](const std::string& name) -> Result<PictureBytes> {

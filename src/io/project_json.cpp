@@ -18,15 +18,36 @@ namespace {
 
 constexpr char format_name[] = "zesty-project/";
 
+/// What a project and an arrangement that is kept have alike.
+template <class F, class Page> void describe_page(F& f, Page& page, InArchive& in) {
+    f.object("set_out", [&](auto& o) { describe(o, page.set_out, in); });
+    f.object("sections", [&](auto& o) { describe(o, page.sections); });
+    f.object("match", [&](auto& o) { describe(o, page.match); });
+    f.object("sheets", [&](auto& o) { describe(o, page.sheets); });
+    f.object("dress", [&](auto& o) { describe(o, page.dress); });
+}
+
+/// One was within its limits when it was put aside, and does not change.
+template <class F, Describes<Variant> T> void describe(F& f, T& variant, InArchive& in) {
+    f.text("name", variant.name);
+    if constexpr (!std::is_same_v<F, Settler>) {
+        KeptPage page = variant.page ? *variant.page : KeptPage{};
+        describe_page(f, page, in);
+        if constexpr (std::is_same_v<F, Reader>)
+            variant.page = std::make_shared<const KeptPage>(std::move(page));
+    }
+}
+
 template <class F, Describes<Project> T> void describe(F& f, T& project, InArchive& in) {
     f.text("title", project.title);
     f.word("units", project.units);
     f.whole("seed", project.seed, {0, 4294967295.0});
-    f.object("set_out", [&](auto& o) { describe(o, project.set_out, in); });
-    f.object("sections", [&](auto& o) { describe(o, project.sections); });
-    f.object("match", [&](auto& o) { describe(o, project.match); });
-    f.object("sheets", [&](auto& o) { describe(o, project.sheets); });
-    f.object("dress", [&](auto& o) { describe(o, project.dress); });
+    describe_page(f, project, in);
+    std::size_t variants = 0;
+    short_list(f, "variants", project.variants, most_variants, [&](auto& o, auto& variant) {
+        if (in.variants.size() <= variants) in.variants.emplace_back();
+        describe(o, variant, in.variants[variants++]);
+    });
     f.values("set_aside", project.set_aside, [](auto& v, const char* key, auto& said) { v.text(key, said); });
     f.check("set_aside", [&] { return std::is_sorted(project.set_aside.begin(), project.set_aside.end()); });
 }
@@ -51,16 +72,50 @@ Result<int> format_of(const json& j, const std::string& what) {
 
 } // namespace
 
-InArchive entries_of(const Project& p) {
-    InArchive out;
-    for (std::size_t i = 0; i < p.set_out.drawings.size(); ++i)
-        out.drawings.push_back("drawing/" + std::to_string(i + 1) + "/" + p.set_out.drawings[i]->name);
-    for (std::size_t i = 0; i < p.set_out.photos.size(); ++i) {
-        const auto& picture = p.set_out.photos[i].picture;
-        out.pictures.push_back(picture ? "photos/" + std::to_string(i + 1) + "/" + picture->name
-                                       : std::string());
+namespace {
+
+/// Names what lies in the archive; what several arrangements have alike lies there once.
+class Naming {
+public:
+    InArchive of(const SetOutDecisions& page, const std::string& folder) {
+        InArchive out;
+        for (std::size_t i = 0; i < page.drawings.size(); ++i)
+            out.drawings.push_back(named(drawings_, page.drawings[i],
+                                         folder + "drawing/" + std::to_string(i + 1) + "/"));
+        for (std::size_t i = 0; i < page.photos.size(); ++i) {
+            const auto& picture = page.photos[i].picture;
+            out.pictures.push_back(
+                picture ? named(pictures_, picture, folder + "photos/" + std::to_string(i + 1) + "/")
+                        : std::string());
+        }
+        if (const auto& sketch = page.sketch.picture; sketch)
+            out.sketch = named(pictures_, sketch, folder + "sketch/");
+        return out;
     }
-    if (const auto& sketch = p.set_out.sketch.picture; sketch) out.sketch = "sketch/" + sketch->name;
+
+private:
+    template <class T> using Named = std::vector<std::pair<Shared<T>, std::string>>;
+    template <class T>
+    static std::string named(Named<T>& known, const Shared<T>& file, const std::string& folder) {
+        if (folder.rfind("variant/", 0) == 0)
+            for (const auto& [other, name] : known)
+                if (other == file) return name;
+        known.emplace_back(file, folder + file->name);
+        return known.back().second;
+    }
+
+    Named<DrawingFile> drawings_;
+    Named<BroughtPicture> pictures_;
+};
+
+} // namespace
+
+InArchive entries_of(const Project& p) {
+    Naming naming;
+    InArchive out = naming.of(p.set_out, "");
+    for (std::size_t i = 0; i < p.variants.size(); ++i)
+        out.variants.push_back(
+            naming.of(p.variants[i].page->set_out, "variant/" + std::to_string(i + 1) + "/"));
     return out;
 }
 

@@ -87,6 +87,13 @@ enum class Act {
     WhatFits,
     WhereItFits,
     AddStitching,
+    AddWet,
+    TakeDropOuts,
+    HoldNext,
+    FreePartWanted,
+    PutAside,
+    BringBack,
+    CompareVariants,
 };
 
 /// What is the case in the window, as far as actions depend on it.

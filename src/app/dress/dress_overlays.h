@@ -17,6 +17,7 @@ struct DressInHand {
     int title = -1;
     bool balance = false;  ///< triangle and emptiest place are on show
     bool coverage = false; ///< what is hidden and where slivers are left is on show
+    int wet = -1;
 };
 
 void paint_dress_overlays(QPainter& painter, const PageMap& map, const Project& project, const Plan& plan,

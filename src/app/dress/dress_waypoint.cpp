@@ -31,6 +31,18 @@ private:
     std::size_t writing_;
 };
 
+/// A circle from its middle to where the drag ends, where neither glue nor foam goes.
+class FreePartDrag final : public EditingDrag {
+public:
+    using EditingDrag::EditingDrag;
+    void move(QPointF to) override {
+        edit("Leave a part free", [&](Project& p) {
+            if (p.dress.free_parts.size() >= most_free_parts) return;
+            p.dress.free_parts.push_back({map().back(from_), free_part_limits.nearest(length(moved(to)))});
+        });
+    }
+};
+
 int pieces_without_sheet(const Plan& plan) {
     return static_cast<int>(std::count_if(plan.dress.pieces.begin(), plan.dress.pieces.end(),
                                           [](const DressPiece& p) { return !p.placed && !p.paper.empty(); }));
@@ -49,21 +61,29 @@ DressWaypoint::DressWaypoint(const BenchParts& bench, QWidget* side, QObject* pa
     : WaypointView(bench, parent),
       panel_(new PanelOfParts(
           "How will it look?",
-          {"Photo mats", "Layers", "Embellishments", "Title", "Words", "Stitching", "Cover", "Look"}, side)) {
+          {"Wet work", "Photo mats", "Layers", "Embellishments", "Title", "Words", "Stitching", "Height", "Cover",
+           "Frame", "Look", "Variants"},
+          side)) {
+    wet_ = new WetPart(bench.document, bench.state, bench.actions, panel_);
     mats_ = new MatsPart(bench.document, bench.state, bench.actions, panel_);
     layers_ = new LayersPart(bench.document, bench.state, bench.actions, panel_);
     things_ = new ThingsPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
     title_ = new TitlePart(bench.document, bench.state, bench.actions, panel_);
     words_ = new WordsPart(bench.document, bench.state, bench.actions, panel_);
     stitching_ = new StitchingPart(bench.document, bench.state, bench.actions, panel_);
+    height_ = new HeightPart(bench.document, bench.state, bench.actions, panel_);
+    frame_ = new FramePart(bench.document, bench.state, bench.actions, panel_);
+    variants_ = new VariantsPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
     cover_ = new CoverPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
     look_ = new LookPart(bench.document, bench.state, bench.actions, panel_);
-    for (PanelPart* part : std::initializer_list<PanelPart*>{mats_, layers_, things_, title_, words_,
-                                                             stitching_, cover_, look_})
+    for (PanelPart* part : std::initializer_list<PanelPart*>{wet_, mats_, layers_, things_, title_, words_,
+                                                             stitching_, height_, cover_, frame_, look_, variants_})
         panel_->add(part);
     panel_->choose(Words);
     connect(panel_, &PanelOfParts::part_chosen, this, &WaypointView::look_changed);
     connect(look_, &LookPart::seen_changed, this, &WaypointView::look_changed);
+    connect(wet_, &WetPart::chosen_changed, this, &WaypointView::look_changed);
+    connect(height_, &HeightPart::seen_changed, this, &WaypointView::look_changed);
     connect(words_, &WordsPart::chosen_changed, this, &WaypointView::look_changed);
     connect(things_, &ThingsPart::in_hand_changed, this, &WaypointView::look_changed);
     connect(title_, &TitlePart::chosen_changed, this, &WaypointView::look_changed);
@@ -101,6 +121,34 @@ void DressWaypoint::connect_actions() {
         show_part(Things);
         things_->ask_where_it_fits();
     });
+    on(Act::AddWet, [this] {
+        show_part(Wet);
+        wet_->add();
+    });
+    on(Act::TakeDropOuts, [this] {
+        show_part(Wet);
+        wet_->take_drop_outs();
+    });
+    on(Act::HoldNext, [this] {
+        show_part(Height);
+        height_->hold_next();
+    });
+    on(Act::FreePartWanted, [this] {
+        show_part(Height);
+        height_->want_free_part(!height_->wants_free_part());
+    });
+    on(Act::PutAside, [this] {
+        show_part(Variants);
+        variants_->put_aside();
+    });
+    on(Act::BringBack, [this] {
+        show_part(Variants);
+        variants_->bring_back();
+    });
+    on(Act::CompareVariants, [this] {
+        show_part(Variants);
+        variants_->compare();
+    });
     on(Act::AddStitching, [this] {
         show_part(Stitches);
         stitching_->add();
@@ -137,16 +185,22 @@ QString DressWaypoint::answer(const Project& project, const Plan& plan) const {
                                : QString("%1, %2 more").arg(words(missing.front())).arg(missing.size() - 1);
 }
 
+Seen DressWaypoint::seen() const {
+    if (panel_->chosen() == Height) return height_->seen();
+    return look_->seen();
+}
+
 void DressWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const Project& project,
                                   const Plan& plan) const {
-    if (look_->seen() != Seen::Colour) return;
+    if (seen() != Seen::Colour) return;
     const DressInHand in_hand{panel_->chosen() == Mats ? bench_.state.in_hand().photo(project) : -1,
                               panel_->chosen() == Layers ? layers_->chosen() : -1,
                               words_->chosen(),
                               panel_->chosen() == Things ? things_->on_page() : -1,
                               panel_->chosen() == Title ? title_->chosen() : -1,
                               panel_->chosen() == Look,
-                              panel_->chosen() == Cover};
+                              panel_->chosen() == Cover,
+                              panel_->chosen() == Wet ? wet_->chosen() : -1};
     paint_dress_overlays(painter, map, project, plan, in_hand);
 }
 
@@ -209,7 +263,27 @@ std::unique_ptr<PageDrag> DressWaypoint::press_layer(const PageHands& hands, QPo
     return nullptr;
 }
 
+std::unique_ptr<PageDrag> DressWaypoint::press_wet(const PageHands& hands, QPointF at) const {
+    const auto& zones = hands.plan().dress.wet;
+    for (std::size_t i = zones.size(); i-- > 0;) {
+        const Point there = hands.map().back(at);
+        if (std::none_of(zones[i].wet.begin(), zones[i].wet.end(),
+                         [&](const Polygon& p) { return contains(p, there); }))
+            continue;
+        panel_->choose(Wet);
+        wet_->choose(static_cast<int>(i));
+        return std::make_unique<MovePointDrag>(hands, at, "Move the wet work", [i](Project& p) {
+            return i < p.dress.wet.size() ? &p.dress.wet[i].centre : nullptr;
+        });
+    }
+    return nullptr;
+}
+
 std::unique_ptr<PageDrag> DressWaypoint::press(const PageHands& hands, const PagePress& press) const {
+    if (panel_->chosen() == Height && height_->wants_free_part()) {
+        height_->want_free_part(false);
+        return std::make_unique<FreePartDrag>(hands, press.at);
+    }
     things_->clicked_at(hands.map().back(press.at));
     if (press.opening >= 0)
         hands.state.select({press.opening});
@@ -220,10 +294,14 @@ std::unique_ptr<PageDrag> DressWaypoint::press(const PageHands& hands, const Pag
     if (auto drag = press_writing(hands, press.at)) return drag;
     if (auto drag = press_layer(hands, press.at, true)) return drag;
     if (auto drag = begin_moving_photo(hands, press.at)) {
-        if (panel_->chosen() != Cover && panel_->chosen() != Look) panel_->choose(Mats);
+        if (panel_->chosen() == Height)
+            height_->choose(Lying::Photo, hands.state.in_hand().photo(hands.document.project()));
+        else if (panel_->chosen() != Cover && panel_->chosen() != Look)
+            panel_->choose(Mats);
         return drag;
     }
-    return press_layer(hands, press.at, false);
+    if (auto drag = press_layer(hands, press.at, false)) return drag;
+    return panel_->chosen() == Wet || press.opening < 0 ? press_wet(hands, press.at) : nullptr;
 }
 
 bool DressWaypoint::push(const PageHands& hands, Point way, bool more) const {
@@ -251,6 +329,10 @@ bool DressWaypoint::push(const PageHands& hands, Point way, bool more) const {
         if (const int i = things_->on_page(); i >= 0)
             return push_at("Move the embellishment",
                            [i](Project& p) -> Point& { return p.dress.embellishments[i].centre; });
+        return false;
+    case Wet:
+        if (const int i = wet_->chosen(); i >= 0)
+            return push_at("Move the wet work", [i](Project& p) -> Point& { return p.dress.wet[i].centre; });
         return false;
     case Layers:
         if (const int i = layers_->chosen(); i >= 0)

@@ -4,12 +4,16 @@
 #include "app/bench/panel_part.h"
 #include "app/bench/waypoint_view.h"
 #include "app/dress/cover_part.h"
+#include "app/dress/frame_part.h"
+#include "app/dress/height_part.h"
 #include "app/dress/layers_part.h"
 #include "app/dress/look_part.h"
 #include "app/dress/mats_part.h"
 #include "app/dress/stitching_part.h"
 #include "app/dress/things_part.h"
 #include "app/dress/title_part.h"
+#include "app/dress/variants_part.h"
+#include "app/dress/wet_part.h"
 #include "app/dress/words_part.h"
 
 namespace zesty {
@@ -31,17 +35,18 @@ public:
         return "Drag photos, layers and journaling to where you want them; the arrow keys push what is in "
                "hand.";
     }
-    Seen seen() const override { return look_->seen(); }
+    Seen seen() const override;
     std::unique_ptr<PageDrag> press(const PageHands& hands, const PagePress& press) const override;
     bool push(const PageHands& hands, Point way, bool more) const override;
 
 private:
-    enum Part { Mats, Layers, Things, Title, Words, Stitches, Cover, Look };
+    enum Part { Wet, Mats, Layers, Things, Title, Words, Stitches, Height, Cover, Frame, Look, Variants };
     void connect_actions();
     void show_part(Part part);
     std::unique_ptr<PageDrag> press_writing(const PageHands& hands, QPointF at) const;
     std::unique_ptr<PageDrag> press_title(const PageHands& hands, QPointF at) const;
     std::unique_ptr<PageDrag> press_thing(const PageHands& hands, QPointF at) const;
+    std::unique_ptr<PageDrag> press_wet(const PageHands& hands, QPointF at) const;
     std::unique_ptr<PageDrag> press_layer(const PageHands& hands, QPointF at, bool on_top) const;
 
     PanelOfParts* panel_;
@@ -53,6 +58,10 @@ private:
     CoverPart* cover_;
     WordsPart* words_;
     LookPart* look_;
+    WetPart* wet_;
+    HeightPart* height_;
+    FramePart* frame_;
+    VariantsPart* variants_;
 };
 
 } // namespace zesty

@@ -11,13 +11,12 @@ namespace zesty {
 
 LookPart::LookPart(Document& document, BenchState& state, Actions& actions, QWidget* parent)
     : PanelPart(document, state, actions, parent) {
-    auto* r = row("See it");
     choice_ = new ChoiceRow<Seen>(
         "How the page is seen",
-        {{"In colour", Seen::Colour}, {"In grey", Seen::Grey}, {"Squinting", Seen::Squint}}, this);
+        {{"Colour", Seen::Colour}, {"Grey", Seen::Grey}, {"Squint", Seen::Squint}, {"Height", Seen::Height}, {"Glue", Seen::Glue}}, this);
     choice_->show_value(seen_);
     choice_->on_choice(this, [this](Seen seen) { see(seen); });
-    r->addWidget(choice_, 1);
+    column_->addWidget(choice_);
     line("look-says")
         ->setText("In grey you see whether light and dark are where they should be; squinting, what "
                   "the eye is drawn to first.");

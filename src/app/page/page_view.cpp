@@ -151,9 +151,10 @@ void PageView::ask_for_base() {
     PageLook look;
     look.sketch = true;
     if (waypoint_ && waypoint_->shows_bare_base()) look.bare = look.base;
+    const Seen seen = waypoint_ ? waypoint_->seen() : Seen::Colour;
     base_.request(
         size(), devicePixelRatioF(), theme::bench,
-        [map = map_, look, plan = state_.shared_plan(), textures = state_.textures(),
+        [map = map_, look, seen, plan = state_.shared_plan(), textures = state_.textures(),
          project = shown_project(),
          own =
              state_.offers().compared_with() ? state_.offers().compared_with()->project : document_.project(),
@@ -174,12 +175,13 @@ void PageView::ask_for_base() {
             painter.save();
             painter.setClipRect(QRectF(0, 0, line, project.set_out.page.full_height()));
             paint_page(painter, project, *plan, *textures, look);
+            paint_seen(painter, project, *plan, seen);
             painter.restore();
             if (!compared || !own_plan) return;
             painter.setClipRect(QRectF(line, 0, width - line, project.set_out.page.full_height()));
             paint_page(painter, own, *own_plan, *textures, look);
         },
-        [seen = waypoint_ ? waypoint_->seen() : Seen::Colour](QImage image) { return as_seen(image, seen); });
+        [seen](QImage image) { return as_seen(image, seen); });
     asked_map_ = map_;
     asked_size_ = size();
     base_stale_ = false;

@@ -62,7 +62,8 @@ CuttingPart::CuttingPart(Document& document, BenchState& state, Actions& actions
 
 void CuttingPart::build_chapters(QHBoxLayout* row) {
     static const std::array says{"Key with numbers", "What to prepare", "Cutting mats",        "Loose pieces",
-                                 "Sheets",           "Tracing pages",   "Lines for journaling"};
+                                 "Sheets",           "Tracing pages",   "Lines for journaling",
+                                 "Foam and glue",    "Placement, true scale"};
     static_assert(says.size() == words_of<Chapter>.size());
     which_ = new QPushButton(this);
     which_->setObjectName("chapters");
@@ -72,7 +73,7 @@ void CuttingPart::build_chapters(QHBoxLayout* row) {
     for (const Chapter chapter : all_chapters) {
         auto* action = menu->addAction(says[static_cast<std::size_t>(chapter)]);
         action->setCheckable(true);
-        action->setChecked(true);
+        action->setChecked(usual_chapters.contains(chapter));
         connect(action, &QAction::toggled, this, [this, chapter](bool on) {
             if (on)
                 chapters_.insert(chapter);
@@ -91,7 +92,8 @@ void CuttingPart::build_chapters(QHBoxLayout* row) {
 
 /// Laid out as it would be printed, while the hands go on.
 void CuttingPart::count_pages() {
-    which_->setText(chapters_.size() == all_chapters.size()
+    which_->setText(chapters_ == usual_chapters ? QString("usual chapters")
+                    : chapters_ == all_chapters
                         ? QString("all chapters")
                         : counted(chapters_.size(), "chapter", "chapters"));
     const auto plan = state_.own_plan();

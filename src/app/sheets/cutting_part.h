@@ -27,7 +27,7 @@ private:
 
     Settings& settings_;
     Worker& worker_;
-    Chapters chapters_ = all_chapters;
+    Chapters chapters_ = usual_chapters;
     QPushButton* which_;
     QLabel* pages_;
     quint64 asked_ = 0;

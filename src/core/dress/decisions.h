@@ -1,11 +1,14 @@
 #pragma once
 // What a person decides at Dress: paper laid on the page, and what is written. Millimetres on the page.
 
+#include "core/dress/late_frame.h"
+#include "core/dress/wet_zone.h"
 #include "core/geometry/lengths.h"
 #include "core/geometry/shapes.h"
 #include "core/limits.h"
 #include "core/names.h"
 #include "core/sections/decisions.h"
+#include "core/setout/mounting.h"
 #include "core/setout/placed_cut.h"
 #include "core/stash/colour.h"
 #include "core/stash/stash.h"
@@ -76,6 +79,7 @@ struct PaperLayer {
     bool torn = false;                ///< all round; of a hill the upper edge is torn anyway
     double tear = mm_per_inch / 8;    ///< what is cut larger for it
     LayerPlace place = LayerPlace::UnderCuts;
+    Mounting held = {};
     bool operator==(const PaperLayer&) const = default;
 };
 inline constexpr Limits layer_side_limits{1, 3000};
@@ -117,6 +121,7 @@ struct PageTitle {
     bool label = false; ///< a plain label lies under it
     Rgb label_colour{0xfb, 0xf8, 0xf1};
     double label_margin = 3.175; ///< round the letters
+    Mounting held = {};
     bool operator==(const PageTitle&) const = default;
 };
 inline constexpr Limits title_length_limits{5, 3000};
@@ -134,6 +139,7 @@ struct PlacedEmbellishment {
     std::string id; ///< of the stash
     Point centre;
     double turn_deg = 0;
+    Mounting held = {};
     bool operator==(const PlacedEmbellishment&) const = default;
 };
 inline constexpr std::size_t most_placed = 500;
@@ -159,7 +165,21 @@ inline constexpr Limits stitch_spacing_limits{1, 50};
 inline constexpr Limits stitch_clearance_limits{0, 50};
 inline constexpr std::size_t most_stitchings = 10;
 
+/// Where neither glue nor foam goes, so that something can be tucked under later, or a tip stays free.
+struct FreePart {
+    Point centre;
+    double radius = 12.7;
+    bool operator==(const FreePart&) const = default;
+};
+inline constexpr Limits free_part_limits{2, 500};
+inline constexpr std::size_t most_free_parts = 40;
+inline constexpr Limits album_limits{0.5, 100};
+
 struct DressDecisions {
+    std::vector<WetZone> wet; ///< in the order they are made
+    LateFrame frame;
+    std::vector<FreePart> free_parts;
+    double album_takes = 5; ///< mm above the base that fit into the album's pocket
     std::vector<Stitching> stitchings;
     std::vector<PlacedEmbellishment> embellishments; ///< lowest first
     std::vector<PageTitle> titles;                   ///< the same; above the embellishments

@@ -3,9 +3,13 @@
 #include "core/dress/balance.h"
 #include "core/dress/coverage.h"
 #include "core/dress/embellishments.h"
+#include "core/dress/glue.h"
 #include "core/dress/grounds.h"
+#include "core/dress/heights.h"
+#include "core/dress/late_framing.h"
 #include "core/dress/stitching.h"
 #include "core/dress/title.h"
+#include "core/dress/wet.h"
 #include "core/dress/writing.h"
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
@@ -103,6 +107,13 @@ DressFacts dress_facts(const DressNow& now) {
     for (const Stitching& s : now.decided.stitchings) out.stitchings.push_back(stitched(s, now, pile));
     out.embellishments = embellishment_facts(now, pile);
     out.short_embellishments = short_embellishments(now);
+    const std::vector<TuckZones> zones = zones_of(now, pile);
+    out.heights = heights_of(now, pile, out.titles, zones);
+    out.glue = glue_of(now, pile, zones, out.heights);
+    WetLook wet = wet_facts(now, pile);
+    out.wet = std::move(wet.zones);
+    out.wet_pairs = std::move(wet.pairs);
+    out.frame = late_frame_facts(now, pile, out.wet, out.titles);
     out.balance = balance_of(now, pile, out.embellishments, out.titles);
     return out;
 }

@@ -20,6 +20,8 @@ struct DressNow {
     const PaperFacts& papers;
     const std::vector<PhotoColours>& photo_colours; ///< by photo
     Units units = Units::Inches;
+    const std::vector<BarPlace>* bar_places = nullptr; ///< of the composed cut; null without one
+    double foam_width = mm_per_inch / 8;
 };
 
 DressFacts dress_facts(const DressNow& now);
@@ -35,6 +37,13 @@ std::vector<Finding> coverage_findings(const DressNow& now, const CoverageFacts&
 std::vector<Finding> title_findings(const DressNow& now, const DressFacts& facts);
 /// Embellishments that are short, hardly seen, or show a white rim on a dark photo.
 std::vector<Finding> embellishment_findings(const DressNow& now, const DressFacts& facts);
+
+/// What is too high, shows foam, lies on two levels or is held badly.
+std::vector<Finding> hold_findings(const DressNow& now, const DressFacts& facts);
+/// Wet work that nobody will see, or that wants care.
+std::vector<Finding> wet_findings(const DressNow& now, const DressFacts& facts);
+/// What a frame that comes last hides.
+std::vector<Finding> late_frame_findings(const DressNow& now, const DressFacts& facts);
 
 /// All of them.
 std::vector<Finding> dress_findings(const DressNow& now, const DressFacts& facts);

@@ -2,6 +2,8 @@
 // What follows from Dress. Millimetres on the page.
 
 #include "core/dress/decisions.h"
+#include "core/dress/hold_facts.h"
+#include "core/dress/wet_facts.h"
 #include "core/geometry/shapes.h"
 #include "core/names.h"
 #include "core/stash/colour.h"
@@ -41,6 +43,7 @@ struct DressPiece {
     int photo = -1; ///< whose mat it is; -1 for a layer
     int mat = -1;
     int layer = -1;
+    bool of_frame = false; ///< a part of the frame that comes last
     std::string what;  ///< "Photo mat 1 of Mia", "Strip 2"
     std::string paper; ///< id; empty for what is not from the stash
     Polygon outline;   ///< as it is cut, upright about the origin; with a hole where it is gutted
@@ -157,6 +160,12 @@ struct StitchingFacts {
 };
 
 struct DressFacts {
+    std::shared_ptr<const std::vector<BarPlace>> bar_places; ///< of the composed cut; null without one
+    HeightFacts heights;
+    GlueFacts glue;
+    std::vector<WetFacts> wet;      ///< by DressDecisions::wet
+    std::vector<WetPair> wet_pairs; ///< that want to dry between
+    std::optional<LateFrameFacts> frame;
     BalanceFacts balance;
     std::vector<StitchingFacts> stitchings;         ///< by DressDecisions::stitchings
     std::vector<TitleFacts> titles;                 ///< by DressDecisions::titles

@@ -2,6 +2,7 @@
 // Fixes that findings of Dress offer.
 
 #include "core/dress/decisions.h"
+#include "core/dress/lying.h"
 #include "core/setout/decisions.h"
 
 namespace zesty {
@@ -75,6 +76,46 @@ struct SetLayerPaper {
     }
     bool operator==(const SetLayerPaper&) const = default;
 };
+/// How something is held: a cut or a photo, or a layer, embellishment or title.
+struct SetMount {
+    bool photo = false;
+    int index = 0;
+    Mounting held;
+    void operator()(SetOutDecisions& page) const {
+        const auto i = static_cast<std::size_t>(index);
+        if (photo && i < page.photos.size()) page.photos[i].held = held;
+        if (!photo && i < page.cuts.size()) page.cuts[i].held = held;
+    }
+    bool operator==(const SetMount&) const = default;
+};
+struct SetDressMount {
+    Lying what = Lying::Layer;
+    int index = 0;
+    Mounting held;
+    void operator()(DressDecisions& decided) const {
+        const auto i = static_cast<std::size_t>(index);
+        if (what == Lying::Layer && i < decided.layers.size()) decided.layers[i].held = held;
+        if (what == Lying::Embellishment && i < decided.embellishments.size())
+            decided.embellishments[i].held = held;
+        if (what == Lying::Title && i < decided.titles.size()) decided.titles[i].held = held;
+    }
+    bool operator==(const SetDressMount&) const = default;
+};
+struct MoveWetZone {
+    int zone = 0;
+    Point by;
+    void operator()(DressDecisions& decided) const {
+        const auto i = static_cast<std::size_t>(zone);
+        if (i < decided.wet.size()) decided.wet[i].centre = decided.wet[i].centre + by;
+    }
+    bool operator==(const MoveWetZone&) const = default;
+};
+struct SetLateFrame {
+    LateFrame frame;
+    void operator()(DressDecisions& decided) const { decided.frame = frame; }
+    bool operator==(const SetLateFrame&) const = default;
+};
+
 /// Every mat whose middle is hidden and not see-through.
 struct GutMats {
     void operator()(SetOutDecisions& page) const {

@@ -138,6 +138,24 @@ Region free_base(const DressNow& now, const std::vector<LyingThing>& pile,
     return free ? *free : Region{};
 }
 
+Mounting mounting_of(const LyingThing& thing, const DressNow& now) {
+    const auto i = static_cast<std::size_t>(thing.index);
+    switch (thing.what) {
+    case Lying::Layer:
+        return now.decided.layers[i].held;
+    case Lying::Mat:
+    case Lying::Photo:
+        return now.page.photos[i].held;
+    case Lying::Embellishment:
+        return now.decided.embellishments[i].held;
+    case Lying::Title:
+        return now.decided.titles[i].held;
+    case Lying::Cut:
+        break;
+    }
+    return now.page.cuts[i].held;
+}
+
 std::string name_of(const LyingThing& thing, const DressNow& now) {
     const auto i = static_cast<std::size_t>(thing.index);
     switch (thing.what) {

@@ -2,10 +2,9 @@
 // Everything that lies on the base, from below to above. Page millimetres.
 
 #include "core/dress/dress.h"
+#include "core/dress/lying.h"
 
 namespace zesty {
-
-enum class Lying { Layer, Cut, Mat, Photo, Embellishment, Title };
 
 struct LyingThing {
     Lying what = Lying::Cut;
@@ -25,6 +24,9 @@ double hidden_share_of(const Region& region, const std::vector<LyingThing>& pile
 /// What of the base nothing of the pile, no letter of a title and nothing of `besides` lies on.
 Region free_base(const DressNow& now, const std::vector<LyingThing>& pile,
                  const std::vector<TitleFacts>& titles, const Region& besides = {});
+
+/// How a thing is held; a photo's mats are held with it.
+Mounting mounting_of(const LyingThing& thing, const DressNow& now);
 
 /// "Photo mat 1 of Mia", "Photo 2", "Strip 1", "the cut".
 std::string name_of(const LyingThing& thing, const DressNow& now);

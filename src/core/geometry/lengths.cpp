@@ -108,6 +108,11 @@ std::string format_length(double mm, Units units) {
     return units == Units::Inches ? in_inches(mm) + " in" : printed("%.1f cm", mm / 10);
 }
 
+std::string format_long(double mm, Units units) {
+    const bool inches = units == Units::Inches;
+    return std::to_string(std::max(1L, std::lround(mm / (inches ? mm_per_inch : 10)))) + (inches ? " in" : " cm");
+}
+
 std::string format_for_trimmer(double mm, Units units) {
     if (units == Units::Centimetres) return std::to_string(std::lround(mm)) + " mm";
     const double sixteenth = mm_per_inch / 16;

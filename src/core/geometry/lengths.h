@@ -21,6 +21,9 @@ Result<double> parse_length(std::string_view text, Units otherwise = Units::Inch
 /// and lips are spoken of in millimetres by everybody.
 std::string format_length(double mm, Units units);
 
+/// Of glue, foam and thread, where fractions say nothing: "205 in", "521 cm"; at least 1.
+std::string format_long(double mm, Units units);
+
 /// As a paper trimmer is set: "1/2 in", to the nearest 1/16, or "13 mm".
 std::string format_for_trimmer(double mm, Units units);
 

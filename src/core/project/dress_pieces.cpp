@@ -1,9 +1,11 @@
 #include "core/project/dress_pieces.h"
 
 #include "core/dress/fixes.h"
+#include "core/dress/late_framing.h"
 #include "core/dress/layers.h"
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/project/long_pieces.h"
 #include "core/project/stash_at_hand.h"
 #include "core/setout/photo_mats.h"
 #include "core/setout/photos.h"
@@ -25,6 +27,7 @@ Transform turned_for(Side side) {
 }
 
 Side side_of(const Project& project, const DressPiece& piece) {
+    if (piece.of_frame) return Side::A;
     if (piece.layer >= 0) return project.dress.layers[static_cast<std::size_t>(piece.layer)].side;
     return project.set_out.photos[static_cast<std::size_t>(piece.photo)]
         .mats[static_cast<std::size_t>(piece.mat)]
@@ -193,6 +196,14 @@ std::vector<DressPiece> dress_pieces_of(const Project& project) {
         piece.outline = blank_of(project.dress.layers[i], project.set_out.page);
         out.push_back(std::move(piece));
     }
+    for (FrameBlank& blank : frame_blanks(project.set_out.page, project.dress.frame)) {
+        DressPiece piece;
+        piece.of_frame = true;
+        piece.what = std::move(blank.name);
+        piece.paper = std::move(blank.paper);
+        piece.outline = std::move(blank.outline);
+        out.push_back(std::move(piece));
+    }
     return out;
 }
 
@@ -226,7 +237,8 @@ DressCutting dress_cutting(const Project& project, const Plan& plan) {
 
 std::vector<DressPlace> laid_dress_pieces(const DressCutting& cutting, std::size_t pieces) {
     std::vector<DressPlace> out(pieces);
-    for (const DressCutting::OfPaper& paper : cutting.papers) {
+    for (const DressCutting::OfPaper& all : cutting.papers) {
+        const DressCutting::OfPaper paper = without_long_pieces(all, cutting.gap, out);
         // Straight cuts first: a trimmer makes them. Any turn where that does not hold all.
         const DressNest straight = nest_of(paper, cutting, false);
         if (straight.job.pieces.empty()) continue;
@@ -266,7 +278,12 @@ void offer_other_papers(const Project& project, Plan& plan) {
         const DressPiece& piece = plan.dress.pieces[static_cast<std::size_t>(f.about)];
         for (const std::string& id : others_for(project, plan, piece)) {
             const std::string label = "Take " + stash.papers[static_cast<std::size_t>(stash.find(id))].name;
-            if (piece.layer >= 0)
+            if (piece.of_frame) {
+                LateFrame frame = project.dress.frame;
+                for (std::string* paper : {&frame.paper, &frame.side_paper})
+                    if (*paper == piece.paper) *paper = id;
+                f.fixes.emplace_back(label, SetLateFrame{frame});
+            } else if (piece.layer >= 0)
                 f.fixes.emplace_back(label, SetLayerPaper{piece.layer, id});
             else
                 f.fixes.emplace_back(label, SetMatPaper{piece.photo, piece.mat, id});

@@ -9,7 +9,8 @@ namespace zesty {
 
 namespace {
 
-/// Calls visit(id) for every id of a paper that stands by itself; empty ones stand for none.
+/// Calls visit(id) for every id of a paper that stands by itself in a project or an arrangement; empty ones
+/// stand for none.
 template <class P, class Visit> void each_paper(P& project, Visit visit) {
     visit(project.set_out.page.frame_paper);
     visit(project.set_out.page.base_paper);
@@ -18,6 +19,8 @@ template <class P, class Visit> void each_paper(P& project, Visit visit) {
     for (auto& photo : project.set_out.photos)
         for (auto& mat : photo.mats) visit(mat.paper);
     for (auto& layer : project.dress.layers) visit(layer.paper);
+    visit(project.dress.frame.paper);
+    visit(project.dress.frame.side_paper);
     for (auto& [spot, choice] : project.match.choices) {
         visit(choice.paper);
         for (auto& id : choice.never) visit(id);
@@ -36,14 +39,46 @@ std::string paper_of_sheet(const std::string& sheet) {
 
 } // namespace
 
+namespace {
+
+template <class P> void collect_named(const P& page, std::set<std::string>& out) {
+    each_paper(page, [&](const std::string& id) { out.insert(id); });
+    for (const auto& [id, role] : page.match.roles) out.insert(id);
+    for (const auto& [spot, pin] : page.sheets.pins) out.insert(paper_of_sheet(pin.sheet));
+    // Embellishments and letters are kept by the page like papers.
+    for (const PlacedEmbellishment& e : page.dress.embellishments) out.insert(e.id);
+    for (const PageTitle& t : page.dress.titles) out.insert(t.sets.begin(), t.sets.end());
+}
+
+template <class P> void rename_paper(P& page, const std::string& into, const std::string& from) {
+    each_paper(page, [&](std::string& id) {
+        if (id == from) id = into;
+    });
+    for (auto& [spot, choice] : page.match.choices) {
+        std::sort(choice.never.begin(), choice.never.end());
+        choice.never.erase(std::unique(choice.never.begin(), choice.never.end()), choice.never.end());
+    }
+    auto& apart = page.match.apart;
+    std::erase_if(apart, [](const auto& pair) { return pair.first == pair.second; });
+    for (auto& [a, b] : apart)
+        if (b < a) std::swap(a, b);
+    std::sort(apart.begin(), apart.end());
+    apart.erase(std::unique(apart.begin(), apart.end()), apart.end());
+    if (const auto role = page.match.roles.find(from); role != page.match.roles.end()) {
+        page.match.roles.emplace(into, role->second);
+        page.match.roles.erase(from);
+    }
+    // Its sheets have other numbers now: what was pinned there finds its place anew.
+    std::erase_if(page.sheets.pins,
+                  [&](const auto& pin) { return paper_of_sheet(pin.second.sheet) == from; });
+}
+
+} // namespace
+
 std::set<std::string> papers_named(const Project& project) {
     std::set<std::string> out;
-    each_paper(project, [&](const std::string& id) { out.insert(id); });
-    for (const auto& [id, role] : project.match.roles) out.insert(id);
-    for (const auto& [spot, pin] : project.sheets.pins) out.insert(paper_of_sheet(pin.sheet));
-    // Embellishments and letters are kept by the page like papers.
-    for (const PlacedEmbellishment& e : project.dress.embellishments) out.insert(e.id);
-    for (const PageTitle& t : project.dress.titles) out.insert(t.sets.begin(), t.sets.end());
+    collect_named(project, out);
+    for (const Variant& v : project.variants) collect_named(*v.page, out);
     out.erase("");
     return out;
 }
@@ -52,26 +87,12 @@ void merge_papers(Project& project, const std::string& into, const std::string& 
     const Stash& now = stash_at_hand(project);
     if (now.find(into) < 0 || now.find(from) < 0 || into == from) return;
     project.stash = std::make_shared<const Stash>(merged(now, into, from));
-    each_paper(project, [&](std::string& id) {
-        if (id == from) id = into;
-    });
-    for (auto& [spot, choice] : project.match.choices) {
-        std::sort(choice.never.begin(), choice.never.end());
-        choice.never.erase(std::unique(choice.never.begin(), choice.never.end()), choice.never.end());
+    rename_paper(project, into, from);
+    for (Variant& v : project.variants) {
+        KeptPage page = *v.page;
+        rename_paper(page, into, from);
+        v.page = std::make_shared<const KeptPage>(std::move(page));
     }
-    auto& apart = project.match.apart;
-    std::erase_if(apart, [](const auto& pair) { return pair.first == pair.second; });
-    for (auto& [a, b] : apart)
-        if (b < a) std::swap(a, b);
-    std::sort(apart.begin(), apart.end());
-    apart.erase(std::unique(apart.begin(), apart.end()), apart.end());
-    if (const auto role = project.match.roles.find(from); role != project.match.roles.end()) {
-        project.match.roles.emplace(into, role->second);
-        project.match.roles.erase(from);
-    }
-    // Its sheets have other numbers now: what was pinned there finds its place anew.
-    std::erase_if(project.sheets.pins,
-                  [&](const auto& pin) { return paper_of_sheet(pin.second.sheet) == from; });
 }
 
 } // namespace zesty

@@ -62,6 +62,7 @@ void look_at_photos(const Project& project, Plan& plan) {
 void look_at_dress(const Project& project, Plan& plan) {
     DressFacts facts = dress_facts(dress_now(project, plan));
     facts.pieces = std::move(plan.dress.pieces); // were cut before the patches
+    facts.bar_places = std::move(plan.dress.bar_places);
     plan.dress = std::move(facts);
 }
 
@@ -289,6 +290,10 @@ Result<Plan> Planner::shapes(const Project& project) {
     look_at_treatments(project, spots, plan);
     plan.sheets.placed.resize(facts.patches.size());
     count_papers(project, plan);
+    plan.dress.bar_places = **bar_places_.get({facts.cut, plan.set_out.whole.to_page.scale()}, [](const BarsBy& by) {
+        return Result<std::shared_ptr<const std::vector<BarPlace>>>(
+            std::make_shared<const std::vector<BarPlace>>(bar_places(*by.cut, by.scale)));
+    });
     look_at_dress(project, plan);
     plan.findings = findings_of(project, plan);
     part_set_aside(project, plan);

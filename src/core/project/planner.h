@@ -115,6 +115,12 @@ private:
         bool operator==(const BackedBy&) const = default;
     };
 
+    struct BarsBy {
+        std::shared_ptr<const CutFile> cut;
+        double scale = 1;
+        bool operator==(const BarsBy&) const = default;
+    };
+
     Result<const Composition*> composed(const Project& project);
     Result<const Spread*> spread(const Project& project, const Composition& composed);
     Result<void> back(const Project& project, const Composition& composed, const Spots& spots, Plan& plan);
@@ -129,6 +135,7 @@ private:
     Memo<ComposedBy, Composition> composed_;
     Memo<SpreadBy, Spread> spread_;
     Memo<BackedBy, Backing> backing_;
+    Memo<BarsBy, std::shared_ptr<const std::vector<BarPlace>>> bar_places_;
     Memo<DressCutting, std::vector<DressPlace>> dress_places_;
     Memo<std::vector<PaperFace>, std::shared_ptr<const FaceDistances>> distances_;
     Memo<std::vector<Photo>, std::vector<PhotoColours>> photo_colours_;

@@ -8,6 +8,7 @@
 #include "core/sections/decisions.h"
 #include "core/setout/decisions.h"
 #include "core/sheets/decisions.h"
+#include "core/project/variant.h"
 
 namespace zesty {
 
@@ -21,6 +22,7 @@ struct Project {
     MatchDecisions match;
     SheetDecisions sheets;
     DressDecisions dress;
+    std::vector<Variant> variants; ///< arrangements kept beside this one
     std::vector<std::string> set_aside; ///< what findings said that is meant so, ascending
     bool operator==(const Project&) const = default;
 };

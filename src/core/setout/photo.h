@@ -4,6 +4,7 @@
 #include "core/geometry/shapes.h"
 #include "core/limits.h"
 #include "core/setout/brought_picture.h"
+#include "core/setout/mounting.h"
 #include "core/setout/photo_mat.h"
 #include "core/shared.h"
 
@@ -30,6 +31,7 @@ struct Photo {
     Box part{0, 0, 1, 1};
     bool whole = false; ///< all of that part is printed, with a white rim where proportions differ
     std::vector<PhotoMat> mats = {}; ///< from the photo outwards
+    Mounting held = {};              ///< with its mats
     int id = 0;                      ///< what journaling that belongs to it names it by; 0 until some does
     bool operator==(const Photo&) const = default;
 };

@@ -5,6 +5,7 @@
 #include "core/geometry/shapes.h"
 #include "core/limits.h"
 #include "core/names.h"
+#include "core/setout/mounting.h"
 #include "core/stash/colour.h"
 
 #include <optional>
@@ -46,6 +47,7 @@ struct PlacedCut {
     std::optional<Rgb> edge = {};   ///< its edges coloured by hand
     std::string paper = {};         ///< id of the paper it is cut from; empty when that is not from the stash
     bool above_photos = true;       ///< photos that are not on top slide behind it
+    Mounting held = {};
     bool operator==(const PlacedCut&) const = default;
 };
 

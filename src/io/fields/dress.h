@@ -37,6 +37,7 @@ template <class F, Describes<PaperLayer> T> void describe(F& f, T& layer) {
     f.flag("torn", layer.torn);
     f.number("tear_mm", layer.tear, layer_tear_limits);
     f.word("place", layer.place);
+    f.object("held", [&](auto& o) { describe(o, layer.held); });
 }
 
 template <class F, Describes<TitlePath> T> void describe(F& f, T& path) {
@@ -63,6 +64,7 @@ template <class F, Describes<PageTitle> T> void describe(F& f, T& title) {
     f.flag("label", title.label);
     f.colour("label_colour", title.label_colour);
     f.number("label_margin_mm", title.label_margin, label_margin_limits);
+    f.object("held", [&](auto& o) { describe(o, title.held); });
     if constexpr (std::is_same_v<F, Settler>)
         if (title.text.size() > longest_title) title.text = as_text(title.text.substr(0, longest_title - 4));
     f.check("text", [&] { return title.text.size() <= longest_title; });
@@ -72,6 +74,7 @@ template <class F, Describes<PlacedEmbellishment> T> void describe(F& f, T& plac
     f.text("id", placed.id);
     f.point("centre_mm", placed.centre, place_limits);
     f.number("turn_deg", placed.turn_deg, turn_limits);
+    f.object("held", [&](auto& o) { describe(o, placed.held); });
 }
 
 template <class F, Describes<Stitching> T> void describe(F& f, T& s) {
@@ -86,23 +89,54 @@ template <class F, Describes<Stitching> T> void describe(F& f, T& s) {
     f.colour("thread", s.thread);
 }
 
+template <class F, Describes<WetZone> T> void describe(F& f, T& zone) {
+    f.text("name", zone.name);
+    f.word("kind", zone.kind);
+    f.word("shape", zone.shape);
+    f.point("centre_mm", zone.centre, place_limits);
+    f.number("width_mm", zone.width, wet_side_limits);
+    f.number("height_mm", zone.height, wet_side_limits);
+    f.number("turn_deg", zone.turn_deg, turn_limits);
+    f.whole("cut", zone.cut, {0, most_cut_ids - 1});
+    f.number("margin_mm", zone.margin, wet_margin_limits);
+    f.colour("colour", zone.colour);
+    f.flag("primer", zone.primer);
+    f.number("primer_margin_mm", zone.primer_margin, wet_margin_limits);
+}
+
+template <class F, Describes<LateFrame> T> void describe(F& f, T& frame) {
+    f.word("how", frame.how);
+    static constexpr std::array corners{"upper_left_mm", "upper_right_mm", "lower_right_mm", "lower_left_mm"};
+    for (std::size_t i = 0; i < corners.size(); ++i) f.number(corners[i], frame.corners[i], late_reveal_limits);
+    f.text("paper", frame.paper);
+    f.text("side_paper", frame.side_paper);
+    f.number("lip_mm", frame.lip, late_lip_limits);
+}
+
+template <class F, Describes<FreePart> T> void describe(F& f, T& part) {
+    f.point("centre_mm", part.centre, place_limits);
+    f.number("radius_mm", part.radius, free_part_limits);
+}
+
+/// A list that holds no more than so many: what is beyond is refused, and dropped where an edit makes it.
+template <class F, class List, class Each>
+void short_list(F& f, const char* key, List& all, std::size_t most, Each&& each) {
+    f.list(key, all, std::forward<Each>(each));
+    if constexpr (std::is_same_v<F, Settler>)
+        if (all.size() > most) all.resize(most);
+    f.check(key, [&] { return all.size() <= most; });
+}
+
 template <class F, Describes<DressDecisions> T> void describe(F& f, T& dress) {
-    f.list("stitchings", dress.stitchings, [](auto& o, auto& s) { describe(o, s); });
-    if constexpr (std::is_same_v<F, Settler>)
-        if (dress.stitchings.size() > most_stitchings) dress.stitchings.resize(most_stitchings);
-    f.check("stitchings", [&] { return dress.stitchings.size() <= most_stitchings; });
-    f.list("embellishments", dress.embellishments, [](auto& o, auto& e) { describe(o, e); });
-    f.list("titles", dress.titles, [](auto& o, auto& t) { describe(o, t); });
-    if constexpr (std::is_same_v<F, Settler>) {
-        if (dress.embellishments.size() > most_placed) dress.embellishments.resize(most_placed);
-        if (dress.titles.size() > most_titles) dress.titles.resize(most_titles);
-    }
-    f.check("embellishments", [&] { return dress.embellishments.size() <= most_placed; });
-    f.check("titles", [&] { return dress.titles.size() <= most_titles; });
-    f.list("layers", dress.layers, [](auto& o, auto& layer) { describe(o, layer); });
-    if constexpr (std::is_same_v<F, Settler>)
-        if (dress.layers.size() > most_layers) dress.layers.resize(most_layers);
-    f.check("layers", [&] { return dress.layers.size() <= most_layers; });
+    const auto each = [](auto& o, auto& item) { describe(o, item); };
+    short_list(f, "wet", dress.wet, most_wet_zones, each);
+    f.object("frame", [&](auto& o) { describe(o, dress.frame); });
+    short_list(f, "free_parts", dress.free_parts, most_free_parts, each);
+    f.number("album_takes_mm", dress.album_takes, album_limits);
+    short_list(f, "stitchings", dress.stitchings, most_stitchings, each);
+    short_list(f, "embellishments", dress.embellishments, most_placed, each);
+    short_list(f, "titles", dress.titles, most_titles, each);
+    short_list(f, "layers", dress.layers, most_layers, each);
     f.list("writings", dress.writings, [](auto& o, auto& w) { describe(o, w); });
     f.number("letter_width", dress.letter_width, letter_width_limits);
 }

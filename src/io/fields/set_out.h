@@ -60,6 +60,12 @@ template <class F, Describes<UsualSizes> T> void describe(F& f, T& usual) {
     f.number("scan_square_mm", usual.scan_square, scan_square_limits);
 }
 
+/// How something is held on what lies below it.
+template <class F, Describes<Mounting> T> void describe(F& f, T& held) {
+    f.word("how", held.how);
+    f.number("foot_deg", held.foot_deg, foot_limits);
+}
+
 template <class F, Describes<PlacedCut> T> void describe(F& f, T& cut) {
     f.whole("id", cut.id, {0, most_cut_ids - 1});
     f.index("drawing", cut.drawing, {1, 10'000});
@@ -80,6 +86,7 @@ template <class F, Describes<PlacedCut> T> void describe(F& f, T& cut) {
     f.optional("edge", cut.edge, [](auto& o, auto& c) { o.colour("rgb", c); });
     f.text("paper", cut.paper);
     f.flag("above_photos", cut.above_photos);
+    f.object("held", [&](auto& o) { describe(o, cut.held); });
     if constexpr (std::is_same_v<F, Settler>) std::sort(cut.left_out.begin(), cut.left_out.end());
     f.check("left_out", [&] { return std::is_sorted(cut.left_out.begin(), cut.left_out.end()); });
 }
@@ -110,6 +117,7 @@ template <class F, Describes<Photo> T> void describe(F& f, T& photo) {
     f.box("picture_part", photo.part, picture_part_limits);
     f.flag("whole_picture", photo.whole);
     f.whole("id", photo.id, photo_id_limits);
+    f.object("held", [&](auto& o) { describe(o, photo.held); });
     f.list("mats", photo.mats, [](auto& o, auto& mat) { describe(o, mat); });
     if constexpr (std::is_same_v<F, Settler>)
         if (photo.mats.size() > most_mats) photo.mats.resize(most_mats);

@@ -12,6 +12,6 @@ namespace zesty {
 /// atomically. Needs a QGuiApplication.
 /// `chapters`: of the guide.
 Result<std::vector<QString>> export_all(const Project& project, const Plan& plan, PrinterPaper paper,
-                                        const QString& folder, const Chapters& chapters = all_chapters);
+                                        const QString& folder, const Chapters& chapters = usual_chapters);
 
 } // namespace zesty

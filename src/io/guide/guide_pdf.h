@@ -12,27 +12,32 @@ namespace zesty {
 enum class PrinterPaper { A4, Letter };
 
 /// Chapters of the guide, in the order of the work.
-enum class Chapter { Key, Preparation, CuttingMats, LoosePieces, Sheets, Tracing, Journaling };
+enum class Chapter { Key, Preparation, CuttingMats, LoosePieces, Sheets, Tracing, Journaling, Glue, Placement };
 template <>
 inline constexpr std::array words_of<Chapter>{"key",    "preparation", "cutting-mats", "loose-pieces",
-                                              "sheets", "tracing",     "journaling"};
+                                              "sheets", "tracing",     "journaling",   "glue",
+                                              "placement"};
 using Chapters = std::set<Chapter>;
-inline const Chapters all_chapters{Chapter::Key,         Chapter::Preparation, Chapter::CuttingMats,
+inline const Chapters all_chapters{Chapter::Key,        Chapter::Preparation, Chapter::CuttingMats,
                                    Chapter::LoosePieces, Chapter::Sheets,      Chapter::Tracing,
-                                   Chapter::Journaling};
+                                   Chapter::Journaling,  Chapter::Glue,        Chapter::Placement};
+/// All but the placement sheet, which takes as much paper as the page is large.
+inline const Chapters usual_chapters{Chapter::Key,         Chapter::Preparation, Chapter::CuttingMats,
+                                     Chapter::LoosePieces, Chapter::Sheets,      Chapter::Tracing,
+                                     Chapter::Journaling,  Chapter::Glue};
 
 /// A PDF: the key with numbered openings and what backs them; the cuts on their mats; every used sheet with
 /// its patches numbered, several on a page, in tiles with alignment marks where it is larger than the paper;
 /// the same mirrored, for tracing on the back, where patches are traced. Each page carries a 50 mm and a 1 in
 /// check square in its lower right corner. Needs a QGuiApplication for its fonts.
 QByteArray guide_pdf(const Project& project, const Plan& plan, const std::vector<CutsOnCuttingMats>& mats,
-                     PrinterPaper paper, const Chapters& chapters = all_chapters);
+                     PrinterPaper paper, const Chapters& chapters = usual_chapters);
 /// With the mats laid for it.
 QByteArray guide_pdf(const Project& project, const Plan& plan, PrinterPaper paper,
-                     const Chapters& chapters = all_chapters);
+                     const Chapters& chapters = usual_chapters);
 /// How many pages that would be.
 int guide_pages(const Project& project, const Plan& plan, const std::vector<CutsOnCuttingMats>& mats,
-                PrinterPaper paper, const Chapters& chapters = all_chapters);
+                PrinterPaper paper, const Chapters& chapters = usual_chapters);
 
 /// How a sheet is spread over printed pages: the part of the sheet each tile shows, row by row, those without
 /// a patch left out.

@@ -5,6 +5,7 @@
 #include "core/setout/photo_mats.h"
 
 #include <cmath>
+#include <optional>
 
 namespace zesty {
 
@@ -31,6 +32,7 @@ struct PaperLook {
     double turn_deg = 0;
     bool torn_edge = false;
     bool see_through = false;
+    std::optional<Mounting> held; ///< nothing: it lies on what belongs to it, and has the usual shadow
 };
 
 void paint_paper(QPainter& painter, const Project& project, const Textures& textures, const Polygon& outline,
@@ -42,7 +44,8 @@ void paint_paper(QPainter& painter, const Project& project, const Textures& text
     if (paper >= 0)
         brush = textures.brush(paper, Transform::moved(box.x0, box.y0) * Transform::turned_deg(look.turn_deg),
                                std::sqrt(std::abs(painter.combinedTransform().determinant())), look.side);
-    painter.fillPath(path.translated(0.6, 0.8), QColor(38, 36, 43, look.see_through ? 20 : 52));
+    const Mounting held = look.held.value_or(Mounting{});
+    painter.fillPath(path.translated(shadow_of(held, {0.6, 0.8})), shadow_colour(held, look.see_through ? 20 : 52));
     painter.save();
     if (look.see_through) painter.setOpacity(vellum_alpha / 255.0);
     painter.fillPath(path, brush);
@@ -59,6 +62,16 @@ void paint_paper(QPainter& painter, const Project& project, const Textures& text
 }
 
 } // namespace
+
+QPointF shadow_of(const Mounting& held, QPointF flat) {
+    constexpr double farther = 0.55; // of the height
+    return flat * (1 + farther * raised_by(held.how));
+}
+
+QColor shadow_colour(const Mounting& held, int flat_alpha) {
+    constexpr double softer = 0.12;
+    return {38, 36, 43, static_cast<int>(flat_alpha / (1 + softer * raised_by(held.how)))};
+}
 
 QPainterPath torn(const Ring& ring, double way) {
     QPainterPath out;
@@ -86,7 +99,8 @@ void paint_mats(QPainter& painter, const Project& project, const Textures& textu
     for (std::size_t m = photo.mats.size(); m-- > 0;) {
         const PhotoMat& mat = photo.mats[m];
         paint_paper(painter, project, textures, outline_of_mat(photo, m),
-                    {mat.paper, mat.side, photo.turn_deg, mat.torn, mat.see_through});
+                    {mat.paper, mat.side, photo.turn_deg, mat.torn, mat.see_through,
+                     m + 1 == photo.mats.size() ? std::optional(photo.held) : std::nullopt});
     }
 }
 
@@ -95,7 +109,7 @@ void paint_layers(QPainter& painter, const Project& project, const Textures& tex
         if (layer.place == place)
             paint_paper(painter, project, textures, outline_of(layer, project.set_out.page),
                         {layer.paper, layer.side, layer.shape == LayerShape::Tape ? 0 : layer.turn_deg,
-                         layer.torn || layer.shape == LayerShape::Hill, false});
+                         layer.torn || layer.shape == LayerShape::Hill, false, layer.held});
 }
 
 void paint_stitching(QPainter& painter, const Stitching& stitching, const StitchingFacts& facts) {

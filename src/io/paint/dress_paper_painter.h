@@ -18,6 +18,11 @@ void paint_layers(QPainter& painter, const Project& project, const Textures& tex
 /// Stitches and holes, in the colour of the thread.
 void paint_stitching(QPainter& painter, const Stitching& stitching, const StitchingFacts& facts);
 
+/// Where a shadow falls that falls there from something glued flat: the higher it is held, the farther.
+QPointF shadow_of(const Mounting& held, QPointF flat);
+/// And how dark it is: the higher, the softer.
+QColor shadow_colour(const Mounting& held, int flat_alpha);
+
 /// A line that wanders as a torn edge does, the same every time; closed.
 QPainterPath torn(const Ring& ring, double way);
 

@@ -1,6 +1,7 @@
 #include "io/paint/letters.h"
 
 #include "core/geometry/measure.h"
+#include "io/paint/dress_paper_painter.h"
 #include "io/paint/fonts.h"
 #include "io/paint/textures.h"
 
@@ -13,7 +14,7 @@ namespace zesty {
 namespace {
 
 constexpr int font_px = 200; ///< fonts are laid out large, so that they stay even
-const QColor letter_shadow(38, 36, 43, 60);
+constexpr int letter_alpha = 60; ///< of a shadow
 
 QFont letter_font() {
     load_fonts();
@@ -67,7 +68,7 @@ QPainterPath letter_path(const std::string& letters, double width, double height
 void paint_title(QPainter& painter, const Stash& stash, const PageTitle& title, const TitleFacts& facts) {
     if (title.label && !facts.label.outer.empty()) {
         const QPainterPath label = to_path(facts.label);
-        painter.fillPath(label.translated(0.5, 0.7), letter_shadow);
+        painter.fillPath(label.translated(shadow_of(title.held, {0.5, 0.7})), shadow_colour(title.held, letter_alpha));
         painter.fillPath(label, colour_of(title.label_colour));
     }
     for (const TitleLetter& letter : facts.letters) {
@@ -81,17 +82,19 @@ void paint_title(QPainter& painter, const Stash& stash, const PageTitle& title, 
             pen.setCosmetic(true);
             painter.strokePath(path, pen);
         } else {
-            if (set && set->thickness > 0) painter.fillPath(path.translated(0.35, 0.5), letter_shadow);
+            if ((set && set->thickness > 0) || raised_by(title.held.how) > 0)
+                painter.fillPath(path.translated(shadow_of(title.held, {0.35, 0.5})),
+                                 shadow_colour(title.held, letter_alpha));
             painter.fillPath(path, set ? colour_of(set->colour) : QColor(0x26, 0x24, 0x2b));
         }
         painter.restore();
     }
 }
 
-void paint_embellishment(QPainter& painter, const Embellishment& thing) {
+void paint_embellishment(QPainter& painter, const Embellishment& thing, const Mounting& held) {
     QPainterPath path = to_path(thing.outline);
-    painter.fillPath(path.translated(0.4 + thing.thickness * 0.2, 0.6 + thing.thickness * 0.3),
-                     letter_shadow);
+    const QPointF flat(0.4 + thing.thickness * 0.2, 0.6 + thing.thickness * 0.3);
+    painter.fillPath(path.translated(shadow_of(held, flat)), shadow_colour(held, letter_alpha));
     painter.fillPath(path, colour_of(thing.colour));
     if (thing.white_rim > 0) {
         painter.save();
@@ -120,7 +123,7 @@ void paint_embellishments(QPainter& painter, const Stash& stash, const Project& 
         painter.save();
         painter.translate(placed.centre.x, placed.centre.y);
         painter.rotate(placed.turn_deg);
-        paint_embellishment(painter, *thing);
+        paint_embellishment(painter, *thing, placed.held);
         painter.restore();
     }
 }

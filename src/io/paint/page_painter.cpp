@@ -2,7 +2,9 @@
 
 #include "core/project/stash_at_hand.h"
 #include "io/paint/dress_paper_painter.h"
+#include "io/paint/hold_painter.h"
 #include "io/paint/letters.h"
+#include "io/paint/wet_painter.h"
 #include "io/paint/writing_painter.h"
 
 #include <algorithm>
@@ -95,7 +97,8 @@ void paint_picture(QPainter& painter, const QImage& image, const Photo& photo, d
 /// Prints as paper, with a white rim.
 void paint_photo(QPainter& painter, const Photo& photo, const QImage& picture) {
     const QPainterPath outline = to_path(outline_of(photo));
-    painter.fillPath(outline.translated(0.7, 0.9), QColor(38, 36, 43, 60));
+    if (photo.mats.empty())
+        painter.fillPath(outline.translated(shadow_of(photo.held, {0.7, 0.9})), shadow_colour(photo.held, 60));
     painter.fillPath(outline, QColor(0xFF, 0xFE, 0xFB));
     painter.save();
     painter.translate(photo.centre.x, photo.centre.y);
@@ -128,13 +131,14 @@ QBrush paper_brush(const QPainter& painter, const Project& project, const Textur
 }
 
 void paint_cut(QPainter& painter, const Plan& plan, int cut, const QBrush& paper,
-               const std::optional<Rgb>& inked, const PageLook& look) {
+               const std::optional<Rgb>& inked, const Mounting& held, const PageLook& look) {
     QPainterPath material;
     material.setFillRule(Qt::OddEvenFill);
     for (const Piece& p : plan.sections.cut->pieces)
         if (p.layer == cut) material.addPath(to_path(transformed(p.outline, plan.set_out.whole.to_page)));
     if (look.shadow > 0)
-        painter.fillPath(material.translated(look.shadow * 1.2, look.shadow * 1.5), QColor(38, 36, 43, 48));
+        painter.fillPath(material.translated(shadow_of(held, QPointF(1.2, 1.5) * look.shadow)),
+                         shadow_colour(held, 48));
     painter.fillPath(material, paper);
     if (inked) {
         constexpr double rim = 1.2; // mm that a pen or ink pad colours
@@ -211,11 +215,12 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
                             : project.set_out.cuts[c].grown > 0 ? look.shadow_cut
                                                                 : look.cut);
             paint_patches(painter, plan, cut, Lies::Behind, textures, look);
-            paint_cut(painter, plan, cut, paper, project.set_out.cuts[c].edge, look);
+            paint_cut(painter, plan, cut, paper, project.set_out.cuts[c].edge, project.set_out.cuts[c].held, look);
             paint_patches(painter, plan, cut, Lies::OnTop, textures, look);
         }
     };
     // In the order of the pile (core/dress/pile.h).
+    paint_wet(painter, project, plan);
     if (plan.sections.cut) paint_patches(painter, plan, -1, Lies::Behind, textures, look);
     for (std::size_t i = 0; i < project.dress.stitchings.size() && i < plan.dress.stitchings.size(); ++i)
         paint_stitching(painter, project.dress.stitchings[i], plan.dress.stitchings[i]);
@@ -238,7 +243,13 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
         paint_title(painter, stash_at_hand(project), dress.titles[i], plan.dress.titles[i]);
     for (std::size_t i = 0; i < dress.writings.size() && i < plan.dress.writings.size(); ++i)
         paint_writing(painter, plan.dress.placed[i], plan.dress.writings[i], dress.letter_width);
+    paint_late_frame(painter, project, plan, textures, look.frame);
     painter.restore();
+}
+
+void paint_seen(QPainter& painter, const Project& project, const Plan& plan, Seen seen) {
+    if (seen == Seen::Height) paint_heights(painter, project, plan);
+    if (seen == Seen::Glue) paint_glue(painter, project, plan);
 }
 
 void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, const Textures& textures) {
@@ -280,7 +291,7 @@ void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, con
     painter.restore();
 }
 
-QImage page_picture(const Project& project, const Plan& plan, int pixels) {
+QImage page_picture(const Project& project, const Plan& plan, int pixels, Seen seen) {
     const double scale =
         pixels / std::max(project.set_out.page.full_width(), project.set_out.page.full_height());
     QImage image(std::max(1, static_cast<int>(std::lround(project.set_out.page.full_width() * scale))),
@@ -290,7 +301,9 @@ QImage page_picture(const Project& project, const Plan& plan, int pixels) {
     QPainter painter(&image);
     painter.scale(scale, scale);
     paint_page(painter, project, plan, Textures(project));
-    return image;
+    paint_seen(painter, project, plan, seen);
+    painter.end();
+    return as_seen(image, seen);
 }
 
 } // namespace zesty

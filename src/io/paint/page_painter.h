@@ -3,6 +3,7 @@
 // up so that its unit is a millimetre of the page. Used by the picture, the guide and the window alike.
 
 #include "io/paint/textures.h"
+#include "io/paint/values.h"
 
 #include <QPainter>
 
@@ -25,7 +26,10 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
 /// A used sheet with its patches, what is left, and dashed the room for later pieces, in sheet coordinates.
 void paint_sheet(QPainter& painter, const Plan& plan, const UsedSheet& used, const Textures& textures);
 
+/// What is laid over the page where it is seen by height or by glue; nothing otherwise.
+void paint_seen(QPainter& painter, const Project& project, const Plan& plan, Seen seen);
+
 /// The page as a picture, `pixels` along its longer side.
-QImage page_picture(const Project& project, const Plan& plan, int pixels);
+QImage page_picture(const Project& project, const Plan& plan, int pixels, Seen seen = Seen::Colour);
 
 } // namespace zesty

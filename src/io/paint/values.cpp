@@ -9,7 +9,7 @@ constexpr int spots_across = 48; ///< that half-closed eyes tell apart
 } // namespace
 
 QImage as_seen(const QImage& picture, Seen seen) {
-    if (seen == Seen::Colour || picture.isNull()) return picture;
+    if ((seen != Seen::Grey && seen != Seen::Squint) || picture.isNull()) return picture;
     QImage out = picture;
     if (seen == Seen::Grey) {
         out = picture.convertToFormat(QImage::Format_Grayscale8).convertToFormat(picture.format());

@@ -7,10 +7,10 @@
 
 namespace zesty {
 
-enum class Seen { Colour, Grey, Squint };
-template <> inline constexpr std::array words_of<Seen>{"colour", "grey", "squint"};
+enum class Seen { Colour, Grey, Squint, Height, Glue };
+template <> inline constexpr std::array words_of<Seen>{"colour", "grey", "squint", "height", "glue"};
 
-/// The same size and pixel ratio.
+/// By height and by glue the picture stays as it is. The same size and pixel ratio.
 QImage as_seen(const QImage& picture, Seen seen);
 
 } // namespace zesty

@@ -22,10 +22,15 @@ void print_tracing_sheets(GuidePaper& g);
 /// Lines to write on; nothing where there is no journaling.
 void print_journaling(GuidePaper& g);
 
+/// Foam and glue with a map of each cut that something is tucked behind; nothing where all is glued flat.
+void print_glue(GuidePaper& g);
+/// The page at true scale, in tiles.
+void print_placement(GuidePaper& g);
+
 /// In the order of Chapter.
 inline constexpr std::array chapters{print_key,          print_preparation, print_cutting_mats,
                                      print_loose_pieces, print_sheets,      print_tracing_sheets,
-                                     print_journaling};
+                                     print_journaling,   print_glue,        print_placement};
 
 static_assert(chapters.size() == words_of<Chapter>.size());
 

@@ -1,0 +1,89 @@
+#include "core/project/drop_outs.h"
+
+#include "core/geometry/measure.h"
+#include "core/names.h"
+#include "core/stash/new_things.h"
+
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+constexpr double least_side = 6;    ///< mm
+constexpr double cut_thickness = 0.3; ///< mm, of the paper a cut is made of
+constexpr double same_within = 0.01;  ///< mm
+
+Rgb colour_of_cut(const Project& project, int cut) {
+    const PlacedCut& placed = project.set_out.cuts[static_cast<std::size_t>(cut)];
+    const int paper = project.stash && !placed.paper.empty() ? project.stash->find(placed.paper) : -1;
+    if (paper >= 0) return project.stash->papers[static_cast<std::size_t>(paper)].colour;
+    return placed.colour.value_or(white_cut);
+}
+
+/// The first opening of those alike, and how many they are.
+std::vector<std::pair<int, int>> shapes_of_cut(const SectionFacts& facts, int cut) {
+    std::vector<int> first(facts.cut->openings.size());
+    for (std::size_t o = 0; o < first.size(); ++o) first[o] = static_cast<int>(o);
+    for (const auto& twins : facts.cut->twins)
+        for (const int o : twins) {
+            const auto same = std::find_if(twins.begin(), twins.end(), [&](int t) {
+                return facts.cut_of_opening[static_cast<std::size_t>(t)] == cut;
+            });
+            if (same != twins.end()) first[static_cast<std::size_t>(o)] = *same;
+        }
+    std::vector<std::pair<int, int>> out;
+    for (std::size_t o = 0; o < first.size(); ++o) {
+        const Spot& spot = facts.spots[o];
+        if (facts.cut_of_opening[o] != cut || spot.part != 0 || is_piece(spot)) continue;
+        const auto known =
+            std::find_if(out.begin(), out.end(), [&](const auto& s) { return s.first == first[o]; });
+        if (known == out.end())
+            out.emplace_back(first[o], 1);
+        else
+            ++known->second;
+    }
+    return out;
+}
+
+bool same_outline(const Polygon& a, const Polygon& b) {
+    return a.outer.size() == b.outer.size() && a.holes.size() == b.holes.size() &&
+           std::equal(a.outer.begin(), a.outer.end(), b.outer.begin(),
+                      [](Point p, Point q) { return distance(p, q) < same_within; });
+}
+
+} // namespace
+
+Stash with_drop_outs(Stash stash, const Project& project, const Plan& plan, int cut) {
+    if (!plan.sections.cut || cut < 0 || cut >= static_cast<int>(project.set_out.cuts.size())) return stash;
+    const Rgb colour = colour_of_cut(project, cut);
+    for (const auto& [opening, count] : shapes_of_cut(plan.sections, cut)) {
+        const Polygon on_page = transformed(plan.sections.cut->openings[static_cast<std::size_t>(opening)].outline,
+                                            plan.set_out.whole.to_page);
+        const Box box = bounds(on_page);
+        if (std::min(box.width(), box.height()) < least_side) continue;
+        const Polygon outline = about_its_middle(on_page);
+        const auto known = std::find_if(stash.embellishments.begin(), stash.embellishments.end(),
+                                        [&](const Embellishment& e) {
+                                            return e.colour == colour && same_outline(e.outline, outline);
+                                        });
+        if (known != stash.embellishments.end()) {
+            known->count = static_cast<int>(thing_count_limits.nearest(known->count + count));
+            continue;
+        }
+        if (stash.embellishments.size() >= most_embellishments) break;
+        Embellishment fresh;
+        fresh.id = free_id_among(stash.embellishments, "drop-out");
+        fresh.name = "Drop-out of opening " + std::to_string(opening + 1);
+        fresh.kind = EmbellishmentKind::DieCut;
+        fresh.colour = colour;
+        fresh.outline = outline;
+        fresh.thickness = cut_thickness;
+        fresh.count = count;
+        fresh.in_stash = true;
+        stash.embellishments.push_back(std::move(fresh));
+    }
+    return stash;
+}
+
+} // namespace zesty

@@ -1,0 +1,14 @@
+#pragma once
+// What falls out of a cut's openings has exactly their shapes: as embellishments it is kept for later.
+
+#include "core/project/plan.h"
+#include "core/project/project.h"
+
+namespace zesty {
+
+/// The stash with the drop-outs of one cut, by its place among the cuts: one embellishment for each shape, with
+/// as many as there are openings of it. Those too small to handle are left out; so is what is cut from another
+/// paper. The same ones again add to their counts.
+Stash with_drop_outs(Stash stash, const Project& project, const Plan& plan, int cut);
+
+} // namespace zesty

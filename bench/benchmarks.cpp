@@ -298,10 +298,14 @@ void paint_the_dressed_page(benchmark::State& state) {
     const auto plan = Planner().plan(project);
     const Textures textures(project);
     QImage image(620, 620, QImage::Format_ARGB32_Premultiplied);
+    // As the window does while a photo is dragged: the cut stays as it is.
+    PaintedCuts cuts;
+    PageLook look;
+    look.cuts = &cuts;
     for (auto _ : state) {
         QPainter painter(&image);
         painter.scale(620 / 304.8, 620 / 304.8);
-        paint_page(painter, project, *plan, textures);
+        paint_page(painter, project, *plan, textures, look);
     }
 }
 BENCHMARK(paint_the_dressed_page)->Unit(benchmark::kMillisecond);

@@ -1,5 +1,6 @@
 #!/usr/bin/env bash
-# Kite Hill dressed: photos on mats, a torn hill, a title along the tail, journaling and embellishments.
+# Kite Hill dressed: photos on mats and foam, a torn hill, splatters, a title along the tail, journaling and
+# embellishments; the first arrangement is put aside.
 # Makes demo/kite-hill-dressed.zesty anew from demo/kite-hill.zesty; needs a build.
 set -euo pipefail
 cd "$(dirname "$0")/.."
@@ -55,5 +56,9 @@ dress --put cloud --put-at 1.4,4.6
 dress --put straw-button --put-at 8.55,8.5
 dress --put brass-dot --put-at 11.2,8.6
 dress --put brass-dot --put-at 7.55,6.95
+dress --put-aside "All flat"
+dress --wet splatter --wet-name "Gusts" --wet-shape circle --wet-at 7.6,6.6 --wet-size 2.8in --wet-colour "#7fa9bd"
+dress --hold photo:1=normal --hold photo:2=thin
+dress --hold embellishment:1=tip --foot 200
 cp "$page" demo/kite-hill-dressed.zesty
 chmod 644 demo/kite-hill-dressed.zesty

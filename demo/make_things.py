@@ -62,6 +62,7 @@ things = [
     thing("navy-star", "Navy star", "die-cut", "#22405c", star(14), 1),
     thing("straw-button", "Straw button", "button", "#e9c46a", disc(13), 5, thickness_mm=2.5),
 ]
-folder = pathlib.Path(__file__).parent
-(folder / "kite-hill-things.json").write_text(
-    json.dumps({"format": "zesty-stash/1", "papers": [], "embellishments": things}, indent=1) + "\n")
+if __name__ == "__main__":
+    folder = pathlib.Path(__file__).parent
+    (folder / "kite-hill-things.json").write_text(
+        json.dumps({"format": "zesty-stash/1", "papers": [], "embellishments": things}, indent=1) + "\n")

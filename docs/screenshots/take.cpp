@@ -190,7 +190,6 @@ void take_sheets(const Camera& camera, const QString& stash) {
     window.worker().look_up_reserved(stash, {});
     settle(window);
     window.actions()[Act::Reserve]->trigger();
-    camera.shoot("leftovers");
     window.findChild<SheetsPanel*>()->choose(SheetsPanel::Cutting);
     camera.shoot("sheets");
 }
@@ -204,6 +203,10 @@ void take_dress(const Camera& camera) {
     for (auto* button : window.findChildren<QPushButton*>())
         if (button->isVisible() && button->text() == "Title") button->click();
     camera.shoot("dress");
+    for (auto* button : window.findChildren<QPushButton*>())
+        if (button->isVisible() && button->text() == "Height") button->click();
+    settle(window);
+    camera.shoot("height");
 }
 
 } // namespace

@@ -93,9 +93,8 @@ void say(const Project& project, const Plan& plan) {
 }
 
 Result<void> edit(const DressArgs& a, Project& project, Planner& planner, std::vector<std::string>& moves) {
-    for (const auto of :
-         {edit_mats, edit_layers, edit_stitching, edit_embellishments, edit_titles, edit_writings, edit_holds, edit_wet,
-          edit_late_frame, edit_variants})
+    for (const auto of : {edit_mats, edit_layers, edit_stitching, edit_embellishments, edit_titles,
+                          edit_writings, edit_holds, edit_wet, edit_late_frame, edit_variants})
         if (const auto r = of(a, project); !r) return r;
     if (!a.cure) return {};
     auto cured = cure_coverage(project, [&](const Project& changed) { return planner.shapes(changed); });
@@ -118,8 +117,7 @@ Result<void> draw(const DressArgs& args, const Project& project, const Plan& pla
         seen = *typed;
     }
     const Painting painting;
-    if (!page_picture(project, plan, picture_pixels, seen)
-             .save(QString::fromStdString(args.picture), "PNG"))
+    if (!page_picture(project, plan, picture_pixels, seen).save(QString::fromStdString(args.picture), "PNG"))
         return fail(ErrorKind::Unwritable, args.picture + ": the picture could not be written");
     return {};
 }

@@ -1,5 +1,5 @@
-// How things are held, wet work, a frame that comes last and arrangements that are put aside, from the command
-// line.
+// How things are held, wet work, a frame that comes last and arrangements that are put aside, from the
+// command line.
 
 #include "cli/command.h"
 #include "cli/dress_args.h"
@@ -31,7 +31,8 @@ Result<void> hold(const std::string& text, const std::optional<double>& foot, Pr
     const std::size_t i = static_cast<std::size_t>(std::stoi(digits)) - 1;
     const auto set = [&](auto& all) -> Result<void> {
         if (i >= all.size())
-            return fail(ErrorKind::BadInput, "--hold: there are " + std::to_string(all.size()) + " of '" + what + "'");
+            return fail(ErrorKind::BadInput,
+                        "--hold: there are " + std::to_string(all.size()) + " of '" + what + "'");
         all[i].held.how = *how;
         if (foot) all[i].held.foot_deg = foot_limits.nearest(*foot);
         return {};
@@ -49,7 +50,8 @@ Result<void> edit_free_parts(const DressArgs& a, Project& project) {
     if (a.no_free_parts) project.dress.free_parts.clear();
     for (const std::string& text : a.free_parts) {
         const auto parts = split(text, ',');
-        if (parts.size() != 3) return fail(ErrorKind::BadInput, "--free-part: '" + text + "' is not x,y,radius");
+        if (parts.size() != 3)
+            return fail(ErrorKind::BadInput, "--free-part: '" + text + "' is not x,y,radius");
         FreePart part;
         for (const auto& r : {take_length("--free-part", parts[0], place_limits, part.centre.x),
                               take_length("--free-part", parts[1], place_limits, part.centre.y),
@@ -65,7 +67,8 @@ Result<void> edit_free_parts(const DressArgs& a, Project& project) {
 Result<int> cut_id(const char* option, int number, const Project& project) {
     if (number < 1 || number > static_cast<int>(project.set_out.cuts.size()))
         return fail(ErrorKind::BadInput, std::string(option) + ": there are " +
-                                             std::to_string(project.set_out.cuts.size()) + " cuts on the page");
+                                             std::to_string(project.set_out.cuts.size()) +
+                                             " cuts on the page");
     return project.set_out.cuts[static_cast<std::size_t>(number) - 1].id;
 }
 
@@ -77,16 +80,19 @@ Result<void> take_wet(const DressArgs& a, const Project& project, WetZone& zone)
         zone.shape = *shape;
     }
     if (!a.wet_at.empty()) {
-        const auto at = typed_point("--wet-at", a.wet_at, "give x,y from the top left of the page", place_limits.most);
+        const auto at =
+            typed_point("--wet-at", a.wet_at, "give x,y from the top left of the page", place_limits.most);
         if (!at) return tl::make_unexpected(at.error());
         zone.centre = *at;
     }
     if (!a.wet_size.empty()) {
         if (a.wet_size.find('x') == std::string::npos) {
-            if (const auto r = take_length("--wet-size", a.wet_size, wet_side_limits, zone.width); !r) return r;
+            if (const auto r = take_length("--wet-size", a.wet_size, wet_side_limits, zone.width); !r)
+                return r;
             zone.height = zone.width;
         } else {
-            const auto size = typed_size("--wet-size", a.wet_size, wet_side_limits.least, wet_side_limits.most);
+            const auto size =
+                typed_size("--wet-size", a.wet_size, wet_side_limits.least, wet_side_limits.most);
             if (!size) return tl::make_unexpected(size.error());
             zone.width = size->x;
             zone.height = size->y;
@@ -106,7 +112,9 @@ Result<void> take_wet(const DressArgs& a, const Project& project, WetZone& zone)
     if (!a.wet_primer.empty()) {
         zone.primer = a.wet_primer != "no";
         if (zone.primer)
-            if (const auto r = take_length("--wet-primer", a.wet_primer, wet_margin_limits, zone.primer_margin); !r)
+            if (const auto r =
+                    take_length("--wet-primer", a.wet_primer, wet_margin_limits, zone.primer_margin);
+                !r)
                 return r;
     }
     return take_length("--wet-margin", a.wet_margin, wet_margin_limits, zone.margin);
@@ -161,8 +169,9 @@ Result<void> edit_late_frame(const DressArgs& a, Project& project) {
     if (!a.late_frame_width.empty()) {
         const auto parts = split(a.late_frame_width, ',');
         if (parts.size() != 1 && parts.size() != frame.corners.size())
-            return fail(ErrorKind::BadInput,
-                        "--late-frame-width: one width, or four for the corners from the upper left clockwise");
+            return fail(
+                ErrorKind::BadInput,
+                "--late-frame-width: one width, or four for the corners from the upper left clockwise");
         for (std::size_t i = 0; i < frame.corners.size(); ++i)
             if (const auto r = take_length("--late-frame-width", parts[parts.size() == 1 ? 0 : i],
                                            late_reveal_limits, frame.corners[i]);
@@ -203,15 +212,16 @@ Result<void> edit_variants(const DressArgs& a, Project& project) {
 void say_holds(const Project& project, const Plan& plan) {
     const HeightFacts& h = plan.dress.heights;
     const auto length = [&](double mm) { return format_long(mm, project.units); };
-    std::cout << "height: " << format_mm(h.highest) << ", the album takes " << format_mm(project.dress.album_takes)
-              << "\n";
+    std::cout << "height: " << format_mm(h.highest) << ", the album takes "
+              << format_mm(project.dress.album_takes) << "\n";
     for (const RaisedThing& thing : h.raised) {
         std::cout << "  " << thing.name << ": " << key_of(thing.how) << ", top at " << format_mm(thing.top);
         if (thing.for_shakers) std::cout << ", for its shakers";
         std::cout << "\n";
     }
     for (const FoamTotal& foam : h.foam)
-        std::cout << "foam of " << foam.thickness << " mm" << ": " << length(foam.length) << " in strips, "
+        std::cout << "foam of " << foam.thickness << " mm"
+                  << ": " << length(foam.length) << " in strips, "
                   << count_of(static_cast<std::size_t>(foam.pads), "pad", "pads") << "\n";
     if (h.full > 0) std::cout << "foam saved: " << percent(std::max(0.0, 1 - h.planned / h.full)) << "\n";
     for (const GlueUse& use : plan.dress.glue.uses) {
@@ -226,12 +236,14 @@ void say_holds(const Project& project, const Plan& plan) {
             std::cout << "cut " << map.cut + 1 << ": no glue where " << in_a_row(map.tucks)
                       << (map.tucks.size() == 1 ? " is" : " are") << " tucked\n";
     for (std::size_t i = 0; i < plan.dress.wet.size(); ++i)
-        std::cout << name_of(project.dress.wet[i], i) << ": " << percent(plan.dress.wet[i].seen) << " of it seen\n";
+        std::cout << name_of(project.dress.wet[i], i) << ": " << percent(plan.dress.wet[i].seen)
+                  << " of it seen\n";
     if (plan.dress.frame) {
         std::cout << "late frame: widest even one that spares the photos "
                   << format_length(plan.dress.frame->most_even, project.units) << "\n";
         for (const FramedThing& t : plan.dress.frame->hides)
-            std::cout << "  " << t.name << ": " << format_length(t.depth, project.units) << ", " << percent(t.share) << " of it\n";
+            std::cout << "  " << t.name << ": " << format_length(t.depth, project.units) << ", "
+                      << percent(t.share) << " of it\n";
     }
 }
 
@@ -254,10 +266,11 @@ void add_hold_options(CLI::App& c, DressArgs& a) {
     const auto text = [&](const char* group, const char* name, std::string& to, const char* help) {
         c.add_option(name, to, help)->group(group);
     };
-    c.add_option("--hold", a.holds, "How something is held: photo:1=normal, cut:1=thin, title:1=glued, layer:2=tip")
+    c.add_option("--hold", a.holds,
+                 "How something is held: photo:1=normal, cut:1=thin, title:1=glued, layer:2=tip")
         ->group("Height");
-    add_number(c, "--foot", a.foot, "With --hold ...=tip: where its foot is, in degrees clockwise from the right",
-               foot_limits)
+    add_number(c, "--foot", a.foot,
+               "With --hold ...=tip: where its foot is, in degrees clockwise from the right", foot_limits)
         ->group("Height");
     c.add_option("--free-part", a.free_parts, "A circle without glue and foam: x,y,radius")->group("Height");
     c.add_flag("--no-free-parts", a.no_free_parts, "Takes all of them away")->group("Height");
@@ -270,7 +283,8 @@ void add_hold_options(CLI::App& c, DressArgs& a) {
     text("Wet work", "--wet-shape", a.wet_shape, "box, circle, cut-margin or stencil");
     text("Wet work", "--wet-at", a.wet_at, "Its middle: x,y");
     text("Wet work", "--wet-size", a.wet_size, "Across, or width and height of a box: 3x2in");
-    add_number(c, "--wet-turn", a.wet_turn, "Turn of a box or stencil in degrees", turn_limits)->group("Wet work");
+    add_number(c, "--wet-turn", a.wet_turn, "Turn of a box or stencil in degrees", turn_limits)
+        ->group("Wet work");
     text("Wet work", "--wet-colour", a.wet_colour, "In words or as #9cc4d6");
     c.add_option("--wet-cut", a.wet_cut, "The cut whose margin it is, or that is the stencil, from 1")
         ->check(CLI::Range(1, 1000))
@@ -279,9 +293,12 @@ void add_hold_options(CLI::App& c, DressArgs& a) {
     text("Wet work", "--wet-primer", a.wet_primer, "Primer under it, so far beyond the colour, or no");
     c.add_flag("--remove-wet", a.remove_wet, "Takes it off the page")->group("Wet work");
     text("Frame", "--late-frame", a.late_frame, "A frame that comes last: trimmed, over or none");
-    text("Frame", "--late-frame-width", a.late_frame_width, "All round, or at the four corners from the upper left clockwise");
-    text("Frame", "--late-frame-paper", a.late_frame_paper, "Its paper, and with a comma another for its sides");
-    text("Frame", "--late-frame-lip", a.late_frame_lip, "What of it lies behind a page that is trimmed: 1/2in");
+    text("Frame", "--late-frame-width", a.late_frame_width,
+         "All round, or at the four corners from the upper left clockwise");
+    text("Frame", "--late-frame-paper", a.late_frame_paper,
+         "Its paper, and with a comma another for its sides");
+    text("Frame", "--late-frame-lip", a.late_frame_lip,
+         "What of it lies behind a page that is trimmed: 1/2in");
     text("Arrangements", "--put-aside", a.put_aside, "Puts the page as it is now aside under a name");
     text("Arrangements", "--bring-back", a.bring_back, "The page becomes exactly that arrangement");
     text("Arrangements", "--remove-arrangement", a.remove_variant, "Forgets one that was put aside");

@@ -141,7 +141,8 @@ Result<Stash> with_things(const StashArgs& a, Stash now) {
         const auto project = open_project(QString::fromStdString(a.drop_outs));
         if (!project) return tl::make_unexpected(project.error());
         if (a.of_cut > static_cast<int>(project->set_out.cuts.size()))
-            return fail(ErrorKind::BadInput, "--of-cut: there are " + std::to_string(project->set_out.cuts.size()) +
+            return fail(ErrorKind::BadInput, "--of-cut: there are " +
+                                                 std::to_string(project->set_out.cuts.size()) +
                                                  " cuts on the page");
         const auto plan = Planner().shapes(*project);
         if (!plan) return tl::make_unexpected(plan.error());

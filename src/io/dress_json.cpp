@@ -109,10 +109,19 @@ json balance_json(const BalanceFacts& b) {
     for (const Cluster& c : b.clusters)
         clusters.push_back(
             {{"centre", to_json(c.centre)}, {"area_mm2", c.area}, {"members", c.members.size()}});
+    json back = json::array();
+    for (const ComesBack& c : b.come_back)
+        back.push_back({{"what", c.what},
+                        {"by", c.colour ? "colour" : "kind"},
+                        {"count", c.count},
+                        {"least_angle_deg", c.least_angle_deg}});
     return {{"clusters", clusters},
             {"angles_deg", b.angles_deg},
             {"around_photo", b.around_photo < 0 ? json(nullptr) : json(b.around_photo + 1)},
             {"quarters", b.quarters},
+            {"third_at", b.suggested ? to_json(*b.suggested) : json(nullptr)},
+            {"third_of", b.suggested_things},
+            {"come_back", back},
             {"emptiest", {{"centre", to_json(b.emptiest)}, {"radius_mm", b.emptiest_radius}}}};
 }
 

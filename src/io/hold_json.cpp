@@ -11,15 +11,16 @@ namespace {
 
 json raised_json(const RaisedThing& thing) {
     json levels = json::array();
-    for (const FoamLevel& l : thing.levels) levels.push_back({{"foam_mm", l.thickness}, {"area_mm2", l.area}});
+    for (const FoamLevel& l : thing.levels)
+        levels.push_back({{"foam_mm", l.thickness}, {"area_mm2", l.area}});
     json strips = json::array();
     for (const FoamStrip& s : thing.strips)
         strips.push_back({{"from", to_json(s.from)}, {"to", to_json(s.to)}, {"foam_mm", s.thickness}});
     json pads = json::array();
     for (const FoamPad& p : thing.pads)
         pads.push_back({{"at", to_json(p.at)}, {"side_mm", p.side}, {"foam_mm", p.thickness}});
-    return {{"name", thing.name},   {"held", key_of(thing.how)}, {"top_mm", thing.top},
-            {"levels", levels},     {"strips", strips},          {"pads", pads},
+    return {{"name", thing.name},     {"held", key_of(thing.how)}, {"top_mm", thing.top},
+            {"levels", levels},       {"strips", strips},          {"pads", pads},
             {"full_mm2", thing.full}, {"foam_mm2", thing.planned}, {"for_shakers", thing.for_shakers}};
 }
 
@@ -95,9 +96,13 @@ json late_frame_json(const Plan& plan) {
     for (const Point at : f.marks) marks.push_back(to_json(at));
     json hides = json::array();
     for (const FramedThing& t : f.hides)
-        hides.push_back({{"what", t.name}, {"share", t.share}, {"depth_mm", t.depth}, {"protected", t.protected_part}});
-    return {{"inner", inner},     {"marks", marks},                   {"hides", hides},
-            {"bars_mm", f.bars}, {"widest_even_mm", f.most_even}};
+        hides.push_back(
+            {{"what", t.name}, {"share", t.share}, {"depth_mm", t.depth}, {"protected", t.protected_part}});
+    return {{"inner", inner},
+            {"marks", marks},
+            {"hides", hides},
+            {"bars_mm", f.bars},
+            {"widest_even_mm", f.most_even}};
 }
 
 } // namespace zesty

@@ -80,8 +80,8 @@ public:
     InArchive of(const SetOutDecisions& page, const std::string& folder) {
         InArchive out;
         for (std::size_t i = 0; i < page.drawings.size(); ++i)
-            out.drawings.push_back(named(drawings_, page.drawings[i],
-                                         folder + "drawing/" + std::to_string(i + 1) + "/"));
+            out.drawings.push_back(
+                named(drawings_, page.drawings[i], folder + "drawing/" + std::to_string(i + 1) + "/"));
         for (std::size_t i = 0; i < page.photos.size(); ++i) {
             const auto& picture = page.photos[i].picture;
             out.pictures.push_back(

@@ -170,4 +170,23 @@ TEST(OldFormats, AFileOfFormatTenOpensWithItsJournalingAndWithoutMats) {
     expect_the_same_written_anew(*p);
 }
 
+TEST(OldFormats, AFileOfFormatElevenOpensDressedAndLiesFlat) {
+    const auto p = sample(11);
+    ASSERT_TRUE(p) << p.error().message;
+    ASSERT_EQ(p->set_out.photos.at(0).mats.size(), 2u);
+    EXPECT_TRUE(p->set_out.photos[0].mats[0].torn);
+    EXPECT_TRUE(p->set_out.photos[0].mats[1].gut);
+    EXPECT_EQ(p->dress.layers.at(0).shape, LayerShape::Hill);
+    EXPECT_EQ(p->dress.titles.at(0).text, "Up");
+    EXPECT_EQ(p->dress.titles[0].path.on, TitleOn::Opening);
+    EXPECT_EQ(p->dress.stitchings.at(0).stitch, Stitch::Back);
+    EXPECT_EQ(p->dress.writings.at(0).with_photo, 1);
+    EXPECT_EQ(p->set_out.photos[0].held, Mounting{});
+    EXPECT_EQ(p->set_out.cuts.at(0).held, Mounting{});
+    EXPECT_TRUE(p->dress.wet.empty());
+    EXPECT_EQ(p->dress.frame.how, LateFraming::None);
+    EXPECT_TRUE(p->variants.empty());
+    expect_the_same_written_anew(*p);
+}
+
 } // namespace zesty

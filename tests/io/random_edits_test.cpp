@@ -1,7 +1,7 @@
 // Whatever is decided can be stored: random edits of every stage, proposals taken, saved and opened after
 // each.
 //
-// A tenth of the sequences runs every time; ZESTY_LONG=2000 runs as many. With ZESTY_KEEP_PLANS=FOLDER the
+// Some sequences run every time; ZESTY_LONG=2000 runs as many. With ZESTY_KEEP_PLANS=FOLDER the
 // page at the end of each sequence, its plan and its stash are written there, for tests/agreement/edits.py to
 // have them judged.
 
@@ -126,7 +126,7 @@ void keep_for_the_referee(Project project, unsigned seed) {
 
 TEST(RandomEdits, WhateverIsDecidedIsStoredAndOpensAsItWas) {
     const int asked = qEnvironmentVariableIntValue("ZESTY_LONG");
-    const int sequences = asked > 0 ? asked : testing::rounds(90);
+    const int sequences = asked > 0 ? asked : testing::rounds(56);
     QTemporaryDir folder;
     for (int seed = 0; seed < sequences; ++seed) {
         std::mt19937 random(static_cast<unsigned>(seed));

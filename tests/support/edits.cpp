@@ -3,6 +3,7 @@
 #include "core/project/edits.h"
 #include "core/project/later.h"
 #include "core/project/planner.h"
+#include "core/project/variants.h"
 #include "core/setout/photos.h"
 #include "support/between.h"
 
@@ -226,9 +227,63 @@ void paper_of_dress_edit(Project& p, std::mt19937& random) {
     p.dress.layers.push_back(layer);
 }
 
+/// How things are held, wet work, a late frame, arrangements.
+void hold_edit(Project& p, std::mt19937& random) {
+    const auto some = [&]() -> Mounting {
+        return {static_cast<Mount>(below(random, count_of_values<Mount>)), between(random, -360, 360)};
+    };
+    switch (below(random, 6)) {
+    case 0:
+        for (PlacedCut& cut : p.set_out.cuts) cut.held = some();
+        for (Photo& photo : p.set_out.photos) photo.held = some();
+        break;
+    case 1:
+        for (PaperLayer& layer : p.dress.layers) layer.held = some();
+        for (PageTitle& title : p.dress.titles) title.held = some();
+        for (PlacedEmbellishment& e : p.dress.embellishments) e.held = some();
+        break;
+    case 2: {
+        if (p.dress.wet.size() > 2) return p.dress.wet.clear();
+        WetZone zone;
+        zone.kind = static_cast<WetKind>(below(random, count_of_values<WetKind>));
+        zone.shape = static_cast<WetShape>(below(random, count_of_values<WetShape>));
+        zone.centre = {between(random, -50, 400), between(random, -50, 400)};
+        zone.width = between(random, 2, 200);
+        zone.height = between(random, 2, 200);
+        zone.cut = below(random, 3);
+        zone.margin = between(random, 0, 40);
+        zone.primer = below(random, 2) != 0;
+        p.dress.wet.push_back(zone);
+        break;
+    }
+    case 3:
+        p.dress.frame.how = static_cast<LateFraming>(below(random, count_of_values<LateFraming>));
+        for (double& corner : p.dress.frame.corners) corner = between(random, 0, 160);
+        p.dress.frame.paper =
+            p.stash && !p.stash->papers.empty() && below(random, 2) ? p.stash->papers[0].id : "";
+        break;
+    case 4:
+        if (below(random, 2) || p.variants.empty())
+            (void)keep_variant(p, "Arrangement " + std::to_string(below(random, 3)));
+        else
+            restore_variant(p, random() % p.variants.size());
+        break;
+    default:
+        if (p.dress.free_parts.size() > 2) p.dress.free_parts.clear();
+        p.dress.free_parts.push_back(
+            {{between(random, 0, 300), between(random, 0, 300)}, between(random, 2, 60)});
+        p.dress.album_takes = between(random, 0.5, 12);
+    }
+}
+
 /// Words, rooms with places, papers.
 void dress_edit(Project& p, std::mt19937& random) {
-    switch (below(random, 7)) {
+    switch (below(random, 10)) {
+    case 7:
+    case 8:
+    case 9:
+        hold_edit(p, random);
+        break;
     case 4:
     case 5:
     case 6:

@@ -14,7 +14,8 @@ std::vector<ActionRow> dress_actions() {
         {Act::WhatFits, "Dress", "What fits the selected opening or the free place", "Ctrl+W", always},
         {Act::WhereItFits, "Dress", "Where the chosen embellishment fits", "Ctrl+Alt+W", always},
         {Act::AddWet, "Dress", "Add wet work", "W", always},
-        {Act::TakeDropOuts, "Dress", "Keep the drop-outs of the cut in hand as embellishments", "Ctrl+Alt+D", with_cut},
+        {Act::TakeDropOuts, "Dress", "Keep the drop-outs of the cut in hand as embellishments", "Ctrl+Alt+D",
+         with_cut},
         {Act::HoldNext, "Dress", "Hold the chosen thing flat, on foam or at its tip", "H", always},
         {Act::FreePartWanted, "Dress", "Leave a part free of glue and foam", "Ctrl+H", always},
         {Act::PutAside, "Dress", "Put the arrangement aside", "Ctrl+Shift+A", always},
@@ -22,7 +23,8 @@ std::vector<ActionRow> dress_actions() {
         {Act::CompareVariants, "Dress", "Compare the arrangements", "Ctrl+Alt+E", always},
         {Act::AddStitching, "Dress", "Add stitching", "Ctrl+Shift+J", always},
         {Act::AddWriting, "Dress", "Add journaling", "Ctrl+J", always},
-        {Act::NextLook, "Dress", "See the page in colour, in grey, squinting, by height or by glue", "E", always},
+        {Act::NextLook, "Dress", "See the page in colour, in grey, squinting, by height or by glue", "E",
+         always},
     };
 }
 

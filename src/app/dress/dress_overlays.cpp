@@ -94,7 +94,8 @@ void paint_dress_overlays(QPainter& painter, const PageMap& map, const Project& 
     if (in_hand.photo >= 0 && in_hand.photo < static_cast<int>(project.set_out.photos.size()))
         paint_rim(painter, matted_outline(project.set_out.photos[static_cast<std::size_t>(in_hand.photo)]));
     if (in_hand.wet >= 0 && in_hand.wet < static_cast<int>(plan.dress.wet.size()))
-        for (const Polygon& p : plan.dress.wet[static_cast<std::size_t>(in_hand.wet)].wet) paint_rim(painter, p);
+        for (const Polygon& p : plan.dress.wet[static_cast<std::size_t>(in_hand.wet)].wet)
+            paint_rim(painter, p);
     const auto& things = plan.dress.embellishments;
     if (in_hand.embellishment >= 0 && in_hand.embellishment < static_cast<int>(things.size()) &&
         things[static_cast<std::size_t>(in_hand.embellishment)].known)

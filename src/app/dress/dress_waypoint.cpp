@@ -59,11 +59,10 @@ int letters_short(const Plan& plan) {
 
 DressWaypoint::DressWaypoint(const BenchParts& bench, QWidget* side, QObject* parent)
     : WaypointView(bench, parent),
-      panel_(new PanelOfParts(
-          "How will it look?",
-          {"Wet work", "Photo mats", "Layers", "Embellishments", "Title", "Words", "Stitching", "Height", "Cover",
-           "Frame", "Look", "Variants"},
-          side)) {
+      panel_(new PanelOfParts("How will it look?",
+                              {"Wet work", "Photo mats", "Layers", "Embellishments", "Title", "Words",
+                               "Stitching", "Height", "Cover", "Frame", "Look", "Variants"},
+                              side)) {
     wet_ = new WetPart(bench.document, bench.state, bench.actions, panel_);
     mats_ = new MatsPart(bench.document, bench.state, bench.actions, panel_);
     layers_ = new LayersPart(bench.document, bench.state, bench.actions, panel_);
@@ -76,8 +75,9 @@ DressWaypoint::DressWaypoint(const BenchParts& bench, QWidget* side, QObject* pa
     variants_ = new VariantsPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
     cover_ = new CoverPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
     look_ = new LookPart(bench.document, bench.state, bench.actions, panel_);
-    for (PanelPart* part : std::initializer_list<PanelPart*>{wet_, mats_, layers_, things_, title_, words_,
-                                                             stitching_, height_, cover_, frame_, look_, variants_})
+    for (PanelPart* part :
+         std::initializer_list<PanelPart*>{wet_, mats_, layers_, things_, title_, words_, stitching_, height_,
+                                           cover_, frame_, look_, variants_})
         panel_->add(part);
     panel_->choose(Words);
     connect(panel_, &PanelOfParts::part_chosen, this, &WaypointView::look_changed);
@@ -89,6 +89,7 @@ DressWaypoint::DressWaypoint(const BenchParts& bench, QWidget* side, QObject* pa
     connect(title_, &TitlePart::chosen_changed, this, &WaypointView::look_changed);
     connect(layers_, &LayersPart::chosen_changed, this, &WaypointView::look_changed);
     connect_actions();
+    connect_held();
 }
 
 void DressWaypoint::show_part(Part part) {
@@ -121,6 +122,25 @@ void DressWaypoint::connect_actions() {
         show_part(Things);
         things_->ask_where_it_fits();
     });
+    on(Act::AddStitching, [this] {
+        show_part(Stitches);
+        stitching_->add();
+    });
+    on(Act::AddWriting, [this] {
+        show_part(Words);
+        words_->add();
+    });
+    on(Act::Cure, [this] {
+        show_part(Cover);
+        cover_->cure();
+    });
+    on(Act::NextLook, [this] {
+        show_part(Look);
+        look_->see(static_cast<Seen>((static_cast<int>(look_->seen()) + 1) % count_of_values<Seen>));
+    });
+}
+
+void DressWaypoint::connect_held() {
     on(Act::AddWet, [this] {
         show_part(Wet);
         wet_->add();
@@ -148,22 +168,6 @@ void DressWaypoint::connect_actions() {
     on(Act::CompareVariants, [this] {
         show_part(Variants);
         variants_->compare();
-    });
-    on(Act::AddStitching, [this] {
-        show_part(Stitches);
-        stitching_->add();
-    });
-    on(Act::AddWriting, [this] {
-        show_part(Words);
-        words_->add();
-    });
-    on(Act::Cure, [this] {
-        show_part(Cover);
-        cover_->cure();
-    });
-    on(Act::NextLook, [this] {
-        show_part(Look);
-        look_->see(static_cast<Seen>((static_cast<int>(look_->seen()) + 1) % count_of_values<Seen>));
     });
 }
 

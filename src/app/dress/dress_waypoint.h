@@ -42,6 +42,7 @@ public:
 private:
     enum Part { Wet, Mats, Layers, Things, Title, Words, Stitches, Height, Cover, Frame, Look, Variants };
     void connect_actions();
+    void connect_held(); ///< wet work, heights, arrangements
     void show_part(Part part);
     std::unique_ptr<PageDrag> press_writing(const PageHands& hands, QPointF at) const;
     std::unique_ptr<PageDrag> press_title(const PageHands& hands, QPointF at) const;

@@ -16,16 +16,18 @@ FramePart::FramePart(Document& document, BenchState& state, Actions& actions, QW
                                        {"strips over the page", LateFraming::Over}},
                                       this);
     how_->setObjectName("late-frame");
-    how_->on_choice(this, [this](LateFraming how) { change("Late frame", [&](LateFrame& f) { f.how = how; }); });
+    how_->on_choice(this,
+                    [this](LateFraming how) { change("Late frame", [&](LateFrame& f) { f.how = how; }); });
     r->addWidget(how_, 1);
     r = row("All round");
-    all_ = length_field("How wide the frame is all round", late_reveal_limits,
-                        [this](double mm) { change("Width of the frame", [&](LateFrame& f) { f.corners.fill(mm); }); });
+    all_ = length_field("How wide the frame is all round", late_reveal_limits, [this](double mm) {
+        change("Width of the frame", [&](LateFrame& f) { f.corners.fill(mm); });
+    });
     r->addWidget(all_);
     r->addWidget(quiet("or at each corner:"));
     r->addStretch(1);
-    static constexpr std::array names{"Frame at the upper left", "Frame at the upper right", "Frame at the lower right",
-                                      "Frame at the lower left"};
+    static constexpr std::array names{"Frame at the upper left", "Frame at the upper right",
+                                      "Frame at the lower right", "Frame at the lower left"};
     for (std::size_t i = 0; i < corners_.size(); ++i)
         corners_[i] = length_field(names[i], late_reveal_limits, [this, i](double mm) {
             change("Corner of the frame", [&](LateFrame& f) { f.corners[i] = mm; });
@@ -68,7 +70,8 @@ void FramePart::change(const QString& intention, const std::function<void(LateFr
 QString FramePart::says() const {
     const Plan* plan = state_.plan();
     if (!plan || !plan->dress.frame)
-        return "A frame can wait until the page is done. Cut with a sharp blade against a metal ruler, away from "
+        return "A frame can wait until the page is done. Cut with a sharp blade against a metal ruler, away "
+               "from "
                "the hand.";
     const Units units = document_.project().units;
     const LateFrameFacts& f = *plan->dress.frame;
@@ -77,7 +80,8 @@ QString FramePart::says() const {
         out << QString("%1 of %2").arg(words(format_length(thing.depth, units)), words(thing.name));
     QString said = out.isEmpty() ? QString("It hides nothing.") : "Under it: " + out.join(", ") + ".";
     if (f.bars > 0) said += " Bars of cuts: " + words(format_length(f.bars, units)) + ".";
-    said += " The widest even frame that spares the photos is " + words(format_length(f.most_even, units)) + ".";
+    said +=
+        " The widest even frame that spares the photos is " + words(format_length(f.most_even, units)) + ".";
     return said;
 }
 

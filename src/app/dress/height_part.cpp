@@ -1,12 +1,13 @@
 #include "app/dress/height_part.h"
 
 #include "app/bench/wording.h"
-#include "core/project/findings.h"
 #include "core/dress/pile.h"
+#include "core/project/findings.h"
 #include "core/sentences.h"
 
 #include <QHBoxLayout>
 #include <QSpinBox>
+#include <set>
 
 namespace zesty {
 
@@ -80,7 +81,8 @@ HeightPart::HeightPart(Document& document, BenchState& state, Actions& actions, 
     auto* r = row("Held");
     how_ = new ChoiceBox<Mount>("How it is held", mounts(), this);
     how_->setObjectName("held-how");
-    how_->on_choice(this, [this](Mount how) { change("Hold it differently", [&](Mounting& m) { m.how = how; }); });
+    how_->on_choice(this,
+                    [this](Mount how) { change("Hold it differently", [&](Mounting& m) { m.how = how; }); });
     r->addWidget(how_, 1);
     foot_name_ = quiet("foot at");
     r->addWidget(foot_name_);
@@ -94,9 +96,8 @@ HeightPart::HeightPart(Document& document, BenchState& state, Actions& actions, 
     });
     r->addWidget(album_);
     r->addWidget(quiet("high"));
-    free_ = push("Leave a part free", "Drag a circle on the page where neither glue nor foam goes", [this] {
-        want_free_part(!wants_free_part_);
-    });
+    free_ = push("Leave a part free", "Drag a circle on the page where neither glue nor foam goes",
+                 [this] { want_free_part(!wants_free_part_); });
     free_->setCheckable(true);
     r->addWidget(free_);
     no_free_ = push("None", "Takes away all parts left free", [this] {
@@ -163,7 +164,8 @@ QString HeightPart::says() const {
     const HeightFacts& h = plan->dress.heights;
     QStringList out;
     if (seen_ == Seen::Height) {
-        out << QString("Highest %1, of %2 that fit.").arg(words(format_mm(h.highest)), words(format_mm(document_.project().dress.album_takes)));
+        out << QString("Highest %1, of %2 that fit.")
+                   .arg(words(format_mm(h.highest)), words(format_mm(document_.project().dress.album_takes)));
         for (const FoamTotal& foam : h.foam) {
             QStringList parts;
             if (foam.length > 0) parts << length(foam.length) + " in strips";
@@ -171,17 +173,22 @@ QString HeightPart::says() const {
             out << QString("Foam of %1: %2.").arg(QString("%1 mm").arg(foam.thickness), parts.join(", "));
         }
         if (h.full > 0)
-            out << QString("That is %1 less than foam all over.").arg(words(percent(std::max(0.0, 1 - h.planned / h.full))));
+            out << QString("That is %1 less than foam all over.")
+                       .arg(words(percent(std::max(0.0, 1 - h.planned / h.full))));
         out << "On the page: yellow low, green high, <span style='color:#b02a4b'>berry too high</span>.";
     } else {
         QStringList uses;
         for (const GlueUse& use : plan->dress.glue.uses)
-            uses << (use.what == Adhesive::Dots ? counted(static_cast<std::size_t>(use.dots), "glue dot", "glue dots")
-                                                : length(use.length) + " of " + adhesive_in_words(use.what));
+            uses << (use.what == Adhesive::Dots
+                         ? counted(static_cast<std::size_t>(use.dots), "glue dot", "glue dots")
+                         : length(use.length) + " of " + adhesive_in_words(use.what));
         out << (uses.isEmpty() ? QString("Nothing is to be glued yet.") : uses.join(", ") + ".");
-        for (const GlueMap& map : plan->dress.glue.cuts)
-            if (!map.tucks.empty()) out << words(sentence(in_a_row(map.tucks) + " can still be tucked"));
-        out << "<span style='color:#3e7c4f'>Green: glue now</span>; <span style='color:#8a6700'>yellow: once what slides "
+        std::set<std::string> tucks;
+        for (const GlueMap& map : plan->dress.glue.cuts) tucks.insert(map.tucks.begin(), map.tucks.end());
+        if (!tucks.empty())
+            out << words(sentence(in_a_row({tucks.begin(), tucks.end()}) + " can still be tucked"));
+        out << "<span style='color:#3e7c4f'>Green: glue now</span>; <span style='color:#8a6700'>yellow: once "
+               "what slides "
                "through is tucked</span>; <span style='color:#b02a4b'>crosses: no glue</span>.";
     }
     return out.join(" ");

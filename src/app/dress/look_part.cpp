@@ -2,6 +2,7 @@
 
 #include "app/bench/wording.h"
 #include "core/project/finished.h"
+#include "core/project/stash_at_hand.h"
 #include "core/sentences.h"
 
 #include <QHBoxLayout>
@@ -11,9 +12,13 @@ namespace zesty {
 
 LookPart::LookPart(Document& document, BenchState& state, Actions& actions, QWidget* parent)
     : PanelPart(document, state, actions, parent) {
-    choice_ = new ChoiceRow<Seen>(
-        "How the page is seen",
-        {{"Colour", Seen::Colour}, {"Grey", Seen::Grey}, {"Squint", Seen::Squint}, {"Height", Seen::Height}, {"Glue", Seen::Glue}}, this);
+    choice_ = new ChoiceRow<Seen>("How the page is seen",
+                                  {{"Colour", Seen::Colour},
+                                   {"Grey", Seen::Grey},
+                                   {"Squint", Seen::Squint},
+                                   {"Height", Seen::Height},
+                                   {"Glue", Seen::Glue}},
+                                  this);
     choice_->show_value(seen_);
     choice_->on_choice(this, [this](Seen seen) { see(seen); });
     column_->addWidget(choice_);
@@ -30,6 +35,39 @@ void LookPart::see(Seen seen) {
     seen_ = seen;
     choice_->show_value(seen);
     emit seen_changed();
+}
+
+namespace {
+
+/// "Brass dot or Red bow".
+QString in_row_of(const std::vector<std::string>& names) {
+    QStringList out;
+    for (const std::string& n : names) out << words(n);
+    return out.join(" or ");
+}
+
+/// What comes back an even number of times, or in a line.
+QString comes_back_in_words(const BalanceFacts& b) {
+    constexpr double wide_enough_deg = 20;
+    QStringList out;
+    for (const ComesBack& c : b.come_back) {
+        if (c.count % 2 == 0)
+            out << QString("%1 of %2, an even number").arg(c.count).arg(words(c.what));
+        else if (c.least_angle_deg < wide_enough_deg)
+            out << QString("%1 of %2, nearly in a line").arg(c.count).arg(words(c.what));
+    }
+    return out.isEmpty() ? QString()
+                         : " There are " + out.join("; ") + ": odd counts in a wide triangle are livelier.";
+}
+
+} // namespace
+
+QString LookPart::of_what(const BalanceFacts& b) const {
+    std::vector<std::string> names;
+    for (const std::string& id : b.suggested_things)
+        if (const Embellishment* e = stash_at_hand(document_.project()).embellishment(id))
+            names.push_back(e->name);
+    return names.empty() ? QString() : ", such as " + in_row_of(names);
 }
 
 QString LookPart::balance_in_words(const BalanceFacts& b) const {
@@ -49,8 +87,8 @@ QString LookPart::balance_in_words(const BalanceFacts& b) const {
                    .arg(std::lround(b.angles_deg[2])) +
                (b.around_photo >= 0 ? " around a photo." : ".");
     else if (!b.clusters.empty())
-        out += b.suggested ? "; a third would go well in the ringed place." : ".";
-    return out;
+        out += b.suggested ? "; a third would go well in the ringed place" + of_what(b) + "." : QString(".");
+    return out + comes_back_in_words(b);
 }
 
 void LookPart::refresh() {

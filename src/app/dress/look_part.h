@@ -22,6 +22,7 @@ private:
     void refresh() override;
 
     ChoiceRow<Seen>* choice_;
+    QString of_what(const BalanceFacts& balance) const;
     QString balance_in_words(const BalanceFacts& balance) const;
 
     QLabel* balance_;

@@ -6,9 +6,12 @@
 #include "core/sentences.h"
 #include "core/setout/placed_cut.h"
 #include "core/stash/new_things.h"
+#include "io/paint/letters.h"
 
 #include <QHBoxLayout>
+#include <QIcon>
 #include <QLineEdit>
+#include <QPainter>
 #include <QSpinBox>
 #include <algorithm>
 #include <cmath>
@@ -284,12 +287,38 @@ QString ThingsPart::row_of(const Embellishment& e) const {
                            : QString(": %1 left").arg(e.count));
 }
 
+/// Each as it looks, once for each stash.
+void ThingsPart::show_pictures(const Stash& stash) {
+    constexpr int side = 18; // px
+    constexpr std::size_t most_pictured = 400;
+    if (pictured_ == document_.project().stash && stock_->count() == pictured_rows_) return;
+    pictured_ = document_.project().stash;
+    pictured_rows_ = stock_->count();
+    stock_->setIconSize({side, side});
+    for (std::size_t i = 0; i < stash.embellishments.size() && i < most_pictured; ++i) {
+        const Embellishment& e = stash.embellishments[i];
+        const Box box = bounds(e.outline);
+        QPixmap picture(QSize(side, side) * devicePixelRatioF());
+        picture.setDevicePixelRatio(devicePixelRatioF());
+        picture.fill(Qt::transparent);
+        QPainter painter(&picture);
+        painter.setRenderHint(QPainter::Antialiasing);
+        painter.translate(side / 2.0, side / 2.0);
+        const double scale = (side - 3) / std::max(1e-6, std::max(box.width(), box.height()));
+        painter.scale(scale, scale);
+        paint_embellishment(painter, e);
+        painter.end();
+        stock_->item(static_cast<int>(i))->setIcon(QIcon(picture));
+    }
+}
+
 void ThingsPart::refresh() {
     const Project& p = document_.project();
     const Stash& stash = stash_at_hand(p);
     QStringList rows;
     for (const Embellishment& e : stash.embellishments) rows << row_of(e);
     stock_->show_rows(rows);
+    show_pictures(stash);
     rows.clear();
     for (const PlacedEmbellishment& e : p.dress.embellishments) {
         const Embellishment* of = stash.embellishment(e.id);

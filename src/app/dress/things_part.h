@@ -36,6 +36,7 @@ private:
     void build_stock();
     void build_new();
     void refresh() override;
+    void show_pictures(const Stash& stash);
     void show_found();
     void put_found();
     const Embellishment* chosen() const;
@@ -68,6 +69,8 @@ private:
     std::string places_for_;
     quint64 asked_ = 0;
     std::shared_ptr<std::atomic<bool>> stop_;
+    Shared<Stash> pictured_; ///< what the list has pictures of
+    int pictured_rows_ = 0;
 };
 
 } // namespace zesty

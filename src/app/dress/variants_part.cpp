@@ -15,7 +15,8 @@ constexpr int row_height = 94;
 constexpr int rows_shown = 3;
 } // namespace
 
-VariantsPart::VariantsPart(Document& document, BenchState& state, Actions& actions, Worker& worker, QWidget* parent)
+VariantsPart::VariantsPart(Document& document, BenchState& state, Actions& actions, Worker& worker,
+                           QWidget* parent)
     : PanelPart(document, state, actions, parent), worker_(worker) {
     auto* r = row(QString());
     name_ = new QLineEdit(this);
@@ -108,12 +109,13 @@ void VariantsPart::compare() {
 }
 
 QString VariantsPart::says_of(const VariantFigures& f) const {
-    QString out = counted(static_cast<std::size_t>(f.problems), "problem", "problems") +
-                  QString(", %1 advice\n%2 (%3 of them scraps)\n%4 of paper, %5 high")
-                      .arg(f.advice)
-                      .arg(counted(static_cast<std::size_t>(f.sheets), "sheet", "sheets"))
-                      .arg(f.scraps)
-                      .arg(words(format_area(f.paper_area, document_.project().units)), words(format_mm(f.highest)));
+    QString out =
+        counted(static_cast<std::size_t>(f.problems), "problem", "problems") +
+        QString(", %1 advice\n%2 (%3 of them scraps)\n%4 of paper, %5 high")
+            .arg(f.advice)
+            .arg(counted(static_cast<std::size_t>(f.sheets), "sheet", "sheets"))
+            .arg(f.scraps)
+            .arg(words(format_area(f.paper_area, document_.project().units)), words(format_mm(f.highest)));
     if (!f.missing.empty()) out += "\n" + words(in_a_row(f.missing));
     return out;
 }
@@ -132,7 +134,8 @@ void VariantsPart::show_figures(const Project& of, const std::vector<VariantFigu
             item->setText(words(figures[k].name) + "\n" + says_of(figures[k]));
         }
     }
-    says_->setText(shown_variant(of) < 0 ? "The page as it is now: " + here + "." : QString("The page is as one of them."));
+    says_->setText(shown_variant(of) < 0 ? "The page as it is now: " + here + "."
+                                         : QString("The page is as one of them."));
     lay_out_now(this);
 }
 
@@ -152,8 +155,9 @@ void VariantsPart::refresh() {
     back_->setEnabled(chosen() >= 0);
     remove_->setEnabled(chosen() >= 0);
     if (p.variants.empty())
-        says_->setText("Try several arrangements: put this one aside, move things, and put the next aside. Any of up "
-                       "to six comes back exactly as it was.");
+        says_->setText(
+            "Try several arrangements: put this one aside, move things, and put the next aside. Any of up "
+            "to six comes back exactly as it was.");
     lay_out_now(this);
 }
 

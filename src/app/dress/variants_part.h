@@ -25,7 +25,8 @@ public:
 private:
     void refresh() override;
     /// Pictures and figures of what is kept, worked out while the hands go on.
-    void show_figures(const Project& of, const std::vector<VariantFigures>& figures, const QList<QImage>& pictures);
+    void show_figures(const Project& of, const std::vector<VariantFigures>& figures,
+                      const QList<QImage>& pictures);
     int chosen() const; ///< into Project::variants; -1 for none
     QString says_of(const VariantFigures& figures) const;
 

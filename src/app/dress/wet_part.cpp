@@ -41,21 +41,32 @@ WetPart::WetPart(Document& document, BenchState& state, Actions& actions, QWidge
 
 void WetPart::build_shape() {
     auto* r = row("With");
-    kind_ = new ChoiceBox<WetKind>("What it is", {{"paint", WetKind::Paint}, {"ink", WetKind::Ink},
-                                                  {"splatters", WetKind::Splatter}, {"paste", WetKind::Paste}}, this);
-    kind_->on_choice(this, [this](WetKind kind) { change("Kind of wet work", [&](WetZone& z) { z.kind = kind; }); });
+    kind_ = new ChoiceBox<WetKind>("What it is",
+                                   {{"paint", WetKind::Paint},
+                                    {"ink", WetKind::Ink},
+                                    {"splatters", WetKind::Splatter},
+                                    {"paste", WetKind::Paste}},
+                                   this);
+    kind_->on_choice(
+        this, [this](WetKind kind) { change("Kind of wet work", [&](WetZone& z) { z.kind = kind; }); });
     r->addWidget(kind_, 1);
     colour_ = push("Colour...", "Its colour", [this] { pick_colour(); });
     r->addWidget(colour_);
     r = row("Shape");
-    shape_ = new ChoiceBox<WetShape>("Its shape", {{"a circle", WetShape::Circle}, {"a rectangle", WetShape::Box},
-                                                   {"a cut and a margin round it", WetShape::CutMargin},
-                                                   {"the cut as a stencil", WetShape::Stencil}}, this);
-    shape_->on_choice(this, [this](WetShape shape) { change("Shape of the wet work", [&](WetZone& z) { z.shape = shape; }); });
+    shape_ = new ChoiceBox<WetShape>("Its shape",
+                                     {{"a circle", WetShape::Circle},
+                                      {"a rectangle", WetShape::Box},
+                                      {"a cut and a margin round it", WetShape::CutMargin},
+                                      {"the cut as a stencil", WetShape::Stencil}},
+                                     this);
+    shape_->on_choice(this, [this](WetShape shape) {
+        change("Shape of the wet work", [&](WetZone& z) { z.shape = shape; });
+    });
     r->addWidget(shape_, 1);
     size_row_ = row_of_its_own("Size", r);
     const auto length = [&](const char* name, Limits limits, double WetZone::*of) {
-        return length_field(name, limits, [this, name, of](double mm) { change(name, [&](WetZone& z) { z.*of = mm; }); });
+        return length_field(name, limits,
+                            [this, name, of](double mm) { change(name, [&](WetZone& z) { z.*of = mm; }); });
     };
     width_ = length("How wide the wet work is", wet_side_limits, &WetZone::width);
     r->addWidget(width_);
@@ -73,11 +84,11 @@ void WetPart::build_shape() {
     margin_ = length("How far it goes beyond the cut", wet_margin_limits, &WetZone::margin);
     r->addWidget(margin_);
     r = row("Primer");
-    primer_ = tick("under it, beyond by", "Primer lies below the colour and goes beyond it", [this](bool on) {
-        change("Primer", [&](WetZone& z) { z.primer = on; });
-    });
+    primer_ = tick("under it, beyond by", "Primer lies below the colour and goes beyond it",
+                   [this](bool on) { change("Primer", [&](WetZone& z) { z.primer = on; }); });
     r->addWidget(primer_);
-    primer_margin_ = length("How far the primer goes beyond the colour", wet_margin_limits, &WetZone::primer_margin);
+    primer_margin_ =
+        length("How far the primer goes beyond the colour", wet_margin_limits, &WetZone::primer_margin);
     r->addWidget(primer_margin_);
     r->addStretch(1);
 }
@@ -95,7 +106,8 @@ void WetPart::choose(int zone) {
 void WetPart::change(const QString& intention, const std::function<void(WetZone&)>& apply) {
     const int i = chosen();
     document_.change(intention, [&](Project& p) {
-        if (i >= 0 && i < static_cast<int>(p.dress.wet.size())) apply(p.dress.wet[static_cast<std::size_t>(i)]);
+        if (i >= 0 && i < static_cast<int>(p.dress.wet.size()))
+            apply(p.dress.wet[static_cast<std::size_t>(i)]);
     });
 }
 
@@ -117,7 +129,8 @@ void WetPart::add() {
 void WetPart::pick_colour() {
     const int i = chosen();
     if (i < 0) return;
-    const QColor picked = QColorDialog::getColor(to_qt(document_.project().dress.wet[static_cast<std::size_t>(i)].colour), this);
+    const QColor picked = QColorDialog::getColor(
+        to_qt(document_.project().dress.wet[static_cast<std::size_t>(i)].colour), this);
     if (picked.isValid())
         change("Colour of the wet work", [&](WetZone& z) {
             z.colour = {static_cast<std::uint8_t>(picked.red()), static_cast<std::uint8_t>(picked.green()),
@@ -136,7 +149,8 @@ void WetPart::take_drop_outs() {
 
 QString WetPart::says(int zone) const {
     if (zone < 0)
-        return "Paint, ink, splatters or paste on the base, where they will be seen. They dry before anything is "
+        return "Paint, ink, splatters or paste on the base, where they will be seen. They dry before "
+               "anything is "
                "mounted; follow the maker's advice on fresh air.";
     const Plan* plan = state_.plan();
     if (!plan || zone >= static_cast<int>(plan->dress.wet.size())) return {};
@@ -149,25 +163,28 @@ QString WetPart::says(int zone) const {
 void WetPart::refresh() {
     const Project& p = document_.project();
     QStringList rows;
-    for (std::size_t i = 0; i < p.dress.wet.size(); ++i) rows << words(sentence(name_of(p.dress.wet[i], i))).chopped(1);
+    for (std::size_t i = 0; i < p.dress.wet.size(); ++i)
+        rows << words(sentence(name_of(p.dress.wet[i], i))).chopped(1);
     zones_->show_rows(rows);
     const int i = chosen();
     const WetZone none;
     const WetZone& z = i < 0 ? none : p.dress.wet[static_cast<std::size_t>(i)];
-    for (QWidget* w : std::initializer_list<QWidget*>{remove_, kind_, colour_, shape_, width_, height_, primer_,
-                                                      primer_margin_})
+    for (QWidget* w : std::initializer_list<QWidget*>{remove_, kind_, colour_, shape_, width_, height_,
+                                                      primer_, primer_margin_})
         w->setEnabled(i >= 0);
     kind_->show_value(z.kind);
     shape_->show_value(z.shape);
     std::vector<Choice<int>> cuts;
     for (std::size_t c = 0; c < p.set_out.cuts.size(); ++c)
-        cuts.push_back({p.set_out.cuts.size() == 1 ? QString("the cut") : QString("cut %1").arg(c + 1), p.set_out.cuts[c].id});
+        cuts.push_back({p.set_out.cuts.size() == 1 ? QString("the cut") : QString("cut %1").arg(c + 1),
+                        p.set_out.cuts[c].id});
     cut_->offer(cuts);
     cut_->show_value(z.cut);
     const bool by_cut = z.shape == WetShape::CutMargin || z.shape == WetShape::Stencil;
     cut_row_->setVisible(by_cut);
     size_row_->setVisible(!by_cut);
-    for (QWidget* w : std::initializer_list<QWidget*>{margin_, margin_name_}) w->setVisible(z.shape == WetShape::CutMargin);
+    for (QWidget* w : std::initializer_list<QWidget*>{margin_, margin_name_})
+        w->setVisible(z.shape == WetShape::CutMargin);
     for (QWidget* w : std::initializer_list<QWidget*>{by_, height_}) w->setVisible(z.shape == WetShape::Box);
     width_->show_length(z.width, p.units);
     height_->show_length(z.height, p.units);

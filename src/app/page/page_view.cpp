@@ -150,11 +150,15 @@ void PageView::ask_for_base() {
     if (!base_stale_ && asked_map_ == map_ && asked_size_ == size()) return;
     PageLook look;
     look.sketch = true;
+    // Held by the job, which may outlive the view; the comparing line shows two pages, which would take
+    // turns.
+    const auto kept = state_.offers().compared_at() ? nullptr : painted_cuts_;
+    look.cuts = kept.get();
     if (waypoint_ && waypoint_->shows_bare_base()) look.bare = look.base;
     const Seen seen = waypoint_ ? waypoint_->seen() : Seen::Colour;
     base_.request(
         size(), devicePixelRatioF(), theme::bench,
-        [map = map_, look, seen, plan = state_.shared_plan(), textures = state_.textures(),
+        [map = map_, look, seen, kept, plan = state_.shared_plan(), textures = state_.textures(),
          project = shown_project(),
          own =
              state_.offers().compared_with() ? state_.offers().compared_with()->project : document_.project(),

@@ -12,6 +12,7 @@
 #include "app/page/background_picture.h"
 #include "app/page/page_drag.h"
 #include "app/page/page_map.h"
+#include "io/paint/painted_cuts.h"
 
 #include <QWidget>
 
@@ -86,6 +87,8 @@ private:
     PageMap map_;
     bool fitted_ = true;
     bool reached_by_key_ = false; ///< then the focus is shown
+    std::shared_ptr<PaintedCuts> painted_cuts_ =
+        std::make_shared<PaintedCuts>(); ///< for the thread that paints
     BackgroundPicture base_;
     PageMap base_map_;  ///< of the picture on show
     PageMap asked_map_; ///< of the newest picture asked for

@@ -61,9 +61,9 @@ CuttingPart::CuttingPart(Document& document, BenchState& state, Actions& actions
 }
 
 void CuttingPart::build_chapters(QHBoxLayout* row) {
-    static const std::array says{"Key with numbers", "What to prepare", "Cutting mats",        "Loose pieces",
-                                 "Sheets",           "Tracing pages",   "Lines for journaling",
-                                 "Foam and glue",    "Placement, true scale"};
+    static const std::array says{"Key with numbers",     "What to prepare", "Cutting mats",
+                                 "Loose pieces",         "Sheets",          "Tracing pages",
+                                 "Lines for journaling", "Foam and glue",   "Placement, true scale"};
     static_assert(says.size() == words_of<Chapter>.size());
     which_ = new QPushButton(this);
     which_->setObjectName("chapters");
@@ -93,9 +93,8 @@ void CuttingPart::build_chapters(QHBoxLayout* row) {
 /// Laid out as it would be printed, while the hands go on.
 void CuttingPart::count_pages() {
     which_->setText(chapters_ == usual_chapters ? QString("usual chapters")
-                    : chapters_ == all_chapters
-                        ? QString("all chapters")
-                        : counted(chapters_.size(), "chapter", "chapters"));
+                    : chapters_ == all_chapters ? QString("all chapters")
+                                                : counted(chapters_.size(), "chapter", "chapters"));
     const auto plan = state_.own_plan();
     if (!isVisible() || !plan || !plan->sections.cut || !plan->sheets.done) {
         pages_->clear();

@@ -154,9 +154,58 @@ void look_at_kinds(const DressNow& now, BalanceFacts& out) {
         }
 }
 
-/// Two clusters want a third where there is most room.
-void suggest_third(BalanceFacts& out) {
-    if (out.clusters.size() == 2 && out.emptiest_radius > 0) out.suggested = out.emptiest;
+/// Two clusters want a third where there is most room: of what is left in the stash, what comes nearest to a
+/// colour of theirs and has room there.
+void suggest_third(const DressNow& now, BalanceFacts& out) {
+    constexpr std::size_t most_suggested = 3;
+    if (out.clusters.size() != 2 || out.emptiest_radius <= 0) return;
+    out.suggested = out.emptiest;
+    std::map<std::string, int> used;
+    std::vector<Lab> there;
+    for (const PlacedEmbellishment& e : now.decided.embellishments) {
+        ++used[e.id];
+        if (const Embellishment* of = now.stash.embellishment(e.id)) there.push_back(to_lab(of->colour));
+    }
+    std::vector<std::pair<double, std::string>> fit;
+    for (const Embellishment& e : now.stash.embellishments) {
+        const auto around = smallest_circle_around(e.outline.outer);
+        if (e.count <= used[e.id] || !around || around->radius > out.emptiest_radius) continue;
+        double nearest = std::numeric_limits<double>::infinity();
+        for (const Lab& c : there) nearest = std::min(nearest, difference(c, to_lab(e.colour)));
+        fit.emplace_back(nearest, e.id);
+    }
+    std::sort(fit.begin(), fit.end());
+    for (std::size_t i = 0; i < fit.size() && i < most_suggested; ++i)
+        out.suggested_things.push_back(fit[i].second);
+}
+
+/// The smallest angle of the triangle of three places whose smallest angle is largest.
+double widest_triangle(const std::vector<Point>& places) {
+    double out = 0;
+    for (std::size_t a = 0; a < places.size(); ++a)
+        for (std::size_t b = a + 1; b < places.size(); ++b)
+            for (std::size_t c = b + 1; c < places.size(); ++c)
+                out = std::max(out, std::min({angle_at(places[a], places[b], places[c]),
+                                              angle_at(places[b], places[c], places[a]),
+                                              angle_at(places[c], places[a], places[b])}));
+    return out;
+}
+
+void look_at_what_comes_back(const DressNow& now, BalanceFacts& out) {
+    constexpr std::size_t most_looked_at = 24; // of one kind, as every three of them are
+    std::map<std::pair<bool, std::string>, std::vector<Point>> places;
+    for (const PlacedEmbellishment& e : now.decided.embellishments) {
+        const Embellishment* of = now.stash.embellishment(e.id);
+        if (!of) continue;
+        places[{false, key_of(of->kind)}].push_back(e.centre);
+        places[{true, colour_words(of->colour)}].push_back(e.centre);
+    }
+    for (auto& [what, all] : places) {
+        if (all.size() < 2) continue;
+        const int count = static_cast<int>(all.size());
+        if (all.size() > most_looked_at) all.resize(most_looked_at);
+        out.come_back.push_back({what.second, what.first, count, widest_triangle(all)});
+    }
 }
 
 } // namespace
@@ -171,7 +220,8 @@ BalanceFacts balance_of(const DressNow& now, const std::vector<LyingThing>& pile
     find_emptiest(now, pile, titles, out);
     look_at_accents(now, out);
     look_at_kinds(now, out);
-    suggest_third(out);
+    suggest_third(now, out);
+    look_at_what_comes_back(now, out);
     return out;
 }
 

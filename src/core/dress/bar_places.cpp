@@ -11,7 +11,7 @@ namespace zesty {
 
 namespace {
 
-constexpr double step_along = 2;    ///< mm on the page
+constexpr double step_along = 2; ///< mm on the page
 constexpr int most_shrinks = 12;
 
 /// The radius of the largest circle inside that touches the edge at p, at most `limit` (J. Ma, S. W. Bae and
@@ -20,7 +20,8 @@ constexpr int most_shrinks = 12;
 double inner_radius(const SegmentGrid& edges, Point p, Point inwards, double limit) {
     double radius = limit;
     for (int i = 0; i < most_shrinks; ++i) {
-        const auto hit = edges.nearest(p + inwards * radius, radius * (1 - 1e-6), [](const Segment&) { return true; });
+        const auto hit =
+            edges.nearest(p + inwards * radius, radius * (1 - 1e-6), [](const Segment&) { return true; });
         if (!hit) break;
         const Point to = hit->at - p;
         const double towards = dot(inwards, to);
@@ -35,8 +36,8 @@ double inner_radius(const SegmentGrid& edges, Point p, Point inwards, double lim
 class BarWalk {
 public:
     BarWalk(const CutFile& cut, double scale)
-        : cut_(cut), reach_(edge_reach / scale), widest_(widest_measured / scale),
-          step_(step_along / scale), edges_(edges_of(cut)) {}
+        : cut_(cut), reach_(edge_reach / scale), widest_(widest_measured / scale), step_(step_along / scale),
+          edges_(edges_of(cut)) {}
 
     std::vector<BarPlace> all() {
         for (std::size_t i = 0; i < cut_.pieces.size(); ++i) {
@@ -59,7 +60,8 @@ private:
         return out;
     }
 
-    /// Paper lies to the right of a ring that runs clockwise on the screen, and to the left of a hole that does.
+    /// Paper lies to the right of a ring that runs clockwise on the screen, and to the left of a hole that
+    /// does.
     void walk(const Ring& ring, bool hole) {
         const double inwards = (signed_area(ring) > 0) != hole ? 1 : -1;
         double next = step_ / 2;

@@ -44,9 +44,9 @@ struct DressPiece {
     int mat = -1;
     int layer = -1;
     bool of_frame = false; ///< a part of the frame that comes last
-    std::string what;  ///< "Photo mat 1 of Mia", "Strip 2"
-    std::string paper; ///< id; empty for what is not from the stash
-    Polygon outline;   ///< as it is cut, upright about the origin; with a hole where it is gutted
+    std::string what;      ///< "Photo mat 1 of Mia", "Strip 2"
+    std::string paper;     ///< id; empty for what is not from the stash
+    Polygon outline;       ///< as it is cut, upright about the origin; with a hole where it is gutted
     bool placed = false;
     std::string sheet; ///< id of the sheet it is cut from
     Polygon on_sheet;  ///< there, seen from side A
@@ -128,6 +128,14 @@ struct Cluster {
     double area = 0;
 };
 
+/// A kind or a colour of embellishments that comes back.
+struct ComesBack {
+    std::string what; ///< "button", "muted red"
+    bool colour = false;
+    int count = 0;
+    double least_angle_deg = 0; ///< of the widest triangle they make; 0 for two, or in a line
+};
+
 /// What the eye makes of the page.
 struct BalanceFacts {
     std::vector<Cluster> clusters;  ///< the largest first
@@ -141,7 +149,9 @@ struct BalanceFacts {
     std::vector<int> lone_accents; ///< embellishments whose strong colour is nowhere else
     std::string many_kind;         ///< of which there are too many; empty for none
     int many_count = 0;
-    std::optional<Point> suggested; ///< where a third cluster would go
+    std::optional<Point> suggested;            ///< where a third cluster would go
+    std::vector<std::string> suggested_things; ///< ids of the stash: what of it would go there, best first
+    std::vector<ComesBack> come_back;          ///< kinds and colours that are there more than once
 };
 
 /// A straight piece of a line of stitches.

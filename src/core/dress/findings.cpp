@@ -87,8 +87,8 @@ std::vector<Finding> dress_findings(const DressNow& now, const DressFacts& facts
     std::vector<Finding> out = writing_findings(facts);
     for (auto& more : {title_findings(now, facts), embellishment_findings(now, facts),
                        mat_findings(now, facts), coverage_findings(now, facts.coverage),
-                       balance_findings(now, facts.balance), stitching_findings(facts), hold_findings(now, facts), wet_findings(now, facts),
-                       late_frame_findings(now, facts)})
+                       balance_findings(now, facts.balance), stitching_findings(facts),
+                       hold_findings(now, facts), wet_findings(now, facts), late_frame_findings(now, facts)})
         out.insert(out.end(), more.begin(), more.end());
     return out;
 }

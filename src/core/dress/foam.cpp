@@ -11,12 +11,12 @@ namespace zesty {
 
 namespace {
 
-constexpr double behind_an_edge = 1;    ///< mm that foam stays back, so that it is not seen
-constexpr double longest_strip = 12;     ///< mm
-constexpr double pads_every = 50;       ///< mm, in the middle of what is large
-constexpr double strips_reach = 25;     ///< mm from a strip that nothing more is wanted
-constexpr double large_opening = 15;    ///< mm: radius from which an opening wants a pad of its own
-constexpr double circle_exact = 0.5;    ///< mm
+constexpr double behind_an_edge = 1; ///< mm that foam stays back, so that it is not seen
+constexpr double longest_strip = 12; ///< mm
+constexpr double pads_every = 50;    ///< mm, in the middle of what is large
+constexpr double strips_reach = 25;  ///< mm from a strip that nothing more is wanted
+constexpr double large_opening = 15; ///< mm: radius from which an opening wants a pad of its own
+constexpr double circle_exact = 0.5; ///< mm
 
 /// The largest pad for a place so far from everything it must not show beside; 0 for none.
 double pad_for(double radius) {
@@ -97,7 +97,8 @@ FoamPlaces foam_behind_cut(const DressNow& now, const TuckZones& zones, int cut)
             out.strips.push_back({at - half, at + half, 0});
         }
     for (std::size_t o = 0; o < of.openings.size(); ++o) {
-        if (now.sections.cut_of_opening[o] != cut || patch_of(now.sections, static_cast<int>(o)) < 0) continue;
+        if (now.sections.cut_of_opening[o] != cut || patch_of(now.sections, static_cast<int>(o)) < 0)
+            continue;
         const Treatment treatment =
             now.sections.all[static_cast<std::size_t>(now.sections.of_opening[o])].treatment;
         if (treatment == Treatment::Shaker || treatment == Treatment::Translucent) continue;

@@ -90,7 +90,10 @@ private:
         GlueMap out{c, {}, zones.never, zones.after, zones.tucks, {}};
         const RaisedThing* on_foam = raised(Lying::Cut, c);
         if (on_foam) hold_by_foam(c, *on_foam);
-        if (!now_.bar_places || (on_foam && on_foam->how != Mount::Tip)) return out;
+        // What bridges a step, or stands on its foot, is glued where it lies low or high.
+        const bool glued = !on_foam || (!on_foam->for_shakers &&
+                                        (on_foam->how == Mount::Tip || on_foam->how == Mount::Glued));
+        if (!now_.bar_places || !glued) return out;
         const Transform& to_page = now_.whole.to_page;
         const double scale = to_page.scale();
         const Finish finish = finish_of(now_.page.cuts[static_cast<std::size_t>(c)]);
@@ -133,8 +136,8 @@ private:
             const double apart = spread_of(holds_[i]);
             if (apart >= holds_apart) continue;
             const Piece& piece = now_.sections.cut->pieces[i];
-            out_.badly_held.push_back({static_cast<int>(i), now_.whole.to_page(piece.box.centre()), apart,
-                                       holds_[i].empty()});
+            out_.badly_held.push_back(
+                {static_cast<int>(i), now_.whole.to_page(piece.box.centre()), apart, holds_[i].empty()});
         }
     }
 
@@ -165,7 +168,8 @@ private:
                     uses_.add(Adhesive::Dots, 0, dots_for(area(thing.outline)));
                 continue;
             }
-            if (thing.what == Lying::Layer ? raised(thing.what, thing.index) != nullptr : lowest_and_raised(thing))
+            if (thing.what == Lying::Layer ? raised(thing.what, thing.index) != nullptr
+                                           : lowest_and_raised(thing))
                 continue;
             double along = 0;
             for (const Polygon& p : thing.outline) along += perimeter(p.outer);
@@ -198,8 +202,8 @@ Adhesive adhesive_for(double width, Finish finish, const NarrowestBars& bars) {
     return width < bars.tape ? Adhesive::FineGlue : Adhesive::Tape;
 }
 
-GlueFacts glue_of(const DressNow& now, const std::vector<LyingThing>& pile, const std::vector<TuckZones>& zones,
-                  const HeightFacts& heights) {
+GlueFacts glue_of(const DressNow& now, const std::vector<LyingThing>& pile,
+                  const std::vector<TuckZones>& zones, const HeightFacts& heights) {
     return Glueing(now, pile, zones, heights).run();
 }
 

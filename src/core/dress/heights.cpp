@@ -19,9 +19,9 @@ constexpr float paper_thick = 0.15F;
 constexpr float cut_thick = 0.3F;
 constexpr float photo_thick = 0.25F;
 constexpr float letter_thick = 0.3F;
-constexpr double least_step = 1;         ///< mm of height that glued paper does not follow
-constexpr double support_from = 0.02;    ///< share of a thing that has to lie on a level for it to count
-constexpr double tip_from = 0.6;         ///< of the way from foot to tip
+constexpr double least_step = 1;      ///< mm of height that glued paper does not follow
+constexpr double support_from = 0.02; ///< share of a thing that has to lie on a level for it to count
+constexpr double tip_from = 0.6;      ///< of the way from foot to tip
 constexpr std::size_t most_cells = 160'000;
 constexpr std::array foam_steps{0.0, 1.0, 2.0, 3.0, 4.0, 6.0, 8.0};
 
@@ -50,7 +50,8 @@ template <class Visit> void each_cell_in(const HeightGrid& grid, const Polygon& 
             for (std::size_t i = 0; i < ring.size(); ++i) {
                 const Point a = ring[i];
                 const Point b = ring[(i + 1) % ring.size()];
-                if ((a.y <= y) != (b.y <= y)) crossings.push_back(a.x + (y - a.y) / (b.y - a.y) * (b.x - a.x));
+                if ((a.y <= y) != (b.y <= y))
+                    crossings.push_back(a.x + (y - a.y) / (b.y - a.y) * (b.x - a.x));
             }
         };
         look(polygon.outer);
@@ -149,7 +150,8 @@ private:
             if (!goes_on) {
                 LyingThing named = thing;
                 if (named.what == Lying::Mat) named.what = Lying::Photo;
-                HeldThing held{named.what, named.index, name_of(named, now_), mounting_of(named, now_), false, {}};
+                HeldThing held{named.what, named.index, name_of(named, now_), mounting_of(named, now_),
+                               false,      {}};
                 if (named.what == Lying::Cut && held.held.how < Mount::Normal && has_shaker(named.index)) {
                     held.held.how = Mount::Normal;
                     held.for_shakers = true;
@@ -163,7 +165,8 @@ private:
 
     void gather(const std::vector<TitleFacts>& titles) {
         for (std::size_t i = 0; i < titles.size() && i < now_.decided.titles.size(); ++i) {
-            HeldThing held{Lying::Title, static_cast<int>(i), "the title", now_.decided.titles[i].held, false, {}};
+            HeldThing held{
+                Lying::Title, static_cast<int>(i), "the title", now_.decided.titles[i].held, false, {}};
             if (!titles[i].label.outer.empty()) held.leaves.push_back({{titles[i].label}, paper_thick});
             Leaf letters{{}, letter_thick};
             for (const TitleLetter& l : titles[i].letters)
@@ -205,8 +208,8 @@ private:
         heights_.clear();
         for (const std::size_t c : cells_) heights_.push_back(grid_.top[c]);
         const auto slack = static_cast<std::size_t>(support_from * static_cast<double>(heights_.size()));
-        const auto nth = heights_.begin() +
-                         static_cast<std::ptrdiff_t>(which == 0 ? slack : heights_.size() - 1 - slack);
+        const auto nth =
+            heights_.begin() + static_cast<std::ptrdiff_t>(which == 0 ? slack : heights_.size() - 1 - slack);
         std::nth_element(heights_.begin(), nth, heights_.end());
         return *nth;
     }
@@ -259,11 +262,13 @@ private:
         const auto r = static_cast<std::ptrdiff_t>(std::floor(p.y / grid_.cell));
         const bool on_page = c >= 0 && r >= 0 && c < static_cast<std::ptrdiff_t>(grid_.columns) &&
                              r < static_cast<std::ptrdiff_t>(grid_.rows);
-        return on_page ? grid_.top[static_cast<std::size_t>(r) * grid_.columns + static_cast<std::size_t>(c)] : 0;
+        return on_page ? grid_.top[static_cast<std::size_t>(r) * grid_.columns + static_cast<std::size_t>(c)]
+                       : 0;
     }
 
     /// Foam where there is something to fill; thickness(at) says how much.
-    template <class Thickness> void put_foam(const HeldThing& thing, RaisedThing& out, Thickness thickness) const {
+    template <class Thickness>
+    void put_foam(const HeldThing& thing, RaisedThing& out, Thickness thickness) const {
         FoamPlaces places;
         if (thing.what == Lying::Cut) {
             places = foam_behind_cut(now_, zones_[static_cast<std::size_t>(thing.index)], thing.index);
@@ -316,9 +321,8 @@ private:
 } // namespace
 
 double foam_step(double gap) {
-    return *std::min_element(foam_steps.begin(), foam_steps.end(), [&](double a, double b) {
-        return std::abs(a - gap) < std::abs(b - gap);
-    });
+    return *std::min_element(foam_steps.begin(), foam_steps.end(),
+                             [&](double a, double b) { return std::abs(a - gap) < std::abs(b - gap); });
 }
 
 HeightFacts heights_of(const DressNow& now, const std::vector<LyingThing>& pile,

@@ -46,8 +46,8 @@ struct RaisedThing {
     std::vector<FoamLevel> levels; ///< the thickest first; more than one: it lies on two levels
     std::vector<FoamStrip> strips;
     std::vector<FoamPad> pads;
-    double full = 0;    ///< mm2 of foam, were it all behind it
-    double planned = 0; ///< mm2 of strips and pads
+    double full = 0;          ///< mm2 of foam, were it all behind it
+    double planned = 0;       ///< mm2 of strips and pads
     bool for_shakers = false; ///< raised because shakers in it are
 };
 
@@ -61,7 +61,7 @@ struct FoamTotal {
 struct HeightFacts {
     std::shared_ptr<const HeightGrid> grid; ///< never null once worked out
     double highest = 0;
-    Point at;             ///< where
+    Point at;              ///< where
     double over_share = 0; ///< of the page, above what the album takes
     std::vector<RaisedThing> raised;
     std::vector<FoamTotal> foam; ///< thinnest first
@@ -94,8 +94,8 @@ struct GluePlace {
 struct GlueMap {
     int cut = 0; ///< into SetOutDecisions::cuts
     std::vector<GluePlace> places;
-    Region never;                   ///< tucked photos and 1/8 in, see-through parts, shaker windows, parts left free
-    Region after;                   ///< the way in of what is tucked
+    Region never; ///< tucked photos and 1/8 in, see-through parts, shaker windows, parts left free
+    Region after; ///< the way in of what is tucked
     std::vector<std::string> tucks; ///< what is tucked, in words
     std::vector<GlueUse> uses;      ///< of places where glue may go
 };
@@ -104,7 +104,7 @@ struct GlueMap {
 struct BadlyHeld {
     int piece = 0; ///< of the composed cut
     Point at;
-    double apart = 0; ///< of the two places farthest from each other
+    double apart = 0;  ///< of the two places farthest from each other
     bool none = false; ///< it is held nowhere
 };
 

@@ -33,8 +33,8 @@ double highest_with(const DressNow& now, const DressFacts& facts, const RaisedTh
         SetMount{thing.what == Lying::Photo, thing.index, held}(page);
     else
         SetDressMount{thing.what, thing.index, held}(decided);
-    const DressNow changed{decided,    page,       now.whole,  now.sections,   now.stash,
-                           now.papers, now.photo_colours, now.units, now.bar_places, now.foam_width};
+    const DressNow changed{decided,           page,      now.whole,      now.sections,  now.stash, now.papers,
+                           now.photo_colours, now.units, now.bar_places, now.foam_width};
     const auto pile = pile_of(changed);
     return heights_of(changed, pile, facts.titles, zones_of(changed, pile)).highest;
 }
@@ -47,10 +47,9 @@ Finding too_high(const DressNow& now, const DressFacts& facts) {
                 .where = h.at};
     std::vector<std::string> names;
     for (const RaisedThing& thing : h.raised)
-        if (thing.top > now.decided.album_takes && names.size() < most_lowered)
-            names.push_back(thing.name);
-    out.message = "The album takes " + format_mm(now.decided.album_takes) + ", and " +
-                  percent(h.over_share) + " of the page is higher" +
+        if (thing.top > now.decided.album_takes && names.size() < most_lowered) names.push_back(thing.name);
+    out.message = "The album takes " + format_mm(now.decided.album_takes) + ", and " + percent(h.over_share) +
+                  " of the page is higher" +
                   (names.empty() ? std::string() : ", raised by " + in_a_row(names)) + ".";
     // The highest first; each way of holding it is worked out before it is offered.
     std::vector<const RaisedThing*> tried;
@@ -60,12 +59,14 @@ Finding too_high(const DressNow& now, const DressFacts& facts) {
               [](const RaisedThing* a, const RaisedThing* b) { return a->top > b->top; });
     if (tried.size() > most_lowered) tried.resize(most_lowered);
     for (const RaisedThing* thing : tried)
-        for (const auto& [how, words] : {std::pair(Mount::Thin, "Thin foam behind "), std::pair(Mount::Glued, "Glue flat: ")}) {
+        for (const auto& [how, words] :
+             {std::pair(Mount::Thin, "Thin foam behind "), std::pair(Mount::Glued, "Glue flat: ")}) {
             if (raised_by(how) >= raised_by(thing->how)) continue;
             const double then = highest_with(now, facts, *thing, how);
             if (then > h.highest - 0.1) continue;
             const bool enough = then <= now.decided.album_takes;
-            out.fixes.push_back(hold_differently(*thing, how, words + thing->name + " (" + format_mm(then) + ")"));
+            out.fixes.push_back(
+                hold_differently(*thing, how, words + thing->name + " (" + format_mm(then) + ")"));
             if (enough) break;
         }
     return out;
@@ -74,7 +75,8 @@ Finding too_high(const DressNow& now, const DressFacts& facts) {
 std::string levels_in_words(const RaisedThing& thing) {
     std::vector<std::string> parts;
     for (const FoamLevel& level : thing.levels)
-        parts.push_back((level.thickness > 0 ? std::to_string(std::lround(level.thickness)) + " mm of foam" : std::string("glue")) +
+        parts.push_back((level.thickness > 0 ? std::to_string(std::lround(level.thickness)) + " mm of foam"
+                                             : std::string("glue")) +
                         " behind " + percent(level.area / std::max(1e-9, thing.full)) + " of it");
     return in_a_row(parts);
 }

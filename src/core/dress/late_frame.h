@@ -22,8 +22,8 @@ struct LateFrame {
     /// How wide it is at each corner: upper left, upper right, lower right, lower left. Between them its
     /// inner edge runs straight.
     std::array<double, 4> corners{mm_per_inch / 4, mm_per_inch / 4, mm_per_inch / 4, mm_per_inch / 4};
-    std::string paper = {};      ///< id; empty for paper that is not from the stash
-    std::string side_paper = {}; ///< of its left and right side; empty for the same
+    std::string paper = {};       ///< id; empty for paper that is not from the stash
+    std::string side_paper = {};  ///< of its left and right side; empty for the same
     double lip = mm_per_inch / 2; ///< of the paper behind a page that is trimmed
     bool operator==(const LateFrame&) const = default;
 };

@@ -84,8 +84,7 @@ public:
         for (const LyingThing& thing : pile_)
             if (thing.what != Lying::Layer && thing.what != Lying::Mat)
                 look(name_of(thing, now_), thing.outline, thing.what == Lying::Photo ? thing.index : -1);
-        for (std::size_t i = 0; i < wet.size(); ++i)
-            look(name_of(now_.decided.wet[i], i), wet[i].wet, -1);
+        for (std::size_t i = 0; i < wet.size(); ++i) look(name_of(now_.decided.wet[i], i), wet[i].wet, -1);
         for (const TitleFacts& t : titles) {
             Region letters;
             for (const TitleLetter& l : t.letters) letters.push_back(l.box);
@@ -106,7 +105,8 @@ private:
         for (std::size_t l = 0; l < out_.inner.size(); ++l) {
             const Box leaf = now_.page.page.leaves()[l];
             const auto here = intersect(*hidden, {{ring_of(leaf), {}}});
-            if (here && !out_.inner[l].empty()) out.depth = std::max(out.depth, depth_of(*here, out_.inner[l]));
+            if (here && !out_.inner[l].empty())
+                out.depth = std::max(out.depth, depth_of(*here, out_.inner[l]));
         }
         if (out.depth < says_from) return;
         out.photo = photo >= 0;
@@ -161,8 +161,9 @@ Polygon strip(double width, double height) {
 
 Ring inside_frame(const Box& leaf, const LateFrame& frame) {
     Ring corners = inner_corners(leaf, frame);
-    const bool room = corners[1].x - corners[0].x > least_window && corners[2].x - corners[3].x > least_window &&
-                      corners[3].y - corners[0].y > least_window && corners[2].y - corners[1].y > least_window;
+    const bool room =
+        corners[1].x - corners[0].x > least_window && corners[2].x - corners[3].x > least_window &&
+        corners[3].y - corners[0].y > least_window && corners[2].y - corners[1].y > least_window;
     return room ? corners : Ring{};
 }
 
@@ -232,8 +233,7 @@ std::vector<Finding> late_frame_findings(const DressNow& now, const DressFacts& 
     }
     std::vector<std::string> others;
     for (const FramedThing& thing : f.hides)
-        if (!thing.photo)
-            others.push_back(format_length(thing.depth, now.units) + " of " + thing.name);
+        if (!thing.photo) others.push_back(format_length(thing.depth, now.units) + " of " + thing.name);
     if (!others.empty())
         out.push_back({.code = Code::FrameHides,
                        .title = std::string("The frame ") + does + " " + in_a_row(others),

@@ -19,8 +19,8 @@ struct FrameBlank {
     std::string paper;
     Polygon outline; ///< upright about the origin
 };
-/// Whole frames behind a page that is trimmed come in one piece; with two papers, and over the page, in strips:
-/// upper and lower ones run the whole width, those at the sides between them.
+/// Whole frames behind a page that is trimmed come in one piece; with two papers, and over the page, in
+/// strips: upper and lower ones run the whole width, those at the sides between them.
 std::vector<FrameBlank> frame_blanks(const Page& page, const LateFrame& frame);
 
 } // namespace zesty

@@ -2,12 +2,14 @@
 
 #include "core/dress/dress.h"
 #include "core/dress/fixes.h"
+#include "core/dress/pile.h"
 #include "core/dress/title.h"
 #include "core/geometry/lengths.h"
 #include "core/sentences.h"
 
 #include <algorithm>
 #include <cmath>
+#include <numeric>
 
 namespace zesty {
 
@@ -16,6 +18,7 @@ namespace {
 constexpr double hardly_over = 0.2;     ///< mm that nobody sees
 constexpr double least_gap_share = 0.3; ///< of the usual gap between letters, when they are set closer
 constexpr std::size_t most_other_sets = 2;
+constexpr std::size_t most_reordered = 4; ///< words
 
 class TitleFindings {
 public:
@@ -200,7 +203,41 @@ private:
         const TitleFacts with_label = tried(i, [&](PageTitle& x) { x = labelled; });
         if (!title(i).label && with_label.contrast >= readable_contrast)
             f.fixes.emplace_back("Lay a label under it", SetTitle{static_cast<int>(i), labelled});
+        other_order(i, f);
         out_.push_back(std::move(f));
+    }
+
+    /// The same words in another order, where no letter of that is hard to read.
+    void other_order(std::size_t i, Finding& f) {
+        std::vector<std::string> words{{}};
+        for (const char c : title(i).text)
+            if (c == ' ')
+                words.emplace_back();
+            else
+                words.back() += c;
+        if (words.size() < 2 || words.size() > most_reordered) return;
+        const std::vector<LyingThing> pile = pile_of(now_);
+        std::vector<std::size_t> order(words.size());
+        std::iota(order.begin(), order.end(), std::size_t{0});
+        while (std::next_permutation(order.begin(), order.end())) {
+            PageTitle other = title(i);
+            other.text.clear();
+            for (const std::size_t w : order) other.text += (other.text.empty() ? "" : " ") + words[w];
+            if (title(i).sets.size() > 1)
+                for (std::size_t k = 0; k < order.size(); ++k) {
+                    if (k >= other.sets.size()) other.sets.push_back({});
+                    other.sets[k] = title(i).sets[std::min(order[k], title(i).sets.size() - 1)];
+                }
+            DressDecisions decided = now_.decided;
+            decided.titles[i] = other;
+            const DressNow now{decided,    now_.page,   now_.whole,         now_.sections,
+                               now_.stash, now_.papers, now_.photo_colours, now_.units};
+            const TitleFacts then = title_with(now, pile, i, {});
+            if (!is_cured(then) || then.most_lines >= too_many_lines || then.contrast < readable_contrast)
+                continue;
+            f.fixes.emplace_back("\"" + other.text + "\"", SetTitle{static_cast<int>(i), other});
+            return;
+        }
     }
 
     const DressNow& now_;

@@ -16,7 +16,7 @@ namespace {
 constexpr double round_a_tuck = mm_per_inch / 8;
 constexpr double beside_a_window = 0.5; ///< mm round what glue would be seen through
 constexpr int ways_in = 16;
-constexpr double way_step = 4;     ///< mm
+constexpr double way_step = 4;      ///< mm
 constexpr double longest_way = 600; ///< mm
 constexpr double hardly_tucked = 4; ///< mm2
 constexpr int free_part_corners = 32;
@@ -98,9 +98,9 @@ private:
         const CutFile& cut = *now_.sections.cut;
         for (std::size_t o = 0; o < cut.openings.size(); ++o) {
             if (now_.sections.cut_of_opening[o] != cut_.index) continue;
-            const Section& section =
-                now_.sections.all[static_cast<std::size_t>(now_.sections.of_opening[o])];
-            if (section.treatment != Treatment::Shaker && section.treatment != Treatment::Translucent) continue;
+            const Section& section = now_.sections.all[static_cast<std::size_t>(now_.sections.of_opening[o])];
+            if (section.treatment != Treatment::Shaker && section.treatment != Treatment::Translucent)
+                continue;
             const Polygon opening = transformed(cut.openings[o].outline, now_.whole.to_page);
             if (const auto grown = grow({opening}, beside_a_window))
                 never_.insert(never_.end(), grown->begin(), grown->end());

@@ -11,8 +11,8 @@ struct TuckZones {
     std::vector<std::string> tucks;
 };
 
-/// For one cut, by its place among the cuts. A photo that slides behind it comes in by the shortest of sixteen
-/// ways from outside.
+/// For one cut, by its place among the cuts. A photo that slides behind it comes in by the shortest of
+/// sixteen ways from outside.
 TuckZones tuck_zones(const DressNow& now, const std::vector<LyingThing>& pile, int cut);
 
 /// The same for every cut.

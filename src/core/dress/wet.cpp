@@ -20,7 +20,7 @@ constexpr double hardly_seen_share = 0.25;
 constexpr double well_seen_share = 0.6;
 constexpr double like_the_base = 10; ///< delta E 2000
 constexpr double wet_apart = mm_per_inch / 4;
-constexpr double hue_from = 20;       ///< chroma from which a colour has a hue
+constexpr double hue_from = 20;        ///< chroma from which a colour has a hue
 constexpr double fights_from_deg = 90; ///< of hue between two that make mud
 constexpr double search_step = mm_per_inch / 4;
 constexpr int search_rings = 24;
@@ -94,7 +94,8 @@ double seen_of(const Region& wet, const Region& open) {
 /// What of the zone would be seen with its middle there, about.
 double about_seen(const WetZone& zone, const Box& box, const CoverMap& open) {
     if (zone.shape == WetShape::Circle)
-        return open.of_circle(box.centre(), zone.width / 2) / std::max(1e-9, M_PI * zone.width * zone.width / 4);
+        return open.of_circle(box.centre(), zone.width / 2) /
+               std::max(1e-9, M_PI * zone.width * zone.width / 4);
     return open.of(box) / std::max(1e-9, box.area());
 }
 
@@ -296,8 +297,9 @@ std::vector<Finding> wet_findings(const DressNow& now, const DressFacts& facts) 
     if (now.page.page.framed() || now.decided.frame.how == LateFraming::Trimmed)
         out.push_back({.code = Code::WetBeforeTrim,
                        .title = "Wet work and trimming",
-                       .message = "Paper that is painted first and trimmed then has clean edges; trimmed first, "
-                                  "it wastes no colour. Both work once it is dry."});
+                       .message =
+                           "Paper that is painted first and trimmed then has clean edges; trimmed first, "
+                           "it wastes no colour. Both work once it is dry."});
     return out;
 }
 

@@ -16,7 +16,7 @@ struct WetFacts {
     Region wet;
     Region primer; ///< beyond the colour and below it; empty without
     double area = 0;
-    double seen = 0; ///< share, when everything lies in its place
+    double seen = 0;             ///< share, when everything lies in its place
     std::optional<Point> better; ///< by how much to move it, so that most of it is seen: the least that does
     double better_seen = 0;
     double contrast = 0; ///< delta E 2000 to the base
@@ -38,11 +38,11 @@ struct FramedThing {
 };
 
 struct LateFrameFacts {
-    std::vector<Ring> inner;          ///< by leaf: what stays of it
-    std::vector<Point> marks;         ///< where its inner edges, prolonged, meet the edges of the page
+    std::vector<Ring> inner;  ///< by leaf: what stays of it
+    std::vector<Point> marks; ///< where its inner edges, prolonged, meet the edges of the page
     std::vector<FramedThing> hides;
-    double bars = 0;       ///< mm of bars of cuts under it
-    double most_even = 0;  ///< the widest even frame that hides no photo; 0 for none
+    double bars = 0;      ///< mm of bars of cuts under it
+    double most_even = 0; ///< the widest even frame that hides no photo; 0 for none
 };
 
 } // namespace zesty

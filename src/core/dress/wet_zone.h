@@ -20,8 +20,7 @@ enum class WetShape {
     CutMargin, ///< the outer edge of a cut and a margin beyond it
     Stencil    ///< the openings of a cut, wherever that is held
 };
-template <>
-inline constexpr std::array words_of<WetShape>{"box", "circle", "cut-margin", "stencil"};
+template <> inline constexpr std::array words_of<WetShape>{"box", "circle", "cut-margin", "stencil"};
 
 struct WetZone {
     std::string name; ///< empty for what its kind is called

@@ -110,7 +110,8 @@ std::string format_length(double mm, Units units) {
 
 std::string format_long(double mm, Units units) {
     const bool inches = units == Units::Inches;
-    return std::to_string(std::max(1L, std::lround(mm / (inches ? mm_per_inch : 10)))) + (inches ? " in" : " cm");
+    return std::to_string(std::max(1L, std::lround(mm / (inches ? mm_per_inch : 10)))) +
+           (inches ? " in" : " cm");
 }
 
 std::string format_for_trimmer(double mm, Units units) {

@@ -10,7 +10,7 @@ namespace zesty {
 
 namespace {
 
-constexpr double least_side = 6;    ///< mm
+constexpr double least_side = 6;      ///< mm
 constexpr double cut_thickness = 0.3; ///< mm, of the paper a cut is made of
 constexpr double same_within = 0.01;  ///< mm
 
@@ -58,15 +58,15 @@ Stash with_drop_outs(Stash stash, const Project& project, const Plan& plan, int 
     if (!plan.sections.cut || cut < 0 || cut >= static_cast<int>(project.set_out.cuts.size())) return stash;
     const Rgb colour = colour_of_cut(project, cut);
     for (const auto& [opening, count] : shapes_of_cut(plan.sections, cut)) {
-        const Polygon on_page = transformed(plan.sections.cut->openings[static_cast<std::size_t>(opening)].outline,
-                                            plan.set_out.whole.to_page);
+        const Polygon on_page =
+            transformed(plan.sections.cut->openings[static_cast<std::size_t>(opening)].outline,
+                        plan.set_out.whole.to_page);
         const Box box = bounds(on_page);
         if (std::min(box.width(), box.height()) < least_side) continue;
         const Polygon outline = about_its_middle(on_page);
-        const auto known = std::find_if(stash.embellishments.begin(), stash.embellishments.end(),
-                                        [&](const Embellishment& e) {
-                                            return e.colour == colour && same_outline(e.outline, outline);
-                                        });
+        const auto known = std::find_if(
+            stash.embellishments.begin(), stash.embellishments.end(),
+            [&](const Embellishment& e) { return e.colour == colour && same_outline(e.outline, outline); });
         if (known != stash.embellishments.end()) {
             known->count = static_cast<int>(thing_count_limits.nearest(known->count + count));
             continue;

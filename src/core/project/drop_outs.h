@@ -6,9 +6,9 @@
 
 namespace zesty {
 
-/// The stash with the drop-outs of one cut, by its place among the cuts: one embellishment for each shape, with
-/// as many as there are openings of it. Those too small to handle are left out; so is what is cut from another
-/// paper. The same ones again add to their counts.
+/// The stash with the drop-outs of one cut, by its place among the cuts: one embellishment for each shape,
+/// with as many as there are openings of it. Those too small to handle are left out; so is what is cut from
+/// another paper. The same ones again add to their counts.
 Stash with_drop_outs(Stash stash, const Project& project, const Plan& plan, int cut);
 
 } // namespace zesty

@@ -220,9 +220,16 @@ PapersNow papers_now(const Project& project, const Plan& plan) {
 }
 
 DressNow dress_now(const Project& project, const Plan& plan) {
-    return {project.dress,          project.set_out, plan.set_out.whole,         plan.sections,
-            stash_at_hand(project), plan.papers,     plan.set_out.photo_colours, project.units,
-            plan.dress.bar_places.get(), project.sections.backing.foam_width};
+    return {project.dress,
+            project.set_out,
+            plan.set_out.whole,
+            plan.sections,
+            stash_at_hand(project),
+            plan.papers,
+            plan.set_out.photo_colours,
+            project.units,
+            plan.dress.bar_places.get(),
+            project.sections.backing.foam_width};
 }
 
 std::vector<Finding> findings_of(const Project& project, const Plan& plan) {

@@ -290,10 +290,11 @@ Result<Plan> Planner::shapes(const Project& project) {
     look_at_treatments(project, spots, plan);
     plan.sheets.placed.resize(facts.patches.size());
     count_papers(project, plan);
-    plan.dress.bar_places = **bar_places_.get({facts.cut, plan.set_out.whole.to_page.scale()}, [](const BarsBy& by) {
-        return Result<std::shared_ptr<const std::vector<BarPlace>>>(
-            std::make_shared<const std::vector<BarPlace>>(bar_places(*by.cut, by.scale)));
-    });
+    plan.dress.bar_places =
+        **bar_places_.get({facts.cut, plan.set_out.whole.to_page.scale()}, [](const BarsBy& by) {
+            return Result<std::shared_ptr<const std::vector<BarPlace>>>(
+                std::make_shared<const std::vector<BarPlace>>(bar_places(*by.cut, by.scale)));
+        });
     look_at_dress(project, plan);
     plan.findings = findings_of(project, plan);
     part_set_aside(project, plan);

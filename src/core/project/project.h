@@ -5,10 +5,10 @@
 
 #include "core/dress/decisions.h"
 #include "core/match/decisions.h"
+#include "core/project/variant.h"
 #include "core/sections/decisions.h"
 #include "core/setout/decisions.h"
 #include "core/sheets/decisions.h"
-#include "core/project/variant.h"
 
 namespace zesty {
 
@@ -22,7 +22,7 @@ struct Project {
     MatchDecisions match;
     SheetDecisions sheets;
     DressDecisions dress;
-    std::vector<Variant> variants; ///< arrangements kept beside this one
+    std::vector<Variant> variants;      ///< arrangements kept beside this one
     std::vector<std::string> set_aside; ///< what findings said that is meant so, ascending
     bool operator==(const Project&) const = default;
 };

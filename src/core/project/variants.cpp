@@ -75,8 +75,7 @@ std::string name_for_variant(const Project& project) {
 
 Result<void> keep_variant(Project& project, const std::string& name) {
     auto& all = project.variants;
-    const auto known =
-        std::find_if(all.begin(), all.end(), [&](const Variant& v) { return v.name == name; });
+    const auto known = std::find_if(all.begin(), all.end(), [&](const Variant& v) { return v.name == name; });
     if (known == all.end() && all.size() >= most_variants)
         return fail(ErrorKind::TooLarge, "six arrangements are put aside already; remove one first");
     Shared<KeptPage> page = std::make_shared<const KeptPage>(page_to_keep(project));
@@ -104,7 +103,8 @@ Result<std::vector<VariantFigures>> compare_variants(const Project& project, Pla
         out.push_back(figures_of(std::move(name), page, std::move(*plan)));
         return {};
     };
-    const std::string here = shown < 0 ? std::string() : project.variants[static_cast<std::size_t>(shown)].name;
+    const std::string here =
+        shown < 0 ? std::string() : project.variants[static_cast<std::size_t>(shown)].name;
     if (auto r = add(here, project); !r) return tl::make_unexpected(r.error());
     for (std::size_t i = 0; i < project.variants.size(); ++i) {
         if (static_cast<int>(i) == shown) continue;

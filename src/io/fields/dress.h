@@ -107,7 +107,8 @@ template <class F, Describes<WetZone> T> void describe(F& f, T& zone) {
 template <class F, Describes<LateFrame> T> void describe(F& f, T& frame) {
     f.word("how", frame.how);
     static constexpr std::array corners{"upper_left_mm", "upper_right_mm", "lower_right_mm", "lower_left_mm"};
-    for (std::size_t i = 0; i < corners.size(); ++i) f.number(corners[i], frame.corners[i], late_reveal_limits);
+    for (std::size_t i = 0; i < corners.size(); ++i)
+        f.number(corners[i], frame.corners[i], late_reveal_limits);
     f.text("paper", frame.paper);
     f.text("side_paper", frame.side_paper);
     f.number("lip_mm", frame.lip, late_lip_limits);

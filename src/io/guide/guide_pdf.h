@@ -12,13 +12,23 @@ namespace zesty {
 enum class PrinterPaper { A4, Letter };
 
 /// Chapters of the guide, in the order of the work.
-enum class Chapter { Key, Preparation, CuttingMats, LoosePieces, Sheets, Tracing, Journaling, Glue, Placement };
+enum class Chapter {
+    Key,
+    Preparation,
+    CuttingMats,
+    LoosePieces,
+    Sheets,
+    Tracing,
+    Journaling,
+    Glue,
+    Placement
+};
 template <>
-inline constexpr std::array words_of<Chapter>{"key",    "preparation", "cutting-mats", "loose-pieces",
-                                              "sheets", "tracing",     "journaling",   "glue",
-                                              "placement"};
+inline constexpr std::array words_of<Chapter>{"key",          "preparation", "cutting-mats",
+                                              "loose-pieces", "sheets",      "tracing",
+                                              "journaling",   "glue",        "placement"};
 using Chapters = std::set<Chapter>;
-inline const Chapters all_chapters{Chapter::Key,        Chapter::Preparation, Chapter::CuttingMats,
+inline const Chapters all_chapters{Chapter::Key,         Chapter::Preparation, Chapter::CuttingMats,
                                    Chapter::LoosePieces, Chapter::Sheets,      Chapter::Tracing,
                                    Chapter::Journaling,  Chapter::Glue,        Chapter::Placement};
 /// All but the placement sheet, which takes as much paper as the page is large.

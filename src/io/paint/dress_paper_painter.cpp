@@ -45,7 +45,8 @@ void paint_paper(QPainter& painter, const Project& project, const Textures& text
         brush = textures.brush(paper, Transform::moved(box.x0, box.y0) * Transform::turned_deg(look.turn_deg),
                                std::sqrt(std::abs(painter.combinedTransform().determinant())), look.side);
     const Mounting held = look.held.value_or(Mounting{});
-    painter.fillPath(path.translated(shadow_of(held, {0.6, 0.8})), shadow_colour(held, look.see_through ? 20 : 52));
+    painter.fillPath(path.translated(shadow_of(held, {0.6, 0.8})),
+                     shadow_colour(held, look.see_through ? 20 : 52));
     painter.save();
     if (look.see_through) painter.setOpacity(vellum_alpha / 255.0);
     painter.fillPath(path, brush);

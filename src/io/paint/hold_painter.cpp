@@ -33,7 +33,8 @@ void wash_page(QPainter& painter, const Page& page) {
 }
 
 QImage picture_of(const HeightGrid& grid, double album_takes) {
-    QImage out(static_cast<int>(grid.columns), static_cast<int>(grid.rows), QImage::Format_ARGB32_Premultiplied);
+    QImage out(static_cast<int>(grid.columns), static_cast<int>(grid.rows),
+               QImage::Format_ARGB32_Premultiplied);
     out.fill(Qt::transparent);
     for (std::size_t r = 0; r < grid.rows; ++r) {
         auto* line = reinterpret_cast<QRgb*>(out.scanLine(static_cast<int>(r)));
@@ -115,8 +116,10 @@ void paint_glue_map(QPainter& painter, const GlueMap& map) {
         if (place.when == GlueWhen::Never) {
             // A small cross, so that it is told apart in grey, too.
             painter.setPen(QPen(colour_of_glue(place.when), 0.35));
-            painter.drawLine(QPointF(place.at.x - 0.8, place.at.y - 0.8), QPointF(place.at.x + 0.8, place.at.y + 0.8));
-            painter.drawLine(QPointF(place.at.x - 0.8, place.at.y + 0.8), QPointF(place.at.x + 0.8, place.at.y - 0.8));
+            painter.drawLine(QPointF(place.at.x - 0.8, place.at.y - 0.8),
+                             QPointF(place.at.x + 0.8, place.at.y + 0.8));
+            painter.drawLine(QPointF(place.at.x - 0.8, place.at.y + 0.8),
+                             QPointF(place.at.x + 0.8, place.at.y - 0.8));
             painter.setPen(Qt::NoPen);
         } else {
             painter.drawEllipse(QPointF(place.at.x, place.at.y), half + 0.1, half + 0.1);
@@ -128,7 +131,13 @@ void paint_glue_map(QPainter& painter, const GlueMap& map) {
 void paint_glue(QPainter& painter, const Project& project, const Plan& plan) {
     painter.save();
     wash_page(painter, project.set_out.page);
-    for (const GlueMap& map : plan.dress.glue.cuts) paint_glue_map(painter, map);
+    QPainterPath leaves;
+    for (const Box& leaf : project.set_out.page.leaves())
+        leaves.addRect(leaf.x0, leaf.y0, leaf.width(), leaf.height());
+    painter.setClipPath(leaves, Qt::IntersectClip);
+    // What is on foam has no glue to be kept away.
+    for (const GlueMap& map : plan.dress.glue.cuts)
+        if (!map.places.empty()) paint_glue_map(painter, map);
     painter.restore();
 }
 

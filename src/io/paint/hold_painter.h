@@ -1,5 +1,6 @@
 #pragma once
-// How high the page is, where its foam goes and where it may be glued, painted over the page. Page millimetres.
+// How high the page is, where its foam goes and where it may be glued, painted over the page. Page
+// millimetres.
 
 #include "core/project/plan.h"
 #include "core/project/project.h"

@@ -13,7 +13,7 @@ namespace zesty {
 
 namespace {
 
-constexpr int font_px = 200; ///< fonts are laid out large, so that they stay even
+constexpr int font_px = 200;     ///< fonts are laid out large, so that they stay even
 constexpr int letter_alpha = 60; ///< of a shadow
 
 QFont letter_font() {
@@ -68,7 +68,8 @@ QPainterPath letter_path(const std::string& letters, double width, double height
 void paint_title(QPainter& painter, const Stash& stash, const PageTitle& title, const TitleFacts& facts) {
     if (title.label && !facts.label.outer.empty()) {
         const QPainterPath label = to_path(facts.label);
-        painter.fillPath(label.translated(shadow_of(title.held, {0.5, 0.7})), shadow_colour(title.held, letter_alpha));
+        painter.fillPath(label.translated(shadow_of(title.held, {0.5, 0.7})),
+                         shadow_colour(title.held, letter_alpha));
         painter.fillPath(label, colour_of(title.label_colour));
     }
     for (const TitleLetter& letter : facts.letters) {

@@ -22,6 +22,6 @@ void paint_title(QPainter& painter, const Stash& stash, const PageTitle& title, 
 /// Embellishments in their colours, with rim and shadow.
 void paint_embellishments(QPainter& painter, const Stash& stash, const Project& project);
 /// One of them about the origin.
-void paint_embellishment(QPainter& painter, const Embellishment& thing);
+void paint_embellishment(QPainter& painter, const Embellishment& thing, const Mounting& held = {});
 
 } // namespace zesty

@@ -36,9 +36,7 @@ void paint_hatch(QPainter& painter, const QPainterPath& outline) {
 /// Patches of one cut in the order in which they are glued, the last one first: they are seen from the front.
 /// -1 stands for the base. Pieces that are cut from paper themselves lie on top of the cut.
 enum class Lies { Behind, OnTop };
-void paint_patches(QPainter& painter, const Plan& plan, int cut, Lies lies, const Textures& textures,
-                   const PageLook& look) {
-    painter.setPen(Qt::NoPen);
+std::vector<PaintedPatch> patches_of(const Plan& plan, int cut, Lies lies) {
     std::vector<std::size_t> order;
     for (std::size_t i = 0; i < plan.sections.patches.size(); ++i)
         if (const int o = plan.sections.patches[i].opening;
@@ -48,19 +46,29 @@ void paint_patches(QPainter& painter, const Plan& plan, int cut, Lies lies, cons
     std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
         return plan.sections.patches[a].order < plan.sections.patches[b].order;
     });
+    std::vector<PaintedPatch> out;
     for (const std::size_t i : order) {
         const Patch& patch = plan.sections.patches[i];
-        const int paper = plan.papers.of_section[patch.section];
         const PlacedPatch& at = plan.sheets.placed[i];
+        out.push_back(
+            {patch.outline, plan.papers.of_section[patch.section], plan.papers.side_of_section[patch.section],
+             at.sheet >= 0 ? inverse(at.to_sheet()) : Transform{}, at.sheet < 0 && plan.sheets.done});
+    }
+    return out;
+}
+
+void paint_patches(QPainter& painter, const std::vector<PaintedPatch>& patches, const Textures& textures,
+                   const PageLook& look) {
+    painter.setPen(Qt::NoPen);
+    for (const PaintedPatch& patch : patches) {
         const QPainterPath outline = to_path(patch.outline);
-        if (paper < 0) {
+        if (patch.paper < 0) {
             painter.fillPath(outline, look.bare);
             continue;
         }
-        const Transform back = at.sheet >= 0 ? inverse(at.to_sheet()) : Transform{};
-        const Side side = plan.papers.side_of_section[patch.section];
-        painter.fillPath(outline, textures.brush(paper, back, pixels_per_mm(painter), side));
-        if (at.sheet < 0 && plan.sheets.done && look.hatch_short) {
+        painter.fillPath(outline,
+                         textures.brush(patch.paper, patch.from_sheet, pixels_per_mm(painter), patch.side));
+        if (patch.short_of_paper && look.hatch_short) {
             painter.fillPath(outline, QColor(255, 255, 255, 150));
             paint_hatch(painter, outline);
         }
@@ -98,7 +106,8 @@ void paint_picture(QPainter& painter, const QImage& image, const Photo& photo, d
 void paint_photo(QPainter& painter, const Photo& photo, const QImage& picture) {
     const QPainterPath outline = to_path(outline_of(photo));
     if (photo.mats.empty())
-        painter.fillPath(outline.translated(shadow_of(photo.held, {0.7, 0.9})), shadow_colour(photo.held, 60));
+        painter.fillPath(outline.translated(shadow_of(photo.held, {0.7, 0.9})),
+                         shadow_colour(photo.held, 60));
     painter.fillPath(outline, QColor(0xFF, 0xFE, 0xFB));
     painter.save();
     painter.translate(photo.centre.x, photo.centre.y);
@@ -192,6 +201,38 @@ QPainterPath paint_bases(QPainter& painter, const Project& project, const Textur
     return leaves;
 }
 
+/// A cut with what lies behind its openings and on top of it.
+void paint_backed_cut(QPainter& painter, const Project& project, const Plan& plan, int cut,
+                      const Textures& textures, const PageLook& look) {
+    const auto c = static_cast<std::size_t>(cut);
+    const PlacedCut& placed = project.set_out.cuts[c];
+    const Box box = plan.set_out.each.empty() ? Box{0, 0, 0, 0} : plan.set_out.each[c].cut_box;
+    PaintedCut now{plan.sections.cut,
+                   plan.set_out.whole.to_page,
+                   {box.x0, box.y0},
+                   placed,
+                   patches_of(plan, cut, Lies::Behind),
+                   patches_of(plan, cut, Lies::OnTop),
+                   textures.number(),
+                   look.bare.rgba(),
+                   {},
+                   {}};
+    const auto paint = [&](QPainter& on) {
+        // A grown cut is a shadow: the same paper, darker.
+        const QBrush paper = paper_brush(on, project, textures, placed.paper, now.corner,
+                                         placed.colour      ? to_qt(*placed.colour)
+                                         : placed.grown > 0 ? look.shadow_cut
+                                                            : look.cut);
+        paint_patches(on, now.behind, textures, look);
+        paint_cut(on, plan, cut, paper, placed.edge, placed.held, look);
+        paint_patches(on, now.on_top, textures, look);
+    };
+    if (look.cuts)
+        look.cuts->draw(painter, cut, now, paint);
+    else
+        paint(painter);
+}
+
 } // namespace
 
 void paint_page(QPainter& painter, const Project& project, const Plan& plan, const Textures& textures,
@@ -204,24 +245,13 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
     painter.setClipPath(leaves, Qt::IntersectClip);
     if (look.sketch) paint_sketch(painter, project.set_out.sketch, textures);
     const auto cuts = [&](bool above) {
-        for (std::size_t c = 0; plan.sections.cut && c < project.set_out.cuts.size(); ++c) {
-            if (project.set_out.cuts[c].above_photos != above) continue;
-            const int cut = static_cast<int>(c);
-            // A grown cut is a shadow: the same paper, darker.
-            const Box box = plan.set_out.each.empty() ? Box{0, 0, 0, 0} : plan.set_out.each[c].cut_box;
-            const QBrush paper =
-                paper_brush(painter, project, textures, project.set_out.cuts[c].paper, {box.x0, box.y0},
-                            project.set_out.cuts[c].colour      ? to_qt(*project.set_out.cuts[c].colour)
-                            : project.set_out.cuts[c].grown > 0 ? look.shadow_cut
-                                                                : look.cut);
-            paint_patches(painter, plan, cut, Lies::Behind, textures, look);
-            paint_cut(painter, plan, cut, paper, project.set_out.cuts[c].edge, project.set_out.cuts[c].held, look);
-            paint_patches(painter, plan, cut, Lies::OnTop, textures, look);
-        }
+        for (std::size_t c = 0; plan.sections.cut && c < project.set_out.cuts.size(); ++c)
+            if (project.set_out.cuts[c].above_photos == above)
+                paint_backed_cut(painter, project, plan, static_cast<int>(c), textures, look);
     };
     // In the order of the pile (core/dress/pile.h).
     paint_wet(painter, project, plan);
-    if (plan.sections.cut) paint_patches(painter, plan, -1, Lies::Behind, textures, look);
+    if (plan.sections.cut) paint_patches(painter, patches_of(plan, -1, Lies::Behind), textures, look);
     for (std::size_t i = 0; i < project.dress.stitchings.size() && i < plan.dress.stitchings.size(); ++i)
         paint_stitching(painter, project.dress.stitchings[i], plan.dress.stitchings[i]);
     paint_layers(painter, project, textures, LayerPlace::UnderCuts);

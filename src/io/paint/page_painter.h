@@ -2,6 +2,7 @@
 // The page as it will look: frame, base, papers behind the openings, the cut on top. The painter must be set
 // up so that its unit is a millimetre of the page. Used by the picture, the guide and the window alike.
 
+#include "io/paint/painted_cuts.h"
 #include "io/paint/textures.h"
 #include "io/paint/values.h"
 
@@ -17,6 +18,8 @@ struct PageLook {
     QColor bare{0xf1, 0xec, 0xe1};       ///< openings whose paper is still to be chosen
     double shadow = 0.5;                 ///< of the cut on what lies behind, mm; 0 for none
     bool hatch_short = true;             ///< patches without a place are hatched
+    PaintedCuts* cuts =
+        nullptr;         ///< where pictures of cuts are kept from one time to the next; null to keep none
     bool sketch = false; ///< the sketch lies faintly on the base; never in what leaves the program
 };
 

@@ -3,6 +3,7 @@
 #include "io/picture.h"
 
 #include <algorithm>
+#include <atomic>
 
 namespace zesty {
 
@@ -68,6 +69,11 @@ void Textures::take_picture(const Shared<BroughtPicture>& brought, const Texture
     photos_[brought.pointer()] =
         picture ? picture->scaled(photo_pixels, photo_pixels, Qt::KeepAspectRatio, Qt::SmoothTransformation)
                 : QImage();
+}
+
+unsigned Textures::next_number() {
+    static std::atomic<unsigned> last = 0;
+    return ++last;
 }
 
 bool Textures::made_of(const Project& project) const {

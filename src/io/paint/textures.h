@@ -38,6 +38,8 @@ public:
     const QImage& picture(const Shared<BroughtPicture>& brought) const;
     /// Whether these were made of the same pictures.
     bool made_of(const Project& project) const;
+    /// Another for each that was made.
+    unsigned number() const { return number_; }
 
 private:
     using Fineness = std::vector<QImage>; ///< each half as fine as the one before
@@ -53,6 +55,8 @@ private:
     std::map<std::shared_ptr<const std::string>, Fineness> decoded_;
     std::shared_ptr<const Stash> stash_;
     std::map<std::shared_ptr<const BroughtPicture>, QImage> photos_;
+    unsigned number_ = next_number();
+    static unsigned next_number();
 };
 
 } // namespace zesty

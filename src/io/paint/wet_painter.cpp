@@ -12,7 +12,7 @@ namespace {
 constexpr int primer_alpha = 120;
 constexpr int ink_alpha = 120;
 constexpr int paint_alpha = 205;
-constexpr double drop_every = 22; ///< mm2 of a splattered place, about
+constexpr double drop_every = 22;    ///< mm2 of a splattered place, about
 constexpr double stroke_apart = 3.2; ///< mm between the strokes of a brush
 
 QPainterPath path_of(const Region& region) {
@@ -53,7 +53,8 @@ void paint_strokes(QPainter& painter, const QPainterPath& path, const QColor& co
     const QRectF box = path.boundingRect();
     int row = 0;
     for (double y = box.top(); y < box.bottom(); y += stroke_apart, ++row)
-        painter.drawLine(QPointF(box.left(), y + (row % 3) * 0.7), QPointF(box.right(), y + ((row + 1) % 3) * 0.7));
+        painter.drawLine(QPointF(box.left(), y + (row % 3) * 0.7),
+                         QPointF(box.right(), y + ((row + 1) % 3) * 0.7));
     painter.restore();
 }
 

@@ -87,4 +87,37 @@ TEST(Balance, LoneAccentsManyOfAKindAndEqualClustersAreSaid) {
     EXPECT_TRUE(plan.dress.balance.suggested);
 }
 
+TEST(Balance, AThirdClusterIsSuggestedOfWhatIsLeftAndNearInColour) {
+    Project p = page_of_dots();
+    p.dress.embellishments = {{"red", {60, 60}, 0}, {"red", {240, 60}, 0}};
+    const BalanceFacts two = shapes_of(p).dress.balance;
+    ASSERT_TRUE(two.suggested);
+    ASSERT_FALSE(two.suggested_things.empty());
+    EXPECT_EQ(two.suggested_things.front(), "red") << "its colour is there already";
+    Stash few = *p.stash;
+    few.embellishments[0].count = 2; // both are on the page
+    p.stash = std::make_shared<const Stash>(few);
+    const auto others = shapes_of(p).dress.balance.suggested_things;
+    ASSERT_FALSE(others.empty());
+    EXPECT_NE(others.front(), "red");
+    p.dress.embellishments.push_back({"teal", {150, 240}, 0});
+    EXPECT_TRUE(shapes_of(p).dress.balance.suggested_things.empty()) << "there are three";
+}
+
+TEST(Balance, SaysWhatComesBackHowOftenAndHowWide) {
+    Project p = page_of_dots();
+    p.dress.embellishments = {
+        {"red", {40, 40}, 0}, {"red", {260, 40}, 0}, {"red", {150, 230}, 0}, {"teal", {100, 260}, 0}};
+    const auto all = shapes_of(p).dress.balance.come_back;
+    ASSERT_EQ(all.size(), 2u) << "dots, and red; teal comes once";
+    EXPECT_FALSE(all[0].colour);
+    EXPECT_EQ(all[0].what, "dot");
+    EXPECT_EQ(all[0].count, 4);
+    EXPECT_TRUE(all[1].colour);
+    EXPECT_EQ(all[1].count, 3);
+    EXPECT_NEAR(all[1].least_angle_deg, 60, 4);
+    p.dress.embellishments[2].centre = {150, 40};
+    EXPECT_NEAR(shapes_of(p).dress.balance.come_back[1].least_angle_deg, 0, 1e-6) << "in a line";
+}
+
 } // namespace zesty

@@ -147,9 +147,9 @@ TEST(Glue, StaysOffWindowsAndFreeParts) {
 
 TEST(Glue, PiecesHeldAtOnePlaceAreNamed) {
     // A frame, and in its opening a loose piece of 30 mm and one of 4 mm.
-    Project p = testing::project_of(testing::drawing_of(
-        {testing::rectangle(0, 0, 120, 120), testing::rectangle(10, 10, 110, 110), testing::rectangle(30, 30, 60, 60),
-         testing::rectangle(80, 80, 84, 84)}));
+    Project p = testing::project_of(
+        testing::drawing_of({testing::rectangle(0, 0, 120, 120), testing::rectangle(10, 10, 110, 110),
+                             testing::rectangle(30, 30, 60, 60), testing::rectangle(80, 80, 84, 84)}));
     p.set_out.cuts[0].place = sized({}, SizeRule::Width, 120);
     const Plan plan = shapes_of(p);
     ASSERT_EQ(plan.dress.glue.badly_held.size(), 1u);

@@ -1,4 +1,5 @@
-// How high the page becomes, against samples that are stacked straight from the decisions; and where foam goes.
+// How high the page becomes, against samples that are stacked straight from the decisions; and where foam
+// goes.
 
 #include "core/dress/heights.h"
 #include "core/dress/layers.h"
@@ -132,9 +133,11 @@ Samples stacked(const Project& p, const Plan& plan) {
     layers(LayerPlace::UnderCuts);
     std::vector<Ring> solid;
     for (const Piece& piece : plan.sections.cut->pieces)
-        if (piece.in_opening < 0) solid.push_back(transformed(piece.outline.outer, plan.set_out.whole.to_page));
+        if (piece.in_opening < 0)
+            solid.push_back(transformed(piece.outline.outer, plan.set_out.whole.to_page));
     out.lay(p.set_out.cuts[0].held, [&](Point at) {
-        return std::any_of(solid.begin(), solid.end(), [&](const Ring& r) { return contains(r, at); }) ? 0.3 : 0.0;
+        return std::any_of(solid.begin(), solid.end(), [&](const Ring& r) { return contains(r, at); }) ? 0.3
+                                                                                                       : 0.0;
     });
     for (const Photo& photo : p.set_out.photos)
         out.lay(photo.held, [own = outline_of(photo), photo](Point at) {
@@ -164,7 +167,8 @@ TEST(Height, AgreesWithStackedSamplesOnRandomPages) {
                      samples.share_above(p.dress.album_takes + 0.02)) > 0.002)
             continue;
         if (samples.knife_edge) continue;
-        worst_share = std::max(worst_share, std::abs(h.over_share - samples.share_above(p.dress.album_takes)));
+        worst_share =
+            std::max(worst_share, std::abs(h.over_share - samples.share_above(p.dress.album_takes)));
         // Slivers that one of the two has no cell for are left aside.
         EXPECT_LT(samples.share_above(h.highest + 0.05), 0.001) << round;
         EXPECT_LT(h.highest, samples.highest() + 0.45) << round;
@@ -234,7 +238,8 @@ TEST(Height, AThingOnItsTipIsHighAtTheOtherEndAndTakesLittleFoam) {
     const Plan tip = shapes_of(p);
     const HeightGrid& grid = *tip.dress.heights.grid;
     const auto at = [&](double x, double y) {
-        return grid.top[static_cast<std::size_t>(y / grid.cell) * grid.columns + static_cast<std::size_t>(x / grid.cell)];
+        return grid.top[static_cast<std::size_t>(y / grid.cell) * grid.columns +
+                        static_cast<std::size_t>(x / grid.cell)];
     };
     EXPECT_NEAR(at(60, 108), 0.25 + 2 * 0.02, 0.05) << "its foot is below";
     EXPECT_NEAR(at(60, 12), 0.25 + 2 * 0.98, 0.05);
@@ -262,16 +267,18 @@ TEST(Height, ABrickIsSaidAndEveryWayOutLowersIt) {
 
 TEST(Height, FoamStaysOutOfShakersFreePartsAndPlacesThatAreTooNarrow) {
     // Bars of 10 mm round four openings, one of them a shaker, one too small for any pad.
-    Project p = testing::project_of(testing::drawing_of(
-        {testing::rectangle(0, 0, 120, 120), testing::rectangle(10, 10, 55, 55), testing::rectangle(65, 10, 110, 55),
-         testing::rectangle(10, 65, 55, 110), testing::rectangle(65, 65, 67, 67)}));
+    Project p = testing::project_of(
+        testing::drawing_of({testing::rectangle(0, 0, 120, 120), testing::rectangle(10, 10, 55, 55),
+                             testing::rectangle(65, 10, 110, 55), testing::rectangle(10, 65, 55, 110),
+                             testing::rectangle(65, 65, 67, 67)}));
     p.set_out.cuts[0].place = sized({}, SizeRule::Width, 120);
     p.set_out.cuts[0].held.how = Mount::Normal;
     Plan plan = shapes_of(p);
     const int shaker = 1;
     SectionChoice choice;
     choice.treatment = Treatment::Shaker;
-    p.sections.choose(plan.sections.all[static_cast<std::size_t>(plan.sections.of_opening[shaker])].id, choice);
+    p.sections.choose(plan.sections.all[static_cast<std::size_t>(plan.sections.of_opening[shaker])].id,
+                      choice);
     p.dress.free_parts.push_back({{152.4, 152.4}, 15});
     plan = shapes_of(p);
     ASSERT_EQ(plan.dress.heights.raised.size(), 1u);

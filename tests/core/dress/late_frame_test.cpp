@@ -43,7 +43,8 @@ TEST(LateFrame, MarksLieWhereTheInnerEdgesMeetTheEdgesOfThePage) {
         const auto& marks = plan.dress.frame->marks;
         ASSERT_EQ(marks.size(), 8u);
         const double side = 304.8;
-        // The upper inner edge, from (c0, c0) to (side - c1, c1), prolonged to x = 0 where it is still on the page.
+        // The upper inner edge, from (c0, c0) to (side - c1, c1), prolonged to x = 0 where it is still on the
+        // page.
         const double slope = (c[1] - c[0]) / (side - c[1] - c[0]);
         const double at_left = c[0] - slope * c[0];
         if (at_left >= 0) {

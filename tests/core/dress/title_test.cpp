@@ -250,4 +250,32 @@ TEST(Embellishments, AreCountedAndWhatIsHardlySeenIsSaid) {
     EXPECT_FALSE(plan.dress.embellishments.at(1).known);
 }
 
+TEST(Title, WordsInAnotherOrderAreOfferedWhereThatReadsBetter) {
+    // Bars of 1 mm every 8 mm to the left, one large opening to the right.
+    std::vector<Ring> rings{testing::rectangle(0, 0, 200, 60), testing::rectangle(30, 4, 196, 56)};
+    for (int i = 0; i < 3; ++i) rings.push_back(testing::rectangle(4 + 8 * i, 4, 11 + 8 * i, 56));
+    Project p = testing::project_of(testing::drawing_of(rings));
+    p.set_out.cuts[0].place = sized({}, SizeRule::Width, 200); // from 52.4 on
+    Stash stash = testing::five_papers();
+    LetterSet letters = set_of("narrow", LetterKind::Stamps, 4, "I", 1);
+    letters.letters["M"] = {18, 1};
+    stash.letters = {letters};
+    p.stash = std::make_shared<const Stash>(stash);
+    PageTitle title;
+    title.text = "MM II";
+    title.sets = {"narrow"};
+    title.path.length = 64;
+    title.path.centre = {52.4 + 6 + 32, 160};
+    p.dress.titles = {title};
+    const Plan plan = shapes_of(p);
+    ASSERT_GE(plan.dress.titles[0].most_lines, 2);
+    const Finding* hard = finding_in(plan, Code::TitleHardToRead);
+    ASSERT_NE(hard, nullptr);
+    const auto swapped = std::find_if(hard->fixes.begin(), hard->fixes.end(),
+                                      [](const Fix& f) { return f.label() == "\"II MM\""; });
+    ASSERT_NE(swapped, hard->fixes.end());
+    swapped->apply(p);
+    EXPECT_LT(shapes_of(p).dress.titles[0].most_lines, 2);
+}
+
 } // namespace zesty

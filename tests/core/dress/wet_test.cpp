@@ -93,7 +93,8 @@ TEST(Wet, PrimerGoesBeyondTheColourButNotOffTheBase) {
 
 TEST(Wet, ColoursThatMakeMudDryBetween) {
     Project p = square_page();
-    p.dress.wet = {dot(40, 30, 20, {200, 60, 40}), dot(62, 30, 20, {40, 160, 70}), dot(90, 30, 20, {40, 160, 70})};
+    p.dress.wet = {dot(40, 30, 20, {200, 60, 40}), dot(62, 30, 20, {40, 160, 70}),
+                   dot(90, 30, 20, {40, 160, 70})};
     const Plan plan = shapes_of(p);
     ASSERT_EQ(plan.dress.wet_pairs.size(), 1u) << "the third is 1/4 in and more away from the first";
     EXPECT_EQ(plan.dress.wet_pairs[0].first, 0);

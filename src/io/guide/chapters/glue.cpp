@@ -35,7 +35,8 @@ std::vector<QString> lists(GuidePaper& g) {
     for (const FoamTotal& foam : g.plan.dress.heights.foam) {
         QStringList parts;
         if (foam.length > 0) parts << length(foam.length) + " in strips";
-        if (foam.pads > 0) parts << QString::fromStdString(count_of(static_cast<std::size_t>(foam.pads), "pad", "pads"));
+        if (foam.pads > 0)
+            parts << QString::fromStdString(count_of(static_cast<std::size_t>(foam.pads), "pad", "pads"));
         out.push_back(QString("Foam of %1 mm: %2.").arg(foam.thickness).arg(parts.join(", ")));
     }
     for (const RaisedThing& thing : g.plan.dress.heights.raised)
@@ -54,7 +55,8 @@ void print_map(GuidePaper& g, const GlueMap& map) {
         if (p.layer == map.cut) outlines.push_back(transformed(p.outline, g.plan.set_out.whole.to_page));
     if (outlines.empty()) return;
     const Box box = bounds(outlines);
-    const QString name = g.plan.dress.glue.cuts.size() == 1 ? QString("the cut") : QString("cut %1").arg(map.cut + 1);
+    const QString name =
+        g.plan.dress.glue.cuts.size() == 1 ? QString("the cut") : QString("cut %1").arg(map.cut + 1);
     QString hint = "Seen from behind. Green: glue now. ";
     if (!map.after.empty()) hint += "Yellow: once it is tucked. ";
     if (!map.never.empty()) hint += "Crosses: no glue. ";
@@ -62,8 +64,8 @@ void print_map(GuidePaper& g, const GlueMap& map) {
     const double wanted = std::min(usual_map, box.height());
     const QRectF r = g.chapter(QString::fromStdString(g.project.title) + ": where to glue " + name, hint,
                                std::min(wanted, g.room().height()));
-    const double scale = std::min({1.0, r.width() / box.width(), r.height() / box.height(),
-                                   std::max(wanted, 1.0) / box.height()});
+    const double scale = std::min(
+        {1.0, r.width() / box.width(), r.height() / box.height(), std::max(wanted, 1.0) / box.height()});
     g.painter.save();
     g.painter.translate(r.x() + r.width() / 2, r.y());
     g.painter.scale(-scale, scale);
@@ -84,9 +86,10 @@ void print_glue(GuidePaper& g) {
                                     [](const GlueMap& m) { return !m.never.empty() || !m.after.empty(); });
     if (dress.heights.raised.empty() && !tucked) return;
     const std::vector<QString> lines = lists(g);
-    const QRectF r = g.chapter(QString::fromStdString(g.project.title) + ": foam and glue",
-                               "Foam stays out of sight: strips behind bars and edges, pads behind what is backed.",
-                               std::min(g.room().height(), static_cast<double>(lines.size()) * line_high));
+    const QRectF r =
+        g.chapter(QString::fromStdString(g.project.title) + ": foam and glue",
+                  "Foam stays out of sight: strips behind bars and edges, pads behind what is backed.",
+                  std::min(g.room().height(), static_cast<double>(lines.size()) * line_high));
     double y = r.y();
     for (const QString& line : lines) {
         if (y + line_high > r.bottom()) break;

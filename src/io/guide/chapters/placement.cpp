@@ -27,7 +27,10 @@ struct Outlined {
 
 QString tilted(const QString& name, double turn_deg) {
     const double turn = std::remainder(turn_deg, 360);
-    return std::abs(turn) < 0.05 ? name : name + QString(", %1\u00b0").arg(turn, 0, 'f', std::abs(turn - std::round(turn)) < 0.05 ? 0 : 1);
+    return std::abs(turn) < 0.05
+               ? name
+               : name + QString(", %1\u00b0")
+                            .arg(turn, 0, 'f', std::abs(turn - std::round(turn)) < 0.05 ? 0 : 1);
 }
 
 std::vector<Outlined> outlines(const GuidePaper& g) {
@@ -77,13 +80,15 @@ void mark(GuidePaper& g, Point at) {
 }
 
 void print_part(GuidePaper& g, const std::vector<Outlined>& all, const Tile& tile, const Tiling& tiling) {
-    const QString of = tiling.tiles.size() == 1 ? QString()
-                                                : QString(", part %1%2 of %3 by %4: join the parts at the edges")
-                                                      .arg(QChar('A' + tile.row % 26))
-                                                      .arg(tile.column + 1)
-                                                      .arg(tiling.rows)
-                                                      .arg(tiling.columns);
-    g.new_page(QString::fromStdString(g.project.title) + ": where everything lies", "At true scale, from the front" + of + ".");
+    const QString of = tiling.tiles.size() == 1
+                           ? QString()
+                           : QString(", part %1%2 of %3 by %4: join the parts at the edges")
+                                 .arg(QChar('A' + tile.row % 26))
+                                 .arg(tile.column + 1)
+                                 .arg(tiling.rows)
+                                 .arg(tiling.columns);
+    g.new_page(QString::fromStdString(g.project.title) + ": where everything lies",
+               "At true scale, from the front" + of + ".");
     const QRectF r = g.room();
     const QRectF part(r.x(), r.y(), tile.part.width(), tile.part.height());
     g.pen(0.15, quiet, Qt::DashDotLine);
@@ -100,7 +105,8 @@ void print_part(GuidePaper& g, const std::vector<Outlined>& all, const Tile& til
         const Point middle = bounds(thing.outline).centre();
         const bool letter = thing.words.size() <= 2;
         g.text({middle.x - 30, middle.y - 4, 60, 8}, letter ? 4 : 3.2,
-               letter ? thing.words : QString("%1. %2").arg(number).arg(thing.words), Qt::AlignCenter, false, quiet);
+               letter ? thing.words : QString("%1. %2").arg(number).arg(thing.words), Qt::AlignCenter, false,
+               quiet);
     }
     if (g.plan.dress.frame)
         for (const Point at : g.plan.dress.frame->marks) mark(g, at);

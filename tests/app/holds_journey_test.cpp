@@ -144,6 +144,34 @@ TEST(HoldsJourney, DropOutsGoIntoTheDrawerAndOutAgain) {
     EXPECT_EQ(bench.document().project().stash->embellishments.size(), had);
 }
 
+TEST(HoldsJourney, AnEmbellishmentGetsItsOutlineFromAScan) {
+    Bench bench;
+    go_dressing(bench);
+    press(bench, "Embellishments");
+    bench.picture_answer = demo::file("scans/scrap.jpg");
+    press(bench, "From a scan...");
+    bench.settle();
+    auto* name = [&]() -> QLineEdit* {
+        for (auto* field : bench.window().findChildren<QLineEdit*>())
+            if (field->accessibleName() == "Name of the new embellishment") return field;
+        return nullptr;
+    }();
+    ASSERT_NE(name, nullptr);
+    name->setText("Torn leaf");
+    press(bench, "Add to drawer");
+    bench.settle();
+    const Embellishment& e = bench.document().project().stash->embellishments.back();
+    EXPECT_EQ(e.name, "Torn leaf");
+    EXPECT_GT(e.outline.outer.size(), 4u) << "not a mere rectangle";
+    EXPECT_GT(bounds(e.outline).width(), 10);
+    bench.picture_answer = demo::file("kite-hill.svg");
+    const std::size_t had = bench.document().project().stash->embellishments.size();
+    press(bench, "From a scan...");
+    bench.settle();
+    EXPECT_EQ(bench.document().project().stash->embellishments.size(), had)
+        << "that is no picture, and is said";
+}
+
 TEST(HoldsJourney, ALateFrameSaysWhatItHides) {
     Bench bench;
     go_dressing(bench);

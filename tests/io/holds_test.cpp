@@ -172,7 +172,8 @@ TEST(Holds, TheGuidePrintsFoamAndGlueAndWhereEverythingLies) {
     EXPECT_TRUE(glue.contains("Foam of 2 mm"));
     EXPECT_TRUE(glue.contains("Seen from behind"));
     EXPECT_TRUE(glue.contains("Tucked: Kite day"));
-    const QString placement = printed_words(guide_pdf(p, plan, PrinterPaper::A4, {Chapter::Placement})).join('\n');
+    const QString placement =
+        printed_words(guide_pdf(p, plan, PrinterPaper::A4, {Chapter::Placement})).join('\n');
     EXPECT_TRUE(placement.contains("At true scale"));
     EXPECT_TRUE(placement.contains("Kite day, 4.5"));
     EXPECT_TRUE(placement.contains("part A1 of 2 by 2"));

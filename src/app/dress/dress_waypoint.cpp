@@ -141,6 +141,10 @@ void DressWaypoint::connect_actions() {
 }
 
 void DressWaypoint::connect_held() {
+    connect(things_, &ThingsPart::ask_scan, this, [this] {
+        const QString path = bench_.questions.open_picture(bench_.window, bench_.settings.last_folder());
+        if (!path.isEmpty()) things_->take_scan(path);
+    });
     on(Act::AddWet, [this] {
         show_part(Wet);
         wet_->add();

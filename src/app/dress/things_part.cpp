@@ -7,6 +7,8 @@
 #include "core/setout/placed_cut.h"
 #include "core/stash/new_things.h"
 #include "io/paint/letters.h"
+#include "io/read_file.h"
+#include "io/trace/offcut.h"
 
 #include <QHBoxLayout>
 #include <QIcon>
@@ -111,9 +113,19 @@ void ThingsPart::build_new() {
     r->addWidget(new_kind_);
     r = row("Size");
     new_width_ = length_field(
-        "Width of the new embellishment", thing_side_limits, [this](double mm) { width_typed_ = mm; }, 66);
+        "Width of the new embellishment", thing_side_limits,
+        [this](double mm) {
+            width_typed_ = mm;
+            scanned_ = {};
+        },
+        66);
     new_height_ = length_field(
-        "Height of the new embellishment", thing_side_limits, [this](double mm) { height_typed_ = mm; }, 66);
+        "Height of the new embellishment", thing_side_limits,
+        [this](double mm) {
+            height_typed_ = mm;
+            scanned_ = {};
+        },
+        66);
     count_ = new QSpinBox(this);
     count_->setRange(1, 9999);
     count_->setAccessibleName("How many of the new embellishment there are");
@@ -124,6 +136,8 @@ void ThingsPart::build_new() {
     r->addStretch(1);
     r = row("There are");
     r->addWidget(count_);
+    r->addWidget(push("From a scan...", "Takes size and outline from a picture of it beside a square of 1 in",
+                      [this] { emit ask_scan(); }));
     r->addWidget(
         push("Add to drawer", "Puts it among the embellishments of the drawer", [this] { add_to_drawer(); }));
     r->addStretch(1);
@@ -144,14 +158,39 @@ void ThingsPart::add_to_drawer() {
             c = c == ' ' ? '-' : static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
         e.id = free_id_among(out.embellishments, id);
         e.kind = new_kind_->value();
-        e.outline = outline_of_size(e.kind, width_typed_, height_typed_);
+        e.outline = scanned_.outer.empty() ? outline_of_size(e.kind, width_typed_, height_typed_) : scanned_;
         e.count = count_->value();
         e.in_stash = true;
         out.embellishments.push_back(std::move(e));
         return out;
     });
     new_name_->clear();
+    scanned_ = {};
     stock_->setCurrentRow(stock_->count() - 1);
+}
+
+void ThingsPart::take_scan(const QString& path) {
+    constexpr qint64 most_bytes = 64LL << 20;
+    says_->setText("Measuring the scan.");
+    worker_.think(this, [this, path](Planner&) {
+        const auto bytes = read_file(path, most_bytes);
+        const auto outline = bytes ? measured_offcut(*bytes, mm_per_inch)
+                                   : Result<Polygon>(tl::make_unexpected(bytes.error()));
+        return std::function<void()>([this, outline] {
+            if (!outline) {
+                says_->setText(words(sentence(outline.error().message)));
+                return;
+            }
+            scanned_ = about_its_middle(*outline);
+            const Box box = bounds(scanned_);
+            width_typed_ = box.width();
+            height_typed_ = box.height();
+            const Units units = document_.project().units;
+            new_width_->show_length(width_typed_, units);
+            new_height_->show_length(height_typed_, units);
+            says_->setText("Its outline is measured; give it a name and add it to the drawer.");
+        });
+    });
 }
 
 const Embellishment* ThingsPart::chosen() const {

@@ -29,7 +29,11 @@ public:
     /// What was found for the place asked about; nothing before.
     const std::optional<FreePlace>& place() const { return place_; }
 
+    /// The new one gets the outline that the picture shows.
+    void take_scan(const QString& path);
+
 signals:
+    void ask_scan(); ///< for a picture of an embellishment beside a square
     void in_hand_changed();
 
 private:
@@ -69,6 +73,7 @@ private:
     std::string places_for_;
     quint64 asked_ = 0;
     std::shared_ptr<std::atomic<bool>> stop_;
+    Polygon scanned_;        ///< outline of the new one, where it was measured; about its middle
     Shared<Stash> pictured_; ///< what the list has pictures of
     int pictured_rows_ = 0;
 };

@@ -175,7 +175,7 @@ TEST(Height, AgreesWithStackedSamplesOnRandomPages) {
         ++compared;
     }
     EXPECT_LT(worst_share, 0.005);
-    EXPECT_GT(compared, testing::rounds(testing::rounds(100)) / 3);
+    EXPECT_GE(compared, testing::rounds(testing::rounds(100)) / 3);
 }
 
 namespace {

@@ -42,8 +42,8 @@ std::vector<QString> lists(GuidePaper& g) {
     for (const RaisedThing& thing : g.plan.dress.heights.raised)
         out.push_back(QString::fromStdString(sentence(thing.name + " is raised to " + format_mm(thing.top))));
     for (const GlueUse& use : g.plan.dress.glue.uses)
-        out.push_back(words_of_adhesive(use.what) + ": " +
-                      (use.dots > 0 ? QString::number(use.dots) : length(use.length)) + ".");
+        out.push_back("Glue: " + words_of_adhesive(use.what) + ", " +
+                      (use.what == Adhesive::Dots ? QString::number(use.dots) : length(use.length)) + ".");
     return out;
 }
 

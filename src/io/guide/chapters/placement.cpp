@@ -18,6 +18,8 @@ namespace zesty::guide {
 
 namespace {
 
+constexpr double smallest_written_on = 32; ///< mm across
+
 /// What is laid on the page, with what is said beside it.
 struct Outlined {
     Region outline;
@@ -104,7 +106,10 @@ void print_part(GuidePaper& g, const std::vector<Outlined>& all, const Tile& til
         ++number;
         const Point middle = bounds(thing.outline).centre();
         const bool letter = thing.words.size() <= 2;
-        g.text({middle.x - 30, middle.y - 4, 60, 8}, letter ? 4 : 3.2,
+        // Beside what is too small to write on.
+        const Box box = bounds(thing.outline);
+        const double y = !letter && box.width() < smallest_written_on ? box.y1 : middle.y - 4;
+        g.text({middle.x - 30, y, 60, 8}, letter ? 4 : 3.2,
                letter ? thing.words : QString("%1. %2").arg(number).arg(thing.words), Qt::AlignCenter, false,
                quiet);
     }

@@ -1,5 +1,6 @@
 #include "io/cutting_file.h"
 
+#include "core/build/tool_path.h"
 #include "core/geometry/measure.h"
 #include "io/read_file.h"
 #include "io/svg/svg_in_mm.h"
@@ -72,6 +73,7 @@ CuttingFile cutting_file_of(const std::string& title, const CutFile& cut,
             out.labels.push_back({label->second->label, p->to_cutting_mat(label->second->in_piece), size});
         }
     }
+    out.contours = in_order(out.contours, tool_path(out.contours));
     return out;
 }
 

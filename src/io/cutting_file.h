@@ -1,5 +1,5 @@
 #pragma once
-// What a machine cuts from one mat, as SVG and DXF in real millimetres.
+// What a machine cuts from one mat, as SVG and DXF in real millimetres; hpgl.h has it for plotters.
 
 #include "core/cutfile/insert_labels.h"
 #include "core/result.h"
@@ -14,7 +14,7 @@ struct CuttingFile {
     std::string title;
     double width = 0; ///< of the mat
     double height = 0;
-    std::vector<Ring> contours; ///< each once, insides before what they lie in
+    std::vector<Ring> contours; ///< each once, insides before what they lie in, with little travel between
     struct Label {
         std::string text;
         Point at;

@@ -15,10 +15,10 @@ bool is_control(char c) {
     return (byte < 0x20 && c != '\n' && c != '\t') || byte == 0x7F;
 }
 
+/// What is UTF-8 comes back as it was; a letter that is cut off at the end does not.
 bool is_utf8(std::string_view bytes) {
-    QStringDecoder decoder(QStringDecoder::Utf8);
-    const QString decoded = decoder(QByteArrayView(bytes.data(), static_cast<qsizetype>(bytes.size())));
-    return !decoder.hasError() && !decoded.contains(QChar::ReplacementCharacter);
+    const QByteArrayView view(bytes.data(), static_cast<qsizetype>(bytes.size()));
+    return QString::fromUtf8(view).toUtf8() == view;
 }
 
 std::string latin1_as_utf8(std::string_view bytes) {

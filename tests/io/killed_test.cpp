@@ -103,6 +103,7 @@ TEST(Killed, WhileExportingEveryFileIsWhole) {
             const bool whole = name.endsWith(".pdf")   ? data->trimmed().endsWith("%%EOF")
                                : name.endsWith(".svg") ? data->trimmed().endsWith("</svg>")
                                : name.endsWith(".dxf") ? data->trimmed().endsWith("EOF")
+                               : name.endsWith(".plt") ? data->trimmed().endsWith("PU;SP0;")
                                                        : !QImage::fromData(*data).isNull();
             EXPECT_TRUE(whole) << name.toStdString();
         }

@@ -7,6 +7,7 @@
 #include <QBuffer>
 #include <QFontDatabase>
 #include <QFontMetrics>
+#include <algorithm>
 #include <gtest/gtest.h>
 
 namespace zesty {
@@ -135,6 +136,75 @@ TEST(Fonts, TheShippedTypefaceHasFiguresOfOneWidth) {
         for (char c = '1'; c <= '9'; ++c)
             EXPECT_EQ(metrics.horizontalAdvance(c), metrics.horizontalAdvance('0')) << c;
     }
+}
+
+TEST(PaintedCuts, AreThePictureThatWouldBePaintedAndFollowEveryChange) {
+    const auto opened = open_project(demo::file("kite-hill-dressed.zesty"));
+    ASSERT_TRUE(opened);
+    Project p = *opened;
+    Planner planner;
+    PaintedCuts kept;
+    const auto painted = [&](PaintedCuts* cuts) {
+        const auto plan = planner.plan(p);
+        EXPECT_TRUE(plan);
+        const Textures textures(p);
+        QImage image(300, 300, QImage::Format_ARGB32_Premultiplied);
+        QPainter painter(&image);
+        painter.scale(300 / p.set_out.page.full_width(), 300 / p.set_out.page.full_width());
+        PageLook look;
+        look.cuts = cuts;
+        paint_page(painter, p, *plan, textures, look);
+        return image;
+    };
+    const auto worst = [](const QImage& a, const QImage& b) {
+        int out = 0;
+        for (int y = 0; y < a.height(); ++y)
+            for (int x = 0; x < a.width(); ++x) {
+                const QColor c = a.pixelColor(x, y);
+                const QColor d = b.pixelColor(x, y);
+                out = std::max({out, std::abs(c.red() - d.red()), std::abs(c.green() - d.green()),
+                                std::abs(c.blue() - d.blue())});
+            }
+        return out;
+    };
+    EXPECT_LE(worst(painted(&kept), painted(nullptr)), 6) << "blended in another order";
+    EXPECT_LE(worst(painted(&kept), painted(nullptr)), 6) << "from memory";
+    p.set_out.photos[0].centre.x -= 20;
+    EXPECT_LE(worst(painted(&kept), painted(nullptr)), 6) << "a photo was moved";
+    p.set_out.cuts[0].place.shift.x += 8;
+    EXPECT_LE(worst(painted(&kept), painted(nullptr)), 6) << "the cut was moved";
+    p.set_out.cuts[0].colour = Rgb{40, 60, 90};
+    EXPECT_LE(worst(painted(&kept), painted(nullptr)), 6) << "the cut is of another colour";
+    p.set_out.cuts[0].held.how = Mount::Double;
+    EXPECT_LE(worst(painted(&kept), painted(nullptr)), 6) << "its shadow is another";
+}
+
+TEST(PagePainter, WetWorkLiesOnTheBaseAndALateFrameOnEverything) {
+    Project p = project_with(two_colours());
+    p.set_out.page.base_paper = "plain";
+    WetZone zone;
+    zone.centre = {80, 80};
+    zone.width = 60;
+    zone.colour = {250, 220, 40};
+    p.dress.wet = {zone};
+    const auto at = [&](double x, double y) {
+        const auto plan = Planner().plan(p);
+        EXPECT_TRUE(plan);
+        return page_picture(p, *plan, 610).pixelColor(static_cast<int>(2 * x), static_cast<int>(2 * y));
+    };
+    EXPECT_GT(at(80, 80).red(), 150);
+    EXPECT_LT(at(200, 200).red(), 30) << "the bare base";
+    Photo photo;
+    photo.width = photo.height = 50;
+    photo.centre = {80, 80};
+    p.set_out.photos = {photo};
+    EXPECT_NE(at(80, 80), QColor(250, 220, 40)) << "below the photo";
+    p.dress.frame.how = LateFraming::Over;
+    p.dress.frame.corners = {100, 20, 20, 20};
+    const QColor frame = at(10, 10);
+    EXPECT_EQ(frame, at(5, 150)) << "no paper is chosen: its colour is plain";
+    EXPECT_NE(frame, at(200, 200));
+    EXPECT_EQ(at(80, 60), frame) << "the wide corner covers the photo's corner";
 }
 
 } // namespace zesty

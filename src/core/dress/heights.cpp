@@ -19,7 +19,7 @@ constexpr float paper_thick = 0.15F;
 constexpr float cut_thick = 0.3F;
 constexpr float photo_thick = 0.25F;
 constexpr float letter_thick = 0.3F;
-constexpr double least_step = 1;      ///< mm of height that glued paper does not follow
+constexpr double bridges_from = 1;    ///< mm of height that glued paper does not follow
 constexpr double support_from = 0.02; ///< share of a thing that has to lie on a level for it to count
 constexpr double tip_from = 0.6;      ///< of the way from foot to tip
 constexpr std::size_t most_cells = 160'000;
@@ -152,7 +152,8 @@ private:
                 if (named.what == Lying::Mat) named.what = Lying::Photo;
                 HeldThing held{named.what, named.index, name_of(named, now_), mounting_of(named, now_),
                                false,      {}};
-                if (named.what == Lying::Cut && held.held.how < Mount::Normal && has_shaker(named.index)) {
+                const bool stands = held.held.how == Mount::Normal || held.held.how == Mount::Double;
+                if (named.what == Lying::Cut && !stands && has_shaker(named.index)) {
                     held.held.how = Mount::Normal;
                     held.for_shakers = true;
                 }
@@ -178,21 +179,22 @@ private:
 
     void lay(const HeldThing& thing) {
         cells_.clear();
-        thick_.assign(thing.leaves.size() > 1 ? grid_.top.size() : 0, 0);
-        for (const Leaf& leaf : thing.leaves)
+        // Polygons of one part, such as letters close together, may lie on each other; they count once.
+        const bool simple = thing.leaves.size() == 1 && thing.leaves.front().outline.size() == 1;
+        thick_.assign(simple ? 0 : grid_.top.size(), 0);
+        float below = 0; // of the thickest that may lie under this part
+        for (const Leaf& leaf : thing.leaves) {
             for (const Polygon& p : leaf.outline)
                 each_cell_in(grid_, p, [&](std::size_t c, Point) {
-                    if (thick_.empty()) {
-                        cells_.push_back(c);
-                        return;
-                    }
-                    if (thick_[c] <= 0) cells_.push_back(c);
-                    thick_[c] += leaf.thick;
+                    if (simple || thick_[c] <= 0) cells_.push_back(c);
+                    if (!simple) thick_[c] = std::min(thick_[c] + leaf.thick, below + leaf.thick);
                 });
+            below += leaf.thick;
+        }
         if (cells_.empty()) return;
         const double low = support(0);
         const double high = support(1);
-        const bool bridges = thing.held.how == Mount::Glued && high - low >= least_step;
+        const bool bridges = thing.held.how == Mount::Glued && high - low >= bridges_from;
         if (thing.held.how == Mount::Glued && !bridges)
             for (const std::size_t c : cells_) grid_.top[c] += thickness(thing, c);
         else

@@ -5,6 +5,7 @@
 #include "core/dress/pile.h"
 #include "core/dress/title.h"
 #include "core/geometry/lengths.h"
+#include "core/geometry/measure.h"
 #include "core/sentences.h"
 
 #include <algorithm>

@@ -17,6 +17,7 @@ constexpr double round_a_tuck = mm_per_inch / 8;
 constexpr double beside_a_window = 0.5; ///< mm round what glue would be seen through
 constexpr int ways_in = 16;
 constexpr double way_step = 4;      ///< mm
+constexpr double long_step = 20;    ///< mm
 constexpr double longest_way = 600; ///< mm
 constexpr double hardly_tucked = 4; ///< mm2
 constexpr int free_part_corners = 32;
@@ -39,16 +40,27 @@ Region swept(const Ring& ring, Point by) {
     return joined ? *joined : parts;
 }
 
-/// The shortest way that takes the ring clear of the cut; nothing where there is none.
+/// Moved that far in one of the directions it is clear of the cut; nothing where it is not.
+std::optional<Point> clear_at(const Region& cut, const Ring& ring, double far) {
+    for (int k = 0; k < ways_in; ++k) {
+        const double angle = 2 * M_PI * k / ways_in;
+        const Point by{far * std::cos(angle), far * std::sin(angle)};
+        Ring moved = ring;
+        for (Point& p : moved) p = p + by;
+        if (on_each_other(cut, moved) < hardly_tucked) return by;
+    }
+    return {};
+}
+
+/// The shortest way that takes the ring clear of the cut, looked for in long steps and then in short ones.
 std::optional<Point> way_out(const Region& cut, const Ring& ring) {
-    for (double far = way_step; far <= longest_way; far += way_step)
-        for (int k = 0; k < ways_in; ++k) {
-            const double angle = 2 * M_PI * k / ways_in;
-            const Point by{far * std::cos(angle), far * std::sin(angle)};
-            Ring moved = ring;
-            for (Point& p : moved) p = p + by;
-            if (on_each_other(cut, moved) < hardly_tucked) return by;
-        }
+    for (double far = long_step; far <= longest_way; far += long_step) {
+        const auto found = clear_at(cut, ring, far);
+        if (!found) continue;
+        for (double nearer = far - long_step + way_step; nearer < far; nearer += way_step)
+            if (const auto by = clear_at(cut, ring, nearer)) return by;
+        return found;
+    }
     return {};
 }
 

@@ -3,6 +3,7 @@
 #include "io/cutting_file.h"
 #include "io/guide/loose_patches.h"
 #include "io/guide/sheet_svg.h"
+#include "io/hpgl.h"
 #include "io/paint/cutting_mat_painter.h"
 #include "io/paint/page_painter.h"
 #include "io/read_file.h"
@@ -96,6 +97,7 @@ Result<std::vector<QString>> export_all(const Project& project, const Plan& plan
             if (!dxf) return tl::make_unexpected(dxf.error());
             files.emplace_back(name + ".svg", cutting_svg(file));
             files.emplace_back(name + ".dxf", *dxf);
+            files.emplace_back(name + ".plt", cutting_hpgl(file));
         }
     if (const CuttingFile loose = loose_patches(project.title + ", patches without paper", plan, size);
         !loose.contours.empty()) {
@@ -103,6 +105,7 @@ Result<std::vector<QString>> export_all(const Project& project, const Plan& plan
         if (!dxf) return tl::make_unexpected(dxf.error());
         files.emplace_back("patches-without-paper.svg", cutting_svg(loose));
         files.emplace_back("patches-without-paper.dxf", *dxf);
+        files.emplace_back("patches-without-paper.plt", cutting_hpgl(loose));
     }
     for (const UsedSheet& u : plan.sheets.used) {
         const Sheet& s = plan.papers.sheets[u.sheet];

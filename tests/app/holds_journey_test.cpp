@@ -73,6 +73,34 @@ TEST(HoldsJourney, AThingIsRaisedByListKeyAndChoiceAndComesDownAgain) {
     EXPECT_TRUE(bench.document().project() == before);
 }
 
+TEST(HoldsJourney, WhatIsClickedAtHeightIsChosenThere) {
+    Bench bench;
+    go_dressing(bench);
+    press(bench, "Height");
+    auto* rows = bench.window().findChild<QListWidget*>("held-things");
+    const auto clicked = [&](Point there) {
+        QTest::mouseClick(&bench.page(), Qt::LeftButton, {}, at(bench, there));
+        bench.settle();
+        EXPECT_TRUE(rows->isVisible()) << "no other part came up";
+        return rows->currentItem()->text();
+    };
+    const Project& p = bench.document().project();
+    EXPECT_TRUE(clicked(p.set_out.photos.at(0).centre).startsWith("Kite day"))
+        << rows->currentItem()->text().toStdString();
+    EXPECT_TRUE(clicked(p.dress.embellishments.at(1).centre).startsWith("Cloud"));
+    const TitleLetter& letter = bench.plan().dress.titles.at(0).letters.at(0);
+    EXPECT_TRUE(clicked(bounds(letter.box).centre()).startsWith("Title"));
+    int opening = 0; // that nothing lies on
+    const auto& lies_on = bench.plan().dress.coverage.openings;
+    while (std::any_of(lies_on.begin(), lies_on.end(),
+                       [&](const CoveredOpening& c) { return c.opening == opening; }))
+        ++opening;
+    const Point inside = bench.plan().set_out.whole.to_page(
+        bench.plan().sections.cut->openings.at(static_cast<std::size_t>(opening)).label.centre);
+    EXPECT_TRUE(clicked(inside).startsWith("The cut"));
+    EXPECT_EQ(bench.state().selected().size(), 1u);
+}
+
 TEST(HoldsJourney, TheGlueMapIsSeenAndAPartIsLeftFreeByDragging) {
     Bench bench;
     go_dressing(bench);

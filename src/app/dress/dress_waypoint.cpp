@@ -212,6 +212,13 @@ void DressWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const P
     paint_dress_overlays(painter, map, project, plan, in_hand);
 }
 
+/// At Height what is clicked is chosen there, and nowhere else.
+bool DressWaypoint::held_instead(Lying what, std::size_t index) const {
+    if (panel_->chosen() != Height) return false;
+    height_->choose(what, static_cast<int>(index));
+    return true;
+}
+
 std::unique_ptr<PageDrag> DressWaypoint::press_writing(const PageHands& hands, QPointF at) const {
     const auto& writings = hands.plan().dress.placed;
     for (std::size_t i = writings.size(); i-- > 0;) {
@@ -231,8 +238,10 @@ std::unique_ptr<PageDrag> DressWaypoint::press_title(const PageHands& hands, QPo
         if (std::none_of(letters.begin(), letters.end(),
                          [&](const TitleLetter& l) { return contains(l.box, hands.map().back(at)); }))
             continue;
-        panel_->choose(Title);
-        title_->choose(static_cast<int>(i));
+        if (!held_instead(Lying::Title, i)) {
+            panel_->choose(Title);
+            title_->choose(static_cast<int>(i));
+        }
         return std::make_unique<MovePointDrag>(hands, at, "Move the title", [i](Project& p) {
             return i < p.dress.titles.size() ? &p.dress.titles[i].path.centre : nullptr;
         });
@@ -244,8 +253,10 @@ std::unique_ptr<PageDrag> DressWaypoint::press_thing(const PageHands& hands, QPo
     const auto& things = hands.plan().dress.embellishments;
     for (std::size_t i = things.size(); i-- > 0;) {
         if (!things[i].known || !contains(things[i].outline, hands.map().back(at))) continue;
-        panel_->choose(Things);
-        things_->take_on_page(static_cast<int>(i));
+        if (!held_instead(Lying::Embellishment, i)) {
+            panel_->choose(Things);
+            things_->take_on_page(static_cast<int>(i));
+        }
         return std::make_unique<MovePointDrag>(hands, at, "Move the embellishment", [i](Project& p) {
             return i < p.dress.embellishments.size() ? &p.dress.embellishments[i].centre : nullptr;
         });
@@ -260,8 +271,10 @@ std::unique_ptr<PageDrag> DressWaypoint::press_layer(const PageHands& hands, QPo
         if ((layer.place == LayerPlace::OnTop) != on_top ||
             !contains(outline_of(layer, project.set_out.page), hands.map().back(at)))
             continue;
-        panel_->choose(Layers);
-        layers_->choose(static_cast<int>(i));
+        if (!held_instead(Lying::Layer, i)) {
+            panel_->choose(Layers);
+            layers_->choose(static_cast<int>(i));
+        }
         return std::make_unique<MovePointDrag>(hands, at, "Move the layer", [i](Project& p) {
             return i < p.dress.layers.size() && p.dress.layers[i].shape != LayerShape::Tape
                        ? &p.dress.layers[i].centre
@@ -302,13 +315,16 @@ std::unique_ptr<PageDrag> DressWaypoint::press(const PageHands& hands, const Pag
     if (auto drag = press_writing(hands, press.at)) return drag;
     if (auto drag = press_layer(hands, press.at, true)) return drag;
     if (auto drag = begin_moving_photo(hands, press.at)) {
-        if (panel_->chosen() == Height)
-            height_->choose(Lying::Photo, hands.state.in_hand().photo(hands.document.project()));
-        else if (panel_->chosen() != Cover && panel_->chosen() != Look)
-            panel_->choose(Mats);
+        const int photo = hands.state.in_hand().photo(hands.document.project());
+        const bool held = photo >= 0 && held_instead(Lying::Photo, static_cast<std::size_t>(photo));
+        if (!held && panel_->chosen() != Cover && panel_->chosen() != Look) panel_->choose(Mats);
         return drag;
     }
     if (auto drag = press_layer(hands, press.at, false)) return drag;
+    if (press.opening >= 0)
+        if (const int cut = hands.plan().sections.cut_of_opening[static_cast<std::size_t>(press.opening)];
+            cut >= 0)
+            held_instead(Lying::Cut, static_cast<std::size_t>(cut));
     return panel_->chosen() == Wet || press.opening < 0 ? press_wet(hands, press.at) : nullptr;
 }
 

@@ -44,6 +44,7 @@ private:
     void connect_actions();
     void connect_held(); ///< wet work, heights, arrangements
     void show_part(Part part);
+    bool held_instead(Lying what, std::size_t index) const;
     std::unique_ptr<PageDrag> press_writing(const PageHands& hands, QPointF at) const;
     std::unique_ptr<PageDrag> press_title(const PageHands& hands, QPointF at) const;
     std::unique_ptr<PageDrag> press_thing(const PageHands& hands, QPointF at) const;

@@ -52,7 +52,10 @@ VariantsPart::VariantsPart(Document& document, BenchState& state, Actions& actio
     r->addWidget(remove_);
     r->addStretch(1);
     says_ = line("variants-says");
-    connect(&document, &Document::project_changed, this, &VariantsPart::refresh_if_shown);
+    connect(&document, &Document::project_changed, this, [this] {
+        *stop_ = true; // what is compared is not to keep the plan of a new edit waiting
+        refresh_if_shown();
+    });
 }
 
 VariantsPart::~VariantsPart() {
@@ -102,6 +105,8 @@ void VariantsPart::compare() {
             if (number != asked_) return;
             if (compared)
                 show_figures(p, *compared, pictures);
+            else if (compared.error().kind == ErrorKind::Stopped)
+                says_->setText("The page has changed meanwhile; compare again when you like.");
             else
                 says_->setText(words(sentence(compared.error().message)));
         });

@@ -15,7 +15,7 @@ using testing::shapes_of;
 
 namespace {
 
-Project framed(std::array<double, 4> corners, LateFraming how = LateFraming::Trimmed) {
+Project late_framed(std::array<double, 4> corners, LateFraming how = LateFraming::Trimmed) {
     Project p = testing::project_of(testing::drawing_of({testing::rectangle(0, 0, 150, 150)}));
     p.set_out.cuts[0].place = sized({}, SizeRule::Width, 150);
     p.dress.frame.how = how;
@@ -38,7 +38,7 @@ TEST(LateFrame, MarksLieWhereTheInnerEdgesMeetTheEdgesOfThePage) {
     for (int round = 0; round < 40; ++round) {
         std::array<double, 4> c{};
         for (double& corner : c) corner = testing::between(random, 2, 40);
-        const Plan plan = shapes_of(framed(c));
+        const Plan plan = shapes_of(late_framed(c));
         ASSERT_TRUE(plan.dress.frame);
         const auto& marks = plan.dress.frame->marks;
         ASSERT_EQ(marks.size(), 8u);
@@ -59,7 +59,7 @@ TEST(LateFrame, MarksLieWhereTheInnerEdgesMeetTheEdgesOfThePage) {
 }
 
 TEST(LateFrame, SaysWhatItCutsOffAndTheWidestThatDoesNot) {
-    Project p = framed({20, 20, 20, 20});
+    Project p = late_framed({20, 20, 20, 20});
     p.set_out.photos = {photo_at(42, 150)}; // 12 mm from the left edge
     const Plan plan = shapes_of(p);
     ASSERT_EQ(plan.dress.frame->hides.size(), 1u);
@@ -78,7 +78,7 @@ TEST(LateFrame, SaysWhatItCutsOffAndTheWidestThatDoesNot) {
 }
 
 TEST(LateFrame, AFaceUnderItIsAProblem) {
-    Project p = framed({20, 20, 20, 20}, LateFraming::Over);
+    Project p = late_framed({20, 20, 20, 20}, LateFraming::Over);
     p.set_out.photos = {photo_at(42, 150)};
     p.set_out.photos[0].protected_parts = {{-10, -10, 10, 10}};
     EXPECT_EQ(finding_in(shapes_of(p), Code::FrameHidesFace), nullptr);
@@ -87,7 +87,7 @@ TEST(LateFrame, AFaceUnderItIsAProblem) {
 }
 
 TEST(LateFrame, BarsAndWetWorkCountToo) {
-    Project p = framed({90, 90, 90, 90});
+    Project p = late_framed({90, 90, 90, 90});
     WetZone wet;
     wet.name = "Sky";
     wet.centre = {90, 150};
@@ -101,7 +101,7 @@ TEST(LateFrame, BarsAndWetWorkCountToo) {
 }
 
 TEST(LateFrame, IsCutFromTheStashWholeOrInStripsOfTwoPapers) {
-    Project p = framed({10, 10, 10, 10});
+    Project p = late_framed({10, 10, 10, 10});
     Stash stash;
     stash.papers.push_back(testing::stock_paper("chalk", {240, 240, 235}, 304.8, 1));
     stash.papers.push_back(testing::stock_paper("hedge", {60, 110, 70}, 304.8, 1));
@@ -125,7 +125,7 @@ TEST(LateFrame, IsCutFromTheStashWholeOrInStripsOfTwoPapers) {
 TEST(LateFrame, ThatLeavesNoPageLeavesNothingInside) {
     EXPECT_TRUE(inside_frame({0, 0, 100, 100}, {LateFraming::Trimmed, {45, 45, 45, 45}}).empty());
     EXPECT_EQ(inside_frame({0, 0, 100, 100}, {LateFraming::Trimmed, {10, 10, 10, 10}}).size(), 4u);
-    const Plan plan = shapes_of(framed({150, 150, 150, 150}));
+    const Plan plan = shapes_of(late_framed({150, 150, 150, 150}));
     EXPECT_TRUE(plan.dress.frame->inner.at(0).empty());
 }
 

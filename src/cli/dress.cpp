@@ -165,7 +165,7 @@ CLI::App* add_dress(CLI::App& app, DressArgs& a) {
     c->add_option("--seen", a.seen, "With --picture: " + all_words<Seen>())->group("Look");
     c->add_flag("--json", a.json, "Print one JSON document");
     add_stash_option(*c);
-    needs(*c, {{"--seen", "--picture"}});
+    needs(*c, {{"--seen", "--picture"}, {"--foot", "--hold"}});
     return c;
 }
 

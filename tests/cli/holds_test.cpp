@@ -59,6 +59,8 @@ TEST_F(HoldsByCommand, WhatIsTypedWrongIsOneSentenceAndChangesNothing) {
     refuses(dress({"--hold", "photo:1=sideways"}), "--hold");
     refuses(dress({"--hold", "kite:1=thin"}), "none of cut");
     refuses(dress({"--free-part", "1,2"}), "not x,y,radius");
+    refuses(dress({"--foot", "20"}), "--foot");
+    refuses(dress({"--put-aside", QString(300, 'x')}), "--put-aside");
     refuses(dress({"--album-takes", "0"}), "--album-takes");
     refuses(dress({"--wet", "mud"}), "--wet");
     refuses(dress({"--wet-number", "9", "--remove-wet"}), "--wet-number");
@@ -139,6 +141,28 @@ TEST_F(HoldsByCommand, ThePlacementSheetIsAChapterOfItsOwn) {
     const QString words = QString::fromUtf8(text.readAllStandardOutput());
     EXPECT_TRUE(words.contains("where everything lies")) << words.left(400).toStdString();
     EXPECT_TRUE(words.contains("foam and glue"));
+}
+
+TEST_F(HoldsByCommand, TheStepsOfThePageAreSaidWithTheirTimes) {
+    const Ran said = zesty({"build", page_, "--stash", "none"});
+    ASSERT_EQ(said.code, 0) << said.err;
+    EXPECT_NE(said.out.find("Lay everything out dry"), std::string::npos) << said.out;
+    EXPECT_NE(said.out.find("everything is dry at"), std::string::npos);
+    const auto minutes = [&](const char* hands) {
+        const Ran ran = zesty({"build", page_, "--stash", "none", "--hands", hands, "--json"});
+        EXPECT_EQ(ran.code, 0) << ran.err;
+        const json j = json::parse(ran.out);
+        EXPECT_EQ(j["format"], "zesty-build/1");
+        double last = 0;
+        for (const auto& step : j["steps"]) {
+            EXPECT_GE(step["start_min"].get<double>(), last) << "in the order in which they begin";
+            last = step["start_min"];
+        }
+        return j["finish_min"].get<double>();
+    };
+    EXPECT_LE(minutes("2"), minutes("1"));
+    refuses(zesty({"build", page_, "--hands", "0"}), "--hands");
+    refuses(zesty({"build", dir_.filePath("nothing.zesty")}), "nothing.zesty");
 }
 
 } // namespace zesty

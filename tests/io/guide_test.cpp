@@ -260,7 +260,7 @@ TEST(Guide, TracingPagesComeForWhatIsTracedAndChaptersCanBeChosen) {
     ASSERT_TRUE(plan);
     const auto mats = mats_of(project, *plan);
     const int with = guide_pages(project, *plan, mats, PrinterPaper::A4);
-    Chapters less = all_chapters;
+    Chapters less = usual_chapters;
     less.erase(Chapter::Tracing);
     const int without = guide_pages(project, *plan, mats, PrinterPaper::A4, less);
     EXPECT_GT(with, without);
@@ -338,9 +338,10 @@ TEST(Export, WritesEverythingAndSaysSo) {
     const auto files =
         export_all(demo_plan().project, demo_plan().plan, PrinterPaper::A4, dir.filePath("made/here"));
     ASSERT_TRUE(files) << files.error().message;
-    EXPECT_EQ(files->size(), 7 + demo_plan().plan.sheets.used.size())
-        << "guide, page, the mat three ways, the patch without paper two ways and the sheets";
-    for (const QString& f : *files) EXPECT_GT(QFile(f).size(), 500) << f.toStdString();
+    EXPECT_EQ(files->size(), 9 + demo_plan().plan.sheets.used.size())
+        << "guide, page, the mat four ways, the patch without paper three ways and the sheets";
+    for (const QString& f : *files)
+        EXPECT_GT(QFile(f).size(), f.endsWith(".plt") ? 60 : 500) << f.toStdString();
     QFile blocked(dir.filePath("file"));
     ASSERT_TRUE(blocked.open(QIODevice::WriteOnly));
     EXPECT_EQ(export_all(demo_plan().project, demo_plan().plan, PrinterPaper::A4, dir.filePath("file/in"))

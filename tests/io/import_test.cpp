@@ -8,6 +8,7 @@
 #include "io/zip.h"
 #include "support/lattice.h"
 
+#include <QBuffer>
 #include <QImage>
 #include <QPainter>
 #include <QPainterPath>

@@ -27,5 +27,6 @@ struct Variant {
     bool operator==(const Variant&) const = default;
 };
 inline constexpr std::size_t most_variants = 6;
+inline constexpr std::size_t longest_variant_name = 200; ///< bytes
 
 } // namespace zesty

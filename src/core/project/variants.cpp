@@ -75,6 +75,8 @@ std::string name_for_variant(const Project& project) {
 
 Result<void> keep_variant(Project& project, const std::string& name) {
     auto& all = project.variants;
+    if (name.size() > longest_variant_name)
+        return fail(ErrorKind::TooLarge, "the name of an arrangement has room for 200 letters");
     const auto known = std::find_if(all.begin(), all.end(), [&](const Variant& v) { return v.name == name; });
     if (known == all.end() && all.size() >= most_variants)
         return fail(ErrorKind::TooLarge, "six arrangements are put aside already; remove one first");

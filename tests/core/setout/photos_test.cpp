@@ -1,4 +1,5 @@
 #include "core/geometry/measure.h"
+#include "core/project/edits.h"
 #include "core/project/planner.h"
 #include "core/setout/fixes.h"
 #include "core/setout/photos.h"

@@ -1,0 +1,40 @@
+#pragma once
+// When each step of the work is done: one or two pairs of hands, and what dries meanwhile. Minutes.
+//
+// Steps are set one after the other at the earliest moment at which what they wait for is done and dry and a
+// pair of hands is free (the serial schedule-generation scheme: R. Kolisch, "Serial and parallel
+// resource-constrained project scheduling methods revisited", European Journal of Operational Research 90,
+// 1996), those with the longest way to the end first; then their order is changed as long as the end comes no
+// later. Of up to nine steps every order is tried.
+
+#include "core/stop.h"
+
+#include <cstddef>
+#include <vector>
+
+namespace zesty {
+
+/// A step as far as time is concerned.
+struct TimedStep {
+    double hands = 0;               ///< minutes that a pair of hands is busy
+    double dries = 0;               ///< minutes afterwards, or that a machine goes on alone
+    std::vector<std::size_t> after; ///< steps before it in the list that must be done and dry
+};
+
+struct Timetable {
+    std::vector<double> start; ///< by step
+    std::vector<int> pair;     ///< of hands that does it, from 0
+    double finish = 0;         ///< everything done and dry
+    double busy = 0;           ///< until the hands have nothing left to do
+};
+
+inline constexpr int most_pairs_of_hands = 4;
+
+/// Deterministic for a seed. `after` only names earlier steps.
+Timetable timetable(const std::vector<TimedStep>& steps, int pairs_of_hands, unsigned seed = 1,
+                    const StopToken& stop = {});
+
+/// No timetable ends sooner: the longest chain, and the work shared by all hands.
+double earliest_finish(const std::vector<TimedStep>& steps, int pairs_of_hands);
+
+} // namespace zesty

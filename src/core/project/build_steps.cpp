@@ -87,8 +87,8 @@ private:
     void stock() {
         const Page& page = project_.set_out.page;
         if (plan_.set_out.frame.window && page.gut)
-            gutted_.push_back(add("Cut the middle out of the frame paper, before anything is glued", gutting,
-                                  {}, 0, knife));
+            gutted_.push_back(add("Cut the middle out of the frame paper, before the base is glued on it",
+                                  gutting, {}, 0, knife));
         if (page.framed())
             based_.push_back(
                 add("Trim the base", trimming * static_cast<double>(page.leaves().size()), {}, 0, knife));
@@ -171,6 +171,7 @@ private:
         After after = backed_;
         join(after, cut_);
         join(after, based_);
+        join(after, gutted_);
         for (const auto& [of, pieces] : pieces_) join(after, pieces);
         laid_ = add("Lay everything out dry, look, and move it before anything is glued", laying_out, after);
     }

@@ -49,15 +49,19 @@ QString in_row_of(const std::vector<std::string>& names) {
 /// What comes back an even number of times, or in a line.
 QString comes_back_in_words(const BalanceFacts& b) {
     constexpr double wide_enough_deg = 20;
-    QStringList out;
+    QStringList even;
+    QStringList in_line;
     for (const ComesBack& c : b.come_back) {
+        const QString counted_kind = QString("%1 (%2)").arg(words(c.what)).arg(c.count);
         if (c.count % 2 == 0)
-            out << QString("%1 of %2, an even number").arg(c.count).arg(words(c.what));
+            even << counted_kind;
         else if (c.least_angle_deg < wide_enough_deg)
-            out << QString("%1 of %2, nearly in a line").arg(c.count).arg(words(c.what));
+            in_line << counted_kind;
     }
-    return out.isEmpty() ? QString()
-                         : " There are " + out.join("; ") + ": odd counts in a wide triangle are livelier.";
+    QString out;
+    if (!even.isEmpty()) out += " Even counts: " + even.join(", ") + ".";
+    if (!in_line.isEmpty()) out += " Nearly in a line: " + in_line.join(", ") + ".";
+    return out.isEmpty() ? out : out + " Odd counts in a wide triangle are livelier.";
 }
 
 } // namespace

@@ -70,12 +70,16 @@ void ThingsPart::build_stock() {
     column_->addWidget(placed_);
     r = row("Middle at");
     const auto place = [&](const char* name, double Point::*way) {
-        return length_field(name, place_limits, [this, way](double mm) {
-            const int i = on_page();
-            document_.change("Move the embellishment", [&](Project& p) {
-                if (i >= 0) p.dress.embellishments[static_cast<std::size_t>(i)].centre.*way = mm;
-            });
-        });
+        constexpr int width = 96; // for "23 19/32 in"
+        return length_field(
+            name, place_limits,
+            [this, way](double mm) {
+                const int i = on_page();
+                document_.change("Move the embellishment", [&](Project& p) {
+                    if (i >= 0) p.dress.embellishments[static_cast<std::size_t>(i)].centre.*way = mm;
+                });
+            },
+            width);
     };
     x_ = place("Middle of the embellishment, from the left", &Point::x);
     y_ = place("Middle of the embellishment, from the top", &Point::y);
@@ -136,10 +140,12 @@ void ThingsPart::build_new() {
     r->addStretch(1);
     r = row("There are");
     r->addWidget(count_);
-    r->addWidget(push("From a scan...", "Takes size and outline from a picture of it beside a square of 1 in",
-                      [this] { emit ask_scan(); }));
     r->addWidget(
         push("Add to drawer", "Puts it among the embellishments of the drawer", [this] { add_to_drawer(); }));
+    r->addStretch(1);
+    r = row(QString());
+    r->addWidget(push("From a scan...", "Takes size and outline from a picture of it beside a square of 1 in",
+                      [this] { emit ask_scan(); }));
     r->addStretch(1);
 }
 
@@ -320,10 +326,11 @@ QString ThingsPart::row_of(const Embellishment& e) const {
     const auto used = std::count_if(placed.begin(), placed.end(),
                                     [&](const PlacedEmbellishment& x) { return x.id == e.id; });
     const Box b = bounds(e.outline);
-    QString out = words(e.name + ", " + format_size(b.width(), b.height(), document_.project().units));
-    if (used > e.count) return out + QString(": %1 short").arg(used - e.count);
-    return out + (used > 0 ? QString(": %1 here, %2 left").arg(used).arg(e.count - used)
-                           : QString(": %1 left").arg(e.count));
+    const QString counts = used > e.count ? QString("%1 short").arg(used - e.count)
+                           : used > 0     ? QString("%1 here, %2 left").arg(used).arg(e.count - used)
+                                          : QString("%1 left").arg(e.count);
+    return words(e.name) + ": " + counts + "; " +
+           words(format_size(b.width(), b.height(), document_.project().units));
 }
 
 /// Each as it looks, once for each stash.

@@ -63,19 +63,22 @@ Region round_the_cut(const DressNow& now, const WetZone& zone) {
     return grown ? *grown : solid;
 }
 
-Region on_base(const DressNow& now, const Region& wet) {
+Region base_of(const DressNow& now) {
     Region base;
     for (const Box& b : bases_of(now.page.page))
         if (!b.empty()) base.push_back({ring_of(b), {}});
+    return base;
+}
+
+Region on_base(const DressNow& now, const Region& wet) {
+    const Region base = base_of(now);
     const auto inside = intersect(wet, base);
     return inside ? *inside : wet;
 }
 
 /// What of the base nothing opaque lies on.
 Region seen_base(const DressNow& now, const std::vector<LyingThing>& pile) {
-    Region base;
-    for (const Box& b : bases_of(now.page.page))
-        if (!b.empty()) base.push_back({ring_of(b), {}});
+    const Region base = base_of(now);
     Region hides;
     for (const LyingThing& thing : pile)
         if (thing.hides) hides.insert(hides.end(), thing.outline.begin(), thing.outline.end());

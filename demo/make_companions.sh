@@ -1,20 +1,6 @@
 #!/usr/bin/env bash
 # Tram Terrace and Seed Swap, dressed: makes their pages anew from what make_companions.py has drawn; needs a build.
-set -euo pipefail
-cd "$(dirname "$0")/.."
-zesty=build/bin/zesty
-work=$(mktemp -d)
-trap 'rm -rf "$work"' EXIT
-export XDG_DATA_HOME=$work QT_QPA_PLATFORM=offscreen
-
-quietly() { # what has problems to tell of ends with 1
-    "$@" >"$work/said" 2>&1 || [ $? -eq 1 ] || { cat "$work/said" >&2; echo "$*" >&2; exit 1; }
-}
-put() { quietly $zesty stash "$stash" "$@"; }
-set_out() { quietly $zesty set-out "$page" --stash "$stash" "$@"; }
-sections() { quietly $zesty sections "$page" --stash "$stash" "$@"; }
-papers() { quietly $zesty papers "$page" --stash "$stash" "$@"; }
-dress() { quietly $zesty dress "$page" --stash "$stash" "$@"; }
+source "$(dirname "$0")/making.sh"
 
 begin() { # name
     stash=$work/$1.stash
@@ -22,19 +8,8 @@ begin() { # name
     put --import "demo/$1-stash.json"
     put --import "demo/$1-things.json"
 }
-# name and title: embellishments and letters with the uids that the page knows them by.
-finish() {
-    $zesty stash "$stash" --json >"$work/all.json"
-    python3 - "$work/all.json" "demo/$1-things.json" <<'END'
-import json
-import sys
-
-everything = json.load(open(sys.argv[1]))
-things = json.load(open(sys.argv[2]))
-things["embellishments"] = everything["embellishments"]
-things["letters"] = everything["letters"]
-open(sys.argv[2], "w").write(json.dumps(things, indent=1) + "\n")
-END
+finish() { # name and title
+    keep_things "demo/$1-things.json"
     python3 - "$page" "$2" <<'END'
 import json
 import sys

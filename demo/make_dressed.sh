@@ -2,19 +2,9 @@
 # Kite Hill dressed: photos on mats and foam, a torn hill, splatters, a title along the tail, journaling and
 # embellishments; the first arrangement is put aside.
 # Makes demo/kite-hill-dressed.zesty anew from demo/kite-hill.zesty; needs a build.
-set -euo pipefail
-cd "$(dirname "$0")/.."
-zesty=build/bin/zesty
-work=$(mktemp -d)
-trap 'rm -rf "$work"' EXIT
-export XDG_DATA_HOME=$work QT_QPA_PLATFORM=offscreen
+source "$(dirname "$0")/making.sh"
 stash=$work/kite-hill.stash
 page=$work/page.zesty
-
-quietly() { "$@" >/dev/null 2>&1 || [ $? -eq 1 ]; }
-put() { quietly $zesty stash "$stash" "$@"; }
-set_out() { quietly $zesty set-out "$page" --stash "$stash" "$@"; }
-dress() { quietly $zesty dress "$page" --stash "$stash" "$@"; }
 
 put --import demo/kite-hill-stash.json
 put --add harbour-card --name "Harbour Card" --colour "#2d5a7b" --sheet 8.5x11in*2
@@ -25,19 +15,7 @@ put --letters "cork:stickers:13mm:AAABBCDDEEEEFGHIJKLMNNOOPQRSTUVWWYZ" --thing-n
 put --letters "chalk:dies:16mm:ABCDEFGHIJKLMNOPQRSTUVWXYZ" --thing-name "Chalk capitals" --thing-colour "#7a4a2e"
 put --letters "stamp:stamps:11mm:ABCDEFGHIJKLMNOPQRSTUVWXYZ" --thing-name "Small stamp" --thing-colour "#26242b"
 
-# Embellishments and letters as the page has them.
-$zesty stash "$stash" --json >"$work/all.json"
-python3 - "$work/all.json" demo/kite-hill-things.json <<'END'
-import json
-import sys
-
-everything = json.load(open(sys.argv[1]))
-things = json.load(open(sys.argv[2]))
-# With the uids that the page knows them by.
-things["embellishments"] = everything["embellishments"]
-things["letters"] = everything["letters"]
-open(sys.argv[2], "w").write(json.dumps(things, indent=1) + "\n")
-END
+keep_things demo/kite-hill-things.json
 
 cp demo/kite-hill.zesty "$page"
 set_out --photo 4x6in --photo-size 6x4in --photo-at 8.35,3.1 --photo-turn 4 --photo-name "Kite day" \

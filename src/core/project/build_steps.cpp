@@ -3,8 +3,6 @@
 #include "core/dress/layers.h"
 #include "core/dress/wet.h"
 #include "core/geometry/measure.h"
-#include "core/project/findings.h"
-#include "core/project/stash_at_hand.h"
 #include "core/sentences.h"
 #include "core/setout/photos.h"
 
@@ -53,8 +51,7 @@ double dries_for(WetKind kind) {
 
 class Steps {
 public:
-    Steps(const Project& project, const Plan& plan)
-        : project_(project), plan_(plan), now_(dress_now(project, plan)) {}
+    Steps(const Project& project, const Plan& plan) : project_(project), plan_(plan) {}
 
     std::vector<BuildStep> all() {
         stock();
@@ -254,7 +251,6 @@ private:
 
     const Project& project_;
     const Plan& plan_;
-    DressNow now_;
     std::vector<BuildStep> out_;
     After gutted_, cut_, patches_, backed_, based_, mounted_, dressed_;
     std::map<std::pair<int, int>, After> pieces_; ///< by photo and layer: its pieces are cut

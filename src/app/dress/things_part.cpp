@@ -22,6 +22,8 @@ namespace zesty {
 
 namespace {
 
+constexpr int place_width = 96; ///< px: "23 19/32 in"
+
 QString fit_in_words(const ThingFit& fit, Units units) {
     if (fit.fits) return "fits, " + words(format_length(fit.clearance, units)) + " around it";
     return words(format_length(fit_clearance - fit.clearance, units)) + " too large";
@@ -70,7 +72,6 @@ void ThingsPart::build_stock() {
     column_->addWidget(placed_);
     r = row("Middle at");
     const auto place = [&](const char* name, double Point::*way) {
-        constexpr int width = 96; // for "23 19/32 in"
         return length_field(
             name, place_limits,
             [this, way](double mm) {
@@ -79,7 +80,7 @@ void ThingsPart::build_stock() {
                     if (i >= 0) p.dress.embellishments[static_cast<std::size_t>(i)].centre.*way = mm;
                 });
             },
-            width);
+            place_width);
     };
     x_ = place("Middle of the embellishment, from the left", &Point::x);
     y_ = place("Middle of the embellishment, from the top", &Point::y);
@@ -96,8 +97,7 @@ void ThingsPart::build_stock() {
         });
     });
     take_off_->setAccessibleName("Remove the embellishment from the page");
-    r->addWidget(x_);
-    r->addWidget(y_);
+    for (LengthEdit* field : {x_, y_}) r->addWidget(field);
     r->addStretch(1);
     r = row("Turned");
     r->addWidget(turn_);

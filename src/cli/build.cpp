@@ -1,104 +1,136 @@
-// The steps of a page and when each is done.
+// The work on a page: its steps and when each is done, cutting files, lists, and what has been done of it.
 
 #include "cli/at_hand.h"
+#include "cli/build_say.h"
 #include "cli/command.h"
+#include "cli/painting.h"
 #include "cli/proposed.h"
 #include "core/project/build_steps.h"
-#include "core/sentences.h"
+#include "io/guide/letters_job.h"
 
-#include <algorithm>
-#include <cmath>
 #include <iostream>
-#include <nlohmann/json.hpp>
-#include <numeric>
 
 namespace zesty::cli {
 
 namespace {
 
-struct BuildArgs {
-    std::string project;
-    int hands = 1;
-    bool json = false;
-};
-
-/// "1 h 05".
-std::string clock(double minutes) {
-    const long all = std::lround(minutes);
-    const std::string rest = std::to_string(all % 60);
-    return std::to_string(all / 60) + " h " + (rest.size() < 2 ? "0" : "") + rest;
+bool asks(const BuildArgs& a) {
+    return a.next || a.lists || a.packing || a.trimmer || a.one_more || a.what_if || a.cutting;
 }
 
-std::string minutes_in_words(double minutes) {
-    return std::to_string(std::max(1L, std::lround(std::ceil(minutes)))) + " min";
-}
-
-std::vector<std::size_t> by_start(const Timetable& times) {
-    std::vector<std::size_t> out(times.start.size());
-    std::iota(out.begin(), out.end(), std::size_t{0});
-    std::stable_sort(out.begin(), out.end(),
-                     [&](std::size_t a, std::size_t b) { return times.start[a] < times.start[b]; });
-    return out;
-}
-
-nlohmann::json steps_json(const std::vector<BuildStep>& steps, const Timetable& times) {
-    nlohmann::json all = nlohmann::json::array();
-    for (const std::size_t i : by_start(times))
-        all.push_back({{"id", i + 1},
-                       {"what", steps[i].what},
-                       {"start_min", times.start[i]},
-                       {"hands_min", steps[i].time.hands},
-                       {"dries_min", steps[i].time.dries},
-                       {"pair", times.pair[i] + 1},
-                       {"after",
-                        [&] {
-                            nlohmann::json after = nlohmann::json::array();
-                            for (const std::size_t before : steps[i].time.after) after.push_back(before + 1);
-                            return after;
-                        }()},
-                       {"caution", steps[i].caution}});
-    return {{"format", "zesty-build/1"},
-            {"steps", all},
-            {"finish_min", times.finish},
-            {"hands_until_min", times.busy}};
-}
-
-void say_steps(const std::vector<BuildStep>& steps, const Timetable& times, int hands) {
-    for (const std::size_t i : by_start(times)) {
-        std::cout << clock(times.start[i]) << "  ";
-        if (hands > 1) std::cout << "(" << times.pair[i] + 1 << ") ";
-        std::cout << steps[i].what << ": " << minutes_in_words(steps[i].time.hands);
-        if (steps[i].time.dries > 0)
-            std::cout << ", then " << minutes_in_words(steps[i].time.dries) << " of waiting";
-        std::cout << "\n";
-        if (!steps[i].caution.empty()) std::cout << "        " << steps[i].caution << "\n";
+void answer(const BuildArgs& a, const Planned& p, const std::vector<BuildStep>& steps, const BuildNow& now,
+            std::int64_t moment) {
+    if (a.next) say_next(p.project, steps, moment, *a.next);
+    if (a.lists) say_lists(p.project, p.plan);
+    if (a.packing) say_packing(p.project, steps, now);
+    if (a.what_if) say_what_if(p.project, p.plan);
+    if (a.one_more) say_one_more_sheet(p.project, p.plan);
+    if (a.cutting) {
+        const Painting painting;
+        say_cutting(p.project, p.plan, all_cutting_jobs(p.project, p.plan, mats_of(p.project, p.plan)));
     }
-    std::cout << "hands are busy until " << clock(times.busy) << ", everything is dry at "
-              << clock(times.finish) << "\n";
 }
 
 } // namespace
 
 static int run_build(const BuildArgs& args) {
-    const auto p = planned(args.project, std::nullopt, 10);
+    const auto read = read_project(args.project);
+    if (!read) return complain(read.error().message);
+    const auto moment = typed_moment(args.at);
+    if (!moment) return complain(moment.error().message);
+    auto p = planned(args.project, std::nullopt, 10);
     if (!p) return complain(p.error().message);
+    Project changed = *read;
+    if (auto r = edit_build(args, build_steps(p->project, p->plan), *moment, changed); !r)
+        return complain(r.error().message);
+    if (auto r = save_changes(*read, changed, args.project, args.out); !r) return complain(r.error().message);
+    p->project.build = changed.build;
+    p->project.sections.pace = changed.sections.pace;
     const std::vector<BuildStep> steps = build_steps(p->project, p->plan);
-    const Timetable times = timetable(times_of(steps), args.hands, p->project.seed);
+    const BuildNow now = build_now(steps, p->project.build, *moment, p->project.seed);
     if (args.json)
-        std::cout << steps_json(steps, times).dump(1) << "\n";
+        std::cout << steps_json(steps, now, p->project.build).dump(1) << "\n";
+    else if (asks(args))
+        answer(args, *p, steps, now, *moment);
     else
-        say_steps(steps, times, args.hands);
+        say_steps(p->project, steps, now);
     return done;
 }
 
 namespace {
 
+void add_cutting_options(CLI::App& c, BuildArgs& a) {
+    const char* group = "Cutting";
+    c.add_option("--overcut", a.overcut, "How far a contour goes on beyond its start: 0.5mm")->group(group);
+    c.add_option("--corners", a.corners, "At sharp corners: " + all_words<Corners>())->group(group);
+    c.add_option("--blade-offset", a.blade_offset, "Tip of the blade behind its axis: 0.25mm")->group(group);
+    c.add_option("--sharp", a.sharp, "Turn in degrees from which a corner is sharp")->group(group);
+    c.add_flag("--face-down", a.face_down, "Everything lies with its good side down")->group(group);
+    c.add_flag("--face-up", a.face_up, "Everything lies with its good side up")->group(group);
+    c.add_option("--material", a.material, "What the cuts are of, where their paper does not say")
+        ->group(group);
+    c.add_flag("--test-piece", a.test_piece, "A small square is cut first")->group(group);
+    c.add_flag("--no-test-piece", a.no_test_piece, "None")->group(group);
+    c.add_flag("--cutting", a.cutting, "What the machine cuts, loading by loading")->group(group);
+}
+
+void add_habit_options(CLI::App& c, BuildArgs& a) {
+    const char* group = "Habits";
+    c.add_option("--trim", a.trim, "The base: " + all_words<TrimBase>())->group(group);
+    c.add_option("--first", a.first, "What comes first: " + all_words<FirstWork>())->group(group);
+    c.add_option("--frame", a.frame, "The base comes on its frame: " + all_words<FrameBase>())->group(group);
+    c.add_option("--mats", a.mats, "Photo mats and layers are cut by: " + all_words<CutMats>())->group(group);
+    c.add_flag("--what-if", a.what_if, "What turning each habit round changes")->group(group);
+}
+
+void add_step_options(CLI::App& c, BuildArgs& a) {
+    const char* group = "Steps";
+    c.add_option("--add-step", a.add_step, "A step of your own, in words")->group(group);
+    c.add_option("--after", a.after, "It waits for this step, by number or key")->group(group);
+    c.add_option("--before", a.before, "This step waits for it")->group(group);
+    c.add_option("--minutes", a.minutes, "Its work, in minutes")->group(group);
+    c.add_option("--dries", a.dries, "Its waiting, in minutes")->group(group);
+    c.add_option("--remove-step", a.remove_step, "Takes away the own step own:N, by N")->group(group);
+    c.add_option("--remind", a.remind, "Something to be named before finishing")->group(group);
+    c.add_option("--forget", a.forget, "A reminder that is not wanted any more")->group(group);
+    c.add_option("--start", a.start, "Somebody begins a step, by number or key")->group(group);
+    c.add_option("--pause", a.pause, "Leaves it for a while")->group(group);
+    c.add_option("--done", a.done, "Ticks it off")->group(group);
+    c.add_option("--not-done", a.not_done, "Takes the tick off")->group(group);
+    c.add_option("--at", a.at, "When that is: 2026-11-28T19:30; now without it")->group(group);
+    c.add_flag("--take-pace", a.take_pace, "The page's minutes become those the log shows")->group(group);
+    needs(c, {{"--after", "--add-step"},
+              {"--before", "--add-step"},
+              {"--minutes", "--add-step"},
+              {"--dries", "--add-step"}});
+}
+
+void add_time_options(CLI::App& c, BuildArgs& a) {
+    const char* group = "Time";
+    c.add_option("--hands", a.hands, "Pairs of hands")
+        ->check(CLI::Range(1, most_pairs_of_hands))
+        ->group(group);
+    c.add_option("--sitting", a.sittings,
+                 "One more sitting: minutes, pause before it in minutes, and away without the machine: "
+                 "90,720,away")
+        ->group(group);
+    c.add_flag("--no-sittings", a.no_sittings, "No ends to the work")->group(group);
+    c.add_option("--next", a.next, "What can be done in so many minutes")
+        ->check(CLI::Range(1.0, 1440.0))
+        ->group(group);
+    c.add_flag("--packing", a.packing, "What to pack for each sitting")->group(group);
+    c.add_flag("--lists", a.lists, "Papers, adhesives, foam and whatever else is needed")->group(group);
+    c.add_flag("--one-more-sheet", a.one_more, "What one more sheet of a paper would cure")->group(group);
+}
+
 CLI::App* add_build(CLI::App& app, BuildArgs& a) {
-    auto* c = app.add_subcommand("build", "The steps of the page in an order that wastes no waiting");
+    auto* c = app.add_subcommand("build", "The steps of the page, cutting, lists, and what has been done");
     c->add_option("PROJECT", a.project, ".zesty file")->required();
-    c->add_option("--hands", a.hands, "Pairs of hands")
-        ->capture_default_str()
-        ->check(CLI::Range(1, most_pairs_of_hands));
+    c->add_option("--out", a.out, "Write here instead of the project");
+    add_cutting_options(*c, a);
+    add_habit_options(*c, a);
+    add_step_options(*c, a);
+    add_time_options(*c, a);
     c->add_flag("--json", a.json, "Print zesty-build/1");
     add_stash_option(*c);
     return c;

@@ -45,12 +45,13 @@ std::string in_words(const OwnNumberRow& row, double value, Units units) {
     case NumberKind::Speed:
         return format_mm(value) + " a second";
     case NumberKind::Seconds:
+    case NumberKind::Minutes:
         break;
     }
     std::string seconds = std::to_string(value);
     seconds.erase(seconds.find_last_not_of('0') + 1);
     if (seconds.back() == '.') seconds.pop_back();
-    return seconds + " s";
+    return seconds + (row.kind == NumberKind::Minutes ? " min" : " s");
 }
 
 void print(OwnNumbers own, Units units, bool as_json) {
@@ -105,9 +106,10 @@ CLI::App* add_numbers(CLI::App& app, Numbers& a) {
     c->add_flag("--remember", a.remember, "New pages begin with the numbers of this page");
     c->add_flag("--usual", a.usual, "Back to the usual numbers");
     for (const OwnNumberRow& row : own_number_rows()) {
-        const char* unit = row.kind == NumberKind::Length  ? ""
-                           : row.kind == NumberKind::Speed ? ", mm a second"
-                                                           : ", seconds";
+        const char* unit = row.kind == NumberKind::Length    ? ""
+                           : row.kind == NumberKind::Speed   ? ", mm a second"
+                           : row.kind == NumberKind::Seconds ? ", seconds"
+                                                             : ", minutes";
         c->add_option(std::string("--") + row.key, a.typed[row.key], std::string(row.words) + unit)
             ->group(row.group);
     }

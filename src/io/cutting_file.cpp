@@ -1,21 +1,17 @@
 #include "io/cutting_file.h"
 
-#include "core/build/tool_path.h"
-#include "core/geometry/measure.h"
 #include "io/read_file.h"
 #include "io/svg/svg_in_mm.h"
 
 #include <QTemporaryDir>
 #include <QXmlStreamWriter>
-#include <algorithm>
 #include <dxflib/dl_dxf.h>
-#include <map>
+#include <memory>
 
 namespace zesty {
 
 namespace {
 
-constexpr double largest_label = 5; ///< mm high
 constexpr int dxf_millimetres = 4;
 
 void write_layer(DL_Dxf& dxf, DL_WriterA& out, const char* name, int colour) {
@@ -27,8 +23,9 @@ void write_tables(DL_Dxf& dxf, DL_WriterA& out) {
     out.tableLinetypes(1);
     dxf.writeLinetype(out, DL_LinetypeData("CONTINUOUS", "", 0, 0, 0.0));
     out.tableEnd();
-    out.tableLayers(2);
+    out.tableLayers(3);
     write_layer(dxf, out, "cut", 7);
+    write_layer(dxf, out, "registration", 5);
     write_layer(dxf, out, "labels", 8);
     out.tableEnd();
     out.sectionEnd();
@@ -42,6 +39,9 @@ void write_entities(DL_Dxf& dxf, DL_WriterA& out, const CuttingFile& file) {
         for (const Point p : ring) dxf.writeVertex(out, DL_VertexData(p.x, file.height - p.y, 0, 0));
         dxf.writePolylineEnd(out);
     }
+    const DL_Attributes pen("registration", 256, 0, "BYLAYER", 1.0);
+    for (const auto& [from, to] : registration_lines(file))
+        dxf.writeLine(out, DL_LineData(from.x, file.height - from.y, 0, to.x, file.height - to.y, 0), pen);
     for (const CuttingFile::Label& l : file.labels) {
         const double x = l.at.x;
         const double y = file.height - l.at.y - l.size / 2;
@@ -51,29 +51,12 @@ void write_entities(DL_Dxf& dxf, DL_WriterA& out, const CuttingFile& file) {
 
 } // namespace
 
-CuttingFile cutting_file_of(const std::string& title, const CutFile& cut,
-                            const std::vector<InsertLabel>& labels, const std::vector<OnCuttingMat>& pieces,
-                            const CuttingMat& mat) {
-    CuttingFile out{title, mat.width, mat.height, {}, {}};
-    std::map<int, const InsertLabel*> label_of;
-    for (const InsertLabel& l : labels) label_of[l.piece] = &l;
-    // Loose pieces lie in the openings of others: they are cut first, and every hole before its outline.
-    std::vector<const OnCuttingMat*> order;
-    for (const OnCuttingMat& p : pieces) order.push_back(&p);
-    std::stable_sort(order.begin(), order.end(), [&](const OnCuttingMat* a, const OnCuttingMat* b) {
-        return (cut.pieces[a->piece].in_opening >= 0) > (cut.pieces[b->piece].in_opening >= 0);
-    });
-    for (const OnCuttingMat* p : order) {
-        const Polygon outline = transformed(cut.pieces[p->piece].outline, p->to_cutting_mat);
-        for (const Ring& hole : outline.holes) out.contours.push_back(hole);
-        out.contours.push_back(outline.outer);
-        if (const auto label = label_of.find(p->piece); label != label_of.end()) {
-            const double size =
-                std::clamp(label->second->room * p->to_cutting_mat.scale(), 1.5, largest_label);
-            out.labels.push_back({label->second->label, p->to_cutting_mat(label->second->in_piece), size});
-        }
+std::vector<std::pair<Point, Point>> registration_lines(const CuttingFile& file) {
+    std::vector<std::pair<Point, Point>> out;
+    for (const Point p : file.registration) {
+        out.push_back({{p.x - cross_reach, p.y}, {p.x + cross_reach, p.y}});
+        out.push_back({{p.x, p.y - cross_reach}, {p.x, p.y + cross_reach}});
     }
-    out.contours = in_order(out.contours, tool_path(out.contours));
     return out;
 }
 
@@ -81,12 +64,29 @@ QByteArray cutting_svg(const CuttingFile& file) {
     QByteArray out;
     QXmlStreamWriter xml(&out);
     begin_svg_in_mm(xml, file.width, file.height, file.title);
+    if (!file.sheet.empty()) {
+        begin_lines(xml, "sheet", "#d9d0c0", "0.2");
+        for (const Ring& ring : file.sheet) {
+            xml.writeEmptyElement("path");
+            xml.writeAttribute("d", path_data(ring));
+            xml.writeAttribute("stroke-dasharray", "2 1");
+        }
+        xml.writeEndElement();
+    }
     begin_lines(xml, "cut", "#26242b", "0.1");
     for (const Ring& ring : file.contours) {
         xml.writeEmptyElement("path");
         xml.writeAttribute("d", path_data(ring));
     }
     xml.writeEndElement();
+    if (!file.registration.empty()) {
+        begin_lines(xml, "registration", "#4c7fa8", "0.2");
+        for (const auto& [from, to] : registration_lines(file)) {
+            xml.writeEmptyElement("path");
+            xml.writeAttribute("d", QString("M %1 %2 L %3 %4").arg(from.x).arg(from.y).arg(to.x).arg(to.y));
+        }
+        xml.writeEndElement();
+    }
     begin_lines(xml, "labels", "none", "0.1");
     for (const CuttingFile::Label& l : file.labels) {
         xml.writeStartElement("text");

@@ -1,36 +1,23 @@
 #pragma once
 // What a machine cuts from one mat, as SVG and DXF in real millimetres; hpgl.h has it for plotters.
 
-#include "core/cutfile/insert_labels.h"
+#include "core/build/cutting_job.h"
 #include "core/result.h"
-#include "core/sheets/cutting_mats.h"
 
 #include <QByteArray>
+#include <utility>
+#include <vector>
 
 namespace zesty {
 
-/// Good side up; the origin is the upper left corner of the mat.
-struct CuttingFile {
-    std::string title;
-    double width = 0; ///< of the mat
-    double height = 0;
-    std::vector<Ring> contours; ///< each once, insides before what they lie in, with little travel between
-    struct Label {
-        std::string text;
-        Point at;
-        double size = 0;
-    };
-    std::vector<Label> labels; ///< of loose pieces: not cut
-};
+/// The two strokes of each cross; a cross reaches 3 mm to each side.
+inline constexpr double cross_reach = 3;
+std::vector<std::pair<Point, Point>> registration_lines(const CuttingFile& file);
 
-CuttingFile cutting_file_of(const std::string& title, const CutFile& cut,
-                            const std::vector<InsertLabel>& labels, const std::vector<OnCuttingMat>& pieces,
-                            const CuttingMat& mat);
-
-/// The group "cut" is what to cut, the group "labels" is not.
+/// The group "cut" is what to cut, the groups "registration" and "labels" are not.
 QByteArray cutting_svg(const CuttingFile& file);
-/// Closed polylines on the layer "cut", text on the layer "labels"; y upwards, as DXF has it. An error of
-/// kind Unwritable where there is no room for a temporary file.
+/// Closed polylines on the layer "cut", lines on "registration", text on the layer "labels"; y upwards, as
+/// DXF has it. An error of kind Unwritable where there is no room for a temporary file.
 Result<QByteArray> cutting_dxf(const CuttingFile& file);
 
 } // namespace zesty

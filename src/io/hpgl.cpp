@@ -1,6 +1,6 @@
 #include "io/hpgl.h"
 
-#include "core/geometry/shapes.h"
+#include "core/build/blade_path.h"
 
 #include <cmath>
 
@@ -12,8 +12,10 @@ class Plotter {
 public:
     Plotter(QByteArray& out, double height) : out_(out), height_(height) {}
 
-    void up_to(Point p) { go("PU", p); }
-    void down_to(Point p) { go("PD", p); }
+    void stroke(const Stroke& stroke) {
+        go("PU", stroke.front());
+        for (std::size_t i = 1; i < stroke.size(); ++i) go("PD", stroke[i]);
+    }
 
 private:
     void go(const char* command, Point p) {
@@ -24,29 +26,23 @@ private:
     double height_;
 };
 
-/// Along the ring from its start, as far as the blade goes on.
-void go_on(const Ring& ring, double overcut, Plotter& plotter) {
-    for (std::size_t i = 0; i < ring.size() && overcut > 0; ++i) {
-        const Point a = ring[i];
-        const Point b = ring[(i + 1) % ring.size()];
-        const double edge = distance(a, b);
-        if (edge <= 0) continue;
-        plotter.down_to(edge <= overcut ? b : a + (b - a) * (overcut / edge));
-        overcut -= edge;
-    }
-}
-
 } // namespace
 
-QByteArray cutting_hpgl(const CuttingFile& file, double overcut) {
-    QByteArray out = "IN;SP1;\n";
+QByteArray cutting_hpgl(const CuttingFile& file, const CuttingSettings& settings) {
+    QByteArray out = "IN;\n";
     Plotter plotter(out, file.height);
+    if (!file.registration.empty()) {
+        out += "SP2;\n";
+        for (const auto& [from, to] : registration_lines(file)) plotter.stroke({from, to});
+        out += "PU;\n";
+    }
+    out += "SP1;\n";
+    int number = 0;
     for (const Ring& ring : file.contours) {
-        if (ring.size() < 3) continue;
-        plotter.up_to(ring.front());
-        for (std::size_t i = 1; i < ring.size(); ++i) plotter.down_to(ring[i]);
-        plotter.down_to(ring.front());
-        go_on(ring, overcut, plotter);
+        const std::vector<Stroke> strokes = blade_path(ring, settings);
+        if (strokes.empty()) continue;
+        out += "CO \"contour " + QByteArray::number(++number) + "\";\n";
+        for (const Stroke& s : strokes) plotter.stroke(s);
     }
     out += "PU;SP0;\n";
     return out;

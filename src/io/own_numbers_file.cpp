@@ -1,5 +1,6 @@
 #include "io/own_numbers_file.h"
 
+#include "io/fields/build.h"
 #include "io/fields/sections.h"
 #include "io/fields/set_out.h"
 #include "io/fields/sheets.h"
@@ -26,6 +27,10 @@ template <class F, Describes<OwnNumbers> T> void describe(F& f, T& own) {
     f.number("lip_mm", own.lip, lip_limits);
     f.object("backing", [&](auto& o) { describe(o, own.backing); });
     f.number("blade_gap_mm", own.blade_gap, blade_gap_limits);
+    f.object("cutting", [&](auto& o) { describe(o, own.cutting); });
+    f.object("habits", [&](auto& o) { describe(o, own.habits); });
+    f.object("minutes", [&](auto& o) { describe(o, own.minutes); });
+    f.object("drying_minutes", [&](auto& o) { describe(o, own.drying); });
 }
 
 } // namespace
@@ -35,7 +40,7 @@ QString own_numbers_path() {
 }
 
 Result<OwnNumbers> read_own_numbers(const QString& path) {
-    if (!QFileInfo::exists(path)) return OwnNumbers{};
+    if (!QFileInfo::exists(path)) return {};
     const auto bytes = read_file(path, largest_numbers);
     if (!bytes) return tl::make_unexpected(bytes.error());
     const std::string what = path.toStdString();

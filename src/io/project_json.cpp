@@ -1,5 +1,6 @@
 #include "io/project_json.h"
 
+#include "io/fields/build.h"
 #include "io/fields/dress.h"
 #include "io/fields/match.h"
 #include "io/fields/sections.h"
@@ -43,6 +44,7 @@ template <class F, Describes<Project> T> void describe(F& f, T& project, InArchi
     f.word("units", project.units);
     f.whole("seed", project.seed, {0, 4294967295.0});
     describe_page(f, project, in);
+    f.object("build", [&](auto& o) { describe(o, project.build); });
     std::size_t variants = 0;
     short_list(f, "variants", project.variants, most_variants, [&](auto& o, auto& variant) {
         if (in.variants.size() <= variants) in.variants.emplace_back();

@@ -2,6 +2,7 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/project/cutting_jobs.h"
 #include "core/project/cutting_mat_plan.h"
 #include "core/project/planner.h"
 #include "io/cutting_file.h"
@@ -30,11 +31,11 @@ struct Mats {
 
 Mats mats_of_page(const Project& project) {
     Mats out{*Planner().shapes(project), {}, {}};
-    const CuttingMat& mat = project.set_out.cutting_mat;
-    for (const CutsOnCuttingMats& one : mats_of(project, out.plan))
+    const auto mats = mats_of(project, out.plan);
+    for (const CuttingJob& job : cutting_jobs(project, out.plan, mats).jobs)
+        if (job.key.rfind("mat-", 0) == 0) out.files.push_back(job.file);
+    for (const CutsOnCuttingMats& one : mats)
         for (const auto& pieces : one.layout.mats) {
-            out.files.push_back(
-                cutting_file_of("Kite Hill", *out.plan.sections.cut, out.plan.sections.inserts, pieces, mat));
             Region region;
             for (const OnCuttingMat& p : pieces)
                 region.push_back(

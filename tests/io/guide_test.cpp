@@ -1,11 +1,12 @@
 // The guide and the cutting files, read back by programs that know nothing of us.
 
 #include "core/geometry/measure.h"
+#include "core/project/cutting_jobs.h"
 #include "core/project/later.h"
 #include "core/project/planner.h"
+#include "io/cutting_file.h"
 #include "io/guide/export_all.h"
 #include "io/guide/sheet_pages.h"
-#include "io/guide/sheet_svg.h"
 #include "io/paint/cutting_mat_painter.h"
 #include "io/paint/fonts.h"
 #include "io/paint/page_painter.h"
@@ -274,10 +275,18 @@ TEST(Guide, TracingPagesComeForWhatIsTracedAndChaptersCanBeChosen) {
     EXPECT_FALSE(run("pdftotext", {f.fileName(), "-"}).contains("the cutting mat"));
 }
 
-TEST(SheetSvg, PatchesAreTrueToAHundredthOfAMillimetre) {
-    for (const UsedSheet& used : demo_plan().plan.sheets.used) {
-        const Plan& plan = demo_plan().plan;
-        const QByteArray svg = sheet_svg(plan, used, "Paper");
+TEST(CuttingSheets, PatchesAreTrueToAHundredthOfAMillimetre) {
+    const Planned& d = demo_plan();
+    const CuttingJobs cutting = cutting_jobs(d.project, d.plan, mats_of(d.project, d.plan));
+    EXPECT_TRUE(cutting.too_large.empty());
+    std::size_t sheets = 0;
+    for (const UsedSheet& used : d.plan.sheets.used) {
+        const Sheet& sheet = d.plan.papers.sheets[used.sheet];
+        const auto job = std::find_if(cutting.jobs.begin(), cutting.jobs.end(),
+                                      [&](const CuttingJob& j) { return j.from == sheet.id; });
+        ASSERT_NE(job, cutting.jobs.end()) << sheet.id;
+        EXPECT_EQ(job->parts, 1) << "it fits on the mat";
+        const QByteArray svg = cutting_svg(job->file);
         QTemporaryDir dir;
         const QString path = dir.filePath("sheet.svg");
         QFile file(path);
@@ -285,32 +294,35 @@ TEST(SheetSvg, PatchesAreTrueToAHundredthOfAMillimetre) {
         file.write(svg);
         file.close();
         // An independent reader agrees on the size.
-        const Box box = bounds(plan.papers.sheets[used.sheet].outline);
         const QByteArray png = run("rsvg-convert", {"--dpi-x", "254", "--dpi-y", "254", path});
         const QImage image = QImage::fromData(png);
-        EXPECT_NEAR(image.width(), box.width() * 10, 1.5);
-        EXPECT_NEAR(image.height(), box.height() * 10, 1.5);
+        EXPECT_NEAR(image.width(), job->file.width * 10, 1.5);
         // Our own reader gets every corner back.
         const auto drawing = read_svg(svg);
         ASSERT_TRUE(drawing);
         std::vector<Ring> rings;
         for (const Shape& s : drawing->shapes)
             for (const Contour& c : s.contours) rings.push_back(c.points);
+        const Point at = bounds(job->file.sheet.front()).centre() - bounds(sheet.outline).centre();
         for (int p : used.patches) {
             const Polygon want =
-                transformed(plan.sections.patches[p].outline,
-                            Transform::moved(-box.x0, -box.y0) * plan.sheets.placed[p].to_sheet());
+                transformed(d.plan.sections.patches[p].outline,
+                            Transform::moved(at.x, at.y) * d.plan.sheets.placed[p].to_sheet());
             double best = 1e9;
             for (const Ring& r : rings) {
                 if (r.size() != want.outer.size()) continue;
-                double worst = 0;
-                for (std::size_t i = 0; i < r.size(); ++i)
-                    worst = std::max(worst, distance(r[i], want.outer[i]));
-                best = std::min(best, worst);
+                for (std::size_t first = 0; first < r.size(); ++first) { // it begins where the blade does
+                    double worst = 0;
+                    for (std::size_t i = 0; i < r.size() && worst < best; ++i)
+                        worst = std::max(worst, distance(r[(first + i) % r.size()], want.outer[i]));
+                    best = std::min(best, worst);
+                }
             }
             EXPECT_LT(best, 0.01);
         }
+        ++sheets;
     }
+    EXPECT_GT(sheets, 3u);
 }
 
 TEST(PagePicture, ShowsThePapersInTheirOpenings) {

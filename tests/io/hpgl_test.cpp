@@ -2,6 +2,7 @@
 
 #include "core/build/tool_path.h"
 #include "core/geometry/measure.h"
+#include "core/project/cutting_jobs.h"
 #include "core/project/planner.h"
 #include "io/guide/export_all.h"
 #include "io/hpgl.h"
@@ -56,11 +57,17 @@ std::vector<Ring> seen_by_another(const QByteArray& hpgl) {
     return out;
 }
 
+CuttingSettings overcut_of(double mm) {
+    CuttingSettings out;
+    out.overcut = mm;
+    return out;
+}
+
 } // namespace
 
 TEST(Hpgl, SaysPenMovesInPlotterUnitsFromTheLowerLeft) {
-    const QByteArray out = cutting_hpgl(two_squares(), 0);
-    EXPECT_TRUE(out.startsWith("IN;SP1;"));
+    const QByteArray out = cutting_hpgl(two_squares(), overcut_of(0));
+    EXPECT_TRUE(out.startsWith("IN;\nSP1;"));
     EXPECT_TRUE(out.contains("PU400,2800;")) << "10, 10 from the top of 80 mm";
     EXPECT_TRUE(out.trimmed().endsWith("PU;SP0;"));
     EXPECT_EQ(out.count("PU"), 3) << "once for each contour, and at the end";
@@ -68,13 +75,13 @@ TEST(Hpgl, SaysPenMovesInPlotterUnitsFromTheLowerLeft) {
 }
 
 TEST(Hpgl, GoesOnBeyondTheStart) {
-    const QByteArray with = cutting_hpgl(two_squares(), 1.5);
+    const QByteArray with = cutting_hpgl(two_squares(), overcut_of(1.5));
     EXPECT_EQ(with.count("PD"), 10);
     EXPECT_TRUE(with.contains("PD460,2800;")) << "1.5 mm along the first edge again";
     // Further than an edge is long.
     CuttingFile tiny{"tiny", 20, 20, {testing::rectangle(5, 5, 6, 6)}, {}};
-    EXPECT_EQ(cutting_hpgl(tiny, 2.5).count("PD"), 4 + 3);
-    EXPECT_EQ(cutting_hpgl(tiny, 1e6).count("PD"), 4 + 4) << "once round at most";
+    EXPECT_EQ(cutting_hpgl(tiny, overcut_of(2.5)).count("PD"), 4 + 3);
+    EXPECT_EQ(cutting_hpgl(tiny, overcut_of(1e6)).count("PD"), 4 + 4) << "once round at most";
 }
 
 TEST(Hpgl, AnotherProgramSeesTheSameContours) {
@@ -84,10 +91,8 @@ TEST(Hpgl, AnotherProgramSeesTheSameContours) {
     ASSERT_TRUE(plan);
     const auto mats = mats_of(*project, *plan);
     ASSERT_FALSE(mats.empty());
-    const CuttingMat size{project->set_out.cutting_mat.width, project->set_out.cutting_mat.height};
-    const CuttingFile file =
-        cutting_file_of("kite", *plan->sections.cut, plan->sections.inserts, mats[0].layout.mats.at(0), size);
-    const std::vector<Ring> seen = seen_by_another(cutting_hpgl(file, 0));
+    const CuttingFile file = cutting_jobs(*project, *plan, mats).jobs.at(0).file;
+    const std::vector<Ring> seen = seen_by_another(cutting_hpgl(file, overcut_of(0)));
     ASSERT_EQ(seen.size(), file.contours.size());
     Box here;
     Box there;
@@ -113,9 +118,7 @@ TEST(Hpgl, CuttingFilesGoTheShortWayInsideFirst) {
     ASSERT_TRUE(plan);
     const auto mats = mats_of(*project, *plan);
     ASSERT_FALSE(mats.empty());
-    const CuttingMat size{project->set_out.cutting_mat.width, project->set_out.cutting_mat.height};
-    const CuttingFile file = cutting_file_of("seeds", *plan->sections.cut, plan->sections.inserts,
-                                             mats[0].layout.mats.at(0), size);
+    const CuttingFile file = cutting_jobs(*project, *plan, mats).jobs.at(0).file;
     // As the drawing had them: by reading order of the openings, hole by hole.
     std::vector<Ring> as_drawn;
     for (const OnCuttingMat& p : mats[0].layout.mats[0]) {

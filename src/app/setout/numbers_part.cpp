@@ -9,8 +9,8 @@
 namespace zesty {
 
 NumbersPart::NumbersPart(Document& document, BenchState& state, Actions& actions, const Settings& settings,
-                         QWidget* parent)
-    : PanelPart(document, state, actions, parent), settings_(settings) {
+                         NumbersAbout about, QWidget* parent)
+    : PanelPart(document, state, actions, parent), settings_(settings), about_(about) {
     build_fields();
     build_remember();
     connect(&document, &Document::project_changed, this, &NumbersPart::refresh_if_shown);
@@ -35,8 +35,8 @@ QWidget* NumbersPart::field_for(const OwnNumberRow& row) {
     auto* box = new QDoubleSpinBox(this);
     box->setAccessibleName(name);
     box->setRange(row.limits.least, row.limits.most);
-    box->setDecimals(1);
-    box->setSuffix(row.kind == NumberKind::Speed ? " mm/s" : " s");
+    box->setDecimals(row.kind == NumberKind::Minutes ? 2 : 1);
+    box->setSuffix(row.kind == NumberKind::Speed ? " mm/s" : row.kind == NumberKind::Seconds ? " s" : " min");
     box->setKeyboardTracking(false);
     connect(box, &QDoubleSpinBox::valueChanged, this, [this, &row](double value) { change(row, value); });
     fields_.push_back({&row, nullptr, box});
@@ -52,6 +52,7 @@ void NumbersPart::build_fields() {
     QString group;
     int at = 0;
     for (const OwnNumberRow& row : own_number_rows()) {
+        if (row.about != about_) continue;
         if (group != row.group) {
             group = row.group;
             auto* head = new QLabel(group, this);
@@ -81,10 +82,11 @@ void NumbersPart::build_remember() {
     auto* usual = new QPushButton("Usual numbers", this);
     usual->setToolTip("This page goes by the usual numbers again");
     connect(usual, &QPushButton::clicked, this, [this] {
-        document_.change("Usual numbers", [](Project& p) {
+        document_.change("Usual numbers", [this](Project& p) {
             OwnNumbers own = own_numbers_of(p);
             OwnNumbers plain;
-            for (const OwnNumberRow& row : own_number_rows()) row.of(own) = row.of(plain);
+            for (const OwnNumberRow& row : own_number_rows())
+                if (row.about == about_) row.of(own) = row.of(plain);
             begin_with(own, p);
         });
     });

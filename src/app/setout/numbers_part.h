@@ -15,7 +15,7 @@ class NumbersPart : public PanelPart {
     Q_OBJECT
 public:
     NumbersPart(Document& document, BenchState& state, Actions& actions, const Settings& settings,
-                QWidget* parent);
+                NumbersAbout about, QWidget* parent);
 
 private:
     void build_fields();
@@ -25,6 +25,7 @@ private:
     void refresh() override;
 
     const Settings& settings_;
+    NumbersAbout about_;
     struct Field {
         const OwnNumberRow* row;
         LengthEdit* length = nullptr; ///< one of the two

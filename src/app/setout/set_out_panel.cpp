@@ -48,7 +48,7 @@ SetOutPanel::SetOutPanel(Document& document, BenchState& state, Actions& actions
     sketch_ = new SketchPart(document, state, actions, this);
     add(sketch_);
     add(new SizesPart(document, state, actions, worker, this));
-    add(new NumbersPart(document, state, actions, settings, this));
+    add(new NumbersPart(document, state, actions, settings, NumbersAbout::SetOut, this));
     choose(Cuts);
     connect(cuts_, &CutsPart::pieces_wanted, this, [this] { choose(Pieces); });
     connect(pieces_, &PiecesPart::say, this, &SetOutPanel::say);

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cassert>
+#include <cmath>
 #include <limits>
 #include <numeric>
 #include <random>
@@ -12,21 +13,25 @@ namespace {
 
 constexpr int most_changes = 3000;
 constexpr std::size_t decoding_budget = 60'000; ///< steps set, in all changes
+constexpr double worth_an_order = 0.01;         ///< share of the time
 constexpr double hardly = 1e-9;
 constexpr std::size_t few_steps = 9; ///< of which every order is tried
 constexpr std::size_t most_nodes = 400'000;
 
-/// When a pair of hands is busy, in order.
+/// When somebody or something is busy, in order.
 using BusyTimes = std::vector<std::pair<double, double>>;
 
-/// The earliest moment from `ready` on at which there are so many minutes free.
-double free_from(const BusyTimes& busy, double ready, double minutes) {
-    double at = ready;
-    for (const auto& [from, to] : busy) {
-        if (at + minutes <= from + hardly) return at;
-        at = std::max(at, to);
-    }
-    return at;
+/// Where the first of the times that meets this stretch ends; its beginning where none does.
+double clear_of(const BusyTimes& busy, double from, double minutes) {
+    for (const auto& [begins, ends] : busy)
+        if (begins < from + minutes - hardly && from < ends - hardly) return ends;
+    return from;
+}
+
+void take(BusyTimes& busy, double from, double minutes) {
+    if (minutes <= 0) return;
+    const std::pair taken{from, from + minutes};
+    busy.insert(std::upper_bound(busy.begin(), busy.end(), taken), taken);
 }
 
 bool better(const Timetable& a, const Timetable& b) {
@@ -35,7 +40,10 @@ bool better(const Timetable& a, const Timetable& b) {
 
 class Scheduling {
 public:
-    Scheduling(const std::vector<TimedStep>& steps, int pairs) : steps_(steps), pairs_(pairs) {
+    Scheduling(const std::vector<TimedStep>& steps, const TableTime& table)
+        : steps_(steps), pairs_(std::clamp(table.pairs, 1, most_pairs_of_hands)), sittings_(table.sittings) {
+        if (sittings_.empty()) sittings_.emplace_back();
+        assert(std::isinf(sittings_.back().to) && !sittings_.back().away);
         tail_.assign(steps.size(), 0);
         for (std::size_t i = steps.size(); i-- > 0;) {
             tail_[i] += steps[i].hands + steps[i].dries;
@@ -57,7 +65,7 @@ public:
     /// Every order of few steps, as far as it can still end sooner than the best so far.
     void search_all(Timetable& best) const {
         Partial so_far{{},
-                       std::vector<BusyTimes>(static_cast<std::size_t>(pairs_)),
+                       {std::vector<BusyTimes>(static_cast<std::size_t>(pairs_)), {}},
                        std::vector<char>(steps_.size(), 0)};
         so_far.times.start.assign(steps_.size(), 0);
         so_far.times.pair.assign(steps_.size(), 0);
@@ -70,7 +78,7 @@ public:
         Timetable out;
         out.start.assign(steps_.size(), 0);
         out.pair.assign(steps_.size(), 0);
-        std::vector<BusyTimes> busy(static_cast<std::size_t>(pairs_));
+        Busy busy{std::vector<BusyTimes>(static_cast<std::size_t>(pairs_)), {}};
         std::vector<char> done(steps_.size(), 0);
         for (std::size_t set = 0; set < steps_.size(); ++set) {
             const std::size_t next = *std::find_if(order.begin(), order.end(),
@@ -82,9 +90,13 @@ public:
     }
 
 private:
+    struct Busy {
+        std::vector<BusyTimes> pairs;
+        BusyTimes machine;
+    };
     struct Partial {
         Timetable times;
-        std::vector<BusyTimes> busy;
+        Busy busy;
         std::vector<char> done;
     };
 
@@ -108,32 +120,92 @@ private:
         }
     }
 
-    void set_down(std::size_t step, std::vector<BusyTimes>& busy, Timetable& out) const {
+    /// The earliest moment in a sitting at which this pair of hands, and the machine where it is wanted, are
+    /// free for long enough.
+    double earliest(const TimedStep& s, const BusyTimes& pair, const BusyTimes& machine, double ready) const {
+        const double runs = s.machine ? s.hands + s.dries : s.hands;
+        for (const SittingSpan& sitting : sittings_) {
+            if (sitting.away && (s.machine || s.at_home)) continue;
+            double at = std::max(ready, sitting.from);
+            while (at + runs <= sitting.to + hardly) {
+                double next = clear_of(pair, at, s.hands);
+                if (s.machine) next = clear_of(machine, next, runs);
+                if (next <= at) return at;
+                at = next;
+            }
+        }
+        assert(false && "the last sitting has no end");
+        return ready;
+    }
+
+    void set_down(std::size_t step, Busy& busy, Timetable& out) const {
         const TimedStep& s = steps_[step];
-        double ready = 0;
+        double ready = s.not_before;
         for (const std::size_t before : s.after)
             ready = std::max(ready, out.start[before] + steps_[before].hands + steps_[before].dries);
         double best = std::numeric_limits<double>::infinity();
         std::size_t pair = 0;
-        for (std::size_t p = 0; p < busy.size(); ++p)
-            if (const double at = free_from(busy[p], ready, s.hands); at < best - hardly) {
+        for (std::size_t p = 0; p < busy.pairs.size(); ++p)
+            if (const double at = earliest(s, busy.pairs[p], busy.machine, ready); at < best - hardly) {
                 best = at;
                 pair = p;
             }
         out.start[step] = best;
         out.pair[step] = static_cast<int>(pair);
-        if (s.hands > 0) {
-            const std::pair taken{best, best + s.hands};
-            busy[pair].insert(std::upper_bound(busy[pair].begin(), busy[pair].end(), taken), taken);
-        }
+        take(busy.pairs[pair], best, s.hands);
+        if (s.machine) take(busy.machine, best, s.hands + s.dries);
         out.busy = std::max(out.busy, best + s.hands);
         out.finish = std::max(out.finish, best + s.hands + s.dries);
     }
 
     const std::vector<TimedStep>& steps_;
     int pairs_;
+    std::vector<SittingSpan> sittings_;
     std::vector<double> tail_; ///< by step: from its beginning to the end of all that waits for it
 };
+
+std::vector<std::size_t> by_start(const Timetable& times) {
+    std::vector<std::size_t> out(times.start.size());
+    std::iota(out.begin(), out.end(), std::size_t{0});
+    std::stable_sort(out.begin(), out.end(),
+                     [&](std::size_t a, std::size_t b) { return times.start[a] < times.start[b]; });
+    return out;
+}
+
+/// As near to the order the steps were given in as may be without ending much later: whoever wrote them down
+/// knew which belong together.
+Timetable in_the_order_given(const Scheduling& scheduling, Timetable best, const StopToken& stop) {
+    std::vector<std::size_t> order = by_start(best);
+    std::vector<std::size_t> given(order.size());
+    std::iota(given.begin(), given.end(), std::size_t{0});
+    const double finish = best.finish * (1 + worth_an_order) + hardly;
+    const double busy = best.busy * (1 + worth_an_order) + hardly;
+    const auto good_enough = [&](const Timetable& t) { return t.finish <= finish && t.busy <= busy; };
+    if (Timetable as_given = scheduling.in_order(given); good_enough(as_given)) return as_given;
+    std::size_t budget = order.empty() ? 0 : decoding_budget / order.size();
+    for (bool again = true; again && budget > 0 && !stopped(stop);) {
+        again = false;
+        for (std::size_t i = 0; i < order.size() && budget > 0; ++i) {
+            // The step goes as far to the front as it was given, past those that were given after it.
+            std::size_t to = i;
+            while (to > 0 && order[to - 1] > order[i]) --to;
+            for (; to < i && budget > 0; ++to) {
+                std::vector<std::size_t> other = order;
+                std::rotate(other.begin() + static_cast<std::ptrdiff_t>(to),
+                            other.begin() + static_cast<std::ptrdiff_t>(i),
+                            other.begin() + static_cast<std::ptrdiff_t>(i) + 1);
+                --budget;
+                Timetable then = scheduling.in_order(other);
+                if (!good_enough(then)) continue;
+                order = std::move(other);
+                best = std::move(then);
+                again = true;
+                break;
+            }
+        }
+    }
+    return best;
+}
 
 } // namespace
 
@@ -142,6 +214,7 @@ double earliest_finish(const std::vector<TimedStep>& steps, int pairs_of_hands) 
     double chain = 0;
     double work = 0;
     for (std::size_t i = 0; i < steps.size(); ++i) {
+        end[i] = steps[i].not_before;
         for (const std::size_t before : steps[i].after) end[i] = std::max(end[i], end[before]);
         end[i] += steps[i].hands + steps[i].dries;
         chain = std::max(chain, end[i]);
@@ -150,17 +223,16 @@ double earliest_finish(const std::vector<TimedStep>& steps, int pairs_of_hands) 
     return std::max(chain, work / std::max(1, pairs_of_hands));
 }
 
-Timetable timetable(const std::vector<TimedStep>& steps, int pairs_of_hands, unsigned seed,
+Timetable timetable(const std::vector<TimedStep>& steps, const TableTime& table, unsigned seed,
                     const StopToken& stop) {
-    const int pairs = std::clamp(pairs_of_hands, 1, most_pairs_of_hands);
-    const Scheduling scheduling(steps, pairs);
+    const Scheduling scheduling(steps, table);
     std::vector<std::size_t> order = scheduling.by_longest_way();
     Timetable best = scheduling.in_order(order);
     if (steps.size() < 2) return best;
-    const double least = earliest_finish(steps, pairs);
+    const double least = earliest_finish(steps, std::clamp(table.pairs, 1, most_pairs_of_hands));
     if (steps.size() <= few_steps && best.finish > least + hardly) {
         scheduling.search_all(best);
-        return best;
+        return in_the_order_given(scheduling, std::move(best), stop);
     }
     std::mt19937 random(seed);
     const int changes = std::min<int>(most_changes, static_cast<int>(decoding_budget / steps.size()));
@@ -178,7 +250,7 @@ Timetable timetable(const std::vector<TimedStep>& steps, int pairs_of_hands, uns
         order = std::move(other);
         if (better(then, best)) best = std::move(then);
     }
-    return best;
+    return in_the_order_given(scheduling, std::move(best), stop);
 }
 
 } // namespace zesty

@@ -1,5 +1,6 @@
 #pragma once
-// When each step of the work is done: one or two pairs of hands, and what dries meanwhile. Minutes.
+// When each step of the work is done: one or two pairs of hands, one machine, sittings that end, and what
+// dries meanwhile. Minutes.
 //
 // Steps are set one after the other at the earliest moment at which what they wait for is done and dry and a
 // pair of hands is free (the serial schedule-generation scheme: R. Kolisch, "Serial and parallel
@@ -10,6 +11,7 @@
 #include "core/stop.h"
 
 #include <cstddef>
+#include <limits>
 #include <vector>
 
 namespace zesty {
@@ -19,6 +21,20 @@ struct TimedStep {
     double hands = 0;               ///< minutes that a pair of hands is busy
     double dries = 0;               ///< minutes afterwards, or that a machine goes on alone
     std::vector<std::size_t> after; ///< steps before it in the list that must be done and dry
+    bool machine = false; ///< the one machine is busy from its beginning until it is dry, and not left alone
+    bool at_home = false; ///< not at another table
+    double not_before = 0;
+};
+
+/// Time at the table.
+struct SittingSpan {
+    double from = 0;
+    double to = std::numeric_limits<double>::infinity();
+    bool away = false; ///< at another table
+};
+struct TableTime {
+    int pairs = 1;                     ///< of hands
+    std::vector<SittingSpan> sittings; ///< one after the other; the last has no end. None: no end at all
 };
 
 struct Timetable {
@@ -30,9 +46,14 @@ struct Timetable {
 
 inline constexpr int most_pairs_of_hands = 4;
 
-/// Deterministic for a seed. `after` only names earlier steps.
-Timetable timetable(const std::vector<TimedStep>& steps, int pairs_of_hands, unsigned seed = 1,
+/// Deterministic for a seed. `after` only names earlier steps. A step is not divided: what no sitting is long
+/// enough for comes in the last.
+Timetable timetable(const std::vector<TimedStep>& steps, const TableTime& table, unsigned seed = 1,
                     const StopToken& stop = {});
+inline Timetable timetable(const std::vector<TimedStep>& steps, int pairs_of_hands, unsigned seed = 1,
+                           const StopToken& stop = {}) {
+    return timetable(steps, TableTime{pairs_of_hands, {}}, seed, stop);
+}
 
 /// No timetable ends sooner: the longest chain, and the work shared by all hands.
 double earliest_finish(const std::vector<TimedStep>& steps, int pairs_of_hands);

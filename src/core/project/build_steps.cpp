@@ -1,271 +1,182 @@
 #include "core/project/build_steps.h"
 
-#include "core/dress/layers.h"
-#include "core/dress/wet.h"
-#include "core/geometry/measure.h"
+#include "core/geometry/lengths.h"
+#include "core/project/steps_in_making.h"
 #include "core/sentences.h"
-#include "core/setout/photos.h"
 
 #include <algorithm>
-#include <map>
+#include <cmath>
 
 namespace zesty {
 
 namespace {
 
-// Minutes, of a household that nobody has timed yet.
-constexpr double loading = 2;  ///< a cutting mat or sheet
-constexpr double trimming = 4; ///< a base, or a strip
-constexpr double gutting = 6;  ///< a window by knife and ruler
-constexpr double lifting_a_piece = 0.3;
-constexpr double wetting = 6;
-constexpr double laying_out = 12;
-constexpr double mounting = 5; ///< a cut or a photo
-constexpr double a_letter = 0.5;
-constexpr double an_embellishment = 1;
-constexpr double writing_a_word = 0.12;
-constexpr double a_hole = 0.2; ///< pierced and sewn
-
-// Usual waits.
-constexpr double glue_holds = 5;
-constexpr double acetate_holds = 15;
-constexpr double primer_dries = 15;
-constexpr double ink_on_paper_dries = 3;
-
-constexpr const char* knife = "Cut away from the hand, on a mat, against a metal ruler; cap the blade.";
-constexpr const char* machine = "Keep hands off the machine while it runs.";
-
-double dries_for(WetKind kind) {
-    switch (kind) {
-    case WetKind::Ink:
-        return 15;
-    case WetKind::Splatter:
-        return 10;
-    case WetKind::Paste:
-        return 60;
-    case WetKind::Paint:
-        break;
+/// The steps in the order given, and what they wait for counted anew.
+std::vector<BuildStep> reordered(std::vector<BuildStep> steps, const std::vector<std::size_t>& order) {
+    std::vector<std::size_t> place(steps.size());
+    for (std::size_t i = 0; i < order.size(); ++i) place[order[i]] = i;
+    std::vector<BuildStep> out;
+    for (const std::size_t i : order) {
+        for (std::size_t& before : steps[i].time.after) before = place[before];
+        std::sort(steps[i].time.after.begin(), steps[i].time.after.end());
+        out.push_back(std::move(steps[i]));
     }
-    return 20;
+    return out;
 }
 
-class Steps {
-public:
-    Steps(const Project& project, const Plan& plan) : project_(project), plan_(plan) {}
-
-    std::vector<BuildStep> all() {
-        stock();
-        backing();
-        wet_work();
-        stitching();
-        dry_run();
-        mount();
-        dressing();
-        finish();
-        return std::move(out_);
+/// An order in which nothing comes before what it waits for, as near to the given one as may be; empty where
+/// steps wait for each other in a circle.
+std::vector<std::size_t> possible_order(const std::vector<BuildStep>& steps) {
+    std::vector<std::size_t> out;
+    std::vector<char> done(steps.size(), 0);
+    while (out.size() < steps.size()) {
+        std::size_t next = steps.size();
+        for (std::size_t i = 0; i < steps.size() && next == steps.size(); ++i)
+            if (!done[i] && std::all_of(steps[i].time.after.begin(), steps[i].time.after.end(),
+                                        [&](std::size_t b) { return done[b] != 0; }))
+                next = i;
+        if (next == steps.size()) return {};
+        done[next] = 1;
+        out.push_back(next);
     }
+    return out;
+}
 
-private:
-    using After = std::vector<std::size_t>;
+std::size_t find_step(const std::vector<BuildStep>& steps, const std::string& key) {
+    return static_cast<std::size_t>(
+        std::find_if(steps.begin(), steps.end(), [&](const BuildStep& s) { return s.key == key; }) -
+        steps.begin());
+}
 
-    std::size_t add(std::string what, double hands, After after, double dries = 0, std::string caution = {}) {
-        std::sort(after.begin(), after.end());
-        after.erase(std::unique(after.begin(), after.end()), after.end());
-        out_.push_back({std::move(what), {hands, dries, std::move(after)}, std::move(caution)});
-        return out_.size() - 1;
-    }
-    static void join(After& all, const After& more) { all.insert(all.end(), more.begin(), more.end()); }
-    double machine_minutes(double length_mm, std::size_t contours) const {
-        const Pace& pace = project_.sections.pace;
-        return (length_mm / pace.blade + static_cast<double>(contours) * pace.blade_lift) / 60;
-    }
-
-    /// Frame and base, the cuts, patches and pieces of Dress.
-    void stock() {
-        const Page& page = project_.set_out.page;
-        if (plan_.set_out.frame.window && page.gut)
-            gutted_.push_back(add("Cut the middle out of the frame paper, before the base is glued on it",
-                                  gutting, {}, 0, knife));
-        if (page.framed())
-            based_.push_back(
-                add("Trim the base", trimming * static_cast<double>(page.leaves().size()), {}, 0, knife));
-        if (plan_.sections.cut && !project_.set_out.cuts.empty()) {
-            const CutFile& cut = *plan_.sections.cut;
-            const double scale = plan_.set_out.whole.scale;
-            const std::size_t run = add(
-                "Cut the " + std::string(project_.set_out.cuts.size() == 1 ? "cut" : "cuts") + " by machine",
-                loading, {}, machine_minutes(cut.cut_length * scale, cut.openings.size() + cut.pieces.size()),
-                machine);
-            std::string lift = "Lift the cut gently off the mat";
-            if (!plan_.sections.inserts.empty())
-                lift += ", and leave loose pieces there until they are wanted";
-            cut_.push_back(add(lift, 1 + lifting_a_piece * static_cast<double>(cut.pieces.size()), {run}));
-        }
-        for (const UsedSheet& used : plan_.sheets.used) patches_from(used);
-        for (const DressPiece& piece : plan_.dress.pieces)
-            pieces_[{piece.photo, piece.layer}].push_back(add("Cut " + piece.what, trimming, {}, 0, knife));
-    }
-
-    void patches_from(const UsedSheet& used) {
-        if (used.patches.empty()) return;
-        const Sheet& sheet = plan_.papers.sheets[static_cast<std::size_t>(used.sheet)];
-        double length = 0;
-        for (const int p : used.patches)
-            length += perimeter(plan_.sections.patches[static_cast<std::size_t>(p)].on_sheet());
-        const std::string what =
-            "Cut " + count_of(used.patches.size(), "patch", "patches") + " from " + sheet.id;
-        const After after = sheet.kind == SheetKind::Gutted ? gutted_ : After{};
-        patches_.push_back(add(what, loading, after, machine_minutes(length, used.patches.size()), machine));
-    }
-
-    void backing() {
-        if (plan_.sections.patches.empty()) return;
-        After after = patches_;
-        join(after, cut_);
-        backed_.push_back(
-            add("Back the openings, " + count_of(plan_.sections.patches.size(), "patch", "patches"),
-                std::max(1.0, plan_.sections.backing_minutes), after, glue_holds));
-        if (!plan_.sections.inserts.empty())
-            backed_.push_back(add("Glue " +
-                                      count_of(plan_.sections.inserts.size(), "loose piece", "loose pieces") +
-                                      " into their openings",
-                                  static_cast<double>(plan_.sections.inserts.size()), backed_, glue_holds));
-        for (const Shaker& shaker : plan_.sections.shakers) {
-            const std::string at = "opening " + std::to_string(shaker.opening + 1);
-            const std::size_t acetate = add("Glue acetate behind " + at, 3, cut_, acetate_holds);
-            backed_.push_back(add("Set the foam walls, fill and close the shaker of " + at, 8,
-                                  {acetate, backed_.front()}, glue_holds,
-                                  "Small parts stay away from small children."));
-        }
-    }
-
-    void wet_work() {
-        std::vector<std::size_t> zones;
-        for (std::size_t i = 0; i < project_.dress.wet.size(); ++i) {
-            const WetZone& zone = project_.dress.wet[i];
-            const std::string name = name_of(zone, i);
-            After after;
-            if (zone.primer)
-                after.push_back(add("Prime the place of " + name, wetting / 2, {}, primer_dries));
-            for (const WetPair& pair : plan_.dress.wet_pairs)
-                if (pair.second == static_cast<int>(i))
-                    after.push_back(zones[static_cast<std::size_t>(pair.first)]);
-            zones.push_back(add("Put " + name + " on the base", wetting, after, dries_for(zone.kind),
-                                "Fresh air, and the label's own advice; its drying time wins over ours."));
-        }
-        join(based_, zones);
-    }
-
-    void stitching() {
-        for (const StitchingFacts& s : plan_.dress.stitchings)
-            based_.push_back(add("Pierce and sew " +
-                                     count_of(static_cast<std::size_t>(s.holes), "hole", "holes") +
-                                     " along the base",
-                                 2 + a_hole * s.holes, based_, 0, "Pierce on a soft mat; mind the needle."));
-    }
-
-    void dry_run() {
-        After after = backed_;
-        join(after, cut_);
-        join(after, based_);
-        join(after, gutted_);
-        for (const auto& [of, pieces] : pieces_) join(after, pieces);
-        laid_ = add("Lay everything out dry, look, and move it before anything is glued", laying_out, after);
-    }
-
-    /// Photos that slide behind first, then the cuts, then what lies on them.
-    void mount() {
-        After behind{laid_};
-        for (std::size_t i = 0; i < project_.set_out.photos.size(); ++i)
-            if (!project_.set_out.photos[i].on_top) behind.push_back(photo(i, {laid_}));
-        for (std::size_t i = 0; i < project_.dress.layers.size(); ++i)
-            if (project_.dress.layers[i].place == LayerPlace::UnderCuts) behind.push_back(layer(i, {laid_}));
-        for (std::size_t c = 0; c < project_.set_out.cuts.size(); ++c) {
-            const bool foam = raised(Lying::Cut, static_cast<int>(c));
-            const std::string which =
-                project_.set_out.cuts.size() == 1 ? "the cut" : "cut " + std::to_string(c + 1);
-            mounted_.push_back(add((foam ? "Put foam behind " + which + ", and set it on the base"
-                                         : "Glue " + which + " on the base") +
-                                       (behind.size() > 1 ? ", with what is tucked behind it" : ""),
-                                   mounting + (foam ? mounting : 0), behind, foam ? 0 : glue_holds));
-        }
-        if (mounted_.empty()) mounted_ = behind;
-    }
-
-    bool raised(Lying what, int index) const {
-        return std::any_of(plan_.dress.heights.raised.begin(), plan_.dress.heights.raised.end(),
-                           [&](const RaisedThing& r) { return r.what == what && r.index == index; });
-    }
-
-    std::size_t photo(std::size_t i, After after) {
-        const Photo& of = project_.set_out.photos[i];
-        const std::string name = name_of(of, i);
-        const bool foam = raised(Lying::Photo, static_cast<int>(i));
-        if (!of.mats.empty()) {
-            After matted = pieces_[{static_cast<int>(i), -1}];
-            matted.push_back(laid_);
-            after.push_back(add("Glue " + name + " on its photo " + (of.mats.size() == 1 ? "mat" : "mats"),
-                                2.0 * static_cast<double>(of.mats.size()), matted, glue_holds));
-        }
-        return add((foam ? "Set " + name + " on foam" : "Glue " + name) +
-                       std::string(of.on_top ? "" : " where the cut will lie over it"),
-                   mounting, after, foam ? 0 : glue_holds);
-    }
-
-    void dressing() {
-        After last = mounted_;
-        for (std::size_t i = 0; i < project_.dress.layers.size(); ++i)
-            if (project_.dress.layers[i].place != LayerPlace::UnderCuts) last.push_back(layer(i, mounted_));
-        for (std::size_t i = 0; i < project_.set_out.photos.size(); ++i)
-            if (project_.set_out.photos[i].on_top) last.push_back(photo(i, mounted_));
-        for (const TitleFacts& t : plan_.dress.titles)
-            if (!t.letters.empty())
-                last.push_back(add("Lay out the title on something movable, then put it down",
-                                   2 + a_letter * static_cast<double>(t.letters.size()), last));
-        if (const std::size_t n = project_.dress.embellishments.size(); n > 0)
-            last.push_back(add("Put on " + count_of(n, "embellishment", "embellishments"),
-                               an_embellishment * static_cast<double>(n), last, glue_holds));
-        int words = 0;
-        for (const WritingFacts& w : plan_.dress.writings) words += w.words;
-        if (words > 0)
-            last.push_back(add("Write the journaling, about " + std::to_string(words) + " words",
-                               3 + writing_a_word * words, mounted_, ink_on_paper_dries));
-        dressed_ = std::move(last);
-    }
-
-    std::size_t layer(std::size_t i, After after) {
-        join(after, pieces_[{-1, static_cast<int>(i)}]);
-        return add("Glue " + name_of(project_.dress.layers[i], i), 2, after, glue_holds);
-    }
-
-    void finish() {
-        if (project_.set_out.page.framed())
-            dressed_.push_back(add("Mount the base on its frame", mounting, dressed_, glue_holds));
-        if (project_.dress.frame.how != LateFraming::None)
-            dressed_.push_back(add(project_.dress.frame.how == LateFraming::Trimmed
-                                       ? "Trim the page to its marks and mount it on the frame"
-                                       : "Glue the strips of the frame over the edges",
-                                   trimming + mounting, dressed_, glue_holds, knife));
-        add("Write down what was used, and put the leftovers back", 5, dressed_);
-    }
-
-    const Project& project_;
-    const Plan& plan_;
-    std::vector<BuildStep> out_;
-    After gutted_, cut_, patches_, backed_, based_, mounted_, dressed_;
-    std::map<std::pair<int, int>, After> pieces_; ///< by photo and layer: its pieces are cut
-    std::size_t laid_ = 0;
-};
+std::string later_or_sooner(double minutes) {
+    const long whole = std::lround(std::abs(minutes));
+    if (whole < 1) return "at the same time";
+    return std::to_string(whole) + " min " + (minutes > 0 ? "later" : "sooner");
+}
 
 } // namespace
 
-std::vector<BuildStep> build_steps(const Project& project, const Plan& plan) {
-    return Steps(project, plan).all();
+std::size_t StepsInMaking::add(BuildStep step, After after) {
+    std::sort(after.begin(), after.end());
+    after.erase(std::unique(after.begin(), after.end()), after.end());
+    step.time.after = std::move(after);
+    steps.push_back(std::move(step));
+    return steps.size() - 1;
 }
 
-std::vector<TimedStep> times_of(const std::vector<BuildStep>& steps) {
-    std::vector<TimedStep> out;
-    for (const BuildStep& s : steps) out.push_back(s.time);
+double StepsInMaking::machine_minutes(double length_mm, std::size_t contours) const {
+    const Pace& pace = project.sections.pace;
+    return (length_mm / pace.blade + static_cast<double>(contours) * pace.blade_lift) / 60;
+}
+
+bool StepsInMaking::raised(Lying what, int index) const {
+    return std::any_of(plan.dress.heights.raised.begin(), plan.dress.heights.raised.end(),
+                       [&](const RaisedThing& r) { return r.what == what && r.index == index; });
+}
+
+std::string StepsInMaking::free_key(const std::string& key) const {
+    std::string out = key;
+    for (int n = 2; find_step(steps, out) < steps.size(); ++n) out = key + "#" + std::to_string(n);
+    return out;
+}
+
+std::string sheet_in_words(const Project& project, const Plan& plan, int sheet) {
+    const Sheet& s = plan.papers.sheets[static_cast<std::size_t>(sheet)];
+    const std::string& name = project.stash->papers[static_cast<std::size_t>(s.paper)].name;
+    const auto number = s.id.rfind('#');
+    return number == std::string::npos ? name : name + ", sheet " + s.id.substr(number + 1);
+}
+
+std::string glue_in_words(double least_mm, double most_mm, const NarrowestBars& bars) {
+    std::string widths = format_mm(most_mm);
+    if (const std::string least = format_mm(least_mm); least != widths)
+        widths = least.substr(0, least.find(' ')) + " to " + widths;
+    const char* with = least_mm < bars.glue   ? "adhesive sheet, or dots of fine-tip glue"
+                       : least_mm < bars.tape ? "fine-tip glue"
+                                              : "tape or glue";
+    return std::string(with) + ": there is " + widths + " to hold on to";
+}
+
+void add_own_steps(StepsInMaking& s) {
+    const auto n = s.steps.size();
+    for (const OwnStep& own : s.project.build.own_steps)
+        s.add({.key = "own:" + std::to_string(own.id),
+               .kind = StepKind::Own,
+               .what = own.what.empty() ? "Own step" : own.what,
+               .time = {own.hands, own.dries, {}}},
+              {});
+    for (std::size_t i = 0; i < s.project.build.own_steps.size(); ++i) {
+        const OwnStep& own = s.project.build.own_steps[i];
+        const auto bind = [&](std::size_t first, std::size_t then) {
+            if (first == s.steps.size() || then == s.steps.size() || first == then) return;
+            s.steps[then].time.after.push_back(first);
+            // A wish that would have steps wait for each other is left out; own_steps_left_out() says so.
+            if (possible_order(s.steps).empty()) s.steps[then].time.after.pop_back();
+        };
+        bind(find_step(s.steps, own.after), n + i);
+        bind(n + i, find_step(s.steps, own.before));
+    }
+    s.steps = reordered(std::move(s.steps), possible_order(s.steps));
+}
+
+std::vector<BuildStep> build_steps(const Project& project, const Plan& plan) {
+    StepsInMaking s{project, plan};
+    add_cutting(s);
+    if (project.build.habits.first == FirstWork::Photos) add_first_look(s);
+    add_backing(s);
+    add_base(s);
+    add_layout(s);
+    add_mounting(s);
+    add_dressing(s);
+    add_finish(s);
+    add_own_steps(s);
+    return std::move(s.steps);
+}
+
+std::vector<std::string> own_steps_left_out(const Project& project, const std::vector<BuildStep>& steps) {
+    std::vector<std::string> out;
+    for (const OwnStep& own : project.build.own_steps) {
+        const std::size_t at = find_step(steps, "own:" + std::to_string(own.id));
+        const auto holds = [&](std::size_t first, std::size_t then) {
+            if (first == steps.size() || then == steps.size()) return false;
+            const auto& after = steps[then].time.after;
+            return std::find(after.begin(), after.end(), first) != after.end();
+        };
+        const bool waits = own.after.empty() || holds(find_step(steps, own.after), at);
+        const bool waited_for = own.before.empty() || holds(at, find_step(steps, own.before));
+        if (!waits || !waited_for)
+            out.push_back("\"" + own.what +
+                          "\" cannot come where it was wanted: that step is not there, or waits "
+                          "for this one. It comes anywhere.");
+    }
+    return out;
+}
+
+std::vector<std::string> habit_changes(const Project& project, const Plan& plan, const Habits& other) {
+    const auto before = build_steps(project, plan);
+    Project turned = project;
+    turned.build.habits = other;
+    const auto after = build_steps(turned, plan);
+    const double now = timetable(times_of(before), project.build.pairs, project.seed).finish;
+    const double then = timetable(times_of(after), project.build.pairs, project.seed).finish;
+    std::vector<std::string> out;
+    out.push_back(sentence("everything would be dry " + later_or_sooner(then - now)));
+    const Habits& mine = project.build.habits;
+    if (other.trim != mine.trim && !project.dress.wet.empty() && project.set_out.page.framed())
+        out.push_back(
+            other.trim == TrimBase::BeforeWet
+                ? "Wet work on a trimmed base wastes no paint, but colour may run over its edge."
+                : "What is trimmed off after the wet work takes its colour with it, and makes a tester.");
+    if (other.first != mine.first)
+        out.push_back(other.first == FirstWork::Photos
+                          ? "Photos laid down first show which openings need no patch: " +
+                                count_of(plan.sections.hidden.openings.size(), "is", "are") +
+                                " covered for good by the plan."
+                          : "Backed first, the photos are laid down once, on everything.");
+    if (other.frame != mine.frame && project.set_out.page.framed())
+        out.push_back(other.frame == FrameBase::First
+                          ? "A base on its frame first lies firm while things go on it, and bends less."
+                          : "A base framed last can still be trimmed, sewn and wiped.");
     return out;
 }
 

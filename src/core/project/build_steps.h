@@ -1,29 +1,24 @@
 #pragma once
 // The work on a page, step by step, as it follows from the plan. Minutes.
 //
-// Only what physics wants is an order here: gut before gluing, what is wet before it is mounted, tuck before
-// the glue, stitch before foam, dry before what lies on it. Drying times are usual ones; the maker's
+// Only what physics wants is an order here: gut before gluing, what is wet before it is mounted, acetate dry
+// before it is trimmed, tuck before the glue, stitch before foam, foam before placing, dry before what lies
+// on it. What is habit goes by BuildDecisions::habits. Drying times are the household's; the maker's
 // instructions win.
 
-#include "core/build/timetable.h"
+#include "core/build/step.h"
 #include "core/project/plan.h"
 #include "core/project/project.h"
 
-#include <string>
-#include <vector>
-
 namespace zesty {
 
-struct BuildStep {
-    std::string what; ///< a sentence without its full stop: "Cut the patches from hedge-stripe#1"
-    TimedStep time;
-    std::string caution; ///< where it can hurt or spoil; empty for none
-};
-
-/// In an order in which they can be done.
+/// In an order in which they can be done. With somebody's own among them.
 std::vector<BuildStep> build_steps(const Project& project, const Plan& plan);
 
-/// What time goes by.
-std::vector<TimedStep> times_of(const std::vector<BuildStep>& steps);
+/// Own steps whose place among the others cannot be kept, one sentence each.
+std::vector<std::string> own_steps_left_out(const Project& project, const std::vector<BuildStep>& steps);
+
+/// What turning a habit round changes for this page, one sentence each.
+std::vector<std::string> habit_changes(const Project& project, const Plan& plan, const Habits& other);
 
 } // namespace zesty

@@ -7,6 +7,9 @@ const std::vector<OwnNumberRow>& own_number_rows() {
     static constexpr char bars[] = "Narrowest bar for";
     static constexpr char sizes[] = "Usual sizes";
     static constexpr char pace[] = "Own pace";
+    static constexpr char blade[] = "Blade";
+    static constexpr char work[] = "Minutes of work";
+    static constexpr char waits[] = "Minutes until dry";
     using N = OwnNumbers&;
     static const std::vector<OwnNumberRow> rows{
         {"blade-bar", bars, "the blade", Length, narrowest_bar_limits,
@@ -43,6 +46,48 @@ const std::vector<OwnNumberRow>& own_number_rows() {
          [](N n) -> double& { return n.pace.punching; }},
         {"foam-time", pace, "Setting on foam", Seconds, seconds_limits,
          [](N n) -> double& { return n.pace.foam; }},
+        {"overcut", blade, "Overcut", Length, overcut_limits,
+         [](N n) -> double& { return n.cutting.overcut; }, NumbersAbout::Build},
+        {"blade-offset", blade, "Blade tip behind its axis", Length, blade_offset_limits,
+         [](N n) -> double& { return n.cutting.blade_offset; }, NumbersAbout::Build},
+        {"loading-minutes", work, "Loading a cutting mat", Minutes, minutes_limits,
+         [](N n) -> double& { return n.minutes.loading; }, NumbersAbout::Build},
+        {"trimming-minutes", work, "Trimming a base or strip", Minutes, minutes_limits,
+         [](N n) -> double& { return n.minutes.trimming; }, NumbersAbout::Build},
+        {"gutting-minutes", work, "Gutting a frame", Minutes, minutes_limits,
+         [](N n) -> double& { return n.minutes.gutting; }, NumbersAbout::Build},
+        {"lifting-minutes", work, "Lifting a piece off the mat", Minutes, minutes_limits,
+         [](N n) -> double& { return n.minutes.lifting; }, NumbersAbout::Build},
+        {"wetting-minutes", work, "A place of wet work", Minutes, minutes_limits,
+         [](N n) -> double& { return n.minutes.wetting; }, NumbersAbout::Build},
+        {"layout-minutes", work, "Laying everything out dry", Minutes, minutes_limits,
+         [](N n) -> double& { return n.minutes.laying_out; }, NumbersAbout::Build},
+        {"mounting-minutes", work, "Mounting a cut or photo", Minutes, minutes_limits,
+         [](N n) -> double& { return n.minutes.mounting; }, NumbersAbout::Build},
+        {"letter-minutes", work, "A letter of a title", Minutes, minutes_limits,
+         [](N n) -> double& { return n.minutes.letter; }, NumbersAbout::Build},
+        {"embellishment-minutes", work, "An embellishment", Minutes, minutes_limits,
+         [](N n) -> double& { return n.minutes.embellishment; }, NumbersAbout::Build},
+        {"word-minutes", work, "Writing a word", Minutes, minutes_limits,
+         [](N n) -> double& { return n.minutes.word; }, NumbersAbout::Build},
+        {"stitch-minutes", work, "A stitch", Minutes, minutes_limits,
+         [](N n) -> double& { return n.minutes.hole; }, NumbersAbout::Build},
+        {"glue-dries", waits, "Glue", Minutes, minutes_limits, [](N n) -> double& { return n.drying.glue; },
+         NumbersAbout::Build},
+        {"acetate-dries", waits, "Glue on acetate", Minutes, minutes_limits,
+         [](N n) -> double& { return n.drying.acetate; }, NumbersAbout::Build},
+        {"primer-dries", waits, "Primer", Minutes, minutes_limits,
+         [](N n) -> double& { return n.drying.primer; }, NumbersAbout::Build},
+        {"paint-dries", waits, "Paint", Minutes, minutes_limits,
+         [](N n) -> double& { return n.drying.paint; }, NumbersAbout::Build},
+        {"ink-dries", waits, "Ink", Minutes, minutes_limits, [](N n) -> double& { return n.drying.ink; },
+         NumbersAbout::Build},
+        {"splatter-dries", waits, "Splatters", Minutes, minutes_limits,
+         [](N n) -> double& { return n.drying.splatter; }, NumbersAbout::Build},
+        {"paste-dries", waits, "Texture paste", Minutes, minutes_limits,
+         [](N n) -> double& { return n.drying.paste; }, NumbersAbout::Build},
+        {"pen-dries", waits, "Pen", Minutes, minutes_limits, [](N n) -> double& { return n.drying.pen; },
+         NumbersAbout::Build},
     };
     return rows;
 }

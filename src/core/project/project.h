@@ -3,6 +3,7 @@
 // copied for undo, compared for "changed since saved", handed whole to the worker. The heavy parts never
 // change and are shared.
 
+#include "core/build/decisions.h"
 #include "core/dress/decisions.h"
 #include "core/match/decisions.h"
 #include "core/project/variant.h"
@@ -22,6 +23,7 @@ struct Project {
     MatchDecisions match;
     SheetDecisions sheets;
     DressDecisions dress;
+    BuildDecisions build;
     std::vector<Variant> variants;      ///< arrangements kept beside this one
     std::vector<std::string> set_aside; ///< what findings said that is meant so, ascending
     bool operator==(const Project&) const = default;

@@ -330,4 +330,13 @@ public:
     template <class Holds> void check(const char*, Holds&&) {}
 };
 
+/// A list that holds no more than so many: what is beyond is refused, and dropped where an edit makes it.
+template <class F, class List, class Each>
+void short_list(F& f, const char* key, List& all, std::size_t most, Each&& each) {
+    f.list(key, all, std::forward<Each>(each));
+    if constexpr (std::is_same_v<F, Settler>)
+        if (all.size() > most) all.resize(most);
+    f.check(key, [&] { return all.size() <= most; });
+}
+
 } // namespace zesty

@@ -119,15 +119,6 @@ template <class F, Describes<FreePart> T> void describe(F& f, T& part) {
     f.number("radius_mm", part.radius, free_part_limits);
 }
 
-/// A list that holds no more than so many: what is beyond is refused, and dropped where an edit makes it.
-template <class F, class List, class Each>
-void short_list(F& f, const char* key, List& all, std::size_t most, Each&& each) {
-    f.list(key, all, std::forward<Each>(each));
-    if constexpr (std::is_same_v<F, Settler>)
-        if (all.size() > most) all.resize(most);
-    f.check(key, [&] { return all.size() <= most; });
-}
-
 template <class F, Describes<DressDecisions> T> void describe(F& f, T& dress) {
     const auto each = [](auto& o, auto& item) { describe(o, item); };
     short_list(f, "wet", dress.wet, most_wet_zones, each);

@@ -6,7 +6,7 @@
 
 namespace zesty {
 
-inline constexpr int project_version = 12;
+inline constexpr int project_version = 13;
 
 /// `from`: the format the document has, from 1 to project_version.
 nlohmann::json upgraded(nlohmann::json document, int from);

@@ -1,10 +1,10 @@
 #include "io/guide/export_all.h"
 
 #include "io/cutting_file.h"
+#include "io/guide/letters_job.h"
 #include "io/guide/loose_patches.h"
-#include "io/guide/sheet_svg.h"
 #include "io/hpgl.h"
-#include "io/paint/cutting_mat_painter.h"
+#include "io/paint/cutting_job_painter.h"
 #include "io/paint/page_painter.h"
 #include "io/read_file.h"
 
@@ -32,6 +32,17 @@ QString free_name(const Files& files, const QString& name) {
     for (int k = 2; taken(out); ++k)
         out = QFileInfo(name).completeBaseName() + "-" + QString::number(k) + "." + QFileInfo(name).suffix();
     return out;
+}
+
+/// One set of contours as SVG, DXF and HP-GL.
+Result<void> add_cutting_files(const QString& name, const CuttingFile& file, const CuttingSettings& settings,
+                               Files& files) {
+    auto dxf = cutting_dxf(file);
+    if (!dxf) return tl::make_unexpected(dxf.error());
+    files.emplace_back(free_name(files, name + ".svg"), cutting_svg(file));
+    files.emplace_back(free_name(files, name + ".dxf"), std::move(*dxf));
+    files.emplace_back(free_name(files, name + ".plt"), cutting_hpgl(file, settings));
+    return {};
 }
 
 /// All of the files or none: they are written aside, and only when all are there do they take their places.
@@ -81,41 +92,19 @@ Result<std::vector<QString>> export_all(const Project& project, const Plan& plan
         return tl::make_unexpected(r.error());
     if (auto r = write_picture("page.png", page_picture(project, plan, picture_size)); !r)
         return tl::make_unexpected(r.error());
-    int mat = 0;
-    const CuttingMat size{project.set_out.cutting_mat.width, project.set_out.cutting_mat.height};
-    for (const CutsOnCuttingMats& one : mats)
-        for (const auto& pieces : one.layout.mats) {
-            const QString name = QString("mat-%1").arg(++mat);
-            if (auto r = write_picture(name + ".png",
-                                       cutting_mat_picture(*plan.sections.cut, plan.sections.inserts, pieces,
-                                                           size, picture_size));
-                !r)
-                return tl::make_unexpected(r.error());
-            const CuttingFile file = cutting_file_of(project.title + ", " + name.toStdString(),
-                                                     *plan.sections.cut, plan.sections.inserts, pieces, size);
-            const auto dxf = cutting_dxf(file);
-            if (!dxf) return tl::make_unexpected(dxf.error());
-            files.emplace_back(name + ".svg", cutting_svg(file));
-            files.emplace_back(name + ".dxf", *dxf);
-            files.emplace_back(name + ".plt", cutting_hpgl(file));
-        }
-    if (const CuttingFile loose = loose_patches(project.title + ", patches without paper", plan, size);
-        !loose.contours.empty()) {
-        const auto dxf = cutting_dxf(loose);
-        if (!dxf) return tl::make_unexpected(dxf.error());
-        files.emplace_back("patches-without-paper.svg", cutting_svg(loose));
-        files.emplace_back("patches-without-paper.dxf", *dxf);
-        files.emplace_back("patches-without-paper.plt", cutting_hpgl(loose));
-    }
-    for (const UsedSheet& u : plan.sheets.used) {
-        const Sheet& s = plan.papers.sheets[u.sheet];
-        QString name = QString::fromStdString(s.id).replace('#', '-');
-        for (QChar& c : name)
-            if (!c.isLetterOrNumber() && c != '-' && c != '_') c = '_';
-        if (auto r = write("sheet-" + name + ".svg", sheet_svg(plan, u, project.stash->papers[s.paper].name));
-            !r)
+    const CuttingJobs cutting = all_cutting_jobs(project, plan, mats);
+    for (const CuttingJob& job : cutting.jobs) {
+        const QString name = QString::fromStdString(job.key);
+        if (auto r = write_picture(name + ".png", cutting_job_picture(job, picture_size)); !r)
+            return tl::make_unexpected(r.error());
+        if (auto r = add_cutting_files(name, job.file, project.build.cutting, files); !r)
             return tl::make_unexpected(r.error());
     }
+    const CuttingMat size{project.set_out.cutting_mat.width, project.set_out.cutting_mat.height};
+    if (const CuttingFile loose = loose_patches(project.title + ", patches without paper", plan, size);
+        !loose.contours.empty())
+        if (auto r = add_cutting_files("patches-without-paper", loose, project.build.cutting, files); !r)
+            return tl::make_unexpected(r.error());
     return write_together(folder, files);
 }
 

@@ -7,8 +7,8 @@
 
 namespace zesty {
 
-/// Writes guide.pdf, page.png, every cutting mat as SVG, DXF and picture, and one SVG for each used sheet;
-/// returns their paths. Each file is written
+/// Writes guide.pdf, page.png, and everything the machine cuts as SVG, DXF, HP-GL and picture, a set for each
+/// loading of the machine; returns their paths. Each file is written
 /// atomically. Needs a QGuiApplication.
 /// `chapters`: of the guide.
 Result<std::vector<QString>> export_all(const Project& project, const Plan& plan, PrinterPaper paper,

@@ -1,0 +1,93 @@
+#include "io/paint/cutting_job_painter.h"
+
+#include "io/paint/textures.h"
+
+#include <QPainterPath>
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+QPainterPath path_of(const std::vector<Ring>& rings) {
+    QPainterPath out;
+    out.setFillRule(Qt::OddEvenFill);
+    for (const Ring& r : rings) out.addPath(to_path(Polygon{r, {}}));
+    return out;
+}
+
+/// The beginning of a contour, so many millimetres of it.
+QPainterPath beginning_of(const Ring& ring, double length) {
+    QPainterPath out(QPointF(ring.front().x, ring.front().y));
+    for (std::size_t i = 0; i < ring.size() && length > 0; ++i) {
+        const Point a = ring[i];
+        const Point b = ring[(i + 1) % ring.size()];
+        const double edge = distance(a, b);
+        if (edge <= 0) continue;
+        const Point to = edge <= length ? b : a + (b - a) * (length / edge);
+        out.lineTo(to.x, to.y);
+        length -= edge;
+    }
+    return out;
+}
+
+void paint_label(QPainter& painter, const CuttingFile::Label& label, const QColor& ink) {
+    constexpr double detail = 20; // fonts have whole sizes: drawn large and scaled down
+    QFont font("Lato");
+    font.setPixelSize(std::max(1, static_cast<int>(label.size * detail)));
+    painter.save();
+    painter.translate(label.at.x, label.at.y);
+    painter.scale(1 / detail, 1 / detail);
+    painter.setFont(font);
+    painter.setPen(ink);
+    painter.drawText(QRectF(-4000, -1000, 8000, 2000), Qt::AlignCenter, QString::fromStdString(label.text));
+    painter.restore();
+}
+
+} // namespace
+
+void paint_cutting_job(QPainter& painter, const CuttingJob& job, const CuttingJobLook& look) {
+    const QRectF mat(0, 0, job.file.width, job.file.height);
+    painter.save();
+    painter.fillRect(mat, look.mat);
+    painter.setClipRect(mat.adjusted(-1, -1, 1, 1), Qt::IntersectClip);
+    if (!job.file.sheet.empty()) {
+        painter.setPen(QPen(look.ink, look.line, Qt::DashLine));
+        painter.setBrush(look.waste);
+        painter.drawPath(path_of(job.file.sheet));
+    }
+    painter.setPen(QPen(look.ink, look.line));
+    painter.setBrush(look.paper);
+    painter.drawPath(path_of(job.file.contours));
+    QPen done(look.cut, look.line * 2.5);
+    done.setCapStyle(Qt::FlatCap);
+    painter.setPen(done);
+    painter.setBrush(Qt::NoBrush);
+    for (std::size_t i = 0; i < std::min(look.done.size(), job.file.contours.size()); ++i)
+        if (look.done[i] > 0 && !job.file.contours[i].empty())
+            painter.drawPath(beginning_of(job.file.contours[i], look.done[i]));
+    painter.setPen(QPen(look.pen, look.line * 1.5));
+    for (const Point p : job.file.registration) {
+        painter.drawLine(QPointF(p.x - 3, p.y), QPointF(p.x + 3, p.y));
+        painter.drawLine(QPointF(p.x, p.y - 3), QPointF(p.x, p.y + 3));
+    }
+    for (const CuttingFile::Label& l : job.file.labels) paint_label(painter, l, look.ink);
+    painter.setPen(QPen(look.ink, look.line * 1.5));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawRect(mat);
+    painter.restore();
+}
+
+QImage cutting_job_picture(const CuttingJob& job, int pixels) {
+    const double scale = pixels / std::max({job.file.width, job.file.height, 1.0});
+    QImage out(std::max(1, static_cast<int>(job.file.width * scale)),
+               std::max(1, static_cast<int>(job.file.height * scale)), QImage::Format_RGB32);
+    out.fill(Qt::white);
+    QPainter painter(&out);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.scale(scale, scale);
+    paint_cutting_job(painter, job);
+    return out;
+}
+
+} // namespace zesty

@@ -1,6 +1,7 @@
 // The work on a page: its steps and when each is done, cutting files, lists, and what has been done of it.
 
 #include "cli/at_hand.h"
+#include "cli/build_machine.h"
 #include "cli/build_say.h"
 #include "cli/command.h"
 #include "cli/painting.h"
@@ -48,6 +49,11 @@ static int run_build(const BuildArgs& args) {
     p->project.sections.pace = changed.sections.pace;
     const std::vector<BuildStep> steps = build_steps(p->project, p->plan);
     const BuildNow now = build_now(steps, p->project.build, *moment, p->project.seed);
+    if (!args.job.empty()) {
+        const Painting painting;
+        return send_to_machine(args, p->project, p->plan,
+                               all_cutting_jobs(p->project, p->plan, mats_of(p->project, p->plan)));
+    }
     if (args.json)
         std::cout << steps_json(steps, now, p->project.build).dump(1) << "\n";
     else if (asks(args))
@@ -71,6 +77,11 @@ void add_cutting_options(CLI::App& c, BuildArgs& a) {
         ->group(group);
     c.add_flag("--test-piece", a.test_piece, "A small square is cut first")->group(group);
     c.add_flag("--no-test-piece", a.no_test_piece, "None")->group(group);
+    c.add_option("--job", a.job, "Sends one of them to the machine: mat-1")->group(group);
+    c.add_option("--machine", a.machine, "Socket of the machine")->capture_default_str()->group(group);
+    c.add_flag("--anew", a.anew, "Begins it anew, on new paper")->group(group);
+    c.add_option("--picture", a.picture, "Keeps the machine's picture of what was cut: cut.png")->group(group);
+    needs(c, {{"--anew", "--job"}, {"--picture", "--job"}});
     c.add_flag("--cutting", a.cutting, "What the machine cuts, loading by loading")->group(group);
 }
 

@@ -36,7 +36,7 @@ struct BuildArgs {
     bool lists = false, packing = false, trimmer = false, one_more = false, what_if = false, cutting = false;
     bool json = false;
     // The machine
-    std::string machine, job, picture;
+    std::string machine = "zesty-cutter", job, picture;
     bool anew = false;
 };
 

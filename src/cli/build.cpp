@@ -80,7 +80,8 @@ void add_cutting_options(CLI::App& c, BuildArgs& a) {
     c.add_option("--job", a.job, "Sends one of them to the machine: mat-1")->group(group);
     c.add_option("--machine", a.machine, "Socket of the machine")->capture_default_str()->group(group);
     c.add_flag("--anew", a.anew, "Begins it anew, on new paper")->group(group);
-    c.add_option("--picture", a.picture, "Keeps the machine's picture of what was cut: cut.png")->group(group);
+    c.add_option("--picture", a.picture, "Keeps the machine's picture of what was cut: cut.png")
+        ->group(group);
     needs(c, {{"--anew", "--job"}, {"--picture", "--job"}});
     c.add_flag("--cutting", a.cutting, "What the machine cuts, loading by loading")->group(group);
 }

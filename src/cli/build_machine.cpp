@@ -4,6 +4,7 @@
 #include "core/build/materials.h"
 #include "core/sentences.h"
 #include "devices/cutter_link.h"
+#include "io/machine_job.h"
 #include "io/read_file.h"
 
 #include <QEventLoop>
@@ -21,7 +22,7 @@ constexpr int patience_ms = 5000; ///< for a machine that says nothing
 class Sending {
 public:
     Sending(const BuildArgs& args, const CuttingJob& job, const CuttingSettings& settings)
-        : args_(args), job_(job), settings_(settings) {
+        : args_(args), contours_(job.file.contours.size()), job_(machine_job(job, settings)) {
         QObject::connect(&link_, &CutterLink::changed, [this] { heard(); });
         QObject::connect(&link_, &CutterLink::refused, [this](const QString& why) {
             code_ = complain(why.toStdString());
@@ -53,14 +54,14 @@ private:
             loop_.quit();
             break;
         case MachineNow::State::Empty:
-            if (!loaded_) link_.load(job_, settings_, args_.anew);
+            if (!loaded_) link_.load(job_.id, job_.hpgl, job_.material, args_.anew);
             loaded_ = true;
             break;
         case MachineNow::State::Loaded:
             if (begun_) break;
             begun_ = true;
-            std::cout << now.contours_done << " of " << count_of(job_.file.contours.size(), "contour", "contours")
-                      << " are cut already\n";
+            std::cout << now.contours_done << " of "
+                      << count_of(contours_, "contour", "contours") << " are cut already\n";
             link_.mend();
             link_.cut();
             break;
@@ -98,8 +99,8 @@ private:
     }
 
     const BuildArgs& args_;
-    const CuttingJob& job_;
-    const CuttingSettings& settings_;
+    std::size_t contours_;
+    MachineJob job_;
     CutterLink link_;
     QEventLoop loop_;
     QTimer silence_;
@@ -110,7 +111,8 @@ private:
 
 } // namespace
 
-int send_to_machine(const BuildArgs& args, const Project& project, const Plan& plan, const CuttingJobs& cutting) {
+int send_to_machine(const BuildArgs& args, const Project& project, const Plan& plan,
+                    const CuttingJobs& cutting) {
     std::string known;
     for (const CuttingJob& job : cutting.jobs) {
         known += (known.empty() ? "" : ", ") + job.key;

@@ -8,6 +8,7 @@ namespace zesty::cli {
 
 /// Cuts the job of that name to its end, or as far as the machine gets; done, problems where it stopped, or
 /// bad_input.
-int send_to_machine(const BuildArgs& args, const Project& project, const Plan& plan, const CuttingJobs& cutting);
+int send_to_machine(const BuildArgs& args, const Project& project, const Plan& plan,
+                    const CuttingJobs& cutting);
 
 } // namespace zesty::cli

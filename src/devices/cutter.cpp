@@ -47,7 +47,8 @@ public:
 
 private:
     void skip_separators() {
-        while (at_ < text_.size() && (text_[at_] == ';' || std::isspace(static_cast<unsigned char>(text_[at_]))))
+        while (at_ < text_.size() &&
+               (text_[at_] == ';' || std::isspace(static_cast<unsigned char>(text_[at_]))))
             ++at_;
     }
     void skip_to_end() {
@@ -126,17 +127,17 @@ private:
 
 } // namespace
 
-Result<std::vector<CutterContour>> contours_of_hpgl(std::string_view text, double mat_width, double mat_height) {
+Result<std::vector<CutterContour>> contours_of_hpgl(std::string_view text, double mat_width,
+                                                    double mat_height) {
     return PlotterReader(text, mat_width, mat_height).read();
 }
 
 std::string line_of(const CutterRecord& record) {
     char line[96];
-    const int length =
-        record.kind == CutterRecord::Kind::Cut
-            ? std::snprintf(line, sizeof line, "cut %d %.6f %.6f .\n", record.stretch.contour,
-                            record.stretch.from, record.stretch.to)
-            : std::snprintf(line, sizeof line, "spoiled %d .\n", record.stretch.contour);
+    const int length = record.kind == CutterRecord::Kind::Cut
+                           ? std::snprintf(line, sizeof line, "cut %d %.6f %.6f .\n", record.stretch.contour,
+                                           record.stretch.from, record.stretch.to)
+                           : std::snprintf(line, sizeof line, "spoiled %d .\n", record.stretch.contour);
     return {line, static_cast<std::size_t>(length)};
 }
 
@@ -153,7 +154,8 @@ std::vector<CutterRecord> records_of(std::string_view journal) {
                         &stop) == 4 &&
             stop == '.') {
             out.push_back(r);
-        } else if (std::sscanf(line.c_str(), "spoiled %d %c", &r.stretch.contour, &stop) == 2 && stop == '.') {
+        } else if (std::sscanf(line.c_str(), "spoiled %d %c", &r.stretch.contour, &stop) == 2 &&
+                   stop == '.') {
             r.kind = CutterRecord::Kind::Spoiled;
             out.push_back(r);
         }
@@ -273,7 +275,8 @@ std::size_t Cutter::contours_done() const {
 }
 
 double Cutter::seconds_of(const CutterContour& c) const {
-    return c.travel / travel_speed + lift * static_cast<double>(c.strokes.size()) + c.length / material_.speed;
+    return c.travel / travel_speed + lift * static_cast<double>(c.strokes.size()) +
+           c.length / material_.speed;
 }
 
 double Cutter::seconds_left() const {

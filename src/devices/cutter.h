@@ -1,6 +1,7 @@
 #pragma once
 // A cutting machine that is not there: it takes plotter language, cuts it stroke by stroke, and knows after
-// every stop how far it is. Millimetres from the upper left corner of its mat, seconds of the machine's own time.
+// every stop how far it is. Millimetres from the upper left corner of its mat, seconds of the machine's own
+// time.
 //
 // What has been cut is written down as it is cut, in a journal of lines that is only added to, so that a
 // machine that is switched off in the middle goes on where it was. What a fault has spoiled, a blade that no
@@ -23,9 +24,10 @@ struct CutterContour {
     double travel = 0; ///< to its start, with the blade up
 };
 
-/// Plotter language on a mat; comments and pens other than 1 are not cut. An error says what is outside the mat
-/// or not understood, and where.
-Result<std::vector<CutterContour>> contours_of_hpgl(std::string_view text, double mat_width, double mat_height);
+/// Plotter language on a mat; comments and pens other than 1 are not cut. An error says what is outside the
+/// mat or not understood, and where.
+Result<std::vector<CutterContour>> contours_of_hpgl(std::string_view text, double mat_width,
+                                                    double mat_height);
 
 /// What a stretch of time has cut of a contour: from so many mm of it to so many.
 struct CutStretch {
@@ -74,8 +76,8 @@ public:
     CutterFault fault() const { return fault_; }
     std::size_t contours() const { return contours_.size(); }
     std::size_t contours_done() const;
-    int contour() const { return at_; }            ///< being cut; that behind the last when all is done
-    double within() const { return within_; }      ///< mm of it
+    int contour() const { return at_; }       ///< being cut; that behind the last when all is done
+    double within() const { return within_; } ///< mm of it
     double seconds_left() const;
     std::vector<double> done() const; ///< mm by contour
     const std::vector<CutterContour>& path() const { return contours_; }

@@ -1,9 +1,5 @@
 #include "devices/cutter_link.h"
 
-#include "core/geometry/measure.h"
-#include "io/hpgl.h"
-
-#include <QCryptographicHash>
 #include <QJsonArray>
 #include <QJsonDocument>
 
@@ -12,42 +8,23 @@ namespace zesty {
 namespace {
 
 constexpr qsizetype longest_answer = 64 << 20;
-constexpr double test_side = 10;
 
 MachineNow::State state_of(const QString& word) {
     using S = MachineNow::State;
-    for (const auto& [name, state] : {std::pair{"loaded", S::Loaded}, std::pair{"cutting", S::Cutting},
-                                      std::pair{"paused", S::Paused}, std::pair{"stopped", S::Stopped},
-                                      std::pair{"finished", S::Finished}})
+    for (const auto& [name, state] :
+         {std::pair{"loaded", S::Loaded}, std::pair{"cutting", S::Cutting}, std::pair{"paused", S::Paused},
+          std::pair{"stopped", S::Stopped}, std::pair{"finished", S::Finished}})
         if (word == name) return state;
     return S::Empty;
 }
 
 } // namespace
 
-QString job_id(const CuttingJob& job, const CuttingSettings& settings) {
-    const QByteArray bytes = cutting_hpgl(job.file, settings) + QByteArray::fromStdString(job.key + job.material);
-    return "job-" + QString::fromLatin1(QCryptographicHash::hash(bytes, QCryptographicHash::Sha256).toHex().left(24));
-}
-
-CuttingJob test_piece(const CuttingJob& of) {
-    CuttingJob out;
-    out.key = "test-piece";
-    out.from = of.from;
-    out.material = of.material;
-    out.file.title = "test piece";
-    out.file.width = of.file.width;
-    out.file.height = of.file.height;
-    const double x = of.file.width - test_side - 2;
-    const double y = of.file.height - test_side - 2;
-    out.file.contours = {ring_of(Box{x + 3, y + 3, x + 6, y + 6}), ring_of(Box{x, y, x + test_side, y + test_side})};
-    return out;
-}
-
 QString fault_in_words(const QString& why) {
     if (why == "mat-not-loaded") return "The cutting mat is not loaded: load it, then go on.";
     if (why == "blade-worn")
-        return "The blade no longer cuts through: change it as its maker says, then go on. The contour it was at "
+        return "The blade no longer cuts through: change it as its maker says, then go on. The contour it "
+               "was at "
                "is cut again.";
     if (why == "material-slipped")
         return "The paper has slipped: lay it anew, then go on. The contour it was at is cut again.";
@@ -70,18 +47,20 @@ CutterLink::CutterLink(QObject* parent) : QObject(parent) {
     });
 }
 
+CutterLink::~CutterLink() {
+    // It would say that it goes away to somebody who is gone.
+    socket_.disconnect(this);
+    socket_.abort();
+}
+
 void CutterLink::connect_to(const QString& name) {
     if (socket_.state() != QLocalSocket::UnconnectedState) socket_.abort();
     unread_.clear();
     socket_.connectToServer(name);
 }
 
-void CutterLink::load(const CuttingJob& job, const CuttingSettings& settings, bool anew) {
-    say({{"do", "load"},
-         {"job", job_id(job, settings)},
-         {"hpgl", QString::fromLatin1(cutting_hpgl(job.file, settings))},
-         {"material", QString::fromStdString(job.material)},
-         {"anew", anew}});
+void CutterLink::load(const QString& id, const QByteArray& hpgl, const QString& material, bool anew) {
+    say({{"do", "load"}, {"job", id}, {"hpgl", QString::fromLatin1(hpgl)}, {"material", material}, {"anew", anew}});
 }
 
 void CutterLink::say(const QJsonObject& message) {

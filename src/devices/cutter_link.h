@@ -2,13 +2,11 @@
 // The other end: what a window or command says to a cutting machine and hears of it (cutter_server.h has the
 // messages). Lives on one thread; never waits.
 
-#include "core/build/cutting_job.h"
-#include "core/build/decisions.h"
-
 #include <QByteArray>
 #include <QJsonObject>
 #include <QLocalSocket>
 #include <QObject>
+#include <vector>
 
 namespace zesty {
 
@@ -29,11 +27,6 @@ struct MachineNow {
     double seconds_left = 0;
 };
 
-/// What a job is known by at the machine: by what is cut and how.
-QString job_id(const CuttingJob& job, const CuttingSettings& settings);
-/// A square of 10 mm in the corner of the mat, cut before everything else when asked.
-CuttingJob test_piece(const CuttingJob& of);
-
 /// "the blade is worn: change it, then go on".
 QString fault_in_words(const QString& why);
 
@@ -41,20 +34,23 @@ class CutterLink : public QObject {
     Q_OBJECT
 public:
     explicit CutterLink(QObject* parent = nullptr);
+    ~CutterLink() override;
 
     void connect_to(const QString& name);
     bool connected() const { return socket_.state() == QLocalSocket::ConnectedState; }
     const MachineNow& now() const { return now_; }
     const std::vector<MachineMaterial>& materials() const { return materials_; }
 
-    /// Loads it; what the machine has already cut of it stays cut, unless it is begun anew.
-    void load(const CuttingJob& job, const CuttingSettings& settings, bool anew);
+    /// Loads a job by its id; what the machine has already cut of it stays cut, unless it is begun anew.
+    void load(const QString& id, const QByteArray& hpgl, const QString& material, bool anew);
     void cut() { say({{"do", "cut"}}); }
     void pause() { say({{"do", "pause"}}); }
     void cancel() { say({{"do", "cancel"}}); }
     void mend() { say({{"do", "mend"}}); }
     void ask_picture() { say({{"do", "picture"}}); }
-    void fail(const QString& what, double after_mm) { say({{"do", "fail"}, {"what", what}, {"after_mm", after_mm}}); }
+    void fail(const QString& what, double after_mm) {
+        say({{"do", "fail"}, {"what", what}, {"after_mm", after_mm}});
+    }
 
 signals:
     void changed();

@@ -127,9 +127,7 @@ void CutterServer::act_on(const QJsonObject& message) {
         const bool goes = cutter_.cut();
         since_tick_.restart();
         if (goes) timer_.start();
-        say_progress(goes ? "progress"
-                     : cutter_.state() == Cutter::State::Finished ? "finished"
-                                                                  : "stopped");
+        say_progress(goes ? "progress" : cutter_.state() == Cutter::State::Finished ? "finished" : "stopped");
     } else if (what == "pause") {
         cutter_.pause();
         timer_.stop();
@@ -158,8 +156,11 @@ void CutterServer::load(const QJsonObject& message) {
     const QString id = message["job"].toString();
     if (!may_name_a_file(id)) return refuse("refused: the job has no name");
     const Material* of = material(message["material"].toString().toStdString());
-    if (!of) return refuse("refused: it does not know the material '" + message["material"].toString().left(40) + "'");
-    auto contours = contours_of_hpgl(message["hpgl"].toString().toStdString(), make_.mat_width, make_.mat_height);
+    if (!of)
+        return refuse("refused: it does not know the material '" + message["material"].toString().left(40) +
+                      "'");
+    auto contours =
+        contours_of_hpgl(message["hpgl"].toString().toStdString(), make_.mat_width, make_.mat_height);
     if (!contours) return refuse(QString::fromStdString(contours.error().message));
     job_ = id;
     if (message["anew"].toBool()) QFile::remove(journal_path());
@@ -170,7 +171,8 @@ void CutterServer::load(const QJsonObject& message) {
         // A line that was never finished must not run into the next.
         if (!known.isEmpty() && !known.endsWith('\n')) journal.write("\n");
     }
-    cutter_.load(std::move(*contours), *of, records_of(std::string_view(known.constData(), static_cast<std::size_t>(known.size()))));
+    cutter_.load(std::move(*contours), *of,
+                 records_of(std::string_view(known.constData(), static_cast<std::size_t>(known.size()))));
     say_progress("loaded");
 }
 
@@ -218,7 +220,7 @@ void CutterServer::tick() {
         client_->abort();
         return;
     }
-    say_progress(cutter_.state() == Cutter::State::Finished ? "finished"
+    say_progress(cutter_.state() == Cutter::State::Finished  ? "finished"
                  : cutter_.state() == Cutter::State::Stopped ? "stopped"
                                                              : "progress");
 }

@@ -1,17 +1,20 @@
 #pragma once
 // The cutting machine behind a local socket. One JSON object a line, each way:
 //
-//     -> {"do":"hello"}                       <- {"say":"hello","format":"zesty-cutter/1","mat":[w,h],"materials":[...]}
+//     -> {"do":"hello"}                       <-
+//     {"say":"hello","format":"zesty-cutter/1","mat":[w,h],"materials":[...]}
 //     -> {"do":"load","job":ID,"hpgl":TEXT,"material":ID,"anew":bool}
-//                                             <- {"say":"loaded",...,"done":[mm by contour]} or {"say":"refused","why":TEXT}
+//                                             <- {"say":"loaded",...,"done":[mm by contour]} or
+//                                             {"say":"refused","why":TEXT}
 //     -> {"do":"cut"} {"do":"pause"} {"do":"cancel"} {"do":"mend"}
 //     -> {"do":"fail","what":FAULT,"after_mm":n}           for trials
 //     -> {"do":"picture"}                     <- {"say":"picture","png":BASE64}
-//                                             <- {"say":"progress","state":...,"contour":k,"done":[...],"left_s":n}
+//                                             <-
+//                                             {"say":"progress","state":...,"contour":k,"done":[...],"left_s":n}
 //                                             <- {"say":"stopped","why":FAULT} {"say":"finished"}
 //
-// The journal of each job lies in a folder and outlives the process. Where whoever sent the job goes away, the
-// machine pauses.
+// The journal of each job lies in a folder and outlives the process. Where whoever sent the job goes away,
+// the machine pauses.
 
 #include "devices/cutter.h"
 

@@ -89,6 +89,22 @@ std::vector<Point> crosses_in(const Box& common, const std::vector<Group>& group
 
 } // namespace
 
+CuttingJob test_piece(const CuttingJob& of) {
+    constexpr double side = 10, rim = 2, inner = 3;
+    CuttingJob out;
+    out.key = "test-piece";
+    out.from = of.from;
+    out.material = of.material;
+    out.file.title = "test piece";
+    out.file.width = of.file.width;
+    out.file.height = of.file.height;
+    const double x = of.file.width - side - rim;
+    const double y = of.file.height - side - rim;
+    out.file.contours = {ring_of(Box{x + inner, y + inner, x + 2 * inner, y + 2 * inner}),
+                         ring_of(Box{x, y, x + side, y + side})};
+    return out;
+}
+
 std::vector<std::vector<int>> nested_groups(const std::vector<Ring>& contours) {
     const std::vector<int> around = lying_in(contours);
     std::vector<std::vector<int>> out;

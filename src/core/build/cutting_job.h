@@ -37,6 +37,9 @@ struct CuttingJob {
     CuttingFile file;
 };
 
+/// A square of 10 mm with another in it, in the corner of the mat of a job: to be cut first, and looked at.
+CuttingJob test_piece(const CuttingJob& of);
+
 /// Into groups, one for each contour that lies in no other: by group, the contours, the outer one first.
 std::vector<std::vector<int>> nested_groups(const std::vector<Ring>& contours);
 

@@ -2,16 +2,16 @@
 
 namespace zesty {
 
-const std::vector<OwnNumberRow>& own_number_rows() {
-    using enum NumberKind;
+namespace {
+
+using enum NumberKind;
+using N = OwnNumbers&;
+
+std::vector<OwnNumberRow> of_sizes_and_pace() {
     static constexpr char bars[] = "Narrowest bar for";
     static constexpr char sizes[] = "Usual sizes";
     static constexpr char pace[] = "Own pace";
-    static constexpr char blade[] = "Blade";
-    static constexpr char work[] = "Minutes of work";
-    static constexpr char waits[] = "Minutes until dry";
-    using N = OwnNumbers&;
-    static const std::vector<OwnNumberRow> rows{
+    return {
         {"blade-bar", bars, "the blade", Length, narrowest_bar_limits,
          [](N n) -> double& { return n.bars.blade; }},
         {"glue-bar", bars, "fine-tip glue", Length, narrowest_bar_limits,
@@ -46,6 +46,14 @@ const std::vector<OwnNumberRow>& own_number_rows() {
          [](N n) -> double& { return n.pace.punching; }},
         {"foam-time", pace, "Setting on foam", Seconds, seconds_limits,
          [](N n) -> double& { return n.pace.foam; }},
+    };
+}
+
+std::vector<OwnNumberRow> of_work() {
+    static constexpr char blade[] = "Blade";
+    static constexpr char work[] = "Minutes of work";
+    static constexpr char waits[] = "Minutes until dry";
+    return {
         {"overcut", blade, "Overcut", Length, overcut_limits,
          [](N n) -> double& { return n.cutting.overcut; }, NumbersAbout::Build},
         {"blade-offset", blade, "Blade tip behind its axis", Length, blade_offset_limits,
@@ -89,6 +97,17 @@ const std::vector<OwnNumberRow>& own_number_rows() {
         {"pen-dries", waits, "Pen", Minutes, minutes_limits, [](N n) -> double& { return n.drying.pen; },
          NumbersAbout::Build},
     };
+}
+
+} // namespace
+
+const std::vector<OwnNumberRow>& own_number_rows() {
+    static const std::vector<OwnNumberRow> rows = [] {
+        std::vector<OwnNumberRow> all = of_sizes_and_pace();
+        const std::vector<OwnNumberRow> more = of_work();
+        all.insert(all.end(), more.begin(), more.end());
+        return all;
+    }();
     return rows;
 }
 

@@ -60,8 +60,8 @@ private:
         case MachineNow::State::Loaded:
             if (begun_) break;
             begun_ = true;
-            std::cout << now.contours_done << " of "
-                      << count_of(contours_, "contour", "contours") << " are cut already\n";
+            std::cout << now.contours_done << " of " << count_of(contours_, "contour", "contours")
+                      << " are cut already\n";
             link_.mend();
             link_.cut();
             break;

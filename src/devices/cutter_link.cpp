@@ -60,7 +60,11 @@ void CutterLink::connect_to(const QString& name) {
 }
 
 void CutterLink::load(const QString& id, const QByteArray& hpgl, const QString& material, bool anew) {
-    say({{"do", "load"}, {"job", id}, {"hpgl", QString::fromLatin1(hpgl)}, {"material", material}, {"anew", anew}});
+    say({{"do", "load"},
+         {"job", id},
+         {"hpgl", QString::fromLatin1(hpgl)},
+         {"material", material},
+         {"anew", anew}});
 }
 
 void CutterLink::say(const QJsonObject& message) {

@@ -13,9 +13,10 @@ MachineJob machine_job(const CuttingJob& job, const CuttingSettings& settings) {
     out.hpgl = cutting_hpgl(job.file, settings);
     out.material = QString::fromStdString(job.material);
     const QByteArray all = out.hpgl + QByteArray::fromStdString(job.key + "\n" + job.material);
-    out.id = "job-" + QString::fromLatin1(QCryptographicHash::hash(all, QCryptographicHash::Sha256)
-                                              .toHex()
-                                              .left(enough_to_tell_apart));
+    out.id =
+        "job-" +
+        QString::fromLatin1(
+            QCryptographicHash::hash(all, QCryptographicHash::Sha256).toHex().left(enough_to_tell_apart));
     return out;
 }
 

@@ -358,7 +358,7 @@ TEST(Journey, NothingIsCutOffAtTheSmallestSize) {
     auto* sheets = bench.window().findChild<SheetsPanel*>();
     for (int i = 0; i <= waypoints; ++i) {
         if (i == waypoints) sheets->choose(SheetsPanel::Leftovers);
-        bench.state().go_to(static_cast<Waypoint>(std::min(i, waypoints - 1)));
+        bench.state().go_to(i == waypoints ? Waypoint::Sheets : static_cast<Waypoint>(i));
         QApplication::processEvents();
         for (QPushButton* b : bench.window().findChildren<QPushButton*>()) {
             if (!b->isVisible() || b->text().isEmpty()) continue;

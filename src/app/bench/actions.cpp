@@ -1,5 +1,6 @@
 #include "app/bench/actions.h"
 
+#include "app/build/build_actions.h"
 #include "app/dress/dress_actions.h"
 #include "app/papers/papers_actions.h"
 #include "app/sections/sections_actions.h"
@@ -33,6 +34,7 @@ const std::vector<ActionRow>& action_table() {
             {Act::ToPapers, "Route", "Go to Papers", "Ctrl+3", always},
             {Act::ToSheets, "Route", "Go to Sheets", "Ctrl+4", always},
             {Act::ToDress, "Route", "Go to Dress", "Ctrl+5", always},
+            {Act::ToBuild, "Route", "Go to Build", "Ctrl+6", always},
             {Act::NextWaypoint, "Route", "Go to the next waypoint", "Ctrl+Tab", always},
             {Act::Fit, "Page", "Show the whole page", "F", always},
             {Act::TrueSize, "Page", "Show the page at true size", "1", always},
@@ -41,7 +43,8 @@ const std::vector<ActionRow>& action_table() {
             {Act::FoldDrawer, "Page", "Fold or open the drawer", "F9", always},
         };
         for (const auto& more :
-             {set_out_actions(), sections_actions(), papers_actions(), sheets_actions(), dress_actions()})
+             {set_out_actions(), sections_actions(), papers_actions(), sheets_actions(), dress_actions(),
+              build_actions()})
             rows.insert(rows.end(), more.begin(), more.end());
         return rows;
     }();

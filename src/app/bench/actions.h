@@ -28,6 +28,7 @@ enum class Act {
     ToPapers,
     ToSheets,
     ToDress,
+    ToBuild,
     NextWaypoint,
     Fit,
     TrueSize,
@@ -94,6 +95,16 @@ enum class Act {
     PutAside,
     BringBack,
     CompareVariants,
+    StepDone,
+    StepUndone,
+    StepStart,
+    StepLater,
+    StepLarge,
+    AddOwnStep,
+    AddSitting,
+    CutJob,
+    CancelCut,
+    CutAnew,
 };
 
 /// What is the case in the window, as far as actions depend on it.

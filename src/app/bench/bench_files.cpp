@@ -1,19 +1,24 @@
 // Opening, saving, what others do to the file meanwhile, and work that a crash left behind.
 
 #include "app/bench/bench_window.h"
+#include "app/bench/add_paper_line.h"
 #include "app/bench/bring_in.h"
+#include "app/bench/drawer.h"
 #include "app/bench/living_stash.h"
 #include "app/bench/notice_bar.h"
 #include "app/bench/wording.h"
 #include "app/setout/set_out_waypoint.h"
 #include "app/sheets/sheets_waypoint.h"
 #include "core/project/edits.h"
+#include "io/picture.h"
 #include "io/recovery.h"
 
+#include <QClipboard>
 #include <QCloseEvent>
 #include <QDateTime>
 #include <QFile>
 #include <QFileInfo>
+#include <QGuiApplication>
 #include <QLocale>
 
 namespace zesty {
@@ -267,6 +272,40 @@ void BenchWindow::closeEvent(QCloseEvent* event) {
     }
     autosaver_.forget();
     settings_.set_window_geometry(saveGeometry());
+}
+
+void BenchWindow::connect_stash_actions() {
+    const auto on = [this](Act act, auto slot) { connect(actions_[act], &QAction::triggered, this, slot); };
+    on(Act::BringIn, [this] {
+        const QStringList paths = questions_.open_papers(this, settings_.last_folder());
+        if (paths.isEmpty()) return;
+        settings_.set_last_folder(QFileInfo(paths.front()).absolutePath());
+        bring_in_->files(paths);
+    });
+    on(Act::PasteList, [this] { bring_in_->list(QGuiApplication::clipboard()->text()); });
+    on(Act::WriteOut, [this] {
+        const QString path = questions_.save_papers(this, settings_.last_folder() + "/papers.csv");
+        if (!path.isEmpty()) bring_in_->write_out(path);
+    });
+    on(Act::BackUp, [this] {
+        const QString path = questions_.save_papers(this, settings_.last_folder() + "/backup.stash");
+        if (!path.isEmpty()) living_->back_up(path);
+    });
+    on(Act::Restore, [this] {
+        const QStringList paths = questions_.open_papers(this, settings_.last_folder());
+        if (!paths.isEmpty()) living_->restore(paths.front());
+    });
+    connect(&drawer_->adding(), &AddPaperLine::ask_picture, this, [this] {
+        const QString path = questions_.open_picture(this, settings_.last_folder());
+        if (path.isEmpty()) return;
+        worker_.think(this, [this, path](Planner&) -> std::function<void()> {
+            const auto picture = brought_from(path);
+            if (!picture)
+                return [this, m = QString::fromStdString(picture.error().message)] { say(m, true); };
+            return [this, palette = (*picture)->palette] { drawer_->adding().offer_colours(palette); };
+        });
+    });
+    connect(drawer_, &Drawer::dropped, this, [this](const QStringList& paths) { bring_in_->files(paths); });
 }
 
 } // namespace zesty

@@ -11,6 +11,7 @@
 #include "app/bench/route_bar.h"
 #include "app/bench/second_look.h"
 #include "app/bench/wording.h"
+#include "app/build/build_waypoint.h"
 #include "app/dress/dress_waypoint.h"
 #include "app/page/page_view.h"
 #include "app/papers/papers_waypoint.h"
@@ -19,7 +20,6 @@
 #include "app/sheets/sheets_waypoint.h"
 #include "core/project/set_aside.h"
 #include "io/own_numbers_file.h"
-#include "io/picture.h"
 
 #include <QClipboard>
 #include <QDragEnterEvent>
@@ -90,7 +90,7 @@ void BenchWindow::build() {
         document_, worker_, *notices_,
         [this](const QString& message, bool trouble) { say(message, trouble); }, this);
     drawer_ = new Drawer(document_, state_, actions_, settings_.stash_name(), whole);
-    QWidget* side = build_side();
+    side_ = build_side();
     route_ = new RouteBar(document_, state_, waypoints_, whole);
     column->addWidget(head_);
     column->addWidget(notices_);
@@ -102,7 +102,7 @@ void BenchWindow::build() {
     left->addWidget(middle_, 1);
     left->addWidget(drawer_);
     body->addLayout(left, 1);
-    body->addWidget(side);
+    body->addWidget(side_);
     column->addLayout(body, 1);
     keys_ = new KeysSheet(whole);
 }
@@ -118,7 +118,7 @@ void BenchWindow::build_waypoints(QWidget* side) {
     papers_ = new PapersWaypoint(bench, side, middle_, this);
     sheets_ = new SheetsWaypoint(bench, side, middle_, this);
     waypoints_ = {set_out_, new SectionsWaypoint(bench, side, this), papers_, sheets_,
-                  new DressWaypoint(bench, side, this)};
+                  new DressWaypoint(bench, side, this), new BuildWaypoint(bench, side, middle_, this)};
     // What takes the page's place was made a child of the middle.
     for (QObject* child : middle_->children())
         if (auto* view = qobject_cast<QWidget*>(child); view && middle_->indexOf(view) < 0)
@@ -154,6 +154,10 @@ void BenchWindow::connect_views() {
     });
     const auto back_to_page = [this] { state_.show_page(); };
     connect(&state_, &BenchState::shown_instead_changed, this, &BenchWindow::show_waypoint);
+    connect(waypoints_[static_cast<std::size_t>(Waypoint::Build)], &WaypointView::look_changed, this, [this] {
+        show_surroundings();
+        route_->refresh();
+    });
     connect(&state_.offers(), &Offers::changed, this, &BenchWindow::show_middle);
     connect(&state_.in_hand(), &InHand::changed, this, back_to_page);
     connect(&document_, &Document::project_changed, this, back_to_page);
@@ -225,6 +229,7 @@ void BenchWindow::connect_actions() {
     on(Act::ToPapers, [this] { state_.go_to(Waypoint::Papers); });
     on(Act::ToSheets, [this] { state_.go_to(Waypoint::Sheets); });
     on(Act::ToDress, [this] { state_.go_to(Waypoint::Dress); });
+    on(Act::ToBuild, [this] { state_.go_to(Waypoint::Build); });
     on(Act::NextWaypoint, [this] {
         state_.go_to(static_cast<Waypoint>((static_cast<int>(state_.waypoint()) + 1) % waypoints));
     });
@@ -241,40 +246,6 @@ void BenchWindow::connect_actions() {
     on(Act::AddPapers, [this] { drawer_->add_papers(); });
     on(Act::FindPaper, [this] { drawer_->look_for(); });
     on(Act::Clear, [this] { clear(); });
-}
-
-void BenchWindow::connect_stash_actions() {
-    const auto on = [this](Act act, auto slot) { connect(actions_[act], &QAction::triggered, this, slot); };
-    on(Act::BringIn, [this] {
-        const QStringList paths = questions_.open_papers(this, settings_.last_folder());
-        if (paths.isEmpty()) return;
-        settings_.set_last_folder(QFileInfo(paths.front()).absolutePath());
-        bring_in_->files(paths);
-    });
-    on(Act::PasteList, [this] { bring_in_->list(QGuiApplication::clipboard()->text()); });
-    on(Act::WriteOut, [this] {
-        const QString path = questions_.save_papers(this, settings_.last_folder() + "/papers.csv");
-        if (!path.isEmpty()) bring_in_->write_out(path);
-    });
-    on(Act::BackUp, [this] {
-        const QString path = questions_.save_papers(this, settings_.last_folder() + "/backup.stash");
-        if (!path.isEmpty()) living_->back_up(path);
-    });
-    on(Act::Restore, [this] {
-        const QStringList paths = questions_.open_papers(this, settings_.last_folder());
-        if (!paths.isEmpty()) living_->restore(paths.front());
-    });
-    connect(&drawer_->adding(), &AddPaperLine::ask_picture, this, [this] {
-        const QString path = questions_.open_picture(this, settings_.last_folder());
-        if (path.isEmpty()) return;
-        worker_.think(this, [this, path](Planner&) -> std::function<void()> {
-            const auto picture = brought_from(path);
-            if (!picture)
-                return [this, m = QString::fromStdString(picture.error().message)] { say(m, true); };
-            return [this, palette = (*picture)->palette] { drawer_->adding().offer_colours(palette); };
-        });
-    });
-    connect(drawer_, &Drawer::dropped, this, [this](const QStringList& paths) { bring_in_->files(paths); });
 }
 
 // --- what is on show
@@ -301,11 +272,22 @@ void BenchWindow::show_waypoint() {
     page_->show_waypoint(&waypoint());
     drawer_->fold(about_the_page() && settings_.drawer_folded());
     show_middle();
-    for (const WaypointView* w : waypoints_) w->panel()->setVisible(w == &waypoint());
+    for (WaypointView* w : waypoints_) {
+        w->panel()->setVisible(w == &waypoint());
+        w->be_shown(w == &waypoint());
+    }
+    show_surroundings();
     for (PanelPart* part : waypoint().panel()->findChildren<PanelPart*>())
         if (part->isVisible()) lay_out_now(part);
     middle_->currentWidget()->setFocus();
     refresh();
+}
+
+/// Everything round the middle, unless that wants the window to itself.
+void BenchWindow::show_surroundings() {
+    const bool all = !waypoint().alone();
+    for (QWidget* w : {static_cast<QWidget*>(head_), static_cast<QWidget*>(route_), side_}) w->setVisible(all);
+    drawer_->setVisible(all && waypoint().shows_drawer());
 }
 
 /// Papers are picked elsewhere.
@@ -339,6 +321,8 @@ void BenchWindow::refresh() {
 void BenchWindow::clear() {
     if (keys_->isVisible())
         keys_->hide();
+    else if (waypoint().alone())
+        waypoint().leave_alone();
     else if (state_.cutting_mats() || state_.bundle())
         state_.show_page();
     else if (state_.drawer().cuts_out())

@@ -68,6 +68,7 @@ private:
     void show_waypoint();
     bool about_the_page() const;
     void show_middle();
+    void show_surroundings();
     void refresh();
     void clear();
     void say(const QString& message, bool trouble);
@@ -104,6 +105,7 @@ private:
     HeadBar* head_ = nullptr;
     NoticeBar* notices_ = nullptr;
     RouteBar* route_ = nullptr;
+    QWidget* side_ = nullptr;
     QStackedWidget* middle_ = nullptr;
     PageView* page_ = nullptr;
     Drawer* drawer_ = nullptr;

@@ -1,6 +1,7 @@
 #include "app/bench/panel_part.h"
 
 #include <QCheckBox>
+#include <QDoubleSpinBox>
 #include <QSpinBox>
 
 namespace zesty {
@@ -12,6 +13,19 @@ LengthEdit* PanelPart::length_field(const char* name, Limits limits, std::functi
     edit->setFixedWidth(width);
     connect(edit, &LengthEdit::length_entered, this, std::move(entered));
     return edit;
+}
+
+QDoubleSpinBox* PanelPart::fine_field(const char* name, Limits limits, std::function<void(double)> entered) {
+    auto* box = new QDoubleSpinBox(this);
+    box->setRange(limits.least, limits.most);
+    box->setDecimals(2);
+    box->setSingleStep(0.05);
+    box->setSuffix(" mm");
+    box->setAccessibleName(name);
+    box->setToolTip(name);
+    box->setKeyboardTracking(false);
+    connect(box, &QDoubleSpinBox::valueChanged, this, std::move(entered));
+    return box;
 }
 
 QCheckBox* PanelPart::tick(const QString& words, const QString& tip, std::function<void(bool)> ticked) {

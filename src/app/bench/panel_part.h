@@ -8,6 +8,7 @@
 #include <functional>
 
 class QCheckBox;
+class QDoubleSpinBox;
 class QSpinBox;
 
 namespace zesty {
@@ -25,6 +26,8 @@ protected:
     /// A field for a length with its name as tooltip; entered(mm) takes what was typed.
     LengthEdit* length_field(const char* name, Limits limits, std::function<void(double)> entered,
                              int width = 76);
+    /// Millimetres to a hundredth, for what is too small for fractions of an inch.
+    QDoubleSpinBox* fine_field(const char* name, Limits limits, std::function<void(double)> entered);
     /// A box to tick; ticked(on) takes it.
     QCheckBox* tick(const QString& words, const QString& tip, std::function<void(bool)> ticked);
     /// Degrees as whole numbers.

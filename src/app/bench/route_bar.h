@@ -18,13 +18,12 @@ public:
              QWidget* parent = nullptr);
 
     QString answer(Waypoint waypoint) const;
+    void refresh();
 
 protected:
     void paintEvent(QPaintEvent* event) override;
 
 private:
-    void refresh();
-
     Document& document_;
     BenchState& state_;
     std::vector<WaypointView*> waypoints_;

@@ -3,6 +3,7 @@
 #include "io/own_numbers_file.h"
 #include "io/stash_store.h"
 
+#include <QDateTime>
 #include <QDir>
 #include <QFileInfo>
 #include <QStandardPaths>
@@ -21,6 +22,7 @@ const Key recent{"files/recent", QStringList()};
 const Key geometry{"window/geometry", QByteArray()};
 const Key folder{"files/folder", QString()};
 const Key letter{"print/letter", false};
+const Key machine{"machine/faster", 1.0};
 const Key drawer{"window/drawer-folded", true};
 
 QVariant read(const QSettings& s, const Key& key) {
@@ -102,6 +104,22 @@ bool Settings::letter_paper() const {
 
 void Settings::set_letter_paper(bool on) {
     store_->setValue(letter.name, on);
+}
+
+QString Settings::machine_folder() const {
+    return data_folder() + "/cutter";
+}
+
+double Settings::machine_speed() const {
+    return read(*store_, machine).toDouble();
+}
+
+void Settings::set_machine_speed(double faster) {
+    store_->setValue(machine.name, faster);
+}
+
+std::int64_t Settings::now() const {
+    return clock_ ? clock_() : QDateTime::currentSecsSinceEpoch();
 }
 
 } // namespace zesty

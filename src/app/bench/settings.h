@@ -4,6 +4,9 @@
 
 #include <QSettings>
 #include <QStringList>
+#include <cstdint>
+#include <functional>
+#include <memory>
 
 namespace zesty {
 
@@ -31,6 +34,14 @@ public:
     /// At the waypoints that are about the page.
     bool drawer_folded() const;
     void set_drawer_folded(bool folded);
+    /// Where the stand-in for a cutting machine keeps what it has cut, and listens.
+    QString machine_folder() const;
+    /// Times as fast as a real one the stand-in works.
+    double machine_speed() const;
+    void set_machine_speed(double faster);
+    /// Seconds since 1970: the clock, or another for trials.
+    std::int64_t now() const;
+    void set_clock(std::function<std::int64_t()> clock) { clock_ = std::move(clock); }
     bool letter_paper() const;
     void set_letter_paper(bool letter);
 
@@ -38,6 +49,7 @@ private:
     QString data_folder() const;
     std::unique_ptr<QSettings> store_;
     QString another_stash_;
+    std::function<std::int64_t()> clock_;
     QString beside_; ///< folder of the settings file, where one was given
 };
 

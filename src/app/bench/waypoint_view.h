@@ -46,6 +46,13 @@ public:
     /// What is in the middle instead of the page just now; null for the page.
     virtual QWidget* middle() const { return nullptr; }
     virtual bool middle_up_to_date() const { return true; }
+    /// Whether the drawer with the papers belongs to it.
+    virtual bool shows_drawer() const { return true; }
+    /// What takes the page's place has the window to itself; leave_alone() gives the rest back.
+    virtual bool alone() const { return false; }
+    virtual void leave_alone() {}
+    /// It has come on show, or gone.
+    virtual void be_shown(bool) {}
 
     /// What lies on the page; there is a plan.
     virtual void paint_on_page(QPainter&, const PageMap&, const Project&, const Plan&) const {}

@@ -3,6 +3,7 @@
 #include "core/geometry/lengths.h"
 #include "core/sections/hidden.h"
 #include "core/sentences.h"
+#include "core/stash/colour_words.h"
 #include "core/stash/side_names.h"
 
 #include <QStringList>

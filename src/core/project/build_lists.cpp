@@ -19,6 +19,7 @@ public:
     Lists(const Project& project, const Plan& plan) : project_(project), plan_(plan) {}
 
     std::vector<BuildList> all() {
+        missing();
         papers();
         adhesives();
         foam();
@@ -27,7 +28,6 @@ public:
         rough_rectangles();
         letters();
         embellishments();
-        missing();
         return std::move(out_);
     }
 

@@ -55,9 +55,9 @@ std::vector<OwnNumberRow> of_work() {
     static constexpr char waits[] = "Minutes until dry";
     return {
         {"overcut", blade, "Overcut", Length, overcut_limits,
-         [](N n) -> double& { return n.cutting.overcut; }, NumbersAbout::Build},
+         [](N n) -> double& { return n.cutting.overcut; }, NumbersAbout::Blade},
         {"blade-offset", blade, "Blade tip behind its axis", Length, blade_offset_limits,
-         [](N n) -> double& { return n.cutting.blade_offset; }, NumbersAbout::Build},
+         [](N n) -> double& { return n.cutting.blade_offset; }, NumbersAbout::Blade},
         {"loading-minutes", work, "Loading a cutting mat", Minutes, minutes_limits,
          [](N n) -> double& { return n.minutes.loading; }, NumbersAbout::Build},
         {"trimming-minutes", work, "Trimming a base or strip", Minutes, minutes_limits,

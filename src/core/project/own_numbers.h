@@ -23,7 +23,7 @@ struct OwnNumbers {
 enum class NumberKind { Length, Speed, Seconds, Minutes };
 
 /// At which waypoint they are asked about.
-enum class NumbersAbout { SetOut, Build };
+enum class NumbersAbout { SetOut, Build, Blade };
 
 /// One of them, as window and command line know it.
 struct OwnNumberRow {

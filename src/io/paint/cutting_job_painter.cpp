@@ -1,5 +1,6 @@
 #include "io/paint/cutting_job_painter.h"
 
+#include "core/geometry/lengths.h"
 #include "io/paint/textures.h"
 
 #include <QPainterPath>
@@ -31,15 +32,15 @@ QPainterPath beginning_of(const Ring& ring, double length) {
     return out;
 }
 
-void paint_label(QPainter& painter, const CuttingFile::Label& label, const QColor& ink) {
+void paint_label(QPainter& painter, const CuttingFile::Label& label, double least, const QColor& colour) {
     constexpr double detail = 20; // fonts have whole sizes: drawn large and scaled down
     QFont font("Lato");
-    font.setPixelSize(std::max(1, static_cast<int>(label.size * detail)));
+    font.setPixelSize(std::max(1, static_cast<int>(std::max(label.size, least) * detail)));
     painter.save();
     painter.translate(label.at.x, label.at.y);
     painter.scale(1 / detail, 1 / detail);
     painter.setFont(font);
-    painter.setPen(ink);
+    painter.setPen(colour);
     painter.drawText(QRectF(-4000, -1000, 8000, 2000), Qt::AlignCenter, QString::fromStdString(label.text));
     painter.restore();
 }
@@ -51,6 +52,13 @@ void paint_cutting_job(QPainter& painter, const CuttingJob& job, const CuttingJo
     painter.save();
     painter.fillRect(mat, look.mat);
     painter.setClipRect(mat.adjusted(-1, -1, 1, 1), Qt::IntersectClip);
+    QColor grid = look.ink;
+    grid.setAlphaF(0.1F);
+    painter.setPen(QPen(grid, look.line * 0.7));
+    for (double x = mm_per_inch; x < job.file.width; x += mm_per_inch)
+        painter.drawLine(QPointF(x, 0), QPointF(x, job.file.height));
+    for (double y = mm_per_inch; y < job.file.height; y += mm_per_inch)
+        painter.drawLine(QPointF(0, y), QPointF(job.file.width, y));
     if (!job.file.sheet.empty()) {
         painter.setPen(QPen(look.ink, look.line, Qt::DashLine));
         painter.setBrush(look.waste);
@@ -71,7 +79,7 @@ void paint_cutting_job(QPainter& painter, const CuttingJob& job, const CuttingJo
         painter.drawLine(QPointF(p.x - 3, p.y), QPointF(p.x + 3, p.y));
         painter.drawLine(QPointF(p.x, p.y - 3), QPointF(p.x, p.y + 3));
     }
-    for (const CuttingFile::Label& l : job.file.labels) paint_label(painter, l, look.ink);
+    for (const CuttingFile::Label& l : job.file.labels) paint_label(painter, l, look.least_label, look.ink);
     painter.setPen(QPen(look.ink, look.line * 1.5));
     painter.setBrush(Qt::NoBrush);
     painter.drawRect(mat);

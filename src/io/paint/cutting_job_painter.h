@@ -16,6 +16,7 @@ struct CuttingJobLook {
     QColor cut{0xe8, 0x6a, 0x17}; ///< what has been cut
     QColor pen{0x4c, 0x7f, 0xa8}; ///< crosses for registration
     double line = 0.25;           ///< mm
+    double least_label = 3;       ///< mm high
     /// Of each contour, in its order: how many mm from its start have been cut. Empty while nothing is known.
     std::vector<double> done = {};
 };

@@ -1,0 +1,173 @@
+#include "app/build/build_desk.h"
+
+#include "core/project/build_steps.h"
+#include "io/guide/letters_job.h"
+
+#include <QDateTime>
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+constexpr int between_looks_ms = 20'000;
+
+struct Work {
+    std::vector<BuildStep> steps;
+    BuildNow now;
+};
+
+} // namespace
+
+BuildDesk::BuildDesk(const BenchParts& bench, QObject* parent) : QObject(parent), bench_(bench) {
+    connect(&bench_.state, &BenchState::plan_changed, this, [this] {
+        const auto plan = bench_.state.own_plan();
+        if (!plan || (!plan->sheets.done && plan->sections.cut)) return;
+        plan_ = plan;
+        project_ = bench_.document.project();
+        jobs_.reset();
+        ask();
+        if (jobs_wanted_) want_jobs();
+    });
+    connect(&bench_.document, &Document::project_changed, this, [this] {
+        if (!plan_holds()) return;
+        const bool cut_otherwise = !(project_.build.cutting == bench_.document.project().build.cutting);
+        project_ = bench_.document.project();
+        ask();
+        if (cut_otherwise && jobs_wanted_) want_jobs();
+    });
+    // Another page begins with its first step.
+    connect(&bench_.document, &Document::path_changed, this, [this] { shown_.clear(); });
+    minutes_.setInterval(between_looks_ms);
+    connect(&minutes_, &QTimer::timeout, this, &BuildDesk::ask);
+}
+
+std::int64_t BuildDesk::clock() const {
+    return bench_.settings.now();
+}
+
+bool BuildDesk::plan_holds() const {
+    if (!plan_) return false;
+    Project before = project_;
+    before.build = bench_.document.project().build;
+    before.sections.pace = bench_.document.project().sections.pace;
+    return before == bench_.document.project();
+}
+
+void BuildDesk::ask() {
+    if (!plan_) return;
+    const quint64 number = ++asked_;
+    bench_.worker.think(this, [this, number, project = project_, plan = plan_,
+                               moment = clock()](Planner&) -> std::function<void()> {
+        Work work;
+        work.steps = build_steps(project, *plan);
+        work.now = build_now(work.steps, project.build, moment, project.seed);
+        return [this, number, work = std::move(work)]() mutable {
+            if (number != asked_) return;
+            answered_ = number;
+            const int before = shown();
+            steps_ = std::move(work.steps);
+            now_ = std::move(work.now);
+            if (shown() < 0 || before < 0) show_first();
+            emit changed();
+        };
+    });
+}
+
+int BuildDesk::shown() const {
+    for (std::size_t i = 0; i < steps_.size(); ++i)
+        if (steps_[i].key == shown_) return static_cast<int>(i);
+    return -1;
+}
+
+void BuildDesk::show(int step) {
+    if (step < 0 || step >= static_cast<int>(steps_.size())) return;
+    shown_ = steps_[static_cast<std::size_t>(step)].key;
+    emit shown_changed();
+}
+
+void BuildDesk::show_first() {
+    if (!now_.order.empty()) show(static_cast<int>(now_.order.front()));
+    else if (!steps_.empty()) show(static_cast<int>(steps_.size()) - 1);
+}
+
+void BuildDesk::show_next(int by) {
+    // What is done comes before what is not, in the order of the list.
+    std::vector<std::size_t> order;
+    for (std::size_t i = 0; i < steps_.size(); ++i)
+        if (std::find(now_.order.begin(), now_.order.end(), i) == now_.order.end()) order.push_back(i);
+    order.insert(order.end(), now_.order.begin(), now_.order.end());
+    const auto at = std::find(order.begin(), order.end(), static_cast<std::size_t>(std::max(0, shown())));
+    if (at == order.end()) return;
+    const auto place = std::clamp<std::ptrdiff_t>(at - order.begin() + by, 0,
+                                                  static_cast<std::ptrdiff_t>(order.size()) - 1);
+    show(static_cast<int>(order[static_cast<std::size_t>(place)]));
+}
+
+void BuildDesk::change_log(const QString& intention, const std::function<void(StepLog&)>& change) {
+    if (shown() < 0) return;
+    bench_.document.change(intention, [&](Project& p) { change(p.build.log[shown_]); });
+}
+
+void BuildDesk::start_or_pause() {
+    if (shown() < 0) return;
+    const auto at = bench_.document.project().build.log.find(shown_);
+    const bool running = at != bench_.document.project().build.log.end() && at->second.running > 0;
+    const std::int64_t moment = clock();
+    if (running)
+        change_log("Pause the step", [&](StepLog& log) { pause(log, moment); });
+    else
+        change_log("Start the step", [&](StepLog& log) { start(log, moment); });
+}
+
+void BuildDesk::tick_off() {
+    const int done = shown();
+    if (done < 0) return;
+    const std::int64_t moment = clock();
+    // The next of the order is shown at once; what it is does not wait for the new times.
+    const auto at = std::find(now_.order.begin(), now_.order.end(), static_cast<std::size_t>(done));
+    int next = done;
+    if (at != now_.order.end() && at + 1 != now_.order.end())
+        next = static_cast<int>(*(at + 1));
+    else if (at == now_.order.end() && !now_.order.empty())
+        next = static_cast<int>(now_.order.front());
+    change_log("Tick off the step", [&](StepLog& log) { zesty::tick_off(log, moment); });
+    show(next);
+}
+
+void BuildDesk::take_tick_off() {
+    change_log("Take the tick off the step", [](StepLog& log) { zesty::take_tick_off(log); });
+}
+
+void BuildDesk::want_jobs() {
+    jobs_wanted_ = true;
+    if (!plan_) return;
+    const quint64 number = ++jobs_asked_;
+    bench_.worker.think(this, [this, number, project = project_, plan = plan_](Planner&) -> std::function<void()> {
+        CuttingJobs jobs = all_cutting_jobs(project, *plan, mats_of(project, *plan));
+        return [this, number, jobs = std::move(jobs)]() mutable {
+            if (number != jobs_asked_) return;
+            jobs_answered_ = number;
+            jobs_ = std::move(jobs);
+            job_ = std::clamp(job_, 0, std::max(0, static_cast<int>(jobs_->jobs.size()) - 1));
+            emit jobs_changed();
+        };
+    });
+}
+
+void BuildDesk::choose_job(int job) {
+    if (!jobs_ || job < 0 || job >= static_cast<int>(jobs_->jobs.size()) || job == job_) return;
+    job_ = job;
+    emit jobs_changed();
+}
+
+void BuildDesk::be_seen(bool seen) {
+    if (seen && !minutes_.isActive()) {
+        minutes_.start();
+        ask();
+    } else if (!seen) {
+        minutes_.stop();
+    }
+}
+
+} // namespace zesty

@@ -1,0 +1,78 @@
+#pragma once
+// The work as it stands: its steps from the plan, what has been done, which step is on show, and what the machine
+// is to cut. Worked out off the window's thread; views listen to its signals.
+
+#include "app/bench/waypoint_view.h"
+#include "core/build/progress.h"
+#include "core/project/cutting_jobs.h"
+
+#include <QTimer>
+#include <cstdint>
+#include <optional>
+
+namespace zesty {
+
+class BuildDesk : public QObject {
+    Q_OBJECT
+public:
+    BuildDesk(const BenchParts& bench, QObject* parent);
+
+    /// Seconds since 1970, as everybody here counts.
+    std::int64_t clock() const;
+
+    bool known() const { return plan_ != nullptr; } ///< the steps are; false until a plan is complete
+    const Project& project() const { return project_; }
+    const Plan& plan() const { return *plan_; }
+    std::shared_ptr<const Plan> shared_plan() const { return plan_; }
+    const std::vector<BuildStep>& steps() const { return steps_; }
+    const BuildNow& now() const { return now_; }
+    bool up_to_date() const { return asked_ == answered_ && jobs_asked_ == jobs_answered_; }
+
+    int shown() const; ///< into steps(); -1 for none
+    void show(int step);
+    void show_next(int by); ///< in the order in which they come
+    /// What comes first now.
+    void show_first();
+
+    void start_or_pause();
+    void tick_off();
+    void take_tick_off();
+
+    /// Null until somebody has wanted them and they are worked out.
+    const CuttingJobs* jobs() const { return jobs_ ? &*jobs_ : nullptr; }
+    void want_jobs();
+    /// The first time only; after that they follow the plan.
+    void want_jobs_once() {
+        if (!jobs_wanted_) want_jobs();
+    }
+    int job() const { return job_; }
+    void choose_job(int job);
+
+    /// While it is seen, time goes on.
+    void be_seen(bool seen);
+
+signals:
+    void changed();
+    void shown_changed();
+    void jobs_changed();
+
+private:
+    void ask();
+    void change_log(const QString& intention, const std::function<void(StepLog&)>& change);
+    /// Everything but what is decided at Build is as it was planned.
+    bool plan_holds() const;
+
+    BenchParts bench_;
+    Project project_; ///< the plan's
+    std::shared_ptr<const Plan> plan_;
+    std::vector<BuildStep> steps_;
+    BuildNow now_;
+    std::string shown_; ///< key
+    std::optional<CuttingJobs> jobs_;
+    bool jobs_wanted_ = false;
+    int job_ = 0;
+    quint64 asked_ = 0, answered_ = 0, jobs_asked_ = 0, jobs_answered_ = 0;
+    QTimer minutes_;
+};
+
+} // namespace zesty

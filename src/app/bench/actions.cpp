@@ -42,9 +42,8 @@ const std::vector<ActionRow>& action_table() {
             {Act::ZoomOut, "Page", "Farther away", "-", always},
             {Act::FoldDrawer, "Page", "Fold or open the drawer", "F9", always},
         };
-        for (const auto& more :
-             {set_out_actions(), sections_actions(), papers_actions(), sheets_actions(), dress_actions(),
-              build_actions()})
+        for (const auto& more : {set_out_actions(), sections_actions(), papers_actions(), sheets_actions(),
+                                 dress_actions(), build_actions()})
             rows.insert(rows.end(), more.begin(), more.end());
         return rows;
     }();

@@ -1,7 +1,7 @@
 // Opening, saving, what others do to the file meanwhile, and work that a crash left behind.
 
-#include "app/bench/bench_window.h"
 #include "app/bench/add_paper_line.h"
+#include "app/bench/bench_window.h"
 #include "app/bench/bring_in.h"
 #include "app/bench/drawer.h"
 #include "app/bench/living_stash.h"

@@ -117,8 +117,9 @@ void BenchWindow::build_waypoints(QWidget* side) {
     set_out_ = new SetOutWaypoint(bench, side, middle_, this);
     papers_ = new PapersWaypoint(bench, side, middle_, this);
     sheets_ = new SheetsWaypoint(bench, side, middle_, this);
-    waypoints_ = {set_out_, new SectionsWaypoint(bench, side, this), papers_, sheets_,
-                  new DressWaypoint(bench, side, this), new BuildWaypoint(bench, side, middle_, this)};
+    waypoints_ = {
+        set_out_, new SectionsWaypoint(bench, side, this), papers_,
+        sheets_,  new DressWaypoint(bench, side, this),    new BuildWaypoint(bench, side, middle_, this)};
     // What takes the page's place was made a child of the middle.
     for (QObject* child : middle_->children())
         if (auto* view = qobject_cast<QWidget*>(child); view && middle_->indexOf(view) < 0)
@@ -286,7 +287,8 @@ void BenchWindow::show_waypoint() {
 /// Everything round the middle, unless that wants the window to itself.
 void BenchWindow::show_surroundings() {
     const bool all = !waypoint().alone();
-    for (QWidget* w : {static_cast<QWidget*>(head_), static_cast<QWidget*>(route_), side_}) w->setVisible(all);
+    for (QWidget* w : {static_cast<QWidget*>(head_), static_cast<QWidget*>(route_), side_})
+        w->setVisible(all);
     drawer_->setVisible(all && waypoint().shows_drawer());
 }
 

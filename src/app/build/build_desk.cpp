@@ -57,21 +57,22 @@ bool BuildDesk::plan_holds() const {
 void BuildDesk::ask() {
     if (!plan_) return;
     const quint64 number = ++asked_;
-    bench_.worker.think(this, [this, number, project = project_, plan = plan_,
-                               moment = clock()](Planner&) -> std::function<void()> {
-        Work work;
-        work.steps = build_steps(project, *plan);
-        work.now = build_now(work.steps, project.build, moment, project.seed);
-        return [this, number, work = std::move(work)]() mutable {
-            if (number != asked_) return;
-            answered_ = number;
-            const int before = shown();
-            steps_ = std::move(work.steps);
-            now_ = std::move(work.now);
-            if (shown() < 0 || before < 0) show_first();
-            emit changed();
-        };
-    });
+    bench_.worker.think(this,
+                        [this, number, project = project_, plan = plan_,
+                         moment = clock()](Planner&) -> std::function<void()> {
+                            Work work;
+                            work.steps = build_steps(project, *plan);
+                            work.now = build_now(work.steps, project.build, moment, project.seed);
+                            return [this, number, work = std::move(work)]() mutable {
+                                if (number != asked_) return;
+                                answered_ = number;
+                                const int before = shown();
+                                steps_ = std::move(work.steps);
+                                now_ = std::move(work.now);
+                                if (std::exchange(show_first_, false) || shown() < 0 || before < 0) show_first();
+                                emit changed();
+                            };
+                        });
 }
 
 int BuildDesk::shown() const {
@@ -87,8 +88,10 @@ void BuildDesk::show(int step) {
 }
 
 void BuildDesk::show_first() {
-    if (!now_.order.empty()) show(static_cast<int>(now_.order.front()));
-    else if (!steps_.empty()) show(static_cast<int>(steps_.size()) - 1);
+    if (!now_.order.empty())
+        show(static_cast<int>(now_.order.front()));
+    else if (!steps_.empty())
+        show(static_cast<int>(steps_.size()) - 1);
 }
 
 void BuildDesk::show_next(int by) {
@@ -99,8 +102,8 @@ void BuildDesk::show_next(int by) {
     order.insert(order.end(), now_.order.begin(), now_.order.end());
     const auto at = std::find(order.begin(), order.end(), static_cast<std::size_t>(std::max(0, shown())));
     if (at == order.end()) return;
-    const auto place = std::clamp<std::ptrdiff_t>(at - order.begin() + by, 0,
-                                                  static_cast<std::ptrdiff_t>(order.size()) - 1);
+    const auto place =
+        std::clamp<std::ptrdiff_t>(at - order.begin() + by, 0, static_cast<std::ptrdiff_t>(order.size()) - 1);
     show(static_cast<int>(order[static_cast<std::size_t>(place)]));
 }
 
@@ -121,18 +124,9 @@ void BuildDesk::start_or_pause() {
 }
 
 void BuildDesk::tick_off() {
-    const int done = shown();
-    if (done < 0) return;
     const std::int64_t moment = clock();
-    // The next of the order is shown at once; what it is does not wait for the new times.
-    const auto at = std::find(now_.order.begin(), now_.order.end(), static_cast<std::size_t>(done));
-    int next = done;
-    if (at != now_.order.end() && at + 1 != now_.order.end())
-        next = static_cast<int>(*(at + 1));
-    else if (at == now_.order.end() && !now_.order.empty())
-        next = static_cast<int>(now_.order.front());
+    show_first_ = true;
     change_log("Tick off the step", [&](StepLog& log) { zesty::tick_off(log, moment); });
-    show(next);
 }
 
 void BuildDesk::take_tick_off() {
@@ -143,16 +137,17 @@ void BuildDesk::want_jobs() {
     jobs_wanted_ = true;
     if (!plan_) return;
     const quint64 number = ++jobs_asked_;
-    bench_.worker.think(this, [this, number, project = project_, plan = plan_](Planner&) -> std::function<void()> {
-        CuttingJobs jobs = all_cutting_jobs(project, *plan, mats_of(project, *plan));
-        return [this, number, jobs = std::move(jobs)]() mutable {
-            if (number != jobs_asked_) return;
-            jobs_answered_ = number;
-            jobs_ = std::move(jobs);
-            job_ = std::clamp(job_, 0, std::max(0, static_cast<int>(jobs_->jobs.size()) - 1));
-            emit jobs_changed();
-        };
-    });
+    bench_.worker.think(
+        this, [this, number, project = project_, plan = plan_](Planner&) -> std::function<void()> {
+            CuttingJobs jobs = all_cutting_jobs(project, *plan, mats_of(project, *plan));
+            return [this, number, jobs = std::move(jobs)]() mutable {
+                if (number != jobs_asked_) return;
+                jobs_answered_ = number;
+                jobs_ = std::move(jobs);
+                job_ = std::clamp(job_, 0, std::max(0, static_cast<int>(jobs_->jobs.size()) - 1));
+                emit jobs_changed();
+            };
+        });
 }
 
 void BuildDesk::choose_job(int job) {

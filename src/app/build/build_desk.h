@@ -1,6 +1,6 @@
 #pragma once
-// The work as it stands: its steps from the plan, what has been done, which step is on show, and what the machine
-// is to cut. Worked out off the window's thread; views listen to its signals.
+// The work as it stands: its steps from the plan, what has been done, which step is on show, and what the
+// machine is to cut. Worked out off the window's thread; views listen to its signals.
 
 #include "app/bench/waypoint_view.h"
 #include "core/build/progress.h"
@@ -68,6 +68,7 @@ private:
     std::vector<BuildStep> steps_;
     BuildNow now_;
     std::string shown_; ///< key
+    bool show_first_ = false; ///< once the new order is known
     std::optional<CuttingJobs> jobs_;
     bool jobs_wanted_ = false;
     int job_ = 0;

@@ -20,8 +20,9 @@
 namespace zesty {
 
 BuildWaypoint::BuildWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent)
-    : WaypointView(bench, parent), desk_(new BuildDesk(bench, this)), machine_(new MachineDesk(bench, *desk_, this)),
-      panel_(new BuildPanel(bench, *desk_, *machine_, side)), middle_(new QStackedWidget(middle)) {
+    : WaypointView(bench, parent), desk_(new BuildDesk(bench, this)),
+      machine_(new MachineDesk(bench, *desk_, this)), panel_(new BuildPanel(bench, *desk_, *machine_, side)),
+      middle_(new QStackedWidget(middle)) {
     steps_ = new QWidget(middle_);
     auto* column = new QVBoxLayout(steps_);
     column->setContentsMargins(0, 0, 0, 0);
@@ -38,9 +39,12 @@ BuildWaypoint::BuildWaypoint(const BenchParts& bench, QWidget* side, QWidget* mi
     middle_->setFocusProxy(steps_);
     connect(&panel_->lists(), &ListsPart::one_more_known, lists, &ListsView::show_one_more);
     connect(panel_, &PanelOfParts::part_chosen, this, [this, cutting, lists](int part) {
-        if (part == BuildPanel::Cutting) middle_->setCurrentWidget(cutting);
-        else if (part == BuildPanel::Lists) middle_->setCurrentWidget(lists);
-        else middle_->setCurrentWidget(steps_);
+        if (part == BuildPanel::Cutting)
+            middle_->setCurrentWidget(cutting);
+        else if (part == BuildPanel::Lists)
+            middle_->setCurrentWidget(lists);
+        else
+            middle_->setCurrentWidget(steps_);
         middle_->setFocusProxy(middle_->currentWidget());
     });
     connect(desk_, &BuildDesk::changed, this, &WaypointView::look_changed);
@@ -52,8 +56,10 @@ QString BuildWaypoint::answer(const Project&, const Plan&) const {
     const BuildNow& now = desk_->now();
     if (now.order.empty()) return "all done";
     const QString dry =
-        QDateTime::fromSecsSinceEpoch(desk_->clock() + static_cast<std::int64_t>(now.finish * 60)).toString("H:mm");
-    if (now.done == 0) return QString("%1 steps, %2").arg(desk_->steps().size()).arg(words(minutes_in_words(now.finish)));
+        QDateTime::fromSecsSinceEpoch(desk_->clock() + static_cast<std::int64_t>(now.finish * 60))
+            .toString("H:mm");
+    if (now.done == 0)
+        return QString("%1 steps, %2").arg(desk_->steps().size()).arg(words(minutes_in_words(now.finish)));
     return QString("%1 of %2 done, dry by %3").arg(now.done).arg(desk_->steps().size()).arg(dry);
 }
 

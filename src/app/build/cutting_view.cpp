@@ -55,10 +55,12 @@ void CuttingView::paintEvent(QPaintEvent*) {
     const auto say = [&](double y, double high, const QString& text, bool strong, const QColor& colour) {
         p.setFont(theme::font(strong ? theme::Text::Title : theme::Text::Body));
         p.setPen(colour);
-        p.drawText(QRectF(cutting_rim, y, width() - 2 * cutting_rim, high), Qt::AlignLeft | Qt::AlignVCenter, text);
+        p.drawText(QRectF(cutting_rim, y, width() - 2 * cutting_rim, high), Qt::AlignLeft | Qt::AlignVCenter,
+                   text);
     };
     if (!jobs || jobs->jobs.empty())
-        return say(cutting_rim, 40, jobs ? "Nothing is cut by machine." : "Laying out what the machine cuts\u2026", false,
+        return say(cutting_rim, 40,
+                   jobs ? "Nothing is cut by machine." : "Laying out what the machine cuts\u2026", false,
                    theme::quiet);
     const CuttingJob& job = jobs->jobs[static_cast<std::size_t>(desk_.job())];
     QString title = words(job.from);
@@ -66,12 +68,13 @@ void CuttingView::paintEvent(QPaintEvent*) {
     if (job.parts > 1) title += QString(", part %1 of %2").arg(job.part).arg(job.parts);
     say(8, 28, title, true, theme::ink);
     const Material* of = material(job.material);
-    QString how = QString("%1, %2, good side %3").arg(counted(job.file.contours.size(), "contour", "contours"),
-                                                     of ? of->name : "another material",
-                                                     job.good_side_up ? "up" : "down");
+    QString how = QString("%1, %2, good side %3")
+                      .arg(counted(job.file.contours.size(), "contour", "contours"),
+                           of ? of->name : "another material", job.good_side_up ? "up" : "down");
     if (job.parts > 1) how += ". Blue crosses lie at the same places of the sheet in each part";
     say(34, 22, how + ".", false, theme::quiet);
-    const QRectF room(cutting_rim, cutting_head + 8, width() - 2 * cutting_rim, height() - cutting_head - cutting_foot - 12);
+    const QRectF room(cutting_rim, cutting_head + 8, width() - 2 * cutting_rim,
+                      height() - cutting_head - cutting_foot - 12);
     const QRectF seen = part_seen(job);
     const double scale = std::min(room.width() / seen.width(), room.height() / seen.height());
     CuttingJobLook look;

@@ -15,7 +15,8 @@ constexpr int longest_choice = 34; ///< letters of a step's words in a list
 
 } // namespace
 
-HabitsPart::HabitsPart(Document& document, BenchState& state, Actions& actions, BuildDesk& desk, QWidget* parent)
+HabitsPart::HabitsPart(Document& document, BenchState& state, Actions& actions, BuildDesk& desk,
+                       QWidget* parent)
     : PanelPart(document, state, actions, parent), desk_(desk) {
     build_habits();
     build_own_steps();
@@ -38,7 +39,8 @@ void HabitsPart::build_habits() {
     auto* r = row("Trim");
     trim_ = new ChoiceBox<TrimBase>(
         "When the base is trimmed",
-        {{"the base after wet work", TrimBase::AfterWet}, {"the base before wet work", TrimBase::BeforeWet}}, this);
+        {{"the base after wet work", TrimBase::AfterWet}, {"the base before wet work", TrimBase::BeforeWet}},
+        this);
     trim_->on_choice(this, [this](TrimBase to) { turn("When to trim", [&](Habits& h) { h.trim = to; }); });
     r->addWidget(trim_, 1);
     r = row("First");
@@ -46,20 +48,24 @@ void HabitsPart::build_habits() {
                                       {{"back the openings, then lay out", FirstWork::Backing},
                                        {"lay the photos down, then back", FirstWork::Photos}},
                                       this);
-    first_->on_choice(this, [this](FirstWork to) { turn("What comes first", [&](Habits& h) { h.first = to; }); });
+    first_->on_choice(this,
+                      [this](FirstWork to) { turn("What comes first", [&](Habits& h) { h.first = to; }); });
     r->addWidget(first_, 1);
     r = row("Frame");
     frame_ = new ChoiceBox<FrameBase>(
         "When the base comes on its frame",
-        {{"mount the base on it last", FrameBase::Last}, {"mount the base on it first", FrameBase::First}}, this);
-    frame_->on_choice(this, [this](FrameBase to) { turn("When to frame", [&](Habits& h) { h.frame = to; }); });
+        {{"mount the base on it last", FrameBase::Last}, {"mount the base on it first", FrameBase::First}},
+        this);
+    frame_->on_choice(this,
+                      [this](FrameBase to) { turn("When to frame", [&](Habits& h) { h.frame = to; }); });
     r->addWidget(frame_, 1);
     r = row("Cut");
     mats_ = new ChoiceBox<CutMats>("What cuts photo mats and layers",
                                    {{"photo mats and layers by machine", CutMats::Machine},
                                     {"photo mats and layers by trimmer", CutMats::Trimmer}},
                                    this);
-    mats_->on_choice(this, [this](CutMats to) { turn("What cuts photo mats", [&](Habits& h) { h.mats = to; }); });
+    mats_->on_choice(this,
+                     [this](CutMats to) { turn("What cuts photo mats", [&](Habits& h) { h.mats = to; }); });
     r->addWidget(mats_, 1);
     changes_ = line("habit-changes");
 }
@@ -100,7 +106,8 @@ void HabitsPart::build_own_steps() {
     auto* remind = push("Remind me at the end", "Named before the page is finished", [this] {
         const QString said = own_->text().trimmed();
         if (said.isEmpty() || document_.project().build.reminders.size() >= most_reminders) return;
-        document_.change("Add a reminder", [&](Project& p) { p.build.reminders.push_back(said.toStdString()); });
+        document_.change("Add a reminder",
+                         [&](Project& p) { p.build.reminders.push_back(said.toStdString()); });
         own_->clear();
     });
     r->addWidget(remind);
@@ -141,9 +148,11 @@ void HabitsPart::refresh() {
     first_->show_value(build.habits.first);
     frame_->show_value(build.habits.frame);
     mats_->show_value(build.habits.mats);
-    QString said = changed_by_.isEmpty() ? "Only habits: turn them round, and the steps follow." : changed_by_;
+    QString said =
+        changed_by_.isEmpty() ? "Only habits: turn them round, and the steps follow." : changed_by_;
     if (desk_.known())
-        for (const std::string& one : own_steps_left_out(desk_.project(), desk_.steps())) said += " " + words(one);
+        for (const std::string& one : own_steps_left_out(desk_.project(), desk_.steps()))
+            said += " " + words(one);
     changes_->setText(said);
     for (auto* box : {own_after_, own_before_}) {
         const std::string before = box->count() > 0 ? box->value() : std::string();

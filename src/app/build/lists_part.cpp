@@ -26,29 +26,31 @@ void ListsPart::ask_one_more() {
     if (!desk_.known()) return;
     one_more_->setEnabled(false);
     says_->setText("Trying one more sheet of each\u2026");
-    worker_.think(this, [this, project = desk_.project(), plan = desk_.shared_plan()](
-                            Planner& planner) -> std::function<void()> {
-        QString html;
-        for (const OneMoreSheet& one : one_more_sheet(project, *plan, planner))
-            html += QString("<p>%1, %2: %3 short now, %4 with it.</p>")
-                        .arg(words(one.paper).toHtmlEscaped(),
-                             words(format_size(one.width, one.height, project.units)),
-                             counted(one.short_now, "patch", "patches"))
-                        .arg(one.short_then);
-        return [this, html] {
-            refresh();
-            emit one_more_known(html.isEmpty() ? "<p>Nothing is short of paper.</p>" : html);
-        };
-    });
+    worker_.think(this,
+                  [this, project = desk_.project(),
+                   plan = desk_.shared_plan()](Planner& planner) -> std::function<void()> {
+                      QString html;
+                      for (const OneMoreSheet& one : one_more_sheet(project, *plan, planner))
+                          html += QString("<p>%1, %2: %3 short now, %4 with it.</p>")
+                                      .arg(words(one.paper).toHtmlEscaped(),
+                                           words(format_size(one.width, one.height, project.units)),
+                                           counted(one.short_now, "patch", "patches"))
+                                      .arg(one.short_then);
+                      return [this, html] {
+                          refresh();
+                          emit one_more_known(html.isEmpty() ? "<p>Nothing is short of paper.</p>" : html);
+                      };
+                  });
 }
 
 void ListsPart::refresh() {
     const std::size_t short_ones = desk_.known() ? desk_.plan().sheets.short_patches.size() : 0;
     one_more_->setEnabled(short_ones > 0);
-    says_->setText(short_ones > 0
-                       ? QString("%1 still without paper.").arg(counted(short_ones, "patch is", "patches are"))
-                       : QString("The lists stand beside, with what to pack for each sitting. The printed guide "
-                                 "has them too."));
+    says_->setText(
+        short_ones > 0
+            ? QString("%1 still without paper.").arg(counted(short_ones, "patch is", "patches are"))
+            : QString("The lists stand beside, with what to pack for each sitting. The printed guide "
+                      "has them too."));
 }
 
 } // namespace zesty

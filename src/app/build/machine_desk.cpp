@@ -67,8 +67,7 @@ void MachineDesk::say(const QString& what) {
 
 bool MachineDesk::on_show() const {
     const CuttingJob* job = job_on_show(desk_);
-    return job && !away() && !testing_ &&
-           now().job == machine_job(*job, desk_.project().build.cutting).id;
+    return job && !away() && !testing_ && now().job == machine_job(*job, desk_.project().build.cutting).id;
 }
 
 void MachineDesk::connect_machine() {
@@ -107,8 +106,9 @@ void MachineDesk::cut_or_pause() {
         connect_machine();
     } else if (now().state == MachineNow::State::Cutting) {
         link_.pause();
-    } else if (on_show() && (now().state == MachineNow::State::Paused || now().state == MachineNow::State::Stopped ||
-                             now().state == MachineNow::State::Loaded)) {
+    } else if (on_show() &&
+               (now().state == MachineNow::State::Paused || now().state == MachineNow::State::Stopped ||
+                now().state == MachineNow::State::Loaded)) {
         link_.mend();
         link_.cut();
     } else {

@@ -1,6 +1,6 @@
 #pragma once
-// The cutting machine as the window sees it: the stand-in that can be started from here, what is loaded, how far it
-// is. A test piece comes first where it is wanted.
+// The cutting machine as the window sees it: the stand-in that can be started from here, what is loaded, how
+// far it is. A test piece comes first where it is wanted.
 
 #include "app/build/build_desk.h"
 #include "devices/cutter_link.h"

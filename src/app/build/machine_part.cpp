@@ -40,10 +40,11 @@ void MachinePart::build_settings() {
                                        {"swivel at corners", Corners::Swivel},
                                        {"lift at corners", Corners::Lift}},
                                       this);
-    corners_->setToolTip("Swivel: a blade that turns by itself goes on by its offset and round the corner. Lift: "
-                         "it is lifted and set down anew.");
-    corners_->on_choice(this,
-                        [this](Corners to) { change("Corners", [&](CuttingSettings& c) { c.corners = to; }); });
+    corners_->setToolTip(
+        "Swivel: a blade that turns by itself goes on by its offset and round the corner. Lift: "
+        "it is lifted and set down anew.");
+    corners_->on_choice(
+        this, [this](Corners to) { change("Corners", [&](CuttingSettings& c) { c.corners = to; }); });
     r->addWidget(corners_, 1);
     r = row("Blade tip");
     offset_ = fine_field("Tip of the blade behind its axis", blade_offset_limits, [this](double mm) {
@@ -65,9 +66,10 @@ void MachinePart::build_settings() {
         change("Material of the cuts", [&](CuttingSettings& c) { c.material = id; });
     });
     r->addWidget(material_, 1);
-    face_down_ = tick("good side down", "Everything lies on the mat with its good side down", [this](bool on) {
-        change("Which side lies up", [&](CuttingSettings& c) { c.face_down = on; });
-    });
+    face_down_ =
+        tick("good side down", "Everything lies on the mat with its good side down", [this](bool on) {
+            change("Which side lies up", [&](CuttingSettings& c) { c.face_down = on; });
+        });
     r->addWidget(face_down_);
 }
 
@@ -80,9 +82,8 @@ void MachinePart::build_machine() {
     cancel_ = button(Act::CancelCut, "Cancel");
     r->addWidget(cancel_);
     r->addStretch(1);
-    test_ = tick("test piece first", "A square of 10 mm is cut first, on new paper", [this](bool on) {
-        change("Test piece", [&](CuttingSettings& c) { c.test_piece = on; });
-    });
+    test_ = tick("test piece first", "A square of 10 mm is cut first, on new paper",
+                 [this](bool on) { change("Test piece", [&](CuttingSettings& c) { c.test_piece = on; }); });
     column_->addWidget(test_);
     progress_ = new QProgressBar(this);
     progress_->setAccessibleName("How far the machine is");
@@ -131,8 +132,8 @@ void MachinePart::refresh() {
     QStringList rows;
     if (const CuttingJobs* jobs = desk_.jobs())
         for (const CuttingJob& job : jobs->jobs)
-            rows << words(job.from) + (job.parts > 1 ? QString(", part %1").arg(job.part) : QString()) + ": " +
-                        counted(job.file.contours.size(), "contour", "contours");
+            rows << words(job.from) + (job.parts > 1 ? QString(", part %1").arg(job.part) : QString()) +
+                        ": " + counted(job.file.contours.size(), "contour", "contours");
     rows_->show_rows(rows);
     {
         const QSignalBlocker quiet_rows(rows_);
@@ -149,8 +150,8 @@ void MachinePart::refresh() {
     test_->setChecked(c.test_piece);
     const MachineNow& now = machine_.now();
     const bool here = machine_.on_show();
-    cut_->setText(machine_.away()                                ? "Connect"
-                  : now.state == MachineNow::State::Cutting      ? "Pause"
+    cut_->setText(machine_.away()                                   ? "Connect"
+                  : now.state == MachineNow::State::Cutting         ? "Pause"
                   : here && now.state == MachineNow::State::Paused  ? "Go on"
                   : here && now.state == MachineNow::State::Stopped ? "Go on"
                                                                     : "Cut");

@@ -15,8 +15,8 @@ namespace zesty {
 class MachinePart : public PanelPart {
     Q_OBJECT
 public:
-    MachinePart(Document& document, BenchState& state, Actions& actions, BuildDesk& desk, MachineDesk& machine,
-                QWidget* parent);
+    MachinePart(Document& document, BenchState& state, Actions& actions, BuildDesk& desk,
+                MachineDesk& machine, QWidget* parent);
 
 private:
     void build_settings();

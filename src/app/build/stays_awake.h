@@ -1,6 +1,6 @@
 #pragma once
-// Asks the desktop not to let the screen go to sleep, by the freedesktop screen saver interface; where there is
-// none nothing happens.
+// Asks the desktop not to let the screen go to sleep, by the freedesktop screen saver interface; where there
+// is none nothing happens.
 
 #include <QObject>
 

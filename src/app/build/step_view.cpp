@@ -238,7 +238,8 @@ void StepView::refresh() {
     number_->setText(QString::number(shown + 1));
     what_->setText(words(step.what));
     const bool done = now.state == StepState::Done || now.state == StepState::Dries;
-    QString about = done ? QString("Done") : in_minutes(now.left) + (now.state == StepState::Running ? " left" : "");
+    QString about =
+        done ? QString("Done") : in_minutes(now.left) + (now.state == StepState::Running ? " left" : "");
     if (!done && step.time.dries > 0)
         about += ", then " + in_minutes(step.time.dries) + " while " +
                  words(step.waiting.empty() ? "it dries" : step.waiting);
@@ -254,12 +255,15 @@ void StepView::refresh() {
     undone_->setVisible(done);
     start_->setVisible(!done);
     not_now_->setVisible(!done);
-    start_->setText(now.state == StepState::Running ? "Pause" : now.state == StepState::Paused ? "Go on" : "Start");
+    start_->setText(now.state == StepState::Running  ? "Pause"
+                    : now.state == StepState::Paused ? "Go on"
+                                                     : "Start");
     QStringList next;
     for (const std::size_t k : desk_.now().order)
         if (k != i && next.size() < 2)
-            next << QString("%1 %2, %3").arg(k + 1).arg(words(desk_.steps()[k].what),
-                                                        in_minutes(desk_.now().steps[k].left));
+            next << QString("%1 %2, %3")
+                        .arg(k + 1)
+                        .arg(words(desk_.steps()[k].what), in_minutes(desk_.now().steps[k].left));
     then_->setText(next.isEmpty() ? QString() : "Then: " + next.join("; ") + ".");
 }
 

@@ -1,6 +1,6 @@
 #pragma once
-// One step at a time, large: what to do, its parts at their places, what it needs, what dries meanwhile. Space
-// ticks it off, the arrows go to the others.
+// One step at a time, large: what to do, its parts at their places, what it needs, what dries meanwhile.
+// Space ticks it off, the arrows go to the others.
 
 #include "app/build/build_desk.h"
 

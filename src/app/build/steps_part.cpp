@@ -17,7 +17,8 @@ constexpr int steps_shown = 11;
 
 } // namespace
 
-StepsPart::StepsPart(Document& document, BenchState& state, Actions& actions, BuildDesk& desk, QWidget* parent)
+StepsPart::StepsPart(Document& document, BenchState& state, Actions& actions, BuildDesk& desk,
+                     QWidget* parent)
     : PanelPart(document, state, actions, parent), desk_(desk) {
     auto* r = row("I have");
     have_ = new QSpinBox(this);
@@ -41,7 +42,8 @@ StepsPart::StepsPart(Document& document, BenchState& state, Actions& actions, Bu
     r->addStretch(1);
     now_ = new WrappedLabel(this);
     now_->setObjectName("what-now");
-    now_->setStyleSheet("background: #FBE6D3; border: 1px solid #E86A17; border-radius: 6px; padding: 6px 8px;");
+    now_->setStyleSheet(
+        "background: #FBE6D3; border: 1px solid #E86A17; border-radius: 6px; padding: 6px 8px;");
     column_->addWidget(now_);
     rows_ = new Rows("steps", "Steps in the order in which they come", steps_shown, this);
     connect(rows_, &Rows::taken, this, [this] {
@@ -78,7 +80,8 @@ QString StepsPart::row_of(std::size_t i) const {
     case StepState::Ready:
     case StepState::Waits:
         mark = s.state == StepState::Ready ? "\u25cf" : "\u25cb";
-        when = QDateTime::fromSecsSinceEpoch(desk_.clock() + static_cast<std::int64_t>(s.start * 60)).toString("H:mm");
+        when = QDateTime::fromSecsSinceEpoch(desk_.clock() + static_cast<std::int64_t>(s.start * 60))
+                   .toString("H:mm");
         break;
     }
     return QString("%1 %2  %3  %4").arg(mark).arg(i + 1).arg(when, words(step.what));
@@ -86,15 +89,17 @@ QString StepsPart::row_of(std::size_t i) const {
 
 QString StepsPart::what_now() const {
     const double minutes = have_->value();
-    const auto next = in_the_next(desk_.steps(), desk_.project().build, desk_.clock(), minutes,
-                                  desk_.project().seed);
+    const auto next =
+        in_the_next(desk_.steps(), desk_.project().build, desk_.clock(), minutes, desk_.project().seed);
     if (desk_.now().order.empty()) return "Everything is done.";
     if (next.empty()) return QString("Nothing can be begun and done in %1 min.").arg(minutes);
     constexpr std::size_t most = 2;
     QStringList all;
     for (std::size_t k = 0; k < std::min(next.size(), most); ++k)
-        all << QString("%1 %2 (%3)").arg(next[k] + 1).arg(words(desk_.steps()[next[k]].what),
-                                                           words(minutes_in_words(desk_.now().steps[next[k]].left)));
+        all << QString("%1 %2 (%3)")
+                   .arg(next[k] + 1)
+                   .arg(words(desk_.steps()[next[k]].what),
+                        words(minutes_in_words(desk_.now().steps[next[k]].left)));
     QString out = all.join(", then ");
     if (next.size() > most)
         out += QString(" and %1").arg(counted(next.size() - most, "more step", "more steps"));

@@ -120,7 +120,8 @@ void TapeView::paintEvent(QPaintEvent*) {
         if (b.done) from_ = std::min(from_, std::max(b.from, -120.0));
     const BuildNow& now = desk_.now();
     const auto at = [&](double minutes) {
-        return QDateTime::fromSecsSinceEpoch(desk_.clock() + static_cast<std::int64_t>(std::lround(minutes * 60)));
+        return QDateTime::fromSecsSinceEpoch(desk_.clock() +
+                                             static_cast<std::int64_t>(std::lround(minutes * 60)));
     };
     p.setFont(theme::font(theme::Text::Body, true));
     p.setPen(theme::ink);
@@ -132,15 +133,15 @@ void TapeView::paintEvent(QPaintEvent*) {
                     .arg(words(minutes_in_words(std::abs(now.later))), now.later > 0 ? "later" : "sooner");
     if (now.beyond > 0)
         said += QString(" %1 of work do not fit into the sittings.").arg(words(minutes_in_words(now.beyond)));
-    p.drawText(QRectF(edge_left, 4, width() - edge_left - edge_right, head_high - 4), Qt::AlignLeft | Qt::AlignVCenter, said);
+    p.drawText(QRectF(edge_left, 4, width() - edge_left - edge_right, head_high - 4),
+               Qt::AlignLeft | Qt::AlignVCenter, said);
     p.fillRect(QRectF(edge_left, head_high, width() - edge_left - edge_right, tape_high), theme::tape);
     const double tick = step_of_ticks(to_ - from_);
     p.setFont(theme::font(theme::Text::Small));
     const QDateTime midnight(at(from_).date(), QTime(0, 0));
     const double first = std::ceil(static_cast<double>(midnight.secsTo(at(from_))) / 60 / tick) * tick;
     for (double t = first;; t += tick) {
-        const double minutes =
-            static_cast<double>(midnight.toSecsSinceEpoch() - desk_.clock()) / 60 + t;
+        const double minutes = static_cast<double>(midnight.toSecsSinceEpoch() - desk_.clock()) / 60 + t;
         if (minutes > to_) break;
         const double x = px(minutes);
         p.setPen(theme::tape_line);
@@ -156,7 +157,8 @@ void TapeView::paintEvent(QPaintEvent*) {
     for (const Block& b : shown_) {
         if (b.from > to_ || b.to < from_) continue;
         const QRectF r(px(std::max(b.from, from_)) + 0.5, top + b.row * row_high,
-                       std::max(2.0, px(std::min(b.to, to_)) - px(std::max(b.from, from_)) - 1), row_high - 3);
+                       std::max(2.0, px(std::min(b.to, to_)) - px(std::max(b.from, from_)) - 1),
+                       row_high - 3);
         const bool on = static_cast<int>(b.step) == shown;
         p.setPen(on ? QPen(theme::ink, 2) : QPen(Qt::NoPen));
         p.setBrush(b.done ? theme::leaf : on ? theme::zest : later);
@@ -171,7 +173,8 @@ void TapeView::paintEvent(QPaintEvent*) {
                                      std::max(2.0, px(std::min(b.dry, to_)) - px(std::max(b.to, from_))), 8),
                               4, 4);
     p.setPen(theme::quiet);
-    p.drawText(QRectF(edge_left + 6, height() - 15, 300, 14), Qt::AlignLeft | Qt::AlignVCenter, "blue: what dries meanwhile");
+    p.drawText(QRectF(edge_left + 6, height() - 15, 300, 14), Qt::AlignLeft | Qt::AlignVCenter,
+               "blue: what dries meanwhile");
     p.setPen(QPen(theme::berry, 2));
     p.drawLine(QPointF(px(0), head_high - 2), QPointF(px(0), height() - 4));
 }
@@ -179,8 +182,9 @@ void TapeView::paintEvent(QPaintEvent*) {
 /// One name for blocks of a kind that follow each other, where there is room for it.
 void TapeView::paint_names(QPainter& p, double top, double row_high) const {
     std::vector<Block> all = shown_;
-    std::stable_sort(all.begin(), all.end(),
-                     [](const Block& a, const Block& b) { return std::pair(a.row, a.from) < std::pair(b.row, b.from); });
+    std::stable_sort(all.begin(), all.end(), [](const Block& a, const Block& b) {
+        return std::pair(a.row, a.from) < std::pair(b.row, b.from);
+    });
     p.setFont(theme::font(theme::Text::Small));
     for (std::size_t i = 0; i < all.size();) {
         const QString name = brief(desk_.steps()[all[i].step]);
@@ -192,7 +196,8 @@ void TapeView::paint_names(QPainter& p, double top, double row_high) const {
         const double to = px(std::min(all[end - 1].to, to_));
         if (p.fontMetrics().horizontalAdvance(name) < to - from - 6) {
             p.setPen(all[i].done ? QColor(Qt::white) : theme::ink);
-            p.drawText(QRectF(from, top + all[i].row * row_high, to - from, row_high - 3), Qt::AlignCenter, name);
+            p.drawText(QRectF(from, top + all[i].row * row_high, to - from, row_high - 3), Qt::AlignCenter,
+                       name);
         }
         i = end;
     }

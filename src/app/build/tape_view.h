@@ -1,5 +1,6 @@
 #pragma once
-// The time the work takes as a measuring tape: what is done, what is now and what comes, and what dries meanwhile.
+// The time the work takes as a measuring tape: what is done, what is now and what comes, and what dries
+// meanwhile.
 
 #include "app/build/build_desk.h"
 

@@ -84,7 +84,8 @@ void TimePart::refresh() {
     remove_->setEnabled(!rows.isEmpty());
     QStringList said;
     if (build.sittings.empty()) said << "Without sittings the work goes on until all is done.";
-    const auto pace = desk_.known() ? pace_in_words(desk_.project(), desk_.steps()) : std::vector<std::string>{};
+    const auto pace =
+        desk_.known() ? pace_in_words(desk_.project(), desk_.steps()) : std::vector<std::string>{};
     for (const std::string& one : pace) said << words(one);
     take_->setEnabled(!pace.empty());
     says_->setText(said.join(" "));

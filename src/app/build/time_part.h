@@ -14,8 +14,8 @@ namespace zesty {
 class TimePart : public PanelPart {
     Q_OBJECT
 public:
-    TimePart(Document& document, BenchState& state, Actions& actions, const Settings& settings, BuildDesk& desk,
-             QWidget* parent);
+    TimePart(Document& document, BenchState& state, Actions& actions, const Settings& settings,
+             BuildDesk& desk, QWidget* parent);
     void add_sitting();
 
 private:

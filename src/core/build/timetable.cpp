@@ -164,47 +164,46 @@ private:
     std::vector<double> tail_; ///< by step: from its beginning to the end of all that waits for it
 };
 
-std::vector<std::size_t> by_start(const Timetable& times) {
-    std::vector<std::size_t> out(times.start.size());
-    std::iota(out.begin(), out.end(), std::size_t{0});
-    std::stable_sort(out.begin(), out.end(),
-                     [&](std::size_t a, std::size_t b) { return times.start[a] < times.start[b]; });
-    return out;
+std::vector<std::size_t> moved(std::vector<std::size_t> order, std::size_t from, std::size_t to) {
+    const auto at = [&](std::size_t i) { return order.begin() + static_cast<std::ptrdiff_t>(i); };
+    std::rotate(at(to), at(from), at(from) + 1);
+    return order;
 }
 
 /// As near to the order the steps were given in as may be without ending much later: whoever wrote them down
-/// knew which belong together.
-Timetable in_the_order_given(const Scheduling& scheduling, Timetable best, const StopToken& stop) {
-    std::vector<std::size_t> order = by_start(best);
-    std::vector<std::size_t> given(order.size());
-    std::iota(given.begin(), given.end(), std::size_t{0});
+/// knew which belong together, and what is left of it looks the same once some steps are done. Step by step
+/// the one is brought forward that gains most.
+Timetable in_the_order_given(const Scheduling& scheduling, const Timetable& best, const StopToken& stop) {
     const double finish = best.finish * (1 + worth_an_order) + hardly;
     const double busy = best.busy * (1 + worth_an_order) + hardly;
-    const auto good_enough = [&](const Timetable& t) { return t.finish <= finish && t.busy <= busy; };
-    if (Timetable as_given = scheduling.in_order(given); good_enough(as_given)) return as_given;
-    std::size_t budget = order.empty() ? 0 : decoding_budget / order.size();
-    for (bool again = true; again && budget > 0 && !stopped(stop);) {
-        again = false;
-        for (std::size_t i = 0; i < order.size() && budget > 0; ++i) {
-            // The step goes as far to the front as it was given, past those that were given after it.
-            std::size_t to = i;
-            while (to > 0 && order[to - 1] > order[i]) --to;
-            for (; to < i && budget > 0; ++to) {
-                std::vector<std::size_t> other = order;
-                std::rotate(other.begin() + static_cast<std::ptrdiff_t>(to),
-                            other.begin() + static_cast<std::ptrdiff_t>(i),
-                            other.begin() + static_cast<std::ptrdiff_t>(i) + 1);
+    std::vector<std::size_t> order(best.start.size());
+    std::iota(order.begin(), order.end(), std::size_t{0});
+    Timetable now = scheduling.in_order(order);
+    const auto excess = [&](const Timetable& t) {
+        return std::max(0.0, t.finish - finish) + std::max(0.0, t.busy - busy);
+    };
+    std::size_t budget = decoding_budget / std::max<std::size_t>(1, order.size());
+    while (excess(now) > 0) {
+        double gained = hardly;
+        std::vector<std::size_t> better_order;
+        Timetable then;
+        for (std::size_t i = 1; i < order.size(); ++i)
+            for (const std::size_t to : {i - 1, i / 2, std::size_t{0}}) {
+                if (budget == 0 || stopped(stop)) return best;
                 --budget;
-                Timetable then = scheduling.in_order(other);
-                if (!good_enough(then)) continue;
-                order = std::move(other);
-                best = std::move(then);
-                again = true;
-                break;
+                std::vector<std::size_t> other = moved(order, i, to);
+                Timetable t = scheduling.in_order(other);
+                if (const double gain = excess(now) - excess(t); gain > gained) {
+                    gained = gain;
+                    better_order = std::move(other);
+                    then = std::move(t);
+                }
             }
-        }
+        if (better_order.empty()) return best;
+        order = std::move(better_order);
+        now = std::move(then);
     }
-    return best;
+    return now;
 }
 
 } // namespace
@@ -232,7 +231,7 @@ Timetable timetable(const std::vector<TimedStep>& steps, const TableTime& table,
     const double least = earliest_finish(steps, std::clamp(table.pairs, 1, most_pairs_of_hands));
     if (steps.size() <= few_steps && best.finish > least + hardly) {
         scheduling.search_all(best);
-        return in_the_order_given(scheduling, std::move(best), stop);
+        return in_the_order_given(scheduling, best, stop);
     }
     std::mt19937 random(seed);
     const int changes = std::min<int>(most_changes, static_cast<int>(decoding_budget / steps.size()));
@@ -250,7 +249,7 @@ Timetable timetable(const std::vector<TimedStep>& steps, const TableTime& table,
         order = std::move(other);
         if (better(then, best)) best = std::move(then);
     }
-    return in_the_order_given(scheduling, std::move(best), stop);
+    return in_the_order_given(scheduling, best, stop);
 }
 
 } // namespace zesty

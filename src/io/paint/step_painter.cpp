@@ -50,7 +50,8 @@ public:
         case StepPart::Kind::Embellishment:
             if (i < plan_.dress.embellishments.size()) {
                 put(plan_.dress.embellishments[i].outline);
-                label(QString::number(part.index + 1), bounds(plan_.dress.embellishments[i].outline).centre());
+                label(QString::number(part.index + 1),
+                      bounds(plan_.dress.embellishments[i].outline).centre());
             }
             return;
         case StepPart::Kind::Title:
@@ -149,8 +150,8 @@ void paint_sheet_step(QPainter& painter, const QRectF& into, const Plan& plan, i
     if (!used) return;
     for (const int p : used->patches) {
         const Patch& patch = plan.sections.patches[static_cast<std::size_t>(p)];
-        const Box lies = bounds(
-            transformed(patch.outline, plan.sheets.placed[static_cast<std::size_t>(p)].to_sheet()));
+        const Box lies =
+            bounds(transformed(patch.outline, plan.sheets.placed[static_cast<std::size_t>(p)].to_sheet()));
         paint_label(painter, to.map(QPointF(lies.centre().x, lies.centre().y)),
                     QString::number(patch.opening + 1), label_height * 0.8);
     }

@@ -22,9 +22,9 @@ struct StepShape {
 };
 StepShape shape_of(const Project& project, const Plan& plan, const BuildStep& step);
 
-/// Into a rectangle: the page, or the sheet, as large as fits; mirrored where the step lies face down. `page`:
-/// the whole page as a picture, which may be null while there is none. `label`: height of labels in the
-/// painter's units.
+/// Into a rectangle: the page, or the sheet, as large as fits; mirrored where the step lies face down.
+/// `page`: the whole page as a picture, which may be null while there is none. `label`: height of labels in
+/// the painter's units.
 void paint_step(QPainter& painter, const QRectF& into, const Project& project, const Plan& plan,
                 const BuildStep& step, const QImage& page, const Textures& textures, double label);
 

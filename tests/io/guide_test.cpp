@@ -282,8 +282,10 @@ TEST(CuttingSheets, PatchesAreTrueToAHundredthOfAMillimetre) {
     std::size_t sheets = 0;
     for (const UsedSheet& used : d.plan.sheets.used) {
         const Sheet& sheet = d.plan.papers.sheets[used.sheet];
+        std::string key = "sheet-" + sheet.id;
+        std::replace(key.begin(), key.end(), '#', '-');
         const auto job = std::find_if(cutting.jobs.begin(), cutting.jobs.end(),
-                                      [&](const CuttingJob& j) { return j.from == sheet.id; });
+                                      [&](const CuttingJob& j) { return j.key == key; });
         ASSERT_NE(job, cutting.jobs.end()) << sheet.id;
         EXPECT_EQ(job->parts, 1) << "it fits on the mat";
         const QByteArray svg = cutting_svg(job->file);

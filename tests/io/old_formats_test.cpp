@@ -189,4 +189,20 @@ TEST(OldFormats, AFileOfFormatElevenOpensDressedAndLiesFlat) {
     expect_the_same_written_anew(*p);
 }
 
+TEST(OldFormats, AFileOfFormatTwelveOpensWithHoldsWetWorkAndArrangementsAndNothingBuilt) {
+    const auto p = sample(12);
+    ASSERT_TRUE(p) << p.error().message;
+    EXPECT_EQ(p->set_out.photos.at(0).held.how, Mount::Normal);
+    EXPECT_EQ(p->set_out.cuts.at(0).held.how, Mount::Thin);
+    ASSERT_EQ(p->dress.wet.size(), 1u);
+    EXPECT_EQ(p->dress.wet[0].name, "Gusts");
+    EXPECT_TRUE(p->dress.wet[0].primer);
+    EXPECT_EQ(p->dress.frame.how, LateFraming::Trimmed);
+    EXPECT_EQ(p->dress.free_parts.size(), 1u);
+    ASSERT_EQ(p->variants.size(), 1u);
+    EXPECT_EQ(p->variants[0].name, "Breeze");
+    EXPECT_EQ(p->build, BuildDecisions{});
+    expect_the_same_written_anew(*p);
+}
+
 } // namespace zesty

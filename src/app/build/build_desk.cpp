@@ -69,7 +69,8 @@ void BuildDesk::ask() {
                                 const int before = shown();
                                 steps_ = std::move(work.steps);
                                 now_ = std::move(work.now);
-                                if (std::exchange(show_first_, false) || shown() < 0 || before < 0) show_first();
+                                if (std::exchange(show_first_, false) || shown() < 0 || before < 0)
+                                    show_first();
                                 emit changed();
                             };
                         });

@@ -67,7 +67,7 @@ private:
     std::shared_ptr<const Plan> plan_;
     std::vector<BuildStep> steps_;
     BuildNow now_;
-    std::string shown_; ///< key
+    std::string shown_;       ///< key
     bool show_first_ = false; ///< once the new order is known
     std::optional<CuttingJobs> jobs_;
     bool jobs_wanted_ = false;

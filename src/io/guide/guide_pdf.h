@@ -13,8 +13,12 @@ enum class PrinterPaper { A4, Letter };
 
 /// Chapters of the guide, in the order of the work.
 enum class Chapter {
+    Cover,
     Key,
+    Lists,
+    Steps,
     Preparation,
+    Trimming,
     CuttingMats,
     LoosePieces,
     Sheets,
@@ -24,19 +28,23 @@ enum class Chapter {
     Placement
 };
 template <>
-inline constexpr std::array words_of<Chapter>{"key",          "preparation", "cutting-mats",
-                                              "loose-pieces", "sheets",      "tracing",
-                                              "journaling",   "glue",        "placement"};
+inline constexpr std::array words_of<Chapter>{"cover",        "key",          "lists",   "steps",   "preparation",
+                                              "trimming",     "cutting-mats", "loose-pieces", "sheets", "tracing",
+                                              "journaling",   "glue",         "placement"};
 using Chapters = std::set<Chapter>;
-inline const Chapters all_chapters{Chapter::Key,         Chapter::Preparation, Chapter::CuttingMats,
-                                   Chapter::LoosePieces, Chapter::Sheets,      Chapter::Tracing,
-                                   Chapter::Journaling,  Chapter::Glue,        Chapter::Placement};
+inline const Chapters all_chapters = [] {
+    Chapters all;
+    for (std::size_t i = 0; i < words_of<Chapter>.size(); ++i) all.insert(static_cast<Chapter>(i));
+    return all;
+}();
 /// All but the placement sheet, which takes as much paper as the page is large.
-inline const Chapters usual_chapters{Chapter::Key,         Chapter::Preparation, Chapter::CuttingMats,
-                                     Chapter::LoosePieces, Chapter::Sheets,      Chapter::Tracing,
-                                     Chapter::Journaling,  Chapter::Glue};
+inline const Chapters usual_chapters = [] {
+    Chapters usual = all_chapters;
+    usual.erase(Chapter::Placement);
+    return usual;
+}();
 
-/// A PDF: the key with numbered openings and what backs them; the cuts on their mats; every used sheet with
+/// A PDF: a cover with the page; the key with numbered openings and what backs them; the cuts on their mats; every used sheet with
 /// its patches numbered, several on a page, in tiles with alignment marks where it is larger than the paper;
 /// the same mirrored, for tracing on the back, where patches are traced. Each page carries a 50 mm and a 1 in
 /// check square in its lower right corner. Needs a QGuiApplication for its fonts.

@@ -7,6 +7,8 @@
 
 namespace zesty::guide {
 
+/// The page as it will be, and what it takes.
+void print_cover(GuidePaper& g);
 /// What is where.
 void print_key(GuidePaper& g);
 /// What has to be measured, ordered and cut before anything is glued; nothing where there is nothing.
@@ -27,10 +29,19 @@ void print_glue(GuidePaper& g);
 /// The page at true scale, in tiles.
 void print_placement(GuidePaper& g);
 
+/// Papers, adhesives, foam and the like, by list.
+void print_lists(GuidePaper& g);
+/// Nothing where nothing is trimmed.
+void print_trimming(GuidePaper& g);
+/// Every step to tick off.
+void print_steps(GuidePaper& g);
+
 /// In the order of Chapter.
-inline constexpr std::array chapters{print_key,          print_preparation, print_cutting_mats,
-                                     print_loose_pieces, print_sheets,      print_tracing_sheets,
-                                     print_journaling,   print_glue,        print_placement};
+inline constexpr std::array chapters{print_cover,          print_key,          print_lists,
+                                     print_steps,          print_preparation,  print_trimming,
+                                     print_cutting_mats,   print_loose_pieces, print_sheets,
+                                     print_tracing_sheets, print_journaling,   print_glue,
+                                     print_placement};
 
 static_assert(chapters.size() == words_of<Chapter>.size());
 

@@ -67,7 +67,6 @@ void add_dressing(GuidePaper& g, std::vector<QString>& out) {
 std::vector<QString> to_prepare(GuidePaper& g) {
     const auto words = [](const std::string& t) { return QString::fromStdString(t); };
     std::vector<QString> out;
-    for (const std::string& t : g.plan.set_out.frame.to_cut) out.push_back(words(t));
     for (const PhotoCount& c : g.plan.set_out.photo_sizes)
         out.push_back(QString("Order %1 x %2.")
                           .arg(c.count)

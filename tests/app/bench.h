@@ -18,6 +18,7 @@ public:
     explicit Bench(const std::function<void(const QString& home)>& before = {});
 
     BenchWindow& window() { return *window_; }
+    Settings& settings() { return settings_; }
     Document& document() { return window_->document(); }
     BenchState& state() { return window_->state(); }
     const Plan& plan() { return *window_->state().plan(); }

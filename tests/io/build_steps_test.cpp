@@ -12,9 +12,9 @@
 #include "support/demo.h"
 
 #include <algorithm>
+#include <gtest/gtest.h>
 #include <iostream>
 #include <set>
-#include <gtest/gtest.h>
 
 namespace zesty {
 
@@ -129,7 +129,8 @@ TEST(BuildSteps, HabitsAreTurnedRoundAndPhysicsStays) {
     const auto usual = with([](Habits&) {});
     const auto trimmed_first = with([](Habits& h) { h.trim = TrimBase::BeforeWet; });
     EXPECT_TRUE(waits_for(usual, step(usual, "Trim the base"), step(usual, "Put Gusts")));
-    EXPECT_TRUE(waits_for(trimmed_first, step(trimmed_first, "Put Gusts"), step(trimmed_first, "Trim the base")));
+    EXPECT_TRUE(
+        waits_for(trimmed_first, step(trimmed_first, "Put Gusts"), step(trimmed_first, "Trim the base")));
     const auto photos_first = with([](Habits& h) { h.first = FirstWork::Photos; });
     const std::size_t look = step(photos_first, "Lay the cut and the photos");
     ASSERT_LT(look, photos_first.size());
@@ -139,9 +140,11 @@ TEST(BuildSteps, HabitsAreTurnedRoundAndPhysicsStays) {
         }
     EXPECT_EQ(step(usual, "Lay the cut and the photos"), usual.size());
     const auto framed_first = with([](Habits& h) { h.frame = FrameBase::First; });
-    EXPECT_TRUE(waits_for(framed_first, step(framed_first, "Glue the cut"), step(framed_first, "Mount the base")));
+    EXPECT_TRUE(
+        waits_for(framed_first, step(framed_first, "Glue the cut"), step(framed_first, "Mount the base")));
     EXPECT_TRUE(waits_for(usual, step(usual, "Mount the base"), step(usual, "Glue the cut")));
-    EXPECT_TRUE(waits_for(framed_first, step(framed_first, "Mount the base"), step(framed_first, "Cut the middle out")))
+    EXPECT_TRUE(waits_for(framed_first, step(framed_first, "Mount the base"),
+                          step(framed_first, "Cut the middle out")))
         << "gut before gluing, whatever the habit";
     const auto by_trimmer = with([](Habits& h) { h.mats = CutMats::Trimmer; });
     EXPECT_LT(step(by_trimmer, "Cut Photo mat 1 of Mia"), by_trimmer.size());
@@ -161,7 +164,8 @@ TEST(BuildSteps, FoamComesBeforePlacingAndShakersAreTrimmedDryAndFilledBeforeThe
         choice.treatment = Treatment::Shaker;
         p.sections.choose(Spot(0, 1, 0), choice);
     });
-    EXPECT_TRUE(waits_for(steps, step(steps, "Set Kite day on its foam"), step(steps, "Put foam behind Kite day")));
+    EXPECT_TRUE(
+        waits_for(steps, step(steps, "Set Kite day on its foam"), step(steps, "Put foam behind Kite day")));
     const std::size_t glued = step(steps, "Glue acetate");
     const std::size_t trimmed = step(steps, "Trim the acetate");
     const std::size_t filled = step(steps, "Wall opening");
@@ -200,8 +204,9 @@ TEST(BuildSteps, KeepTheirKeysWhenOthersComeAndGo) {
     const Plan then = *Planner().plan(project);
     const auto fewer = build_steps(project, then);
     EXPECT_LT(fewer.size(), keys.size());
-    EXPECT_TRUE(std::any_of(fewer.begin(), fewer.end(), [](const BuildStep& s) { return s.key == "photo:Mia"; }))
-        << "the second photo keeps its tick when the first goes";
+    EXPECT_TRUE(std::any_of(fewer.begin(), fewer.end(), [](const BuildStep& s) {
+        return s.key == "photo:Mia";
+    })) << "the second photo keeps its tick when the first goes";
 }
 
 TEST(BuildLists, SayWhatIsNeededWhatIsMissingAndWhatOneMoreSheetWouldCure) {
@@ -261,9 +266,10 @@ TEST(CuttingJobs, HoldEverythingTheMachineCutsOnceInsideFirstAndTravelFarLess) {
             for (const auto& pieces : one.layout.mats) {
                 std::vector<Ring> drawn;
                 for (const OnCuttingMat& p : pieces)
-                    add_contours(transformed(plan.sections.cut->pieces[static_cast<std::size_t>(p.piece)].outline,
-                                             p.to_cutting_mat),
-                                 drawn);
+                    add_contours(
+                        transformed(plan.sections.cut->pieces[static_cast<std::size_t>(p.piece)].outline,
+                                    p.to_cutting_mat),
+                        drawn);
                 as_drawn += travel_as_given(drawn);
             }
         std::size_t patches = 0, pieces = 0;
@@ -281,7 +287,8 @@ TEST(CuttingJobs, HoldEverythingTheMachineCutsOnceInsideFirstAndTravelFarLess) {
             else
                 patches += nested_groups(job.file.contours).size();
         }
-        for (const DressPiece& p : plan.dress.pieces) pieces += p.placed && cut_by_machine(p, project.build.habits);
+        for (const DressPiece& p : plan.dress.pieces)
+            pieces += p.placed && cut_by_machine(p, project.build.habits);
         std::size_t wanted = pieces;
         for (std::size_t p = 0; p < plan.sections.patches.size(); ++p)
             wanted += plan.sheets.placed[p].sheet >= 0 && cut_by_machine(plan.sections.patches[p]) &&
@@ -310,7 +317,8 @@ TEST(CuttingJobs, FaceDownIsMirroredAndALargeSheetComesInParts) {
     project.build.cutting.face_down = false;
     project.set_out.cutting_mat.width = project.set_out.cutting_mat.height = 130;
     const CuttingJobs small = cutting_jobs(project, plan, {});
-    EXPECT_TRUE(std::any_of(small.jobs.begin(), small.jobs.end(), [](const CuttingJob& j) { return j.parts > 1; }));
+    EXPECT_TRUE(
+        std::any_of(small.jobs.begin(), small.jobs.end(), [](const CuttingJob& j) { return j.parts > 1; }));
 }
 
 TEST(CuttingJobs, LettersThatAreCutComeAsAJobOfTheirOwn) {

@@ -1,5 +1,5 @@
-// The stand-in for a cutting machine: whatever fails, and whenever it is killed, every contour is cut once and
-// none is lost.
+// The stand-in for a cutting machine: whatever fails, and whenever it is killed, every contour is cut once
+// and none is lost.
 
 #include "devices/cutter_link.h"
 #include "devices/cutter_server.h"
@@ -39,7 +39,8 @@ CuttingJob job_of(const CuttingFile& file) {
     return out;
 }
 
-/// What of each contour a journal says is cut in the end, and how much more than once on the paper that counts.
+/// What of each contour a journal says is cut in the end, and how much more than once on the paper that
+/// counts.
 struct Cuts {
     std::vector<double> done;
     double twice = 0;
@@ -82,7 +83,8 @@ TEST(Cutter, ReadsPlotterLanguageAndRefusesWhatItCannotCut) {
     const auto outside = read(panes(), 200);
     ASSERT_FALSE(outside);
     EXPECT_NE(outside.error().message.find("outside"), std::string::npos);
-    for (const char* bad : {"", "IN;SP1;", "IN;SP1;XX100,100;", "IN;SP1;PU0,0;PD100;", "P", "IN;SP1;PU0,0;PD1e999,0;"})
+    for (const char* bad :
+         {"", "IN;SP1;", "IN;SP1;XX100,100;", "IN;SP1;PU0,0;PD100;", "P", "IN;SP1;PU0,0;PD1e999,0;"})
         EXPECT_FALSE(contours_of_hpgl(bad, 300, 300)) << bad;
     CuttingSettings lifts;
     lifts.corners = Corners::Lift;
@@ -124,7 +126,8 @@ TEST(Cutter, FailsAHundredTimesAtRandomAndCutsEveryContourOnce) {
                 break;
             }
             case 1:
-                cutter.will_fail(static_cast<CutterFault>(1 + random() % 4), static_cast<double>(random() % 120));
+                cutter.will_fail(static_cast<CutterFault>(1 + random() % 4),
+                                 static_cast<double>(random() % 120));
                 ++failures;
                 break;
             case 2:
@@ -168,7 +171,8 @@ namespace {
 class Machine {
 public:
     explicit Machine(const QString& folder, double faster) : folder_(folder) {
-        process_.start(ZESTY_CUTTER, {"--name", name(), "--journals", folder, "--faster", QString::number(faster)});
+        process_.start(ZESTY_CUTTER,
+                       {"--name", name(), "--journals", folder, "--faster", QString::number(faster)});
         EXPECT_TRUE(process_.waitForReadyRead(10000));
     }
     QString name() const { return folder_ + "/socket"; }
@@ -204,62 +208,78 @@ std::vector<CutterRecord> journal_in(const QString& folder, const QString& id) {
 
 } // namespace
 
-TEST(CutterProcess, KilledAndFailingAtRandomPointsItCutsEveryContourOnce) {
+namespace {
+
+/// One machine and who sends it a job, over and over.
+struct Trial {
     QTemporaryDir dir;
-    std::mt19937 random(7);
-    const auto path = read(panes());
-    const MachineJob job = machine_job(job_of(panes()), {});
-    auto machine = std::make_unique<Machine>(dir.path(), 25);
+    std::mt19937 random{7};
+    std::vector<CutterContour> path = *read(panes());
+    MachineJob job = machine_job(job_of(panes()), {});
+    std::unique_ptr<Machine> machine = std::make_unique<Machine>(dir.path(), 40);
     CutterLink link;
-    int failures = 0;
-    for (int turns = 0; turns < 600 && failures < 100; ++turns) {
-        if (link.now().state == MachineNow::State::Away) {
+
+    MachineNow::State state() const { return link.now().state; }
+    bool reaches(MachineNow::State wanted) {
+        return wait_for([&] { return state() == wanted; });
+    }
+    /// Connected, and with something to cut; what was finished has been looked at.
+    void make_ready() {
+        if (state() == MachineNow::State::Away) {
             link.connect_to(machine->name());
-            ASSERT_TRUE(wait_for([&] { return link.now().state == MachineNow::State::Empty; }));
+            ASSERT_TRUE(reaches(MachineNow::State::Empty));
             link.load(job.id, job.hpgl, job.material, false);
             ASSERT_TRUE(wait_for([&] { return link.now().contours == 6; }));
         }
-        if (link.now().state == MachineNow::State::Finished) {
-            expect_cut_once(journal_in(dir.path(), job.id), *path);
-            link.load(job.id, job.hpgl, job.material, true); // and once more, on new paper
-            ASSERT_TRUE(wait_for([&] { return link.now().state == MachineNow::State::Loaded; }));
-        }
-        link.mend();
-        link.cut();
-        ++failures;
+        if (state() != MachineNow::State::Finished) return;
+        expect_cut_once(journal_in(dir.path(), job.id), path);
+        link.load(job.id, job.hpgl, job.material, true); // and once more, on new paper
+        ASSERT_TRUE(reaches(MachineNow::State::Loaded));
+    }
+    void fail_somehow() {
+        const auto until = [&](MachineNow::State wanted) {
+            wait_for([&] { return state() == wanted || state() == MachineNow::State::Finished; }, 400);
+        };
         switch (random() % 4) {
-        case 0: {
-            wait_for([&] { return false; }, static_cast<int>(random() % 60));
+        case 0:
+            wait_for([] { return false; }, static_cast<int>(random() % 40));
             machine->kill();
-            ASSERT_TRUE(wait_for([&] { return link.now().state == MachineNow::State::Away; }));
-            machine = std::make_unique<Machine>(dir.path(), 25);
+            ASSERT_TRUE(reaches(MachineNow::State::Away));
+            machine = std::make_unique<Machine>(dir.path(), 40);
             break;
-        }
         case 1:
             link.fail("connection-lost", static_cast<double>(random() % 60));
-            wait_for([&] { return link.now().state == MachineNow::State::Away || link.now().state == MachineNow::State::Finished; }, 400);
+            until(MachineNow::State::Away);
             break;
         default:
             link.fail(random() % 2 ? "blade-worn" : "material-slipped", static_cast<double>(random() % 90));
-            wait_for([&] { return link.now().state == MachineNow::State::Stopped || link.now().state == MachineNow::State::Finished; }, 400);
+            until(MachineNow::State::Stopped);
         }
     }
-    EXPECT_EQ(failures, 100);
-    if (link.now().state == MachineNow::State::Away) {
-        link.connect_to(machine->name());
-        ASSERT_TRUE(wait_for([&] { return link.now().state == MachineNow::State::Empty; }));
-        link.load(job.id, job.hpgl, job.material, false);
-        ASSERT_TRUE(wait_for([&] { return link.now().contours == 6; }));
+    void cut_to_the_end() {
+        ASSERT_TRUE(wait_for([&] {
+            if (state() == MachineNow::State::Finished) return true;
+            if (state() == MachineNow::State::Away) make_ready();
+            link.mend(); // whatever fault is still to come
+            link.cut();
+            wait_for([] { return false; }, 50);
+            return false;
+        }));
     }
-    // Whatever fault is still to come is mended, too.
-    ASSERT_TRUE(wait_for([&] {
-        if (link.now().state == MachineNow::State::Finished) return true;
-        link.mend();
-        link.cut();
-        wait_for([] { return false; }, 50);
-        return false;
-    }));
-    expect_cut_once(journal_in(dir.path(), job.id), *path);
+};
+
+} // namespace
+
+TEST(CutterProcess, KilledAndFailingAtRandomPointsItCutsEveryContourOnce) {
+    Trial trial;
+    for (int failures = 0; failures < testing::rounds(100); ++failures) {
+        ASSERT_NO_FATAL_FAILURE(trial.make_ready());
+        trial.link.mend();
+        trial.link.cut();
+        ASSERT_NO_FATAL_FAILURE(trial.fail_somehow());
+    }
+    ASSERT_NO_FATAL_FAILURE(trial.cut_to_the_end());
+    expect_cut_once(journal_in(trial.dir.path(), trial.job.id), trial.path);
 }
 
 TEST(CutterProcess, SaysWhatItIsAndShowsWhatItHasCut) {
@@ -295,7 +315,9 @@ TEST(CutterProcess, SaysWhatItIsAndShowsWhatItHasCut) {
     ASSERT_TRUE(wait_for([&] { return !png.isEmpty(); }));
     const QImage picture = QImage::fromData(png);
     const double scale = picture.width() / 304.8;
-    EXPECT_LT(picture.pixelColor(static_cast<int>(35 * scale), static_cast<int>((304.8 - 280) * scale)).lightness(), 250);
+    EXPECT_LT(
+        picture.pixelColor(static_cast<int>(35 * scale), static_cast<int>((304.8 - 280) * scale)).lightness(),
+        250);
     int dark = 0;
     for (int y = 0; y < picture.height(); ++y)
         for (int x = 0; x < picture.width(); ++x) dark += picture.pixelColor(x, y).lightness() < 120;

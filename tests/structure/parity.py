@@ -6,7 +6,7 @@ import subprocess
 import sys
 
 ROOT = pathlib.Path(__file__).resolve().parents[2]
-TABLE = ROOT / "docs/guide/6-window-and-commands.md"
+TABLE = ROOT / "docs/guide/8-window-and-commands.md"
 COMMANDS = ["new", "inspect", "set-out", "sections", "papers", "plan", "stash", "export", "nest", "numbers", "dress", "build"]
 
 

@@ -112,22 +112,35 @@ void TapeView::paintEvent(QPaintEvent*) {
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect(), theme::bench_deep);
     if (!desk_.known() || desk_.steps().empty()) return;
+    choose_span();
+    paint_saying(p);
+    paint_ticks(p);
+    paint_blocks(p);
+    paint_drying(p);
+    p.setPen(QPen(theme::berry, 2));
+    p.drawLine(QPointF(px(0), head_high - 2), QPointF(px(0), height() - 4));
+}
+
+/// Of what is long past only the last two hours are of interest, of what comes the next ten.
+void TapeView::choose_span() {
     shown_ = blocks();
-    // Of what is long past only the last two hours are of interest, of what comes the next ten.
     from_ = 0;
     to_ = std::clamp(desk_.now().finish, 30.0, 600.0);
     for (const Block& b : shown_)
         if (b.done) from_ = std::min(from_, std::max(b.from, -120.0));
+}
+
+QDateTime TapeView::moment(double minutes) const {
+    return QDateTime::fromSecsSinceEpoch(desk_.clock() + static_cast<std::int64_t>(std::lround(minutes * 60)));
+}
+
+void TapeView::paint_saying(QPainter& p) const {
     const BuildNow& now = desk_.now();
-    const auto at = [&](double minutes) {
-        return QDateTime::fromSecsSinceEpoch(desk_.clock() +
-                                             static_cast<std::int64_t>(std::lround(minutes * 60)));
-    };
     p.setFont(theme::font(theme::Text::Body, true));
     p.setPen(theme::ink);
     QString said = now.done == 0 ? QString("Begun now, hands are free at %1 and everything is dry at %2.")
                                  : QString("Hands are free at %1, everything is dry at %2.");
-    said = said.arg(at(now.busy).toString("H:mm"), at(now.finish).toString("H:mm"));
+    said = said.arg(moment(now.busy).toString("H:mm"), moment(now.finish).toString("H:mm"));
     if (now.begun > 0 && std::abs(now.later) >= 1)
         said += QString(" %1 %2 than thought at the beginning.")
                     .arg(words(minutes_in_words(std::abs(now.later))), now.later > 0 ? "later" : "sooner");
@@ -135,11 +148,14 @@ void TapeView::paintEvent(QPaintEvent*) {
         said += QString(" %1 of work do not fit into the sittings.").arg(words(minutes_in_words(now.beyond)));
     p.drawText(QRectF(edge_left, 4, width() - edge_left - edge_right, head_high - 4),
                Qt::AlignLeft | Qt::AlignVCenter, said);
+}
+
+void TapeView::paint_ticks(QPainter& p) const {
     p.fillRect(QRectF(edge_left, head_high, width() - edge_left - edge_right, tape_high), theme::tape);
     const double tick = step_of_ticks(to_ - from_);
     p.setFont(theme::font(theme::Text::Small));
-    const QDateTime midnight(at(from_).date(), QTime(0, 0));
-    const double first = std::ceil(static_cast<double>(midnight.secsTo(at(from_))) / 60 / tick) * tick;
+    const QDateTime midnight(moment(from_).date(), QTime(0, 0));
+    const double first = std::ceil(static_cast<double>(midnight.secsTo(moment(from_))) / 60 / tick) * tick;
     for (double t = first;; t += tick) {
         const double minutes = static_cast<double>(midnight.toSecsSinceEpoch() - desk_.clock()) / 60 + t;
         if (minutes > to_) break;
@@ -148,8 +164,11 @@ void TapeView::paintEvent(QPaintEvent*) {
         p.drawLine(QPointF(x, head_high), QPointF(x, head_high + 7));
         p.setPen(theme::ink);
         if (x > edge_left + 16 && x < width() - edge_right - 20)
-            p.drawText(QRectF(x - 30, head_high + 4, 60, 16), Qt::AlignCenter, at(minutes).toString("H:mm"));
+            p.drawText(QRectF(x - 30, head_high + 4, 60, 16), Qt::AlignCenter, moment(minutes).toString("H:mm"));
     }
+}
+
+void TapeView::paint_blocks(QPainter& p) const {
     const int rows = std::max(1, desk_.project().build.pairs);
     const double top = head_high + tape_high + between;
     const double row_high = (height() - top - dry_high - 2 * between - 6) / rows;
@@ -165,6 +184,9 @@ void TapeView::paintEvent(QPaintEvent*) {
         p.drawRoundedRect(r, 3, 3);
     }
     paint_names(p, top, row_high);
+}
+
+void TapeView::paint_drying(QPainter& p) const {
     p.setPen(Qt::NoPen);
     p.setBrush(drying_blue);
     for (const Block& b : shown_)
@@ -175,8 +197,6 @@ void TapeView::paintEvent(QPaintEvent*) {
     p.setPen(theme::quiet);
     p.drawText(QRectF(edge_left + 6, height() - 15, 300, 14), Qt::AlignLeft | Qt::AlignVCenter,
                "blue: what dries meanwhile");
-    p.setPen(QPen(theme::berry, 2));
-    p.drawLine(QPointF(px(0), head_high - 2), QPointF(px(0), height() - 4));
 }
 
 /// One name for blocks of a kind that follow each other, where there is room for it.

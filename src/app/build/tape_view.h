@@ -4,6 +4,7 @@
 
 #include "app/build/build_desk.h"
 
+#include <QDateTime>
 #include <QWidget>
 
 namespace zesty {
@@ -28,6 +29,12 @@ private:
         bool done = false;
     };
     std::vector<Block> blocks() const;
+    void choose_span();
+    QDateTime moment(double minutes) const; ///< from now
+    void paint_saying(QPainter& painter) const;
+    void paint_ticks(QPainter& painter) const;
+    void paint_blocks(QPainter& painter) const;
+    void paint_drying(QPainter& painter) const;
     void paint_names(QPainter& painter, double top, double row_high) const;
     double px(double minutes) const;
 

@@ -15,10 +15,10 @@ enum class PrinterPaper { A4, Letter };
 enum class Chapter {
     Cover,
     Key,
-    Lists,
-    Steps,
     Preparation,
     Trimming,
+    Lists,
+    Steps,
     CuttingMats,
     LoosePieces,
     Sheets,
@@ -28,9 +28,10 @@ enum class Chapter {
     Placement
 };
 template <>
-inline constexpr std::array words_of<Chapter>{"cover",        "key",          "lists",   "steps",   "preparation",
-                                              "trimming",     "cutting-mats", "loose-pieces", "sheets", "tracing",
-                                              "journaling",   "glue",         "placement"};
+inline constexpr std::array words_of<Chapter>{"cover",        "key",    "preparation",  "trimming",
+                                              "lists",        "steps",  "cutting-mats", "loose-pieces",
+                                              "sheets",       "tracing", "journaling",  "glue",
+                                              "placement"};
 using Chapters = std::set<Chapter>;
 inline const Chapters all_chapters = [] {
     Chapters all;
@@ -44,10 +45,10 @@ inline const Chapters usual_chapters = [] {
     return usual;
 }();
 
-/// A PDF: a cover with the page; the key with numbered openings and what backs them; the cuts on their mats; every used sheet with
-/// its patches numbered, several on a page, in tiles with alignment marks where it is larger than the paper;
-/// the same mirrored, for tracing on the back, where patches are traced. Each page carries a 50 mm and a 1 in
-/// check square in its lower right corner. Needs a QGuiApplication for its fonts.
+/// A PDF: a cover with the page; the key with numbered openings and what backs them; the cuts on their mats;
+/// every used sheet with its patches numbered, several on a page, in tiles with alignment marks where it is
+/// larger than the paper; the same mirrored, for tracing on the back, where patches are traced. Each page
+/// carries a 50 mm and a 1 in check square in its lower right corner. Needs a QGuiApplication for its fonts.
 QByteArray guide_pdf(const Project& project, const Plan& plan, const std::vector<CutsOnCuttingMats>& mats,
                      PrinterPaper paper, const Chapters& chapters = usual_chapters);
 /// With the mats laid for it.

@@ -50,7 +50,8 @@ TEST(CuttingJob, EveryContourOfALargeSheetLiesWholeInOnePartAndCrossesAgree) {
             const double w = testing::between(random, 10, 140), h = testing::between(random, 10, 140);
             const double x = testing::between(random, 0, 610 - w), y = testing::between(random, 0, 610 - h);
             const Box b{x, y, x + w, y + h};
-            if (std::any_of(boxes.begin(), boxes.end(), [&](const Box& o) { return o.grown(2).meets(b); })) continue;
+            if (std::any_of(boxes.begin(), boxes.end(), [&](const Box& o) { return o.grown(2).meets(b); }))
+                continue;
             boxes.push_back(b);
             contours.push_back(ring_of(b));
             contours.push_back(ring_of(b.grown(-3)));
@@ -66,9 +67,11 @@ TEST(CuttingJob, EveryContourOfALargeSheetLiesWholeInOnePartAndCrossesAgree) {
             for (const Point p : part.crosses) {
                 EXPECT_TRUE(window.contains(p));
                 for (const Box& b : boxes) EXPECT_FALSE(b.grown(2).contains(p)) << "crosses spoil no piece";
-                const auto shared = std::count_if(parts.parts.begin(), parts.parts.end(), [&](const auto& other) {
-                    return std::find(other.crosses.begin(), other.crosses.end(), p) != other.crosses.end();
-                });
+                const auto shared =
+                    std::count_if(parts.parts.begin(), parts.parts.end(), [&](const auto& other) {
+                        return std::find(other.crosses.begin(), other.crosses.end(), p) !=
+                               other.crosses.end();
+                    });
                 EXPECT_GE(shared, 2) << "the place is known to two parts";
                 ++with_crosses;
             }

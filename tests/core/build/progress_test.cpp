@@ -10,7 +10,8 @@ namespace {
 
 constexpr std::int64_t noon = 1'796'000'000;
 
-BuildStep step(const char* key, double hands, double dries, std::vector<std::size_t> after, StepKind kind = StepKind::Own) {
+BuildStep step(const char* key, double hands, double dries, std::vector<std::size_t> after,
+               StepKind kind = StepKind::Own) {
     BuildStep out;
     out.key = key;
     out.kind = kind;

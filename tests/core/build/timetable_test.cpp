@@ -84,7 +84,8 @@ void expect_sound(const std::vector<TimedStep>& steps, const Timetable& t, const
 class EveryOrder {
 public:
     EveryOrder(const std::vector<TimedStep>& steps, const TableTime& table)
-        : steps_(steps), table_(table), start_(steps.size(), -1), pair_(steps.size(), 0), tail_(steps.size()) {
+        : steps_(steps), table_(table), start_(steps.size(), -1), pair_(steps.size(), 0),
+          tail_(steps.size()) {
         for (std::size_t i = steps.size(); i-- > 0;) {
             tail_[i] += steps[i].hands + steps[i].dries;
             for (const std::size_t b : steps[i].after) tail_[b] = std::max(tail_[b], tail_[i]);
@@ -97,7 +98,8 @@ private:
     bool free(std::size_t i, double at, int pair) const {
         for (std::size_t k = 0; k < steps_.size(); ++k) {
             if (start_[k] < 0) continue;
-            if (pair_[k] == pair && at < start_[k] + steps_[k].hands - 1e-9 && start_[k] < at + steps_[i].hands - 1e-9)
+            if (pair_[k] == pair && at < start_[k] + steps_[k].hands - 1e-9 &&
+                start_[k] < at + steps_[i].hands - 1e-9)
                 return false;
             if (steps_[i].machine && steps_[k].machine && at < start_[k] + stays(steps_[k]) - 1e-9 &&
                 start_[k] < at + stays(steps_[i]) - 1e-9)

@@ -51,7 +51,8 @@ TEST(Trimmer, TakesABaseOffItsSheetInTwoCuts) {
 
 TEST(Trimmer, SaysWhatNoCutParts) {
     // Four rectangles round a square: every line runs through one of them.
-    const TrimPlan plan = trim_plan({0, 0, 30, 30}, {{0, 0, 20, 10}, {20, 0, 30, 20}, {10, 20, 30, 30}, {0, 10, 10, 30}});
+    const TrimPlan plan =
+        trim_plan({0, 0, 30, 30}, {{0, 0, 20, 10}, {20, 0, 30, 20}, {10, 20, 30, 30}, {0, 10, 10, 30}});
     EXPECT_TRUE(plan.cuts.empty());
     EXPECT_EQ(plan.by_knife.size(), 4u);
 }
@@ -80,7 +81,8 @@ TEST(Trimmer, EveryRandomRectangleComesOffWholeOrIsLeftToTheKnife) {
                                              [&](const Box& p) { return p.grown(0.1).holds(wanted[i]); });
             EXPECT_GE(holds, 1) << "nothing is cut through";
             const bool alone = std::any_of(papers.begin(), papers.end(), [&](const Box& p) {
-                return std::abs(p.area() - wanted[i].area()) < 0.2 * (p.width() + p.height()) && p.grown(0.1).holds(wanted[i]);
+                return std::abs(p.area() - wanted[i].area()) < 0.2 * (p.width() + p.height()) &&
+                       p.grown(0.1).holds(wanted[i]);
             });
             EXPECT_TRUE(alone || knife);
         }

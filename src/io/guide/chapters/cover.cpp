@@ -1,7 +1,7 @@
 // The first page: what the page will be, and what it takes.
 
-#include "core/project/build_steps.h"
 #include "core/build/progress.h"
+#include "core/project/build_steps.h"
 #include "core/sentences.h"
 #include "io/guide/chapters/chapters.h"
 #include "io/paint/page_painter.h"
@@ -12,7 +12,7 @@ void print_cover(GuidePaper& g) {
     const auto words = [](const std::string& t) { return QString::fromStdString(t); };
     const Page& page = g.project.set_out.page;
     g.new_page(words(g.project.title), words(g.project.set_out.date.empty() ? "The guide to build it."
-                                                                              : g.project.set_out.date + "."));
+                                                                            : date_in_words(g.project.set_out.date) + "."));
     const QRectF r = g.room();
     const double scale = std::min(r.width() / page.full_width(), (r.height() - 62) / page.full_height());
     g.painter.save();
@@ -31,9 +31,10 @@ void print_cover(GuidePaper& g) {
     says << "Page " + words(format_size(page.full_width(), page.full_height(), g.project.units)) + ".";
     if (g.plan.sections.cut)
         says << "Cut " +
-                    words(format_size(g.plan.set_out.whole.size.x, g.plan.set_out.whole.size.y, g.project.units)) +
-                    ", " + words(count_of(g.plan.sections.cut->openings.size(), "opening", "openings")) + ", " +
-                    words(count_of(g.plan.sections.patches.size(), "patch", "patches")) + " from " +
+                    words(format_size(g.plan.set_out.whole.size.x, g.plan.set_out.whole.size.y,
+                                      g.project.units)) +
+                    ", " + words(count_of(g.plan.sections.cut->openings.size(), "opening", "openings")) +
+                    ", " + words(count_of(g.plan.sections.patches.size(), "patch", "patches")) + " from " +
                     words(count_of(g.plan.sheets.used.size(), "sheet", "sheets")) + ".";
     says << words(count_of(steps.size(), "step", "steps")) + ", " + words(minutes_in_words(hands)) +
                 " of work; everything is dry after " + words(minutes_in_words(times.finish)) + ".";

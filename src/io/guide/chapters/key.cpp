@@ -3,6 +3,7 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/sections/hidden.h"
+#include "core/sentences.h"
 #include "core/stash/side_names.h"
 #include "io/guide/chapters/chapters.h"
 #include "io/paint/cutting_mat_painter.h"
@@ -98,7 +99,7 @@ void picture(GuidePaper& g, QPointF corner, double scale) {
 void print_key(GuidePaper& g) {
     g.new_page(QString::fromStdString(g.project.title) + ": key",
                QString::fromStdString(
-                   (g.project.set_out.date.empty() ? std::string() : g.project.set_out.date + ". ") +
+                   (g.project.set_out.date.empty() ? std::string() : date_in_words(g.project.set_out.date) + ". ") +
                    "Page " +
                    format_size(g.project.set_out.page.full_width(), g.project.set_out.page.full_height(),
                                g.project.units) +
@@ -120,8 +121,9 @@ void print_key(GuidePaper& g) {
     std::vector<ListArea> areas;
     if (!wide) areas.push_back({{right + gap, r.y(), r.right() - right - gap, r.height()}, 1});
     areas.push_back({below, wide ? 3 : 2});
+    const int before = g.pages();
     const double listed = list(g, areas);
-    g.used_to(listed == 0 || g.pages() > 1 ? g.height : std::max(listed, bottom));
+    g.used_to(listed == 0 || g.pages() > before ? g.height : std::max(listed, bottom));
 }
 
 } // namespace zesty::guide

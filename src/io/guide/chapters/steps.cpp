@@ -18,11 +18,12 @@ QString words(const std::string& text) {
     return QString::fromStdString(text);
 }
 
-/// How many lines a text takes in so wide a column; letters of this typeface are half as wide as high on average.
+/// How many lines a text takes in so wide a column; with some room to spare, as a printer's letters may be a
+/// little wider than a screen's.
 int lines_of(const QString& text, double letter_high, double width) {
     QFont font("Lato");
     font.setPixelSize(100);
-    const QRectF box = QFontMetricsF(font).boundingRect(QRectF(0, 0, width / letter_high * 100, 1e6),
+    const QRectF box = QFontMetricsF(font).boundingRect(QRectF(0, 0, 0.93 * width / letter_high * 100, 1e6),
                                                         Qt::TextWordWrap, text);
     return std::max(1, static_cast<int>(std::lround(box.height() / QFontMetricsF(font).lineSpacing())));
 }
@@ -30,7 +31,8 @@ int lines_of(const QString& text, double letter_high, double width) {
 /// Where the next lines go: from page to page, as a chapter of one heading.
 class Column {
 public:
-    Column(GuidePaper& g, QString title, QString hint) : g_(g), title_(std::move(title)), hint_(std::move(hint)) {}
+    Column(GuidePaper& g, QString title, QString hint)
+        : g_(g), title_(std::move(title)), hint_(std::move(hint)) {}
 
     /// Room for something so high.
     QRectF take(double high) {
@@ -68,18 +70,19 @@ QString notes_of(const BuildStep& step) {
     return out.join(". ");
 }
 
-void print_step(GuidePaper& g, Column& column, const BuildStep& step, std::size_t number, const QString& caution) {
+void print_step(GuidePaper& g, Column& column, const BuildStep& step, std::size_t number,
+                const QString& caution) {
     const double text_width = g.room().width() - 44;
     const QString notes = notes_of(step);
     const int title_lines = lines_of(words(step.what), letter, text_width);
     const int note_lines = notes.isEmpty() ? 0 : lines_of(notes, note_letter, text_width);
     const int caution_lines = caution.isEmpty() ? 0 : lines_of(caution, note_letter, text_width);
-    const QRectF r =
-        column.take(title_lines * step_line + (note_lines + caution_lines) * step_note + 1.6);
+    const QRectF r = column.take(title_lines * step_line + (note_lines + caution_lines) * step_note + 1.6);
     g.pen(0.25);
     g.painter.setBrush(Qt::NoBrush);
     g.painter.drawRect(QRectF(r.x(), r.y() + 0.4, 3.4, 3.4));
-    g.text({r.x() + 5, r.y(), 7, step_line}, letter, QString::number(number), Qt::AlignRight | Qt::AlignTop, true);
+    g.text({r.x() + 5, r.y(), 7, step_line}, letter, QString::number(number), Qt::AlignRight | Qt::AlignTop,
+           true);
     g.text({r.x() + 14, r.y(), text_width, title_lines * step_line}, letter, words(step.what),
            Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap);
     QString time = words(minutes_in_words(step.time.hands));
@@ -124,15 +127,16 @@ void print_trimming(GuidePaper& g) {
 
 void print_steps(GuidePaper& g) {
     const std::vector<BuildStep> steps = build_steps(g.project, g.plan);
-    const Timetable times =
-        timetable(times_of(steps), TableTime{g.project.build.pairs, spans_of(g.project.build, 0)}, g.project.seed);
+    const Timetable times = timetable(
+        times_of(steps), TableTime{g.project.build.pairs, spans_of(g.project.build, 0)}, g.project.seed);
     std::vector<std::size_t> order(steps.size());
     std::iota(order.begin(), order.end(), std::size_t{0});
     std::stable_sort(order.begin(), order.end(),
                      [&](std::size_t a, std::size_t b) { return times.start[a] < times.start[b]; });
-    Column column(g, words(g.project.title) + ": step by step",
-                  "To tick off, in an order that wastes no waiting: minutes of work + minutes until it is dry. "
-                  "Makers' instructions win.");
+    Column column(
+        g, words(g.project.title) + ": step by step",
+        "To tick off, in an order that wastes no waiting: minutes of work + minutes until it is dry. "
+        "Makers' instructions win.");
     QString last_caution;
     for (const std::size_t i : order) {
         // The same caution over and over is read no more.

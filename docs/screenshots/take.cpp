@@ -3,12 +3,14 @@
 
 #include "app/bench/bench_window.h"
 #include "app/bench/theme.h"
+#include "app/build/build_panel.h"
 #include "app/papers/papers_panel.h"
 #include "app/sections/sections_panel.h"
 #include "app/setout/copies_part.h"
 #include "app/setout/pieces_part.h"
 #include "app/setout/set_out_panel.h"
 #include "app/sheets/sheets_panel.h"
+#include "core/build/progress.h"
 #include "core/geometry/measure.h"
 #include "core/project/edits.h"
 #include "core/stash/fussy_cut.h"
@@ -22,6 +24,7 @@
 #include <QFile>
 #include <QFileInfo>
 #include <QLineEdit>
+#include <QListWidget>
 #include <QPushButton>
 #include <QTemporaryDir>
 #include <cstdio>
@@ -29,6 +32,9 @@
 using namespace zesty;
 
 namespace {
+
+/// Pictures of the work are of one evening: a quarter to eight.
+constexpr std::int64_t that_evening = 1'796'067'900;
 
 void settle(BenchWindow& window) {
     const QDeadlineTimer limit(20000);
@@ -110,16 +116,8 @@ void take_sections(const Camera& camera) {
     window.state().select({18});
     camera.shoot("sections");
     auto* panel = window.findChild<SectionsPanel*>();
-    panel->choose(SectionsPanel::Divide);
-    window.document().change("Divide", [&](Project& p) {
-        divide(p, window.state().plan()->spots_of({10}), {Division::Kind::Bands, 3, 2, 20, {0.5, 0.5}});
-    });
-    camera.shoot("divide");
-    camera.undo_all();
     panel->choose(SectionsPanel::Method);
     camera.shoot("methods");
-    panel->choose(SectionsPanel::HowMuch);
-    camera.shoot("how-much");
     panel->choose(SectionsPanel::Sections);
 }
 
@@ -207,6 +205,24 @@ void take_dress(const Camera& camera) {
         if (button->isVisible() && button->text() == "Height") button->click();
     settle(window);
     camera.shoot("height");
+    window.state().go_to(Waypoint::Build);
+    settle(window);
+    window.document().change("Begin", [&](Project& p) {
+        for (const auto& [key, ago] :
+             {std::pair{"cut:", 26}, std::pair{"gut", 14}, std::pair{"wet:Gusts", 6}}) {
+            StepLog& log = p.build.log[key];
+            start(log, that_evening - (ago + 6) * 60);
+            tick_off(log, that_evening - ago * 60);
+        }
+    });
+    settle(window);
+    auto* steps = window.findChild<QListWidget*>("steps");
+    for (int i = 0; i < steps->count(); ++i)
+        if (steps->item(i)->text().contains("Back 3, 5")) steps->setCurrentRow(i);
+    camera.shoot("build");
+    window.findChild<BuildPanel*>()->choose(BuildPanel::Cutting);
+    camera.shoot("cutting");
+    camera.undo_all();
 }
 
 } // namespace
@@ -228,6 +244,7 @@ int main(int argc, char** argv) {
     const auto things = read_stash(QDir(argv[1]).filePath("kite-hill-things.json"));
     if (auto store = StashStore::open(settings.stash_file()); !all && things && store)
         (void)store->put(*things);
+    settings.set_clock([] { return that_evening; });
     BenchWindow window(settings, FileQuestions{});
     window.resize(all ? QSize(QByteArray(argv[3]).toInt(), QByteArray(argv[4]).toInt()) : QSize(1280, 800));
     window.show();

@@ -59,7 +59,10 @@ QString log_of(Bench& bench, const char* key) {
     const auto& log = bench.document().project().build.log;
     const auto at = log.find(key);
     if (at == log.end()) return "nothing";
-    return at->second.done > 0 ? "done" : at->second.running > 0 ? "running" : at->second.worked > 0 ? "paused" : "known";
+    return at->second.done > 0      ? "done"
+           : at->second.running > 0 ? "running"
+           : at->second.worked > 0  ? "paused"
+                                    : "known";
 }
 
 } // namespace
@@ -166,7 +169,10 @@ TEST(BuildJourney, HabitsOwnStepsRemindersAndSittingsChangeThePlanOfTheWork) {
         EXPECT_TRUE(lists.contains(part)) << part;
     press(bench, "Would one more sheet help?");
     bench.settle();
-    EXPECT_TRUE(bench.window().findChild<QTextBrowser*>("lists-view")->toPlainText().contains("Gull Print, 12 x 12 in"));
+    EXPECT_TRUE(bench.window()
+                    .findChild<QTextBrowser*>("lists-view")
+                    ->toPlainText()
+                    .contains("Gull Print, 12 x 12 in"));
 }
 
 TEST(BuildJourney, TheMachineCutsPausesGoesOnAndAnswersForItsFaults) {

@@ -1,5 +1,6 @@
 #include "app/build/build_desk.h"
 
+#include "app/bench/wording.h"
 #include "core/project/build_steps.h"
 #include "io/guide/letters_job.h"
 
@@ -15,6 +16,7 @@ constexpr int between_looks_ms = 20'000;
 struct Work {
     std::vector<BuildStep> steps;
     BuildNow now;
+    std::vector<std::size_t> in_the_time;
 };
 
 } // namespace
@@ -58,17 +60,20 @@ void BuildDesk::ask() {
     if (!plan_) return;
     const quint64 number = ++asked_;
     bench_.worker.think(this,
-                        [this, number, project = project_, plan = plan_,
-                         moment = clock()](Planner&) -> std::function<void()> {
+                        [this, number, project = project_, plan = plan_, moment = clock(),
+                         minutes = minutes_there_are_](Planner&) -> std::function<void()> {
                             Work work;
                             work.steps = build_steps(project, *plan);
                             work.now = build_now(work.steps, project.build, moment, project.seed);
+                            work.in_the_time =
+                                in_the_next(work.steps, project.build, moment, minutes, project.seed);
                             return [this, number, work = std::move(work)]() mutable {
                                 if (number != asked_) return;
                                 answered_ = number;
                                 const int before = shown();
                                 steps_ = std::move(work.steps);
                                 now_ = std::move(work.now);
+                                in_the_time_ = std::move(work.in_the_time);
                                 if (std::exchange(show_first_, false) || shown() < 0 || before < 0)
                                     show_first();
                                 emit changed();
@@ -111,6 +116,23 @@ void BuildDesk::show_next(int by) {
 void BuildDesk::change_log(const QString& intention, const std::function<void(StepLog&)>& change) {
     if (shown() < 0) return;
     bench_.document.change(intention, [&](Project& p) { change(p.build.log[shown_]); });
+}
+
+void BuildDesk::have_minutes(int minutes) {
+    if (minutes == minutes_there_are_) return;
+    minutes_there_are_ = minutes;
+    ask();
+}
+
+void BuildDesk::ask_about(const Habits& other, std::function<void(const QString&)> said) {
+    if (!plan_) return;
+    bench_.worker.think(
+        this,
+        [project = project_, plan = plan_, other, said = std::move(said)](Planner&) -> std::function<void()> {
+            QStringList all;
+            for (const std::string& one : habit_changes(project, *plan, other)) all << words(one);
+            return [said, all] { said(all.join(" ")); };
+        });
 }
 
 void BuildDesk::start_or_pause() {

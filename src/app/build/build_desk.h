@@ -38,6 +38,13 @@ public:
     void tick_off();
     void take_tick_off();
 
+    /// What can be begun now and be done in the time there is.
+    const std::vector<std::size_t>& in_the_time() const { return in_the_time_; }
+    int minutes_there_are() const { return minutes_there_are_; }
+    void have_minutes(int minutes);
+    /// What turning habits round would change; said(words) once that is worked out.
+    void ask_about(const Habits& other, std::function<void(const QString&)> said);
+
     /// Null until somebody has wanted them and they are worked out.
     const CuttingJobs* jobs() const { return jobs_ ? &*jobs_ : nullptr; }
     void want_jobs();
@@ -67,6 +74,8 @@ private:
     std::shared_ptr<const Plan> plan_;
     std::vector<BuildStep> steps_;
     BuildNow now_;
+    std::vector<std::size_t> in_the_time_;
+    int minutes_there_are_ = 20;
     std::string shown_;       ///< key
     bool show_first_ = false; ///< once the new order is known
     std::optional<CuttingJobs> jobs_;

@@ -27,11 +27,10 @@ HabitsPart::HabitsPart(Document& document, BenchState& state, Actions& actions, 
 void HabitsPart::turn(const QString& intention, const std::function<void(Habits&)>& apply) {
     Habits other = document_.project().build.habits;
     apply(other);
-    changed_by_.clear();
-    if (desk_.known())
-        for (const std::string& said : habit_changes(desk_.project(), desk_.plan(), other))
-            changed_by_ += (changed_by_.isEmpty() ? "" : " ") + words(said);
-    changed_by_.replace("would be", "is now");
+    desk_.ask_about(other, [this](const QString& said) {
+        changed_by_ = QString(said).replace("would be", "is now");
+        refresh_if_shown();
+    });
     document_.change(intention, [&](Project& p) { p.build.habits = other; });
 }
 

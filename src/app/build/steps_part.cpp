@@ -12,7 +12,6 @@ namespace zesty {
 
 namespace {
 
-constexpr int usual_minutes = 20;
 constexpr int steps_shown = 11;
 
 } // namespace
@@ -23,11 +22,11 @@ StepsPart::StepsPart(Document& document, BenchState& state, Actions& actions, Bu
     auto* r = row("I have");
     have_ = new QSpinBox(this);
     have_->setRange(1, 600);
-    have_->setValue(usual_minutes);
+    have_->setValue(desk.minutes_there_are());
     have_->setSuffix(" min");
     have_->setAccessibleName("Minutes there are");
     have_->setToolTip("What can be begun now and be done in that time");
-    connect(have_, &QSpinBox::valueChanged, this, &StepsPart::refresh_if_shown);
+    connect(have_, &QSpinBox::valueChanged, this, [this](int minutes) { desk_.have_minutes(minutes); });
     r->addWidget(have_);
     r->addWidget(quiet("and"));
     hands_ = new QSpinBox(this);
@@ -88,9 +87,8 @@ QString StepsPart::row_of(std::size_t i) const {
 }
 
 QString StepsPart::what_now() const {
-    const double minutes = have_->value();
-    const auto next =
-        in_the_next(desk_.steps(), desk_.project().build, desk_.clock(), minutes, desk_.project().seed);
+    const int minutes = desk_.minutes_there_are();
+    const std::vector<std::size_t>& next = desk_.in_the_time();
     if (desk_.now().order.empty()) return "Everything is done.";
     if (next.empty()) return QString("Nothing can be begun and done in %1 min.").arg(minutes);
     constexpr std::size_t most = 2;

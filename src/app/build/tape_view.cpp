@@ -131,7 +131,8 @@ void TapeView::choose_span() {
 }
 
 QDateTime TapeView::moment(double minutes) const {
-    return QDateTime::fromSecsSinceEpoch(desk_.clock() + static_cast<std::int64_t>(std::lround(minutes * 60)));
+    return QDateTime::fromSecsSinceEpoch(desk_.clock() +
+                                         static_cast<std::int64_t>(std::lround(minutes * 60)));
 }
 
 void TapeView::paint_saying(QPainter& p) const {
@@ -164,7 +165,8 @@ void TapeView::paint_ticks(QPainter& p) const {
         p.drawLine(QPointF(x, head_high), QPointF(x, head_high + 7));
         p.setPen(theme::ink);
         if (x > edge_left + 16 && x < width() - edge_right - 20)
-            p.drawText(QRectF(x - 30, head_high + 4, 60, 16), Qt::AlignCenter, moment(minutes).toString("H:mm"));
+            p.drawText(QRectF(x - 30, head_high + 4, 60, 16), Qt::AlignCenter,
+                       moment(minutes).toString("H:mm"));
     }
 }
 

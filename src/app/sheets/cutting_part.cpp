@@ -61,10 +61,19 @@ CuttingPart::CuttingPart(Document& document, BenchState& state, Actions& actions
 }
 
 void CuttingPart::build_chapters(QHBoxLayout* row) {
-    static const std::array says{"Cover",        "Key with numbers", "What to prepare", "Trimming",
-                                 "What it takes", "Step by step",    "Cutting mats",    "Loose pieces",
-                                 "Sheets",       "Tracing pages",    "Lines for journaling",
-                                 "Foam and glue", "Placement, true scale"};
+    static const std::array says{"Cover",
+                                 "Key with numbers",
+                                 "What to prepare",
+                                 "Trimming",
+                                 "What it takes",
+                                 "Step by step",
+                                 "Cutting mats",
+                                 "Loose pieces",
+                                 "Sheets",
+                                 "Tracing pages",
+                                 "Lines for journaling",
+                                 "Foam and glue",
+                                 "Placement, true scale"};
     static_assert(says.size() == words_of<Chapter>.size());
     which_ = new QPushButton(this);
     which_->setObjectName("chapters");

@@ -28,10 +28,9 @@ enum class Chapter {
     Placement
 };
 template <>
-inline constexpr std::array words_of<Chapter>{"cover",        "key",    "preparation",  "trimming",
-                                              "lists",        "steps",  "cutting-mats", "loose-pieces",
-                                              "sheets",       "tracing", "journaling",  "glue",
-                                              "placement"};
+inline constexpr std::array words_of<Chapter>{
+    "cover",        "key",    "preparation", "trimming",   "lists", "steps",    "cutting-mats",
+    "loose-pieces", "sheets", "tracing",     "journaling", "glue",  "placement"};
 using Chapters = std::set<Chapter>;
 inline const Chapters all_chapters = [] {
     Chapters all;

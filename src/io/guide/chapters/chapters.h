@@ -37,11 +37,10 @@ void print_trimming(GuidePaper& g);
 void print_steps(GuidePaper& g);
 
 /// In the order of Chapter.
-inline constexpr std::array chapters{print_cover,          print_key,          print_preparation,
-                                     print_trimming,       print_lists,        print_steps,
-                                     print_cutting_mats,   print_loose_pieces, print_sheets,
-                                     print_tracing_sheets, print_journaling,   print_glue,
-                                     print_placement};
+inline constexpr std::array chapters{
+    print_cover,      print_key,          print_preparation,  print_trimming, print_lists,
+    print_steps,      print_cutting_mats, print_loose_pieces, print_sheets,   print_tracing_sheets,
+    print_journaling, print_glue,         print_placement};
 
 static_assert(chapters.size() == words_of<Chapter>.size());
 

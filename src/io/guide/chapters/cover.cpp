@@ -11,8 +11,9 @@ namespace zesty::guide {
 void print_cover(GuidePaper& g) {
     const auto words = [](const std::string& t) { return QString::fromStdString(t); };
     const Page& page = g.project.set_out.page;
-    g.new_page(words(g.project.title), words(g.project.set_out.date.empty() ? "The guide to build it."
-                                                                            : date_in_words(g.project.set_out.date) + "."));
+    g.new_page(words(g.project.title),
+               words(g.project.set_out.date.empty() ? "The guide to build it."
+                                                    : date_in_words(g.project.set_out.date) + "."));
     const QRectF r = g.room();
     const double scale = std::min(r.width() / page.full_width(), (r.height() - 62) / page.full_height());
     g.painter.save();

@@ -97,15 +97,16 @@ void picture(GuidePaper& g, QPointF corner, double scale) {
 } // namespace
 
 void print_key(GuidePaper& g) {
-    g.new_page(QString::fromStdString(g.project.title) + ": key",
-               QString::fromStdString(
-                   (g.project.set_out.date.empty() ? std::string() : date_in_words(g.project.set_out.date) + ". ") +
-                   "Page " +
-                   format_size(g.project.set_out.page.full_width(), g.project.set_out.page.full_height(),
-                               g.project.units) +
-                   ", cut " +
-                   format_size(g.plan.set_out.whole.size.x, g.plan.set_out.whole.size.y, g.project.units) +
-                   ". This picture is reduced; the sheets that follow are at true scale."));
+    g.new_page(
+        QString::fromStdString(g.project.title) + ": key",
+        QString::fromStdString(
+            (g.project.set_out.date.empty() ? std::string() : date_in_words(g.project.set_out.date) + ". ") +
+            "Page " +
+            format_size(g.project.set_out.page.full_width(), g.project.set_out.page.full_height(),
+                        g.project.units) +
+            ", cut " +
+            format_size(g.plan.set_out.whole.size.x, g.plan.set_out.whole.size.y, g.project.units) +
+            ". This picture is reduced; the sheets that follow are at true scale."));
     const QRectF r = g.room();
     const Page& page = g.project.set_out.page;
     constexpr double gap = 5, beside = 62;

@@ -208,10 +208,10 @@ void take_dress(const Camera& camera) {
     window.state().go_to(Waypoint::Build);
     settle(window);
     window.document().change("Begin", [&](Project& p) {
-        for (const auto& [key, ago] :
-             {std::pair{"cut:", 26}, std::pair{"gut", 14}, std::pair{"wet:Gusts", 6}}) {
+        for (const auto& [key, ago, took] :
+             {std::tuple{"cut:", 20, 2}, std::tuple{"gut", 12, 7}, std::tuple{"wet:Gusts", 4, 7}}) {
             StepLog& log = p.build.log[key];
-            start(log, that_evening - (ago + 6) * 60);
+            start(log, that_evening - (ago + took) * 60);
             tick_off(log, that_evening - ago * 60);
         }
     });

@@ -24,34 +24,37 @@ public:
     Sending(const BuildArgs& args, const CuttingJob& job, const CuttingSettings& settings)
         : args_(args), contours_(job.file.contours.size()), job_(machine_job(job, settings)) {
         QObject::connect(&link_, &CutterLink::changed, [this] { heard(); });
-        QObject::connect(&link_, &CutterLink::refused, [this](const QString& why) {
-            code_ = complain(why.toStdString());
-            loop_.quit();
-        });
+        QObject::connect(&link_, &CutterLink::refused,
+                         [this](const QString& why) { end(complain(why.toStdString())); });
         QObject::connect(&link_, &CutterLink::pictured, [this](const QByteArray& png) { keep(png); });
         silence_.setSingleShot(true);
-        QObject::connect(&silence_, &QTimer::timeout, [this] {
-            code_ = complain("the cutting machine says nothing any more");
-            loop_.quit();
-        });
+        QObject::connect(&silence_, &QTimer::timeout,
+                         [this] { end(complain("the cutting machine says nothing any more")); });
     }
 
     int run() {
         silence_.start(patience_ms);
         link_.connect_to(QString::fromStdString(args_.machine));
-        loop_.exec();
+        if (!over_) loop_.exec(); // it may be over at once
         return code_;
     }
 
 private:
+    void end(int code) {
+        if (over_) return;
+        over_ = true;
+        code_ = code;
+        silence_.stop();
+        loop_.quit();
+    }
     void heard() {
+        if (over_) return;
         silence_.start(patience_ms);
         const MachineNow& now = link_.now();
         switch (now.state) {
         case MachineNow::State::Away:
             std::cout << "the connection is lost; the same command goes on where it was\n";
-            code_ = problems;
-            loop_.quit();
+            end(problems);
             break;
         case MachineNow::State::Empty:
             if (!loaded_) link_.load(job_.id, job_.hpgl, job_.material, args_.anew);
@@ -88,14 +91,14 @@ private:
         ended_ = true;
         code_ = code;
         if (args_.picture.empty())
-            loop_.quit();
+            end(code);
         else
             link_.ask_picture();
     }
     void keep(const QByteArray& png) {
         if (const auto r = write_file(QString::fromStdString(args_.picture), png); !r)
             code_ = complain(r.error().message);
-        loop_.quit();
+        end(code_);
     }
 
     const BuildArgs& args_;
@@ -106,7 +109,7 @@ private:
     QTimer silence_;
     int code_ = done;
     int told_ = -1;
-    bool loaded_ = false, begun_ = false, ended_ = false;
+    bool loaded_ = false, begun_ = false, ended_ = false, over_ = false;
 };
 
 } // namespace

@@ -51,9 +51,12 @@ TEST_F(BuildByCommand, StepsAreStartedPausedAndTickedOffWithTheirTimes) {
 }
 
 TEST_F(BuildByCommand, HabitsOwnStepsRemindersAndSittingsAreDecided) {
-    EXPECT_EQ(build({"--first", "photos", "--trim", "before-wet", "--frame", "first", "--mats", "trimmer", "--hands", "2",
-                     "--add-step", "Press the kite", "--after", "lift:", "--before", "lay-out", "--minutes", "3", "--dries", "30",
-                     "--remind", "Date on the back", "--sitting", "60", "--sitting", "90,120,away"})
+    EXPECT_EQ(build({"--first",    "photos",           "--trim",    "before-wet", "--frame",
+                     "first",      "--mats",           "trimmer",   "--hands",    "2",
+                     "--add-step", "Press the kite",   "--after",   "lift:",      "--before",
+                     "lay-out",    "--minutes",        "3",         "--dries",    "30",
+                     "--remind",   "Date on the back", "--sitting", "60",         "--sitting",
+                     "90,120,away"})
                   .code,
               0);
     const BuildDecisions d = decided();
@@ -64,7 +67,8 @@ TEST_F(BuildByCommand, HabitsOwnStepsRemindersAndSittingsAreDecided) {
     EXPECT_TRUE(d.sittings[1].away);
     EXPECT_EQ(d.pairs, 2);
     const Ran ran = build({});
-    for (const char* part : {"Press the kite", "-- sitting 2", "Date on the back", "hands 2"}) EXPECT_TRUE(says(ran, part)) << part;
+    for (const char* part : {"Press the kite", "-- sitting 2", "Date on the back", "hands 2"})
+        EXPECT_TRUE(says(ran, part)) << part;
     EXPECT_TRUE(says(build({"--what-if"}), "frame the other way round"));
     EXPECT_TRUE(says(build({"--packing"}), "away"));
     EXPECT_EQ(build({"--no-sittings", "--remove-step", "1", "--forget", "Date on the back"}).code, 0);
@@ -75,15 +79,20 @@ TEST_F(BuildByCommand, QuestionsAreAnswered) {
     EXPECT_TRUE(says(build({"--next", "20"}), "In 20 min:"));
     EXPECT_TRUE(says(build({"--next", "1"}), "Nothing can be begun"));
     const Ran lists = build({"--lists"});
-    for (const char* part : {"To get:", "Papers:", "Adhesives:", "Trimmer:"}) EXPECT_TRUE(says(lists, part)) << part;
+    for (const char* part : {"To get:", "Papers:", "Adhesives:", "Trimmer:"})
+        EXPECT_TRUE(says(lists, part)) << part;
     EXPECT_TRUE(says(build({"--one-more-sheet"}), "One more sheet of Gull Print"));
-    const Ran cutting = build({"--cutting", "--material", "heavy", "--corners", "lift", "--overcut", "1mm", "--face-down"});
+    const Ran cutting =
+        build({"--cutting", "--material", "heavy", "--corners", "lift", "--overcut", "1mm", "--face-down"});
     EXPECT_TRUE(says(cutting, "mat-1: 35 contours")) << cutting.out;
     EXPECT_TRUE(says(cutting, "good side down"));
     EXPECT_EQ(decided().cutting.corners, Corners::Lift);
     EXPECT_EQ(decided().cutting.overcut, 1);
     EXPECT_EQ(build({"--start", "cut:"}).code, 0);
-    EXPECT_EQ(zesty({"build", page_, "--stash", "none", "--done", "cut:", "--take-pace", "--at", "2026-11-28T19:04"}).code, 0);
+    EXPECT_EQ(zesty({"build", page_, "--stash", "none", "--done", "cut:", "--take-pace", "--at",
+                     "2026-11-28T19:04"})
+                  .code,
+              0);
     EXPECT_EQ(build({"--take-pace"}).code, 0);
     EXPECT_NEAR(decided().minutes.loading, 4, 1e-6);
 }

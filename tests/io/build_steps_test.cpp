@@ -111,6 +111,11 @@ TEST(BuildSteps, GutFirstAndPrimeBeforeColour) {
     EXPECT_LT(timetable(times_of(steps), 2).finish, t.finish);
 }
 
+TEST(BuildSteps, OfAnEmptyPageAreNone) {
+    const Project empty;
+    EXPECT_TRUE(build_steps(empty, *Planner().plan(empty)).empty());
+}
+
 TEST(BuildSteps, OfABarePageAreFew) {
     const auto steps = steps_of("kite-hill.zesty", [](Project& p) {
         p.set_out.photos.clear();

@@ -88,6 +88,7 @@ int page_with(const QString& pdf, const char* words) {
 } // namespace
 
 TEST(Guide, CheckSquaresMeasureTrueOnEveryPageOfBothPapers) {
+    if (testing::sanitized) GTEST_SKIP() << "it prints for minutes";
     QTemporaryDir dir;
     for (const auto& [paper, width, height] :
          {std::tuple(PrinterPaper::A4, 210.0, 297.0), std::tuple(PrinterPaper::Letter, 215.9, 279.4)}) {
@@ -295,10 +296,10 @@ TEST(CuttingSheets, PatchesAreTrueToAHundredthOfAMillimetre) {
         ASSERT_TRUE(file.open(QIODevice::WriteOnly));
         file.write(svg);
         file.close();
-        // An independent reader agrees on the size.
-        const QByteArray png = run("rsvg-convert", {"--dpi-x", "254", "--dpi-y", "254", path});
-        const QImage image = QImage::fromData(png);
-        EXPECT_NEAR(image.width(), job->file.width * 10, 1.5);
+        if (sheets == 0) { // an independent reader agrees on the size
+            const QByteArray png = run("rsvg-convert", {"--dpi-x", "254", "--dpi-y", "254", path});
+            EXPECT_NEAR(QImage::fromData(png).width(), job->file.width * 10, 1.5);
+        }
         // Our own reader gets every corner back.
         const auto drawing = read_svg(svg);
         ASSERT_TRUE(drawing);
@@ -352,8 +353,8 @@ TEST(Export, WritesEverythingAndSaysSo) {
     const auto files =
         export_all(demo_plan().project, demo_plan().plan, PrinterPaper::A4, dir.filePath("made/here"));
     ASSERT_TRUE(files) << files.error().message;
-    EXPECT_EQ(files->size(), 9 + demo_plan().plan.sheets.used.size())
-        << "guide, page, the mat four ways, the patch without paper three ways and the sheets";
+    EXPECT_EQ(files->size(), 2 + 3 + 4 * (1 + demo_plan().plan.sheets.used.size()))
+        << "guide, page, the patch without paper three ways, the mat and each sheet four ways";
     for (const QString& f : *files)
         EXPECT_GT(QFile(f).size(), f.endsWith(".plt") ? 60 : 500) << f.toStdString();
     QFile blocked(dir.filePath("file"));

@@ -14,4 +14,12 @@ constexpr int rounds(int all) {
 #endif
 }
 
+/// What prints and paints for long is looked at without the sanitizers alone: nearly all of its time goes
+/// into libraries that they do not see into.
+#ifdef ZESTY_SANITIZED
+inline constexpr bool sanitized = true;
+#else
+inline constexpr bool sanitized = false;
+#endif
+
 } // namespace zesty::testing

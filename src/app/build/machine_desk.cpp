@@ -3,6 +3,8 @@
 #include <QCoreApplication>
 #include <QDir>
 #include <QFileInfo>
+#include <csignal>
+#include <sys/prctl.h>
 
 namespace zesty {
 
@@ -78,6 +80,8 @@ void MachineDesk::connect_machine() {
     if (process_.state() == QProcess::NotRunning) {
         const QString beside = QCoreApplication::applicationDirPath() + "/zesty-cutter";
         process_.setProcessChannelMode(QProcess::MergedChannels);
+        // It goes with the window, however that ends.
+        process_.setChildProcessModifier([] { ::prctl(PR_SET_PDEATHSIG, SIGTERM); });
         process_.start(QFileInfo::exists(beside) ? beside : QString("zesty-cutter"),
                        {"--name", socket_name(), "--journals", folder, "--faster",
                         QString::number(bench_.settings.machine_speed())});

@@ -163,6 +163,7 @@ void MachinePart::refresh() {
     progress_->setMaximum(std::max(1, now.contours));
     progress_->setValue(now.contours_done);
     says_->setText(says());
+    lay_out_now(this);
 }
 
 } // namespace zesty

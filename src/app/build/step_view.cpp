@@ -43,12 +43,29 @@ StepPicture::StepPicture(BenchState& state, BuildDesk& desk, QWidget* parent)
     connect(&desk, &BuildDesk::shown_changed, this, [this] { update(); });
 }
 
-const QImage& StepPicture::page() {
+/// What lies on the cuts is not there yet while openings are backed.
+const QImage& StepPicture::page(const BuildStep& step) {
     if (painted_ != desk_.shared_plan()) {
-        page_ = page_picture(desk_.project(), desk_.plan(), picture_detail);
+        pages_ = {};
         painted_ = desk_.shared_plan();
     }
-    return page_;
+    const bool bare = step.kind == StepKind::Back || step.kind == StepKind::LoosePieces ||
+                      step.kind == StepKind::Shaker || step.kind == StepKind::MachineCut ||
+                      step.kind == StepKind::Lift;
+    QImage& page = pages_[bare ? 1 : 0];
+    if (page.isNull()) {
+        if (bare) {
+            Project project = desk_.project();
+            project.set_out.photos.clear();
+            project.dress = {};
+            Plan plan = desk_.plan();
+            plan.dress = {};
+            page = page_picture(project, plan, picture_detail);
+        } else {
+            page = page_picture(desk_.project(), desk_.plan(), picture_detail);
+        }
+    }
+    return page;
 }
 
 void StepPicture::paintEvent(QPaintEvent*) {
@@ -56,8 +73,9 @@ void StepPicture::paintEvent(QPaintEvent*) {
     if (!desk_.known() || shown < 0) return;
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
-    paint_step(painter, QRectF(rect()).adjusted(2, 2, -2, -2), desk_.project(), desk_.plan(),
-               desk_.steps()[static_cast<std::size_t>(shown)], page(), *state_.textures(), 13);
+    const BuildStep& step = desk_.steps()[static_cast<std::size_t>(shown)];
+    paint_step(painter, QRectF(rect()).adjusted(2, 2, -2, -2), desk_.project(), desk_.plan(), step,
+               page(step), *state_.textures(), 13);
 }
 
 // --- the step ----------------------------------------------------------------------------------------------

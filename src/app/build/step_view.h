@@ -7,6 +7,7 @@
 #include <QLabel>
 #include <QPushButton>
 #include <QWidget>
+#include <array>
 
 class QGridLayout;
 class QVBoxLayout;
@@ -23,11 +24,11 @@ protected:
     void paintEvent(QPaintEvent* event) override;
 
 private:
-    const QImage& page();
+    const QImage& page(const BuildStep& step);
 
     BenchState& state_;
     BuildDesk& desk_;
-    QImage page_;
+    std::array<QImage, 2> pages_;         ///< all of it, and without what lies on the cuts
     std::shared_ptr<const Plan> painted_; ///< the plan the picture is of
 };
 

@@ -120,6 +120,11 @@ void add_own_steps(StepsInMaking& s) {
 }
 
 std::vector<BuildStep> build_steps(const Project& project, const Plan& plan) {
+    const DressDecisions& dress = project.dress;
+    if (project.set_out.cuts.empty() && project.set_out.photos.empty() && plan.sections.patches.empty() &&
+        dress.layers.empty() && dress.wet.empty() && dress.titles.empty() && dress.embellishments.empty() &&
+        dress.writings.empty() && dress.stitchings.empty() && project.build.own_steps.empty())
+        return {};
     StepsInMaking s{project, plan};
     add_cutting(s);
     if (project.build.habits.first == FirstWork::Photos) add_first_look(s);

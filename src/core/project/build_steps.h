@@ -12,7 +12,7 @@
 
 namespace zesty {
 
-/// In an order in which they can be done. With somebody's own among them.
+/// In an order in which they can be done. With somebody's own among them; none for an empty page.
 std::vector<BuildStep> build_steps(const Project& project, const Plan& plan);
 
 /// Own steps whose place among the others cannot be kept, one sentence each.

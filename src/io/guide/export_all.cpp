@@ -19,7 +19,8 @@ namespace zesty {
 
 namespace {
 
-constexpr int picture_size = 1800; ///< pixels along the longer side
+constexpr int picture_size = 1800;     ///< pixels along the longer side, of the page
+constexpr int job_picture_size = 1000; ///< the same, of a cutting mat
 
 using Files = std::vector<std::pair<QString, QByteArray>>;
 
@@ -95,7 +96,7 @@ Result<std::vector<QString>> export_all(const Project& project, const Plan& plan
     const CuttingJobs cutting = all_cutting_jobs(project, plan, mats);
     for (const CuttingJob& job : cutting.jobs) {
         const QString name = QString::fromStdString(job.key);
-        if (auto r = write_picture(name + ".png", cutting_job_picture(job, picture_size)); !r)
+        if (auto r = write_picture(name + ".png", cutting_job_picture(job, job_picture_size)); !r)
             return tl::make_unexpected(r.error());
         if (auto r = add_cutting_files(name, job.file, project.build.cutting, files); !r)
             return tl::make_unexpected(r.error());

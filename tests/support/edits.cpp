@@ -1,12 +1,12 @@
 #include "support/edits.h"
 
-#include "core/build/progress.h"
 #include "core/project/edits.h"
 #include "core/project/later.h"
 #include "core/project/planner.h"
 #include "core/project/variants.h"
 #include "core/setout/photos.h"
 #include "support/between.h"
+#include "support/build_edits.h"
 
 namespace zesty::testing {
 
@@ -355,49 +355,6 @@ void further_edit(Project& p, std::mt19937& random, int openings) {
             const Finding& f = plan->findings[random() % plan->findings.size()];
             if (!f.fixes.empty()) f.fixes[random() % f.fixes.size()].apply(p);
         }
-    }
-}
-
-void build_edit(Project& p, std::mt19937& random) {
-    BuildDecisions& b = p.build;
-    switch (below(random, 9)) {
-    case 0:
-        b.cutting = {between(random, 0, 5),
-                     static_cast<Corners>(below(random, 3)),
-                     between(random, 0, 2),
-                     between(random, 5, 170),
-                     below(random, 2) != 0,
-                     below(random, 2) != 0,
-                     "vellum"};
-        break;
-    case 1:
-        b.habits = {static_cast<TrimBase>(below(random, 2)), static_cast<FirstWork>(below(random, 2)),
-                    static_cast<FrameBase>(below(random, 2)), static_cast<CutMats>(below(random, 2))};
-        break;
-    case 2:
-        b.minutes.wetting = between(random, -5, 3000);
-        b.drying.paste = between(random, 0, 90);
-        break;
-    case 3:
-        b.own_steps.push_back({1 + below(random, 9), "Press the kite",
-                               "lift:", below(random, 2) ? "finish" : "", between(random, 0, 30),
-                               between(random, 0, 90)});
-        break;
-    case 4:
-        b.reminders.push_back("Date on the back");
-        break;
-    case 5:
-        b.sittings.push_back({between(random, 0, 200), between(random, 0, 2000), below(random, 2) != 0});
-        break;
-    case 6:
-        tick_off(b.log["lay-out"], 1'796'000'000 + below(random, 100'000));
-        break;
-    case 7:
-        start(b.log["cut:"], 1'796'000'000);
-        b.pairs = 1 + below(random, 6);
-        break;
-    default:
-        pause(b.log["cut:"], 1'796'000'000 + below(random, 10'000));
     }
 }
 

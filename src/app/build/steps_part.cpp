@@ -122,7 +122,7 @@ void StepsPart::refresh() {
         rows_->item(static_cast<int>(k))->setToolTip(words(desk_.steps()[listed_[k]].what));
         if (static_cast<int>(listed_[k]) == desk_.shown()) rows_->setCurrentRow(static_cast<int>(k));
     }
-    now_->setText(desk_.known() ? what_now() : "The steps follow from the plan.");
+    now_->setText(desk_.known() && !desk_.steps().empty() ? what_now() : "The steps follow from the plan.");
 }
 
 } // namespace zesty

@@ -14,6 +14,7 @@ namespace {
 constexpr int most_changes = 3000;
 constexpr std::size_t decoding_budget = 60'000; ///< steps set, in all changes
 constexpr double worth_an_order = 0.01;         ///< share of the time
+constexpr double worth_a_long_order = 0.04;     ///< the same, of more steps than are searched in full
 constexpr double hardly = 1e-9;
 constexpr std::size_t few_steps = 9; ///< of which every order is tried
 constexpr std::size_t most_nodes = 400'000;
@@ -174,8 +175,9 @@ std::vector<std::size_t> moved(std::vector<std::size_t> order, std::size_t from,
 /// knew which belong together, and what is left of it looks the same once some steps are done. Step by step
 /// the one is brought forward that gains most.
 Timetable in_the_order_given(const Scheduling& scheduling, const Timetable& best, const StopToken& stop) {
-    const double finish = best.finish * (1 + worth_an_order) + hardly;
-    const double busy = best.busy * (1 + worth_an_order) + hardly;
+    const double worth = best.start.size() <= few_steps ? worth_an_order : worth_a_long_order;
+    const double finish = best.finish * (1 + worth) + hardly;
+    const double busy = best.busy * (1 + worth) + hardly;
     std::vector<std::size_t> order(best.start.size());
     std::iota(order.begin(), order.end(), std::size_t{0});
     Timetable now = scheduling.in_order(order);

@@ -197,8 +197,10 @@ void paint_step(QPainter& painter, const QRectF& into, const Project& project, c
     painter.setPen(pen);
     painter.drawRect(area);
     painter.restore();
+    constexpr std::size_t many = 6; // labels that hide what they stand on
+    const double high = shape.labels.size() > many ? 0.75 * label : label;
     for (std::size_t i = 0; i < std::min(shape.labels.size(), most_labels); ++i)
-        paint_label(painter, to.map(shape.labels[i].at), shape.labels[i].text, label);
+        paint_label(painter, to.map(shape.labels[i].at), shape.labels[i].text, high);
 }
 
 } // namespace zesty

@@ -1,0 +1,12 @@
+#pragma once
+// Random edits of what is decided at Build.
+
+#include "core/project/project.h"
+
+#include <random>
+
+namespace zesty::testing {
+
+void build_edit(Project& project, std::mt19937& random);
+
+} // namespace zesty::testing

@@ -1,6 +1,9 @@
 // The budgets of the program, measured: ./run bench
 
+#include "core/build/progress.h"
 #include "core/geometry/measure.h"
+#include "core/project/build_steps.h"
+#include "core/project/cutting_jobs.h"
 #include "core/project/edits.h"
 #include "core/project/fitting.h"
 #include "core/project/planner.h"
@@ -316,6 +319,37 @@ void what_fits_a_place(benchmark::State& state) {
     for (auto _ : state) benchmark::DoNotOptimize(where_it_fits(project, *plan, "brass-dot"));
 }
 BENCHMARK(what_fits_a_place)->Unit(benchmark::kMillisecond);
+
+void timetable_of_sixty_steps(benchmark::State& state) {
+    std::mt19937 random(60);
+    std::vector<TimedStep> steps(60);
+    for (std::size_t i = 0; i < steps.size(); ++i) {
+        steps[i].hands = 1 + static_cast<double>(random() % 30);
+        if (random() % 3 == 0) steps[i].dries = static_cast<double>(random() % 60);
+        steps[i].machine = random() % 5 == 0;
+        for (std::size_t k = 0; k < i; ++k)
+            if (random() % 31 == 0) steps[i].after.push_back(k);
+    }
+    for (auto _ : state) benchmark::DoNotOptimize(timetable(steps, 2));
+}
+BENCHMARK(timetable_of_sixty_steps)->Unit(benchmark::kMillisecond);
+
+void steps_of_the_dressed_demo(benchmark::State& state) {
+    const Project project = *open_project(demo::file("kite-hill-dressed.zesty"));
+    const Plan plan = *Planner().plan(project);
+    for (auto _ : state) {
+        const auto steps = build_steps(project, plan);
+        benchmark::DoNotOptimize(build_now(steps, project.build, 1'796'000'000));
+    }
+}
+BENCHMARK(steps_of_the_dressed_demo)->Unit(benchmark::kMillisecond);
+
+void cutting_jobs_of_the_dressed_demo(benchmark::State& state) {
+    const Project project = *open_project(demo::file("kite-hill-dressed.zesty"));
+    const Plan plan = *Planner().plan(project);
+    for (auto _ : state) benchmark::DoNotOptimize(cutting_jobs(project, plan, mats_of(project, plan)));
+}
+BENCHMARK(cutting_jobs_of_the_dressed_demo)->Unit(benchmark::kMillisecond);
 
 } // namespace
 } // namespace zesty

@@ -3,6 +3,7 @@
 #include "app/bench/wording.h"
 #include "core/project/build_steps.h"
 #include "io/guide/letters_job.h"
+#include "io/paint/page_painter.h"
 
 #include <QDateTime>
 #include <algorithm>
@@ -12,6 +13,7 @@ namespace zesty {
 namespace {
 
 constexpr int between_looks_ms = 20'000;
+constexpr int picture_detail = 900; ///< px of the page's picture
 
 struct Work {
     std::vector<BuildStep> steps;
@@ -70,6 +72,7 @@ void BuildDesk::ask() {
                             return [this, number, work = std::move(work)]() mutable {
                                 if (number != asked_) return;
                                 answered_ = number;
+                                say_what_is_dry(work.steps, work.now);
                                 const int before = shown();
                                 steps_ = std::move(work.steps);
                                 now_ = std::move(work.now);
@@ -79,6 +82,18 @@ void BuildDesk::ask() {
                                 emit changed();
                             };
                         });
+}
+
+/// A timer that makes no noise: what dried when we last looked and is dry now is named once.
+void BuildDesk::say_what_is_dry(const std::vector<BuildStep>& steps, const BuildNow& now) {
+    QStringList dry;
+    for (std::size_t i = 0; i < steps.size(); ++i) {
+        if (now.steps[i].state != StepState::Done) continue;
+        for (std::size_t k = 0; k < steps_.size(); ++k)
+            if (steps_[k].key == steps[i].key && now_.steps[k].state == StepState::Dries)
+                dry << QString("step %1, %2").arg(i + 1).arg(words(steps[i].what));
+    }
+    if (!dry.isEmpty()) bench_.say("Dry now: " + dry.join("; ") + ".", false);
 }
 
 int BuildDesk::shown() const {
@@ -116,6 +131,30 @@ void BuildDesk::show_next(int by) {
 void BuildDesk::change_log(const QString& intention, const std::function<void(StepLog&)>& change) {
     if (shown() < 0) return;
     bench_.document.change(intention, [&](Project& p) { change(p.build.log[shown_]); });
+}
+
+const QImage& BuildDesk::page(bool bare) {
+    if (plan_ && painted_ != plan_) {
+        painted_ = plan_;
+        const quint64 number = ++pages_asked_;
+        bench_.worker.think(
+            this, [this, number, project = project_, plan = plan_](Planner&) -> std::function<void()> {
+                Project bare_project = project;
+                bare_project.set_out.photos.clear();
+                bare_project.dress = {};
+                Plan bare_plan = *plan;
+                bare_plan.dress = {};
+                std::array pages{page_picture(project, *plan, picture_detail),
+                                 page_picture(bare_project, bare_plan, picture_detail)};
+                return [this, number, pages = std::move(pages)] {
+                    if (number != pages_asked_) return;
+                    pages_answered_ = number;
+                    pages_ = pages;
+                    emit pages_painted();
+                };
+            });
+    }
+    return pages_[bare ? 1 : 0];
 }
 
 void BuildDesk::have_minutes(int minutes) {

@@ -6,7 +6,9 @@
 #include "core/build/progress.h"
 #include "core/project/cutting_jobs.h"
 
+#include <QImage>
 #include <QTimer>
+#include <array>
 #include <cstdint>
 #include <optional>
 
@@ -26,7 +28,13 @@ public:
     std::shared_ptr<const Plan> shared_plan() const { return plan_; }
     const std::vector<BuildStep>& steps() const { return steps_; }
     const BuildNow& now() const { return now_; }
-    bool up_to_date() const { return asked_ == answered_ && jobs_asked_ == jobs_answered_; }
+    bool up_to_date() const {
+        return asked_ == answered_ && jobs_asked_ == jobs_answered_ && pages_asked_ == pages_answered_;
+    }
+
+    /// The page as a picture; bare without what lies on the cuts. The one before, or none, until it is
+    /// painted.
+    const QImage& page(bool bare);
 
     int shown() const; ///< into steps(); -1 for none
     void show(int step);
@@ -62,9 +70,11 @@ signals:
     void changed();
     void shown_changed();
     void jobs_changed();
+    void pages_painted();
 
 private:
     void ask();
+    void say_what_is_dry(const std::vector<BuildStep>& steps, const BuildNow& now);
     void change_log(const QString& intention, const std::function<void(StepLog&)>& change);
     /// Everything but what is decided at Build is as it was planned.
     bool plan_holds() const;
@@ -81,7 +91,10 @@ private:
     std::optional<CuttingJobs> jobs_;
     bool jobs_wanted_ = false;
     int job_ = 0;
-    quint64 asked_ = 0, answered_ = 0, jobs_asked_ = 0, jobs_answered_ = 0;
+    std::array<QImage, 2> pages_;
+    std::shared_ptr<const Plan> painted_; ///< the plan they are of, or will be
+    quint64 asked_ = 0, answered_ = 0, jobs_asked_ = 0, jobs_answered_ = 0, pages_asked_ = 0,
+            pages_answered_ = 0;
     QTimer minutes_;
 };
 

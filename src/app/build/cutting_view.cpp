@@ -88,6 +88,18 @@ void CuttingView::paintEvent(QPaintEvent*) {
     p.translate(-seen.x(), -seen.y());
     paint_cutting_job(p, job, look);
     p.restore();
+    if (machine_.on_show() && !machine_.picture().isNull()) {
+        // What the machine itself says it has cut.
+        constexpr double side = 150;
+        const QRectF corner(width() - cutting_rim - side, height() - cutting_foot - side - 8, side, side);
+        p.drawImage(corner, machine_.picture());
+        p.setPen(theme::line);
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(corner);
+        p.setFont(theme::font(theme::Text::Small));
+        p.setPen(theme::ink);
+        p.drawText(corner.adjusted(6, 4, -6, -4), Qt::AlignLeft | Qt::AlignBottom, "as the machine cut it");
+    }
     say(height() - cutting_foot, cutting_foot - 4,
         "Keep hands off a running machine; its maker's instructions come before everything here.", false,
         theme::quiet);

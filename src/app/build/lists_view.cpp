@@ -48,7 +48,13 @@ void ListsView::show_one_more(const QString& html) {
     refresh();
 }
 
+void ListsView::showEvent(QShowEvent* event) {
+    QTextBrowser::showEvent(event);
+    refresh();
+}
+
 void ListsView::refresh() {
+    if (!isVisible()) return;
     if (!desk_.known()) {
         setHtml("<p>The lists follow from the plan: open a drawing and give its openings papers.</p>");
         return;

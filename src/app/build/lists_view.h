@@ -14,6 +14,9 @@ public:
     /// Of what one more sheet would cure; empty for what nobody has asked.
     void show_one_more(const QString& html);
 
+protected:
+    void showEvent(QShowEvent* event) override;
+
 private:
     void refresh();
 

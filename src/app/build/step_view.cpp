@@ -15,8 +15,6 @@ namespace zesty {
 
 namespace {
 
-constexpr int picture_detail = 900; ///< px of the page's picture
-
 /// By style sheet, as the window's own has sizes for labels and buttons.
 void set_size(QWidget* widget, int pixels, const char* more = "") {
     widget->setStyleSheet(QString("font-size: %1px; %2").arg(pixels).arg(more));
@@ -41,32 +39,18 @@ StepPicture::StepPicture(BenchState& state, BuildDesk& desk, QWidget* parent)
     setAccessibleName("The parts of this step at their places");
     connect(&desk, &BuildDesk::changed, this, [this] { update(); });
     connect(&desk, &BuildDesk::shown_changed, this, [this] { update(); });
+    connect(&desk, &BuildDesk::pages_painted, this, [this] { update(); });
 }
 
+namespace {
+
 /// What lies on the cuts is not there yet while openings are backed.
-const QImage& StepPicture::page(const BuildStep& step) {
-    if (painted_ != desk_.shared_plan()) {
-        pages_ = {};
-        painted_ = desk_.shared_plan();
-    }
-    const bool bare = step.kind == StepKind::Back || step.kind == StepKind::LoosePieces ||
-                      step.kind == StepKind::Shaker || step.kind == StepKind::MachineCut ||
-                      step.kind == StepKind::Lift;
-    QImage& page = pages_[bare ? 1 : 0];
-    if (page.isNull()) {
-        if (bare) {
-            Project project = desk_.project();
-            project.set_out.photos.clear();
-            project.dress = {};
-            Plan plan = desk_.plan();
-            plan.dress = {};
-            page = page_picture(project, plan, picture_detail);
-        } else {
-            page = page_picture(desk_.project(), desk_.plan(), picture_detail);
-        }
-    }
-    return page;
+bool before_mounting(const BuildStep& step) {
+    return step.kind == StepKind::Back || step.kind == StepKind::LoosePieces ||
+           step.kind == StepKind::Shaker || step.kind == StepKind::MachineCut || step.kind == StepKind::Lift;
 }
+
+} // namespace
 
 void StepPicture::paintEvent(QPaintEvent*) {
     const int shown = desk_.shown();
@@ -75,7 +59,7 @@ void StepPicture::paintEvent(QPaintEvent*) {
     painter.setRenderHint(QPainter::Antialiasing);
     const BuildStep& step = desk_.steps()[static_cast<std::size_t>(shown)];
     paint_step(painter, QRectF(rect()).adjusted(2, 2, -2, -2), desk_.project(), desk_.plan(), step,
-               page(step), *state_.textures(), 13);
+               desk_.page(before_mounting(step)), *state_.textures(), 13);
 }
 
 // --- the step ----------------------------------------------------------------------------------------------

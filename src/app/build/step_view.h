@@ -7,7 +7,6 @@
 #include <QLabel>
 #include <QPushButton>
 #include <QWidget>
-#include <array>
 
 class QGridLayout;
 class QVBoxLayout;
@@ -24,12 +23,8 @@ protected:
     void paintEvent(QPaintEvent* event) override;
 
 private:
-    const QImage& page(const BuildStep& step);
-
     BenchState& state_;
     BuildDesk& desk_;
-    std::array<QImage, 2> pages_;         ///< all of it, and without what lies on the cuts
-    std::shared_ptr<const Plan> painted_; ///< the plan the picture is of
 };
 
 class StepView : public QWidget {

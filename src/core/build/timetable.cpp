@@ -24,8 +24,8 @@ using BusyTimes = std::vector<std::pair<double, double>>;
 
 /// Where the first of the times that meets this stretch ends; its beginning where none does.
 double clear_of(const BusyTimes& busy, double from, double minutes) {
-    for (const auto& [begins, ends] : busy)
-        if (begins < from + minutes - hardly && from < ends - hardly) return ends;
+    for (const auto& taken : busy)
+        if (taken.first < from + minutes - hardly && from < taken.second - hardly) return taken.second;
     return from;
 }
 

@@ -29,10 +29,10 @@ struct Go {
     Side side = Side::A;
 };
 
-double minutes_of(const StepsInMaking& s, const std::vector<int>& patches) {
+double minutes_of(const StepsInMaking& s, const std::vector<int>& patches, const Pace& pace) {
     double out = 0;
     for (const int p : patches)
-        out += backing_minutes(s.plan.sections.patches[static_cast<std::size_t>(p)], s.project.sections.pace);
+        out += backing_minutes(s.plan.sections.patches[static_cast<std::size_t>(p)], pace);
     return out;
 }
 
@@ -66,9 +66,10 @@ std::vector<Go> goes_of(const StepsInMaking& s) {
     return out;
 }
 
-/// Halves from left to right until none takes too long.
+/// Halves from left to right until none takes too long, at the usual pace: a step that is ticked off stays
+/// what it was when the household learns how fast it is.
 std::vector<std::vector<int>> divided_by_place(const StepsInMaking& s, std::vector<int> patches) {
-    if (patches.size() < 2 || minutes_of(s, patches) <= longest_backing) return {patches};
+    if (patches.size() < 2 || minutes_of(s, patches, Pace{}) <= longest_backing) return {patches};
     std::stable_sort(patches.begin(), patches.end(), [&](int a, int b) {
         const auto x = [&](int p) {
             return s.plan.middle_of(s.plan.sections.patches[static_cast<std::size_t>(p)].opening).x;
@@ -125,13 +126,14 @@ std::size_t back(StepsInMaking& s, const std::vector<int>& patches, const Go& go
     for (const int o : openings) all.push_back(std::to_string(o + 1));
     const std::string paper =
         name_and_side(s.project.stash->papers[static_cast<std::size_t>(go.paper)], go.side);
-    BuildStep step{.key = key,
-                   .kind = StepKind::Back,
-                   .what = "Back " + in_a_row(all) + " with " + paper,
-                   .time = {std::max(1.0, minutes_of(s, patches)), s.drying().glue, {}},
-                   .parts = std::move(parts),
-                   .face_down = true,
-                   .waiting = "glue sets"};
+    BuildStep step{
+        .key = key,
+        .kind = StepKind::Back,
+        .what = "Back " + in_a_row(all) + " with " + paper,
+        .time = {std::max(1.0, minutes_of(s, patches, s.project.sections.pace)), s.drying().glue, {}},
+        .parts = std::move(parts),
+        .face_down = true,
+        .waiting = "glue sets"};
     if (all.size() > most_named) {
         std::string every;
         for (const std::string& one : all) every += (every.empty() ? "" : ", ") + one;

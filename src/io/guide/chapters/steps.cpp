@@ -12,7 +12,7 @@ namespace zesty::guide {
 
 namespace {
 
-constexpr double step_line = 4.6, step_note = 3.9, letter = 3.3, note_letter = 2.8;
+constexpr double step_line = 4.6, step_note = 3.9, step_letter = 3.3, step_note_letter = 2.8;
 
 QString words(const std::string& text) {
     return QString::fromStdString(text);
@@ -57,11 +57,11 @@ private:
 };
 
 void print_line(GuidePaper& g, const QRectF& r, const ListLine& line) {
-    g.text({r.x(), r.y(), r.width() * 0.3, r.height()}, letter, words(line.what));
-    g.text({r.x() + r.width() * 0.31, r.y(), r.width() * 0.25, r.height()}, letter, words(line.how_much),
+    g.text({r.x(), r.y(), r.width() * 0.3, r.height()}, step_letter, words(line.what));
+    g.text({r.x() + r.width() * 0.31, r.y(), r.width() * 0.25, r.height()}, step_letter, words(line.how_much),
            Qt::AlignLeft | Qt::AlignTop, true);
-    g.text({r.x() + r.width() * 0.57, r.y(), r.width() * 0.43, r.height()}, note_letter, words(line.note),
-           Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, false, quiet);
+    g.text({r.x() + r.width() * 0.57, r.y(), r.width() * 0.43, r.height()}, step_note_letter,
+           words(line.note), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, false, quiet);
 }
 
 QString notes_of(const BuildStep& step) {
@@ -74,27 +74,27 @@ void print_step(GuidePaper& g, Column& column, const BuildStep& step, std::size_
                 const QString& caution) {
     const double text_width = g.room().width() - 44;
     const QString notes = notes_of(step);
-    const int title_lines = lines_of(words(step.what), letter, text_width);
-    const int note_lines = notes.isEmpty() ? 0 : lines_of(notes, note_letter, text_width);
-    const int caution_lines = caution.isEmpty() ? 0 : lines_of(caution, note_letter, text_width);
+    const int title_lines = lines_of(words(step.what), step_letter, text_width);
+    const int note_lines = notes.isEmpty() ? 0 : lines_of(notes, step_note_letter, text_width);
+    const int caution_lines = caution.isEmpty() ? 0 : lines_of(caution, step_note_letter, text_width);
     const QRectF r = column.take(title_lines * step_line + (note_lines + caution_lines) * step_note + 1.6);
     g.pen(0.25);
     g.painter.setBrush(Qt::NoBrush);
     g.painter.drawRect(QRectF(r.x(), r.y() + 0.4, 3.4, 3.4));
-    g.text({r.x() + 5, r.y(), 7, step_line}, letter, QString::number(number), Qt::AlignRight | Qt::AlignTop,
-           true);
-    g.text({r.x() + 14, r.y(), text_width, title_lines * step_line}, letter, words(step.what),
+    g.text({r.x() + 5, r.y(), 7, step_line}, step_letter, QString::number(number),
+           Qt::AlignRight | Qt::AlignTop, true);
+    g.text({r.x() + 14, r.y(), text_width, title_lines * step_line}, step_letter, words(step.what),
            Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap);
     QString time = words(minutes_in_words(step.time.hands));
     if (step.time.dries > 0) time += " + " + words(minutes_in_words(step.time.dries));
-    g.text({r.right() - 30, r.y(), 30, step_line}, letter, time, Qt::AlignRight | Qt::AlignTop);
+    g.text({r.right() - 30, r.y(), 30, step_line}, step_letter, time, Qt::AlignRight | Qt::AlignTop);
     double y = r.y() + title_lines * step_line;
     if (note_lines > 0)
-        g.text({r.x() + 14, y, text_width, note_lines * step_note}, note_letter, notes,
+        g.text({r.x() + 14, y, text_width, note_lines * step_note}, step_note_letter, notes,
                Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, false, quiet);
     y += note_lines * step_note;
     if (caution_lines > 0)
-        g.text({r.x() + 14, y, text_width, caution_lines * step_note}, note_letter, caution,
+        g.text({r.x() + 14, y, text_width, caution_lines * step_note}, step_note_letter, caution,
                Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, false, QColor(0xb0, 0x2a, 0x4b));
 }
 
@@ -104,10 +104,10 @@ void print_lists(GuidePaper& g) {
     Column column(g, words(g.project.title) + ": what it takes", "Papers, adhesives and everything else.");
     for (const BuildList& list : build_lists(g.project, g.plan)) {
         const QRectF head = column.take(step_line + 2);
-        g.text({head.x(), head.y() + 1.4, head.width(), step_line}, letter, words(list.name),
+        g.text({head.x(), head.y() + 1.4, head.width(), step_line}, step_letter, words(list.name),
                Qt::AlignLeft | Qt::AlignTop, true);
         for (const ListLine& line : list.lines) {
-            const int lines = lines_of(words(line.note), note_letter, g.room().width() * 0.43);
+            const int lines = lines_of(words(line.note), step_note_letter, g.room().width() * 0.43);
             print_line(g, column.take(std::max(step_line, lines * step_note)), line);
         }
     }
@@ -120,8 +120,8 @@ void print_trimming(GuidePaper& g) {
                   "What the trimmer is set to, in the order that leaves most paper whole. Mind the blade.");
     for (const std::string& said : settings) {
         const double width = g.room().width();
-        const QRectF r = column.take(lines_of(words(said), letter, width) * step_line + 1);
-        g.text(r, letter, words(said), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap);
+        const QRectF r = column.take(lines_of(words(said), step_letter, width) * step_line + 1);
+        g.text(r, step_letter, words(said), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap);
     }
 }
 
@@ -146,7 +146,7 @@ void print_steps(GuidePaper& g) {
     }
     for (const std::string& said : g.project.build.reminders) {
         const QRectF r = column.take(step_line);
-        g.text(r, letter, "Not to be forgotten: " + words(said), Qt::AlignLeft | Qt::AlignTop, true);
+        g.text(r, step_letter, "Not to be forgotten: " + words(said), Qt::AlignLeft | Qt::AlignTop, true);
     }
 }
 

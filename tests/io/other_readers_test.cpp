@@ -25,13 +25,13 @@ std::vector<CuttingJob> jobs_of(const char* demo) {
     return cutting_jobs(project, plan, mats_of(project, plan)).jobs;
 }
 
-void write(const QString& path, const QByteArray& bytes) {
+void put_file(const QString& path, const QByteArray& bytes) {
     QFile file(path);
     ASSERT_TRUE(file.open(QIODevice::WriteOnly));
     file.write(bytes);
 }
 
-QByteArray run(const QString& program, const QStringList& arguments) {
+QByteArray other_program(const QString& program, const QStringList& arguments) {
     QProcess process;
     process.start(program, arguments);
     EXPECT_TRUE(process.waitForFinished(60000)) << program.toStdString();
@@ -61,9 +61,9 @@ TEST(OtherReaders, SeeTheSameContoursInDxf) {
             const auto dxf = cutting_dxf(job.file);
             ASSERT_TRUE(dxf);
             arguments << dir.filePath(QString::fromStdString(job.key) + ".dxf");
-            write(arguments.back(), *dxf);
+            put_file(arguments.back(), *dxf);
         }
-        const auto read = nlohmann::json::parse(run("/usr/bin/python3", arguments).toStdString());
+        const auto read = nlohmann::json::parse(other_program("/usr/bin/python3", arguments).toStdString());
         ASSERT_EQ(read.size(), jobs.size());
         for (std::size_t j = 0; j < jobs.size(); ++j) {
             const CuttingFile& file = jobs[j].file;
@@ -87,8 +87,8 @@ TEST(OtherReaders, TwoRenderersPaintTheSameSvg) {
         QByteArray svg = cutting_svg(file);
         svg.replace("id=\"cut\" fill=\"none\"", "id=\"cut\" fill=\"#000000\"");
         const QString path = dir.filePath("job.svg");
-        write(path, svg);
-        QImage one = QImage::fromData(run("rsvg-convert", {"-w", "1200", path}));
+        put_file(path, svg);
+        QImage one = QImage::fromData(other_program("rsvg-convert", {"-w", "1200", path}));
         ASSERT_FALSE(one.isNull());
         QImage other(one.size(), QImage::Format_ARGB32);
         other.fill(Qt::transparent);

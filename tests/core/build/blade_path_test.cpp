@@ -12,7 +12,7 @@ namespace zesty {
 
 namespace {
 
-const Ring pane{{10, 10}, {30, 10}, {30, 30}, {10, 30}};
+const Ring kite_pane{{10, 10}, {30, 10}, {30, 30}, {10, 30}};
 
 double length_of(const std::vector<Stroke>& strokes) {
     double out = 0;
@@ -45,13 +45,13 @@ Ring star(std::mt19937& random) {
 TEST(BladePath, GoesRoundOnceAndOnByTheOvercut) {
     CuttingSettings settings;
     settings.overcut = 1.5;
-    const auto plain = blade_path(pane, settings);
+    const auto plain = blade_path(kite_pane, settings);
     ASSERT_EQ(plain.size(), 1u);
     EXPECT_NEAR(length_of(plain), 80 + 1.5, 1e-9);
     EXPECT_EQ(plain[0].front(), (Point{10, 10}));
     EXPECT_EQ(plain[0].back(), (Point{11.5, 10}));
     settings.overcut = 0;
-    EXPECT_NEAR(length_of(blade_path(pane, settings)), 80, 1e-9);
+    EXPECT_NEAR(length_of(blade_path(kite_pane, settings)), 80, 1e-9);
     EXPECT_TRUE(blade_path({{0, 0}, {1, 1}}, settings).empty());
     EXPECT_EQ(blade_path({{10, 10}, {10, 10}, {30, 10}, {30, 30}, {30, 30}}, settings).size(), 1u);
 }
@@ -60,11 +60,11 @@ TEST(BladePath, IsLiftedAtSharpCornersAndCutsTheSameLength) {
     CuttingSettings settings;
     settings.corners = Corners::Lift;
     settings.overcut = 0;
-    EXPECT_EQ(blade_path(pane, settings).size(), 4u);
-    EXPECT_NEAR(length_of(blade_path(pane, settings)), 80, 1e-9);
+    EXPECT_EQ(blade_path(kite_pane, settings).size(), 4u);
+    EXPECT_NEAR(length_of(blade_path(kite_pane, settings)), 80, 1e-9);
     EXPECT_EQ(blade_path(circle({50, 50}, 20, 90), settings).size(), 1u) << "a round has no corners";
     settings.sharp_deg = 100;
-    EXPECT_EQ(blade_path(pane, settings).size(), 1u);
+    EXPECT_EQ(blade_path(kite_pane, settings).size(), 1u);
 }
 
 TEST(BladePath, TheTipOfATurningBladeStaysOnTheOutlineAndReachesEveryCorner) {
@@ -74,7 +74,7 @@ TEST(BladePath, TheTipOfATurningBladeStaysOnTheOutlineAndReachesEveryCorner) {
     for (int round = 0; round < testing::rounds(40); ++round) {
         settings.blade_offset = testing::between(random, 0.1, 0.9);
         settings.overcut = testing::between(random, 0, 2);
-        const Ring ring = round == 0 ? pane : star(random);
+        const Ring ring = round == 0 ? kite_pane : star(random);
         const auto strokes = blade_path(ring, settings);
         ASSERT_EQ(strokes.size(), 1u);
         const Stroke tip = tip_path(strokes[0], settings.blade_offset, 0.01);
@@ -89,11 +89,11 @@ TEST(BladePath, TheTipOfATurningBladeStaysOnTheOutlineAndReachesEveryCorner) {
 
 TEST(BladePath, WithoutTheArcATurningBladeCutsCornersOff) {
     // What the swivel is for: followed plainly, the tip misses the corner by more than half its offset.
-    Stroke axis(pane.begin(), pane.end());
-    axis.push_back(pane.front());
+    Stroke axis(kite_pane.begin(), kite_pane.end());
+    axis.push_back(kite_pane.front());
     const Stroke tip = tip_path(axis, 0.9, 0.01);
     double nearest = 1e9;
-    for (const Point p : tip) nearest = std::min(nearest, distance(p, pane[2]));
+    for (const Point p : tip) nearest = std::min(nearest, distance(p, kite_pane[2]));
     EXPECT_GT(nearest, 0.3);
 }
 

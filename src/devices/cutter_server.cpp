@@ -13,6 +13,7 @@ namespace zesty {
 namespace {
 
 constexpr int tick_ms = 15;
+constexpr int patience_ms = 200; ///< for another machine that may be there
 constexpr int ticks_between_reports = 4;
 constexpr qsizetype longest_message = 64 << 20;
 constexpr double longest_tick = 0.25; ///< seconds, of a machine that was kept from its work
@@ -59,11 +60,16 @@ CutterServer::CutterServer(CutterMake make, QObject* parent) : QObject(parent), 
 }
 
 bool CutterServer::listen(const QString& name) {
-    // What a machine that was killed has left behind.
     QLocalSocket probe;
     probe.connectToServer(name);
-    if (!probe.waitForConnected(200)) QLocalServer::removeServer(name);
-    return server_.listen(name);
+    if (probe.waitForConnected(patience_ms)) {
+        error_ = "another machine listens there";
+        return false;
+    }
+    QLocalServer::removeServer(name); // what a machine that was killed has left behind
+    const bool listens = server_.listen(name);
+    error_ = server_.errorString();
+    return listens;
 }
 
 void CutterServer::take_connection() {

@@ -40,7 +40,7 @@ public:
     explicit CutterServer(CutterMake make, QObject* parent = nullptr);
     /// False where the name cannot be listened at; error() says why.
     bool listen(const QString& name);
-    QString error() const { return server_.errorString(); }
+    const QString& error() const { return error_; }
 
 private:
     void take_connection();
@@ -57,6 +57,7 @@ private:
 
     CutterMake make_;
     QLocalServer server_;
+    QString error_;
     QLocalSocket* client_ = nullptr;
     QByteArray unread_;
     Cutter cutter_;

@@ -7,6 +7,8 @@
 
 #include <QCheckBox>
 #include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QFileInfo>
 #include <QLabel>
 #include <QLineEdit>
 #include <QSpinBox>
@@ -203,6 +205,108 @@ TEST(BuildJourney, TheMachineCutsPausesGoesOnAndAnswersForItsFaults) {
     choose(field<QComboBox>(bench, "At sharp corners"), "swivel");
     bench.settle();
     EXPECT_EQ(bench.document().project().build.cutting.corners, Corners::Swivel);
+}
+
+TEST(BuildJourney, TheTapeAndTheTimeThereIsFollowTheHands) {
+    Bench bench;
+    bench.open(demo::file("kite-hill-dressed.zesty"));
+    bench.settings().set_clock([] { return std::int64_t{1'796'000'000}; });
+    bench.state().go_to(Waypoint::Build);
+    bench.settle();
+    const QString alone = bench.window().findChild<RouteBar*>()->answer(Waypoint::Build);
+    field<QSpinBox>(bench, "Pairs of hands").setValue(2);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().build.pairs, 2);
+    EXPECT_NE(bench.window().findChild<RouteBar*>()->answer(Waypoint::Build), alone) << "two are done sooner";
+    field<QSpinBox>(bench, "Minutes there are").setValue(1);
+    bench.settle();
+    EXPECT_TRUE(label(bench, "what-now").contains("Nothing can be begun and done in 1 min"));
+    field<QSpinBox>(bench, "Minutes there are").setValue(60);
+    bench.settle();
+    EXPECT_TRUE(label(bench, "what-now").contains("fits into 60 min"));
+    auto* tape = bench.window().findChild<QWidget*>("tape");
+    ASSERT_TRUE(tape->isVisible());
+    QTest::mouseClick(tape, Qt::LeftButton, {}, {tape->width() - 24, tape->height() / 2});
+    EXPECT_TRUE(label(bench, "step-what").startsWith("Look at it once more")) << "the last on the tape";
+    QTest::mouseClick(tape, Qt::LeftButton, {}, {tape->width() / 8, tape->height() / 2});
+    EXPECT_FALSE(label(bench, "step-what").startsWith("Look at it once more"));
+    bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().build.pairs, 1);
+}
+
+TEST(BuildJourney, WhatHasDriedIsNamedOnceAndTheOwnPaceIsTakenOver) {
+    Bench bench;
+    bench.open(demo::file("kite-hill-dressed.zesty"));
+    std::int64_t now = 1'796'000'000;
+    bench.settings().set_clock([&now] { return now; });
+    bench.state().go_to(Waypoint::Build);
+    bench.settle();
+    auto& list = rows(bench, "steps");
+    for (int i = 0; i < list.count(); ++i)
+        if (list.item(i)->toolTip() == "Put Gusts on the base") list.setCurrentRow(i);
+    ASSERT_EQ(label(bench, "step-what"), "Put Gusts on the base");
+    press(bench, "Start");
+    bench.settle();
+    now += 12 * 60;
+    press(bench, "Done, next step");
+    bench.settle();
+    EXPECT_TRUE(label(bench, "step-meanwhile").contains("Gusts dries until"));
+    now += 11 * 60;
+    press(bench, "Start"); // whoever looks again
+    bench.settle();
+    EXPECT_TRUE(bench.message().contains("Dry now: step")) << bench.message().toStdString();
+    EXPECT_TRUE(bench.message().contains("Put Gusts on the base"));
+    panel(bench).choose(BuildPanel::Time);
+    bench.settle();
+    EXPECT_TRUE(label(bench, "pace-says").contains("Wet work takes 100 % longer than planned"));
+    press(bench, "Use my own pace");
+    bench.settle();
+    EXPECT_NEAR(bench.document().project().build.minutes.wetting, 12, 1e-6);
+    EXPECT_FALSE(label(bench, "pace-says").contains("Wet work"));
+}
+
+TEST(BuildJourney, CuttingSettingsAreDecidedAndFilesWrittenFromHere) {
+    Bench bench;
+    bench.open(demo::file("kite-hill-dressed.zesty"));
+    bench.state().go_to(Waypoint::Build);
+    panel(bench).choose(BuildPanel::Cutting);
+    bench.settle();
+    field<QDoubleSpinBox>(bench, "How far a contour goes on beyond its start").setValue(1.5);
+    field<QDoubleSpinBox>(bench, "Tip of the blade behind its axis").setValue(0.4);
+    field<QSpinBox>(bench, "Turn from which a corner is sharp").setValue(50);
+    choose(field<QComboBox>(bench, "What the cuts are of"), "heavy");
+    for (QCheckBox* box : bench.window().findChildren<QCheckBox*>())
+        if (box->isVisible() && (box->text() == "good side down" || box->text() == "test piece first"))
+            box->click();
+    bench.settle();
+    const CuttingSettings& c = bench.document().project().build.cutting;
+    EXPECT_EQ(c, (CuttingSettings{1.5, Corners::Plain, 0.4, 50, true, false, "heavy"}));
+    EXPECT_TRUE(label(bench, "machine-says").contains("heavy cardstock"));
+    panel(bench).choose(BuildPanel::Lists);
+    bench.folder_answer = bench.folder("made");
+    press(bench, "Write guide and files");
+    bench.settle();
+    EXPECT_TRUE(bench.message().contains("are written"));
+    for (const char* name :
+         {"guide.pdf", "mat-1.plt", "mat-1.dxf", "sheet-barley-1.svg", "sheet-barley-1.png"})
+        EXPECT_TRUE(QFileInfo::exists(bench.folder("made/") + name)) << name;
+}
+
+TEST(BuildJourney, AnEmptyPageSaysWhatToDoAndNothingBreaks) {
+    Bench bench;
+    bench.state().go_to(Waypoint::Build);
+    bench.settle();
+    EXPECT_TRUE(label(bench, "step-what").startsWith("Open a drawing"));
+    for (const Qt::Key key : {Qt::Key_Space, Qt::Key_Left, Qt::Key_Right})
+        bench.key(bench.window().findChild<QWidget*>("step-view"), key);
+    EXPECT_FALSE(bench.document().changed());
+    for (const auto part : {BuildPanel::Cutting, BuildPanel::Lists, BuildPanel::Habits, BuildPanel::Time}) {
+        panel(bench).choose(part);
+        bench.settle();
+    }
+    bench.key(Qt::Key_O, Qt::ControlModifier | Qt::AltModifier);
+    EXPECT_FALSE(bench.document().changed()) << "an own step without words is none";
 }
 
 } // namespace zesty

@@ -82,7 +82,8 @@ TEST(BuildGuide, SaysWhatItTakesAndHowTheTrimmerIsSet) {
     Project frameless = p.project;
     frameless.set_out.page.reveal = {};
     const Plan plan = *Planner().plan(frameless);
-    EXPECT_EQ(guide_pages(frameless, plan, {}, PrinterPaper::A4, {Chapter::Trimming}), 0) << "nothing is trimmed";
+    EXPECT_EQ(guide_pages(frameless, plan, {}, PrinterPaper::A4, {Chapter::Trimming}), 0)
+        << "nothing is trimmed";
 }
 
 TEST(BuildGuide, BeginsWithAPageThatSaysWhatItIs) {

@@ -60,7 +60,8 @@ std::pair<int, int> rim_pixels(const QImage& image) {
     for (int y = 0; y < image.height(); ++y)
         for (int x = 0; x < image.width(); ++x) {
             const QColor c = image.pixelColor(x, y);
-            if (std::abs(c.red() - 0xe8) < 12 && std::abs(c.green() - 0x6a) < 12 && std::abs(c.blue() - 0x17) < 12)
+            if (std::abs(c.red() - 0xe8) < 12 && std::abs(c.green() - 0x6a) < 12 &&
+                std::abs(c.blue() - 0x17) < 12)
                 ++(x < image.width() / 2 ? out.first : out.second);
         }
     return out;
@@ -103,7 +104,8 @@ TEST(StepPainting, ShowsJustItsPartsAndTheRestFaintly) {
     const QImage image = painted(photo);
     const double scale = side / e.project.set_out.page.full_width();
     const QRectF lies = shape.parts.boundingRect();
-    const QRect inside(static_cast<int>((lies.center().x() - 20) * scale), static_cast<int>((lies.top() + 15) * scale), 40, 12);
+    const QRect inside(static_cast<int>((lies.center().x() - 20) * scale),
+                       static_cast<int>((lies.top() + 15) * scale), 40, 12);
     const QRect same_in_full = inside;
     EXPECT_NEAR(mean_saturation(image, inside), mean_saturation(e.page, same_in_full), 0.05) << "in full";
     const QRect tail(180, 470, 60, 30);

@@ -326,6 +326,54 @@ TEST(CutterProcess, SaysWhatItIsAndShowsWhatItHasCut) {
     ASSERT_TRUE(wait_for([&] { return link.now().state == MachineNow::State::Empty; }));
 }
 
+TEST(CutterProcess, IsStartedWithWhatMakesSenseOrSaysWhatDoesNot) {
+    QTemporaryDir dir;
+    const auto refused = [&](const QStringList& arguments, const char* part) {
+        QProcess process;
+        process.start(ZESTY_CUTTER, arguments);
+        EXPECT_TRUE(process.waitForFinished(10000));
+        EXPECT_EQ(process.exitCode(), 2);
+        EXPECT_TRUE(process.readAllStandardError().contains(part)) << part;
+    };
+    refused({}, "--journals");
+    refused({"--journals", dir.path(), "--mat", "12"}, "--mat");
+    refused({"--journals", dir.path(), "--mat", "9x9"}, "--mat");
+    refused({"--journals", dir.path(), "--faster", "fast"}, "--faster");
+    refused({"--journals", dir.path(), "--name", dir.path() + "/no/such/folder"}, "folder");
+    Machine first(dir.path(), 10);
+    refused({"--journals", dir.path(), "--name", first.name()}, first.name().toUtf8().constData());
+    first.kill();
+    Machine second(dir.path(), 10); // what the killed one has left behind is in nobody's way
+    CutterLink link;
+    link.connect_to(second.name());
+    EXPECT_TRUE(wait_for([&] { return link.now().state == MachineNow::State::Empty; }));
+}
+
+TEST(CutterProcess, PausesWhenWhoeverSentTheJobGoesAway) {
+    QTemporaryDir dir;
+    Machine machine(dir.path(), 5);
+    const MachineJob job = machine_job(job_of(panes()), {});
+    {
+        CutterLink link;
+        link.connect_to(machine.name());
+        ASSERT_TRUE(wait_for([&] { return link.now().state == MachineNow::State::Empty; }));
+        link.load(job.id, job.hpgl, job.material, false);
+        ASSERT_TRUE(wait_for([&] { return link.now().state == MachineNow::State::Loaded; }));
+        link.cut();
+        ASSERT_TRUE(wait_for([&] { return !link.now().done.empty() && link.now().done[0] > 5; }));
+    }
+    wait_for([] { return false; }, 100);
+    const std::size_t lines = journal_in(dir.path(), job.id).size();
+    wait_for([] { return false; }, 150);
+    EXPECT_EQ(journal_in(dir.path(), job.id).size(), lines) << "nobody watches, nothing is cut";
+    CutterLink again;
+    again.connect_to(machine.name());
+    ASSERT_TRUE(wait_for([&] { return again.now().state == MachineNow::State::Empty; }));
+    again.load(job.id, job.hpgl, job.material, false);
+    ASSERT_TRUE(wait_for([&] { return again.now().state == MachineNow::State::Loaded; }));
+    EXPECT_GT(again.now().done[0], 5) << "it knows how far it was";
+}
+
 #endif
 
 } // namespace zesty

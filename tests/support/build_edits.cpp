@@ -30,7 +30,7 @@ void build_edit(Project& project, std::mt19937& random) {
                     static_cast<FrameBase>(up_to(random, 2)), static_cast<CutMats>(up_to(random, 2))};
         break;
     case 2:
-        b.minutes.wetting = between(random, -5, 3000);
+        b.minutes.wetting = between(random, 0, 90);
         b.drying.paste = between(random, 0, 90);
         break;
     case 3:
@@ -42,14 +42,14 @@ void build_edit(Project& project, std::mt19937& random) {
         b.reminders.push_back("Date on the back");
         break;
     case 5:
-        b.sittings.push_back({between(random, 0, 200), between(random, 0, 2000), up_to(random, 2) != 0});
+        b.sittings.push_back({between(random, 5, 200), between(random, 0, 2000), up_to(random, 2) != 0});
         break;
     case 6:
         tick_off(b.log["lay-out"], 1'796'000'000 + up_to(random, 100'000));
         break;
     case 7:
         start(b.log["cut:"], 1'796'000'000);
-        b.pairs = 1 + up_to(random, 6);
+        b.pairs = 1 + up_to(random, 4);
         break;
     default:
         pause(b.log["cut:"], 1'796'000'000 + up_to(random, 10'000));

@@ -124,7 +124,7 @@ void print_key(GuidePaper& g) {
     areas.push_back({below, wide ? 3 : 2});
     const int before = g.pages();
     const double listed = list(g, areas);
-    g.used_to(listed == 0 || g.pages() > before ? g.height : std::max(listed, bottom));
+    g.used_to(listed == 0 ? g.height : g.pages() > before ? listed : std::max(listed, bottom));
 }
 
 } // namespace zesty::guide

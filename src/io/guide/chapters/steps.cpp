@@ -23,7 +23,7 @@ QString words(const std::string& text) {
 int lines_of(const QString& text, double letter_high, double width) {
     QFont font("Lato");
     font.setPixelSize(100);
-    const QRectF box = QFontMetricsF(font).boundingRect(QRectF(0, 0, 0.93 * width / letter_high * 100, 1e6),
+    const QRectF box = QFontMetricsF(font).boundingRect(QRectF(0, 0, 0.86 * width / letter_high * 100, 1e6),
                                                         Qt::TextWordWrap, text);
     return std::max(1, static_cast<int>(std::lround(box.height() / QFontMetricsF(font).lineSpacing())));
 }
@@ -34,12 +34,12 @@ public:
     Column(GuidePaper& g, QString title, QString hint)
         : g_(g), title_(std::move(title)), hint_(std::move(hint)) {}
 
-    /// Room for something so high.
-    QRectF take(double high) {
+    /// Room for something so high, on a page that has room for what belongs below it, too.
+    QRectF take(double high, double below = 0) {
         if (!begun_) {
-            where_ = g_.chapter(title_, hint_, std::max(high, 24.0));
+            where_ = g_.chapter(title_, hint_, std::max(high + below, 24.0));
             begun_ = true;
-        } else if (where_.top() + high > where_.bottom()) {
+        } else if (where_.top() + high + below > where_.bottom()) {
             g_.new_page(title_ + ", continued", hint_);
             where_ = g_.room();
         }
@@ -103,7 +103,7 @@ void print_step(GuidePaper& g, Column& column, const BuildStep& step, std::size_
 void print_lists(GuidePaper& g) {
     Column column(g, words(g.project.title) + ": what it takes", "Papers, adhesives and everything else.");
     for (const BuildList& list : build_lists(g.project, g.plan)) {
-        const QRectF head = column.take(step_line + 2);
+        const QRectF head = column.take(step_line + 2, step_line);
         g.text({head.x(), head.y() + 1.4, head.width(), step_line}, step_letter, words(list.name),
                Qt::AlignLeft | Qt::AlignTop, true);
         for (const ListLine& line : list.lines) {

@@ -1,7 +1,6 @@
 #include "cli/build_machine.h"
 
 #include "cli/command.h"
-#include "core/build/materials.h"
 #include "core/sentences.h"
 #include "devices/cutter_link.h"
 #include "io/machine_job.h"
@@ -121,8 +120,7 @@ int send_to_machine(const BuildArgs& args, const Project& project, const Plan& p
         known += (known.empty() ? "" : ", ") + job.key;
         if (job.key != args.job) continue;
         const CuttingSettings& settings = project.build.cutting;
-        if (const Material* m = material(job.material);
-            m && job.narrowest_bar > 0 && job.narrowest_bar < m->finest_bar)
+        if (const Material* m = too_fine_for(job))
             std::cout << "bars finer than " << format_mm(m->finest_bar) << ", which " << m->name
                       << " bears: " << in_a_row(bars_finer_than(plan, m->finest_bar)) << "\n";
         if (settings.test_piece && args.anew) {

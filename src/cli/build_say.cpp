@@ -1,6 +1,5 @@
 #include "cli/build_say.h"
 
-#include "core/build/materials.h"
 #include "core/build/tool_path.h"
 #include "core/project/build_lists.h"
 #include "core/project/build_steps.h"
@@ -188,8 +187,7 @@ void say_cutting(const Project& project, const Plan& plan, const CuttingJobs& cu
                   << job.from << ", " << job.material << ", good side " << (job.good_side_up ? "up" : "down");
         if (job.parts > 1) std::cout << ", part " << job.part << " of " << job.parts;
         std::cout << ", " << format_long(travel, project.units) << " of travel\n";
-        if (const Material* m = material(job.material);
-            m && job.narrowest_bar > 0 && job.narrowest_bar < m->finest_bar)
+        if (const Material* m = too_fine_for(job))
             std::cout << "  finer than " << format_mm(m->finest_bar) << ", which " << m->name
                       << " bears: bars " << in_a_row(bars_finer_than(plan, m->finest_bar)) << "\n";
     }

@@ -110,7 +110,7 @@ QString MachinePart::says() const {
     if (jobs && desk_.job() < static_cast<int>(jobs->jobs.size())) {
         const CuttingJob& job = jobs->jobs[static_cast<std::size_t>(desk_.job())];
         const Material* of = material(job.material);
-        if (of && job.narrowest_bar > 0 && job.narrowest_bar < of->finest_bar)
+        if (too_fine_for(job))
             out << QString("Finer than the %1 that %2 bears: bars %3.")
                        .arg(words(format_mm(of->finest_bar)), of->name,
                             words(in_a_row(bars_finer_than(desk_.plan(), of->finest_bar))));

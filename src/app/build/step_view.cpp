@@ -170,7 +170,7 @@ void StepView::set_sizes() {
     }
 }
 
-void StepView::show_rows(const BuildStep& step, const StepNow&) {
+void StepView::show_rows(const BuildStep& step) {
     std::vector<std::pair<QString, QString>> rows;
     for (const auto& [name, said] : step.rows) rows.emplace_back(words(name), words(said));
     if (!step.needs.empty()) {
@@ -251,7 +251,7 @@ void StepView::refresh() {
                      .arg(clock_in(desk_.clock(), now.start));
     if (step.face_down) about += ". Shown as it lies, face down";
     about_->setText(about + ".");
-    show_rows(step, now);
+    show_rows(step);
     show_meanwhile();
     done_->setVisible(!done);
     undone_->setVisible(done);

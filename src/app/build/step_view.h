@@ -42,7 +42,7 @@ private:
     void build_words(QVBoxLayout* column);
     void build_buttons(QVBoxLayout* column);
     void refresh();
-    void show_rows(const BuildStep& step, const StepNow& now);
+    void show_rows(const BuildStep& step);
     void show_meanwhile();
     void set_sizes();
 

@@ -1,6 +1,7 @@
 #include "app/dress/height_part.h"
 
 #include "app/bench/wording.h"
+#include "core/dress/glue.h"
 #include "core/dress/pile.h"
 #include "core/project/findings.h"
 #include "core/sentences.h"
@@ -46,20 +47,6 @@ template <class P> auto* mounting_in(P& p, Lying what, int index) {
         break;
     }
     return of(p.set_out.cuts);
-}
-
-QString adhesive_in_words(Adhesive what) {
-    switch (what) {
-    case Adhesive::Sheet:
-        return "adhesive sheet";
-    case Adhesive::FineGlue:
-        return "fine-tip glue";
-    case Adhesive::Tape:
-        return "tape";
-    case Adhesive::Dots:
-        break;
-    }
-    return "glue dots";
 }
 
 } // namespace
@@ -181,7 +168,7 @@ QString HeightPart::says() const {
         for (const GlueUse& use : plan->dress.glue.uses)
             uses << (use.what == Adhesive::Dots
                          ? counted(static_cast<std::size_t>(use.dots), "glue dot", "glue dots")
-                         : length(use.length) + " of " + adhesive_in_words(use.what));
+                         : length(use.length) + " of " + name_of(use.what));
         out << (uses.isEmpty() ? QString("Nothing is to be glued yet.") : uses.join(", ") + ".");
         std::set<std::string> tucks;
         for (const GlueMap& map : plan->dress.glue.cuts) tucks.insert(map.tucks.begin(), map.tucks.end());

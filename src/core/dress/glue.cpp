@@ -207,4 +207,18 @@ GlueFacts glue_of(const DressNow& now, const std::vector<LyingThing>& pile,
     return Glueing(now, pile, zones, heights).run();
 }
 
+const char* name_of(Adhesive what) {
+    switch (what) {
+    case Adhesive::Sheet:
+        return "adhesive sheet";
+    case Adhesive::FineGlue:
+        return "fine-tip glue";
+    case Adhesive::Tape:
+        return "tape";
+    case Adhesive::Dots:
+        break;
+    }
+    return "glue dots";
+}
+
 } // namespace zesty

@@ -12,4 +12,7 @@ GlueFacts glue_of(const DressNow& now, const std::vector<LyingThing>& pile,
 /// What holds a bar of that width on the page, made of paper with that finish.
 Adhesive adhesive_for(double width, Finish finish, const NarrowestBars& bars);
 
+/// "fine-tip glue", "tape".
+const char* name_of(Adhesive what);
+
 } // namespace zesty

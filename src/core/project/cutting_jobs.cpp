@@ -1,6 +1,5 @@
 #include "core/project/cutting_jobs.h"
 
-#include "core/build/materials.h"
 #include "core/build/tool_path.h"
 #include "core/geometry/measure.h"
 #include "core/project/steps_in_making.h"
@@ -242,6 +241,11 @@ std::string material_of(const Paper& paper) {
     if (paper.weight >= cardstock_from || (paper.weight <= 0 && paper.pattern == Pattern::Solid))
         return "cardstock";
     return "patterned";
+}
+
+const Material* too_fine_for(const CuttingJob& job) {
+    const Material* of = material(job.material);
+    return of && job.narrowest_bar > 0 && job.narrowest_bar < of->finest_bar ? of : nullptr;
 }
 
 std::vector<std::string> bars_finer_than(const Plan& plan, double finest) {

@@ -3,6 +3,7 @@
 // mats and paper layers by sheet; acetate for shakers. Millimetres.
 
 #include "core/build/cutting_job.h"
+#include "core/build/materials.h"
 #include "core/project/cutting_mat_plan.h"
 
 namespace zesty {
@@ -23,6 +24,9 @@ bool cut_by_machine(const DressPiece& piece, const Habits& habits);
 
 /// The material a paper is on the machine's list.
 std::string material_of(const Paper& paper);
+
+/// The material of a job whose finest bars it does not bear; null where it bears them, or is not on the list.
+const Material* too_fine_for(const CuttingJob& job);
 
 /// Bars of the cuts finer than a material bears, in words, narrowest first: "between 3 and 7, 0.7 mm".
 std::vector<std::string> bars_finer_than(const Plan& plan, double finest);

@@ -1,5 +1,6 @@
 // The steps from the dry run on: what lies on the base, what dresses it, and the end.
 
+#include "core/dress/glue.h"
 #include "core/dress/layers.h"
 #include "core/dress/pile.h"
 #include "core/geometry/lengths.h"
@@ -17,20 +18,6 @@ using After = StepsInMaking::After;
 
 constexpr double usual_strip = 40;   ///< mm of foam that is cut and set at once
 constexpr double pieces_at_once = 4; ///< of foam, in the time it takes to set one thing on it
-
-std::string adhesive(Adhesive what) {
-    switch (what) {
-    case Adhesive::Sheet:
-        return "adhesive sheet";
-    case Adhesive::FineGlue:
-        return "fine-tip glue";
-    case Adhesive::Tape:
-        return "tape";
-    case Adhesive::Dots:
-        break;
-    }
-    return "glue dots";
-}
 
 const RaisedThing* raised_thing(const StepsInMaking& s, Lying what, int index) {
     for (const RaisedThing& r : s.plan.dress.heights.raised)
@@ -130,11 +117,11 @@ void set_cut(StepsInMaking& s, std::size_t c, const After& behind) {
         for (const GlueUse& use : map.uses)
             uses.push_back(use.what == Adhesive::Dots
                                ? count_of(static_cast<std::size_t>(use.dots), "glue dot", "glue dots")
-                               : format_long(use.length, s.project.units) + " of " + adhesive(use.what));
+                               : format_long(use.length, s.project.units) + " of " + name_of(use.what));
         if (!foam && !uses.empty()) step.rows.emplace_back("Glue", in_a_row(uses));
         if (!map.tucks.empty())
             step.rows.emplace_back("Leave free", "where " + in_a_row(map.tucks) + " slides under");
-        for (const GlueUse& use : map.uses) step.needs.push_back(adhesive(use.what));
+        for (const GlueUse& use : map.uses) step.needs.push_back(name_of(use.what));
     }
     if (!foam) step.rows.emplace_back("Hold", minutes_in_words(s.drying().glue) + " under a heavy book");
     s.mounted.push_back(s.add(std::move(step), after));

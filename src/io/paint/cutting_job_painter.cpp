@@ -1,6 +1,7 @@
 #include "io/paint/cutting_job_painter.h"
 
 #include "core/geometry/lengths.h"
+#include "io/cutting_file.h"
 #include "io/paint/textures.h"
 
 #include <QPainterPath>
@@ -75,10 +76,8 @@ void paint_cutting_job(QPainter& painter, const CuttingJob& job, const CuttingJo
         if (look.done[i] > 0 && !job.file.contours[i].empty())
             painter.drawPath(beginning_of(job.file.contours[i], look.done[i]));
     painter.setPen(QPen(look.pen, look.line * 1.5));
-    for (const Point p : job.file.registration) {
-        painter.drawLine(QPointF(p.x - 3, p.y), QPointF(p.x + 3, p.y));
-        painter.drawLine(QPointF(p.x, p.y - 3), QPointF(p.x, p.y + 3));
-    }
+    for (const auto& [from, to] : registration_lines(job.file))
+        painter.drawLine(QPointF(from.x, from.y), QPointF(to.x, to.y));
     for (const CuttingFile::Label& l : job.file.labels) paint_label(painter, l, look.least_label, look.ink);
     painter.setPen(QPen(look.ink, look.line * 1.5));
     painter.setBrush(Qt::NoBrush);

@@ -24,10 +24,15 @@ void add_stash_option(CLI::App& command) {
         "Another stash than yours for this run; none for the papers of the page alone");
 }
 
-Result<Project> at_hand(Project project) {
-    if (another_stash == "none") return project;
+QString stash_file() {
+    if (another_stash == "none") return {};
     const QString file = another_stash ? QString::fromStdString(*another_stash) : living_stash_path();
-    if (!another_stash && !QFileInfo::exists(file)) return project;
+    return another_stash || QFileInfo::exists(file) ? file : QString();
+}
+
+Result<Project> at_hand(Project project) {
+    const QString file = stash_file();
+    if (file.isEmpty()) return project;
     const auto stash = read_stash(file);
     if (!stash) return tl::make_unexpected(stash.error());
     project.stash =

@@ -3,6 +3,7 @@
 #include "cli/deadline.h"
 #include "cli/proposed.h"
 #include "cli/typed.h"
+#include "core/geometry/measure.h"
 #include "core/project/set_aside.h"
 #include "core/sentences.h"
 #include "io/plan_json.h"
@@ -116,7 +117,7 @@ static int run(const PlanArgs& args) {
     for (const UsedSheet& u : plan.sheets.used) {
         const Sheet& s = plan.papers.sheets[u.sheet];
         std::cout << "  " << s.id << " (" << name_of(s.kind) << "): " << u.patches.size() << " patches, "
-                  << static_cast<int>(100 * u.used_area / s.area + 0.5) << " % used\n";
+                  << static_cast<int>(100 * u.used_area / area(s.outline) + 0.5) << " % used\n";
     }
     std::map<std::string, std::size_t> room;
     for (const ReservedRoom& r : plan.sheets.room) ++room[r.page];

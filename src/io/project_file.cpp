@@ -10,13 +10,10 @@
 #include "io/svg/svg_reader.h"
 #include "io/zip.h"
 
-#include <QBuffer>
 #include <QCryptographicHash>
 #include <QFileInfo>
 #include <algorithm>
 #include <cmath>
-#include <quazip/quazip.h>
-#include <quazip/quazipfile.h>
 
 namespace zesty {
 
@@ -29,22 +26,12 @@ constexpr qint64 most_unpacked = 512LL << 20;
 using Entries = std::map<std::string, std::string>;
 
 Result<QByteArray> zip(const Entries& entries) {
-    QBuffer buffer;
-    QuaZip archive(&buffer);
-    archive.setUtf8Enabled(true);
-    if (!archive.open(QuaZip::mdCreate)) return fail(ErrorKind::Unwritable, "the project cannot be packed");
-    for (const auto& [name, bytes] : entries) {
-        QuaZipFile file(&archive);
-        QuaZipNewInfo info(QString::fromStdString(name));
-        // No clock: the same project gives the same file.
-        info.dateTime = QDateTime(QDate(2000, 1, 1), QTime(0, 0));
-        if (!file.open(QIODevice::WriteOnly, info) ||
-            file.write(bytes.data(), static_cast<qint64>(bytes.size())) != static_cast<qint64>(bytes.size()))
-            return fail(ErrorKind::Unwritable, "the project cannot be packed");
-        file.close();
-    }
-    archive.close();
-    return buffer.data();
+    std::vector<ZipEntry> all;
+    for (const auto& [name, bytes] : entries)
+        all.push_back({QString::fromStdString(name), QByteArray::fromStdString(bytes)});
+    const auto out = packed(all);
+    if (!out) return fail(out.error().kind, "the project cannot be packed");
+    return *out;
 }
 
 Result<Entries> unzip(const QByteArray& data, const std::string& what) {

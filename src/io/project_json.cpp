@@ -2,6 +2,7 @@
 
 #include "io/fields/build.h"
 #include "io/fields/dress.h"
+#include "io/fields/keep.h"
 #include "io/fields/match.h"
 #include "io/fields/sections.h"
 #include "io/fields/set_out.h"
@@ -45,6 +46,7 @@ template <class F, Describes<Project> T> void describe(F& f, T& project, InArchi
     f.whole("seed", project.seed, {0, 4294967295.0});
     describe_page(f, project, in);
     f.object("build", [&](auto& o) { describe(o, project.build); });
+    f.object("keep", [&](auto& o) { describe(o, project.keep); });
     std::size_t variants = 0;
     short_list(f, "variants", project.variants, most_variants, [&](auto& o, auto& variant) {
         if (in.variants.size() <= variants) in.variants.emplace_back();

@@ -5,6 +5,7 @@
 #include "core/geometry/measure.h"
 #include "core/stash/stock.h"
 #include "io/edge.h"
+#include "io/fields/keep.h"
 #include "io/fields/small_things.h"
 #include "io/json_shapes.h"
 #include "io/paper_look.h"
@@ -57,6 +58,11 @@ Result<SheetStock> sheet_from(const json& j, const std::string& where) {
             return fail(ErrorKind::BadInput, where + ": \"count\" must be a whole number up to 2000");
         stock.count = j["count"].get<int>();
     }
+    if (j.contains("clean") && j["clean"].is_boolean()) stock.clean = j["clean"].get<bool>();
+    if (j.contains("from_page") && j["from_page"].is_string())
+        stock.from_page = as_text(j["from_page"].get<std::string>());
+    if (j.contains("of") && j["of"].is_string())
+        stock.of = zesty::named<ScrapOf>(j["of"].get<std::string>()).value_or(ScrapOf::Unknown);
     if (j.contains("outline")) {
         auto outline = polygon_from(j["outline"], where + ": the outline of a sheet");
         if (!outline) return tl::make_unexpected(outline.error());
@@ -243,6 +249,8 @@ Result<Stash> stash_from(const json& j, const std::string& what, const PictureSo
         return tl::make_unexpected(r.error());
     if (auto r = read_things(j, "letters", most_letter_sets, what, stash.letters); !r)
         return tl::make_unexpected(r.error());
+    if (auto r = read_things(j, "records", most_records, what, stash.records); !r)
+        return tl::make_unexpected(r.error());
     for (const Embellishment& e : stash.embellishments) {
         if (e.picture.empty() || stash.pictures.contains(e.picture)) continue;
         auto bytes = pictures(e.picture);
@@ -265,6 +273,9 @@ json stash_json(const Stash& stash) {
                 sheet["width"] = b.x1;
                 sheet["height"] = b.y1;
             }
+            if (!s.clean) sheet["clean"] = false;
+            if (s.of != ScrapOf::Unknown) sheet["of"] = key_of(s.of);
+            if (!s.from_page.empty()) sheet["from_page"] = s.from_page;
             sheets.push_back(sheet);
         }
         json paper = face_json(p.face(Side::A));
@@ -288,6 +299,7 @@ json stash_json(const Stash& stash) {
     json out{{"format", "zesty-stash/1"}, {"papers", papers}};
     for (const Embellishment& e : stash.embellishments) out["embellishments"].push_back(thing_json(e));
     for (const LetterSet& s : stash.letters) out["letters"].push_back(thing_json(s));
+    for (const PageRecord& r : stash.records) out["records"].push_back(thing_json(r));
     return out;
 }
 

@@ -9,12 +9,14 @@
 #include "io/stash_json.h"
 #include "io/statement.h"
 
+#include <QCryptographicHash>
 #include <QDate>
 #include <QFile>
 #include <QFileInfo>
 #include <QTemporaryDir>
 #include <algorithm>
 #include <array>
+#include <set>
 
 namespace zesty {
 
@@ -22,7 +24,7 @@ using nlohmann::json;
 
 namespace {
 
-constexpr int version = 5;
+constexpr int version = 6;
 constexpr int program = 0x5A535448;  ///< "ZSTH", what SQLite calls the application id
 constexpr int patience_ms = 10'000;  ///< while another program writes
 constexpr int most_steps = 100'000;  ///< of a thousand instructions each that one question may take
@@ -116,7 +118,7 @@ Result<void> StashStore::in_one_transaction(const std::function<Result<void>()>&
 }
 
 /// Makes the tables, or adds what older versions had not: version 1 had no pages, version 2 no pieces of
-/// them, version 3 no uids, version 4 no embellishments and letters. Which version it is is asked again once
+/// them, version 3 no uids, version 4 no embellishments and letters, version 5 no files of records. Which version it is is asked again once
 /// nobody else can write, as another program may have done it meanwhile.
 Result<void> StashStore::bring_up_to_date() {
     if (pragma(db_.get(), "PRAGMA user_version") >= version) return {};
@@ -135,6 +137,8 @@ Result<void> StashStore::bring_up_to_date() {
             sql +=
                 "CREATE TABLE IF NOT EXISTS things(kind TEXT, id TEXT, place INTEGER, thing TEXT NOT NULL, "
                 "PRIMARY KEY(kind, id));";
+        if (format < 6)
+            sql += "CREATE TABLE IF NOT EXISTS files(name TEXT PRIMARY KEY, added TEXT, bytes BLOB NOT NULL);";
         sql += "PRAGMA application_id = " + std::to_string(program) +
                ";PRAGMA user_version = " + std::to_string(version);
         if (auto r = run(sql.c_str()); !r) return r;
@@ -243,6 +247,7 @@ Result<void> StashStore::write(const Stash& before, Stash after) {
     }
     if (auto r = write_things("embellishments", before.embellishments, after.embellishments); !r) return r;
     if (auto r = write_things("letters", before.letters, after.letters); !r) return r;
+    if (auto r = write_things("records", before.records, after.records); !r) return r;
     for (const auto& [name, bytes] : before.pictures) {
         if (after.pictures.contains(name)) continue;
         if (!Statement(db_.get(), "DELETE FROM pictures WHERE name = ?").text(1, name).done())
@@ -257,8 +262,10 @@ Result<void> StashStore::write(const Stash& before, Stash after) {
     return {};
 }
 
-Result<void> StashStore::change(const std::function<Result<Stash>(const Stash& now)>& change) {
+Result<void> StashStore::change(const std::function<Result<Stash>(const Stash& now)>& change,
+                                const RecordFiles& files) {
     return in_one_transaction([&]() -> Result<void> {
+        if (auto r = write_files(files); !r) return r;
         const auto now = read();
         if (!now) return tl::make_unexpected(now.error());
         const auto after = change(*now);
@@ -269,6 +276,61 @@ Result<void> StashStore::change(const std::function<Result<Stash>(const Stash& n
         if (const auto again = read(); !again) return tl::make_unexpected(again.error());
         return {};
     });
+}
+
+Result<void> StashStore::write_files(const RecordFiles& files) {
+    const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    for (const auto& [name, bytes] : files) {
+        Statement put(db_.get(), "INSERT OR IGNORE INTO files(name, added, bytes) VALUES(?1, ?2, ?3)");
+        if (!put.text(1, name).text(2, today).blob(3, *bytes).done()) return trouble("written");
+    }
+    return {};
+}
+
+Result<std::string> StashStore::file(const std::string& name) const {
+    *steps_left_ = most_steps;
+    Statement one(db_.get(), "SELECT bytes FROM files WHERE name = ?");
+    if (!one.text(1, name).row())
+        return fail(ErrorKind::NothingToDo, what_ + ": the stash has no file " + name);
+    std::string bytes = one.bytes(0);
+    if (file_name_for(bytes, name.substr(std::min(name.rfind('.'), name.size()))) != name)
+        return fail(ErrorKind::BadInput, what_ + ": the file " + name + " of a record is damaged");
+    return bytes;
+}
+
+Result<std::vector<std::string>> StashStore::files() const {
+    *steps_left_ = most_steps;
+    std::vector<std::string> out;
+    Statement all(db_.get(), "SELECT name FROM files ORDER BY name");
+    while (all.row()) out.push_back(all.bytes(0));
+    if (!all.ended_well()) return trouble("read");
+    return out;
+}
+
+Result<void> StashStore::forget_files(const std::string& added_before) {
+    return in_one_transaction([&]() -> Result<void> {
+        const auto now = read();
+        if (!now) return tl::make_unexpected(now.error());
+        std::set<std::string> named;
+        for (const PageRecord& r : now->records) named.insert({r.picture, r.photo, r.page});
+        std::vector<std::string> unnamed;
+        Statement all(db_.get(), "SELECT name FROM files WHERE added < ?");
+        all.text(1, added_before);
+        while (all.row())
+            if (!named.contains(all.bytes(0))) unnamed.push_back(all.bytes(0));
+        for (const std::string& name : unnamed)
+            if (!Statement(db_.get(), "DELETE FROM files WHERE name = ?").text(1, name).done())
+                return trouble("written");
+        return {};
+    });
+}
+
+std::string file_name_for(const std::string& bytes, const std::string& ending) {
+    return QCryptographicHash::hash(QByteArrayView(bytes.data(), static_cast<qsizetype>(bytes.size())),
+                                    QCryptographicHash::Sha256)
+               .toHex()
+               .toStdString() +
+           ending;
 }
 
 Result<void> StashStore::put(const Stash& papers) {
@@ -307,6 +369,14 @@ Result<void> StashStore::restore(const QString& from) {
     if (!backup) return tl::make_unexpected(backup.error());
     const auto whole = backup->read();
     if (!whole) return tl::make_unexpected(whole.error());
+    RecordFiles files;
+    const auto names = backup->files();
+    if (!names) return tl::make_unexpected(names.error());
+    for (const std::string& name : *names) {
+        auto bytes = backup->file(name);
+        if (!bytes) return tl::make_unexpected(bytes.error());
+        files[name] = std::make_shared<const std::string>(std::move(*bytes));
+    }
     std::vector<std::array<std::string, 3>> taken;
     std::vector<double> areas;
     Statement all(backup->db_.get(), "SELECT page, paper, pieces, area FROM reserved");
@@ -317,9 +387,11 @@ Result<void> StashStore::restore(const QString& from) {
     if (!all.ended_well()) return backup->trouble("read");
     return in_one_transaction([&]() -> Result<void> {
         if (auto r =
-                run("DELETE FROM papers; DELETE FROM pictures; DELETE FROM reserved; DELETE FROM things");
+                run("DELETE FROM papers; DELETE FROM pictures; DELETE FROM reserved; DELETE FROM things; DELETE "
+                "FROM files");
             !r)
             return r;
+        if (auto r = write_files(files); !r) return r;
         if (auto r = write({}, *whole); !r) return r;
         for (std::size_t i = 0; i < taken.size(); ++i) {
             Statement put(db_.get(),

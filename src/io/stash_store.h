@@ -39,6 +39,11 @@ StashStamp stash_stamp(const QString& path);
 /// How a page is known to the database: the whole path of its file, empty for a page that has none.
 std::string page_key(const QString& file);
 
+/// Pictures and pages that records name: the bytes by name.
+using RecordFiles = std::map<std::string, PictureBytes>;
+/// The name of such a file: the SHA-256 of its bytes and an ending like ".png".
+std::string file_name_for(const std::string& bytes, const std::string& ending);
+
 class StashStore {
 public:
     /// Opens the database, or makes it when there is no such file.
@@ -50,7 +55,9 @@ public:
     /// Changes the whole by what is there, while nobody else can: `change` gives what is there after it.
     /// Papers that are new get a uid. Nothing changes where it fails, or where the whole could not be read
     /// again.
-    Result<void> change(const std::function<Result<Stash>(const Stash& now)>& change);
+    /// `files` of records are kept in the same transaction.
+    Result<void> change(const std::function<Result<Stash>(const Stash& now)>& change,
+                        const RecordFiles& files = {});
     /// Adds papers, with the pictures they name. Those that are there already, by uid or, where one of the
     /// two has none, by id, take the place of the old.
     Result<void> put(const Stash& papers);
@@ -62,6 +69,14 @@ public:
     Result<void> reserve(const std::string& page, const std::vector<ReservedPiece>& pieces);
     /// What all other pages have reserved, as long as their files are there.
     Result<Reserved> reserved_by_others(const std::string& page) const;
+
+    /// The bytes of a file that a record names. NothingToDo where there is none; BadInput where its bytes are
+    /// not those its name was made of.
+    Result<std::string> file(const std::string& name) const;
+    Result<std::vector<std::string>> files() const; ///< names, ascending
+    /// Lets go of files that no record names and that have been there since before a day: those of a step that
+    /// was undone are wanted again when it is redone.
+    Result<void> forget_files(const std::string& added_before);
 
     /// The whole stash in one file, read back and compared before it takes the place of an older one.
     Result<void> back_up(const QString& to) const;
@@ -83,6 +98,7 @@ private:
     Result<void> write_things(const char* kind, const std::vector<Thing>& before,
                               const std::vector<Thing>& after);
     Result<void> give_uids();
+    Result<void> write_files(const RecordFiles& files);
     tl::unexpected<Error> trouble(const char* doing) const;
 
     struct Close {

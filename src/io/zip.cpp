@@ -1,6 +1,7 @@
 #include "io/zip.h"
 
 #include <QBuffer>
+#include <QDateTime>
 #include <quazip/quazip.h>
 #include <quazip/quazipfile.h>
 
@@ -28,6 +29,24 @@ Result<std::vector<ZipEntry>> unpacked(const QByteArray& data, qint64 most_bytes
         out.push_back(std::move(entry));
     }
     return out;
+}
+
+Result<QByteArray> packed(const std::vector<ZipEntry>& entries) {
+    const auto cannot = [] { return fail(ErrorKind::Unwritable, "it cannot be packed"); };
+    QBuffer buffer;
+    QuaZip archive(&buffer);
+    archive.setUtf8Enabled(true);
+    if (!archive.open(QuaZip::mdCreate)) return cannot();
+    for (const auto& [path, bytes] : entries) {
+        QuaZipFile file(&archive);
+        QuaZipNewInfo info(path);
+        // No clock: the same entries give the same file.
+        info.dateTime = QDateTime(QDate(2000, 1, 1), QTime(0, 0));
+        if (!file.open(QIODevice::WriteOnly, info) || file.write(bytes) != bytes.size()) return cannot();
+        file.close();
+    }
+    archive.close();
+    return buffer.data();
 }
 
 } // namespace zesty

@@ -1,5 +1,5 @@
 #pragma once
-// ZIP archives taken apart, within limits.
+// ZIP archives, put together and, within limits, taken apart.
 
 #include "core/result.h"
 
@@ -20,5 +20,8 @@ struct ZipEntry {
 /// what it was.
 Result<std::vector<ZipEntry>> unpacked(const QByteArray& data, qint64 most_bytes,
                                        const std::function<bool(const QString& path)>& wanted);
+
+/// An archive of these, the same for the same entries. Unwritable where it cannot be packed.
+Result<QByteArray> packed(const std::vector<ZipEntry>& entries);
 
 } // namespace zesty

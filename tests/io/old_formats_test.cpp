@@ -205,4 +205,18 @@ TEST(OldFormats, AFileOfFormatTwelveOpensWithHoldsWetWorkAndArrangementsAndNothi
     expect_the_same_written_anew(*p);
 }
 
+TEST(OldFormats, AFileOfFormatThirteenOpensWithWhatHasBeenBuiltAndNothingTaken) {
+    const auto p = sample(13);
+    ASSERT_TRUE(p) << p.error().message;
+    EXPECT_EQ(p->build.cutting.corners, Corners::Swivel);
+    EXPECT_EQ(p->build.habits.mats, CutMats::Trimmer);
+    EXPECT_EQ(p->build.pairs, 2);
+    ASSERT_EQ(p->build.own_steps.size(), 1u);
+    EXPECT_EQ(p->build.own_steps[0].what, "Show it to Grandma");
+    ASSERT_EQ(p->build.log.size(), 1u);
+    EXPECT_GT(p->build.log.begin()->second.done, 0);
+    EXPECT_EQ(p->keep, KeepDecisions{});
+    expect_the_same_written_anew(*p);
+}
+
 } // namespace zesty

@@ -7,7 +7,7 @@ import sys
 
 ROOT = pathlib.Path(__file__).resolve().parents[2]
 TABLE = ROOT / "docs/guide/8-window-and-commands.md"
-COMMANDS = ["new", "inspect", "set-out", "sections", "papers", "plan", "stash", "export", "nest", "numbers", "dress", "build"]
+COMMANDS = ["new", "inspect", "set-out", "sections", "papers", "plan", "stash", "export", "nest", "numbers", "dress", "build", "keep"]
 
 
 def actions():

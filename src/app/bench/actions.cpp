@@ -2,6 +2,7 @@
 
 #include "app/build/build_actions.h"
 #include "app/dress/dress_actions.h"
+#include "app/keep/keep_actions.h"
 #include "app/papers/papers_actions.h"
 #include "app/sections/sections_actions.h"
 #include "app/setout/set_out_actions.h"
@@ -27,14 +28,15 @@ const std::vector<ActionRow>& action_table() {
             {Act::BringIn, "Stash", "Bring in papers from files", "Ctrl+Shift+O", always},
             {Act::PasteList, "Stash", "Paste a list of papers", "Ctrl+Shift+V", always},
             {Act::WriteOut, "Stash", "Write the papers out", "Ctrl+Shift+W", always},
-            {Act::BackUp, "Stash", "Back up the stash", "Ctrl+Shift+B", always},
-            {Act::Restore, "Stash", "Restore the stash from a backup", "Ctrl+Shift+R", always},
+            {Act::BackUp, "Stash", "Back up stash, records and your numbers", "Ctrl+Shift+B", always},
+            {Act::Restore, "Stash", "Restore everything from a backup", "Ctrl+Shift+R", always},
             {Act::ToSetOut, "Route", "Go to Set out", "Ctrl+1", always},
             {Act::ToSections, "Route", "Go to Sections", "Ctrl+2", always},
             {Act::ToPapers, "Route", "Go to Papers", "Ctrl+3", always},
             {Act::ToSheets, "Route", "Go to Sheets", "Ctrl+4", always},
             {Act::ToDress, "Route", "Go to Dress", "Ctrl+5", always},
             {Act::ToBuild, "Route", "Go to Build", "Ctrl+6", always},
+            {Act::ToKeep, "Route", "Go to Keep", "Ctrl+7", always},
             {Act::NextWaypoint, "Route", "Go to the next waypoint", "Ctrl+Tab", always},
             {Act::Fit, "Page", "Show the whole page", "F", always},
             {Act::TrueSize, "Page", "Show the page at true size", "1", always},
@@ -43,7 +45,7 @@ const std::vector<ActionRow>& action_table() {
             {Act::FoldDrawer, "Page", "Fold or open the drawer", "F9", always},
         };
         for (const auto& more : {set_out_actions(), sections_actions(), papers_actions(), sheets_actions(),
-                                 dress_actions(), build_actions()})
+                                 dress_actions(), build_actions(), keep_actions()})
             rows.insert(rows.end(), more.begin(), more.end());
         return rows;
     }();

@@ -29,6 +29,7 @@ enum class Act {
     ToSheets,
     ToDress,
     ToBuild,
+    ToKeep,
     NextWaypoint,
     Fit,
     TrueSize,
@@ -105,6 +106,15 @@ enum class Act {
     CutJob,
     CancelCut,
     CutAnew,
+    FinishPage,
+    TakeWhatIsCut,
+    PutBackPage,
+    RealPhoto,
+    FindPage,
+    OtherPapers,
+    OtherCut,
+    WriteRecord,
+    WriteShelf,
 };
 
 /// What is the case in the window, as far as actions depend on it.

@@ -10,6 +10,7 @@
 #include "app/setout/set_out_waypoint.h"
 #include "app/sheets/sheets_waypoint.h"
 #include "core/project/edits.h"
+#include "io/own_numbers_file.h"
 #include "io/picture.h"
 #include "io/recovery.h"
 
@@ -109,7 +110,11 @@ void BenchWindow::connect_files() {
     });
     connect(living_, &LivingStash::failed, this, [this](const QString& m) { say(m, true); });
     connect(living_, &LivingStash::backed_up, this, [this](const QString& file) {
-        say("The stash is backed up as " + QFileInfo(file).fileName() + ".", false);
+        say("Stash, records and your numbers are backed up as " + QFileInfo(file).fileName() + ".", false);
+    });
+    connect(living_, &LivingStash::numbers_restored, this, [this](const OwnNumbers& numbers) {
+        if (const auto r = write_own_numbers(numbers, settings_.numbers_file()); !r)
+            say(words(r.error().message) + ".", true);
     });
     connect(living_, &LivingStash::changed, this,
             [this] { worker_.look_up_reserved(living_->path(), document_.path()); });
@@ -288,8 +293,8 @@ void BenchWindow::connect_stash_actions() {
         if (!path.isEmpty()) bring_in_->write_out(path);
     });
     on(Act::BackUp, [this] {
-        const QString path = questions_.save_papers(this, settings_.last_folder() + "/backup.stash");
-        if (!path.isEmpty()) living_->back_up(path);
+        const QString path = questions_.save_papers(this, settings_.last_folder() + "/everything.zestybackup");
+        if (!path.isEmpty()) living_->back_up(path, settings_.numbers_file());
     });
     on(Act::Restore, [this] {
         const QStringList paths = questions_.open_papers(this, settings_.last_folder());

@@ -17,8 +17,8 @@
 
 namespace zesty {
 
-enum class Waypoint { SetOut, Sections, Papers, Sheets, Dress, Build };
-inline constexpr int waypoints = 6;
+enum class Waypoint { SetOut, Sections, Papers, Sheets, Dress, Build, Keep };
+inline constexpr int waypoints = 7;
 
 /// Cuts as they lie on the cutting mat, on show instead of the page.
 struct ShownCuttingMats {

@@ -13,6 +13,7 @@
 #include "app/bench/wording.h"
 #include "app/build/build_waypoint.h"
 #include "app/dress/dress_waypoint.h"
+#include "app/keep/keep_waypoint.h"
 #include "app/page/page_view.h"
 #include "app/papers/papers_waypoint.h"
 #include "app/sections/sections_waypoint.h"
@@ -112,14 +113,19 @@ void BenchWindow::build_waypoints(QWidget* side) {
         document_, state_,
         worker_,   actions_,
         settings_, questions_,
-        this,      [this](const QString& message, bool trouble) { say(message, trouble); }};
+        this,      [this](const QString& message, bool trouble) { say(message, trouble); },
+        *living_};
     // In the order of Waypoint.
     set_out_ = new SetOutWaypoint(bench, side, middle_, this);
     papers_ = new PapersWaypoint(bench, side, middle_, this);
     sheets_ = new SheetsWaypoint(bench, side, middle_, this);
-    waypoints_ = {
-        set_out_, new SectionsWaypoint(bench, side, this), papers_,
-        sheets_,  new DressWaypoint(bench, side, this),    new BuildWaypoint(bench, side, middle_, this)};
+    waypoints_ = {set_out_,
+                  new SectionsWaypoint(bench, side, this),
+                  papers_,
+                  sheets_,
+                  new DressWaypoint(bench, side, this),
+                  new BuildWaypoint(bench, side, middle_, this),
+                  new KeepWaypoint(bench, side, middle_, this)};
     // What takes the page's place was made a child of the middle.
     for (QObject* child : middle_->children())
         if (auto* view = qobject_cast<QWidget*>(child); view && middle_->indexOf(view) < 0)
@@ -155,10 +161,17 @@ void BenchWindow::connect_views() {
     });
     const auto back_to_page = [this] { state_.show_page(); };
     connect(&state_, &BenchState::shown_instead_changed, this, &BenchWindow::show_waypoint);
-    connect(waypoints_[static_cast<std::size_t>(Waypoint::Build)], &WaypointView::look_changed, this, [this] {
-        show_surroundings();
-        route_->refresh();
-    });
+    for (const Waypoint which : {Waypoint::Build, Waypoint::Keep})
+        connect(waypoints_[static_cast<std::size_t>(which)], &WaypointView::look_changed, this, [this] {
+            show_surroundings();
+            route_->refresh();
+        });
+    connect(static_cast<KeepWaypoint*>(waypoints_[static_cast<std::size_t>(Waypoint::Keep)]),
+            &KeepWaypoint::page_begun, this, [this](const Project& page) {
+                if (document_.changed() && !questions_.discard(this)) return;
+                take_project(page, {}, {});
+                state_.go_to(Waypoint::SetOut);
+            });
     connect(&state_.offers(), &Offers::changed, this, &BenchWindow::show_middle);
     connect(&state_.in_hand(), &InHand::changed, this, back_to_page);
     connect(&document_, &Document::project_changed, this, back_to_page);
@@ -231,6 +244,7 @@ void BenchWindow::connect_actions() {
     on(Act::ToSheets, [this] { state_.go_to(Waypoint::Sheets); });
     on(Act::ToDress, [this] { state_.go_to(Waypoint::Dress); });
     on(Act::ToBuild, [this] { state_.go_to(Waypoint::Build); });
+    on(Act::ToKeep, [this] { state_.go_to(Waypoint::Keep); });
     on(Act::NextWaypoint, [this] {
         state_.go_to(static_cast<Waypoint>((static_cast<int>(state_.waypoint()) + 1) % waypoints));
     });

@@ -1,5 +1,6 @@
 #include "app/bench/document.h"
 
+#include "core/project/page_record_of.h"
 #include "core/project/papers_named.h"
 #include "core/project/stash_at_hand.h"
 #include "core/stash/sharing.h"
@@ -57,13 +58,14 @@ void Document::show(const Project& project, const Shared<Stash>& papers_before) 
 
 Project Document::at_hand(Project page) const {
     page.stash = std::make_shared<const Stash>(joined(stash_at_hand(page), *living_, papers_named(page)));
+    notes_from_record(page);
     return page;
 }
 
 void Document::use_stash(std::shared_ptr<const Stash> living) {
     living_ = std::move(living);
     Project now = at_hand(project_);
-    if (now.stash == project_.stash) return;
+    if (now.stash == project_.stash && now.keep == project_.keep) return;
     project_ = std::move(now);
     emit project_changed();
 }
@@ -101,6 +103,7 @@ void Document::edit(const QString& intention, Project next, int drag) {
     bring_within_limits(next);
     give_uids(next);
     if (next == project_) return;
+    if (!(next.keep.notes == project_.keep.notes && next.title == project_.title)) notes_into_record(next);
     history_.push(new EditCommand(*this, intention, std::move(next), drag));
 }
 

@@ -15,11 +15,11 @@ FileQuestions FileQuestions::dialogs() {
         [](QWidget* w, const QString& folder) {
             return QFileDialog::getOpenFileNames(
                 w, "Papers to bring in", folder,
-                "Papers (*.csv *.json *.stash *.png *.jpg *.jpeg);;All files (*)");
+                "Papers and backups (*.csv *.json *.stash *.zestybackup *.png *.jpg *.jpeg);;All files (*)");
         },
         [](QWidget* w, const QString& suggestion) {
             return QFileDialog::getSaveFileName(w, "Write the papers out", suggestion,
-                                                "Papers (*.csv *.json *.stash)");
+                                                "Papers and backups (*.csv *.json *.stash *.zestybackup)");
         },
         [](QWidget* w, const QString& suggestion) {
             return QFileDialog::getSaveFileName(w, "Save the project", suggestion, "Projects (*.zesty)");

@@ -1,10 +1,14 @@
 #include "app/bench/living_stash.h"
 
+#include "core/sentences.h"
 #include "core/stash/sharing.h"
+#include "io/backup.h"
 #include "io/stash_json.h"
 
 #include <QDir>
 #include <QFileInfo>
+#include <QPointer>
+#include <algorithm>
 
 namespace zesty {
 
@@ -21,11 +25,11 @@ LivingStash::LivingStash(Document& document, const QString& path, QObject* paren
             [this](const std::shared_ptr<const Stash>& before, const std::shared_ptr<const Stash>& after) {
                 if (*before == *after) return;
                 changes_.push_back({++numbers_, before, after});
-                ask();
+                look();
             });
-    connect(&look_, &QTimer::timeout, this, &LivingStash::ask);
+    connect(&look_, &QTimer::timeout, this, &LivingStash::look);
     look_.start(look_ms);
-    ask();
+    look();
 }
 
 LivingStash::~LivingStash() {
@@ -33,8 +37,21 @@ LivingStash::~LivingStash() {
     thread_.wait();
 }
 
-LivingStash::Report LivingStash::attempt(const std::vector<Change>& changes) {
-    Report report{written_, nullptr, {}};
+namespace {
+
+/// Of the files held, those that the records name.
+RecordFiles named_by(const Stash& stash, const RecordFiles& held) {
+    RecordFiles out;
+    for (const PageRecord& r : stash.records)
+        for (const std::string* name : {&r.picture, &r.photo, &r.page})
+            if (const auto at = held.find(*name); at != held.end()) out.insert(*at);
+    return out;
+}
+
+} // namespace
+
+LivingStash::Report LivingStash::attempt(const std::vector<Change>& changes, const RecordFiles& held) {
+    Report report{written_, nullptr, {}, {}};
     const StashStamp now = stash_stamp(path_);
     const bool same_file = store_ && now.file == stamp_.file;
     if (same_file && now == stamp_ && changes.empty()) return report;
@@ -42,13 +59,18 @@ LivingStash::Report LivingStash::attempt(const std::vector<Change>& changes) {
         QDir().mkpath(QFileInfo(path_).absolutePath());
         store_.reset();
         auto opened = StashStore::open(path_);
-        if (!opened) return {written_, nullptr, opened.error().message};
+        if (!opened) return {written_, nullptr, opened.error().message, {}};
         store_ = std::move(*opened);
     }
     for (const Change& c : changes) {
         if (c.number <= written_) continue;
         const auto done = store_->change(
-            [&](const Stash& there) -> Result<Stash> { return carried_over(*c.before, *c.after, there); });
+            [&](const Stash& there) -> Result<Stash> {
+                for (std::string& name : cannot_be_carried(*c.before, *c.after, there))
+                    report.gone.push_back(std::move(name));
+                return carried_over(*c.before, *c.after, there);
+            },
+            named_by(*c.after, held));
         if (!done) {
             report.trouble = done.error().message;
             break;
@@ -65,12 +87,30 @@ LivingStash::Report LivingStash::attempt(const std::vector<Change>& changes) {
     return report;
 }
 
-void LivingStash::ask() {
+void LivingStash::hold(const RecordFiles& files) {
+    held_.insert(files.begin(), files.end());
+}
+
+void LivingStash::ask(QObject* asker, std::function<std::function<void()>(const StashStore&)> job) {
+    ++questions_;
+    QPointer<QObject> who(asker);
+    QMetaObject::invokeMethod(&hands_, [this, who, job = std::move(job)] {
+        // Whoever asks before the first look finds it open all the same.
+        if (!store_) attempt({}, {});
+        std::function<void()> then = store_ ? job(*store_) : std::function<void()>();
+        QMetaObject::invokeMethod(this, [this, who, then = std::move(then)] {
+            --questions_;
+            if (who && then) then();
+        });
+    });
+}
+
+void LivingStash::look() {
     if (busy_) return;
     busy_ = true;
     std::vector<Change> changes(changes_.begin(), changes_.end());
-    QMetaObject::invokeMethod(&hands_, [this, changes = std::move(changes)] {
-        const Report report = attempt(changes);
+    QMetaObject::invokeMethod(&hands_, [this, changes = std::move(changes), held = held_] {
+        const Report report = attempt(changes, held);
         QMetaObject::invokeMethod(this, [this, report] { take(report); });
     });
 }
@@ -81,12 +121,15 @@ void LivingStash::take(const Report& report) {
     if (!report.trouble.empty() && report.trouble != trouble_)
         emit failed("Changes of papers are not in the stash yet: " + QString::fromStdString(report.trouble));
     trouble_ = report.trouble;
+    if (!report.gone.empty())
+        emit failed("Somebody else has used " + QString::fromStdString(in_a_row(report.gone)) +
+                    " meanwhile; its sheets stay as they are.");
     const bool first = !std::exchange(read_once_, true);
     if (report.now && changes_.empty()) {
         document_.use_stash(report.now);
         emit changed();
     } else if (!changes_.empty() && trouble_.empty()) {
-        ask();
+        look();
     } else if (first && trouble_.empty()) {
         document_.use_stash(std::make_shared<const Stash>());
     }
@@ -98,42 +141,56 @@ bool LivingStash::flush() {
     QMetaObject::invokeMethod(
         &hands_,
         [&] {
-            const Report report = attempt(changes);
+            const Report report = attempt(changes, held_);
             good = report.trouble.empty();
         },
         Qt::BlockingQueuedConnection);
     return good;
 }
 
-void LivingStash::back_up(const QString& to) {
-    QMetaObject::invokeMethod(&hands_, [this, to] {
-        const auto done = store_ ? store_->back_up(to)
-                                 : Result<void>(fail(ErrorKind::Unreadable, "there is no stash to back up"));
-        QMetaObject::invokeMethod(this, [this, to, done] {
-            if (done)
-                emit backed_up(to);
-            else
-                emit failed(QString::fromStdString(done.error().message));
-        });
+void LivingStash::back_up(const QString& to, const QString& numbers_file) {
+    ask(this, [this, to, numbers_file](const StashStore& store) -> std::function<void()> {
+        const auto done = write_backup(store, numbers_file, to);
+        if (done) return [this, to] { emit backed_up(to); };
+        return [this, m = QString::fromStdString(done.error().message)] { emit failed(m); };
     });
 }
 
 void LivingStash::restore(const QString& from) {
-    QMetaObject::invokeMethod(&hands_, [this, from] {
-        const auto backup = read_stash(from);
-        QMetaObject::invokeMethod(this, [this, backup] {
-            if (!backup) {
-                emit failed(QString::fromStdString(backup.error().message));
-                return;
-            }
-            document_.change_papers("Restore the stash", [&](const Stash& now) {
-                Stash out = now;
-                std::erase_if(out.papers,
-                              [&](const Paper& p) { return p.in_stash && find_same(*backup, p) < 0; });
-                return imported(std::move(out), *backup);
-            });
-        });
+    ask(this, [this, from](const StashStore&) -> std::function<void()> {
+        // Looked at as a whole before anything changes.
+        const bool whole = looks_like_backup(from);
+        auto backup = whole ? read_backup(from) : Result<Backup>(Backup{});
+        if (backup && !whole) {
+            auto papers = read_stash(from);
+            if (papers)
+                backup->stash = std::move(*papers);
+            else
+                backup = tl::make_unexpected(papers.error());
+        }
+        if (!backup) return [this, m = QString::fromStdString(backup.error().message)] { emit failed(m); };
+        return [this, there = std::make_shared<const Backup>(std::move(*backup))] { take_backup(*there); };
     });
+}
+
+void LivingStash::take_backup(const Backup& backup) {
+    hold(backup.files);
+    document_.change_papers("Restore the stash", [&](const Stash& now) {
+        Stash out = now;
+        std::erase_if(out.papers,
+                      [&](const Paper& p) { return p.in_stash && find_same(backup.stash, p) < 0; });
+        const auto let_go = [](auto& things, const auto& of_backup) {
+            std::erase_if(things, [&](const auto& t) {
+                return t.in_stash && std::none_of(of_backup.begin(), of_backup.end(),
+                                                  [&](const auto& b) { return b.uid == t.uid; });
+            });
+        };
+        let_go(out.embellishments, backup.stash.embellishments);
+        let_go(out.letters, backup.stash.letters);
+        let_go(out.records, backup.stash.records);
+        return imported(std::move(out), backup.stash);
+    });
+    if (backup.numbers) emit numbers_restored(*backup.numbers);
 }
 
 } // namespace zesty

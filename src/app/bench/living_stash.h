@@ -4,6 +4,7 @@
 // kept and tried again.
 
 #include "app/bench/document.h"
+#include "io/backup.h"
 #include "io/stash_store.h"
 
 #include <QThread>
@@ -21,16 +22,22 @@ public:
 
     const QString& path() const { return path_; }
     /// Nothing is to be written, and what is there has been read.
-    bool idle() const { return !busy_ && changes_.empty() && read_once_; }
+    bool idle() const { return !busy_ && changes_.empty() && read_once_ && questions_ == 0; }
     /// Writes what is still to be written; false where that fails.
     bool flush();
+    /// Files of records that are about to name them: they are written together with those.
+    void hold(const RecordFiles& files);
+    /// Runs `job` on the other thread and what it returns on the window's, unless `asker` is gone by then.
+    void ask(QObject* asker, std::function<std::function<void()>(const StashStore&)> job);
     /// Everything as it is in a backup, as a step that can be undone; or the whole stash into a file.
     void restore(const QString& from);
-    void back_up(const QString& to);
+    void back_up(const QString& to, const QString& numbers_file);
 
 signals:
     void failed(const QString& message);
     void backed_up(const QString& file);
+    /// A backup had the household's own numbers, too.
+    void numbers_restored(const zesty::OwnNumbers& numbers);
     /// Somebody has changed it.
     void changed();
 
@@ -43,11 +50,13 @@ private:
         quint64 written = 0; ///< all changes up to this number
         std::shared_ptr<const Stash> now;
         std::string trouble;
+        std::vector<std::string> gone; ///< papers whose sheets others had used
     };
     /// On the other thread.
-    Report attempt(const std::vector<Change>& changes);
-    void ask();
+    Report attempt(const std::vector<Change>& changes, const RecordFiles& held);
+    void look();
     void take(const Report& report);
+    void take_backup(const Backup& backup);
 
     Document& document_;
     QString path_;
@@ -59,6 +68,8 @@ private:
     bool busy_ = false;
     bool read_once_ = false;
     std::string trouble_; ///< said last
+    RecordFiles held_;    ///< also for steps that are redone
+    int questions_ = 0;
     // The other thread's own:
     std::optional<StashStore> store_;
     StashStamp stamp_;

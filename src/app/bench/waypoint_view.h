@@ -19,6 +19,8 @@
 
 namespace zesty {
 
+class LivingStash;
+
 /// What a waypoint may use; all of it outlives the waypoint.
 struct BenchParts {
     Document& document;
@@ -29,6 +31,7 @@ struct BenchParts {
     const FileQuestions& questions;
     QWidget* window;
     std::function<void(const QString& message, bool trouble)> say;
+    LivingStash& living;
 };
 
 class WaypointView : public QObject {

@@ -8,6 +8,7 @@
 #include "core/sections/facts.h"
 #include "core/setout/facts.h"
 #include "core/stash/stash.h"
+#include "core/stash/things_had.h"
 
 namespace zesty {
 
@@ -22,6 +23,7 @@ struct DressNow {
     Units units = Units::Inches;
     const std::vector<BarPlace>* bar_places = nullptr; ///< of the composed cut; null without one
     double foam_width = mm_per_inch / 8;
+    const ThingsHad* had = nullptr; ///< what the page has taken from the stash already; null for nothing
 };
 
 DressFacts dress_facts(const DressNow& now);

@@ -45,12 +45,16 @@ private:
         if (letters.empty()) return title(i).path.centre;
         return letters[letters.size() / 2].foot;
     }
+    DressNow with(const DressDecisions& decided) const {
+        return {decided,     now_.page,   now_.whole,          now_.sections,
+                now_.stash,  now_.papers, now_.photo_colours,  now_.units,
+                nullptr,     now_.foam_width, now_.had};
+    }
     /// How it comes out after a change; the pile of everything else is not needed for lengths and counts.
     TitleFacts tried(std::size_t i, const std::function<void(PageTitle&)>& change) const {
         DressDecisions decided = now_.decided;
         change(decided.titles[i]);
-        const DressNow now{decided,    now_.page,   now_.whole,         now_.sections,
-                           now_.stash, now_.papers, now_.photo_colours, now_.units};
+        const DressNow now = with(decided);
         return title_with(now, {}, i, {});
     }
     static bool is_cured(const TitleFacts& f) {
@@ -231,8 +235,7 @@ private:
                 }
             DressDecisions decided = now_.decided;
             decided.titles[i] = other;
-            const DressNow now{decided,    now_.page,   now_.whole,         now_.sections,
-                               now_.stash, now_.papers, now_.photo_colours, now_.units};
+            const DressNow now = with(decided);
             const TitleFacts then = title_with(now, pile, i, {});
             if (!is_cured(then) || then.most_lines >= too_many_lines || then.contrast < readable_contrast)
                 continue;

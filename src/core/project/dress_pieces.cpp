@@ -7,6 +7,7 @@
 #include "core/geometry/measure.h"
 #include "core/project/long_pieces.h"
 #include "core/project/stash_at_hand.h"
+#include "core/project/taken.h"
 #include "core/setout/photo_mats.h"
 #include "core/setout/photos.h"
 #include "core/sheets/nest.h"
@@ -211,10 +212,11 @@ DressCutting dress_cutting(const Project& project, const Plan& plan) {
     DressCutting out{{}, project.sheets.blade_gap, project.seed};
     const Stash& stash = stash_at_hand(project);
     std::map<int, DressCutting::OfPaper> papers;
+    const auto taken = taken_dress_pieces(project, plan.dress.pieces);
     for (std::size_t i = 0; i < plan.dress.pieces.size(); ++i) {
         const DressPiece& piece = plan.dress.pieces[i];
         const int paper = piece.paper.empty() ? -1 : stash.find(piece.paper);
-        if (paper < 0) continue;
+        if (paper < 0 || !taken[i].first.empty()) continue;
         DressCutting::OfPaper& of = papers[paper];
         of.paper = paper;
         of.pieces.push_back(static_cast<int>(i));
@@ -267,6 +269,13 @@ void take_dress_pieces(const Project& project, const std::vector<DressPlace>& pl
         piece.on_sheet = places[i].on_sheet;
         taken[places[i].sheet].push_back(piece.on_sheet);
     }
+    const auto cut_already = taken_dress_pieces(project, plan.dress.pieces);
+    for (std::size_t i = 0; i < cut_already.size(); ++i)
+        if (!cut_already[i].first.empty()) {
+            plan.dress.pieces[i].placed = true;
+            plan.dress.pieces[i].sheet = cut_already[i].first;
+            plan.dress.pieces[i].on_sheet = cut_already[i].second;
+        }
     for (const auto& [sheet, region] : taken) cut_out(project, sheet, region, plan);
 }
 

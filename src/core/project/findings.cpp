@@ -229,7 +229,8 @@ DressNow dress_now(const Project& project, const Plan& plan) {
             plan.set_out.photo_colours,
             project.units,
             plan.dress.bar_places.get(),
-            project.sections.backing.foam_width};
+            project.sections.backing.foam_width,
+            &project.keep.had};
 }
 
 std::vector<Finding> findings_of(const Project& project, const Plan& plan) {

@@ -14,6 +14,7 @@ namespace {
 constexpr double rim_under_photo = mm_per_inch / 2; ///< left of the base for the photo to be glued on
 constexpr std::size_t most_joined = 4;              ///< parts of one strip of a frame
 constexpr double least_joined = mm_per_inch;        ///< length of such a part
+constexpr double same_within = 0.05;                ///< mm
 constexpr double worth_offering = 400;              ///< mm2 of a drop-out or a piece from under a photo
 
 class HiddenStock {
@@ -25,7 +26,10 @@ public:
         if (!page.framed()) return;
         if (page.frame == FrameKind::Strips) return take_strips();
         if (page.frame_paper.empty()) return;
+        int number = 0;
         for (const Box& leaf : page.leaves()) {
+            const std::string what = "frame " + std::to_string(++number);
+            if (has_been_cut(what, page.frame_paper, leaf)) continue;
             Sheet* best =
                 smallest(page.frame_paper, [&](const Sheet& s) { return large_enough(leaf, s.outline); });
             if (!best) {
@@ -34,21 +38,29 @@ public:
                 return;
             }
             best->kind = SheetKind::Gutted;
+            const Polygon whole = best->outline;
             keep(*best, page.gut ? gutted_out_of(page, leaf, best->outline).value_or(Polygon{}) : Polygon{});
+            Polygon frame = whole;
+            if (best->area > 0) frame.holes.push_back(best->outline.outer);
+            plan_.papers.own.push_back({what, whole_sheet_of(best->id), std::move(frame)});
         }
     }
 
     void take_base() {
         const Page& page = project_.set_out.page;
         if (page.base_paper.empty()) return;
+        int number = 0;
         for (const Box& leaf : page.leaves()) {
             const Box base = page.base_of(leaf);
+            const std::string what = "base " + std::to_string(++number);
+            if (has_been_cut(what, page.base_paper, base)) continue;
             const auto from = cut_from(page.base_paper, base);
             if (!from) {
                 miss(Code::BasePaper, "No sheet for the base", "the base's paper", base.width(),
                      base.height());
                 return;
             }
+            note(what, *from, base).is_base = true;
             if (page.under_photos) offer_under_photos(base, *from);
         }
     }
@@ -58,24 +70,55 @@ public:
             const std::string& paper = project_.set_out.cuts[c].paper;
             if (paper.empty()) continue;
             const Box box = plan_.set_out.each[c].cut_box;
+            const std::string what = "cut " + std::to_string(project_.set_out.cuts[c].id);
+            if (has_been_cut(what, paper, box)) continue;
             const auto from = cut_from(paper, box);
             if (!from) {
                 miss(Code::CutPaper, "No sheet for the cut", "the cut's paper", box.width(), box.height());
                 continue;
             }
+            note(what, *from, box);
             offer_drop_outs(static_cast<int>(c), *from);
         }
     }
 
 private:
+    /// The sheet that something of the page is cut from, and the way from page to sheet.
+    struct CutFrom {
+        std::string sheet;
+        int paper = -1;
+        Transform to_sheet;
+    };
+
+    /// Whether it was cut from that paper, and as large as it is now.
+    bool has_been_cut(const std::string& what, const std::string& paper, const Box& box) const {
+        for (const TakenSheet& sheet : project_.keep.taken)
+            for (const TakenPiece& piece : sheet.pieces) {
+                const Box there = bounds(piece.on_sheet);
+                if (sheet.paper == paper && piece.what == what && there.width() >= box.width() - same_within &&
+                    there.height() >= box.height() - same_within)
+                    return true;
+            }
+        return false;
+    }
+
+    OwnUse& note(const std::string& what, const CutFrom& from, const Box& box) {
+        plan_.papers.own.push_back({what, whole_sheet_of(from.sheet),
+                                    transformed(Polygon{ring_of(box), {}}, from.to_sheet), false, from.to_sheet});
+        return plan_.papers.own.back();
+    }
+
     /// Every strip from the smallest scrap or sheet that holds it, longest first; joined of several where
     /// none does.
     void take_strips() {
         std::vector<FrameStrip> strips = plan_.set_out.frame.strips;
         std::sort(strips.begin(), strips.end(),
                   [](const FrameStrip& a, const FrameStrip& b) { return a.length > b.length; });
+        int number = 0;
         for (const FrameStrip& strip : strips)
-            for (int i = 0; i < strip.count && !strip.paper.empty(); ++i)
+            for (int i = 0; i < strip.count && !strip.paper.empty(); ++i) {
+                strip_ = "strip " + std::to_string(++number);
+                if (has_been_cut(strip_, strip)) continue;
                 if (!take_whole_strip(strip) && !join_strip(strip)) {
                     miss(Code::FramePaper, "Not enough for the frame",
                          "the frame's paper, nor what is left of "
@@ -83,6 +126,7 @@ private:
                          strip.width, strip.length);
                     return;
                 }
+            }
     }
 
     bool take_whole_strip(const FrameStrip& strip) {
@@ -95,12 +139,13 @@ private:
             best = s;
             place = *found;
         }
-        if (best) cut_off(*best, place);
+        if (best) cut_strip(*best, place);
         return best != nullptr;
     }
 
     bool join_strip(const FrameStrip& strip) {
         const auto before = plan_.papers.sheets;
+        const std::size_t own_before = plan_.papers.own.size();
         std::vector<double> parts;
         double missing = strip.length;
         while (missing > 0.01 && parts.size() < most_joined) {
@@ -117,9 +162,10 @@ private:
             end -= std::max(0.0, longer_side(place) - missing);
             parts.push_back(longer_side(place));
             missing -= parts.back();
-            cut_off(*best, place);
+            cut_strip(*best, place);
         }
         if (missing > 0.01) {
+            plan_.papers.own.resize(own_before);
             plan_.papers.sheets = before;
             return false;
         }
@@ -131,6 +177,24 @@ private:
         return true;
     }
 
+    void cut_strip(Sheet& sheet, const Box& place) {
+        cut_off(sheet, place);
+        plan_.papers.own.push_back({strip_, whole_sheet_of(sheet.id), {ring_of(place), {}}});
+    }
+
+    /// The parts of one that was joined have together its length.
+    bool has_been_cut(const std::string& what, const FrameStrip& strip) const {
+        double length = 0;
+        for (const TakenSheet& sheet : project_.keep.taken)
+            for (const TakenPiece& piece : sheet.pieces) {
+                const Box there = bounds(piece.on_sheet);
+                const double width = std::min(there.width(), there.height());
+                if (sheet.paper == strip.paper && piece.what == what && width >= strip.width - same_within)
+                    length += longer_side(there);
+            }
+        return length >= strip.length - same_within;
+    }
+
     static double longer_side(const Box& box) { return std::max(box.width(), box.height()); }
 
     std::vector<Sheet*> sheets_with(const std::string& id) {
@@ -140,13 +204,6 @@ private:
             if (paper >= 0 && s.paper == paper && s.kind > SheetKind::Gutted && s.area > 0) out.push_back(&s);
         return out;
     }
-
-    /// The sheet that something of the page is cut from, and the way from page to sheet.
-    struct CutFrom {
-        std::string sheet;
-        int paper = -1;
-        Transform to_sheet;
-    };
 
     /// The box is cut from a corner of the smallest sheet that holds it; nothing when none does.
     std::optional<CutFrom> cut_from(const std::string& id, const Box& box) {
@@ -232,6 +289,7 @@ private:
 
     const Project& project_;
     Plan& plan_;
+    std::string strip_; ///< that is being cut
 };
 
 } // namespace

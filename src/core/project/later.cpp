@@ -29,7 +29,7 @@ std::vector<ReservedPiece> pieces_taken(const Project& project, const Plan& plan
     const Stash& stash = stash_at_hand(project);
     for (std::size_t p = 0; p < plan.sheets.placed.size(); ++p) {
         const PlacedPatch& at = plan.sheets.placed[p];
-        if (at.sheet < 0 || plan.sections.patches[p].rides_on >= 0) continue;
+        if (at.sheet < 0 || plan.sections.patches[p].rides_on >= 0 || plan.sheets.had[p].sheet >= 0) continue;
         const Polygon lies = transformed(plan.sections.patches[p].on_sheet(), at.to_sheet());
         const Box box = bounds(lies);
         out.push_back({page, stash.papers[plan.papers.sheets[at.sheet].paper].id,

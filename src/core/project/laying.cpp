@@ -78,6 +78,16 @@ Box largest_left(const Region& leftovers) {
     return best;
 }
 
+/// Where it was cut; what rides on it comes with it.
+void lay_what_has_been_cut(Plan& plan) {
+    for (std::size_t p = 0; p < plan.sections.patches.size(); ++p) {
+        const int leader = plan.sections.patches[p].rides_on;
+        const PlacedPatch& had = plan.sheets.had[leader >= 0 ? static_cast<std::size_t>(leader) : p];
+        if (had.sheet < 0) continue;
+        plan.sheets.placed[p] = had;
+    }
+}
+
 void take(const PaperNest& nest, const Project& project, Plan& plan) {
     for (const NestPlacement& p : nest.result.placements) {
         const LaidPatch& laid = nest.patches[p.piece];
@@ -120,7 +130,8 @@ std::vector<LaidPatch> patches_with(const Plan& plan, int paper) {
     std::vector<LaidPatch> out;
     for (std::size_t p = 0; p < plan.sections.patches.size(); ++p) {
         const int section = plan.sections.patches[p].section;
-        if (plan.papers.of_section[section] == paper && plan.sections.patches[p].rides_on < 0)
+        if (plan.papers.of_section[section] == paper && plan.sections.patches[p].rides_on < 0 &&
+            plan.sheets.had[p].sheet < 0)
             out.emplace_back(static_cast<int>(p), plan.papers.side_of_section[section]);
     }
     return out;
@@ -129,6 +140,7 @@ std::vector<LaidPatch> patches_with(const Plan& plan, int paper) {
 bool lay_patches(const Project& project, Plan& plan, Capacity& capacity, bool proposed, const StopToken& stop,
                  const Progress& progress) {
     const Stash& stash = stash_at_hand(project);
+    lay_what_has_been_cut(plan);
     for (std::size_t paper = 0; paper < stash.papers.size(); ++paper) {
         if (stopped(stop)) return false;
         if (progress)
@@ -138,7 +150,7 @@ bool lay_patches(const Project& project, Plan& plan, Capacity& capacity, bool pr
         if (patches.empty()) continue;
         const PaperNest& nest = capacity.lay(static_cast<int>(paper), patches, attempts_for_a_plan, stop);
         take(nest, project, plan);
-        plan.papers.uses[paper].used_area = nest.placed_area;
+        plan.papers.uses[paper].used_area += nest.placed_area;
         plan.papers.uses[paper].short_patches = static_cast<int>(nest.result.unplaced.size());
         for (int u : nest.result.unplaced) {
             const auto [patch, side] = nest.patches[u];

@@ -173,6 +173,12 @@ MatchJob match_job(const Project& project, const Plan& plan, bool keep_chosen) {
     for (std::size_t p = 0; p < plan.sections.patches.size(); ++p) {
         if (plan.sections.patches[p].rides_on >= 0) continue;
         MatchSection& m = job.sections[plan.sections.patches[p].section];
+        if (plan.sheets.had[p].sheet >= 0) {
+            // What has been cut stays what it is, and takes no more paper.
+            const int s = plan.sections.patches[p].section;
+            m.given = face_of(*project.stash, plan.papers.of_section[s], plan.papers.side_of_section[s]);
+            continue;
+        }
         m.patches.push_back(static_cast<int>(p));
         m.area += plan.sections.patches[p].paper_area();
     }

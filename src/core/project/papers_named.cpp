@@ -32,11 +32,6 @@ template <class P, class Visit> void each_paper(P& project, Visit visit) {
     for (auto& piece : project.sheets.reserved) visit(piece.paper);
 }
 
-/// The paper of a sheet's id, see sheets_of().
-std::string paper_of_sheet(const std::string& sheet) {
-    return sheet.substr(0, sheet.rfind('#'));
-}
-
 } // namespace
 
 namespace {
@@ -78,6 +73,10 @@ template <class P> void rename_paper(P& page, const std::string& into, const std
 std::set<std::string> papers_named(const Project& project) {
     std::set<std::string> out;
     collect_named(project, out);
+    for (const TakenSheet& s : project.keep.taken) out.insert(s.paper);
+    for (const StockChange& c : project.keep.changes) out.insert(c.paper);
+    for (const auto& [id, count] : project.keep.had.embellishments) out.insert(id);
+    for (const auto& [id, pieces] : project.keep.had.letters) out.insert(id);
     for (const Variant& v : project.variants) collect_named(*v.page, out);
     out.erase("");
     return out;
@@ -88,6 +87,10 @@ void merge_papers(Project& project, const std::string& into, const std::string& 
     if (now.find(into) < 0 || now.find(from) < 0 || into == from) return;
     project.stash = std::make_shared<const Stash>(merged(now, into, from));
     rename_paper(project, into, from);
+    for (TakenSheet& s : project.keep.taken)
+        if (s.paper == from) s.paper = into;
+    for (StockChange& c : project.keep.changes)
+        if (c.paper == from) c.paper = into;
     for (Variant& v : project.variants) {
         KeptPage page = *v.page;
         rename_paper(page, into, from);

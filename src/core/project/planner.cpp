@@ -9,6 +9,7 @@
 #include "core/project/hidden_stock.h"
 #include "core/project/set_aside.h"
 #include "core/project/stash_at_hand.h"
+#include "core/project/taken.h"
 #include "core/sections/effort.h"
 #include "core/sections/near_by_sight.h"
 #include "core/sections/photos_behind.h"
@@ -263,6 +264,7 @@ Result<Plan> Planner::shapes(const Project& project) {
     if (project.set_out.cuts.empty() && !project.sections.divisions.contains(base_spot)) {
         take_hidden_stock(project, plan);
         if (auto r = count_stock(project, plan); !r) return tl::make_unexpected(r.error());
+        note_taken(project, plan);
         look_at_dress(project, plan);
         plan.findings = findings_of(project, plan);
         part_set_aside(project, plan);
@@ -287,6 +289,7 @@ Result<Plan> Planner::shapes(const Project& project) {
     plan.papers.side_of_section = chosen_sides(project, plan);
     if (auto r = back(project, composition, spots, plan); !r) return tl::make_unexpected(r.error());
     if (auto r = count_stock(project, plan); !r) return tl::make_unexpected(r.error());
+    note_taken(project, plan);
     look_at_treatments(project, spots, plan);
     plan.sheets.placed.resize(facts.patches.size());
     count_papers(project, plan);

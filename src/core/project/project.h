@@ -5,6 +5,7 @@
 
 #include "core/build/decisions.h"
 #include "core/dress/decisions.h"
+#include "core/keep/decisions.h"
 #include "core/match/decisions.h"
 #include "core/project/variant.h"
 #include "core/sections/decisions.h"
@@ -24,6 +25,7 @@ struct Project {
     SheetDecisions sheets;
     DressDecisions dress;
     BuildDecisions build;
+    KeepDecisions keep;
     std::vector<Variant> variants;      ///< arrangements kept beside this one
     std::vector<std::string> set_aside; ///< what findings said that is meant so, ascending
     bool operator==(const Project&) const = default;

@@ -1,5 +1,7 @@
 #include "core/stash/sharing.h"
 
+#include "core/stash/stock.h"
+
 #include <algorithm>
 
 namespace zesty {
@@ -47,8 +49,41 @@ void carry_face(const PaperFace& before, const PaperFace& after, PaperFace& now)
 int count_of_outline(const std::vector<SheetStock>& sheets, const SheetStock& like) {
     int count = -1;
     for (const SheetStock& s : sheets)
-        if (s.outline == like.outline && s.irregular == like.irregular) count = std::max(count, 0) + s.count;
+        if (same_sheets(s, like)) count = std::max(count, 0) + s.count;
     return count;
+}
+
+/// By how much each kind of sheet changes, those that come or go with none of them too.
+struct SheetChange {
+    SheetStock kind;
+    int by = 0;
+    bool comes = false, goes = false; ///< the kind as such
+};
+std::vector<SheetChange> sheet_changes(const std::vector<SheetStock>& before,
+                                       const std::vector<SheetStock>& after) {
+    std::vector<SheetStock> kinds; // each once
+    for (const auto* list : {&before, &after})
+        for (const SheetStock& s : *list)
+            if (count_of_outline(kinds, s) < 0) kinds.push_back(s);
+    std::vector<SheetChange> out;
+    for (SheetStock& kind : kinds) {
+        const int was = count_of_outline(before, kind);
+        const int is = count_of_outline(after, kind);
+        const int by = std::max(is, 0) - std::max(was, 0);
+        if (by != 0 || (was < 0) != (is < 0)) out.push_back({std::move(kind), by, was < 0, is < 0});
+    }
+    return out;
+}
+
+/// Sheets that become scraps, or the other way round, do so altogether or not at all: where they are not there
+/// any more, nothing may come of them.
+bool can_be_carried(const std::vector<SheetChange>& changes, const std::vector<SheetStock>& now) {
+    bool more = false, lacking = false;
+    for (const SheetChange& c : changes) {
+        more = more || c.by > 0;
+        lacking = lacking || (c.by < 0 && std::max(0, count_of_outline(now, c.kind)) + c.by < 0);
+    }
+    return !(more && lacking);
 }
 
 void carry_sheets(const std::vector<SheetStock>& before, const std::vector<SheetStock>& after,
@@ -57,28 +92,20 @@ void carry_sheets(const std::vector<SheetStock>& before, const std::vector<Sheet
         now = after;
         return;
     }
-    std::vector<SheetStock> kinds; // each once
-    for (const auto* list : {&before, &after})
-        for (const SheetStock& s : *list)
-            if (count_of_outline(kinds, s) < 0) kinds.push_back(s);
-    for (SheetStock& kind : kinds) {
-        const int was = count_of_outline(before, kind);
-        const int is = count_of_outline(after, kind);
-        int change = std::max(is, 0) - std::max(was, 0);
-        if (change == 0 && (was < 0) == (is < 0)) continue;
+    const std::vector<SheetChange> changes = sheet_changes(before, after);
+    if (!can_be_carried(changes, now)) return;
+    for (SheetChange c : changes) {
         for (SheetStock& s : now) {
-            if (s.outline != kind.outline || s.irregular != kind.irregular) continue;
-            const int next = std::max(0, s.count + change);
-            change += s.count - next;
+            if (!same_sheets(s, c.kind)) continue;
+            const int next = std::max(0, s.count + c.by);
+            c.by += s.count - next;
             s.count = next;
         }
-        if (change > 0 || (is >= 0 && count_of_outline(now, kind) < 0)) {
-            kind.count = std::max(0, change);
-            now.push_back(kind);
-        } else if (is < 0) {
-            std::erase_if(now, [&](const SheetStock& s) {
-                return s.count == 0 && s.outline == kind.outline && s.irregular == kind.irregular;
-            });
+        if (c.by > 0 || (!c.goes && count_of_outline(now, c.kind) < 0)) {
+            c.kind.count = std::max(0, c.by);
+            now.push_back(c.kind);
+        } else if (c.goes) {
+            std::erase_if(now, [&](const SheetStock& s) { return s.count == 0 && same_sheets(s, c.kind); });
         }
     }
 }
@@ -123,6 +150,26 @@ void carry_thing(const LetterSet& before, const LetterSet& after, LetterSet& now
     }
     for (const auto& [letter, piece] : before.letters)
         if (!after.letters.contains(letter)) now.letters.erase(letter);
+}
+
+void carry_thing(const PageRecord& before, const PageRecord& after, PageRecord& now) {
+    carry(before.title, after.title, now.title);
+    carry(before.notes.story, after.notes.story, now.notes.story);
+    carry(before.notes.tags, after.notes.tags, now.notes.tags);
+    carry(before.notes.photos_of, after.notes.photos_of, now.notes.photos_of);
+    carry(before.notes.made, after.notes.made, now.notes.made);
+    carry(before.notes.album, after.notes.album, now.notes.album);
+    carry(before.notes.place, after.notes.place, now.notes.place);
+    carry(before.notes.next_time, after.notes.next_time, now.notes.next_time);
+    carry(before.notes.licence, after.notes.licence, now.notes.licence);
+    carry(before.finished, after.finished, now.finished);
+    carry(before.takings, after.takings, now.takings);
+    carry(before.facts, after.facts, now.facts);
+    carry(before.picture, after.picture, now.picture);
+    carry(before.photo, after.photo, now.photo);
+    carry(before.page, after.page, now.page);
+    carry(before.file, after.file, now.file);
+    carry(before.in_stash, after.in_stash, now.in_stash);
 }
 
 /// Of two versions of one paper; what is not listed here belongs to the stash.
@@ -180,6 +227,7 @@ void take_pictures(Stash& stash, Embellishment& thing, const Pictures& from) {
     thing.picture = take_picture(stash, thing.picture, from);
 }
 void take_pictures(Stash&, LetterSet&, const Pictures&) {}
+void take_pictures(Stash&, PageRecord&, const Pictures&) {}
 
 template <class Thing>
 void adopt_thing(Stash& stash, std::vector<Thing> Stash::*of, Thing thing, const Pictures& pictures) {
@@ -249,6 +297,7 @@ template <class Thing> void import_things(const Stash& papers, std::vector<Thing
 template <class Visit> void each_kind_of_thing(Visit&& visit) {
     visit(&Stash::embellishments);
     visit(&Stash::letters);
+    visit(&Stash::records);
 }
 template <class Visit> void each_list(Visit&& visit) {
     visit(&Stash::papers);
@@ -263,6 +312,20 @@ int find_same(const Stash& stash, const Paper& paper) {
 
 void adopt(Stash& stash, Paper paper, const Pictures& pictures) {
     adopt_thing(stash, &Stash::papers, std::move(paper), pictures);
+}
+
+std::vector<std::string> cannot_be_carried(const Stash& before, const Stash& after, const Stash& now) {
+    std::vector<std::string> out;
+    for (const Paper& fresh : after.papers) {
+        const int was = find_same(before, fresh);
+        const int at = find_same(now, fresh);
+        if (was < 0 || at < 0) continue;
+        const auto& sheets = now.papers[static_cast<std::size_t>(at)].sheets;
+        const auto& old = before.papers[static_cast<std::size_t>(was)].sheets;
+        if (sheets != old && !can_be_carried(sheet_changes(old, fresh.sheets), sheets))
+            out.push_back(fresh.name);
+    }
+    return out;
 }
 
 Stash carried_over(const Stash& before, const Stash& after, Stash now) {

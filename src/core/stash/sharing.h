@@ -13,7 +13,11 @@ namespace zesty {
 
 /// `now` with what made `after` of `before`. A paper that was changed here and removed there is there again;
 /// counts never fall below 0. Days (Paper::touched) are not carried over.
+/// Sheets of a paper that become scraps, or the other way round, do so altogether or not at all.
 Stash carried_over(const Stash& before, const Stash& after, Stash now);
+
+/// Names of papers whose sheets that became something else are not there any more.
+std::vector<std::string> cannot_be_carried(const Stash& before, const Stash& after, const Stash& now);
 
 /// The papers at hand for a page: its own order first, then what else the stash has. Where the stash knows a
 /// paper, the stash is right about it, and the page's id for it stays. What the stash does not know stays as

@@ -12,6 +12,7 @@ namespace zesty {
 namespace {
 
 SheetKind kind_of(const SheetStock& stock) {
+    if (!stock.clean) return SheetKind::Stained;
     if (stock.irregular) return SheetKind::Offcut;
     const Box b = bounds(stock.outline);
     const double longer = std::max(b.width(), b.height());
@@ -61,6 +62,19 @@ const LetterSet* Stash::letter_set(const std::string& id) const {
     const auto at =
         std::find_if(letters.begin(), letters.end(), [&](const LetterSet& s) { return s.id == id; });
     return at == letters.end() ? nullptr : &*at;
+}
+
+const PageRecord* Stash::record(const std::string& id) const {
+    const auto at = std::find_if(records.begin(), records.end(), [&](const PageRecord& r) { return r.id == id; });
+    return at == records.end() ? nullptr : &*at;
+}
+
+std::string whole_sheet_of(const std::string& sheet) {
+    return sheet.substr(0, sheet.find('/', sheet.rfind('#')));
+}
+
+std::string paper_of_sheet(const std::string& sheet) {
+    return sheet.substr(0, sheet.rfind('#'));
 }
 
 void drop_unseen_pictures(Stash& stash) {
@@ -136,6 +150,8 @@ const char* name_of(SheetKind kind) {
         return "card";
     case SheetKind::Pad:
         return "pad sheet";
+    case SheetKind::Stained:
+        return "stained scrap";
     case SheetKind::Full:
         break;
     }

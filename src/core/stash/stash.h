@@ -6,6 +6,7 @@
 #include "core/shared.h"
 #include "core/stash/embellishment.h"
 #include "core/stash/letter_set.h"
+#include "core/stash/page_record.h"
 #include "core/stash/palette.h"
 
 #include <algorithm>
@@ -54,11 +55,20 @@ struct PaperFace {
 std::vector<PaletteColour> palette_or_colour(const PaperFace& face);
 inline constexpr int coarse_cells = 8; ///< in a row of PaperFace::coarse
 
-/// Sheets of one outline, seen from side A, millimetres.
+/// What became a scrap.
+enum class ScrapOf { Unknown, Leftover, DropOut, Middle, Spare };
+template <>
+inline constexpr std::array words_of<ScrapOf>{"unknown", "leftover", "drop-out", "middle", "spare"};
+
+/// Sheets of one outline, seen from side A, millimetres. A scrap keeps the place it had on its sheet, so that it
+/// shows the same part of the picture.
 struct SheetStock {
     Polygon outline;
     int count = 1;
     bool irregular = false; ///< given by its outline: an offcut
+    bool clean = true;      ///< without stains: cut to only when nothing else is left
+    ScrapOf of = ScrapOf::Unknown;
+    std::string from_page = {}; ///< title of the page it is left of; empty when it is not known
     bool operator==(const SheetStock&) const = default;
 };
 
@@ -113,6 +123,7 @@ struct Stash {
     std::vector<Paper> papers;
     std::vector<Embellishment> embellishments;
     std::vector<LetterSet> letters;
+    std::vector<PageRecord> records; ///< of pages that are finished, or have been cut for
     Pictures pictures;
     /// The papers of a page together with those of the stash that is open (core/stash/sharing.h).
     bool is_open = false;
@@ -123,6 +134,7 @@ struct Stash {
     /// The same of the others; null when there is none.
     const Embellishment* embellishment(const std::string& id) const;
     const LetterSet* letter_set(const std::string& id) const;
+    const PageRecord* record(const std::string& id) const;
 };
 /// The id itself, or with a number behind it where something in the list has it already.
 template <class Thing> std::string free_id_among(const std::vector<Thing>& things, const std::string& id) {
@@ -143,7 +155,10 @@ Stash without_paper(const Stash& stash, const std::string& id);
 std::string free_id(const Stash& stash, const std::string& id);
 
 /// In the order in which they are used up.
-enum class SheetKind { DropOut, UnderPhoto, Gutted, Offcut, Card, Pad, Full };
+enum class SheetKind { DropOut, UnderPhoto, Gutted, Offcut, Card, Pad, Full, Stained };
+template <>
+inline constexpr std::array words_of<SheetKind>{"drop-out", "under-photo", "gutted", "offcut",
+                                                "card",     "pad",         "full",   "stained"};
 
 /// One real sheet.
 struct Sheet {
@@ -157,7 +172,7 @@ struct Sheet {
 /// All sheets of the stash one by one, paper by paper, without their branding strips.
 std::vector<Sheet> sheets_of(const Stash& stash);
 
-/// "gutted middle", "offcut", "card", "pad sheet", "sheet".
+/// "gutted middle", "offcut", "card", "pad sheet", "sheet", "stained scrap".
 const char* name_of(SheetKind kind);
 /// These are called the same wherever they are spoken of.
 inline const char* name_of(Pattern pattern) {
@@ -169,6 +184,11 @@ inline const char* name_of(Direction direction) {
 inline const char* name_of(Side side) {
     return key_of(side);
 }
+
+/// The sheet of the stock that a sheet of a plan is, or is a part of: "barley#1" of "barley#1/photo2".
+std::string whole_sheet_of(const std::string& sheet);
+/// The paper of a sheet's id.
+std::string paper_of_sheet(const std::string& sheet);
 
 /// What the picture of a paper covers: the box of its largest sheet, from the origin.
 Box picture_box(const Paper& paper);

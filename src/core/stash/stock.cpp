@@ -8,15 +8,20 @@ int sheet_count(const Paper& paper) {
     return all;
 }
 
+bool same_sheets(const SheetStock& a, const SheetStock& b) {
+    return a.irregular == b.irregular && a.clean == b.clean && a.outline == b.outline;
+}
+
 bool change_count(Paper& paper, const SheetStock& sheet, int by) {
     for (SheetStock& s : paper.sheets) {
-        if (s.outline != sheet.outline || s.irregular != sheet.irregular) continue;
-        if (s.count + by < 0) return false;
+        if (!same_sheets(s, sheet)) continue;
+        if (s.count + by < 0) continue;
         s.count += by;
         return true;
     }
     if (by <= 0) return by == 0;
-    paper.sheets.push_back({sheet.outline, by, sheet.irregular});
+    paper.sheets.push_back(sheet);
+    paper.sheets.back().count = by;
     return true;
 }
 

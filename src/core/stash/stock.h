@@ -8,6 +8,9 @@ namespace zesty {
 /// Of all sizes, scraps among them.
 int sheet_count(const Paper& paper);
 
+/// Whether they count as the same: of one outline and as clean.
+bool same_sheets(const SheetStock& a, const SheetStock& b);
+
 /// So many more of these sheets, or fewer; false, and nothing changed, where there are not so many.
 bool change_count(Paper& paper, const SheetStock& sheet, int by);
 

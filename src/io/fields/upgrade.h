@@ -6,7 +6,7 @@
 
 namespace zesty {
 
-inline constexpr int project_version = 13;
+inline constexpr int project_version = 14;
 
 /// `from`: the format the document has, from 1 to project_version.
 nlohmann::json upgraded(nlohmann::json document, int from);

@@ -1,0 +1,23 @@
+#pragma once
+// Records for other people and programs, and a backup of everything.
+
+#include "app/bench/panel_part.h"
+#include "app/keep/keep_desk.h"
+
+namespace zesty {
+
+class HandOnPart : public PanelPart {
+    Q_OBJECT
+public:
+    HandOnPart(Document& document, BenchState& state, Actions& actions, KeepDesk& desk, QWidget* parent);
+
+private:
+    void refresh() override;
+
+    KeepDesk& desk_;
+    QPushButton* one_;
+    QPushButton* all_;
+    QLabel* says_;
+};
+
+} // namespace zesty

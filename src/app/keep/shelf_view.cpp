@@ -1,0 +1,289 @@
+#include "app/keep/shelf_view.h"
+
+#include "app/bench/theme.h"
+#include "app/bench/wording.h"
+#include "app/keep/drawer_change.h"
+#include "app/keep/page_card.h"
+#include "app/keep/went_row.h"
+#include "core/build/step.h"
+#include "core/sentences.h"
+
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QLineEdit>
+#include <QScrollArea>
+#include <QVBoxLayout>
+#include <algorithm>
+
+namespace zesty {
+
+namespace {
+
+constexpr int edge = 16, between = 8, heading_high = 26, most_papers = 12;
+
+constexpr std::pair<const char*, Rgb> shelf_colours[] = {
+    {"reds", {0xB8, 0x3A, 0x36}},  {"oranges", {0xE0, 0x7F, 0x36}}, {"yellows", {0xE9, 0xC8, 0x62}},
+    {"greens", {0x5E, 0x9A, 0x62}}, {"blues", {0x4E, 0x86, 0xB4}},   {"purples", {0x83, 0x5B, 0xA0}},
+    {"pinks", {0xD9, 0x8A, 0xA4}},  {"browns", {0x8A, 0x62, 0x44}},  {"whites", {0xF6, 0xF3, 0xEC}}};
+
+QString about_record(const PageRecord& r) {
+    if (!r.facts) return "not finished";
+    std::size_t sheets = 0, scraps = 0;
+    for (const RecordPaper& p : r.facts->papers) {
+        sheets += static_cast<std::size_t>(p.sheets);
+        scraps += static_cast<std::size_t>(p.scraps);
+    }
+    QStringList said;
+    if (r.finished.empty()) said << "not finished";
+    if (sheets > 0) said << counted(sheets, "sheet", "sheets");
+    if (scraps > 0) said << counted(scraps, "scrap", "scraps");
+    if (r.facts->worked > 0) said << words(minutes_in_words(r.facts->worked));
+    return said.isEmpty() ? words(date_in_words(made_on(r))) : said.join(", ");
+}
+
+} // namespace
+
+ShelfView::ShelfView(BenchState& state, KeepDesk& desk, QWidget* parent) : QWidget(parent), desk_(desk) {
+    setObjectName("shelf");
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    build_head(column);
+    scroll_ = new QScrollArea(this);
+    scroll_->setWidgetResizable(false);
+    scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll_->setFocusPolicy(Qt::NoFocus);
+    column->addWidget(scroll_, 1);
+    column->addWidget(new DrawerChange(state, desk, this));
+    connect(&desk, &KeepDesk::changed, this, &ShelfView::refresh);
+    connect(&desk, &KeepDesk::pictures_changed, this, &ShelfView::show_pictures);
+    rebuild();
+}
+
+void ShelfView::build_head(QLayout* column) {
+    auto* head = new QWidget(this);
+    auto* r = new QHBoxLayout(head);
+    r->setContentsMargins(edge, 10, edge, 6);
+    r->setSpacing(between);
+    by_ = new ChoiceRow<ShelfBy>("How pages stand on the shelf",
+                                 {{"By month", ShelfBy::Month},
+                                  {"By paper", ShelfBy::Paper},
+                                  {"By cut", ShelfBy::Cut},
+                                  {"By album", ShelfBy::Album}},
+                                 head);
+    by_->show_value(ShelfBy::Month);
+    by_->on_choice(this, [this](ShelfBy by) { desk_.order_by(by); });
+    r->addWidget(by_);
+    r->addStretch(1);
+    const auto look = [this] {
+        RecordQuery query = desk_.query();
+        query.words = words_->text().toStdString();
+        query.colour = colour_->value();
+        query.colour_within = 26;
+        desk_.look_for(query);
+    };
+    colour_ = new ChoiceBox<std::optional<Rgb>>("Only pages with a colour", {{"all colours", std::nullopt}},
+                                                head);
+    for (const auto& [name, c] : shelf_colours) {
+        QPixmap dot(12, 12);
+        dot.fill(QColor(c.r, c.g, c.b));
+        colour_->offer(name, c, QIcon(dot));
+    }
+    colour_->on_choice(this, [look](const std::optional<Rgb>&) { look(); });
+    r->addWidget(colour_);
+    words_ = new QLineEdit(head);
+    words_->setObjectName("find-page");
+    words_->setAccessibleName("Look for pages by words");
+    words_->setPlaceholderText("word, paper, cut, year");
+    words_->setClearButtonEnabled(true);
+    words_->setMinimumWidth(180);
+    connect(words_, &QLineEdit::textChanged, this, look);
+    r->addWidget(words_);
+    column->addWidget(head);
+}
+
+void ShelfView::look_for() {
+    words_->setFocus();
+    words_->selectAll();
+}
+
+void ShelfView::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    refresh();
+}
+
+void ShelfView::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    lay_out();
+}
+
+void ShelfView::refresh() {
+    if (!isVisible()) return;
+    if (shown_.size() != desk_.groups().size() || shown_records_ != desk_.records() ||
+        !std::equal(shown_.begin(), shown_.end(), desk_.groups().begin(),
+                    [](const ShelfGroup& a, const ShelfGroup& b) {
+                        return a.name == b.name && a.pages == b.pages;
+                    }))
+        rebuild();
+    mark();
+}
+
+void ShelfView::mark() {
+    const PageRecord* r = desk_.record();
+    for (const Row& row : rows_)
+        for (PageCard* c : row.cards)
+            c->setChecked(r ? c->uid() == r->uid : c->uid().empty());
+}
+
+PageCard* ShelfView::card(const std::string& uid) {
+    auto* c = new PageCard(uid, shelf_);
+    c->installEventFilter(this);
+    connect(c, &QAbstractButton::clicked, this, [this, uid] {
+        desk_.pick(uid);
+        mark();
+    });
+    connect(c, &PageCard::wants_picture, this, [this, c] {
+        for (const PageRecord& r : shown_records_)
+            if (!c->uid().empty() && r.uid == c->uid())
+                if (const QImage& p = desk_.picture(r.photo.empty() ? r.picture : r.photo, 2 * card_picture);
+                    !p.isNull())
+                    c->show_picture(p);
+    });
+    return c;
+}
+
+void ShelfView::show_pictures() {
+    for (const Row& row : rows_)
+        for (PageCard* c : row.cards)
+            for (const PageRecord& r : shown_records_)
+                if (!c->uid().empty() && r.uid == c->uid() && c->isVisible())
+                    if (!c->visibleRegion().isEmpty())
+                        c->show_picture(desk_.picture(r.photo.empty() ? r.picture : r.photo, 2 * card_picture));
+}
+
+void ShelfView::add_group(const QString& name, const std::vector<int>& pages) {
+    Row row{new QLabel(name, shelf_), {}};
+    row.name->setFont(theme::font(theme::Text::Body, true));
+    for (const int page : pages) {
+        const PageRecord& r = shown_records_[static_cast<std::size_t>(page)];
+        auto* c = card(r.uid);
+        c->say(words(r.title.empty() ? "Page" : r.title), about_record(r));
+        row.cards.push_back(c);
+    }
+    rows_.push_back(std::move(row));
+}
+
+void ShelfView::add_where() {
+    const auto& went = desk_.went();
+    if (went.empty()) return;
+    auto* title = new QLabel("Where the paper went", shelf_);
+    title->setFont(theme::font(theme::Text::Body, true));
+    where_.push_back(title);
+    double most = 0;
+    for (const PaperWent& w : went) {
+        double sum = w.in_drawer;
+        for (const PaperWent::Part& p : w.parts) sum += p.used;
+        most = std::max(most, sum);
+    }
+    for (std::size_t i = 0; i < went.size() && i < most_papers; ++i) {
+        QStringList titles;
+        for (const PaperWent::Part& p : went[i].parts)
+            titles << words(shown_records_[static_cast<std::size_t>(p.page)].title);
+        auto* row = new WentRow(went[i], titles, most, desk_.project().units == Units::Inches, shelf_);
+        connect(row, &WentRow::page_chosen, this, [this](int page) {
+            desk_.pick(shown_records_[static_cast<std::size_t>(page)].uid);
+            mark();
+        });
+        where_.push_back(row);
+    }
+}
+
+void ShelfView::rebuild() {
+    shown_ = desk_.groups();
+    shown_records_ = desk_.records();
+    rows_.clear();
+    where_.clear();
+    empty_ = nullptr;
+    shelf_ = new QWidget;
+    for (const ShelfGroup& group : shown_) add_group(words(group.name), group.pages);
+    add_where();
+    if (shown_.empty()) {
+        auto* label = new QLabel(shelf_);
+        label->setWordWrap(true);
+        label->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+        label->setText(shown_records_.empty()
+                           ? "<p style='font-size:20px'>No page stands here yet.</p><p>When the page on the "
+                             "bench is made, finish it: its paper leaves the drawer, scraps come back, and the "
+                             "page gets its place on this shelf.</p>"
+                           : "<p style='font-size:20px'>No page is like that.</p><p>Take a word out of the "
+                             "search, or choose all colours.</p>");
+        empty_ = label;
+    }
+    scroll_->setWidget(shelf_);
+    lay_out();
+    shelf_->show();
+}
+
+void ShelfView::lay_out() {
+    if (!shelf_) return;
+    const int wide = std::max(300, scroll_->viewport()->width());
+    const int columns = std::max(1, (wide - 2 * edge + between) / (page_card_size.width() + between));
+    int y = 4;
+    if (empty_) {
+        empty_->setGeometry(edge, 40, std::min(wide - 2 * edge, 520), 160);
+        y = 210;
+    }
+    for (const Row& row : rows_) {
+        row.name->setGeometry(edge, y, wide - 2 * edge, heading_high);
+        y += heading_high;
+        for (std::size_t i = 0; i < row.cards.size(); ++i) {
+            const int column = static_cast<int>(i) % columns;
+            if (i > 0 && column == 0) y += page_card_size.height() + between;
+            row.cards[i]->move(edge + column * (page_card_size.width() + between), y);
+        }
+        y += page_card_size.height() + between;
+    }
+    for (std::size_t i = 0; i < where_.size(); ++i) {
+        const int high = i == 0 ? heading_high + 6 : where_[i]->height();
+        where_[i]->setGeometry(edge, y, wide - 2 * edge, high);
+        y += high;
+    }
+    shelf_->resize(wide, y + edge);
+}
+
+bool ShelfView::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() == QEvent::KeyPress) {
+        const int key = static_cast<QKeyEvent*>(event)->key();
+        if (key == Qt::Key_Left || key == Qt::Key_Right || key == Qt::Key_Up || key == Qt::Key_Down) {
+            go(static_cast<PageCard*>(watched), key);
+            return true;
+        }
+    }
+    return QWidget::eventFilter(watched, event);
+}
+
+/// To the nearest card that way.
+void ShelfView::go(PageCard* from, int key) {
+    PageCard* best = nullptr;
+    double nearest = 1e12;
+    for (const Row& row : rows_)
+        for (PageCard* c : row.cards) {
+            const QPoint d = c->pos() - from->pos();
+            const bool there = (key == Qt::Key_Left && d.x() < 0 && d.y() == 0) ||
+                               (key == Qt::Key_Right && d.x() > 0 && d.y() == 0) ||
+                               (key == Qt::Key_Up && d.y() < 0) || (key == Qt::Key_Down && d.y() > 0);
+            const double far = std::abs(d.y()) * 10.0 + std::abs(d.x());
+            if (there && far < nearest) {
+                nearest = far;
+                best = c;
+            }
+        }
+    if (!best) return;
+    best->setFocus();
+    scroll_->ensureWidgetVisible(best);
+    desk_.pick(best->uid());
+    mark();
+}
+
+} // namespace zesty

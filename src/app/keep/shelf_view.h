@@ -1,0 +1,57 @@
+#pragma once
+// The shelf: pages in groups, looked for by words and colour, and below them where their paper went.
+
+#include "app/bench/choices.h"
+#include "app/keep/keep_desk.h"
+
+#include <QWidget>
+
+class QLabel;
+class QLineEdit;
+class QScrollArea;
+
+namespace zesty {
+
+class PageCard;
+
+class ShelfView : public QWidget {
+    Q_OBJECT
+public:
+    ShelfView(BenchState& state, KeepDesk& desk, QWidget* parent);
+    void look_for();
+
+protected:
+    void showEvent(QShowEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+private:
+    void build_head(QLayout* column);
+    void refresh();
+    void rebuild();
+    void mark();
+    void add_group(const QString& name, const std::vector<int>& pages);
+    void add_where();
+    PageCard* card(const std::string& uid);
+    void show_pictures();
+    void lay_out();
+    void go(PageCard* from, int key);
+
+    KeepDesk& desk_;
+    ChoiceRow<ShelfBy>* by_;
+    QLineEdit* words_;
+    ChoiceBox<std::optional<Rgb>>* colour_;
+    QScrollArea* scroll_;
+    QWidget* shelf_ = nullptr;
+    struct Row {
+        QLabel* name;
+        std::vector<PageCard*> cards;
+    };
+    std::vector<Row> rows_;
+    std::vector<QWidget*> where_;
+    std::vector<ShelfGroup> shown_;
+    std::vector<PageRecord> shown_records_;
+    QWidget* empty_ = nullptr;
+};
+
+} // namespace zesty

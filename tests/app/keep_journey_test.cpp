@@ -1,0 +1,198 @@
+// Keep in the real window: a page is finished, undone, remembered and begun again, by mouse and keys.
+
+#include "app/bench.h"
+#include "app/bench/living_stash.h"
+#include "app/keep/page_card.h"
+#include "app/keep/went_row.h"
+#include "core/geometry/measure.h"
+#include "core/project/stash_at_hand.h"
+#include "io/read_file.h"
+#include "support/demo.h"
+
+#include <QLineEdit>
+#include <QPlainTextEdit>
+#include <QTest>
+#include <gtest/gtest.h>
+
+namespace zesty::testing {
+
+namespace {
+
+double area_at_hand(Bench& bench) {
+    double out = 0;
+    for (const Paper& p : stash_at_hand(bench.document().project()).papers)
+        for (const SheetStock& s : p.sheets) out += s.count * area(s.outline);
+    return out;
+}
+
+Stash stash_of(Bench& bench) {
+    return *StashStore::open(bench.settings().stash_file())->read();
+}
+
+std::vector<PageCard*> cards(Bench& bench) {
+    std::vector<PageCard*> out;
+    for (PageCard* c : bench.window().findChildren<PageCard*>())
+        if (c->isVisible()) out.push_back(c);
+    return out;
+}
+
+/// The demo at Keep, its papers in the stash.
+void go_to_keep(Bench& bench) {
+    bench.open(demo::project());
+    take_papers_in(bench);
+    bench.key(Qt::Key_7, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_EQ(bench.state().waypoint(), Waypoint::Keep);
+}
+
+} // namespace
+
+TEST(KeepJourney, APageIsFinishedUndoneAndRedoneAsOneStep) {
+    Bench bench;
+    go_to_keep(bench);
+    EXPECT_TRUE(cards(bench).empty());
+    EXPECT_FALSE(bench.window().findChild<QWidget*>("drawer-change")->isHidden())
+        << "the drawer before and after is shown before anything happens";
+    const double before = area_at_hand(bench);
+    const Project as_it_was = bench.document().project();
+    press(bench, "Finish the page");
+    bench.settle();
+    EXPECT_LT(area_at_hand(bench), before);
+    EXPECT_FALSE(bench.document().project().keep.finished.empty());
+    ASSERT_EQ(cards(bench).size(), 1u);
+    EXPECT_TRUE(cards(bench)[0]->accessibleName().contains("sheet"));
+    ASSERT_EQ(stash_of(bench).records.size(), 1u);
+    EXPECT_TRUE(StashStore::open(bench.settings().stash_file())->file(stash_of(bench).records[0].picture));
+    const auto finished_plan = bench.plan().sheets.short_patches.size();
+    bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_NEAR(area_at_hand(bench), before, 1e-6);
+    EXPECT_EQ(bench.document().project().keep, as_it_was.keep);
+    EXPECT_TRUE(stash_of(bench).records.empty());
+    EXPECT_TRUE(cards(bench).empty());
+    bench.key(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    EXPECT_EQ(stash_of(bench).records.size(), 1u);
+    EXPECT_EQ(bench.plan().sheets.short_patches.size(), finished_plan);
+    press(bench, "Put everything back");
+    bench.settle();
+    EXPECT_NEAR(area_at_hand(bench), before, 1);
+}
+
+TEST(KeepJourney, WhatIsSaidOfAPageGoesIntoItsRecordAndIsFound) {
+    Bench bench;
+    go_to_keep(bench);
+    auto* story = bench.window().findChild<QPlainTextEdit*>();
+    ASSERT_NE(story, nullptr);
+    story->setFocus();
+    QTest::keyClicks(story, "The red one got away.");
+    type(bench, "Tags, with commas between them", "wind, hill,, wind");
+    EXPECT_EQ(bench.document().project().keep.notes.story, "The red one got away.");
+    EXPECT_EQ(bench.document().project().keep.notes.tags, (std::vector<std::string>{"wind", "hill"}));
+    bench.key(Qt::Key_Y, Qt::ControlModifier | Qt::AltModifier);
+    bench.settle();
+    ASSERT_EQ(stash_of(bench).records.size(), 1u);
+    EXPECT_EQ(stash_of(bench).records[0].notes.story, "The red one got away.");
+    type(bench, "Album", "Hill album");
+    bench.settle();
+    EXPECT_EQ(stash_of(bench).records[0].notes.album, "Hill album") << "later words go to the record, too";
+    bench.picture_answer = demo::file("photos/first-leaves.png");
+    bench.key(Qt::Key_R, Qt::ControlModifier | Qt::AltModifier);
+    bench.settle();
+    EXPECT_FALSE(stash_of(bench).records[0].photo.empty());
+    bench.key(Qt::Key_G, Qt::ControlModifier | Qt::AltModifier);
+    auto* find = bench.window().findChild<QLineEdit*>("find-page");
+    EXPECT_TRUE(find->hasFocus());
+    QTest::keyClicks(find, "wind");
+    EXPECT_EQ(cards(bench).size(), 1u);
+    QTest::keyClicks(find, " snow");
+    EXPECT_TRUE(cards(bench).empty());
+    find->clear();
+    press(bench, "By album");
+    EXPECT_EQ(cards(bench).size(), 1u);
+    EXPECT_FALSE(bench.window().findChildren<WentRow*>().isEmpty());
+    bench.save_answer = bench.folder("pages.html");
+    bench.key(Qt::Key_T, Qt::ControlModifier | Qt::AltModifier);
+    bench.settle();
+    EXPECT_TRUE(read_file(bench.folder("pages.html"), 1 << 28)->contains("The red one got away."));
+}
+
+TEST(KeepJourney, APageThatWasNotSavedCatchesUpWhenItIsOpenedAgain) {
+    Bench bench;
+    const QString file = bench.folder("kite.zesty");
+    ASSERT_TRUE(QFile::copy(demo::project(), file));
+    bench.open(file);
+    take_papers_in(bench);
+    bench.save_answer = file;
+    bench.key(Qt::Key_S, Qt::ControlModifier);
+    bench.settle();
+    bench.key(Qt::Key_Y, Qt::ControlModifier | Qt::AltModifier);
+    bench.settle();
+    const KeepDecisions kept = bench.document().project().keep;
+    ASSERT_FALSE(kept.taken.empty());
+    bench.discard_answer = true;
+    bench.open(file);
+    bench.settle();
+    EXPECT_EQ(bench.document().project().keep.taken, kept.taken);
+    EXPECT_EQ(bench.document().project().keep.finished, kept.finished);
+    EXPECT_TRUE(bench.message().contains("not saved")) << bench.message().toStdString();
+}
+
+TEST(KeepJourney, APageIsBegunAgainFromTheShelf) {
+    Bench bench;
+    go_to_keep(bench);
+    bench.key(Qt::Key_Y, Qt::ControlModifier | Qt::AltModifier);
+    bench.settle();
+    ASSERT_EQ(cards(bench).size(), 1u);
+    click(cards(bench)[0]);
+    press(bench, "Other papers");
+    bench.settle();
+    EXPECT_EQ(bench.state().waypoint(), Waypoint::SetOut);
+    EXPECT_EQ(bench.document().project().title, "Kite Hill again");
+    EXPECT_TRUE(bench.document().project().keep.taken.empty());
+    EXPECT_EQ(bench.document().project().set_out.cuts.size(), 1u);
+}
+
+TEST(KeepJourney, TwoWindowsFinishPagesAtOnceAndTheDrawerStaysRight) {
+    Bench bench;
+    go_to_keep(bench);
+    const double before = area_at_hand(bench);
+    const auto area_in_stash = [&] {
+        double out = 0;
+        for (const Paper& p : stash_of(bench).papers)
+            for (const SheetStock& s : p.sheets) out += s.count * area(s.outline);
+        return out;
+    };
+    Settings other_settings(bench.folder("other/settings.ini"));
+    other_settings.use_stash(bench.settings().stash_file());
+    BenchWindow other(other_settings, {});
+    other.show();
+    const auto settle_both = [&] {
+        for (int i = 0; i < 2000 && !(other.settled() && bench.window().settled()); ++i) QTest::qWait(10);
+        bench.settle();
+    };
+    other.open(demo::project());
+    QTest::qWait(200);
+    settle_both();
+    bench.window().actions()[Act::FinishPage]->trigger();
+    other.actions()[Act::FinishPage]->trigger();
+    QTest::qWait(100);
+    settle_both();
+    QTest::qWait(2000); // each sees what the other has done
+    settle_both();
+    EXPECT_EQ(stash_of(bench).records.size(), 2u);
+    EXPECT_LT(area_in_stash(), before) << "two pages cut from one drawer make no paper";
+    for (const Paper& p : stash_of(bench).papers)
+        for (const SheetStock& s : p.sheets) EXPECT_GE(s.count, 0);
+    bench.document().history().undo();
+    settle_both();
+    other.document().history().undo();
+    settle_both();
+    QTest::qWait(2000);
+    settle_both();
+    EXPECT_TRUE(stash_of(bench).records.empty());
+    EXPECT_NEAR(area_in_stash(), before, 1);
+    EXPECT_NEAR(area_at_hand(bench), before, 1);
+}
+
+} // namespace zesty::testing

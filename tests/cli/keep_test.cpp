@@ -1,0 +1,155 @@
+// Finishing pages and looking back from the command line.
+
+#include "cli/run.h"
+#include "core/geometry/measure.h"
+#include "core/project/stash_at_hand.h"
+#include "io/project_file.h"
+#include "io/stash_store.h"
+#include "support/demo.h"
+
+#include <QProcess>
+#include <algorithm>
+#include <nlohmann/json.hpp>
+
+namespace zesty {
+
+using nlohmann::json;
+
+namespace {
+
+/// A stash with the demo's papers, and its page.
+class KeepByCommand : public ::testing::Test {
+protected:
+    void SetUp() override {
+        ASSERT_TRUE(done(zesty({"stash", stash(), "--import", demo::stash()})));
+        ASSERT_TRUE(done(zesty({"stash", stash(), "--import", demo::file("kite-hill-things.json")})));
+        ASSERT_TRUE(QFile::copy(demo::file("kite-hill-dressed.zesty"), page()));
+    }
+    QString stash() const { return dir_.filePath("kite.stash"); }
+    QString page() const { return dir_.filePath("kite.zesty"); }
+    QString at(const char* name) const { return dir_.filePath(name); }
+    Ran keep(QStringList args) { return zesty(QStringList{"keep"} + args + QStringList{"--stash", stash()}); }
+    Stash now() { return *StashStore::open(stash())->read(); }
+    double area_now() {
+        double out = 0;
+        for (const Paper& p : now().papers)
+            for (const SheetStock& s : p.sheets) out += s.count * area(s.outline);
+        return out;
+    }
+
+    QTemporaryDir dir_;
+};
+
+} // namespace
+
+TEST_F(KeepByCommand, APageIsLookedAtFinishedAndPutBack) {
+    const double before = area_now();
+    const Ran look = keep({page()});
+    ASSERT_TRUE(done(look));
+    EXPECT_NE(look.out.find("Finishing takes:"), std::string::npos);
+    EXPECT_NEAR(area_now(), before, 1e-6) << "looking takes nothing";
+    ASSERT_TRUE(done(keep({page(), "--story", "The red one got away.", "--tag", "wind", "--finish"})));
+    EXPECT_LT(area_now(), before);
+    ASSERT_EQ(now().records.size(), 1u);
+    EXPECT_EQ(now().records[0].notes.story, "The red one got away.");
+    expect_one_line(keep({page(), "--finish"}), "taken already");
+    EXPECT_NE(keep({}).out.find("kite-hill: Kite Hill"), std::string::npos);
+    EXPECT_NE(keep({"--where"}).out.find("on Kite Hill"), std::string::npos);
+    ASSERT_TRUE(done(keep({page(), "--put-back"})));
+    EXPECT_NEAR(area_now(), before, 1) << "all of it is there again";
+    expect_one_line(keep({page(), "--put-back"}), "nothing has been taken");
+}
+
+TEST_F(KeepByCommand, OnlyWhatIsTickedOffIsTaken) {
+    expect_one_line(keep({page(), "--only-cut"}), "ticked off");
+    ASSERT_TRUE(done(zesty({"build", page(), "--done", "sheet:barley#1", "--stash", stash()})));
+    const Ran some = keep({page(), "--only-cut"});
+    ASSERT_TRUE(done(some));
+    const auto opened = open_project(page());
+    ASSERT_TRUE(opened);
+    EXPECT_TRUE(opened->keep.finished.empty());
+    EXPECT_FALSE(opened->keep.taken.empty());
+    ASSERT_TRUE(done(keep({page(), "--finish"})));
+    EXPECT_EQ(open_project(page())->keep.takings, 2);
+}
+
+TEST_F(KeepByCommand, WhoeverIsKilledTakesThePaperOnceOrNotAtAll) {
+    const double before = area_now();
+    ASSERT_TRUE(done(keep({page(), "--finish"})));
+    const double after = area_now();
+    ASSERT_TRUE(done(keep({page(), "--put-back"})));
+    for (int round = 0; round < 8; ++round) {
+        SCOPED_TRACE(round);
+        QProcess process;
+        process.start(ZESTY_BINARY, {"keep", page(), "--finish", "--stash", stash()});
+        process.waitForFinished(60 + 260 * round);
+        process.kill();
+        process.waitForFinished();
+        const double is = area_now();
+        EXPECT_TRUE(std::abs(is - before) < 1 || std::abs(is - after) < 1) << is;
+        // Whatever the page's file says: finishing once more takes nothing twice.
+        const Ran again = keep({page(), "--finish"});
+        EXPECT_TRUE(done(again) || again.err.find("taken already") != std::string::npos) << again.err;
+        EXPECT_NEAR(area_now(), after, 1);
+        ASSERT_TRUE(done(keep({page(), "--put-back"})));
+        ASSERT_NEAR(area_now(), before, 1);
+    }
+}
+
+TEST_F(KeepByCommand, RecordsAreFoundChangedWrittenOutAndForgotten) {
+    ASSERT_TRUE(done(keep({page(), "--finish", "--album", "Hill album"})));
+    EXPECT_NE(keep({"--find", "hill"}).out.find("kite-hill"), std::string::npos);
+    EXPECT_NE(keep({"--find", "snow"}).out.find("No page is like that"), std::string::npos);
+    EXPECT_NE(keep({"--like", "yellow"}).out.find("kite-hill"), std::string::npos);
+    expect_one_line(keep({"--like", "loud"}), "no colour");
+    expect_one_line(keep({"--shelf", "shoe"}), "none of");
+    EXPECT_NE(keep({"--shelf", "paper"}).out.find("Barley"), std::string::npos);
+    EXPECT_NE(keep({"--shelf", "album"}).out.find("Hill album"), std::string::npos);
+    ASSERT_TRUE(done(keep({"--record", "kite-hill", "--next-time", "Photos first", "--photo",
+                           demo::file("photos/first-leaves.png")})));
+    EXPECT_EQ(now().records[0].notes.next_time, "Photos first");
+    ASSERT_TRUE(done(keep({"--html", at("all.html"), "--csv", at("all.csv"), "--records", at("all.json")})));
+    QFile html(at("all.html"));
+    ASSERT_TRUE(html.open(QIODevice::ReadOnly));
+    const QByteArray bytes = html.readAll();
+    EXPECT_TRUE(bytes.contains("Photos first"));
+    EXPECT_TRUE(bytes.contains("data:image/jpeg;base64,"));
+    EXPECT_EQ(json::parse(keep({"--json"}).out)["records"].size(), 1u);
+    EXPECT_NE(keep({"--look-back"}).out.find("1 page from"), std::string::npos);
+    expect_one_line(keep({"--record", "tram", "--story", "x"}), "no record");
+    ASSERT_TRUE(done(keep({"--record", "kite-hill", "--forget"})));
+    EXPECT_TRUE(now().records.empty());
+}
+
+TEST_F(KeepByCommand, APageIsBegunAgainInOtherPapersAndWithAnotherCut) {
+    ASSERT_TRUE(done(keep({page(), "--finish"})));
+    const Ran again = keep({"--again", "kite-hill", "--out", at("again.zesty")});
+    ASSERT_TRUE(done(again));
+    const auto page_again = open_project(at("again.zesty"));
+    ASSERT_TRUE(page_again) << page_again.error().message;
+    EXPECT_EQ(page_again->title, "Kite Hill again");
+    EXPECT_TRUE(page_again->keep.taken.empty());
+    EXPECT_TRUE(page_again->match.choices.empty() ||
+                std::all_of(page_again->match.choices.begin(), page_again->match.choices.end(),
+                            [](const auto& c) { return c.second.paper.empty(); }));
+    const Ran other = keep({"--again", "kite-hill", "--other-cut", demo::file("tram-terrace.svg"), "--out", at("tram.zesty")});
+    ASSERT_TRUE(done(other)) << other.err;
+    EXPECT_NE(other.out.find("opening"), std::string::npos) << "what no longer fits is said: " << other.out;
+    ASSERT_TRUE(done(zesty({"plan", at("tram.zesty"), "--stash", stash()})));
+    expect_one_line(keep({"--again", "tram", "--out", at("x.zesty")}), "no record");
+}
+
+TEST_F(KeepByCommand, EverythingIsBackedUpAndRestoredOrRefused) {
+    ASSERT_TRUE(done(keep({page(), "--finish"})));
+    ASSERT_TRUE(done(keep({"--backup", at("all.zestybackup")})));
+    const Stash whole = now();
+    ASSERT_TRUE(done(keep({"--record", "kite-hill", "--forget"})));
+    ASSERT_TRUE(done(zesty({"stash", stash(), "--remove", "barley"})));
+    ASSERT_TRUE(done(keep({"--restore", at("all.zestybackup")})));
+    EXPECT_EQ(now(), whole);
+    write(at("bad.zestybackup"), "PK nonsense");
+    expect_one_line(keep({"--restore", at("bad.zestybackup")}), "backup");
+    EXPECT_EQ(now(), whole);
+}
+
+} // namespace zesty

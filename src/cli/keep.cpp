@@ -41,8 +41,8 @@ void say_before_and_after(const Project& project, const Finishing& finishing, Fi
         std::cout << "  " << stash.papers[static_cast<std::size_t>(b.paper)].name << ": "
                   << count_of(static_cast<std::size_t>(b.sheets), "sheet", "sheets");
         if (b.scraps_back > 0)
-            std::cout << ", "
-                      << count_of(static_cast<std::size_t>(b.scraps_back), "scrap goes", "scraps go") << " back";
+            std::cout << ", " << count_of(static_cast<std::size_t>(b.scraps_back), "scrap goes", "scraps go")
+                      << " back";
         std::cout << "; " << format_area(b.before, project.units) << " before, ";
         if (b.after > 0)
             std::cout << format_area(b.after, project.units) << " after\n";
@@ -89,7 +89,8 @@ Result<Project> named_page(const KeepArgs& a) {
     if (const QString file = stash_file(); !file.isEmpty()) {
         const auto store = StashStore::open(file);
         if (!store) return tl::make_unexpected(store.error());
-        if (auto r = catch_up_with_record(*page, page_key(QString::fromStdString(a.project)), *store); !r) return tl::make_unexpected(r.error());
+        if (auto r = catch_up_with_record(*page, page_key(QString::fromStdString(a.project)), *store); !r)
+            return tl::make_unexpected(r.error());
     }
     return page;
 }
@@ -144,8 +145,8 @@ static int run_keep(const KeepArgs& a) {
     Project page = *begun;
     if (auto r = edit_notes(a, page); !r) return complain(r.error().message);
     if (page.keep.record.empty()) page.keep.record = new_uid();
-    const bool says_something = types_notes(a) || a.drop_outs || a.no_drop_outs || a.take_pace ||
-                                a.finish || a.only_cut || a.put_back;
+    const bool says_something = types_notes(a) || a.drop_outs || a.no_drop_outs || a.take_pace || a.finish ||
+                                a.only_cut || a.put_back;
     if (says_something)
         if (auto r = save_changes(*begun, page, a.project, a.out); !r) return complain(r.error().message);
     if (auto r = notes_into_record(a, page); !r) return complain(r.error().message);
@@ -155,13 +156,13 @@ static int run_keep(const KeepArgs& a) {
     const FinishWhat what = a.only_cut ? FinishWhat::WhatIsCut : FinishWhat::Everything;
     const auto steps = build_steps(p->project, p->plan);
     if (a.finish || a.only_cut || a.put_back) {
-        if (!a.put_back)
-            say_before_and_after(p->project, finishing_of(p->project, p->plan, what, steps), what);
         const std::string where = page_key(QString::fromStdString(a.out.empty() ? a.project : a.out));
         auto made = a.put_back ? page_put_back(p->project, p->plan, where)
                                : finished_page(p->project, p->plan, what, today(), where);
         if (!made) return complain(made.error().message);
         if (auto r = take_and_save(p->project, *made, a); !r) return complain(r.error().message);
+        if (!a.put_back)
+            say_before_and_after(p->project, finishing_of(p->project, p->plan, what, steps), what);
         if (a.put_back) {
             std::cout << "Everything that was taken for this page is in the drawer again.\n";
             for (const std::string& said : made->without) std::cout << "  " << said << "\n";
@@ -228,9 +229,13 @@ CLI::App* add_keep(CLI::App& app, KeepArgs& a) {
     c->add_option("--csv", a.csv, "Writes a table of them");
     c->add_option("--records", a.records, "Writes them as zesty-records/1, pictures too");
     c->add_option("--backup", a.backup, "Writes stash, records and your numbers into one file");
-    c->add_option("--restore", a.restore, "Everything as it is in such a file, checked before anything changes");
+    c->add_option("--restore", a.restore,
+                  "Everything as it is in such a file, checked before anything changes");
     c->add_flag("--json", a.json, "Print zesty-records/1");
-    needs(*c, {{"--other-cut", "--again"}, {"--again", "--out"}, {"--forget", "--record"}, {"--take-pace", "PROJECT"}});
+    needs(*c, {{"--other-cut", "--again"},
+               {"--again", "--out"},
+               {"--forget", "--record"},
+               {"--take-pace", "PROJECT"}});
     either(*c, {{"--finish", "--only-cut"},
                 {"--finish", "--put-back"},
                 {"--only-cut", "--put-back"},

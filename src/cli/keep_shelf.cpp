@@ -61,7 +61,8 @@ Result<Shelf> open_shelf(const KeepArgs& a) {
     out.pages = found_pages(out.stash.records, *query);
     if (a.record.empty()) return out;
     std::erase_if(out.pages, [&](int p) { return out.at(p).id != a.record; });
-    if (out.pages.empty()) return fail(ErrorKind::BadInput, "--record: there is no record '" + a.record + "'");
+    if (out.pages.empty())
+        return fail(ErrorKind::BadInput, "--record: there is no record '" + a.record + "'");
     return out;
 }
 
@@ -150,8 +151,8 @@ Result<void> write_out(const Shelf& shelf, const KeepArgs& a) {
             !r)
             return r;
     if (!a.csv.empty())
-        if (auto r = write_file(QString::fromStdString(a.csv),
-                                QByteArray::fromStdString(records_csv(records)));
+        if (auto r =
+                write_file(QString::fromStdString(a.csv), QByteArray::fromStdString(records_csv(records)));
             !r)
             return r;
     if (a.records.empty()) return {};
@@ -232,8 +233,9 @@ int begin_again(const Shelf& shelf, const KeepArgs& a) {
 } // namespace
 
 bool types_notes(const KeepArgs& a) {
-    return !a.title.empty() || !a.story.empty() || !a.photos_of.empty() || !a.made.empty() || !a.album.empty() ||
-           !a.place.empty() || !a.next_time.empty() || !a.licence.empty() || !a.tags.empty() || a.no_tags;
+    return !a.title.empty() || !a.story.empty() || !a.photos_of.empty() || !a.made.empty() ||
+           !a.album.empty() || !a.place.empty() || !a.next_time.empty() || !a.licence.empty() ||
+           !a.tags.empty() || a.no_tags;
 }
 
 void type_notes(const KeepArgs& a, PageNotes& notes) {
@@ -259,7 +261,8 @@ bool asks_for_shelf(const KeepArgs& a) {
 }
 
 int run_shelf(const KeepArgs& a) {
-    const auto by = a.shelf.empty() ? Result<ShelfBy>(ShelfBy::Month) : typed_word<ShelfBy>("--shelf", a.shelf);
+    const auto by =
+        a.shelf.empty() ? Result<ShelfBy>(ShelfBy::Month) : typed_word<ShelfBy>("--shelf", a.shelf);
     if (!by) return complain(by.error().message);
     if (!a.restore.empty()) return restore_everything(a.restore);
     auto shelf = open_shelf(a);

@@ -44,7 +44,8 @@ Result<Parts> parts_of(const QByteArray& data, const std::string& what) {
         return fail(of.rfind("zesty-backup/", 0) == 0 ? ErrorKind::NewerFormat : ErrorKind::BadInput,
                     what + ": the format \"" + of + "\" is not " + format);
     out.erase("backup.json");
-    if (!said->contains("sha256") || !(*said)["sha256"].is_object() || !out.contains("stash")) return damaged();
+    if (!said->contains("sha256") || !(*said)["sha256"].is_object() || !out.contains("stash"))
+        return damaged();
     for (const auto& [name, bytes] : out) {
         const auto digest = (*said)["sha256"].find(name);
         if (digest == (*said)["sha256"].end() || *digest != digest_of(bytes)) return damaged();

@@ -23,7 +23,7 @@ struct Backup {
     Stash stash;
     RecordFiles files;
     std::optional<OwnNumbers> numbers;
-    QString database;                       ///< a copy of it, as long as `folder` is there
+    QString database; ///< a copy of it, as long as `folder` is there
     std::shared_ptr<QTemporaryDir> folder;
 };
 /// The whole of it, checked. Nothing outside is touched.

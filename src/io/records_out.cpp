@@ -56,10 +56,10 @@ QString paper_in_words(const RecordPaper& p, Units units) {
     std::vector<std::string> taken;
     if (p.sheets > 0) taken.push_back(count_of(static_cast<std::size_t>(p.sheets), "sheet", "sheets"));
     if (p.scraps > 0) taken.push_back(count_of(static_cast<std::size_t>(p.scraps), "scrap", "scraps"));
-    QString out = QString("<span class=\"swatch\" style=\"background:%1\"></span>%2: %3 used of %4")
-                      .arg(QString::fromStdString(format_colour(p.colour)), escaped(p.name),
-                           QString::fromStdString(format_area(p.used, units)),
-                           QString::fromStdString(in_a_row(taken)));
+    QString out =
+        QString("<span class=\"swatch\" style=\"background:%1\"></span>%2: %3 used of %4")
+            .arg(QString::fromStdString(format_colour(p.colour)), escaped(p.name),
+                 QString::fromStdString(format_area(p.used, units)), QString::fromStdString(in_a_row(taken)));
     if (p.side_b) out += p.side_a ? ", sides A and B" : ", side B";
     if (p.back > 0)
         out += ", " + QString::fromStdString(count_of(static_cast<std::size_t>(p.back), "scrap", "scraps")) +
@@ -74,8 +74,8 @@ QString details(const PageRecord& record, Units units) {
     QString out = "<table>\n";
     out += row("Made", escaped(date_in_words(made_on(record))));
     out += row("Photos from", escaped(date_in_words(notes.photos_of)));
-    out += row("Album", escaped(notes.album + (notes.album.empty() || notes.place.empty() ? "" : ", ") +
-                                notes.place));
+    out += row("Album",
+               escaped(notes.album + (notes.album.empty() || notes.place.empty() ? "" : ", ") + notes.place));
     if (facts.width > 0)
         out += row("Page", escaped(format_size(facts.width, facts.height, units)) +
                                (facts.spread ? ", a spread" : ""));
@@ -95,8 +95,7 @@ QString details(const PageRecord& record, Units units) {
 QString article(const PageRecord& record, Units units, const FileOfRecord& file) {
     QString out = "<article><h2>" + escaped(record.title.empty() ? "Page" : record.title) + "</h2>\n";
     if (record.finished.empty()) out += "<p class=\"quiet\">not finished yet</p>\n";
-    for (const std::string& tag : record.notes.tags)
-        out += "<span class=\"tag\">" + escaped(tag) + "</span>";
+    for (const std::string& tag : record.notes.tags) out += "<span class=\"tag\">" + escaped(tag) + "</span>";
     if (!record.notes.story.empty()) out += "<p class=\"story\">" + escaped(record.notes.story) + "</p>\n";
     if (!record.photo.empty()) out += figure(file(record.photo), "image/jpeg", "The page");
     if (!record.picture.empty()) out += figure(file(record.picture), "image/png", "As it was planned");
@@ -154,17 +153,17 @@ QByteArray records_html(const std::vector<PageRecord>& records, Units units, con
     QString out = "<!DOCTYPE html>\n<html lang=\"en\"><head><meta charset=\"utf-8\">"
                   "<meta name=\"viewport\" content=\"width=device-width\"><title>" +
                   title + "</title><style>" + style + "</style></head><body>\n";
-    if (records.size() != 1)
-        out += "<h1>" + escaped(count_of(records.size(), "page", "pages")) + "</h1>\n";
+    if (records.size() != 1) out += "<h1>" + escaped(count_of(records.size(), "page", "pages")) + "</h1>\n";
     QByteArray bytes = out.toUtf8();
     for (const PageRecord& r : records) bytes += article(r, units, file).toUtf8();
     return bytes + "</body></html>\n";
 }
 
 std::string records_csv(const std::vector<PageRecord>& records) {
-    std::string out = "id,title,finished,made,photos_of,album,place,tags,cut_files,licence,width_mm,height_mm,"
-                      "planned_min,worked_min,story,next_time,paper,colour,sides,sheets,scraps,used_mm2,"
-                      "returned_mm2\r\n";
+    std::string out =
+        "id,title,finished,made,photos_of,album,place,tags,cut_files,licence,width_mm,height_mm,"
+        "planned_min,worked_min,story,next_time,paper,colour,sides,sheets,scraps,used_mm2,"
+        "returned_mm2\r\n";
     for (const PageRecord& record : records) {
         static const PageFacts none;
         const PageFacts& facts = record.facts ? *record.facts : none;

@@ -118,8 +118,8 @@ Result<void> StashStore::in_one_transaction(const std::function<Result<void>()>&
 }
 
 /// Makes the tables, or adds what older versions had not: version 1 had no pages, version 2 no pieces of
-/// them, version 3 no uids, version 4 no embellishments and letters, version 5 no files of records. Which version it is is asked again once
-/// nobody else can write, as another program may have done it meanwhile.
+/// them, version 3 no uids, version 4 no embellishments and letters, version 5 no files of records. Which
+/// version it is is asked again once nobody else can write, as another program may have done it meanwhile.
 Result<void> StashStore::bring_up_to_date() {
     if (pragma(db_.get(), "PRAGMA user_version") >= version) return {};
     return in_one_transaction([&]() -> Result<void> {
@@ -138,7 +138,8 @@ Result<void> StashStore::bring_up_to_date() {
                 "CREATE TABLE IF NOT EXISTS things(kind TEXT, id TEXT, place INTEGER, thing TEXT NOT NULL, "
                 "PRIMARY KEY(kind, id));";
         if (format < 6)
-            sql += "CREATE TABLE IF NOT EXISTS files(name TEXT PRIMARY KEY, added TEXT, bytes BLOB NOT NULL);";
+            sql +=
+                "CREATE TABLE IF NOT EXISTS files(name TEXT PRIMARY KEY, added TEXT, bytes BLOB NOT NULL);";
         sql += "PRAGMA application_id = " + std::to_string(program) +
                ";PRAGMA user_version = " + std::to_string(version);
         if (auto r = run(sql.c_str()); !r) return r;
@@ -386,8 +387,8 @@ Result<void> StashStore::restore(const QString& from) {
     }
     if (!all.ended_well()) return backup->trouble("read");
     return in_one_transaction([&]() -> Result<void> {
-        if (auto r =
-                run("DELETE FROM papers; DELETE FROM pictures; DELETE FROM reserved; DELETE FROM things; DELETE "
+        if (auto r = run(
+                "DELETE FROM papers; DELETE FROM pictures; DELETE FROM reserved; DELETE FROM things; DELETE "
                 "FROM files");
             !r)
             return r;

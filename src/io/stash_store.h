@@ -74,8 +74,8 @@ public:
     /// not those its name was made of.
     Result<std::string> file(const std::string& name) const;
     Result<std::vector<std::string>> files() const; ///< names, ascending
-    /// Lets go of files that no record names and that have been there since before a day: those of a step that
-    /// was undone are wanted again when it is redone.
+    /// Lets go of files that no record names and that have been there since before a day: those of a step
+    /// that was undone are wanted again when it is redone.
     Result<void> forget_files(const std::string& added_before);
 
     /// The whole stash in one file, read back and compared before it takes the place of an older one.

@@ -1,5 +1,6 @@
 // Records in the stash, written out, and backups that are whole or refused.
 
+#include "core/project/edits.h"
 #include "core/project/page_record_of.h"
 #include "core/project/planner.h"
 #include "core/project/stash_at_hand.h"
@@ -10,6 +11,7 @@
 #include "io/project_file.h"
 #include "io/read_file.h"
 #include "io/records_out.h"
+#include "io/svg/svg_reader.h"
 #include "support/demo.h"
 #include "support/file_size_limit.h"
 #include "support/pages.h"
@@ -17,12 +19,30 @@
 #include <QImage>
 #include <QTemporaryDir>
 #include <gtest/gtest.h>
+#include <random>
 
 namespace zesty {
 
 using nlohmann::json;
 
 namespace {
+
+constexpr const char* four_panes =
+    "<svg xmlns='http://www.w3.org/2000/svg' width='90mm' height='90mm' viewBox='0 0 90 90'><path "
+    "fill-rule='evenodd' "
+    "d='M0 0H90V90H0Z M6 6H42V42H6Z M48 6H84V42H48Z M6 48H42V84H6Z M48 48H84V84H48Z'/></svg>";
+constexpr const char* two_panes = "<svg xmlns='http://www.w3.org/2000/svg' width='90mm' height='90mm' "
+                                  "viewBox='0 0 90 90'><path fill-rule='evenodd' "
+                                  "d='M0 0H90V90H0Z M6 6H42V84H6Z M48 6H84V84H48Z'/></svg>";
+
+Project page_of(const char* svg) {
+    Project page;
+    const auto drawing = read_svg(svg);
+    EXPECT_TRUE(drawing);
+    set_only_cut(page, std::make_shared<const DrawingFile>(DrawingFile{"kite.svg", svg, *drawing}));
+    page.stash = std::make_shared<const Stash>(testing::five_papers());
+    return page;
+}
 
 struct Kept {
     QTemporaryDir dir;
@@ -34,7 +54,7 @@ struct Kept {
 /// A small page, finished against a stash of its own.
 Kept kept_page() {
     Kept out;
-    Project page = testing::page_with(3, 3, 2, testing::five_papers());
+    Project page = page_of(four_panes);
     page.title = "Kite Hill";
     page.keep.notes.story = "First wind of the autumn.\nThe red one got <away>.";
     page.keep.notes.tags = {"wind", "grandma, too"};
@@ -114,7 +134,7 @@ TEST(KeptRecord, APageThatWasNotSavedCatchesUpWithItsRecordAndAnotherPageDoesNot
     Project elsewhere = open_with_stash(kept.before);
     ASSERT_TRUE(catch_up_with_record(elsewhere, "/kites/other.zesty", *kept.store));
     EXPECT_TRUE(elsewhere.keep.taken.empty());
-    Project other = open_with_stash(testing::page_with(8, 2, 2, testing::five_papers()));
+    Project other = open_with_stash(page_of(two_panes));
     ASSERT_TRUE(catch_up_with_record(other, "/kites/hill.zesty", *kept.store));
     EXPECT_TRUE(other.keep.taken.empty()) << "the file has become another page";
 }

@@ -293,7 +293,8 @@ void BenchWindow::connect_stash_actions() {
         if (!path.isEmpty()) bring_in_->write_out(path);
     });
     on(Act::BackUp, [this] {
-        const QString path = questions_.save_papers(this, settings_.last_folder() + "/everything.zestybackup");
+        const QString path =
+            questions_.save_papers(this, settings_.last_folder() + "/everything.zestybackup");
         if (!path.isEmpty()) living_->back_up(path, settings_.numbers_file());
     });
     on(Act::Restore, [this] {

@@ -109,12 +109,11 @@ void BenchWindow::build() {
 }
 
 void BenchWindow::build_waypoints(QWidget* side) {
-    const BenchParts bench{
-        document_, state_,
-        worker_,   actions_,
-        settings_, questions_,
-        this,      [this](const QString& message, bool trouble) { say(message, trouble); },
-        *living_};
+    const BenchParts bench{document_, state_,
+                           worker_,   actions_,
+                           settings_, questions_,
+                           this,      [this](const QString& message, bool trouble) { say(message, trouble); },
+                           *living_};
     // In the order of Waypoint.
     set_out_ = new SetOutWaypoint(bench, side, middle_, this);
     papers_ = new PapersWaypoint(bench, side, middle_, this);

@@ -58,7 +58,7 @@ QPushButton, QToolButton { background: #FFFEFB; border: 1px solid #D9D0C0; borde
 QToolButton { padding: 4px 8px; }
 QPushButton:hover, QToolButton:hover { border-color: #E86A17; }
 QComboBox:disabled { color: #A39C92; }
-QPushButton:focus, QToolButton:focus, QLineEdit:focus, QComboBox:focus { border: 2px solid #E86A17; }
+QPushButton:focus, QToolButton:focus, QLineEdit:focus, QPlainTextEdit:focus, QComboBox:focus { border: 2px solid #E86A17; }
 QPushButton:pressed, QToolButton:pressed { background: #FBE6D3; }
 QPushButton:disabled, QToolButton:disabled { color: #A39C92; background: #F6F2E9; border-color: #E3DACB; }
 QPushButton[primary="true"] { background: #B84E08; border-color: #B84E08; color: #FFFFFF; font-weight: 600; }
@@ -73,7 +73,7 @@ QPushButton[quiet="true"]:focus, QToolButton[quiet="true"]:focus { border-color:
 QPushButton[segment="true"] { border-radius: 6px; padding: 4px 8px; }
 QPushButton[segment="true"]:checked { background: #FBE6D3; border-color: #B84E08; color: #A34406; font-weight: 600; }
 QToolButton::menu-indicator { image: none; }
-QLineEdit { background: #FFFEFB; border: 1px solid #D9D0C0; border-radius: 6px; padding: 4px 8px; selection-background-color: #E86A17; }
+QLineEdit, QPlainTextEdit { background: #FFFEFB; border: 1px solid #D9D0C0; border-radius: 6px; padding: 4px 8px; selection-background-color: #E86A17; }
 QListWidget { background: #FFFEFB; border: 1px solid #D9D0C0; border-radius: 6px; padding: 2px; outline: none; }
 QListWidget::item { border-radius: 6px; color: #26242B; }
 QListWidget::item:selected { background: #FBE3CF; color: #26242B; }

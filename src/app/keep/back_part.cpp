@@ -18,6 +18,7 @@ namespace {
 
 constexpr int plot_high = 96, words_high = 18, most_shown = 12;
 constexpr std::size_t most_named = 6;
+constexpr double worth_saying = 0.05; ///< of a sheet
 
 QDate first_day(const std::string& month) {
     return QDate::fromString(words(month) + "-01", Qt::ISODate);
@@ -34,8 +35,7 @@ void MonthsPlot::show_months(std::vector<MonthCount> months) {
     if (months.size() > most_shown) months.erase(months.begin(), months.end() - most_shown);
     months_ = std::move(months);
     QStringList said;
-    for (const MonthCount& m : months_)
-        said << QString("%1: %2").arg(words(m.month)).arg(m.pages);
+    for (const MonthCount& m : months_) said << QString("%1: %2").arg(words(m.month)).arg(m.pages);
     setAccessibleName("Pages a month");
     setAccessibleDescription(said.join(", "));
     setVisible(!months_.empty());
@@ -96,9 +96,12 @@ void BackPart::refresh() {
                                 counted(static_cast<std::size_t>(back.sheets), "sheet", "sheets"),
                                 counted(static_cast<std::size_t>(back.scraps), "scrap", "scraps"));
         if (back.minutes > 0) said += " " + words(minutes_in_words(back.minutes)) + " of work.";
-        said += QString(" Scraps have saved %1 whole sheets of 12 x 12 in, gutting and drop-outs %2.")
-                    .arg(back.saved_by_scraps, 0, 'f', 1)
-                    .arg(back.saved_by_gutting, 0, 'f', 1);
+        const auto saved = [&](double sheets, const char* by) {
+            if (sheets >= worth_saying)
+                said += QString(" %1 saved %2 sheets of 12 x 12 in.").arg(by).arg(sheets, 0, 'f', 1);
+        };
+        saved(back.saved_by_scraps, "Scraps have");
+        saved(back.saved_by_gutting, "Gutting and drop-outs have");
         sums_->setText(said);
     }
     QStringList pace;

@@ -108,9 +108,9 @@ void DrawerChange::refresh() {
     for (const auto& [set, pieces] : look->all.things.letters)
         for (const auto& [piece, count] : pieces) things += static_cast<std::size_t>(count);
     QString said = "<b>The drawer, before and after finishing</b>&nbsp; shaded: what the page takes";
-    if (back > 0)
-        said += "; " + counted(back, "scrap comes back", "scraps come back");
-    if (things > 0) said += "; " + counted(things, "embellishment or letter goes", "embellishments and letters go");
+    if (back > 0) said += "; " + counted(back, "scrap comes back", "scraps come back");
+    if (things > 0)
+        said += "; " + counted(things, "embellishment or letter goes", "embellishments and letters go");
     says_->setText(said);
     auto* row = new QWidget;
     auto* line = new QHBoxLayout(row);

@@ -5,8 +5,8 @@ namespace zesty {
 std::vector<ActionRow> keep_actions() {
     using namespace when;
     return {
-        {Act::FinishPage, "Keep", "Finish the page: take what it uses, put back what is left",
-         "Ctrl+Alt+Y", with_cut},
+        {Act::FinishPage, "Keep", "Finish the page: take what it uses, put back what is left", "Ctrl+Alt+Y",
+         with_cut},
         {Act::TakeWhatIsCut, "Keep", "Take only what has been cut so far", "Ctrl+Alt+F", with_cut},
         {Act::PutBackPage, "Keep", "Put everything back that was taken for the page", "Ctrl+Alt+B", with_cut},
         {Act::RealPhoto, "Keep", "Put a photo of the real page to its record", "Ctrl+Alt+R", always},

@@ -156,18 +156,18 @@ void KeepDesk::finish(FinishWhat what) {
     if (!plan || !plan->sheets.done) return;
     ++waiting_;
     const std::string file = page_key(bench_.document.path());
-    bench_.worker.think(this, [this, plan, what, file, day = today(),
-                               page = project()](Planner&) -> std::function<void()> {
-        auto made = finished_page(page, *plan, what, day, file);
-        return [this, page, what, made = std::move(made)]() mutable {
-            --waiting_;
-            if (!made)
-                bench_.say(words(made.error().message) + ".", true);
-            else
-                take(std::move(*made), page,
-                     what == FinishWhat::Everything ? "Finish the page" : "Take what has been cut");
-        };
-    });
+    bench_.worker.think(
+        this, [this, plan, what, file, day = today(), page = project()](Planner&) -> std::function<void()> {
+            auto made = finished_page(page, *plan, what, day, file);
+            return [this, page, what, made = std::move(made)]() mutable {
+                --waiting_;
+                if (!made)
+                    bench_.say(words(made.error().message) + ".", true);
+                else
+                    take(std::move(*made), page,
+                         what == FinishWhat::Everything ? "Finish the page" : "Take what has been cut");
+            };
+        });
 }
 
 void KeepDesk::put_back() {
@@ -192,19 +192,22 @@ void KeepDesk::catch_up() {
     const PageRecord* later = later_record(project(), page_key(bench_.document.path()));
     if (!later || bench_.document.changed()) return;
     ++waiting_;
-    bench_.living.ask(this, [this, page = project(), file = page_key(bench_.document.path())](
-                                const StashStore& store) -> std::function<void()> {
-        Project then = page;
-        const auto done = catch_up_with_record(then, file, store);
-        return [this, page, then, done] {
-            --waiting_;
-            if (!done || then == page || !(page == project())) return;
-            bench_.document.edit("Catch up with the record", then);
-            bench_.say("This page was not saved after paper was taken for it. What was taken is known from its "
-                       "record.",
-                       false);
-        };
-    });
+    bench_.living.ask(
+        this,
+        [this, page = project(),
+         file = page_key(bench_.document.path())](const StashStore& store) -> std::function<void()> {
+            Project then = page;
+            const auto done = catch_up_with_record(then, file, store);
+            return [this, page, then, done] {
+                --waiting_;
+                if (!done || then == page || !(page == project())) return;
+                bench_.document.edit("Catch up with the record", then);
+                bench_.say(
+                    "This page was not saved after paper was taken for it. What was taken is known from its "
+                    "record.",
+                    false);
+            };
+        });
 }
 
 void KeepDesk::take_photo(const QString& path) {

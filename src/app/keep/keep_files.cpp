@@ -45,36 +45,40 @@ void KeepDesk::begin_again(const QString& other_drawing) {
     const PageRecord* of = record();
     if (!of) return bench_.say("Choose a page on the shelf to begin from.", true);
     ++waiting_;
-    bench_.living.ask(this, [this, of = *of, other_drawing](const StashStore& store) -> std::function<void()> {
-        auto page = remembered_page(store, of);
-        if (!page)
-            return [this, m = words(page.error().message)] {
-                --waiting_;
-                bench_.say(m + ".", true);
-            };
-        return [this, page = std::move(*page), other_drawing]() mutable {
-            page.stash = std::make_shared<const Stash>(
-                joined(stash_at_hand(page), living_part(stash_at_hand(project())), papers_named(page)));
-            bench_.worker.think(this, [this, page, other_drawing](Planner& planner) -> std::function<void()> {
-                Result<Again> again = fail(ErrorKind::NothingToDo, "");
-                if (other_drawing.isEmpty()) {
-                    again = other_papers(page, planner);
-                } else if (auto drawing = drawing_file(other_drawing)) {
-                    again = other_cut(page, *drawing, planner);
-                } else {
-                    again = tl::make_unexpected(drawing.error());
-                }
-                return [this, again = std::move(again)] {
+    bench_.living.ask(
+        this, [this, of = *of, other_drawing](const StashStore& store) -> std::function<void()> {
+            auto page = remembered_page(store, of);
+            if (!page)
+                return [this, m = words(page.error().message)] {
                     --waiting_;
-                    if (!again) return bench_.say(words(again.error().message) + ".", true);
-                    QStringList said;
-                    for (const std::string& one : again->no_longer) said << words(one);
-                    emit page_begun(again->project);
-                    if (!said.isEmpty()) bench_.say(said.join(" "), false);
+                    bench_.say(m + ".", true);
                 };
-            });
-        };
-    });
+            return [this, page = std::move(*page), other_drawing]() mutable {
+                page.stash = std::make_shared<const Stash>(
+                    joined(stash_at_hand(page), living_part(stash_at_hand(project())), papers_named(page)));
+                bench_.worker.think(this,
+                                    [this, page, other_drawing](Planner& planner) -> std::function<void()> {
+                                        Result<Again> again = fail(ErrorKind::NothingToDo, "");
+                                        if (other_drawing.isEmpty()) {
+                                            again = other_papers(page, planner);
+                                        } else if (auto drawing = drawing_file(other_drawing)) {
+                                            again = other_cut(page, *drawing, planner);
+                                        } else {
+                                            again = tl::make_unexpected(drawing.error());
+                                        }
+                                        return [this, again = std::move(again)] {
+                                            --waiting_;
+                                            if (!again)
+                                                return bench_.say(words(again.error().message) + ".", true);
+                                            QStringList said;
+                                            for (const std::string& one : again->no_longer)
+                                                said << words(one);
+                                            emit page_begun(again->project);
+                                            if (!said.isEmpty()) bench_.say(said.join(" "), false);
+                                        };
+                                    });
+            };
+        });
 }
 
 void KeepDesk::write_out(const QString& path, bool all) {
@@ -84,24 +88,25 @@ void KeepDesk::write_out(const QString& path, bool all) {
         for (const int p : pages_) out.push_back(shelf_[static_cast<std::size_t>(p)]);
     if (out.empty()) return bench_.say("There is no record to write out yet.", true);
     ++waiting_;
-    bench_.living.ask(this, [this, path, out, units = project().units](
-                                const StashStore& store) -> std::function<void()> {
-        const FileOfRecord file = [&](const std::string& name) { return store.file(name).value_or(""); };
-        const QString ending = QFileInfo(path).suffix().toLower();
-        const QByteArray bytes =
-            ending == "csv"    ? QByteArray::fromStdString(records_csv(out))
-            : ending == "json" ? QByteArray::fromStdString(records_json(out, file).dump(1))
-                               : records_html(out, units, file);
-        const auto done = write_file(path, bytes);
-        return [this, path, done, n = out.size()] {
-            --waiting_;
-            if (done)
-                bench_.say(counted(n, "record is", "records are") + " in " + QFileInfo(path).fileName() + ".",
-                           false);
-            else
-                bench_.say(words(done.error().message) + ".", true);
-        };
-    });
+    bench_.living.ask(
+        this, [this, path, out, units = project().units](const StashStore& store) -> std::function<void()> {
+            const FileOfRecord file = [&](const std::string& name) { return store.file(name).value_or(""); };
+            const QString ending = QFileInfo(path).suffix().toLower();
+            const QByteArray bytes = ending == "csv" ? QByteArray::fromStdString(records_csv(out))
+                                     : ending == "json"
+                                         ? QByteArray::fromStdString(records_json(out, file).dump(1))
+                                         : records_html(out, units, file);
+            const auto done = write_file(path, bytes);
+            return [this, path, done, n = out.size()] {
+                --waiting_;
+                if (done)
+                    bench_.say(counted(n, "record is", "records are") + " in " + QFileInfo(path).fileName() +
+                                   ".",
+                               false);
+                else
+                    bench_.say(words(done.error().message) + ".", true);
+            };
+        });
 }
 
 } // namespace zesty

@@ -61,9 +61,10 @@ void PageCard::paintEvent(QPaintEvent*) {
         p.drawRect(room);
     } else {
         const QSizeF size = QSizeF(picture_.size()).scaled(room.size(), Qt::KeepAspectRatio);
-        p.drawImage(QRectF(QPointF(room.center().x() - size.width() / 2, room.center().y() - size.height() / 2),
-                           size),
-                    picture_);
+        p.drawImage(
+            QRectF(QPointF(room.center().x() - size.width() / 2, room.center().y() - size.height() / 2),
+                   size),
+            picture_);
     }
     const QRectF text(card.x() + margin, card.bottom() - words_high, card.width() - 2 * margin, 20);
     p.setFont(theme::font(theme::Text::Small, true));

@@ -91,8 +91,7 @@ void RecordPart::build_notes() {
 }
 
 void RecordPart::build_doing() {
-    QHBoxLayout* r = nullptr;
-    finish_row_ = row_of_its_own({}, r);
+    auto* r = row({});
     finish_ = button(Act::FinishPage, "Finish the page", true);
     some_ = button(Act::TakeWhatIsCut, "Take only what is cut");
     back_ = button(Act::PutBackPage, "Put everything back");
@@ -103,7 +102,8 @@ void RecordPart::build_doing() {
     r->addWidget(button(Act::OtherCut, "Other cut"));
     r->addStretch(1);
     r = row({});
-    r->addWidget(button(Act::RealPhoto, "Photo of the real page"));
+    photo_ = button(Act::RealPhoto, "Photo of the real page");
+    r->addWidget(photo_);
     forget_ = push("Remove record", "Takes the record off the shelf; no paper changes",
                    [this] { desk_.forget_record(); });
     r->addWidget(forget_);
@@ -155,15 +155,15 @@ void RecordPart::refresh() {
     if (!tags_->hasFocus() || !tags_->isModified()) tags_->setText(tags.join(", "));
     show_times();
     const FinishLook* look = desk_.look();
-    finish_row_->setVisible(here);
-    finish_->setEnabled(look && (page.keep.finished.empty() || !look->all.nothing()));
-    some_->setEnabled(look && look->some_cut);
-    some_->setVisible(page.keep.finished.empty());
-    back_->setVisible(!page.keep.taken.empty() || !page.keep.finished.empty());
+    finish_->setVisible(here && (page.keep.finished.empty() || (look && !look->all.nothing())));
+    finish_->setEnabled(look != nullptr);
+    some_->setVisible(here && look && look->some_cut && page.keep.finished.empty());
+    back_->setVisible(here && (!page.keep.taken.empty() || !page.keep.finished.empty()));
     again_row_->setVisible(r != nullptr);
+    photo_->setVisible(r != nullptr);
     forget_->setVisible(r != nullptr && !here);
     QStringList said;
-    if (here && look)
+    if (here && look && page.keep.finished.empty())
         for (const std::string& lacks : look->all.without) said << words(lacks);
     says_->setText(said.join(" "));
     says_->setVisible(!said.isEmpty());

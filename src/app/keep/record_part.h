@@ -33,11 +33,11 @@ private:
     QLineEdit* tags_;
     std::vector<std::pair<QLineEdit*, std::string PageNotes::*>> notes_;
     QLabel* times_;
-    QWidget* finish_row_;
     QPushButton* finish_;
     QPushButton* some_;
     QPushButton* back_;
     QWidget* again_row_;
+    QPushButton* photo_;
     QPushButton* forget_;
     std::string shown_; ///< uid of the record whose story stands in the field
 };

@@ -23,7 +23,7 @@ namespace {
 constexpr int edge = 16, between = 8, heading_high = 26, most_papers = 12;
 
 constexpr std::pair<const char*, Rgb> shelf_colours[] = {
-    {"reds", {0xB8, 0x3A, 0x36}},  {"oranges", {0xE0, 0x7F, 0x36}}, {"yellows", {0xE9, 0xC8, 0x62}},
+    {"reds", {0xB8, 0x3A, 0x36}},   {"oranges", {0xE0, 0x7F, 0x36}}, {"yellows", {0xE9, 0xC8, 0x62}},
     {"greens", {0x5E, 0x9A, 0x62}}, {"blues", {0x4E, 0x86, 0xB4}},   {"purples", {0x83, 0x5B, 0xA0}},
     {"pinks", {0xD9, 0x8A, 0xA4}},  {"browns", {0x8A, 0x62, 0x44}},  {"whites", {0xF6, 0xF3, 0xEC}}};
 
@@ -83,8 +83,8 @@ void ShelfView::build_head(QLayout* column) {
         query.colour_within = 26;
         desk_.look_for(query);
     };
-    colour_ = new ChoiceBox<std::optional<Rgb>>("Only pages with a colour", {{"all colours", std::nullopt}},
-                                                head);
+    colour_ =
+        new ChoiceBox<std::optional<Rgb>>("Only pages with a colour", {{"all colours", std::nullopt}}, head);
     for (const auto& [name, c] : shelf_colours) {
         QPixmap dot(12, 12);
         dot.fill(QColor(c.r, c.g, c.b));
@@ -121,10 +121,9 @@ void ShelfView::resizeEvent(QResizeEvent* event) {
 void ShelfView::refresh() {
     if (!isVisible()) return;
     if (shown_.size() != desk_.groups().size() || shown_records_ != desk_.records() ||
-        !std::equal(shown_.begin(), shown_.end(), desk_.groups().begin(),
-                    [](const ShelfGroup& a, const ShelfGroup& b) {
-                        return a.name == b.name && a.pages == b.pages;
-                    }))
+        !std::equal(
+            shown_.begin(), shown_.end(), desk_.groups().begin(),
+            [](const ShelfGroup& a, const ShelfGroup& b) { return a.name == b.name && a.pages == b.pages; }))
         rebuild();
     mark();
 }
@@ -132,8 +131,7 @@ void ShelfView::refresh() {
 void ShelfView::mark() {
     const PageRecord* r = desk_.record();
     for (const Row& row : rows_)
-        for (PageCard* c : row.cards)
-            c->setChecked(r ? c->uid() == r->uid : c->uid().empty());
+        for (PageCard* c : row.cards) c->setChecked(r ? c->uid() == r->uid : c->uid().empty());
 }
 
 PageCard* ShelfView::card(const std::string& uid) {
@@ -159,7 +157,8 @@ void ShelfView::show_pictures() {
             for (const PageRecord& r : shown_records_)
                 if (!c->uid().empty() && r.uid == c->uid() && c->isVisible())
                     if (!c->visibleRegion().isEmpty())
-                        c->show_picture(desk_.picture(r.photo.empty() ? r.picture : r.photo, 2 * card_picture));
+                        c->show_picture(
+                            desk_.picture(r.photo.empty() ? r.picture : r.photo, 2 * card_picture));
 }
 
 void ShelfView::add_group(const QString& name, const std::vector<int>& pages) {
@@ -212,17 +211,40 @@ void ShelfView::rebuild() {
         auto* label = new QLabel(shelf_);
         label->setWordWrap(true);
         label->setAlignment(Qt::AlignTop | Qt::AlignLeft);
-        label->setText(shown_records_.empty()
-                           ? "<p style='font-size:20px'>No page stands here yet.</p><p>When the page on the "
-                             "bench is made, finish it: its paper leaves the drawer, scraps come back, and the "
-                             "page gets its place on this shelf.</p>"
-                           : "<p style='font-size:20px'>No page is like that.</p><p>Take a word out of the "
-                             "search, or choose all colours.</p>");
+        label->setText(
+            shown_records_.empty()
+                ? "<p style='font-size:20px'>No page stands here yet.</p><p>When the page on the "
+                  "bench is made, finish it: its paper leaves the drawer, scraps come back, and the "
+                  "page gets its place on this shelf.</p>"
+                : "<p style='font-size:20px'>No page is like that.</p><p>Take a word out of the "
+                  "search, or choose all colours.</p>");
         empty_ = label;
     }
     scroll_->setWidget(shelf_);
     lay_out();
     shelf_->show();
+}
+
+/// Groups follow each other along the shelf, each under its name; returns where the next thing begins.
+int ShelfView::lay_out_cards(int columns, int y) {
+    const int step = page_card_size.width() + between;
+    int column = 0;
+    for (const Row& row : rows_) {
+        bool named = false;
+        for (std::size_t i = 0; i < row.cards.size(); ++i) {
+            if (column == columns) {
+                column = 0;
+                y += heading_high + page_card_size.height() + between;
+            }
+            if (!named) {
+                const int beside = std::min(columns - column, static_cast<int>(row.cards.size() - i));
+                row.name->setGeometry(edge + column * step + 4, y, beside * step - between, heading_high);
+                named = true;
+            }
+            row.cards[i]->move(edge + column++ * step, y + heading_high);
+        }
+    }
+    return rows_.empty() ? y : y + heading_high + page_card_size.height() + between;
 }
 
 void ShelfView::lay_out() {
@@ -234,16 +256,7 @@ void ShelfView::lay_out() {
         empty_->setGeometry(edge, 40, std::min(wide - 2 * edge, 520), 160);
         y = 210;
     }
-    for (const Row& row : rows_) {
-        row.name->setGeometry(edge, y, wide - 2 * edge, heading_high);
-        y += heading_high;
-        for (std::size_t i = 0; i < row.cards.size(); ++i) {
-            const int column = static_cast<int>(i) % columns;
-            if (i > 0 && column == 0) y += page_card_size.height() + between;
-            row.cards[i]->move(edge + column * (page_card_size.width() + between), y);
-        }
-        y += page_card_size.height() + between;
-    }
+    y = lay_out_cards(columns, y);
     for (std::size_t i = 0; i < where_.size(); ++i) {
         const int high = i == 0 ? heading_high + 6 : where_[i]->height();
         where_[i]->setGeometry(edge, y, wide - 2 * edge, high);

@@ -35,6 +35,7 @@ private:
     PageCard* card(const std::string& uid);
     void show_pictures();
     void lay_out();
+    int lay_out_cards(int columns, int y);
     void go(PageCard* from, int key);
 
     KeepDesk& desk_;

@@ -14,7 +14,8 @@ namespace {
 
 constexpr double row_high = 38, name_wide = 148, swatch_side = 26, bar_high = 24;
 constexpr int colours = 4;
-const QColor part_colours[colours]{{0xf4, 0xc7, 0x97}, {0xb9, 0xd4, 0xe2}, {0xc9, 0xdc, 0xb4}, {0xe6, 0xc6, 0xd4}};
+const QColor part_colours[colours]{
+    {0xf4, 0xc7, 0x97}, {0xb9, 0xd4, 0xe2}, {0xc9, 0xdc, 0xb4}, {0xe6, 0xc6, 0xd4}};
 
 QString area_of(double mm2, bool inches) {
     return words(format_area(mm2, inches ? Units::Inches : Units::Centimetres));
@@ -73,7 +74,8 @@ void WentRow::paintEvent(QPaintEvent*) {
         if (all[i].width() <= 0) continue;
         const bool drawer = i + 1 == all.size();
         p.setPen(QPen(drawer ? theme::line : Qt::transparent, 1));
-        p.setBrush(drawer ? theme::card : part_colours[static_cast<std::size_t>(went_.parts[i].page) % colours]);
+        p.setBrush(drawer ? theme::card
+                          : part_colours[static_cast<std::size_t>(went_.parts[i].page) % colours]);
         p.drawRoundedRect(all[i], 3, 3);
         const QString text = drawer ? QString("in the drawer") : titles_[static_cast<qsizetype>(i)];
         const QRectF room = all[i].adjusted(8, 0, -4, 0);

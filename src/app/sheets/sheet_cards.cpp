@@ -62,8 +62,9 @@ void paint_card(QPainter& p, const SheetScene& scene, const SheetCard& place) {
     p.setPen(theme::quiet);
     const Box box = bounds(sheet.outline);
     line(1, words(format_size(box.width(), box.height(), scene.project.units)));
-    const QString uses =
-        QString("%1, %2 % used").arg(name_of(sheet.kind)).arg(std::lround(100 * used.used_area / area(sheet.outline)));
+    const QString uses = QString("%1, %2 % used")
+                             .arg(name_of(sheet.kind))
+                             .arg(std::lround(100 * used.used_area / area(sheet.outline)));
     line(2, uses);
     const Point left = good_for(used.largest_left, scene.project.units);
     line(3, left.x <= 0 || left.y <= 0 ? QString("nothing left over")

@@ -66,7 +66,9 @@ std::vector<ShortThing> short_embellishments(const DressNow& now) {
     std::vector<ShortThing> out;
     for (const auto& [id, count] : used) {
         const Embellishment* of = now.stash.embellishment(id);
-        if (const int there = (of ? of->count : 0) + (now.had ? now.had->embellishment(id) : 0); count > there) out.push_back({id, count, there});
+        if (const int there = (of ? of->count : 0) + (now.had ? now.had->embellishment(id) : 0);
+            count > there)
+            out.push_back({id, count, there});
     }
     return out;
 }

@@ -33,8 +33,9 @@ double highest_with(const DressNow& now, const DressFacts& facts, const RaisedTh
         SetMount{thing.what == Lying::Photo, thing.index, held}(page);
     else
         SetDressMount{thing.what, thing.index, held}(decided);
-    const DressNow changed{decided,           page,      now.whole,      now.sections,  now.stash, now.papers,
-                           now.photo_colours, now.units, now.bar_places, now.foam_width, now.had};
+    const DressNow changed{
+        decided,           page,      now.whole,      now.sections,   now.stash, now.papers,
+        now.photo_colours, now.units, now.bar_places, now.foam_width, now.had};
     const auto pile = pile_of(changed);
     return heights_of(changed, pile, facts.titles, zones_of(changed, pile)).highest;
 }

@@ -94,7 +94,8 @@ private:
         }
         out.piece = piece;
         out.width = set->letters.at(piece).width * factor(set);
-        if (runs_out(set->kind)) out.missing = ++used_[{set->id, piece}] >
+        if (runs_out(set->kind))
+            out.missing = ++used_[{set->id, piece}] >
                           set->letters.at(piece).count + (now_.had ? now_.had->letter(set->id, piece) : 0);
         return out;
     }

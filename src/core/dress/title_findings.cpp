@@ -46,9 +46,9 @@ private:
         return letters[letters.size() / 2].foot;
     }
     DressNow with(const DressDecisions& decided) const {
-        return {decided,     now_.page,   now_.whole,          now_.sections,
-                now_.stash,  now_.papers, now_.photo_colours,  now_.units,
-                nullptr,     now_.foam_width, now_.had};
+        return {decided,     now_.page,          now_.whole, now_.sections, now_.stash,
+                now_.papers, now_.photo_colours, now_.units, nullptr,       now_.foam_width,
+                now_.had};
     }
     /// How it comes out after a change; the pile of everything else is not needed for lengths and counts.
     TitleFacts tried(std::size_t i, const std::function<void(PageTitle&)>& change) const {

@@ -33,8 +33,8 @@ const PageFacts& facts_of(const PageRecord& record) {
 std::string everything_said(const PageRecord& record) {
     const PageNotes& n = record.notes;
     std::string out = record.title;
-    for (const std::string* text : {&n.story, &n.photos_of, &n.made, &n.album, &n.place, &n.next_time,
-                                    &n.licence, &record.finished})
+    for (const std::string* text :
+         {&n.story, &n.photos_of, &n.made, &n.album, &n.place, &n.next_time, &n.licence, &record.finished})
         out += "\n" + *text;
     for (const std::string& tag : n.tags) out += "\n" + tag;
     for (const RecordPaper& p : facts_of(record).papers) out += "\n" + p.name;
@@ -139,7 +139,8 @@ std::vector<ShelfGroup> shelf_of(const std::vector<PageRecord>& records, const s
     std::vector<ShelfGroup> out;
     for (const int page : pages)
         for (const std::string& name : groups_of(records[static_cast<std::size_t>(page)], by)) {
-            auto at = std::find_if(out.begin(), out.end(), [&](const ShelfGroup& g) { return g.name == name; });
+            auto at =
+                std::find_if(out.begin(), out.end(), [&](const ShelfGroup& g) { return g.name == name; });
             if (at == out.end()) at = out.insert(out.end(), {name, {}});
             at->pages.push_back(page);
         }

@@ -44,12 +44,12 @@ struct PaperWent {
     std::string uid;
     Rgb colour;
     struct Part {
-        int page = 0;        ///< into the records
-        double used = 0;     ///< on that page
-        double lost = 0;     ///< the way of the blade, slivers
+        int page = 0;    ///< into the records
+        double used = 0; ///< on that page
+        double lost = 0; ///< the way of the blade, slivers
     };
     std::vector<Part> parts; ///< oldest page first
-    bool known = false; ///< the stash still has it
+    bool known = false;      ///< the stash still has it
     double in_drawer = 0;
     int scraps = 0; ///< of what is in the drawer
 };

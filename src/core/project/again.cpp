@@ -126,10 +126,9 @@ Result<Again> other_cut(const Project& earlier, const Shared<DrawingFile>& drawi
         return std::nullopt;
     });
     if (!gone.empty())
-        out.no_longer.push_back(
-            sentence(count_of(gone.size(), "opening that was decided about is not there",
-                              "openings that were decided about are not there") +
-                     " in this drawing"));
+        out.no_longer.push_back(sentence(count_of(gone.size(), "opening that was decided about is not there",
+                                                  "openings that were decided about are not there") +
+                                         " in this drawing"));
     const auto again = planner.shapes(p);
     if (!again) return tl::make_unexpected(again.error());
     say_what_is_short(p, *again, out.no_longer);

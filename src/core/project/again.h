@@ -14,8 +14,8 @@ struct Again {
     std::vector<std::string> no_longer; ///< sentences: what of the earlier page does not fit any more
 };
 
-/// The same cut in other papers: everything lies as it did, sections have no paper yet, nothing has been made.
-/// `earlier` must have the papers at hand. Papers that are there no more are let go of.
+/// The same cut in other papers: everything lies as it did, sections have no paper yet, nothing has been
+/// made. `earlier` must have the papers at hand. Papers that are there no more are let go of.
 Result<Again> other_papers(const Project& earlier, Planner& planner);
 
 /// The same arrangement with another drawing in the place of the first: it gets the size and place of the one

@@ -38,9 +38,8 @@ void rename_steps(std::map<std::string, StepLog>& log, const std::map<std::strin
     static const std::string of_sheet = "sheet:";
     std::map<std::string, StepLog> out;
     for (auto& [key, value] : log)
-        out[key.rfind(of_sheet, 0) == 0
-                ? of_sheet + with_new_number(numbers, key.substr(of_sheet.size()))
-                : key] = value;
+        out[key.rfind(of_sheet, 0) == 0 ? of_sheet + with_new_number(numbers, key.substr(of_sheet.size()))
+                                        : key] = value;
     log = std::move(out);
 }
 
@@ -136,7 +135,8 @@ std::vector<std::string> put_back(Project& project) {
             if (c->paper == paper.id)
                 whole = change_count(then, c->sheet, c->back ? -c->sheet.count : c->sheet.count) && whole;
         if (!whole) {
-            said.push_back(sentence(paper.name + " stays as it is: a scrap that went back has been used since"));
+            said.push_back(
+                sentence(paper.name + " stays as it is: a scrap that went back has been used since"));
             continue;
         }
         std::erase_if(then.sheets, [](const SheetStock& s) { return s.irregular && s.count == 0; });

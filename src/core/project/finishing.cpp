@@ -16,6 +16,7 @@ namespace {
 
 constexpr double worth_keeping = 400; ///< mm2 of a scrap
 constexpr double least_width = 8;     ///< mm at its widest
+constexpr double runs_over = 3;       ///< mm that wet work goes beyond its place
 
 bool is_worth_keeping(const Polygon& p) {
     if (area(p) < worth_keeping) return false;
@@ -92,10 +93,10 @@ public:
 
 private:
     struct OnSheet {
-        Region used;                ///< paper that goes on the page
-        Region base;                ///< of it, what wet work lies on, in the sheet's place
-        Transform from_page;        ///< of the base
-        std::vector<int> patches;   ///< of the plan
+        Region used;              ///< paper that goes on the page
+        Region base;              ///< of it, what wet work lies on, in the sheet's place
+        Transform from_page;      ///< of the base
+        std::vector<int> patches; ///< of the plan
         std::vector<TakenPiece> pieces;
     };
 
@@ -154,8 +155,8 @@ private:
         }
     }
 
-    /// Drop-outs of a cut, and what else of its own paper the page offers and does not use, are not in what is
-    /// left beside the pieces.
+    /// Drop-outs of a cut, and what else of its own paper the page offers and does not use, are not in what
+    /// is left beside the pieces.
     Region free_parts_within(const std::string& whole) const {
         Region out;
         for (std::size_t s = 0; s < plan_.papers.sheets.size(); ++s) {
@@ -168,13 +169,13 @@ private:
 
     bool stained(const Polygon& scrap, const OnSheet& on) const {
         if (on.base.empty() || project_.build.habits.trim == TrimBase::BeforeWet) return false;
+        Region wet;
         for (const WetFacts& zone : plan_.dress.wet)
-            for (const Region* wet : {&zone.wet, &zone.primer})
-                for (const Polygon& p : *wet)
-                    if (const auto both = intersect({transformed(p, on.from_page)}, {scrap});
-                        both && !both->empty())
-                        return true;
-        return false;
+            for (const Region* all : {&zone.wet, &zone.primer})
+                for (const Polygon& p : *all) wet.push_back(transformed(p, on.from_page));
+        const auto runs = grow(wet, runs_over);
+        const auto both = runs ? intersect(*runs, {scrap}) : runs;
+        return both && !both->empty();
     }
 
     void give_back(SheetFate& fate, const Polygon& p, ScrapOf of, const OnSheet& on) {

@@ -1,7 +1,8 @@
 #pragma once
-// Finishing a page: what it takes out of the stash, by exact shape and count, and what goes back. Millimetres;
-// sheets as seen from side A. Whatever is taken is cut from whole sheets of the stock; of each, what is used,
-// what goes back and what is lost (the way of the blade, slivers, a branding strip) make up its area.
+// Finishing a page: what it takes out of the stash, by exact shape and count, and what goes back.
+// Millimetres; sheets as seen from side A. Whatever is taken is cut from whole sheets of the stock; of each,
+// what is used, what goes back and what is lost (the way of the blade, slivers, a branding strip) make up its
+// area.
 
 #include "core/build/step.h"
 #include "core/project/plan.h"
@@ -30,10 +31,11 @@ struct SheetFate {
 
 struct Finishing {
     std::vector<SheetFate> sheets;
-    std::vector<std::pair<std::string, SheetStock>> spares; ///< by paper: patches that were cut and are not wanted
-    std::vector<TakenSheet> taken;                          ///< to be added to the page's
-    ThingsHad things;                                       ///< to be taken
-    std::vector<std::string> without;                       ///< sentences: what the page lacks paper for
+    std::vector<std::pair<std::string, SheetStock>>
+        spares;                       ///< by paper: patches that were cut and are not wanted
+    std::vector<TakenSheet> taken;    ///< to be added to the page's
+    ThingsHad things;                 ///< to be taken
+    std::vector<std::string> without; ///< sentences: what the page lacks paper for
     bool nothing() const {
         return sheets.empty() && spares.empty() && things.embellishments.empty() && things.letters.empty();
     }

@@ -95,7 +95,8 @@ private:
         for (const TakenSheet& sheet : project_.keep.taken)
             for (const TakenPiece& piece : sheet.pieces) {
                 const Box there = bounds(piece.on_sheet);
-                if (sheet.paper == paper && piece.what == what && there.width() >= box.width() - same_within &&
+                if (sheet.paper == paper && piece.what == what &&
+                    there.width() >= box.width() - same_within &&
                     there.height() >= box.height() - same_within)
                     return true;
             }
@@ -104,7 +105,8 @@ private:
 
     OwnUse& note(const std::string& what, const CutFrom& from, const Box& box) {
         plan_.papers.own.push_back({what, whole_sheet_of(from.sheet),
-                                    transformed(Polygon{ring_of(box), {}}, from.to_sheet), false, from.to_sheet});
+                                    transformed(Polygon{ring_of(box), {}}, from.to_sheet), false,
+                                    from.to_sheet});
         return plan_.papers.own.back();
     }
 

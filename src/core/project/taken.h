@@ -7,8 +7,8 @@
 namespace zesty {
 
 /// Adds those sheets to the plan's, behind all others and with no area left to cut from, and notes which
-/// patches lie on them. One whose opening, paper or shape is another now counts as not cut. The plan must have
-/// its patches and papers of sections.
+/// patches lie on them. One whose opening, paper or shape is another now counts as not cut. The plan must
+/// have its patches and papers of sections.
 void note_taken(const Project& project, Plan& plan);
 
 /// Whether a patch that was cut is this one of the plan.

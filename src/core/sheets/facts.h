@@ -46,7 +46,8 @@ struct ShortPatch {
 };
 
 struct SheetFacts {
-    std::vector<PlacedPatch> had; ///< by patch: where those lie that have been cut already; sheet -1 for others
+    std::vector<PlacedPatch>
+        had; ///< by patch: where those lie that have been cut already; sheet -1 for others
     std::vector<PlacedPatch> placed; ///< by patch
     std::vector<UsedSheet> used;
     std::vector<ReservedRoom> room; ///< for wanted pieces of papers that this page uses

@@ -75,8 +75,8 @@ std::vector<SheetChange> sheet_changes(const std::vector<SheetStock>& before,
     return out;
 }
 
-/// Sheets that become scraps, or the other way round, do so altogether or not at all: where they are not there
-/// any more, nothing may come of them.
+/// Sheets that become scraps, or the other way round, do so altogether or not at all: where they are not
+/// there any more, nothing may come of them.
 bool can_be_carried(const std::vector<SheetChange>& changes, const std::vector<SheetStock>& now) {
     bool more = false, lacking = false;
     for (const SheetChange& c : changes) {

@@ -65,7 +65,8 @@ const LetterSet* Stash::letter_set(const std::string& id) const {
 }
 
 const PageRecord* Stash::record(const std::string& id) const {
-    const auto at = std::find_if(records.begin(), records.end(), [&](const PageRecord& r) { return r.id == id; });
+    const auto at =
+        std::find_if(records.begin(), records.end(), [&](const PageRecord& r) { return r.id == id; });
     return at == records.end() ? nullptr : &*at;
 }
 

@@ -60,8 +60,8 @@ enum class ScrapOf { Unknown, Leftover, DropOut, Middle, Spare };
 template <>
 inline constexpr std::array words_of<ScrapOf>{"unknown", "leftover", "drop-out", "middle", "spare"};
 
-/// Sheets of one outline, seen from side A, millimetres. A scrap keeps the place it had on its sheet, so that it
-/// shows the same part of the picture.
+/// Sheets of one outline, seen from side A, millimetres. A scrap keeps the place it had on its sheet, so that
+/// it shows the same part of the picture.
 struct SheetStock {
     Polygon outline;
     int count = 1;

@@ -1,8 +1,7 @@
 // Finding pages again, and what they say together.
 
-#include "core/keep/look_back.h"
-
 #include "core/build/step.h"
+#include "core/keep/look_back.h"
 #include "core/project/learned_pace.h"
 
 #include <gtest/gtest.h>
@@ -11,8 +10,8 @@ namespace zesty {
 
 namespace {
 
-PageRecord page(const std::string& title, const std::string& day, const std::string& paper, Rgb colour,
-                double used) {
+PageRecord remembered(const std::string& title, const std::string& day, const std::string& paper, Rgb colour,
+                      double used) {
     PageFacts facts;
     facts.cuts = {{"kite-hill.svg", 280, 280}};
     facts.papers = {{paper, paper, colour, true, false, 1, 1, 1, used + 100, used, 60}};
@@ -30,9 +29,9 @@ const Rgb red{190, 50, 45};
 const Rgb teal{40, 130, 130};
 
 std::vector<PageRecord> shelf() {
-    std::vector<PageRecord> out{page("Kite Hill", "2026-10-15", "Barley", red, 4000),
-                                page("Tram Terrace", "2026-09-02", "Barley", red, 2500),
-                                page("Seed Swap", "2026-07-20", "Gull Print", teal, 9000)};
+    std::vector<PageRecord> out{remembered("Kite Hill", "2026-10-15", "Barley", red, 4000),
+                                remembered("Tram Terrace", "2026-09-02", "Barley", red, 2500),
+                                remembered("Seed Swap", "2026-07-20", "Gull Print", teal, 9000)};
     out[0].notes.tags = {"wind"};
     out[0].notes.album = "Hill album";
     out[2].notes.made = "2025-12-24";

@@ -100,7 +100,6 @@ void take_set_out(const Camera& camera) {
     panel->choose(SetOutPanel::Pieces);
     settle(window);
     for (int loose : {2, 3}) panel->pieces().pick(loose);
-    camera.shoot("pieces");
     panel->choose(SetOutPanel::Sizes);
     camera.shoot("sizes");
     for (QPushButton* b : panel->findChildren<QPushButton*>())
@@ -225,6 +224,44 @@ void take_dress(const Camera& camera) {
     camera.undo_all();
 }
 
+/// A page of the demo is finished, with a few words about it.
+void finish_page(const Camera& camera, const char* page, const char* title, const char* album, const char* made) {
+    BenchWindow& window = camera.window;
+    window.document().history().setClean();
+    window.open(camera.demo.filePath(page));
+    settle(window);
+    window.document().change("What it tells", [&](Project& p) {
+        p.title = title;
+        p.keep.notes.album = album;
+        p.keep.notes.made = made;
+    });
+    window.state().go_to(Waypoint::Keep);
+    settle(window);
+    window.actions()[Act::FinishPage]->trigger();
+    settle(window);
+    window.document().history().setClean();
+}
+
+void take_keep(const Camera& camera, const QString& stash) {
+    for (const char* more : {"tram-terrace-stash.json", "tram-terrace-things.json", "seed-swap-stash.json",
+                             "seed-swap-things.json"})
+        if (auto store = StashStore::open(stash); store)
+            if (const auto papers = read_stash(camera.demo.filePath(more)); papers) (void)store->put(*papers);
+    finish_page(camera, "seed-swap.zesty", "Seed Swap", "Garden album", "2026-10-04");
+    finish_page(camera, "tram-terrace.zesty", "Tram Terrace", "Town album", "2026-11-21");
+    BenchWindow& window = camera.window;
+    window.open(camera.demo.filePath("kite-hill-dressed.zesty"));
+    settle(window);
+    window.document().change("What it tells", [](Project& p) {
+        p.keep.notes.story = "First wind of the autumn. The red one got away twice and came back once.";
+        p.keep.notes.tags = {"kites", "hill"};
+        p.keep.notes.photos_of = "12 October";
+        p.keep.notes.next_time = "photos before the right wing";
+    });
+    settle(window);
+    camera.shoot("keep");
+}
+
 } // namespace
 
 /// screenshots DEMO OUT [WIDTH HEIGHT]: of another size than the usual one, with the window as it is when
@@ -258,6 +295,7 @@ int main(int argc, char** argv) {
     take_papers(camera);
     take_sheets(camera, settings.stash_file());
     take_dress(camera);
+    take_keep(camera, settings.stash_file());
     window.actions()[Act::Keys]->trigger();
     if (all) camera.shoot("keys");
     return 0;

@@ -82,10 +82,18 @@ TEST(KeepJourney, APageIsFinishedUndoneAndRedoneAsOneStep) {
 TEST(KeepJourney, WhatIsSaidOfAPageGoesIntoItsRecordAndIsFound) {
     Bench bench;
     go_to_keep(bench);
-    auto* story = bench.window().findChild<QPlainTextEdit*>();
+    const int take_in_steps = bench.document().history().count();
+    QPlainTextEdit* story = nullptr;
+    for (auto* field : bench.window().findChildren<QPlainTextEdit*>())
+        if (field->accessibleName() == "Story") story = field;
     ASSERT_NE(story, nullptr);
     story->setFocus();
     QTest::keyClicks(story, "The red one got away.");
+    QTest::qWait(600);
+    bench.settle();
+    EXPECT_EQ(bench.document().history().count(), take_in_steps + 1) << "typed in one go, one step";
+    EXPECT_EQ(bench.document().project().keep.notes.story, "The red one got away.")
+        << "what is typed is there without leaving the field";
     type(bench, "Tags, with commas between them", "wind, hill,, wind");
     EXPECT_EQ(bench.document().project().keep.notes.story, "The red one got away.");
     EXPECT_EQ(bench.document().project().keep.notes.tags, (std::vector<std::string>{"wind", "hill"}));

@@ -70,14 +70,15 @@ void Document::use_stash(std::shared_ptr<const Stash> living) {
     emit project_changed();
 }
 
-void Document::change_papers(const QString& intention, const std::function<Stash(const Stash&)>& change) {
+void Document::change_papers(const QString& intention, const std::function<Stash(const Stash&)>& change,
+                             int drag) {
     const Stash& now = stash_at_hand(project_);
     Stash next = change(now);
     for (Paper& p : next.papers)
         if (find_same(now, p) < 0) p.in_stash = true;
     Project project = project_;
     project.stash = std::make_shared<const Stash>(std::move(next));
-    edit(intention, std::move(project));
+    edit(intention, std::move(project), drag);
 }
 
 /// Every paper of the stash is known by something it keeps wherever it goes.

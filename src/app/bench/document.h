@@ -35,7 +35,8 @@ public:
 
     /// A change of papers, which those of the stash make there as well; undoing it takes back just what it
     /// did. Papers that are new become the stash's.
-    void change_papers(const QString& intention, const std::function<Stash(const Stash&)>& change);
+    void change_papers(const QString& intention, const std::function<Stash(const Stash&)>& change,
+                       int drag = 0);
     /// What the stash that is open has now. No step: it is others' doing.
     void use_stash(std::shared_ptr<const Stash> living);
     const Stash& living_stash() const { return *living_; }

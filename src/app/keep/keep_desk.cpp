@@ -101,6 +101,7 @@ const PageRecord* KeepDesk::record() const {
 }
 
 void KeepDesk::pick(const std::string& uid) {
+    emit about_to_pick();
     picked_ = uid;
     emit changed();
 }
@@ -110,9 +111,10 @@ const PageNotes& KeepDesk::notes() const {
     return r ? r->notes : project().keep.notes;
 }
 
-void KeepDesk::change_notes(const QString& intention, const std::function<void(PageNotes&)>& change) {
+void KeepDesk::change_notes(const QString& intention, const std::function<void(PageNotes&)>& change,
+                            int drag) {
     if (of_the_page()) {
-        bench_.document.change(intention, [&](Project& p) { change(p.keep.notes); });
+        bench_.document.change(intention, [&](Project& p) { change(p.keep.notes); }, drag);
         return;
     }
     bench_.document.change_papers(intention, [&](const Stash& now) {
@@ -120,7 +122,7 @@ void KeepDesk::change_notes(const QString& intention, const std::function<void(P
         for (PageRecord& r : out.records)
             if (r.uid == picked_) change(r.notes);
         return out;
-    });
+    }, drag);
 }
 
 void KeepDesk::forget_record() {

@@ -51,7 +51,8 @@ public:
     void pick(const std::string& uid); ///< empty for the page on the bench
     /// The notes of the record in hand, or of the page.
     const PageNotes& notes() const;
-    void change_notes(const QString& intention, const std::function<void(PageNotes&)>& change);
+    /// Those with the same `drag` number become one step.
+    void change_notes(const QString& intention, const std::function<void(PageNotes&)>& change, int drag);
     void take_photo(const QString& path);
     void forget_record();
     void take_pace();
@@ -66,6 +67,7 @@ public:
     void be_seen(bool seen);
 
 signals:
+    void about_to_pick(); ///< what is typed belongs to the record that still is in hand
     void changed();
     void pictures_changed();
     void page_begun(const zesty::Project& page);

@@ -4,16 +4,16 @@
 #include "core/build/step.h"
 #include "core/sentences.h"
 
-#include <QFocusEvent>
 #include <QHBoxLayout>
 #include <QLineEdit>
 #include <QPlainTextEdit>
+#include <utility>
 
 namespace zesty {
 
 namespace {
 
-constexpr int story_high = 74;
+constexpr int story_high = 74, typing_pause_ms = 400;
 
 QStringList tags_in(const QString& text) {
     QStringList out;
@@ -32,11 +32,17 @@ RecordPart::RecordPart(Document& document, BenchState& state, Actions& actions, 
     build_notes();
     build_doing();
     says_ = line("record-says");
+    pause_.setSingleShot(true);
+    pause_.setInterval(typing_pause_ms);
+    connect(&pause_, &QTimer::timeout, this, &RecordPart::take_what_is_typed);
+    connect(&desk, &KeepDesk::about_to_pick, this, &RecordPart::take_what_is_typed);
     connect(&desk, &KeepDesk::changed, this, &RecordPart::refresh_if_shown);
-}
-
-RecordPart::~RecordPart() {
-    story_->removeEventFilter(this);
+    // Another page: what was typed for the one before went with it.
+    connect(&document, &Document::path_changed, this, [this] {
+        if (document_.history().count() > 0) return;
+        pause_.stop();
+        typed_in_ = nullptr;
+    });
 }
 
 QLineEdit* RecordPart::note(QHBoxLayout* r, const char* name, const char* example,
@@ -45,12 +51,12 @@ QLineEdit* RecordPart::note(QHBoxLayout* r, const char* name, const char* exampl
     field->setAccessibleName(name);
     field->setToolTip(name);
     field->setPlaceholderText(example);
-    connect(field, &QLineEdit::editingFinished, this, [this, field, name, of] {
-        const std::string said = field->text().simplified().toStdString();
-        if (said == desk_.notes().*of) return;
-        desk_.change_notes(name, [&](PageNotes& notes) { notes.*of = said; });
+    connect(field, &QLineEdit::textEdited, this, [this, field] { typed(field); });
+    connect(field, &QLineEdit::editingFinished, this, [this, field] {
+        typed(field);
+        take_what_is_typed();
     });
-    notes_.emplace_back(field, of);
+    notes_.push_back({field, of});
     r->addWidget(field, 1);
     return field;
 }
@@ -61,19 +67,19 @@ void RecordPart::build_notes() {
     story_->setPlaceholderText("First wind of the autumn: the red kite got away twice.");
     story_->setFixedHeight(story_high);
     story_->setTabChangesFocus(true);
-    story_->installEventFilter(this);
+    connect(story_, &QPlainTextEdit::textChanged, this, [this] {
+        if (story_->hasFocus()) typed(story_);
+    });
     column_->addWidget(story_);
     auto* r = row("Tags");
     tags_ = new QLineEdit(this);
     tags_->setAccessibleName("Tags, with commas between them");
     tags_->setToolTip(tags_->accessibleName());
     tags_->setPlaceholderText("kites, hill, grandma");
+    connect(tags_, &QLineEdit::textEdited, this, [this] { typed(tags_); });
     connect(tags_, &QLineEdit::editingFinished, this, [this] {
-        std::vector<std::string> tags;
-        for (const QString& tag : tags_in(tags_->text()))
-            if (tags.size() < most_tags) tags.push_back(tag.toStdString());
-        if (tags != desk_.notes().tags)
-            desk_.change_notes("Tags", [&](PageNotes& notes) { notes.tags = tags; });
+        typed(tags_);
+        take_what_is_typed();
     });
     r->addWidget(tags_, 1);
     r = row("Photos");
@@ -110,15 +116,42 @@ void RecordPart::build_doing() {
     r->addStretch(1);
 }
 
-bool RecordPart::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == story_ && event->type() == QEvent::FocusOut) story_written();
-    return PanelPart::eventFilter(watched, event);
+void RecordPart::typed(QWidget* in) {
+    if (in != typed_in_) {
+        take_what_is_typed();
+        typed_in_ = in;
+        drag_ = document_.new_drag();
+    }
+    pause_.start();
 }
 
-void RecordPart::story_written() {
-    const std::string said = story_->toPlainText().toStdString();
-    if (said == desk_.notes().story) return;
-    desk_.change_notes("Story", [&](PageNotes& notes) { notes.story = said; });
+void RecordPart::take_what_is_typed() {
+    pause_.stop();
+    QWidget* const in = std::exchange(typed_in_, nullptr);
+    if (!in) return;
+    if (in == story_) {
+        const std::string said = story_->toPlainText().toStdString();
+        if (said != desk_.notes().story)
+            desk_.change_notes("Story", [&](PageNotes& notes) { notes.story = said; }, drag_);
+    } else if (in == tags_) {
+        std::vector<std::string> tags;
+        for (const QString& tag : tags_in(tags_->text()))
+            if (tags.size() < most_tags) tags.push_back(tag.toStdString());
+        if (tags != desk_.notes().tags)
+            desk_.change_notes("Tags", [&](PageNotes& notes) { notes.tags = tags; }, drag_);
+    }
+    for (const auto& [field, of] : notes_) {
+        const std::string said = field->text().simplified().toStdString();
+        if (field == in && said != desk_.notes().*of)
+            desk_.change_notes(field->accessibleName(), [&](PageNotes& notes) { notes.*of = said; }, drag_);
+    }
+    // Who goes on typing in the same field goes on with the same step.
+    typed_in_ = in->hasFocus() ? in : nullptr;
+}
+
+void RecordPart::hideEvent(QHideEvent* event) {
+    take_what_is_typed();
+    PanelPart::hideEvent(event);
 }
 
 void RecordPart::show_times() {
@@ -144,15 +177,18 @@ void RecordPart::refresh() {
                                                                           : QString("not finished yet"))
                                       : "finished " + words(date_in_words(finished))));
     const PageNotes& notes = desk_.notes();
-    const std::string uid = here ? std::string() : r->uid;
-    if (shown_ != uid || !story_->hasFocus())
-        if (story_->toPlainText().toStdString() != notes.story) story_->setPlainText(words(notes.story));
-    shown_ = uid;
+    // A field somebody is typing in is theirs.
+    const auto theirs = [&](const QWidget* field) { return pause_.isActive() && field == typed_in_; };
+    if (!theirs(story_) && story_->toPlainText().toStdString() != notes.story) {
+        const QSignalBlocker silent(story_);
+        story_->setPlainText(words(notes.story));
+    }
     for (const auto& [field, of] : notes_)
-        if (!field->hasFocus() || !field->isModified()) field->setText(words(notes.*of));
+        if (!theirs(field) && field->text().simplified().toStdString() != notes.*of)
+            field->setText(words(notes.*of));
     QStringList tags;
     for (const std::string& tag : notes.tags) tags << words(tag);
-    if (!tags_->hasFocus() || !tags_->isModified()) tags_->setText(tags.join(", "));
+    if (!theirs(tags_) && tags_in(tags_->text()) != tags) tags_->setText(tags.join(", "));
     show_times();
     const FinishLook* look = desk_.look();
     finish_->setVisible(here && (page.keep.finished.empty() || (look && !look->all.nothing())));

@@ -4,6 +4,8 @@
 #include "app/bench/panel_part.h"
 #include "app/keep/keep_desk.h"
 
+#include <QTimer>
+
 class QLineEdit;
 class QPlainTextEdit;
 
@@ -13,17 +15,18 @@ class RecordPart : public PanelPart {
     Q_OBJECT
 public:
     RecordPart(Document& document, BenchState& state, Actions& actions, KeepDesk& desk, QWidget* parent);
-    ~RecordPart() override;
 
 protected:
-    bool eventFilter(QObject* watched, QEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
 
 private:
     void refresh() override;
     void build_notes();
     void build_doing();
     QLineEdit* note(QHBoxLayout* row, const char* name, const char* example, std::string PageNotes::*of);
-    void story_written();
+    /// What is typed counts a moment later, or as soon as something else is done.
+    void typed(QWidget* in);
+    void take_what_is_typed();
     void show_times();
 
     KeepDesk& desk_;
@@ -31,7 +34,11 @@ private:
     QLabel* says_;
     QPlainTextEdit* story_;
     QLineEdit* tags_;
-    std::vector<std::pair<QLineEdit*, std::string PageNotes::*>> notes_;
+    struct Note {
+        QLineEdit* field;
+        std::string PageNotes::*of;
+    };
+    std::vector<Note> notes_;
     QLabel* times_;
     QPushButton* finish_;
     QPushButton* some_;
@@ -39,7 +46,9 @@ private:
     QWidget* again_row_;
     QPushButton* photo_;
     QPushButton* forget_;
-    std::string shown_; ///< uid of the record whose story stands in the field
+    QTimer pause_;
+    QWidget* typed_in_ = nullptr;
+    int drag_ = 0;
 };
 
 } // namespace zesty

@@ -12,7 +12,8 @@ namespace zesty {
 
 namespace {
 
-constexpr double row_high = 38, name_wide = 148, swatch_side = 26, bar_high = 24;
+constexpr double row_high = 38, name_wide = 148, swatch_side = 26, bar_high = 24,
+                 least_for_words = 44;
 constexpr int colours = 4;
 const QColor part_colours[colours]{
     {0xf4, 0xc7, 0x97}, {0xb9, 0xd4, 0xe2}, {0xc9, 0xdc, 0xb4}, {0xe6, 0xc6, 0xd4}};
@@ -56,7 +57,7 @@ void WentRow::paintEvent(QPaintEvent*) {
     p.setPen(QPen(theme::line, 1));
     p.setBrush(to_qt(went_.colour));
     p.drawRect(QRectF(0, (row_high - swatch_side) / 2, swatch_side, swatch_side));
-    const QRectF name(swatch_side + 8, 0, name_wide - swatch_side - 14, row_high / 2 + 2);
+    const QRectF name(swatch_side + 8, 0, name_wide - swatch_side - 14, row_high / 2);
     p.setPen(theme::ink);
     p.setFont(theme::font(theme::Text::Small, true));
     p.drawText(name, Qt::AlignLeft | Qt::AlignBottom,
@@ -77,9 +78,10 @@ void WentRow::paintEvent(QPaintEvent*) {
         p.setBrush(drawer ? theme::card
                           : part_colours[static_cast<std::size_t>(went_.parts[i].page) % colours]);
         p.drawRoundedRect(all[i], 3, 3);
-        const QString text = drawer ? QString("in the drawer") : titles_[static_cast<qsizetype>(i)];
+        QString text = drawer ? QString("in the drawer") : titles_[static_cast<qsizetype>(i)];
         const QRectF room = all[i].adjusted(8, 0, -4, 0);
-        if (room.width() < 30) continue;
+        if (drawer && p.fontMetrics().horizontalAdvance(text) > room.width()) text = "left";
+        if (room.width() < least_for_words) continue;
         p.setPen(drawer ? theme::quiet : theme::ink);
         p.drawText(room, Qt::AlignLeft | Qt::AlignVCenter,
                    p.fontMetrics().elidedText(text, Qt::ElideRight, static_cast<int>(room.width())));

@@ -26,7 +26,8 @@ private:
     Clock::time_point end_;
 };
 
-inline constexpr double longest_reading = 10; ///< s
+inline constexpr double longest_reading = 10;     ///< s
+inline constexpr double longest_collecting = 120; ///< s, of many papers with their pictures
 
 /// Ends the program with exit code 2 and one line when it is still there after so many seconds: nothing is
 /// written while one is on watch.

@@ -35,7 +35,8 @@ namespace {
 using nlohmann::json;
 
 Result<Stash> read_watched(const std::string& path) {
-    const Watch watch(path + ": reading this takes over 10 s; it was given up", longest_reading);
+    // Every picture is looked at, of hundreds perhaps.
+    const Watch watch(path + ": reading this takes over 2 minutes; it was given up", longest_collecting);
     return read_papers(QString::fromStdString(path));
 }
 

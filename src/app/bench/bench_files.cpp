@@ -81,6 +81,19 @@ void BenchWindow::take_project(const Project& project, const QString& path, cons
     document_.reset(project, path, stamp);
 }
 
+/// A copy without a name: the demo stays as it is.
+void BenchWindow::open_demo(const QString& file) {
+    if (document_.changed() && !questions_.discard(this)) return;
+    worker_.think(this, [this, file](Planner&) -> std::function<void()> {
+        auto page = open_project(file);
+        if (!page) return [this, m = words(page.error().message)] { say(m + ".", true); };
+        return [this, page = std::move(*page)] {
+            take_project(page, {}, {});
+            say("This is a copy of a demo page. Its papers came with it; nothing you do here changes the demo.", false);
+        };
+    });
+}
+
 void BenchWindow::connect_files() {
     connect(&worker_, &Worker::opened_drawing, this, &BenchWindow::take_drawing);
     connect(&worker_, &Worker::opened_project, this,

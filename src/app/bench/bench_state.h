@@ -69,6 +69,10 @@ public:
     } ///< null while the page is on show
     const std::shared_ptr<const ShownBundle>& bundle() const { return bundle_; } ///< the same
 
+    /// The picture of a paper is decoded on another thread; `wants` is painted again after that.
+    void make_ready(int paper, Side side, QWidget* wants);
+    bool pictures_ready() const { return decoding_ == 0; }
+
     void go_to(Waypoint waypoint);
     void show_plan(std::shared_ptr<const Plan> plan, std::shared_ptr<const Textures> textures);
     void select(std::set<int> openings);
@@ -88,6 +92,7 @@ signals:
     void shown_instead_changed();
 
 private:
+    int decoding_ = 0;
     Offers* offers_;
     InHand* in_hand_;
     PageTools* tools_;

@@ -3,6 +3,7 @@
 #include "app/bench/add_paper_line.h"
 #include "app/bench/bring_in.h"
 #include "app/bench/drawer.h"
+#include "app/bench/first_steps.h"
 #include "app/bench/head_bar.h"
 #include "app/bench/keys_sheet.h"
 #include "app/bench/living_stash.h"
@@ -20,6 +21,7 @@
 #include "app/setout/set_out_waypoint.h"
 #include "app/sheets/sheets_waypoint.h"
 #include "core/project/set_aside.h"
+#include "core/project/stash_at_hand.h"
 #include "io/own_numbers_file.h"
 
 #include <QClipboard>
@@ -86,6 +88,8 @@ void BenchWindow::build() {
     middle_ = new QStackedWidget(whole);
     page_ = new PageView(document_, state_, middle_);
     middle_->addWidget(page_);
+    first_steps_ = new FirstSteps(state_, middle_);
+    middle_->addWidget(first_steps_);
     living_ = new LivingStash(document_, settings_.stash_file(), this);
     bring_in_ = new BringIn(
         document_, worker_, *notices_,
@@ -203,6 +207,8 @@ void BenchWindow::connect_views() {
     connect(second_look_, &SecondLook::ask_again, this,
             [this] { document_.change("Show what is set aside", [](Project& p) { zesty::ask_again(p); }); });
     connect(head_, &HeadBar::open_recent, this, &BenchWindow::open);
+    connect(first_steps_, &FirstSteps::open_drawing, actions_[Act::Open], &QAction::trigger);
+    connect(first_steps_, &FirstSteps::open_demo, this, &BenchWindow::open_demo);
 }
 
 void BenchWindow::connect_worker() {
@@ -271,13 +277,14 @@ void BenchWindow::replan() {
     if (worker_.proposing()) worker_.stop_proposing();
     state_.offers().set({});
     wanted_plan_ = worker_.plan(document_.project(), state_.waypoint() == Waypoint::SetOut);
+    show_middle();
     refresh();
 }
 
 bool BenchWindow::settled() const {
     const auto plan = state_.own_plan();
     return worker_.idle() && living_->idle() && !worker_.proposing() && !papers_->waits_for_aims() && plan &&
-           (plan->sheets.done || !plan->sections.cut) && page_->up_to_date() && second_look_->up_to_date() &&
+           (plan->sheets.done || !plan->sections.cut) && state_.pictures_ready() && page_->up_to_date() && second_look_->up_to_date() &&
            std::all_of(waypoints_.begin(), waypoints_.end(),
                        [](const auto* w) { return w->middle_up_to_date(); });
 }
@@ -305,6 +312,17 @@ void BenchWindow::show_surroundings() {
     drawer_->setVisible(all && waypoint().shows_drawer());
 }
 
+/// There is no page to show here, and nothing else.
+bool BenchWindow::nothing_yet() const {
+    const Project& page = document_.project();
+    if (!page.set_out.cuts.empty() || !page.set_out.photos.empty() || state_.cutting_mats() || state_.bundle())
+        return false;
+    if (page.sections.divisions.contains(base_spot) || page.set_out.sketch.picture) return false;
+    if (state_.waypoint() == Waypoint::Keep) return stash_at_hand(page).records.empty();
+    const bool own = state_.waypoint() == Waypoint::SetOut || state_.waypoint() == Waypoint::Papers;
+    return !own || waypoint().middle() == nullptr;
+}
+
 /// Papers are picked elsewhere.
 bool BenchWindow::about_the_page() const {
     return state_.waypoint() != Waypoint::Papers && state_.waypoint() != Waypoint::Sheets;
@@ -313,6 +331,7 @@ bool BenchWindow::about_the_page() const {
 /// The page, or what the waypoint shows in its place just now.
 void BenchWindow::show_middle() {
     QWidget* next = waypoint().middle() ? waypoint().middle() : page_;
+    if (nothing_yet()) next = first_steps_;
     if (middle_->currentWidget() == next) return;
     middle_->setCurrentWidget(next);
     next->setFocus();

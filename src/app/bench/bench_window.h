@@ -18,6 +18,7 @@ namespace zesty {
 
 class BringIn;
 class Drawer;
+class FirstSteps;
 class HeadBar;
 class KeysSheet;
 class LivingStash;
@@ -70,6 +71,7 @@ private:
     void show_middle();
     void show_surroundings();
     void refresh();
+    bool nothing_yet() const;
     void clear();
     void say(const QString& message, bool trouble);
     void go_to(const Finding& finding);
@@ -78,6 +80,7 @@ private:
     void save(bool ask);
     void take_drawing(const std::shared_ptr<const DrawingFile>& file, const QString& path);
     void take_project(const Project& project, const QString& path, const FileStamp& stamp);
+    void open_demo(const QString& file);
     void offer_left_work();
     void take_up_left_work(const LeftWork& left);
     void look_at_file();
@@ -111,6 +114,7 @@ private:
     Drawer* drawer_ = nullptr;
     SecondLook* second_look_ = nullptr;
     KeysSheet* keys_ = nullptr;
+    FirstSteps* first_steps_ = nullptr;
 };
 
 } // namespace zesty

@@ -11,6 +11,7 @@
 #include <QDragEnterEvent>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QLocale>
 #include <QMenu>
 #include <QMimeData>
 #include <QPushButton>
@@ -18,6 +19,12 @@
 #include <algorithm>
 
 namespace zesty {
+
+namespace {
+/// A row nobody could look through is no help; what is used on the page comes first.
+constexpr std::size_t most_swatches = 120;
+} // namespace
+
 
 Drawer::Drawer(Document& document, BenchState& state, Actions& actions, const QString& stash_name,
                QWidget* parent)
@@ -162,8 +169,8 @@ QWidget* Drawer::card_for_more() {
         "dropped here");
     card->setStyleSheet(
         "QPushButton { border: 1px dashed #B9AD98; border-radius: 6px; color: #6B6670; "
-        "background: transparent; } QPushButton:hover, QPushButton:focus { border-color: #B84E08; "
-        "color: #B84E08; }");
+        "background: transparent; } QPushButton:hover, QPushButton:focus { border-color: #A94608; "
+        "color: #A94608; }");
     connect(card, &QPushButton::clicked, this, &Drawer::add_papers);
     return card;
 }
@@ -231,11 +238,20 @@ void Drawer::rebuild(const std::vector<int>& papers) {
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(6);
     for (const int p : papers) {
+        if (swatches_.size() == most_swatches) break;
         auto* s = new Swatch(p, state_, document_, row_);
         s->make_small(folded_);
         connect(s, &Swatch::give, this, &Drawer::give_picked);
         row->addWidget(s);
         swatches_.push_back(s);
+    }
+    if (papers.size() > most_swatches) {
+        auto* more = new QLabel(QString("and %1 more:\nlook for them\nby words above")
+                                    .arg(QLocale(QLocale::English).toString(
+                                        static_cast<int>(papers.size() - most_swatches))),
+                                row_);
+        more->setProperty("quiet", true);
+        row->addWidget(more);
     }
     if (papers.empty() && shown_ && !shown_->papers.empty()) {
         auto* none = new QLabel("No paper is like that. Fewer words, or another colour?", row_);

@@ -88,7 +88,7 @@ public:
         so->setCursor(Qt::PointingHandCursor);
         so->setStyleSheet(
             "QPushButton { border: none; background: transparent; padding: 0; color: #6B6670; "
-            "text-decoration: underline; } QPushButton:hover, QPushButton:focus { color: #B84E08; }");
+            "text-decoration: underline; } QPushButton:hover, QPushButton:focus { color: #A94608; }");
         so->setToolTip("Set this aside; it comes back when its reason changes");
         QObject::connect(so, &QPushButton::clicked, this, std::move(meant));
         column->addWidget(so, 0, Qt::AlignLeft);

@@ -133,6 +133,14 @@ void Swatch::paint_gauge(QPainter& p, const Paper& paper, double left) {
     const double scale = true_scale(*this);
     const Side side = state_.drawer().side_up(paper_);
     p.scale(scale, scale);
+    if (!state_.textures()->ready(paper_, side)) {
+        // Its colour until its picture is there.
+        p.fillRect(QRectF(0, 0, r.width() / scale, r.height() / scale), state_.textures()->colour(paper_, side));
+        p.restore();
+        if (std::exchange(asked_, state_.textures()->number()) != state_.textures()->number())
+            state_.make_ready(paper_, side, this);
+        return;
+    }
     // Patterns at their true size; an ombre is shown whole, because its two ends are what one chooses it for.
     const Box whole = picture_box(paper);
     const QSizeF room(r.width() / scale, r.height() / scale);

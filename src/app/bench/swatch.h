@@ -43,6 +43,7 @@ private:
     Document& document_;
     QPoint pressed_;
     bool small_ = false;
+    unsigned asked_ = 0; ///< of the textures that were asked for the picture
 };
 
 } // namespace zesty

@@ -61,17 +61,17 @@ QComboBox:disabled { color: #A39C92; }
 QPushButton:focus, QToolButton:focus, QLineEdit:focus, QPlainTextEdit:focus, QComboBox:focus { border: 2px solid #E86A17; }
 QPushButton:pressed, QToolButton:pressed { background: #FBE6D3; }
 QPushButton:disabled, QToolButton:disabled { color: #A39C92; background: #F6F2E9; border-color: #E3DACB; }
-QPushButton[primary="true"] { background: #B84E08; border-color: #B84E08; color: #FFFFFF; font-weight: 600; }
+QPushButton[primary="true"] { background: #A94608; border-color: #A94608; color: #FFFFFF; font-weight: 600; }
 QPushButton[primary="true"]:hover { background: #A34406; }
 QPushButton[primary="true"]:focus { border: 2px solid #26242B; }
 QPushButton[primary="true"]:disabled { background: #E5DCCD; border-color: #E5DCCD; color: #8F887D; }
 QPushButton[fix="true"] { background: #FBE6D3; border: 1px solid #FBE6D3; color: #A34406; font-weight: 600; border-radius: 10px; padding: 4px 12px; }
-QPushButton[fix="true"]:hover, QPushButton[fix="true"]:focus { border-color: #B84E08; }
+QPushButton[fix="true"]:hover, QPushButton[fix="true"]:focus { border-color: #A94608; }
 QPushButton[quiet="true"], QToolButton[quiet="true"] { background: transparent; border-color: transparent; color: #54505A; }
 QPushButton[quiet="true"]:hover, QToolButton[quiet="true"]:hover { background: #FFFEFB; border-color: #D9D0C0; }
 QPushButton[quiet="true"]:focus, QToolButton[quiet="true"]:focus { border-color: #E86A17; }
 QPushButton[segment="true"] { border-radius: 6px; padding: 4px 8px; }
-QPushButton[segment="true"]:checked { background: #FBE6D3; border-color: #B84E08; color: #A34406; font-weight: 600; }
+QPushButton[segment="true"]:checked { background: #FBE6D3; border-color: #A94608; color: #A34406; font-weight: 600; }
 QToolButton::menu-indicator { image: none; }
 QLineEdit, QPlainTextEdit { background: #FFFEFB; border: 1px solid #D9D0C0; border-radius: 6px; padding: 4px 8px; selection-background-color: #E86A17; }
 QListWidget { background: #FFFEFB; border: 1px solid #D9D0C0; border-radius: 6px; padding: 2px; outline: none; }
@@ -81,7 +81,7 @@ QListWidget:focus { border: 2px solid #E86A17; }
 QLineEdit[wrong="true"] { border: 2px solid #B02A4B; }
 QCheckBox { spacing: 8px; }
 QCheckBox::indicator { width: 16px; height: 16px; border: 1px solid #A39C92; border-radius: 4px; background: #FFFEFB; }
-QCheckBox::indicator:checked { background: #B84E08; border-color: #B84E08; image: url(:/icons/check.svg); }
+QCheckBox::indicator:checked { background: #A94608; border-color: #A94608; image: url(:/icons/check.svg); }
 QCheckBox:focus { color: #A34406; }
 QSlider::groove:horizontal { height: 5px; border-radius: 2px; background: #D9D0C0; }
 QSlider::sub-page:horizontal { height: 5px; border-radius: 2px; background: #E86A17; }

@@ -71,7 +71,7 @@ bool papers_in_trouble(const Plan& plan) {
 }
 
 QString papers_answer(const Plan& plan) {
-    if (!plan.sections.cut) return "";
+    if (!plan.sections.cut) return "nothing to back yet";
     if (plan.papers.uses.empty()) return "no stash yet";
     if (papers_in_trouble(plan)) return counted(short_of_paper(plan), "patch short", "patches short");
     if (const std::size_t bare = without_paper(plan)) return QString("%1 without paper").arg(bare);
@@ -90,7 +90,7 @@ QString price(const Plan& plan) {
 }
 
 QString sheets_answer(const Plan& plan) {
-    if (!plan.sections.cut) return "";
+    if (!plan.sections.cut) return "nothing to cut yet";
     if (!plan.sheets.done) return "laying out";
     return plan.sheets.used.empty() ? "nothing to cut yet" : price(plan);
 }

@@ -155,7 +155,7 @@ void StepView::be_large(bool large) {
 
 void StepView::set_sizes() {
     const int more = large_ ? 8 : 0;
-    set_size(number_, 34 + 2 * more, "font-weight: 600; color: #B84E08;");
+    set_size(number_, 34 + 2 * more, "font-weight: 600; color: #A94608;");
     set_size(what_, 21 + more);
     set_size(about_, 14 + more / 2);
     set_size(meanwhile_, 15 + more);

@@ -192,7 +192,7 @@ void RecordPart::refresh() {
     show_times();
     const FinishLook* look = desk_.look();
     finish_->setVisible(here && (page.keep.finished.empty() || (look && !look->all.nothing())));
-    finish_->setEnabled(look != nullptr);
+    finish_->setEnabled(look && actions_[Act::FinishPage]->isEnabled());
     some_->setVisible(here && look && look->some_cut && page.keep.finished.empty());
     back_->setVisible(here && (!page.keep.taken.empty() || !page.keep.finished.empty()));
     again_row_->setVisible(r != nullptr);

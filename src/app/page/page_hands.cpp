@@ -4,6 +4,9 @@
 #include "app/page/page_view.h"
 #include "app/page/select_drags.h"
 
+#include <QPinchGesture>
+#include <QNativeGestureEvent>
+#include <QGestureEvent>
 #include <QDragEnterEvent>
 #include <QKeyEvent>
 #include <QMimeData>
@@ -19,8 +22,30 @@ constexpr double compare_reach = 10; ///< px
 
 // --- mouse ------------------------------------------------------------------------------------------------
 
+/// A wheel comes closer or goes away. Two fingers on a touchpad push the page about, and zoom it with Ctrl.
 void PageView::wheelEvent(QWheelEvent* event) {
-    zoom_at(event->position(), std::pow(1.0015, event->angleDelta().y()));
+    const bool fingers = event->phase() != Qt::NoScrollPhase && !event->pixelDelta().isNull();
+    if (fingers && !(event->modifiers() & Qt::ControlModifier))
+        push_view(event->pixelDelta());
+    else
+        zoom_at(event->position(), std::pow(1.0015, event->angleDelta().y()));
+}
+
+/// Fingers that go apart or together, on a touchpad or a touchscreen.
+bool PageView::event(QEvent* event) {
+    if (event->type() == QEvent::NativeGesture) {
+        auto* native = static_cast<QNativeGestureEvent*>(event);
+        if (native->gestureType() != Qt::ZoomNativeGesture) return QWidget::event(event);
+        zoom_at(native->position(), 1 + native->value());
+        return true;
+    }
+    if (event->type() == QEvent::Gesture)
+        if (auto* pinch = static_cast<QPinchGesture*>(static_cast<QGestureEvent*>(event)->gesture(Qt::PinchGesture))) {
+            drag_.reset(); // a finger that came first has begun none
+            zoom_at(mapFromGlobal(pinch->centerPoint()), pinch->scaleFactor());
+            return true;
+        }
+    return QWidget::event(event);
 }
 
 bool PageView::over_compared_line(QPointF pixel) const {

@@ -27,6 +27,7 @@ PageView::PageView(Document& document, BenchState& state, QWidget* parent)
     setAcceptDrops(true);
     setMinimumSize(320, 280);
     setAccessibleName("Page");
+    grabGesture(Qt::PinchGesture);
     setObjectName("page");
     const auto repaint_all = [this] {
         base_stale_ = true;
@@ -107,6 +108,12 @@ void PageView::zoom_at(QPointF pixel, double factor) {
     const Point under = map_.back(pixel);
     map_.scale = std::clamp(map_.scale * factor, 0.2, 60.0);
     map_.origin += pixel - map_(under);
+    fitted_ = false;
+    update();
+}
+
+void PageView::push_view(QPointF by) {
+    map_.origin += by;
     fitted_ = false;
     update();
 }
@@ -203,29 +210,10 @@ void PageView::paint_base(QPainter& painter) const {
     painter.restore();
 }
 
-void PageView::paint_empty(QPainter& painter) {
-    painter.fillRect(rect(), theme::bench);
-    QRectF box(0, 0, 440, 190);
-    box.moveCenter(QRectF(rect()).center());
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.setPen(QPen(theme::tape_line, 2, Qt::DashLine));
-    painter.setBrush(theme::paper);
-    painter.drawRoundedRect(box, theme::radius, theme::radius);
-    painter.setPen(theme::ink);
-    painter.setFont(theme::font(theme::Text::Title));
-    painter.drawText(box.adjusted(0, 40, 0, 0), Qt::AlignHCenter | Qt::AlignTop,
-                     "Put a cut file on the page");
-    painter.setPen(theme::quiet);
-    painter.setFont(theme::font(theme::Text::Body));
-    painter.drawText(
-        box.adjusted(24, 84, -24, 0), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
-        "Drop an SVG drawing here, or press Ctrl+O.\nIt is measured at once: pieces, openings, bars.");
-}
-
 void PageView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     if (!something_to_show()) {
-        paint_empty(painter);
+        painter.fillRect(rect(), theme::bench);
         return;
     }
     ask_for_base();

@@ -51,6 +51,7 @@ signals:
 protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    bool event(QEvent* event) override;
     void wheelEvent(QWheelEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
@@ -67,11 +68,11 @@ private:
     PageHands hands() { return {document_, state_, *this}; }
     bool something_to_show() const;
     QRectF room() const;
+    void push_view(QPointF by);
     void zoom_at(QPointF pixel, double factor);
     void zoom_to(const Box& on_page);
     void ask_for_base();
     void paint_base(QPainter& painter) const;
-    void paint_empty(QPainter& painter);
     void paint_line_below(QPainter& painter) const;
     void paint_compared(QPainter& painter) const;
     double compared_px() const; ///< where the line between proposal and page is

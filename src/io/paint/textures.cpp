@@ -94,12 +94,13 @@ const QImage& Textures::picture(const Shared<BroughtPicture>& brought) const {
 }
 
 void Textures::take(const Stash& stash, const Textures* before) {
-    const auto decoded = [&](const PictureBytes& bytes) -> const Fineness& {
-        const auto [at, fresh] = decoded_.try_emplace(bytes.pointer());
-        if (!fresh) return at->second;
-        const auto known = before ? before->decoded_.find(bytes.pointer()) : decoded_.end();
-        at->second = before && known != before->decoded_.end() ? known->second : decode(*bytes);
-        return at->second;
+    const auto picture_of = [&](const PictureBytes& bytes) {
+        auto& picture = pictures_[bytes.pointer()];
+        if (picture) return picture;
+        if (before)
+            if (const auto known = before->pictures_.find(bytes.pointer()); known != before->pictures_.end())
+                return picture = known->second;
+        return picture = std::make_shared<const Picture>(bytes.pointer());
     };
     for (const Paper& p : stash.papers) {
         std::array<Texture, 2> both;
@@ -113,7 +114,7 @@ void Textures::take(const Stash& stash, const Textures* before) {
                 t = both[0];
                 continue;
             }
-            t.images = decoded(found->second);
+            t.picture = picture_of(found->second);
         }
         textures_.push_back(std::move(both));
     }
@@ -122,6 +123,23 @@ void Textures::take(const Stash& stash, const Textures* before) {
 const Textures::Texture* Textures::find(int paper, Side side) const {
     if (paper < 0 || paper >= static_cast<int>(textures_.size())) return nullptr;
     return &textures_[static_cast<std::size_t>(paper)][side == Side::B];
+}
+
+const std::vector<QImage>& Textures::Picture::images() const {
+    std::call_once(once_, [this] {
+        images_ = decode(*bytes_);
+        ready_ = true;
+    });
+    return images_;
+}
+
+bool Textures::ready(int paper, Side side) const {
+    const Texture* t = find(paper, side);
+    return !t || !t->picture || t->picture->ready();
+}
+
+void Textures::make_ready(int paper, Side side) const {
+    if (const Texture* t = find(paper, side); t && t->picture) (void)t->picture->images();
 }
 
 QColor Textures::colour(int paper, Side side) const {
@@ -133,22 +151,23 @@ QBrush Textures::brush(int paper, const Transform& sheet_to_target, double pixel
     const Texture* found = find(paper, side);
     if (!found) return Qt::white;
     const Texture& t = *found;
-    if (t.images.empty()) return t.colour;
+    if (!t.picture || t.picture->images().empty()) return t.colour;
+    const std::vector<QImage>& images = t.picture->images();
     // Pixels to millimetres of the sheet: the picture keeps its proportions across the longer side.
     const double longer = std::max(t.covers.width(), t.covers.height());
     const auto mm_per_pixel = [&](const QImage& i) {
         return longer / std::max(1, std::max(i.width(), i.height()));
     };
     std::size_t level = 0;
-    while (pixels_per_mm > 0 && level + 1 < t.images.size() &&
-           mm_per_pixel(t.images[level + 1]) * pixels_per_mm < 1.3)
+    while (pixels_per_mm > 0 && level + 1 < images.size() &&
+           mm_per_pixel(images[level + 1]) * pixels_per_mm < 1.3)
         ++level;
-    QBrush brush(t.images[level]);
+    QBrush brush(images[level]);
     // Side B is looked at from behind: its picture begins at the right of the sheet.
     const Transform seen = side == Side::B
                                ? Transform::moved(t.covers.x0 + t.covers.x1, 0) * Transform::mirrored_x()
                                : Transform{};
-    brush.setTransform(to_qt(sheet_to_target * seen * Transform::scaled(mm_per_pixel(t.images[level]))));
+    brush.setTransform(to_qt(sheet_to_target * seen * Transform::scaled(mm_per_pixel(images[level]))));
     return brush;
 }
 

@@ -225,7 +225,8 @@ void take_dress(const Camera& camera) {
 }
 
 /// A page of the demo is finished, with a few words about it.
-void finish_page(const Camera& camera, const char* page, const char* title, const char* album, const char* made) {
+void finish_page(const Camera& camera, const char* page, const char* title, const char* album,
+                 const char* made) {
     BenchWindow& window = camera.window;
     window.document().history().setClean();
     window.open(camera.demo.filePath(page));

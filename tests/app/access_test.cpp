@@ -30,17 +30,17 @@ template <class Visit> void each_in_tree(QAccessibleInterface* of, Visit&& visit
 }
 
 bool is_control(QAccessible::Role role) {
-    static const std::set<int> roles{QAccessible::PushButton, QAccessible::CheckBox, QAccessible::RadioButton,
-                                     QAccessible::ComboBox,   QAccessible::EditableText, QAccessible::SpinBox,
-                                     QAccessible::Slider,     QAccessible::ButtonMenu};
+    static const std::set<int> roles{
+        QAccessible::PushButton,   QAccessible::CheckBox, QAccessible::RadioButton, QAccessible::ComboBox,
+        QAccessible::EditableText, QAccessible::SpinBox,  QAccessible::Slider,      QAccessible::ButtonMenu};
     return roles.contains(role);
 }
 
 QString what(QAccessibleInterface& one) {
     const QObject* object = one.object();
-    return QString("%1 \"%2\" in %3").arg(object ? object->metaObject()->className() : "?",
-                                          object ? object->objectName() : "",
-                                          object && object->parent() ? object->parent()->metaObject()->className() : "?");
+    return QString("%1 \"%2\" in %3")
+        .arg(object ? object->metaObject()->className() : "?", object ? object->objectName() : "",
+             object && object->parent() ? object->parent()->metaObject()->className() : "?");
 }
 
 /// Controls without a name; parts of a control (the field of a spin box) go by its name.
@@ -49,14 +49,17 @@ QStringList nameless(QWidget& in) {
     each_in_tree(QAccessible::queryAccessibleInterface(&in), [&](QAccessibleInterface& one) {
         if (!is_control(one.role()) || !one.text(QAccessible::Name).trimmed().isEmpty()) return;
         QAccessibleInterface* parent = one.parent();
-        const bool part = parent && (parent->role() == QAccessible::SpinBox || parent->role() == QAccessible::ComboBox);
+        const bool part =
+            parent && (parent->role() == QAccessible::SpinBox || parent->role() == QAccessible::ComboBox);
         if (!part) out << what(one);
     });
     return out;
 }
 
 double luminance(const QColor& c) {
-    const auto linear = [](double v) { return v <= 0.03928 ? v / 12.92 : std::pow((v + 0.055) / 1.055, 2.4); };
+    const auto linear = [](double v) {
+        return v <= 0.03928 ? v / 12.92 : std::pow((v + 0.055) / 1.055, 2.4);
+    };
     return 0.2126 * linear(c.redF()) + 0.7152 * linear(c.greenF()) + 0.0722 * linear(c.blueF());
 }
 
@@ -74,7 +77,8 @@ template <class Visit> void at_every_part(Bench& bench, Visit&& visit) {
         PanelOfParts* parts = nullptr;
         for (auto* one : bench.window().findChildren<PanelOfParts*>())
             if (one->isVisible()) parts = one;
-        const int n = parts ? static_cast<int>(parts->findChildren<PanelPart*>(Qt::FindDirectChildrenOnly).size()) : 1;
+        const int n =
+            parts ? static_cast<int>(parts->findChildren<PanelPart*>(Qt::FindDirectChildrenOnly).size()) : 1;
         for (int p = 0; p < std::max(1, n); ++p) {
             if (parts) parts->choose(p);
             QApplication::processEvents();
@@ -87,7 +91,8 @@ template <class Visit> void at_every_part(Bench& bench, Visit&& visit) {
 
 TEST(Access, EveryControlHasANameARoleAndAState) {
     Bench bench;
-    EXPECT_TRUE(nameless(bench.window()).isEmpty()) << "empty: " << nameless(bench.window()).join("; ").toStdString();
+    EXPECT_TRUE(nameless(bench.window()).isEmpty())
+        << "empty: " << nameless(bench.window()).join("; ").toStdString();
     bench.open(demo::project());
     at_every_part(bench, [&](const QString& where) {
         const QStringList found = nameless(bench.window());
@@ -129,7 +134,8 @@ TEST(Access, FromTheEmptyStartADemoIsOpenedAndLookedThroughWithoutAMouse) {
         if (b->text() == "Kite Hill") kite = b;
     ASSERT_NE(kite, nullptr) << "the demo is beside the build";
     for (int i = 0; i < 40 && !kite->hasFocus(); ++i)
-        QTest::keyClick(QApplication::focusWidget() ? QApplication::focusWidget() : &bench.window(), Qt::Key_Tab);
+        QTest::keyClick(QApplication::focusWidget() ? QApplication::focusWidget() : &bench.window(),
+                        Qt::Key_Tab);
     ASSERT_TRUE(kite->hasFocus()) << "Tab gets there";
     QTest::keyClick(kite, Qt::Key_Space);
     bench.settle();
@@ -161,8 +167,8 @@ TEST(Access, FingersOnATouchpadZoomAndPushThePage) {
     bench.open(demo::project());
     PageView& page = bench.page();
     const double before = page.map().scale;
-    QNativeGestureEvent zoom(Qt::ZoomNativeGesture, QPointingDevice::primaryPointingDevice(), 2, QPointF(200, 200),
-                             QPointF(200, 200), QPointF(200, 200), 0.25, QPointF());
+    QNativeGestureEvent zoom(Qt::ZoomNativeGesture, QPointingDevice::primaryPointingDevice(), 2,
+                             QPointF(200, 200), QPointF(200, 200), QPointF(200, 200), 0.25, QPointF());
     QApplication::sendEvent(&page, &zoom);
     EXPECT_NEAR(page.map().scale, before * 1.25, 1e-9);
     const QPointF origin = page.map().origin;
@@ -171,8 +177,8 @@ TEST(Access, FingersOnATouchpadZoomAndPushThePage) {
     QApplication::sendEvent(&page, &push);
     EXPECT_EQ(page.map().origin, origin + QPointF(12, -30));
     EXPECT_NEAR(page.map().scale, before * 1.25, 1e-9);
-    QWheelEvent wheel(QPointF(200, 200), QPointF(200, 200), QPoint(), QPoint(0, 120), Qt::NoButton, Qt::NoModifier,
-                      Qt::NoScrollPhase, false);
+    QWheelEvent wheel(QPointF(200, 200), QPointF(200, 200), QPoint(), QPoint(0, 120), Qt::NoButton,
+                      Qt::NoModifier, Qt::NoScrollPhase, false);
     QApplication::sendEvent(&page, &wheel);
     EXPECT_GT(page.map().scale, before * 1.25) << "a wheel comes closer";
 }

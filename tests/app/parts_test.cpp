@@ -130,7 +130,7 @@ TEST(Wording, AnswersSayWhatThePlanSays) {
     EXPECT_TRUE(about_opening(p, *plan, 19).endsWith("left open"));
     EXPECT_TRUE(about_opening(p, *plan, 10).endsWith("does not fit"));
     EXPECT_TRUE(about_opening(p, *plan, 999).isEmpty());
-    EXPECT_EQ(papers_answer(Plan{}), "");
+    EXPECT_EQ(papers_answer(Plan{}), "nothing to back yet");
     EXPECT_EQ(set_out_answer(Project{}, Plan{}), "no drawing yet");
 }
 

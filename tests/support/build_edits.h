@@ -1,5 +1,5 @@
 #pragma once
-// Random edits of what is decided at Build.
+// Random edits of what is decided at Build and kept.
 
 #include "core/project/project.h"
 

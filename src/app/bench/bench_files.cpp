@@ -89,7 +89,9 @@ void BenchWindow::open_demo(const QString& file) {
         if (!page) return [this, m = words(page.error().message)] { say(m + ".", true); };
         return [this, page = std::move(*page)] {
             take_project(page, {}, {});
-            say("This is a copy of a demo page. Its papers came with it; nothing you do here changes the demo.", false);
+            say("This is a copy of a demo page. Its papers came with it; nothing you do here changes the "
+                "demo.",
+                false);
         };
     });
 }

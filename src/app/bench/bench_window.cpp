@@ -284,9 +284,10 @@ void BenchWindow::replan() {
 bool BenchWindow::settled() const {
     const auto plan = state_.own_plan();
     return worker_.idle() && living_->idle() && !worker_.proposing() && !papers_->waits_for_aims() && plan &&
-           (plan->sheets.done || !plan->sections.cut) && state_.pictures_ready() && page_->up_to_date() && second_look_->up_to_date() &&
-           std::all_of(waypoints_.begin(), waypoints_.end(),
-                       [](const auto* w) { return w->middle_up_to_date(); });
+           (plan->sheets.done || !plan->sections.cut) && state_.pictures_ready() && page_->up_to_date() &&
+           second_look_->up_to_date() && std::all_of(waypoints_.begin(), waypoints_.end(), [](const auto* w) {
+               return w->middle_up_to_date();
+           });
 }
 
 void BenchWindow::show_waypoint() {
@@ -315,7 +316,8 @@ void BenchWindow::show_surroundings() {
 /// There is no page to show here, and nothing else.
 bool BenchWindow::nothing_yet() const {
     const Project& page = document_.project();
-    if (!page.set_out.cuts.empty() || !page.set_out.photos.empty() || state_.cutting_mats() || state_.bundle())
+    if (!page.set_out.cuts.empty() || !page.set_out.photos.empty() || state_.cutting_mats() ||
+        state_.bundle())
         return false;
     if (page.sections.divisions.contains(base_spot) || page.set_out.sketch.picture) return false;
     if (state_.waypoint() == Waypoint::Keep) return stash_at_hand(page).records.empty();

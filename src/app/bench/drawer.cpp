@@ -25,7 +25,6 @@ namespace {
 constexpr std::size_t most_swatches = 120;
 } // namespace
 
-
 Drawer::Drawer(Document& document, BenchState& state, Actions& actions, const QString& stash_name,
                QWidget* parent)
     : QWidget(parent), document_(document), state_(state), actions_(actions), stash_name_(stash_name) {
@@ -246,10 +245,10 @@ void Drawer::rebuild(const std::vector<int>& papers) {
         swatches_.push_back(s);
     }
     if (papers.size() > most_swatches) {
-        auto* more = new QLabel(QString("and %1 more:\nlook for them\nby words above")
-                                    .arg(QLocale(QLocale::English).toString(
-                                        static_cast<int>(papers.size() - most_swatches))),
-                                row_);
+        auto* more = new QLabel(
+            QString("and %1 more:\nlook for them\nby words above")
+                .arg(QLocale(QLocale::English).toString(static_cast<int>(papers.size() - most_swatches))),
+            row_);
         more->setProperty("quiet", true);
         row->addWidget(more);
     }

@@ -30,19 +30,26 @@ struct Waits {
     const char* words;
 };
 constexpr std::array<Waits, waypoints> waiting{
-    Waits{"Put a cut file on the page", "Open an SVG, DXF, picture or ZIP, or drop it here. It is measured at once: "
-                                        "pieces, openings, bars."},
-    Waits{"Sections are openings of a cut", "Open a drawing: each of its openings becomes a section that can be "
-                                            "backed, grouped or divided."},
-    Waits{"Papers go behind openings", "Open a drawing, and say below what paper you have. Proposals then show which "
-                                       "paper goes where, and whether it is enough."},
-    Waits{"Sheets show what is cut from what", "Open a drawing and give its openings papers: every patch finds its "
-                                               "place on the sheets you have."},
-    Waits{"Photos, title and words come here", "Open a drawing first: what is dressed is the page around it."},
-    Waits{"The steps follow from the page", "Open a drawing and give its openings papers. What to cut, glue and dry "
-                                            "first then stands here."},
-    Waits{"Finished pages stand on this shelf", "Open a drawing to begin the first one. When it is made, it is kept "
-                                                "here, and its scraps go back into the drawer."}};
+    Waits{"Put a cut file on the page",
+          "Open an SVG, DXF, picture or ZIP, or drop it here. It is measured at once: "
+          "pieces, openings, bars."},
+    Waits{"Sections are openings of a cut",
+          "Open a drawing: each of its openings becomes a section that can be "
+          "backed, grouped or divided."},
+    Waits{"Papers go behind openings",
+          "Open a drawing, and say below what paper you have. Proposals then show which "
+          "paper goes where, and whether it is enough."},
+    Waits{"Sheets show what is cut from what",
+          "Open a drawing and give its openings papers: every patch finds its "
+          "place on the sheets you have."},
+    Waits{"Photos, title and words come here",
+          "Open a drawing first: what is dressed is the page around it."},
+    Waits{"The steps follow from the page",
+          "Open a drawing and give its openings papers. What to cut, glue and dry "
+          "first then stands here."},
+    Waits{"Finished pages stand on this shelf",
+          "Open a drawing to begin the first one. When it is made, it is kept "
+          "here, and its scraps go back into the drawer."}};
 
 } // namespace
 
@@ -63,7 +70,8 @@ FirstSteps::FirstSteps(BenchState& state, QWidget* parent) : QFrame(parent), sta
     auto* card = new QFrame(this);
     card->setObjectName("first-card");
     card->setFixedWidth(520);
-    card->setStyleSheet("#first-card { background: #FBF8F1; border: 2px dashed #C9B068; border-radius: 6px; }");
+    card->setStyleSheet(
+        "#first-card { background: #FBF8F1; border: 2px dashed #C9B068; border-radius: 6px; }");
     middle->addWidget(card);
     auto* column = new QVBoxLayout(card);
     column->setContentsMargins(32, 28, 32, 28);

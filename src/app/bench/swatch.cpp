@@ -135,7 +135,8 @@ void Swatch::paint_gauge(QPainter& p, const Paper& paper, double left) {
     p.scale(scale, scale);
     if (!state_.textures()->ready(paper_, side)) {
         // Its colour until its picture is there.
-        p.fillRect(QRectF(0, 0, r.width() / scale, r.height() / scale), state_.textures()->colour(paper_, side));
+        p.fillRect(QRectF(0, 0, r.width() / scale, r.height() / scale),
+                   state_.textures()->colour(paper_, side));
         p.restore();
         if (std::exchange(asked_, state_.textures()->number()) != state_.textures()->number())
             state_.make_ready(paper_, side, this);

@@ -114,15 +114,19 @@ const PageNotes& KeepDesk::notes() const {
 void KeepDesk::change_notes(const QString& intention, const std::function<void(PageNotes&)>& change,
                             int drag) {
     if (of_the_page()) {
-        bench_.document.change(intention, [&](Project& p) { change(p.keep.notes); }, drag);
+        bench_.document.change(
+            intention, [&](Project& p) { change(p.keep.notes); }, drag);
         return;
     }
-    bench_.document.change_papers(intention, [&](const Stash& now) {
-        Stash out = now;
-        for (PageRecord& r : out.records)
-            if (r.uid == picked_) change(r.notes);
-        return out;
-    }, drag);
+    bench_.document.change_papers(
+        intention,
+        [&](const Stash& now) {
+            Stash out = now;
+            for (PageRecord& r : out.records)
+                if (r.uid == picked_) change(r.notes);
+            return out;
+        },
+        drag);
 }
 
 void KeepDesk::forget_record() {

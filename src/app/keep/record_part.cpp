@@ -132,18 +132,21 @@ void RecordPart::take_what_is_typed() {
     if (in == story_) {
         const std::string said = story_->toPlainText().toStdString();
         if (said != desk_.notes().story)
-            desk_.change_notes("Story", [&](PageNotes& notes) { notes.story = said; }, drag_);
+            desk_.change_notes(
+                "Story", [&](PageNotes& notes) { notes.story = said; }, drag_);
     } else if (in == tags_) {
         std::vector<std::string> tags;
         for (const QString& tag : tags_in(tags_->text()))
             if (tags.size() < most_tags) tags.push_back(tag.toStdString());
         if (tags != desk_.notes().tags)
-            desk_.change_notes("Tags", [&](PageNotes& notes) { notes.tags = tags; }, drag_);
+            desk_.change_notes(
+                "Tags", [&](PageNotes& notes) { notes.tags = tags; }, drag_);
     }
     for (const auto& [field, of] : notes_) {
         const std::string said = field->text().simplified().toStdString();
         if (field == in && said != desk_.notes().*of)
-            desk_.change_notes(field->accessibleName(), [&](PageNotes& notes) { notes.*of = said; }, drag_);
+            desk_.change_notes(
+                field->accessibleName(), [&](PageNotes& notes) { notes.*of = said; }, drag_);
     }
     // Who goes on typing in the same field goes on with the same step.
     typed_in_ = in->hasFocus() ? in : nullptr;

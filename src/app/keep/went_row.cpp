@@ -12,8 +12,7 @@ namespace zesty {
 
 namespace {
 
-constexpr double row_high = 38, name_wide = 148, swatch_side = 26, bar_high = 24,
-                 least_for_words = 44;
+constexpr double row_high = 38, name_wide = 148, swatch_side = 26, bar_high = 24, least_for_words = 44;
 constexpr int colours = 4;
 const QColor part_colours[colours]{
     {0xf4, 0xc7, 0x97}, {0xb9, 0xd4, 0xe2}, {0xc9, 0xdc, 0xb4}, {0xe6, 0xc6, 0xd4}};

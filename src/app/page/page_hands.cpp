@@ -4,13 +4,13 @@
 #include "app/page/page_view.h"
 #include "app/page/select_drags.h"
 
-#include <QPinchGesture>
-#include <QNativeGestureEvent>
-#include <QGestureEvent>
 #include <QDragEnterEvent>
+#include <QGestureEvent>
 #include <QKeyEvent>
 #include <QMimeData>
 #include <QMouseEvent>
+#include <QNativeGestureEvent>
+#include <QPinchGesture>
 #include <QWheelEvent>
 #include <cmath>
 
@@ -40,7 +40,8 @@ bool PageView::event(QEvent* event) {
         return true;
     }
     if (event->type() == QEvent::Gesture)
-        if (auto* pinch = static_cast<QPinchGesture*>(static_cast<QGestureEvent*>(event)->gesture(Qt::PinchGesture))) {
+        if (auto* pinch =
+                static_cast<QPinchGesture*>(static_cast<QGestureEvent*>(event)->gesture(Qt::PinchGesture))) {
             drag_.reset(); // a finger that came first has begun none
             zoom_at(mapFromGlobal(pinch->centerPoint()), pinch->scaleFactor());
             return true;

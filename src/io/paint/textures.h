@@ -20,8 +20,8 @@ QPainterPath to_path(const Polygon& polygon);
 QPainterPath to_path(const Region& region);
 QColor to_qt(Rgb colour);
 
-/// The pictures of a project's stash and photos, decoded once; those of papers when they are first wanted. Copies
-/// share the images.
+/// The pictures of a project's stash and photos, decoded once; those of papers when they are first wanted.
+/// Copies share the images.
 class Textures {
 public:
     Textures() = default;

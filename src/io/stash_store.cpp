@@ -9,14 +9,12 @@
 #include "io/stash_json.h"
 #include "io/statement.h"
 
-#include <QCryptographicHash>
 #include <QDate>
 #include <QFile>
 #include <QFileInfo>
 #include <QTemporaryDir>
 #include <algorithm>
 #include <array>
-#include <set>
 
 namespace zesty {
 
@@ -27,7 +25,6 @@ namespace {
 constexpr int version = 6;
 constexpr int program = 0x5A535448;  ///< "ZSTH", what SQLite calls the application id
 constexpr int patience_ms = 10'000;  ///< while another program writes
-constexpr int most_steps = 100'000;  ///< of a thousand instructions each that one question may take
 constexpr int most_bytes = 64 << 20; ///< of one value
 constexpr qint64 most_backup = 2LL << 30;
 
@@ -277,61 +274,6 @@ Result<void> StashStore::change(const std::function<Result<Stash>(const Stash& n
         if (const auto again = read(); !again) return tl::make_unexpected(again.error());
         return {};
     });
-}
-
-Result<void> StashStore::write_files(const RecordFiles& files) {
-    const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
-    for (const auto& [name, bytes] : files) {
-        Statement put(db_.get(), "INSERT OR IGNORE INTO files(name, added, bytes) VALUES(?1, ?2, ?3)");
-        if (!put.text(1, name).text(2, today).blob(3, *bytes).done()) return trouble("written");
-    }
-    return {};
-}
-
-Result<std::string> StashStore::file(const std::string& name) const {
-    *steps_left_ = most_steps;
-    Statement one(db_.get(), "SELECT bytes FROM files WHERE name = ?");
-    if (!one.text(1, name).row())
-        return fail(ErrorKind::NothingToDo, what_ + ": the stash has no file " + name);
-    std::string bytes = one.bytes(0);
-    if (file_name_for(bytes, name.substr(std::min(name.rfind('.'), name.size()))) != name)
-        return fail(ErrorKind::BadInput, what_ + ": the file " + name + " of a record is damaged");
-    return bytes;
-}
-
-Result<std::vector<std::string>> StashStore::files() const {
-    *steps_left_ = most_steps;
-    std::vector<std::string> out;
-    Statement all(db_.get(), "SELECT name FROM files ORDER BY name");
-    while (all.row()) out.push_back(all.bytes(0));
-    if (!all.ended_well()) return trouble("read");
-    return out;
-}
-
-Result<void> StashStore::forget_files(const std::string& added_before) {
-    return in_one_transaction([&]() -> Result<void> {
-        const auto now = read();
-        if (!now) return tl::make_unexpected(now.error());
-        std::set<std::string> named;
-        for (const PageRecord& r : now->records) named.insert({r.picture, r.photo, r.page});
-        std::vector<std::string> unnamed;
-        Statement all(db_.get(), "SELECT name FROM files WHERE added < ?");
-        all.text(1, added_before);
-        while (all.row())
-            if (!named.contains(all.bytes(0))) unnamed.push_back(all.bytes(0));
-        for (const std::string& name : unnamed)
-            if (!Statement(db_.get(), "DELETE FROM files WHERE name = ?").text(1, name).done())
-                return trouble("written");
-        return {};
-    });
-}
-
-std::string file_name_for(const std::string& bytes, const std::string& ending) {
-    return QCryptographicHash::hash(QByteArrayView(bytes.data(), static_cast<qsizetype>(bytes.size())),
-                                    QCryptographicHash::Sha256)
-               .toHex()
-               .toStdString() +
-           ending;
 }
 
 Result<void> StashStore::put(const Stash& papers) {

@@ -89,6 +89,8 @@ public:
     StashStore& operator=(StashStore&&) noexcept;
 
 private:
+    /// Of a thousand instructions each that one question may take.
+    static constexpr int most_steps = 100'000;
     explicit StashStore(std::string what);
     Result<void> run(const char* sql);
     Result<void> bring_up_to_date();

@@ -15,7 +15,7 @@ int up_to(std::mt19937& random, int n) {
 
 void build_edit(Project& project, std::mt19937& random) {
     BuildDecisions& b = project.build;
-    switch (up_to(random, 11)) {
+    switch (up_to(random, 9)) {
     case 0:
         b.cutting = {between(random, 0, 5),
                      static_cast<Corners>(up_to(random, 3)),
@@ -51,16 +51,20 @@ void build_edit(Project& project, std::mt19937& random) {
         start(b.log["cut:"], 1'796'000'000);
         b.pairs = 1 + up_to(random, 4);
         break;
-    case 8: {
+    default:
+        pause(b.log["cut:"], 1'796'000'000 + up_to(random, 10'000));
+    }
+}
+
+void keep_edit(Project& project, std::mt19937& random) {
+    if (up_to(random, 2)) {
         PageNotes& n = project.keep.notes;
         n.story += "The red one got away.\n";
         n.tags.push_back("wind");
         n.album = up_to(random, 2) ? "Hill album" : "";
         n.made = "2026-10-1" + std::to_string(up_to(random, 10));
         project.keep.drop_outs = up_to(random, 2) != 0;
-        break;
-    }
-    case 9: {
+    } else {
         // As if something had been cut: where it lay, what it left, what else was taken.
         const double side = between(random, 5, 200);
         const Polygon square{{{0, 0}, {side, 0}, {side, side}, {0, side}}, {}};
@@ -80,10 +84,6 @@ void build_edit(Project& project, std::mt19937& random) {
             {"barley", {square, 1, true, up_to(random, 2) != 0, ScrapOf::Spare, "Kite Hill"}, true});
         keep.had.embellishments["bow"] += 1;
         keep.had.letters["cork"]["K"] += 2;
-        break;
-    }
-    default:
-        pause(b.log["cut:"], 1'796'000'000 + up_to(random, 10'000));
     }
 }
 

@@ -8,5 +8,6 @@
 namespace zesty::testing {
 
 void build_edit(Project& project, std::mt19937& random);
+void keep_edit(Project& project, std::mt19937& random);
 
 } // namespace zesty::testing

@@ -363,7 +363,10 @@ void further_edit(Project& p, std::mt19937& random, int openings) {
 void random_edit(Project& project, std::mt19937& random, int openings) {
     switch (random() % 5) {
     case 4:
-        build_edit(project, random);
+        if (random() % 4 == 0)
+            keep_edit(project, random);
+        else
+            build_edit(project, random);
         break;
     case 0:
         set_out_edit(project, random);

@@ -7,6 +7,7 @@
 #include "app/bench/living_stash.h"
 #include "app/bench/notice_bar.h"
 #include "app/bench/wording.h"
+#include "app/keep/keep_waypoint.h"
 #include "app/setout/set_out_waypoint.h"
 #include "app/sheets/sheets_waypoint.h"
 #include "core/project/edits.h"
@@ -98,6 +99,12 @@ void BenchWindow::open_demo(const QString& file) {
 
 void BenchWindow::connect_files() {
     connect(&worker_, &Worker::opened_drawing, this, &BenchWindow::take_drawing);
+    connect(static_cast<KeepWaypoint*>(waypoints_[static_cast<std::size_t>(Waypoint::Keep)]),
+            &KeepWaypoint::page_begun, this, [this](const Project& page) {
+                if (document_.changed() && !questions_.discard(this)) return;
+                take_project(page, {}, {});
+                state_.go_to(Waypoint::SetOut);
+            });
     connect(&worker_, &Worker::opened_project, this,
             [this](const Project& project, const QString& path, const FileStamp& stamp) {
                 settings_.add_recent(path);

@@ -169,12 +169,6 @@ void BenchWindow::connect_views() {
             show_surroundings();
             route_->refresh();
         });
-    connect(static_cast<KeepWaypoint*>(waypoints_[static_cast<std::size_t>(Waypoint::Keep)]),
-            &KeepWaypoint::page_begun, this, [this](const Project& page) {
-                if (document_.changed() && !questions_.discard(this)) return;
-                take_project(page, {}, {});
-                state_.go_to(Waypoint::SetOut);
-            });
     connect(&state_.offers(), &Offers::changed, this, &BenchWindow::show_middle);
     connect(&state_.in_hand(), &InHand::changed, this, back_to_page);
     connect(&document_, &Document::project_changed, this, back_to_page);

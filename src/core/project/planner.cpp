@@ -239,6 +239,7 @@ Result<void> Planner::count_stock(const Project& project, Plan& plan) {
     places.resize(plan.dress.pieces.size());
     take_dress_pieces(project, places, plan);
     for (const Sheet& s : plan.papers.sheets) plan.papers.uses[s.paper].stock_area += s.area;
+    note_taken(project, plan);
     return {};
 }
 
@@ -264,7 +265,6 @@ Result<Plan> Planner::shapes(const Project& project) {
     if (project.set_out.cuts.empty() && !project.sections.divisions.contains(base_spot)) {
         take_hidden_stock(project, plan);
         if (auto r = count_stock(project, plan); !r) return tl::make_unexpected(r.error());
-        note_taken(project, plan);
         look_at_dress(project, plan);
         plan.findings = findings_of(project, plan);
         part_set_aside(project, plan);
@@ -289,7 +289,6 @@ Result<Plan> Planner::shapes(const Project& project) {
     plan.papers.side_of_section = chosen_sides(project, plan);
     if (auto r = back(project, composition, spots, plan); !r) return tl::make_unexpected(r.error());
     if (auto r = count_stock(project, plan); !r) return tl::make_unexpected(r.error());
-    note_taken(project, plan);
     look_at_treatments(project, spots, plan);
     plan.sheets.placed.resize(facts.patches.size());
     count_papers(project, plan);

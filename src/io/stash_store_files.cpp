@@ -1,12 +1,11 @@
 // The files of records within the stash database: pictures and pages, by the hash of their bytes.
 
-#include "io/statement.h"
 #include "io/stash_store.h"
+#include "io/statement.h"
 
 #include <QCryptographicHash>
 #include <QDate>
 #include <algorithm>
-#include <set>
 
 namespace zesty {
 
@@ -41,18 +40,11 @@ Result<std::vector<std::string>> StashStore::files() const {
 
 Result<void> StashStore::forget_files(const std::string& added_before) {
     return in_one_transaction([&]() -> Result<void> {
-        const auto now = read();
-        if (!now) return tl::make_unexpected(now.error());
-        std::set<std::string> named;
-        for (const PageRecord& r : now->records) named.insert({r.picture, r.photo, r.page});
-        std::vector<std::string> unnamed;
-        Statement all(db_.get(), "SELECT name FROM files WHERE added < ?");
-        all.text(1, added_before);
-        while (all.row())
-            if (!named.contains(all.bytes(0))) unnamed.push_back(all.bytes(0));
-        for (const std::string& name : unnamed)
-            if (!Statement(db_.get(), "DELETE FROM files WHERE name = ?").text(1, name).done())
-                return trouble("written");
+        Statement unnamed(
+            db_.get(), "DELETE FROM files WHERE added < ?1 AND NOT EXISTS (SELECT 1 FROM things WHERE kind = "
+                       "'records' AND files.name IN (json_extract(thing, '$.picture'), "
+                       "json_extract(thing, '$.photo'), json_extract(thing, '$.page')))");
+        if (!unnamed.text(1, added_before).done()) return trouble("written");
         return {};
     });
 }

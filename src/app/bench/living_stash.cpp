@@ -5,6 +5,7 @@
 #include "io/backup.h"
 #include "io/stash_json.h"
 
+#include <QDate>
 #include <QDir>
 #include <QFileInfo>
 #include <QPointer>
@@ -14,7 +15,8 @@ namespace zesty {
 
 namespace {
 constexpr int look_ms = 800;
-}
+constexpr int days_to_redo = 60;
+} // namespace
 
 LivingStash::LivingStash(Document& document, const QString& path, QObject* parent)
     : QObject(parent), document_(document), path_(path) {
@@ -61,6 +63,10 @@ LivingStash::Report LivingStash::attempt(const std::vector<Change>& changes, con
         auto opened = StashStore::open(path_);
         if (!opened) return {written_, nullptr, opened.error().message, {}};
         store_ = std::move(*opened);
+        // Of steps that were undone and that nobody will redo any more. Where that fails, they only take
+        // room.
+        (void)store_->forget_files(
+            QDate::currentDate().addDays(-days_to_redo).toString(Qt::ISODate).toStdString());
     }
     for (const Change& c : changes) {
         if (c.number <= written_) continue;

@@ -227,11 +227,11 @@ std::string capital(std::string words) {
 
 /// "1/2 in to the right and 1 in up".
 std::string way_in_words(Point by, Units units) {
-    constexpr double hardly = 0.4; // mm
+    constexpr double least_push = 0.4; // mm
     std::vector<std::string> parts;
-    if (std::abs(by.x) >= hardly)
+    if (std::abs(by.x) >= least_push)
         parts.push_back(format_length(std::abs(by.x), units) + (by.x > 0 ? " to the right" : " to the left"));
-    if (std::abs(by.y) >= hardly)
+    if (std::abs(by.y) >= least_push)
         parts.push_back(format_length(std::abs(by.y), units) + (by.y > 0 ? " down" : " up"));
     return in_a_row(parts);
 }

@@ -84,7 +84,9 @@ std::string sheet_in_words(const Project& project, const Plan& plan, int sheet) 
     const Sheet& s = plan.papers.sheets[static_cast<std::size_t>(sheet)];
     const std::string& name = project.stash->papers[static_cast<std::size_t>(s.paper)].name;
     const auto number = s.id.rfind('#');
-    return number == std::string::npos ? name : name + ", sheet " + s.id.substr(number + 1);
+    if (number == std::string::npos) return name;
+    const std::string which = s.id.substr(number + 1);
+    return which.rfind("cut", 0) == 0 ? name + ", already cut" : name + ", sheet " + which;
 }
 
 std::string glue_in_words(double least_mm, double most_mm, const NarrowestBars& bars) {

@@ -16,8 +16,8 @@ struct SheetChange {
 std::vector<SheetChange> sheet_changes(const std::vector<SheetStock>& before,
                                        const std::vector<SheetStock>& after);
 
-/// Sheets that become scraps, or the other way round, do so altogether or not at all: where they are not there
-/// any more, nothing may come of them.
+/// Sheets that become scraps, or the other way round, do so altogether or not at all: where they are not
+/// there any more, nothing may come of them.
 bool can_be_carried(const std::vector<SheetChange>& changes, const std::vector<SheetStock>& now);
 
 /// Counts never fall below 0; nothing happens where it cannot be carried.

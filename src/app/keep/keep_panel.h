@@ -11,7 +11,7 @@ class KeepDesk;
 class KeepPanel : public PanelOfParts {
     Q_OBJECT
 public:
-    enum Part { ThisPage, LookingBack, HandOn };
+    enum Part { ThisPage, LookingBack, Share };
     KeepPanel(const BenchParts& bench, KeepDesk& desk, QWidget* side);
 };
 

@@ -77,7 +77,7 @@ void KeepWaypoint::connect_actions() {
         if (!path.isEmpty()) desk_->begin_again(path);
     });
     const auto write = [this, go](bool all) {
-        go(KeepPanel::HandOn);
+        go(KeepPanel::Share);
         const QString path = bench_.questions.save_papers(
             bench_.window, bench_.settings.last_folder() + (all ? "/pages.html" : "/page.html"));
         if (!path.isEmpty()) desk_->write_out(path, all);

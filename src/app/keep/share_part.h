@@ -6,10 +6,10 @@
 
 namespace zesty {
 
-class HandOnPart : public PanelPart {
+class SharePart : public PanelPart {
     Q_OBJECT
 public:
-    HandOnPart(Document& document, BenchState& state, Actions& actions, KeepDesk& desk, QWidget* parent);
+    SharePart(Document& document, BenchState& state, Actions& actions, KeepDesk& desk, QWidget* parent);
 
 private:
     void refresh() override;

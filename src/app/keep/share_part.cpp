@@ -1,4 +1,4 @@
-#include "app/keep/hand_on_part.h"
+#include "app/keep/share_part.h"
 
 #include "app/bench/wording.h"
 
@@ -6,8 +6,7 @@
 
 namespace zesty {
 
-HandOnPart::HandOnPart(Document& document, BenchState& state, Actions& actions, KeepDesk& desk,
-                       QWidget* parent)
+SharePart::SharePart(Document& document, BenchState& state, Actions& actions, KeepDesk& desk, QWidget* parent)
     : PanelPart(document, state, actions, parent), desk_(desk) {
     auto* r = row("Records");
     one_ = button(Act::WriteRecord, "The chosen page");
@@ -15,17 +14,17 @@ HandOnPart::HandOnPart(Document& document, BenchState& state, Actions& actions, 
     r->addWidget(all_);
     r->addWidget(one_);
     r->addStretch(1);
-    says_ = line("hand-on-says");
+    says_ = line("share-says");
     r = row("Backup");
     r->addWidget(button(Act::BackUp, "Back everything up"));
     r->addWidget(button(Act::Restore, "Restore"));
     r->addStretch(1);
     line()->setText("One file holds the stash, the records with their pictures, and your own numbers. A "
                     "backup is checked as a whole before anything is changed, and restoring can be undone.");
-    connect(&desk, &KeepDesk::changed, this, &HandOnPart::refresh_if_shown);
+    connect(&desk, &KeepDesk::changed, this, &SharePart::refresh_if_shown);
 }
 
-void HandOnPart::refresh() {
+void SharePart::refresh() {
     all_->setEnabled(!desk_.pages().empty());
     one_->setEnabled(desk_.record() != nullptr);
     says_->setText(desk_.pages().empty()

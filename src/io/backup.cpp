@@ -16,8 +16,8 @@ using nlohmann::json;
 
 namespace {
 
-constexpr qint64 most_backup = 1900LL << 20;
-constexpr const char* format = "zesty-backup/1";
+constexpr qint64 most_packed = 1900LL << 20;
+constexpr const char* backup_format = "zesty-backup/1";
 
 std::string digest_of(const QByteArray& bytes) {
     return QCryptographicHash::hash(bytes, QCryptographicHash::Sha256).toHex().toStdString();
@@ -27,7 +27,7 @@ using Parts = std::map<std::string, QByteArray>;
 
 Result<Parts> parts_of(const QByteArray& data, const std::string& what) {
     const auto damaged = [&] { return fail(ErrorKind::BadInput, what + ": the backup is damaged"); };
-    const auto entries = unpacked(data, most_backup, [](const QString&) { return true; });
+    const auto entries = unpacked(data, most_packed, [](const QString&) { return true; });
     if (!entries) {
         if (entries.error().kind == ErrorKind::TooLarge)
             return fail(ErrorKind::TooLarge, what + ": the backup is too large");
@@ -40,9 +40,9 @@ Result<Parts> parts_of(const QByteArray& data, const std::string& what) {
     const auto said = parse_json(out["backup.json"].toStdString(), what);
     if (!said || !said->is_object() || !said->contains("format") || !(*said)["format"].is_string())
         return damaged();
-    if (const std::string of = (*said)["format"]; of != format)
+    if (const std::string of = (*said)["format"]; of != backup_format)
         return fail(of.rfind("zesty-backup/", 0) == 0 ? ErrorKind::NewerFormat : ErrorKind::BadInput,
-                    what + ": the format \"" + of + "\" is not " + format);
+                    what + ": the format \"" + of + "\" is not " + backup_format);
     out.erase("backup.json");
     if (!said->contains("sha256") || !(*said)["sha256"].is_object() || !out.contains("stash"))
         return damaged();
@@ -94,7 +94,7 @@ bool looks_like_backup(const QString& path) {
 
 Result<Backup> read_backup(const QString& from) {
     const std::string what = from.toStdString();
-    auto data = read_file(from, most_backup);
+    auto data = read_file(from, most_packed);
     if (!data) return tl::make_unexpected(data.error());
     if (!StashStore::looks_like_one(from)) {
         const auto parts = parts_of(*data, what);
@@ -114,7 +114,7 @@ Result<void> write_backup(const StashStore& store, const QString& numbers_file, 
     const QTemporaryDir aside;
     const QString database = aside.filePath("backup.stash");
     if (auto r = store.back_up(database); !r) return r;
-    const auto stash = read_file(database, most_backup);
+    const auto stash = read_file(database, most_packed);
     if (!stash) return tl::make_unexpected(stash.error());
     std::vector<ZipEntry> entries{{"stash", *stash}};
     if (QFile::exists(numbers_file)) {
@@ -122,7 +122,7 @@ Result<void> write_backup(const StashStore& store, const QString& numbers_file, 
         if (!numbers) return tl::make_unexpected(numbers.error());
         entries.push_back({"numbers.json", *numbers});
     }
-    json said{{"format", format}, {"sha256", json::object()}};
+    json said{{"format", backup_format}, {"sha256", json::object()}};
     for (const ZipEntry& e : entries) said["sha256"][e.path.toStdString()] = digest_of(e.bytes);
     entries.push_back({"backup.json", QByteArray::fromStdString(said.dump(1))});
     const auto bytes = packed(entries);

@@ -22,8 +22,16 @@ std::vector<PageRecord> five_hundred_pages() {
         facts.cuts = {{"kite-hill.svg", 280, 280}};
         for (int p = 0; p < 8; ++p) {
             const int paper = (i * 7 + p * 31) % 2000;
-            facts.papers.push_back({"paper-" + std::to_string(paper), "Hill Paper " + std::to_string(paper),
-                                    {static_cast<std::uint8_t>(paper % 256), 90, 120}, true, false, 1, 1, 2, 9000, 4000,
+            facts.papers.push_back({"paper-" + std::to_string(paper),
+                                    "Hill Paper " + std::to_string(paper),
+                                    {static_cast<std::uint8_t>(paper % 256), 90, 120},
+                                    true,
+                                    false,
+                                    1,
+                                    1,
+                                    2,
+                                    9000,
+                                    4000,
                                     4500});
             facts.palette.push_back({facts.papers.back().colour, 0.125});
         }
@@ -55,8 +63,7 @@ void finishing_of_the_dressed_demo(benchmark::State& state) {
     const Project project = *open_project(demo::file("kite-hill-dressed.zesty"));
     const Plan plan = *Planner().plan(project);
     const auto steps = build_steps(project, plan);
-    for (auto _ : state)
-        benchmark::DoNotOptimize(finishing_of(project, plan, FinishWhat::Everything, steps));
+    for (auto _ : state) benchmark::DoNotOptimize(finishing_of(project, plan, FinishWhat::Everything, steps));
 }
 BENCHMARK(finishing_of_the_dressed_demo)->Unit(benchmark::kMillisecond);
 

@@ -28,6 +28,8 @@ constexpr const char* one_pane =
     "<svg xmlns='http://www.w3.org/2000/svg' width='120mm' height='90mm' viewBox='0 0 120 90'>"
     "<path fill-rule='evenodd' d='M0 0H120V90H0Z M6 6H114V84H6Z'/></svg>";
 
+} // namespace
+
 /// A stash with the demo's papers, and a page with the small kite.
 class KeepByCommand : public ::testing::Test {
 protected:
@@ -51,8 +53,6 @@ protected:
 
     QTemporaryDir dir_;
 };
-
-} // namespace
 
 TEST_F(KeepByCommand, APageIsLookedAtFinishedAndPutBack) {
     const double before = area_now();

@@ -16,8 +16,8 @@ namespace zesty {
 
 namespace {
 
-constexpr int plot_high = 96, words_high = 18, most_shown = 12;
-constexpr std::size_t most_named = 6;
+constexpr int months_high = 96, month_words_high = 18, most_months_shown = 12;
+constexpr std::size_t most_unused_named = 6;
 constexpr double worth_saying = 0.05; ///< of a sheet
 
 QDate first_day(const std::string& month) {
@@ -28,11 +28,11 @@ QDate first_day(const std::string& month) {
 
 MonthsPlot::MonthsPlot(QWidget* parent) : QWidget(parent) {
     setObjectName("months");
-    setFixedHeight(plot_high);
+    setFixedHeight(months_high);
 }
 
 void MonthsPlot::show_months(std::vector<MonthCount> months) {
-    if (months.size() > most_shown) months.erase(months.begin(), months.end() - most_shown);
+    if (months.size() > most_months_shown) months.erase(months.begin(), months.end() - most_months_shown);
     months_ = std::move(months);
     QStringList said;
     for (const MonthCount& m : months_) said << QString("%1: %2").arg(words(m.month)).arg(m.pages);
@@ -49,21 +49,21 @@ void MonthsPlot::paintEvent(QPaintEvent*) {
     const double each = width() / static_cast<double>(std::max<std::size_t>(months_.size(), 4));
     int most = 1;
     for (const MonthCount& m : months_) most = std::max(most, m.pages);
-    const double room = height() - 2.0 * words_high;
+    const double room = height() - 2.0 * month_words_high;
     p.setFont(theme::font(theme::Text::Small));
     for (std::size_t i = 0; i < months_.size(); ++i) {
         const double high = room * months_[i].pages / most;
-        const QRectF bar(static_cast<double>(i) * each + 3, words_high + room - high, each - 6, high);
+        const QRectF bar(static_cast<double>(i) * each + 3, month_words_high + room - high, each - 6, high);
         p.setPen(Qt::NoPen);
         p.setBrush(theme::tape_line);
         p.drawRoundedRect(bar, 3, 3);
         p.setPen(theme::ink);
         if (months_[i].pages > 0)
-            p.drawText(QRectF(bar.x() - 3, bar.y() - words_high, each, words_high), Qt::AlignCenter,
-                       QString::number(months_[i].pages));
+            p.drawText(QRectF(bar.x() - 3, bar.y() - month_words_high, each, month_words_high),
+                       Qt::AlignCenter, QString::number(months_[i].pages));
         p.setPen(theme::quiet);
         const QString name = QLocale(QLocale::English).toString(first_day(months_[i].month), "MMM");
-        p.drawText(QRectF(bar.x() - 3, height() - words_high, each, words_high), Qt::AlignCenter,
+        p.drawText(QRectF(bar.x() - 3, height() - month_words_high, each, month_words_high), Qt::AlignCenter,
                    each < 26 ? name.left(1) : name);
     }
 }
@@ -112,8 +112,8 @@ void BackPart::refresh() {
     QStringList unused;
     const Stash& stash = stash_at_hand(desk_.project());
     for (const int p : back.unused) unused << words(stash.papers[static_cast<std::size_t>(p)].name);
-    const qsizetype more = unused.size() - static_cast<qsizetype>(most_named);
-    if (more > 0) unused = unused.mid(0, most_named) << QString("%1 more").arg(more);
+    const qsizetype more = unused.size() - static_cast<qsizetype>(most_unused_named);
+    if (more > 0) unused = unused.mid(0, most_unused_named) << QString("%1 more").arg(more);
     unused_->setText(unused.isEmpty() ? QString() : "Unused for a year: " + unused.join(", ") + ".");
     unused_->setVisible(!unused.isEmpty());
 }

@@ -9,7 +9,7 @@ namespace zesty {
 
 namespace {
 
-constexpr double words_high = 44, margin = 10;
+constexpr double caption_high = 44, card_margin = 10;
 
 /// Pages on a shelf do not stand quite straight; the same page always stands the same way.
 double lean_of(const std::string& uid) {
@@ -54,7 +54,7 @@ void PageCard::paintEvent(QPaintEvent*) {
     p.setPen(QPen(isChecked() || hasFocus() ? theme::zest : theme::line, isChecked() ? 2.5 : 1.2));
     p.setBrush(theme::card);
     p.drawRoundedRect(card, 3, 3);
-    const QRectF room = card.adjusted(margin, margin, -margin, -words_high - 4);
+    const QRectF room = card.adjusted(card_margin, card_margin, -card_margin, -caption_high - 4);
     p.setPen(Qt::NoPen);
     if (picture_.isNull()) {
         p.setBrush(theme::bench);
@@ -66,7 +66,8 @@ void PageCard::paintEvent(QPaintEvent*) {
                    size),
             picture_);
     }
-    const QRectF text(card.x() + margin, card.bottom() - words_high, card.width() - 2 * margin, 20);
+    const QRectF text(card.x() + card_margin, card.bottom() - caption_high, card.width() - 2 * card_margin,
+                      20);
     p.setFont(theme::font(theme::Text::Small, true));
     p.setPen(theme::ink);
     p.drawText(text, Qt::AlignLeft | Qt::AlignVCenter,

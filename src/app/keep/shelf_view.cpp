@@ -20,7 +20,7 @@ namespace zesty {
 
 namespace {
 
-constexpr int edge = 16, between = 8, heading_high = 26, most_papers = 12;
+constexpr int shelf_edge = 16, card_gap = 8, shelf_heading = 26, most_went = 12;
 
 constexpr std::pair<const char*, Rgb> shelf_colours[] = {
     {"reds", {0xB8, 0x3A, 0x36}},   {"oranges", {0xE0, 0x7F, 0x36}}, {"yellows", {0xE9, 0xC8, 0x62}},
@@ -64,8 +64,8 @@ ShelfView::ShelfView(BenchState& state, KeepDesk& desk, QWidget* parent) : QWidg
 void ShelfView::build_head(QLayout* column) {
     auto* head = new QWidget(this);
     auto* r = new QHBoxLayout(head);
-    r->setContentsMargins(edge, 10, edge, 6);
-    r->setSpacing(between);
+    r->setContentsMargins(shelf_edge, 10, shelf_edge, 6);
+    r->setSpacing(card_gap);
     by_ = new ChoiceRow<ShelfBy>("How pages stand on the shelf",
                                  {{"By month", ShelfBy::Month},
                                   {"By paper", ShelfBy::Paper},
@@ -185,7 +185,7 @@ void ShelfView::add_where() {
         for (const PaperWent::Part& p : w.parts) sum += p.used;
         most = std::max(most, sum);
     }
-    for (std::size_t i = 0; i < went.size() && i < most_papers; ++i) {
+    for (std::size_t i = 0; i < went.size() && i < most_went; ++i) {
         QStringList titles;
         for (const PaperWent::Part& p : went[i].parts)
             titles << words(shown_records_[static_cast<std::size_t>(p.page)].title);
@@ -227,42 +227,43 @@ void ShelfView::rebuild() {
 
 /// Groups follow each other along the shelf, each under its name; returns where the next thing begins.
 int ShelfView::lay_out_cards(int columns, int y) {
-    const int step = page_card_size.width() + between;
+    const int step = page_card_size.width() + card_gap;
     int column = 0;
     for (const Row& row : rows_) {
         bool named = false;
         for (std::size_t i = 0; i < row.cards.size(); ++i) {
             if (column == columns) {
                 column = 0;
-                y += heading_high + page_card_size.height() + between;
+                y += shelf_heading + page_card_size.height() + card_gap;
             }
             if (!named) {
                 const int beside = std::min(columns - column, static_cast<int>(row.cards.size() - i));
-                row.name->setGeometry(edge + column * step + 4, y, beside * step - between, heading_high);
+                row.name->setGeometry(shelf_edge + column * step + 4, y, beside * step - card_gap,
+                                      shelf_heading);
                 named = true;
             }
-            row.cards[i]->move(edge + column++ * step, y + heading_high);
+            row.cards[i]->move(shelf_edge + column++ * step, y + shelf_heading);
         }
     }
-    return rows_.empty() ? y : y + heading_high + page_card_size.height() + between;
+    return rows_.empty() ? y : y + shelf_heading + page_card_size.height() + card_gap;
 }
 
 void ShelfView::lay_out() {
     if (!shelf_) return;
     const int wide = std::max(300, scroll_->viewport()->width());
-    const int columns = std::max(1, (wide - 2 * edge + between) / (page_card_size.width() + between));
+    const int columns = std::max(1, (wide - 2 * shelf_edge + card_gap) / (page_card_size.width() + card_gap));
     int y = 4;
     if (empty_) {
-        empty_->setGeometry(edge, 40, std::min(wide - 2 * edge, 520), 160);
+        empty_->setGeometry(shelf_edge, 40, std::min(wide - 2 * shelf_edge, 520), 160);
         y = 210;
     }
     y = lay_out_cards(columns, y);
     for (std::size_t i = 0; i < where_.size(); ++i) {
-        const int high = i == 0 ? heading_high + 6 : where_[i]->height();
-        where_[i]->setGeometry(edge, y, wide - 2 * edge, high);
+        const int high = i == 0 ? shelf_heading + 6 : where_[i]->height();
+        where_[i]->setGeometry(shelf_edge, y, wide - 2 * shelf_edge, high);
         y += high;
     }
-    shelf_->resize(wide, y + edge);
+    shelf_->resize(wide, y + shelf_edge);
 }
 
 bool ShelfView::eventFilter(QObject* watched, QEvent* event) {

@@ -12,12 +12,12 @@ namespace zesty {
 
 namespace {
 
-constexpr double row_high = 38, name_wide = 148, swatch_side = 26, bar_high = 24, least_for_words = 44;
-constexpr int colours = 4;
-const QColor part_colours[colours]{
+constexpr double went_high = 38, went_name_wide = 148, went_swatch = 26, went_bar = 24, least_for_words = 44;
+constexpr int part_colour_count = 4;
+const QColor part_colours[part_colour_count]{
     {0xf4, 0xc7, 0x97}, {0xb9, 0xd4, 0xe2}, {0xc9, 0xdc, 0xb4}, {0xe6, 0xc6, 0xd4}};
 
-QString area_of(double mm2, bool inches) {
+QString area_said(double mm2, bool inches) {
     return words(format_area(mm2, inches ? Units::Inches : Units::Centimetres));
 }
 
@@ -25,12 +25,12 @@ QString area_of(double mm2, bool inches) {
 
 WentRow::WentRow(PaperWent went, const QStringList& titles, double most, bool inches, QWidget* parent)
     : QWidget(parent), went_(std::move(went)), titles_(titles), most_(std::max(most, 1.0)), inches_(inches) {
-    setFixedHeight(static_cast<int>(row_high));
+    setFixedHeight(static_cast<int>(went_high));
     setMinimumWidth(420);
     QStringList said;
     for (std::size_t i = 0; i < went_.parts.size(); ++i)
-        said << titles_[static_cast<qsizetype>(i)] + ": " + area_of(went_.parts[i].used, inches_);
-    if (went_.in_drawer > 0) said << "in the drawer: " + area_of(went_.in_drawer, inches_);
+        said << titles_[static_cast<qsizetype>(i)] + ": " + area_said(went_.parts[i].used, inches_);
+    if (went_.in_drawer > 0) said << "in the drawer: " + area_said(went_.in_drawer, inches_);
     setAccessibleName("Where " + words(went_.name) + " went");
     setAccessibleDescription(said.join(", "));
     setToolTip(words(went_.name) + ": " + said.join(", "));
@@ -38,11 +38,11 @@ WentRow::WentRow(PaperWent went, const QStringList& titles, double most, bool in
 
 std::vector<QRectF> WentRow::parts() const {
     std::vector<QRectF> out;
-    const double room = width() - name_wide - 8;
-    double x = name_wide;
+    const double room = width() - went_name_wide - 8;
+    double x = went_name_wide;
     const auto add = [&](double mm2) {
         const double wide = std::max(mm2 > 0 ? 3.0 : 0.0, room * mm2 / most_);
-        out.emplace_back(x, (row_high - bar_high) / 2, std::max(0.0, wide - 2), bar_high);
+        out.emplace_back(x, (went_high - went_bar) / 2, std::max(0.0, wide - 2), went_bar);
         x += wide;
     };
     for (const PaperWent::Part& part : went_.parts) add(part.used);
@@ -55,8 +55,8 @@ void WentRow::paintEvent(QPaintEvent*) {
     p.setRenderHint(QPainter::Antialiasing);
     p.setPen(QPen(theme::line, 1));
     p.setBrush(to_qt(went_.colour));
-    p.drawRect(QRectF(0, (row_high - swatch_side) / 2, swatch_side, swatch_side));
-    const QRectF name(swatch_side + 8, 0, name_wide - swatch_side - 14, row_high / 2);
+    p.drawRect(QRectF(0, (went_high - went_swatch) / 2, went_swatch, went_swatch));
+    const QRectF name(went_swatch + 8, 0, went_name_wide - went_swatch - 14, went_high / 2);
     p.setPen(theme::ink);
     p.setFont(theme::font(theme::Text::Small, true));
     p.drawText(name, Qt::AlignLeft | Qt::AlignBottom,
@@ -68,14 +68,14 @@ void WentRow::paintEvent(QPaintEvent*) {
                              ? counted(static_cast<std::size_t>(went_.scraps), "scrap left", "scraps left")
                          : went_.in_drawer > 0 ? QString("whole sheets left")
                                                : QString("none left");
-    p.drawText(name.translated(0, row_high / 2), Qt::AlignLeft | Qt::AlignTop, left);
+    p.drawText(name.translated(0, went_high / 2), Qt::AlignLeft | Qt::AlignTop, left);
     const auto all = parts();
     for (std::size_t i = 0; i < all.size(); ++i) {
         if (all[i].width() <= 0) continue;
         const bool drawer = i + 1 == all.size();
         p.setPen(QPen(drawer ? theme::line : Qt::transparent, 1));
         p.setBrush(drawer ? theme::card
-                          : part_colours[static_cast<std::size_t>(went_.parts[i].page) % colours]);
+                          : part_colours[static_cast<std::size_t>(went_.parts[i].page) % part_colour_count]);
         p.drawRoundedRect(all[i], 3, 3);
         QString text = drawer ? QString("in the drawer") : titles_[static_cast<qsizetype>(i)];
         const QRectF room = all[i].adjusted(8, 0, -4, 0);

@@ -36,7 +36,7 @@ protected:
     void SetUp() override {
         ASSERT_TRUE(done(zesty({"stash", stash(), "--import", demo::stash()})));
         write(at("kite-hill.svg"), small_kite);
-        ASSERT_TRUE(done(zesty({"new", at("kite-hill.svg"), "--out", page()})));
+        ASSERT_TRUE(done(zesty({"new", at("kite-hill.svg"), "--width", "120mm", "--out", page()})));
         ASSERT_TRUE(done(keep({page(), "--title", "Kite Hill"})));
     }
     QString stash() const { return dir_.filePath("kite.stash"); }
@@ -75,7 +75,8 @@ TEST_F(KeepByCommand, APageIsLookedAtFinishedAndPutBack) {
 TEST_F(KeepByCommand, OnlyWhatIsTickedOffIsTaken) {
     expect_one_line(keep({page(), "--only-cut"}), "ticked off");
     std::string cut;
-    for (const json& step : json::parse(zesty({"build", page(), "--json", "--stash", stash()}).out)["steps"])
+    const json steps = json::parse(zesty({"build", page(), "--json", "--stash", stash()}).out)["steps"];
+    for (const json& step : steps)
         if (cut.empty() && step["key"].get<std::string>().rfind("sheet:", 0) == 0) cut = step["key"];
     ASSERT_FALSE(cut.empty());
     ASSERT_TRUE(done(zesty({"build", page(), "--done", QString::fromStdString(cut), "--stash", stash()})));

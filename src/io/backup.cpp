@@ -31,6 +31,8 @@ Result<Parts> parts_of(const QByteArray& data, const std::string& what) {
     if (!entries) {
         if (entries.error().kind == ErrorKind::TooLarge)
             return fail(ErrorKind::TooLarge, what + ": the backup is too large");
+        if (entries.error().kind == ErrorKind::Unreadable && !data.startsWith("PK"))
+            return fail(ErrorKind::BadInput, what + ": this is not a backup of a stash");
         return damaged();
     }
     Parts out;

@@ -45,6 +45,8 @@ namespace {
 Result<void> write_record(FinishedPage& out, const Project& before, const Plan& plan,
                           const std::vector<BuildStep>& steps, const std::string& file) {
     Project& page = out.project;
+    // A page with papers of its own alone has no shelf to stand on.
+    if (!page.stash || !page.stash->is_open) return {};
     PageRecord record = record_of_page(page, page_facts(page, plan, steps), short_name(page.title));
     record.file = file;
     record.picture = keep_file(out.files, encoded(page_picture(before, plan, picture_pixels), "PNG"), ".png");

@@ -7,7 +7,7 @@
 namespace zesty {
 
 struct FinishedPage {
-    Project project; ///< with what was taken, its record in the stash at hand
+    Project project; ///< with what was taken, its record in the stash at hand where that is an open one
     RecordFiles files;
     std::vector<std::string> without; ///< sentences: what the page lacks
 };

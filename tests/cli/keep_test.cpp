@@ -72,6 +72,20 @@ TEST_F(KeepByCommand, APageIsLookedAtFinishedAndPutBack) {
     expect_one_line(keep({page(), "--put-back"}), "nothing has been taken");
 }
 
+TEST_F(KeepByCommand, APageWithPapersOfItsOwnAloneIsFinishedAndPutBackToo) {
+    ASSERT_TRUE(QFile::copy(demo::project(), at("own.zesty")));
+    const auto alone = [&](const char* what) {
+        return zesty({"keep", at("own.zesty"), what, "--stash", "none"});
+    };
+    ASSERT_TRUE(done(alone("--finish")));
+    const auto finished = open_project(at("own.zesty"));
+    ASSERT_TRUE(finished) << finished.error().message;
+    EXPECT_FALSE(finished->keep.taken.empty());
+    EXPECT_TRUE(finished->stash->records.empty());
+    ASSERT_TRUE(done(alone("--put-back")));
+    expect_one_line(zesty({"keep", "--restore", demo::drawing(), "--stash", stash()}), "not a backup");
+}
+
 TEST_F(KeepByCommand, OnlyWhatIsTickedOffIsTaken) {
     expect_one_line(keep({page(), "--only-cut"}), "ticked off");
     std::string cut;

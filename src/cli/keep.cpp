@@ -16,7 +16,6 @@
 #include "io/project_file.h"
 
 #include <QDate>
-#include <cmath>
 #include <iostream>
 
 namespace zesty::cli {
@@ -95,27 +94,20 @@ Result<Project> named_page(const KeepArgs& a) {
     return page;
 }
 
-Result<void> edit_notes(const KeepArgs& a, Project& page) {
+void edit_notes(const KeepArgs& a, Project& page) {
     if (!a.title.empty()) page.title = a.title;
     type_notes(a, page.keep.notes);
     if (a.drop_outs) page.keep.drop_outs = true;
     if (a.no_drop_outs) page.keep.drop_outs = false;
     if (a.take_pace) take_over_own_pace(page, own_pace(stash_at_hand(page).records));
-    return {};
 }
 
 /// The record of the page goes along with what is said of it.
 Result<void> notes_into_record(const KeepArgs& a, const Project& page) {
     const QString file = stash_file();
     if (file.isEmpty() || (!types_notes(a) && a.photo.empty())) return {};
-    RecordFiles files;
-    std::string photo;
-    if (!a.photo.empty()) {
-        auto kept = photo_to_keep(QString::fromStdString(a.photo));
-        if (!kept) return tl::make_unexpected(kept.error());
-        photo = kept->name;
-        files = std::move(kept->files);
-    }
+    const auto photo = typed_photo(a);
+    if (!photo) return tl::make_unexpected(photo.error());
     auto store = StashStore::open(file);
     if (!store) return tl::make_unexpected(store.error());
     return store->change(
@@ -124,15 +116,15 @@ Result<void> notes_into_record(const KeepArgs& a, const Project& page) {
                 if (r.uid.empty() || r.uid != page.keep.record) continue;
                 r.title = page.title;
                 r.notes = page.keep.notes;
-                if (!photo.empty()) r.photo = photo;
+                if (!photo->name.empty()) r.photo = photo->name;
                 return now;
             }
-            if (!photo.empty())
+            if (!photo->name.empty())
                 return fail(ErrorKind::NothingToDo,
                             "the page has no record yet to put its photo to: finish it first");
             return now;
         },
-        files);
+        photo->files);
 }
 
 } // namespace
@@ -143,7 +135,7 @@ static int run_keep(const KeepArgs& a) {
     const auto begun = named_page(a);
     if (!begun) return complain(begun.error().message);
     Project page = *begun;
-    if (auto r = edit_notes(a, page); !r) return complain(r.error().message);
+    edit_notes(a, page);
     if (page.keep.record.empty()) page.keep.record = new_uid();
     const bool says_something = types_notes(a) || a.drop_outs || a.no_drop_outs || a.take_pace || a.finish ||
                                 a.only_cut || a.put_back;
@@ -154,21 +146,21 @@ static int run_keep(const KeepArgs& a) {
                      [&](Project& project) { project.keep = page.keep; });
     if (!p) return complain(p.error().message);
     const FinishWhat what = a.only_cut ? FinishWhat::WhatIsCut : FinishWhat::Everything;
-    const auto steps = build_steps(p->project, p->plan);
     if (a.finish || a.only_cut || a.put_back) {
         const std::string where = page_key(QString::fromStdString(a.out.empty() ? a.project : a.out));
         auto made = a.put_back ? page_put_back(p->project, p->plan, where)
                                : finished_page(p->project, p->plan, what, today(), where);
         if (!made) return complain(made.error().message);
         if (auto r = take_and_save(p->project, *made, a); !r) return complain(r.error().message);
-        if (!a.put_back)
-            say_before_and_after(p->project, finishing_of(p->project, p->plan, what, steps), what);
         if (a.put_back) {
             std::cout << "Everything that was taken for this page is in the drawer again.\n";
             for (const std::string& said : made->without) std::cout << "  " << said << "\n";
+        } else {
+            say_before_and_after(p->project, made->taken, what);
         }
         return made->without.empty() ? done : problems;
     }
+    const auto steps = build_steps(p->project, p->plan);
     say_before_and_after(p->project, finishing_of(p->project, p->plan, what, steps), what);
     return done;
 }

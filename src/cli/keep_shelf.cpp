@@ -35,6 +35,11 @@ struct Shelf {
     std::vector<int> pages;
 
     const PageRecord& at(int page) const { return stash.records[static_cast<std::size_t>(page)]; }
+    std::vector<PageRecord> chosen() const {
+        std::vector<PageRecord> out;
+        for (const int p : pages) out.push_back(at(p));
+        return out;
+    }
     FileOfRecord files() const {
         return [this](const std::string& name) { return store.file(name).value_or(std::string()); };
     }
@@ -67,19 +72,14 @@ Result<Shelf> open_shelf(const KeepArgs& a) {
 }
 
 void say_record(const PageRecord& r) {
-    static const PageFacts none;
-    const PageFacts& f = r.facts ? *r.facts : none;
+    const PageFacts& f = facts_of(r);
     std::cout << r.id << ": " << (r.title.empty() ? "a page" : r.title);
     if (r.finished.empty())
         std::cout << ", not finished";
     else
         std::cout << ", " << date_in_words(made_on(r));
     if (!r.notes.album.empty()) std::cout << ", " << r.notes.album;
-    int sheets = 0, scraps = 0;
-    for (const RecordPaper& p : f.papers) {
-        sheets += p.sheets;
-        scraps += p.scraps;
-    }
+    const auto [sheets, scraps] = taken_of(f);
     if (sheets > 0) std::cout << ", " << count_of(static_cast<std::size_t>(sheets), "sheet", "sheets");
     if (scraps > 0) std::cout << ", " << count_of(static_cast<std::size_t>(scraps), "scrap", "scraps");
     if (f.worked > 0) std::cout << ", " << std::lround(f.worked) << " min";
@@ -143,8 +143,7 @@ void say_look_back(const Shelf& shelf) {
 }
 
 Result<void> write_out(const Shelf& shelf, const KeepArgs& a) {
-    std::vector<PageRecord> records;
-    for (const int p : shelf.pages) records.push_back(shelf.at(p));
+    const std::vector<PageRecord> records = shelf.chosen();
     if (!a.html.empty())
         if (auto r = write_file(QString::fromStdString(a.html),
                                 records_html(records, Units::Inches, shelf.files()));
@@ -162,26 +161,20 @@ Result<void> write_out(const Shelf& shelf, const KeepArgs& a) {
 
 /// Notes, photo and whether there is to be a record at all.
 Result<void> change_record(Shelf& shelf, const KeepArgs& a) {
-    RecordFiles files;
-    std::string photo;
-    if (!a.photo.empty()) {
-        auto kept = photo_to_keep(QString::fromStdString(a.photo));
-        if (!kept) return tl::make_unexpected(kept.error());
-        photo = kept->name;
-        files = std::move(kept->files);
-    }
+    const auto photo = typed_photo(a);
+    if (!photo) return tl::make_unexpected(photo.error());
     const auto done = shelf.store.change(
         [&](Stash now) -> Result<Stash> {
             for (PageRecord& r : now.records) {
                 if (r.id != a.record) continue;
                 if (!a.title.empty()) r.title = a.title;
                 type_notes(a, r.notes);
-                if (!photo.empty()) r.photo = photo;
+                if (!photo->name.empty()) r.photo = photo->name;
             }
             if (a.forget) std::erase_if(now.records, [&](const PageRecord& r) { return r.id == a.record; });
             return now;
         },
-        files);
+        photo->files);
     if (!done) return done;
     auto now = shelf.store.read();
     if (!now) return tl::make_unexpected(now.error());
@@ -231,6 +224,10 @@ int begin_again(const Shelf& shelf, const KeepArgs& a) {
 }
 
 } // namespace
+
+Result<KeptPhoto> typed_photo(const KeepArgs& a) {
+    return a.photo.empty() ? Result<KeptPhoto>(KeptPhoto{}) : photo_to_keep(QString::fromStdString(a.photo));
+}
 
 bool types_notes(const KeepArgs& a) {
     return !a.title.empty() || !a.story.empty() || !a.photos_of.empty() || !a.made.empty() ||
@@ -282,9 +279,7 @@ int run_shelf(const KeepArgs& a) {
             return complain(r.error().message);
     if (auto r = write_out(*shelf, a); !r) return complain(r.error().message);
     if (a.json) {
-        std::vector<PageRecord> records;
-        for (const int p : shelf->pages) records.push_back(shelf->at(p));
-        std::cout << records_json(records).dump(1) << "\n";
+        std::cout << records_json(shelf->chosen()).dump(1) << "\n";
     } else if (a.where) {
         say_where(*shelf);
     } else if (a.look_back) {

@@ -3,7 +3,7 @@
 
 #include "cli/keep_args.h"
 #include "core/keep/look_back.h"
-#include "io/stash_store.h"
+#include "io/page_record.h"
 
 namespace zesty::cli {
 
@@ -15,5 +15,7 @@ int run_shelf(const KeepArgs& args);
 /// What is typed of a page's notes.
 void type_notes(const KeepArgs& args, PageNotes& notes);
 bool types_notes(const KeepArgs& args);
+/// The photo of the real page that is typed; without a name where none is.
+Result<KeptPhoto> typed_photo(const KeepArgs& args);
 
 } // namespace zesty::cli

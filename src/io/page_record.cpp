@@ -68,7 +68,7 @@ Result<FinishedPage> finished_page(Project project, const Plan& plan, FinishWhat
         return fail(ErrorKind::NothingToDo, what == FinishWhat::Everything
                                                 ? "everything this page uses has been taken already"
                                                 : "no step that cuts paper is ticked off yet");
-    FinishedPage out{std::move(project), {}, finishing.without};
+    FinishedPage out{std::move(project), {}, finishing, finishing.without};
     Project& page = out.project;
     if (page.keep.record.empty()) page.keep.record = new_uid();
     for (const auto& drawing : page.set_out.drawings)
@@ -82,7 +82,7 @@ Result<FinishedPage> finished_page(Project project, const Plan& plan, FinishWhat
 Result<FinishedPage> page_put_back(Project project, const Plan& plan, const std::string& file) {
     if (project.keep.taken.empty() && project.keep.changes.empty() && project.keep.finished.empty())
         return fail(ErrorKind::NothingToDo, "nothing has been taken for this page");
-    FinishedPage out{std::move(project), {}, {}};
+    FinishedPage out{std::move(project), {}, {}, {}};
     const Project before = out.project;
     out.without = put_back(out.project);
     if (auto r = write_record(out, before, plan, build_steps(before, plan), file); !r)

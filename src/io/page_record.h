@@ -9,6 +9,7 @@ namespace zesty {
 struct FinishedPage {
     Project project; ///< with what was taken, its record in the stash at hand where that is an open one
     RecordFiles files;
+    Finishing taken;                  ///< what was taken; nothing where it was put back
     std::vector<std::string> without; ///< sentences: what the page lacks
 };
 /// An error of kind NothingToDo where there is nothing to take. `plan`: of the project, with its patches on

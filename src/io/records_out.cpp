@@ -2,7 +2,7 @@
 
 #include "core/keep/look_back.h"
 #include "core/sentences.h"
-#include "core/stash/colour_words.h"
+#include "io/csv.h"
 #include "io/fields/keep.h"
 #include "io/fields/small_things.h"
 
@@ -68,8 +68,7 @@ QString paper_in_words(const RecordPaper& p, Units units) {
 }
 
 QString details(const PageRecord& record, Units units) {
-    static const PageFacts none;
-    const PageFacts& facts = record.facts ? *record.facts : none;
+    const PageFacts& facts = facts_of(record);
     const PageNotes& notes = record.notes;
     QString out = "<table>\n";
     out += row("Made", escaped(date_in_words(made_on(record))));
@@ -100,14 +99,6 @@ QString article(const PageRecord& record, Units units, const FileOfRecord& file)
     if (!record.photo.empty()) out += figure(file(record.photo), "image/jpeg", "The page");
     if (!record.picture.empty()) out += figure(file(record.picture), "image/png", "As it was planned");
     return out + details(record, units) + "</article>\n";
-}
-
-/// A cell after RFC 4180.
-std::string cell(const std::string& text) {
-    if (text.find_first_of(",\"\r\n") == std::string::npos) return text;
-    std::string out = "\"";
-    for (const char c : text) out += c == '"' ? std::string("\"\"") : std::string(1, c);
-    return out + "\"";
 }
 
 std::string whole_number(double value) {
@@ -142,7 +133,7 @@ std::string line(const PageRecord& record, const PageFacts& facts, const RecordP
                                          whole_number(paper.used),
                                          whole_number(paper.returned)};
     std::string out;
-    for (const std::string& c : cells) out += (out.empty() ? "" : ",") + cell(c);
+    for (const std::string& c : cells) out += (out.empty() ? "" : ",") + csv_cell(c);
     return out + "\r\n";
 }
 
@@ -165,8 +156,7 @@ std::string records_csv(const std::vector<PageRecord>& records) {
         "planned_min,worked_min,story,next_time,paper,colour,sides,sheets,scraps,used_mm2,"
         "returned_mm2\r\n";
     for (const PageRecord& record : records) {
-        static const PageFacts none;
-        const PageFacts& facts = record.facts ? *record.facts : none;
+        const PageFacts& facts = facts_of(record);
         if (facts.papers.empty()) out += line(record, facts, {});
         for (const RecordPaper& paper : facts.papers) out += line(record, facts, paper);
     }

@@ -4,6 +4,7 @@
 #include "core/geometry/measure.h"
 #include "core/stash/colour_words.h"
 #include "core/stash/new_paper.h"
+#include "io/csv.h"
 #include "io/edge.h"
 #include "io/json_shapes.h"
 
@@ -46,13 +47,6 @@ constexpr std::array columns{"id",
                              "uid"};
 
 constexpr Limits number_limits{-1e6, 1e6};
-
-std::string quoted(const std::string& text) {
-    if (text.find_first_of(",\"\r\n") == std::string::npos) return text;
-    std::string out = "\"";
-    for (char c : text) out += c == '"' ? std::string("\"\"") : std::string(1, c);
-    return out + "\"";
-}
 
 std::string shortest(double number) {
     std::array<char, 32> buffer{};
@@ -272,7 +266,7 @@ std::string stash_csv(const Stash& stash) {
                                                palette_text(p.palette),
                                                p.back ? palette_text(p.back->palette) : "",
                                                p.uid};
-            for (std::size_t i = 0; i < row.size(); ++i) out += (i ? "," : "") + quoted(row[i]);
+            for (std::size_t i = 0; i < row.size(); ++i) out += (i ? "," : "") + csv_cell(row[i]);
             out += "\r\n";
         }
     }

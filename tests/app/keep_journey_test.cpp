@@ -4,8 +4,8 @@
 #include "app/bench/living_stash.h"
 #include "app/keep/page_card.h"
 #include "app/keep/went_row.h"
-#include "core/geometry/measure.h"
 #include "core/project/stash_at_hand.h"
+#include "core/stash/stock.h"
 #include "io/read_file.h"
 #include "support/demo.h"
 
@@ -19,10 +19,7 @@ namespace zesty::testing {
 namespace {
 
 double area_at_hand(Bench& bench) {
-    double out = 0;
-    for (const Paper& p : stash_at_hand(bench.document().project()).papers)
-        for (const SheetStock& s : p.sheets) out += s.count * area(s.outline);
-    return out;
+    return stock_area(stash_at_hand(bench.document().project()));
 }
 
 Stash stash_of(Bench& bench) {
@@ -165,12 +162,7 @@ TEST(KeepJourney, TwoWindowsFinishPagesAtOnceAndTheDrawerStaysRight) {
     Bench bench;
     go_to_keep(bench);
     const double before = area_at_hand(bench);
-    const auto area_in_stash = [&] {
-        double out = 0;
-        for (const Paper& p : stash_of(bench).papers)
-            for (const SheetStock& s : p.sheets) out += s.count * area(s.outline);
-        return out;
-    };
+    const auto area_in_stash = [&] { return stock_area(stash_of(bench)); };
     Settings other_settings(bench.folder("other/settings.ini"));
     other_settings.use_stash(bench.settings().stash_file());
     BenchWindow other(other_settings, {});

@@ -1,8 +1,8 @@
 // Finishing pages and looking back from the command line.
 
 #include "cli/run.h"
-#include "core/geometry/measure.h"
 #include "core/project/stash_at_hand.h"
+#include "core/stash/stock.h"
 #include "io/project_file.h"
 #include "io/stash_store.h"
 #include "support/demo.h"
@@ -44,12 +44,7 @@ protected:
     QString at(const char* name) const { return dir_.filePath(name); }
     Ran keep(QStringList args) { return zesty(QStringList{"keep"} + args + QStringList{"--stash", stash()}); }
     Stash now() { return *StashStore::open(stash())->read(); }
-    double area_now() {
-        double out = 0;
-        for (const Paper& p : now().papers)
-            for (const SheetStock& s : p.sheets) out += s.count * area(s.outline);
-        return out;
-    }
+    double area_now() { return stock_area(now()); }
 
     QTemporaryDir dir_;
 };

@@ -1,23 +1,16 @@
 #include "app/bench/drawer_filter.h"
 
+#include "app/bench/colour_families.h"
 #include "app/bench/theme.h"
 #include "core/geometry/lengths.h"
 
 #include <QDate>
 #include <QHBoxLayout>
 #include <QLineEdit>
-#include <QPixmap>
 
 namespace zesty {
 
 namespace {
-
-constexpr std::pair<const char*, Rgb> colours[] = {
-    {"reds", {0xB8, 0x3A, 0x36}},   {"oranges", {0xE0, 0x7F, 0x36}}, {"yellows", {0xE9, 0xC8, 0x62}},
-    {"greens", {0x5E, 0x9A, 0x62}}, {"blues", {0x4E, 0x86, 0xB4}},   {"purples", {0x83, 0x5B, 0xA0}},
-    {"pinks", {0xD9, 0x8A, 0xA4}},  {"browns", {0x8A, 0x62, 0x44}},  {"whites", {0xF6, 0xF3, 0xEC}},
-    {"greys", {0x8E, 0x8C, 0x8A}},  {"blacks", {0x2A, 0x28, 0x2C}}};
-constexpr double near_enough = 26; ///< delta E 2000: a family of colours
 
 constexpr RoomLeft rooms[] = {{"something left", 0, 0}, {"4 x 6 and up", 4, 6},
                               {"6 x 6 and up", 6, 6},   {"8 x 8 and up", 8, 8},
@@ -58,11 +51,7 @@ DrawerFilter::DrawerFilter(QWidget* parent) : QWidget(parent) {
         row->addWidget(box);
         connect(box, &QComboBox::currentIndexChanged, this, &DrawerFilter::changed);
     }
-    for (const auto& [name, c] : colours) {
-        QPixmap dot(12, 12);
-        dot.fill(QColor(c.r, c.g, c.b));
-        colour_->offer(name, c, QIcon(dot));
-    }
+    offer_families(*colour_);
     for (const auto& [words, kind] : every<Pattern>()) kind_->offer(words, kind);
     for (const RoomLeft& r : rooms) room_->offer(r.name, &r);
     connect(words_, &QLineEdit::textChanged, this, &DrawerFilter::changed);
@@ -77,7 +66,7 @@ StashQuery DrawerFilter::query() const {
     StashQuery q;
     q.words = words_->text().toStdString();
     q.colour = colour_->value();
-    q.colour_within = near_enough;
+    q.colour_within = family_within;
     q.pattern = kind_->value();
     q.in_stock = room_->value() != nullptr;
     q.to_use_up = only_->value() == OnlyPapers::ToUseUp;

@@ -1,5 +1,6 @@
 #include "app/keep/shelf_view.h"
 
+#include "app/bench/colour_families.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "app/keep/drawer_change.h"
@@ -22,22 +23,13 @@ namespace {
 
 constexpr int shelf_edge = 16, card_gap = 8, shelf_heading = 26, most_went = 12;
 
-constexpr std::pair<const char*, Rgb> shelf_colours[] = {
-    {"reds", {0xB8, 0x3A, 0x36}},   {"oranges", {0xE0, 0x7F, 0x36}}, {"yellows", {0xE9, 0xC8, 0x62}},
-    {"greens", {0x5E, 0x9A, 0x62}}, {"blues", {0x4E, 0x86, 0xB4}},   {"purples", {0x83, 0x5B, 0xA0}},
-    {"pinks", {0xD9, 0x8A, 0xA4}},  {"browns", {0x8A, 0x62, 0x44}},  {"whites", {0xF6, 0xF3, 0xEC}}};
-
 QString about_record(const PageRecord& r) {
     if (!r.facts) return "not finished";
-    std::size_t sheets = 0, scraps = 0;
-    for (const RecordPaper& p : r.facts->papers) {
-        sheets += static_cast<std::size_t>(p.sheets);
-        scraps += static_cast<std::size_t>(p.scraps);
-    }
+    const auto [sheets, scraps] = taken_of(*r.facts);
     QStringList said;
     if (r.finished.empty()) said << "not finished";
-    if (sheets > 0) said << counted(sheets, "sheet", "sheets");
-    if (scraps > 0) said << counted(scraps, "scrap", "scraps");
+    if (sheets > 0) said << counted(static_cast<std::size_t>(sheets), "sheet", "sheets");
+    if (scraps > 0) said << counted(static_cast<std::size_t>(scraps), "scrap", "scraps");
     if (r.facts->worked > 0) said << words(minutes_in_words(r.facts->worked));
     return said.isEmpty() ? words(date_in_words(made_on(r))) : said.join(", ");
 }
@@ -80,16 +72,12 @@ void ShelfView::build_head(QLayout* column) {
         RecordQuery query = desk_.query();
         query.words = words_->text().toStdString();
         query.colour = colour_->value();
-        query.colour_within = 26;
+        query.colour_within = family_within;
         desk_.look_for(query);
     };
     colour_ =
         new ChoiceBox<std::optional<Rgb>>("Only pages with a colour", {{"all colours", std::nullopt}}, head);
-    for (const auto& [name, c] : shelf_colours) {
-        QPixmap dot(12, 12);
-        dot.fill(QColor(c.r, c.g, c.b));
-        colour_->offer(name, c, QIcon(dot));
-    }
+    offer_families(*colour_, families_but_greys_and_blacks);
     colour_->on_choice(this, [look](const std::optional<Rgb>&) { look(); });
     r->addWidget(colour_);
     words_ = new QLineEdit(head);
@@ -141,24 +129,23 @@ PageCard* ShelfView::card(const std::string& uid) {
         desk_.pick(uid);
         mark();
     });
-    connect(c, &PageCard::wants_picture, this, [this, c] {
-        for (const PageRecord& r : shown_records_)
-            if (!c->uid().empty() && r.uid == c->uid())
-                if (const QImage& p = desk_.picture(r.photo.empty() ? r.picture : r.photo, 2 * card_picture);
-                    !p.isNull())
-                    c->show_picture(p);
-    });
+    connect(c, &PageCard::wants_picture, this, [this, c] { show_picture(*c); });
     return c;
+}
+
+/// Where it is not there yet, it is asked for.
+void ShelfView::show_picture(PageCard& card) {
+    for (const PageRecord& r : shown_records_)
+        if (r.uid == card.uid())
+            if (const QImage& p = desk_.picture(r.photo.empty() ? r.picture : r.photo, 2 * card_picture);
+                !p.isNull())
+                card.show_picture(p);
 }
 
 void ShelfView::show_pictures() {
     for (const Row& row : rows_)
         for (PageCard* c : row.cards)
-            for (const PageRecord& r : shown_records_)
-                if (!c->uid().empty() && r.uid == c->uid() && c->isVisible())
-                    if (!c->visibleRegion().isEmpty())
-                        c->show_picture(
-                            desk_.picture(r.photo.empty() ? r.picture : r.photo, 2 * card_picture));
+            if (c->isVisible() && !c->visibleRegion().isEmpty()) show_picture(*c);
 }
 
 void ShelfView::add_group(const QString& name, const std::vector<int>& pages) {

@@ -33,6 +33,7 @@ private:
     void add_group(const QString& name, const std::vector<int>& pages);
     void add_where();
     PageCard* card(const std::string& uid);
+    void show_picture(PageCard& card);
     void show_pictures();
     void lay_out();
     int lay_out_cards(int columns, int y);

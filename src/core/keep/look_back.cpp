@@ -2,7 +2,10 @@
 
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
+#include "core/sentences.h"
 #include "core/stash/colour_words.h"
+#include "core/stash/search.h"
+#include "core/stash/stock.h"
 
 #include <algorithm>
 #include <cctype>
@@ -16,19 +19,6 @@ namespace zesty {
 namespace {
 
 constexpr double whole_sheet = 144 * mm_per_inch * mm_per_inch;
-constexpr const char* month_names[]{"January", "February", "March",     "April",   "May",      "June",
-                                    "July",    "August",   "September", "October", "November", "December"};
-
-std::string in_lower(std::string text) {
-    std::transform(text.begin(), text.end(), text.begin(),
-                   [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
-    return text;
-}
-
-const PageFacts& facts_of(const PageRecord& record) {
-    static const PageFacts none;
-    return record.facts ? *record.facts : none;
-}
 
 std::string everything_said(const PageRecord& record) {
     const PageNotes& n = record.notes;
@@ -83,9 +73,9 @@ bool fits(const PageRecord& record, const RecordQuery& query) {
 
 std::string month_in_words(const std::string& day) {
     if (!is_day(day)) return day.empty() ? "Not finished" : day;
-    const int month = std::atoi(day.substr(5, 2).c_str());
-    if (month < 1 || month > 12) return day;
-    return std::string(month_names[month - 1]) + " " + day.substr(0, 4);
+    const std::string first = day.substr(0, 8) + "01";
+    const std::string said = date_in_words(first);
+    return said == first ? day : said.substr(2);
 }
 
 std::set<std::string> groups_of(const PageRecord& record, ShelfBy by) {
@@ -113,6 +103,20 @@ std::string next_month(const std::string& month) {
 }
 
 } // namespace
+
+const PageFacts& facts_of(const PageRecord& record) {
+    static const PageFacts none;
+    return record.facts ? *record.facts : none;
+}
+
+TakenOf taken_of(const PageFacts& facts) {
+    TakenOf out;
+    for (const RecordPaper& p : facts.papers) {
+        out.sheets += p.sheets;
+        out.scraps += p.scraps;
+    }
+    return out;
+}
 
 std::string made_on(const PageRecord& record) {
     return record.notes.made.empty() ? record.finished : record.notes.made;
@@ -173,10 +177,9 @@ std::vector<PaperWent> where_paper_went(const std::vector<PageRecord>& records, 
             if (went.uid.empty() ? paper.name != went.name : paper.uid != went.uid) continue;
             went.name = paper.name;
             went.known = true;
-            for (const SheetStock& s : paper.sheets) {
-                went.in_drawer += s.count * area(s.outline);
+            went.in_drawer += stock_area(paper);
+            for (const SheetStock& s : paper.sheets)
                 if (s.irregular) went.scraps += s.count;
-            }
         }
         out.push_back(std::move(went));
     }
@@ -199,11 +202,11 @@ LookBack look_back(const std::vector<PageRecord>& records, const Stash& now, con
         out.saved_by_scraps += facts.from_scraps / whole_sheet;
         out.saved_by_gutting += facts.from_gutting / whole_sheet;
         out.minutes += facts.worked;
-        for (const RecordPaper& p : facts.papers) {
-            out.sheets += p.sheets;
-            out.scraps += p.scraps;
-            if (r.finished.empty() || r.finished >= since) used_since.insert(p.uid);
-        }
+        const TakenOf taken = taken_of(facts);
+        out.sheets += taken.sheets;
+        out.scraps += taken.scraps;
+        if (r.finished.empty() || r.finished >= since)
+            for (const RecordPaper& p : facts.papers) used_since.insert(p.uid);
         if (r.finished.empty()) continue;
         ++out.pages;
         if (const std::string day = made_on(r); is_day(day)) ++months[day.substr(0, 7)];
@@ -217,9 +220,7 @@ LookBack look_back(const std::vector<PageRecord>& records, const Stash& now, con
     }
     for (std::size_t p = 0; p < now.papers.size(); ++p) {
         const Paper& paper = now.papers[p];
-        const bool left = std::any_of(paper.sheets.begin(), paper.sheets.end(),
-                                      [](const SheetStock& s) { return s.count > 0; });
-        if (left && !used_since.contains(paper.uid) && paper.touched < since)
+        if (sheet_count(paper) > 0 && !used_since.contains(paper.uid) && paper.touched < since)
             out.unused.push_back(static_cast<int>(p));
     }
     return out;

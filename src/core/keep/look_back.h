@@ -23,6 +23,15 @@ struct RecordQuery {
 /// Indices into the records, the newest first; those nearest to the colour first.
 std::vector<int> found_pages(const std::vector<PageRecord>& records, const RecordQuery& query);
 
+/// Its facts, or none.
+const PageFacts& facts_of(const PageRecord& record);
+
+/// What a page took of all its papers.
+struct TakenOf {
+    int sheets = 0, scraps = 0;
+};
+TakenOf taken_of(const PageFacts& facts);
+
 /// The day a page was made: as a person says it, or else the day it was finished.
 std::string made_on(const PageRecord& record);
 

@@ -7,23 +7,20 @@
 
 #include <algorithm>
 #include <map>
-#include <set>
 
 namespace zesty {
 
 namespace {
 
-/// The new numbers of the sheets that stay, by the old ones.
-std::map<std::string, std::string> renumbered(const Stash& before, const std::set<std::string>& gone) {
+/// The new names of all sheets, by the old ones: those that are taken go under a name of their own, the
+/// others are numbered without them.
+std::map<std::string, std::string> renamed(const Stash& before, const std::vector<SheetFate>& taken) {
     std::map<std::string, std::string> out;
-    for (const Paper& paper : before.papers) {
-        int was = 0, is = 0;
-        for (const SheetStock& s : paper.sheets)
-            for (int k = 0; k < s.count; ++k) {
-                const std::string old = paper.id + "#" + std::to_string(++was);
-                if (!gone.contains(old)) out[old] = paper.id + "#" + std::to_string(++is);
-            }
-    }
+    for (const SheetFate& fate : taken) out[fate.sheet] = fate.taken_as;
+    std::map<int, int> last;
+    each_sheet(before, [&](const std::string& old, int paper, const SheetStock&) {
+        if (!out.contains(old)) out[old] = paper_of_sheet(old) + "#" + std::to_string(++last[paper]);
+    });
     return out;
 }
 
@@ -83,12 +80,10 @@ void finish(Project& project, const Finishing& finishing, FinishWhat what, const
     const Stash before = stash_at_hand(project);
     Stash stash = before;
     KeepDecisions& keep = project.keep;
-    std::set<std::string> gone;
     for (const SheetFate& fate : finishing.sheets) {
         Paper& paper = stash.papers[static_cast<std::size_t>(fate.paper)];
         change(paper, fate.stock, -1);
         keep.changes.push_back({paper.id, fate.stock, false});
-        gone.insert(fate.sheet);
     }
     for (const SheetFate& fate : finishing.sheets)
         for (const SheetStock& scrap : fate.back) {
@@ -103,15 +98,7 @@ void finish(Project& project, const Finishing& finishing, FinishWhat what, const
     let_go_of_spares(keep, finishing);
     take_things(stash, finishing.things, -1);
     add_to(keep.had, finishing.things);
-    auto numbers = renumbered(before, gone);
-    std::size_t at = 0;
-    for (const SheetFate& fate : finishing.sheets) {
-        // The taken sheets come in the order of the sheets they were.
-        if (at >= finishing.taken.size()) break;
-        numbers[fate.sheet] = whole_sheet_of(finishing.taken[at].id);
-        const std::string own = numbers[fate.sheet];
-        while (at < finishing.taken.size() && whole_sheet_of(finishing.taken[at].id) == own) ++at;
-    }
+    const auto numbers = renamed(before, finishing.sheets);
     rename_steps(project.build.log, numbers);
     for (auto pin = project.sheets.pins.begin(); pin != project.sheets.pins.end();) {
         pin->second.sheet = with_new_number(numbers, pin->second.sheet);

@@ -5,6 +5,7 @@
 #include "core/project/stash_at_hand.h"
 #include "core/project/taken.h"
 #include "core/sentences.h"
+#include "core/stash/stock.h"
 
 #include <algorithm>
 #include <map>
@@ -27,19 +28,8 @@ bool is_worth_keeping(const Polygon& p) {
 /// The sheets of the stock as plans number them, and what each is one of.
 std::map<std::string, std::pair<int, SheetStock>> stock_by_sheet(const Stash& stash) {
     std::map<std::string, std::pair<int, SheetStock>> out;
-    for (std::size_t p = 0; p < stash.papers.size(); ++p) {
-        int number = 0;
-        for (const SheetStock& s : stash.papers[p].sheets)
-            for (int k = 0; k < s.count; ++k)
-                out[stash.papers[p].id + "#" + std::to_string(++number)] = {static_cast<int>(p), s};
-    }
+    each_sheet(stash, [&](const std::string& id, int paper, const SheetStock& s) { out[id] = {paper, s}; });
     return out;
-}
-
-Polygon without_strip(const SheetStock& stock, double strip) {
-    if (strip <= 0 || stock.irregular) return stock.outline;
-    const Box b = bounds(stock.outline);
-    return {ring_of(Box{b.x0, b.y0, b.x1, std::max(b.y0, b.y1 - strip)}), {}};
 }
 
 /// Which of the page has been worked on, by the steps that are done.
@@ -159,35 +149,34 @@ private:
     /// is left beside the pieces.
     Region free_parts_within(const std::string& whole) const {
         Region out;
-        for (std::size_t s = 0; s < plan_.papers.sheets.size(); ++s) {
-            const Sheet& one = plan_.papers.sheets[s];
+        for (const Sheet& one : plan_.papers.sheets)
             if (one.kind == SheetKind::DropOut && one.area > 0 && whole_sheet_of(one.id) == whole)
                 out.push_back(one.outline);
-        }
         return out;
     }
 
-    bool stained(const Polygon& scrap, const OnSheet& on) const {
-        if (on.base.empty() || project_.build.habits.trim == TrimBase::BeforeWet) return false;
+    /// Where paint and ink run on the sheet of a base that is trimmed after them.
+    Region wet_on(const OnSheet& on) const {
+        if (on.base.empty() || project_.build.habits.trim == TrimBase::BeforeWet) return {};
         Region wet;
         for (const WetFacts& zone : plan_.dress.wet)
             for (const Region* all : {&zone.wet, &zone.primer})
                 for (const Polygon& p : *all) wet.push_back(transformed(p, on.from_page));
-        const auto runs = grow(wet, runs_over);
-        const auto both = runs ? intersect(*runs, {scrap}) : runs;
-        return both && !both->empty();
+        return grow(wet, runs_over).value_or(Region{});
     }
 
-    void give_back(SheetFate& fate, const Polygon& p, ScrapOf of, const OnSheet& on) {
+    void give_back(SheetFate& fate, const Polygon& p, ScrapOf of, const Region& wet) {
         if (!is_worth_keeping(p)) return;
-        fate.back.push_back({p, 1, true, fate.stock.clean && !stained(p, on), of, project_.title});
+        const auto stain = intersect(wet, {p});
+        const bool clean = !stain || stain->empty();
+        fate.back.push_back({p, 1, true, fate.stock.clean && clean, of, project_.title});
     }
 
     void take_sheet(const std::string& id) {
         const auto stock = stock_.find(id);
         if (stock == stock_.end()) return;
         const OnSheet& on = by_sheet_[id];
-        SheetFate fate{id, stock->second.first, stock->second.second, {}, {}, 0};
+        SheetFate fate{id, stock->second.first, stock->second.second};
         fate.stock.count = 1;
         const Paper& paper = stash_.papers[static_cast<std::size_t>(fate.paper)];
         const double gap = project_.sheets.blade_gap / 2;
@@ -195,6 +184,7 @@ private:
         fate.used = unite(on.used).value_or(Region{});
         const auto cut_out = grow(fate.used, gap, Corner::Sharp);
         const auto rest = subtract({whole}, cut_out.value_or(fate.used)).value_or(Region{});
+        const Region wet = wet_on(on);
         Region holes;
         for (const Polygon& p : fate.used)
             for (const Ring& hole : p.holes) holes.push_back({hole, {}});
@@ -202,9 +192,9 @@ private:
             const bool middle = std::any_of(holes.begin(), holes.end(), [&](const Polygon& hole) {
                 return contains(hole, p.outer.front());
             });
-            give_back(fate, p, middle ? ScrapOf::Middle : ScrapOf::Leftover, on);
+            give_back(fate, p, middle ? ScrapOf::Middle : ScrapOf::Leftover, wet);
         }
-        if (project_.keep.drop_outs) drop_outs(fate, on, gap);
+        if (project_.keep.drop_outs) drop_outs(fate, on, wet, gap);
         double kept = 0;
         for (const SheetStock& s : fate.back) kept += area(s.outline);
         fate.waste = area(fate.stock.outline) - area(fate.used) - kept;
@@ -213,7 +203,7 @@ private:
     }
 
     /// They come out of the paper of a cut, which counts as used as a whole.
-    void drop_outs(SheetFate& fate, const OnSheet& on, double gap) {
+    void drop_outs(SheetFate& fate, const OnSheet& on, const Region& wet, double gap) {
         const Region free = free_parts_within(fate.sheet);
         if (free.empty()) return;
         Region patches;
@@ -223,14 +213,14 @@ private:
         const auto cut_out = grow(patches, gap, Corner::Sharp);
         const auto left = subtract(free, cut_out.value_or(patches)).value_or(Region{});
         const std::size_t before = fate.back.size();
-        for (const Polygon& p : left) give_back(fate, p, ScrapOf::DropOut, on);
+        for (const Polygon& p : left) give_back(fate, p, ScrapOf::DropOut, wet);
         Region dropped;
         for (std::size_t i = before; i < fate.back.size(); ++i) dropped.push_back(fate.back[i].outline);
         fate.used = subtract(fate.used, dropped).value_or(fate.used);
     }
 
     /// Under a name of their own: the numbers of the stock go on without them.
-    void note_taken_sheets(const SheetFate& fate, const OnSheet& on) {
+    void note_taken_sheets(SheetFate& fate, const OnSheet& on) {
         const std::string paper = stash_.papers[static_cast<std::size_t>(fate.paper)].id;
         std::map<int, TakenSheet> sheets;
         for (const int p : on.patches) {
@@ -247,9 +237,9 @@ private:
         }
         TakenSheet rest{fate.sheet, paper, SheetKind::Full, fate.stock.outline, {}, on.pieces};
         if (fate.stock.irregular) rest.kind = SheetKind::Offcut;
-        const std::string name = paper + "#cut" + std::to_string(next_number(paper));
+        fate.taken_as = paper + "#cut" + std::to_string(next_number(paper));
         const auto add = [&](TakenSheet taken) {
-            taken.id = name + taken.id.substr(fate.sheet.size());
+            taken.id = fate.taken_as + taken.id.substr(fate.sheet.size());
             taken.paper = paper;
             out_.taken.push_back(std::move(taken));
         };
@@ -350,9 +340,7 @@ std::vector<BeforeAndAfter> before_and_after(const Project& project, const Finis
         const auto [at, fresh] = papers.try_emplace(paper);
         if (fresh) {
             at->second.paper = paper;
-            for (const SheetStock& s : stash.papers[static_cast<std::size_t>(paper)].sheets)
-                at->second.before += s.count * area(s.outline);
-            at->second.after = at->second.before;
+            at->second.after = at->second.before = stock_area(stash.papers[static_cast<std::size_t>(paper)]);
         }
         return at->second;
     };
@@ -369,10 +357,7 @@ std::vector<BeforeAndAfter> before_and_after(const Project& project, const Finis
         ++paper.scraps_back;
     }
     std::vector<BeforeAndAfter> out;
-    for (auto& [number, paper] : papers) {
-        paper.whole = std::max(paper.before, paper.after);
-        out.push_back(paper);
-    }
+    for (const auto& [number, paper] : papers) out.push_back(paper);
     return out;
 }
 

@@ -24,9 +24,10 @@ struct SheetFate {
     std::string sheet; ///< id in the plan: "barley#1"
     int paper = 0;     ///< into the stash
     SheetStock stock;  ///< of which it is one
-    Region used;       ///< what of it goes on the page
-    std::vector<SheetStock> back;
-    double waste = 0; ///< mm2
+    Region used = {};  ///< what of it goes on the page
+    std::vector<SheetStock> back = {};
+    double waste = 0;          ///< mm2
+    std::string taken_as = {}; ///< what the page calls it from then on: "barley#cut1"
 };
 
 struct Finishing {
@@ -57,7 +58,6 @@ std::vector<std::string> put_back(Project& project);
 struct BeforeAndAfter {
     int paper = 0; ///< into the stash
     double before = 0, after = 0;
-    double whole = 0; ///< before, and what the page has taken of it earlier
     int sheets = 0, scraps_back = 0;
 };
 /// Of the papers it touches.

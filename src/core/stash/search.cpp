@@ -11,12 +11,6 @@ namespace zesty {
 
 namespace {
 
-std::string lower(std::string text) {
-    std::transform(text.begin(), text.end(), text.begin(),
-                   [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
-    return text;
-}
-
 /// Words that mean the same to people who look for paper.
 constexpr std::array<std::array<std::string_view, 3>, 14> searched_alike{{{"solid", "plain", "cardstock"},
                                                                           {"stripe", "striped", "lines"},
@@ -45,14 +39,14 @@ std::string all_of(const Paper& paper) {
     }
     for (const SheetStock& s : paper.sheets)
         if (s.irregular && s.count > 0) out += "\nscrap";
-    return lower(out);
+    return in_lower(out);
 }
 
 bool says(const Paper& paper, const std::string& words) {
     if (words.empty()) return true;
     const std::string all = all_of(paper);
     const auto said = [&](std::string_view word) { return all.find(word) != std::string::npos; };
-    std::istringstream in(lower(words));
+    std::istringstream in(in_lower(words));
     for (std::string word; in >> word;) {
         if (said(word)) continue;
         const bool means_the_same =
@@ -85,6 +79,12 @@ std::optional<double> looks(const Paper& paper, const StashQuery& query) {
 }
 
 } // namespace
+
+std::string in_lower(std::string text) {
+    std::transform(text.begin(), text.end(), text.begin(),
+                   [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+    return text;
+}
 
 std::vector<int> found_in(const Stash& stash, const StashQuery& query) {
     std::vector<std::pair<double, int>> found;

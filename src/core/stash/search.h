@@ -7,6 +7,9 @@
 
 namespace zesty {
 
+/// Words as they are compared: ASCII letters small.
+std::string in_lower(std::string text);
+
 /// Everything that is given must be true of a paper; colour and pattern of one of its sides.
 struct StashQuery {
     /// Each of them in name, notes, place, id, kind, finish or colour in words, whatever the case; words that

@@ -27,7 +27,7 @@ std::vector<SheetChange> sheet_changes(const std::vector<SheetStock>& before,
         const int was = count_of_outline(before, kind);
         const int is = count_of_outline(after, kind);
         const int by = std::max(is, 0) - std::max(was, 0);
-        if (by != 0 || (was < 0) != (is < 0)) out.push_back({std::move(kind), by, was < 0, is < 0});
+        if (by != 0 || (was < 0) != (is < 0)) out.push_back({std::move(kind), by, is < 0});
     }
     return out;
 }

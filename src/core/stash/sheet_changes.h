@@ -11,7 +11,7 @@ namespace zesty {
 struct SheetChange {
     SheetStock kind;
     int by = 0;
-    bool comes = false, goes = false; ///< the kind as such, with none of them too
+    bool goes = false; ///< the kind as such, with none of them too
 };
 std::vector<SheetChange> sheet_changes(const std::vector<SheetStock>& before,
                                        const std::vector<SheetStock>& after);

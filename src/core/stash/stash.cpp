@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/stash/fussy_cut.h"
+#include "core/stash/stock.h"
 
 #include <algorithm>
 #include <cmath>
@@ -19,13 +20,6 @@ SheetKind kind_of(const SheetStock& stock) {
     const double shorter = std::min(b.width(), b.height());
     if (longer > 215) return SheetKind::Full;
     return shorter >= 140 ? SheetKind::Pad : SheetKind::Card;
-}
-
-/// What of a sheet is left without its strip.
-Polygon without_strip(const SheetStock& stock, double strip) {
-    if (strip <= 0 || stock.irregular) return stock.outline;
-    const Box b = bounds(stock.outline);
-    return {ring_of(Box{b.x0, b.y0, b.x1, std::max(b.y0, b.y1 - strip)}), {}};
 }
 
 } // namespace

@@ -1,5 +1,9 @@
 #include "core/stash/stock.h"
 
+#include "core/geometry/measure.h"
+
+#include <algorithm>
+
 namespace zesty {
 
 int sheet_count(const Paper& paper) {
@@ -23,6 +27,24 @@ bool change_count(Paper& paper, const SheetStock& sheet, int by) {
     paper.sheets.push_back(sheet);
     paper.sheets.back().count = by;
     return true;
+}
+
+Polygon without_strip(const SheetStock& sheet, double strip) {
+    if (strip <= 0 || sheet.irregular) return sheet.outline;
+    const Box b = bounds(sheet.outline);
+    return {ring_of(Box{b.x0, b.y0, b.x1, std::max(b.y0, b.y1 - strip)}), {}};
+}
+
+double stock_area(const Paper& paper) {
+    double out = 0;
+    for (const SheetStock& s : paper.sheets) out += s.count * area(s.outline);
+    return out;
+}
+
+double stock_area(const Stash& stash) {
+    double out = 0;
+    for (const Paper& p : stash.papers) out += stock_area(p);
+    return out;
 }
 
 std::optional<Polygon> trimmed_sheet(Point size, const Trimmed& off, Point corner) {

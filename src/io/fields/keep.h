@@ -1,13 +1,9 @@
 #pragma once
 // What is stored of Keep: in a page what has been cut for it, in the stash the records of pages.
 
-#include "core/geometry/boolean.h"
 #include "core/keep/decisions.h"
 #include "io/fields/description.h"
-#include "io/json_shapes.h"
-
-#include <algorithm>
-#include <limits>
+#include "io/fields/outline.h"
 
 namespace zesty {
 
@@ -16,17 +12,6 @@ inline constexpr Limits how_many_limits{0, 1'000'000};
 inline constexpr Limits size_limits{0, 10'000};
 inline constexpr Limits work_limits{0, 1e6};
 inline constexpr Limits palette_share_limits{0, 1.000001};
-
-template <class F, class P> void outline_field(F& f, const char* key, P& outline) {
-    f.other(
-        key, outline, [](const Polygon& p) { return exact_json(p); },
-        [](const nlohmann::json& j, Polygon& p) {
-            auto read = polygon_from(j, "outline");
-            if (!read || !is_valid({*read})) return false;
-            p = std::move(*read);
-            return true;
-        });
-}
 
 template <class F, Describes<PageNotes> T> void describe(F& f, T& notes) {
     f.text("story", notes.story);

@@ -1,12 +1,11 @@
 #pragma once
 // What is stored of embellishments and letter sets, in the stash and in pages.
 
-#include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/stash/embellishment.h"
 #include "core/stash/letter_set.h"
 #include "io/fields/description.h"
-#include "io/json_shapes.h"
+#include "io/fields/outline.h"
 
 namespace zesty {
 
@@ -15,14 +14,7 @@ template <class F, Describes<Embellishment> T> void describe(F& f, T& thing) {
     f.text("name", thing.name);
     f.word("kind", thing.kind);
     f.colour("colour", thing.colour);
-    f.other(
-        "outline", thing.outline, [](const Polygon& p) { return exact_json(p); },
-        [](const nlohmann::json& j, Polygon& p) {
-            auto read = polygon_from(j, "outline");
-            if (!read || !is_valid({*read})) return false;
-            p = std::move(*read);
-            return true;
-        });
+    outline_field(f, "outline", thing.outline);
     f.number("thickness_mm", thing.thickness, thickness_limits);
     f.number("white_rim_mm", thing.white_rim, white_rim_limits);
     f.whole("count", thing.count, thing_count_limits);

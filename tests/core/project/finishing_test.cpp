@@ -11,6 +11,7 @@
 #include "core/project/stash_at_hand.h"
 #include "core/sections/fixes.h"
 #include "core/stash/sharing.h"
+#include "core/stash/stock.h"
 #include "support/lattice.h"
 #include "support/pages.h"
 #include "support/rounds.h"
@@ -26,13 +27,6 @@ namespace zesty {
 using testing::page_with;
 
 namespace {
-
-double area_of(const Stash& stash) {
-    double out = 0;
-    for (const Paper& p : stash.papers)
-        for (const SheetStock& s : p.sheets) out += s.count * area(s.outline);
-    return out;
-}
 
 bool none_below_zero(const Stash& stash) {
     for (const Paper& p : stash.papers)
@@ -136,7 +130,7 @@ void expect_balanced(const Finishing& f, const Stash& before, const Stash& after
                 EXPECT_LT(area(*intersect(scrap, {fate.back[k].outline})), 1e-3);
         }
     }
-    EXPECT_NEAR(area_of(before) - area_of(after), used + waste, 1) << "area in is area out";
+    EXPECT_NEAR(stock_area(before) - stock_area(after), used + waste, 1) << "area in is area out";
     EXPECT_TRUE(none_below_zero(after));
 }
 
@@ -198,21 +192,17 @@ TEST(Finishing, APaperOfWhichAScrapHasBeenUsedSinceStaysAsItIs) {
     std::map<std::string, double> left;
     for (Paper& p : used.papers) {
         std::erase_if(p.sheets, [](const SheetStock& s) { return s.of == ScrapOf::Leftover; });
-        Stash alone;
-        alone.papers = {p};
-        left[p.id] = area_of(alone);
+        left[p.id] = stock_area(p);
     }
     after.stash = std::make_shared<const Stash>(used);
     const auto said = put_back(after);
     EXPECT_FALSE(said.empty());
     for (const Paper& p : stash_at_hand(after).papers) {
-        Stash alone;
-        alone.papers = {p};
         const bool named = std::any_of(said.begin(), said.end(), [&](const std::string& s) {
             return s.find(p.name) != std::string::npos;
         });
         if (!named) continue;
-        EXPECT_NEAR(area_of(alone), left[p.id], 1e-6) << "no paper comes out of nothing";
+        EXPECT_NEAR(stock_area(p), left[p.id], 1e-6) << "no paper comes out of nothing";
     }
     EXPECT_TRUE(none_below_zero(stash_at_hand(after)));
 }
@@ -227,7 +217,7 @@ TEST(Finishing, OfTwoPagesCutFromOneSheetAtOnceTheSecondMakesNoPaper) {
     for (Paper& p : no_more.papers)
         for (SheetStock& s : p.sheets) s.count = s.irregular ? s.count : 0;
     EXPECT_FALSE(cannot_be_carried(before, after, no_more).empty());
-    EXPECT_LE(area_of(carried_over(before, after, no_more)), area_of(no_more) + 1e-6);
+    EXPECT_LE(stock_area(carried_over(before, after, no_more)), stock_area(no_more) + 1e-6);
 }
 
 TEST(Finishing, FiveHundredRandomPagesFinishedAndUndoneLeaveTheDrawerConsistent) {
@@ -317,11 +307,11 @@ TEST(Finishing, APatchThatWasCutAndIsNotWantedAnyMoreComesBackAsASpare) {
     const Finishing f = finishing(partly);
     ASSERT_FALSE(f.spares.empty());
     EXPECT_EQ(f.spares[0].second.of, ScrapOf::Spare);
-    const double before = area_of(stash_at_hand(partly.project));
+    const double before = stock_area(stash_at_hand(partly.project));
     double spares = 0;
     for (const auto& [paper, spare] : f.spares) spares += area(spare.outline);
     finish(partly.project, f, FinishWhat::Everything, "2026-11-29");
-    EXPECT_NEAR(area_of(stash_at_hand(partly.project)) - before, spares, 1);
+    EXPECT_NEAR(stock_area(stash_at_hand(partly.project)) - before, spares, 1);
 }
 
 TEST(Finishing, ScrapsOfABaseThatIsTrimmedAfterWetWorkAreMarkedAsNotClean) {

@@ -2,24 +2,27 @@
 // How many random cases a test tries.
 
 #include <algorithm>
+#include <cstdlib>
+
+/// There where the sanitizers are.
+extern "C" __attribute__((weak)) void __asan_init();
 
 namespace zesty::testing {
 
-/// As many as asked for; an eighth under the sanitizers, which look at every step and take ten times as long.
-constexpr int rounds(int all) {
-#ifdef ZESTY_SANITIZED
-    return std::max(1, all / 8);
-#else
-    return all;
-#endif
-}
-
 /// What prints and paints for long is looked at without the sanitizers alone: nearly all of its time goes
 /// into libraries that they do not see into.
-#ifdef ZESTY_SANITIZED
-inline constexpr bool sanitized = true;
-#else
-inline constexpr bool sanitized = false;
-#endif
+inline bool sanitized() {
+    return &__asan_init != nullptr;
+}
+
+/// As many as asked for; an eighth under the sanitizers, which look at every step and take ten times as long.
+inline int rounds(int all) {
+    return sanitized() ? std::max(1, all / 8) : all;
+}
+
+/// The same of cases of which each takes long: a quarter, and all of them where ZESTY_LONG is set.
+inline int long_rounds(int all) {
+    return std::getenv("ZESTY_LONG") ? all : rounds(std::max(1, all / 4));
+}
 
 } // namespace zesty::testing

@@ -96,7 +96,7 @@ void recompute_while_sizing(benchmark::State& state) {
     }
     state.counters["patches"] = static_cast<double>(patches);
 }
-BENCHMARK(recompute_while_sizing)->Arg(11)->Arg(17)->Unit(benchmark::kMillisecond);
+BENCHMARK(recompute_while_sizing)->Arg(11)->Arg(17)->Arg(32)->Unit(benchmark::kMillisecond);
 
 void plan_from_scratch_without_nesting(benchmark::State& state) {
     std::mt19937 random(2);
@@ -290,6 +290,25 @@ void facts_while_a_photo_is_dragged(benchmark::State& state) {
     while_a_photo_is_dragged(state, [](Planner& planner, const Project& p) { return planner.shapes(p); });
 }
 BENCHMARK(facts_while_a_photo_is_dragged)->Unit(benchmark::kMillisecond);
+
+/// A photo is dragged over a lattice of so many openings each way.
+void facts_while_a_photo_is_dragged_over_a_lattice(benchmark::State& state) {
+    std::mt19937 random(2);
+    const int columns = static_cast<int>(state.range(0));
+    Project p = project_of(testing::random_lattice(random, columns, columns, 2.5));
+    Photo photo;
+    photo.centre = {100, 100};
+    p.set_out.photos.push_back(photo);
+    Planner planner;
+    (void)planner.shapes(p);
+    std::size_t openings = 0;
+    for (auto _ : state) {
+        p.set_out.photos[0].centre.x += 0.1;
+        openings = planner.shapes(p)->sections.cut->openings.size();
+    }
+    state.counters["openings"] = static_cast<double>(openings);
+}
+BENCHMARK(facts_while_a_photo_is_dragged_over_a_lattice)->Arg(17)->Arg(32)->Unit(benchmark::kMillisecond);
 
 void plan_while_a_photo_is_dragged(benchmark::State& state) {
     while_a_photo_is_dragged(state, [](Planner& planner, const Project& p) { return planner.plan(p); });

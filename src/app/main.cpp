@@ -4,6 +4,7 @@
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QElapsedTimer>
+#include <QScreen>
 #include <cstdio>
 
 #ifndef ZESTY_VERSION
@@ -25,11 +26,17 @@ int main(int argc, char** argv) {
         "FILE", "A drawing (.svg, .svgz), a project (.zesty) or papers (.csv, .json, .stash)", "[FILE...]");
     const QCommandLineOption stash("stash", "Another stash of papers than yours for this run.", "FILE");
     parser.addOption(stash);
+    const QCommandLineOption letters("letters", "How large letters are for this run: 100 to 150.", "PERCENT");
+    parser.addOption(letters);
     parser.process(application);
 
-    zesty::theme::apply(application);
     zesty::Settings settings;
     settings.use_stash(parser.value(stash));
+    // As the desktop has them, where nothing else is said.
+    const double desktop = QGuiApplication::primaryScreen()->logicalDotsPerInchY() / 96;
+    const int said = parser.isSet(letters) ? parser.value(letters).toInt() : settings.letters();
+    zesty::theme::set_letters(said > 0 ? said / 100.0 : desktop);
+    zesty::theme::apply(application);
     zesty::BenchWindow window(settings, zesty::FileQuestions::dialogs());
     for (const QString& file : parser.positionalArguments()) window.open(file);
     window.show();

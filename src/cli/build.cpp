@@ -102,9 +102,9 @@ void add_step_options(CLI::App& c, BuildArgs& a) {
     c.add_option("--before", a.before, "This step waits for it")->group(group);
     c.add_option("--minutes", a.minutes, "Its work, in minutes")->group(group);
     c.add_option("--dries", a.dries, "Its waiting, in minutes")->group(group);
-    c.add_option("--remove-step", a.remove_step, "Takes away the own step own:N, by N")->group(group);
+    c.add_option("--remove-step", a.remove_step, "Removes the own step own:N, by N")->group(group);
     c.add_option("--remind", a.remind, "Something to be named before finishing")->group(group);
-    c.add_option("--forget", a.forget, "A reminder that is not wanted any more")->group(group);
+    c.add_option("--forget", a.forget, "A reminder to remove")->group(group);
     c.add_option("--start", a.start, "Somebody begins a step, by number or key")->group(group);
     c.add_option("--pause", a.pause, "Leaves it for a while")->group(group);
     c.add_option("--done", a.done, "Ticks it off")->group(group);

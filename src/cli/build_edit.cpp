@@ -154,7 +154,7 @@ Result<std::int64_t> typed_moment(const std::string& at) {
     if (at.empty()) return QDateTime::currentSecsSinceEpoch();
     const QDateTime moment = QDateTime::fromString(QString::fromStdString(at), Qt::ISODate);
     if (!moment.isValid() || moment.toSecsSinceEpoch() <= 0)
-        return fail(ErrorKind::BadInput, "--at: '" + at + "' is no moment such as 2026-11-28T19:30");
+        return fail(ErrorKind::BadInput, "--at: '" + at + "' is not a time such as 2026-11-28T19:30");
     return moment.toSecsSinceEpoch();
 }
 

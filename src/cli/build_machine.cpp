@@ -28,7 +28,7 @@ public:
         QObject::connect(&link_, &CutterLink::pictured, [this](const QByteArray& png) { keep(png); });
         silence_.setSingleShot(true);
         QObject::connect(&silence_, &QTimer::timeout,
-                         [this] { end(complain("the cutting machine says nothing any more")); });
+                         [this] { end(complain("the cutting machine does not answer any more")); });
     }
 
     int run() {

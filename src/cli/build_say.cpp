@@ -76,7 +76,7 @@ void say_steps(const Project& project, const std::vector<BuildStep>& steps, cons
               << "\n";
     if (now.begun > 0 && std::abs(now.later) >= 1)
         std::cout << "that is " << minutes_in_words(std::abs(now.later))
-                  << (now.later > 0 ? " later" : " sooner") << " than thought at the beginning\n";
+                  << (now.later > 0 ? " later" : " sooner") << " than planned at first\n";
     if (now.beyond > 0)
         std::cout << minutes_in_words(now.beyond) << " of work do not fit into the sittings\n";
     say_all("own pace", pace_in_words(project, steps));

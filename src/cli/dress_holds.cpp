@@ -27,7 +27,7 @@ Result<void> hold(const std::string& text, const std::optional<double>& foot, Pr
     const std::string what = text.substr(0, colon);
     const std::string digits = text.substr(colon + 1, equals - colon - 1);
     if (digits.empty() || digits.size() > 4 || digits.find_first_not_of("0123456789") != std::string::npos)
-        return fail(ErrorKind::BadInput, "--hold: '" + digits + "' is no number");
+        return fail(ErrorKind::BadInput, "--hold: '" + digits + "' is not a number");
     const std::size_t i = static_cast<std::size_t>(std::stoi(digits)) - 1;
     const auto set = [&](auto& all) -> Result<void> {
         if (i >= all.size())
@@ -43,7 +43,7 @@ Result<void> hold(const std::string& text, const std::optional<double>& foot, Pr
     if (what == "title") return set(project.dress.titles);
     if (what == "embellishment") return set(project.dress.embellishments);
     return fail(ErrorKind::BadInput,
-                "--hold: '" + what + "' is none of cut, photo, layer, title and embellishment");
+                "--hold: '" + what + "' is not one of cut, photo, layer, title and embellishment");
 }
 
 Result<void> edit_free_parts(const DressArgs& a, Project& project) {
@@ -100,7 +100,7 @@ Result<void> take_wet(const DressArgs& a, const Project& project, WetZone& zone)
     }
     if (!a.wet_colour.empty()) {
         const auto colour = colour_called(a.wet_colour);
-        if (!colour) return fail(ErrorKind::BadInput, "--wet-colour: '" + a.wet_colour + "' is no colour");
+        if (!colour) return fail(ErrorKind::BadInput, "--wet-colour: '" + a.wet_colour + "' is not a colour");
         zone.colour = *colour;
     }
     if (a.wet_turn) zone.turn_deg = *a.wet_turn;
@@ -273,7 +273,7 @@ void add_hold_options(CLI::App& c, DressArgs& a) {
                "With --hold ...=tip: where its foot is, in degrees clockwise from the right", foot_limits)
         ->group("Height");
     c.add_option("--free-part", a.free_parts, "A circle without glue and foam: x,y,radius")->group("Height");
-    c.add_flag("--no-free-parts", a.no_free_parts, "Takes all of them away")->group("Height");
+    c.add_flag("--no-free-parts", a.no_free_parts, "Removes all of them")->group("Height");
     text("Height", "--album-takes", a.album_takes, "What the album's pocket takes above the base: 5mm");
     text("Wet work", "--wet", a.wet, "Adds paint, ink, splatter or paste");
     c.add_option("--wet-number", a.wet_number, "Which one the options are for, from 1; the last without it")
@@ -301,7 +301,7 @@ void add_hold_options(CLI::App& c, DressArgs& a) {
          "What of it lies behind a page that is trimmed: 1/2in");
     text("Arrangements", "--put-aside", a.put_aside, "Puts the page as it is now aside under a name");
     text("Arrangements", "--bring-back", a.bring_back, "The page becomes exactly that arrangement");
-    text("Arrangements", "--remove-arrangement", a.remove_variant, "Forgets one that was put aside");
+    text("Arrangements", "--remove-arrangement", a.remove_variant, "Removes one that was put aside");
     c.add_flag("--compare", a.compare, "Says what every arrangement comes to")->group("Arrangements");
 }
 

@@ -218,7 +218,7 @@ void add_paper_options(CLI::App& c, DressArgs& a) {
     flag("--opaque", a.opaque, "No vellum", "Photo mats");
     flag("--gut-photo-mat", a.gut, "Takes its hidden middle out", "Photo mats");
     flag("--no-gut-photo-mat", a.no_gut, "Leaves it whole", "Photo mats");
-    flag("--remove-photo-mat", a.remove_mat, "Takes it away", "Photo mats");
+    flag("--remove-photo-mat", a.remove_mat, "Removes it", "Photo mats");
     text("--add-layer", a.add_layer, "A paper layer: strip, hill or tape", "Layers");
     c.add_option("--layer", a.layer, "Which layer the options are for, from 1; the last without it")
         ->check(CLI::Range(1, static_cast<int>(most_layers)))

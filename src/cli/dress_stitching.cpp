@@ -37,7 +37,7 @@ Result<void> take_stitching(const DressArgs& a, Stitching& s) {
         if (!r) return r;
     if (a.thread.empty()) return {};
     const auto thread = colour_called(a.thread);
-    if (!thread) return fail(ErrorKind::BadInput, "--thread: '" + a.thread + "' is no colour");
+    if (!thread) return fail(ErrorKind::BadInput, "--thread: '" + a.thread + "' is not a colour");
     s.thread = *thread;
     return {};
 }

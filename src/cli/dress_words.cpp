@@ -86,7 +86,7 @@ Result<void> edit_writings(const DressArgs& a, Project& project) {
         return r;
     if (!a.pen.empty()) {
         const auto pen = colour_called(a.pen);
-        if (!pen) return fail(ErrorKind::BadInput, "--pen: '" + a.pen + "' is no colour");
+        if (!pen) return fail(ErrorKind::BadInput, "--pen: '" + a.pen + "' is not a colour");
         w.pen = *pen;
     }
     if (const auto r = place(a, w); !r) return r;

@@ -142,6 +142,7 @@ static int run_keep(const KeepArgs& a) {
     if (says_something)
         if (auto r = save_changes(*begun, page, a.project, a.out); !r) return complain(r.error().message);
     if (auto r = notes_into_record(a, page); !r) return complain(r.error().message);
+    if (a.sheets) return say_sheets(page);
     auto p = planned(says_something && !a.out.empty() ? a.out : a.project, std::nullopt, 10,
                      [&](Project& project) { project.keep = page.keep; });
     if (!p) return complain(p.error().message);
@@ -195,6 +196,7 @@ void add_shelf_options(CLI::App& c, KeepArgs& a) {
     c.add_option("--in-album", a.in_album, "Pages in an album")->group(group);
     c.add_option("--in-year", a.in_year, "Pages of a year")->group(group);
     c.add_flag("--where", a.where, "Where the paper went")->group(group);
+    c.add_flag("--sheets", a.sheets, "What each sheet of the page, or of --record, became")->group(group);
     c.add_flag("--look-back", a.look_back, "Pages a month, what was saved, what is unused for a year")
         ->group(group);
     c.add_flag("--pace", a.pace, "How fast you work, by what your pages took")->group(group);

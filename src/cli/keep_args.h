@@ -16,7 +16,7 @@ struct KeepArgs {
     bool no_tags = false, forget = false;
     // Looking back
     std::string shelf, find, like, with_paper, with_cut, in_album, in_year;
-    bool where = false, look_back = false, pace = false, take_pace = false;
+    bool where = false, sheets = false, look_back = false, pace = false, take_pace = false;
     // Again
     std::string again, other_cut;
     // Out

@@ -3,9 +3,12 @@
 #include "cli/at_hand.h"
 #include "cli/command.h"
 #include "core/geometry/lengths.h"
+#include "core/geometry/measure.h"
+#include "core/keep/sheet_map.h"
 #include "core/project/again.h"
 #include "core/project/learned_pace.h"
 #include "core/project/papers_named.h"
+#include "core/project/stash_at_hand.h"
 #include "core/sentences.h"
 #include "core/stash/colour_words.h"
 #include "core/stash/sharing.h"
@@ -49,7 +52,7 @@ Result<RecordQuery> typed_record_query(const KeepArgs& a) {
     RecordQuery query{a.find, {}, 20, a.with_paper, a.with_cut, a.in_album, a.in_year};
     if (a.like.empty()) return query;
     query.colour = colour_called(a.like);
-    if (!query.colour) return fail(ErrorKind::BadInput, "--like: '" + a.like + "' is no colour");
+    if (!query.colour) return fail(ErrorKind::BadInput, "--like: '" + a.like + "' is not a colour");
     return query;
 }
 
@@ -253,6 +256,28 @@ void type_notes(const KeepArgs& a, PageNotes& notes) {
             notes.tags.push_back(tag);
 }
 
+int say_sheets(const Project& page) {
+    const Stash& stash = stash_at_hand(page);
+    const std::vector<MappedSheet> sheets = sheet_map(page.keep);
+    if (sheets.empty()) return complain("nothing has been taken for this page yet");
+    for (const MappedSheet& sheet : sheets) {
+        const int paper = stash.find(sheet.paper);
+        std::cout << (paper < 0 ? sheet.paper : stash.papers[static_cast<std::size_t>(paper)].name) << ", "
+                  << format_area(area(sheet.outline), page.units) << ": ";
+        std::vector<std::string> parts;
+        if (!sheet.patches.empty()) parts.push_back(count_of(sheet.patches.size(), "patch", "patches"));
+        for (const TakenPiece& piece : sheet.pieces) parts.push_back(piece.what);
+        std::cout << in_a_row(parts) << "; ";
+        double back = 0;
+        for (const SheetStock& scrap : sheet.back) back += area(scrap.outline);
+        std::cout << (sheet.back.empty() ? "nothing went back"
+                                         : format_area(back, page.units) + " went back in " +
+                                               count_of(sheet.back.size(), "scrap", "scraps"))
+                  << "\n";
+    }
+    return done;
+}
+
 bool asks_for_shelf(const KeepArgs& a) {
     return a.project.empty() || !a.record.empty() || !a.again.empty();
 }
@@ -282,6 +307,11 @@ int run_shelf(const KeepArgs& a) {
         std::cout << records_json(shelf->chosen()).dump(1) << "\n";
     } else if (a.where) {
         say_where(*shelf);
+    } else if (a.sheets) {
+        const PageRecord* record = shelf->stash.record(a.record);
+        if (!record) return complain("say which page: --record ID, or the page's file");
+        const auto page = remembered_page(shelf->store, *record);
+        return page ? say_sheets(*page) : complain(page.error().message);
     } else if (a.look_back) {
         say_look_back(*shelf);
     } else if (a.pace) {

@@ -10,6 +10,8 @@ namespace zesty::cli {
 /// Whether the options want the shelf rather than a page.
 bool asks_for_shelf(const KeepArgs& args);
 /// Says it, changes a record or writes records out; its exit code.
+/// What each sheet the page was cut from became.
+int say_sheets(const Project& page);
 int run_shelf(const KeepArgs& args);
 
 /// What is typed of a page's notes.

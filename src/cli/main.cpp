@@ -64,7 +64,7 @@ int main(int argc, char** argv) {
     using namespace zesty::cli;
     for (int i = 1; i < argc; ++i)
         if (!zesty::is_text(argv[i]))
-            return complain("argument " + std::to_string(i) + " is no text in UTF-8");
+            return complain("argument " + std::to_string(i) + " is not text in UTF-8");
     keep_libraries_quiet();
     std::signal(SIGXFSZ, SIG_IGN);
     const rlimit memory{most_memory, most_memory};

@@ -104,7 +104,7 @@ private:
             if (!count) return tl::make_unexpected(count.error());
             d.count = count->front() + 1;
             if (counts.size() > (d.kind == Division::Kind::Grid ? 2 : 1))
-                return fail(ErrorKind::BadInput, "--divide: '" + parts[2] + "' is no count");
+                return fail(ErrorKind::BadInput, "--divide: '" + parts[2] + "' is not a count");
             if (counts.size() > 1) {
                 const auto rows = typed_numbers("--divide", counts[1], most_parts / d.count);
                 if (!rows) return tl::make_unexpected(rows.error());
@@ -288,7 +288,7 @@ private:
                     if (what == "page") return std::optional<bool>{};
                     if (what == "on-top" || what == "behind") return std::optional(what == "on-top");
                     return fail(ErrorKind::BadInput,
-                                "--punched: '" + what + "' is none of on-top, behind, page");
+                                "--punched: '" + what + "' is not one of on-top, behind, page");
                 },
                 [](SectionChoice& c, std::optional<bool> on_top) { c.punch_on_top = on_top; });
             !r)

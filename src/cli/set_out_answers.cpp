@@ -187,7 +187,7 @@ Result<json> laid_on_cutting_mats(const Project& p, const Plan& plan, std::ostre
         out << one.cardstock << ": " << one.layout.mats.size()
             << (one.layout.mats.size() == 1 ? " mat" : " mats");
         if (!one.layout.too_large.empty())
-            out << ", " << one.layout.too_large.size() << " pieces larger than the mat";
+            out << ", " << one.layout.too_large.size() << " pieces larger than the cutting mat";
         out << (extras.empty() ? std::string() : "; also fits: " + extras) << "\n";
     }
     return answer;

@@ -353,7 +353,7 @@ private:
         }
         return fail(ErrorKind::BadInput,
                     "--size-for: '" + a_.size_for +
-                        "' is none of bar=2mm, bar=foam, length=60mm:2.5in, photo=7:4x6");
+                        "' is not one of bar=2mm, bar=foam, length=60mm:2.5in, photo=7:4x6");
     }
 
     static Result<double> bar_factor(const SetOut& now, double bar) {

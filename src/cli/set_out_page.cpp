@@ -74,7 +74,7 @@ Result<void> edit_page(const SetOutArgs& a, Project& p) {
         p.set_out.date.clear();
     } else if (!a.date.empty()) {
         if (!QDate::fromString(QString::fromStdString(a.date), Qt::ISODate).isValid())
-            return fail(ErrorKind::BadInput, "--date: '" + a.date + "' is no day such as 2026-05-17");
+            return fail(ErrorKind::BadInput, "--date: '" + a.date + "' is not a day such as 2026-05-17");
         p.set_out.date = a.date;
     }
     if (!a.mat.empty()) {

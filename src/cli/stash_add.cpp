@@ -191,8 +191,9 @@ Result<void> take_sheets(const StashArgs& a, Paper& paper) {
 
 Result<Rgb> typed_colour(const char* option, const std::string& text) {
     if (const auto colour = colour_called(text)) return *colour;
-    return fail(ErrorKind::BadInput, std::string(option) + ": '" + text +
-                                         "' is no colour we know; #rrggbb, or words such as \"muted teal\"");
+    return fail(ErrorKind::BadInput,
+                std::string(option) + ": '" + text +
+                    "' is not a colour we know; #rrggbb, or words such as \"muted teal\"");
 }
 
 Result<Stash> added(StashArgs a, const Stash& now) {

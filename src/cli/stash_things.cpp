@@ -25,7 +25,7 @@ Result<int> typed_count(const std::string& option, const std::string& text) {
     int out = 0;
     const auto [end, error] = std::from_chars(text.data(), text.data() + text.size(), out);
     if (error != std::errc() || end != text.data() + text.size() || !thing_count_limits.hold(out))
-        return fail(ErrorKind::BadInput, option + ": '" + text + "' is no count from 0 to 10000");
+        return fail(ErrorKind::BadInput, option + ": '" + text + "' is not a count from 0 to 10000");
     return out;
 }
 

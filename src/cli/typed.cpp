@@ -119,7 +119,7 @@ Result<double> typed_number(const std::string& option, const std::string& text, 
         if (out.ends_with('.')) out.pop_back();
         return out;
     };
-    return fail(ErrorKind::BadInput, option + ": '" + text + "' is no number from " + plain(limits.least) +
+    return fail(ErrorKind::BadInput, option + ": '" + text + "' is not a number from " + plain(limits.least) +
                                          " to " + plain(limits.most));
 }
 
@@ -128,7 +128,7 @@ Result<double> typed_light(const std::string& text) {
         {"right", 0.0}, {"bottom", 90.0}, {"left", 180.0}, {"top", -90.0}};
     const auto light = ends.find(text);
     if (light == ends.end())
-        return fail(ErrorKind::BadInput, "--light: '" + text + "' is none of top, bottom, left, right");
+        return fail(ErrorKind::BadInput, "--light: '" + text + "' is not one of top, bottom, left, right");
     return light->second;
 }
 

@@ -36,7 +36,7 @@ Result<double> typed_number(const std::string& option, const std::string& text, 
 /// One of the words that there are for a value; the error says all of them.
 template <WithWords Enum> Result<Enum> typed_word(const std::string& option, const std::string& text) {
     if (const auto value = named<Enum>(text)) return *value;
-    return fail(ErrorKind::BadInput, option + ": '" + text + "' is none of " + all_words<Enum>());
+    return fail(ErrorKind::BadInput, option + ": '" + text + "' is not one of " + all_words<Enum>());
 }
 
 /// "top", "right", ...: where the light end is, in degrees.

@@ -37,7 +37,7 @@ public:
             } else if (name == "PU" || name == "PD") {
                 if (auto r = move(name == "PD"); !r) return tl::make_unexpected(r.error());
             } else {
-                return complain("'" + std::string(name) + "' is no instruction it knows");
+                return complain("'" + std::string(name) + "' is not an instruction the machine knows");
             }
         }
         close_contour();

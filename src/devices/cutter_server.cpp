@@ -109,7 +109,7 @@ void CutterServer::read() {
         if (document.isObject())
             act_on(document.object());
         else
-            say({{"say", "refused"}, {"why", "that is no message"}});
+            say({{"say", "refused"}, {"why", "this is not a message"}});
     }
 }
 
@@ -147,12 +147,12 @@ void CutterServer::act_on(const QJsonObject& message) {
         say_progress("progress");
     } else if (what == "fail") {
         const auto fault = named<CutterFault>(message["what"].toString().toStdString());
-        if (!fault) return say({{"say", "refused"}, {"why", "that is no fault it knows"}});
+        if (!fault) return say({{"say", "refused"}, {"why", "this is not a fault the machine knows"}});
         cutter_.will_fail(*fault, std::max(0.0, message["after_mm"].toDouble()));
     } else if (what == "picture") {
         say({{"say", "picture"}, {"png", QString::fromLatin1(picture().toBase64())}});
     } else {
-        say({{"say", "refused"}, {"why", "'" + what.left(40) + "' is nothing it can do"}});
+        say({{"say", "refused"}, {"why", "'" + what.left(40) + "' is not something the machine can do"}});
     }
 }
 

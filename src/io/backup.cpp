@@ -9,6 +9,7 @@
 #include <QCryptographicHash>
 #include <QFile>
 #include <map>
+#include <set>
 
 namespace zesty {
 
@@ -56,17 +57,21 @@ Result<Parts> parts_of(const QByteArray& data, const std::string& what) {
 }
 
 Result<Backup> from_database(const QString& database, std::shared_ptr<QTemporaryDir> folder) {
-    auto store = StashStore::open(database);
+    auto store = StashStore::open(database, folder);
     if (!store) return tl::make_unexpected(store.error());
     auto stash = store->read();
     if (!stash) return tl::make_unexpected(stash.error());
     Backup out{std::move(*stash), {}, {}, database, std::move(folder)};
+    std::set<std::string> pictures;
+    for (const auto& [name, picture] : out.stash.pictures) pictures.insert(picture.key());
     const auto names = store->files();
     if (!names) return tl::make_unexpected(names.error());
     for (const std::string& name : *names) {
         auto bytes = store->file(name);
         if (!bytes) return tl::make_unexpected(bytes.error());
-        out.files[name] = std::make_shared<const std::string>(std::move(*bytes));
+        // Those of papers are read from there when they are wanted.
+        if (!pictures.contains(name))
+            out.files[name] = std::make_shared<const std::string>(std::move(*bytes));
     }
     return out;
 }

@@ -134,7 +134,7 @@ Result<File> named_of(const QByteArray& data, const std::string& name, const Tra
         if (d.name == name) return std::move(d.file);
         there += (there.empty() ? "" : ", ") + d.name;
     }
-    if (there.empty()) return fail(ErrorKind::BadInput, "this is no bundle to choose a drawing of");
+    if (there.empty()) return fail(ErrorKind::BadInput, "this is not a bundle of drawings");
     return fail(ErrorKind::BadInput, "there is no drawing '" + name + "' that can be cut, only " + there);
 }
 

@@ -82,16 +82,19 @@ Result<void> known_look(const json& j, const std::string& where, PaperFace& face
     return {};
 }
 
-Result<void> look_at_picture(const json& j, const std::string& where, double width, const std::string& bytes,
+Result<void> look_at_picture(const json& j, const std::string& where, double width, const PictureBytes& from,
                              PaperFace& face) {
-    if (!face.coarse.empty() && j.contains("colour") && j.contains("pattern"))
-        return check_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())))
-            .map_error([&](Error e) {
-                e.message = where + ": " + e.message;
-                return e;
-            });
-    const auto picture =
-        read_picture(QByteArray::fromRawData(bytes.data(), static_cast<qsizetype>(bytes.size())));
+    const bool known = !face.coarse.empty() && j.contains("colour") && j.contains("pattern");
+    if (known && !from.key().empty()) return {}; // looked at when it was put there
+    const auto held = from.get();
+    if (!held) return fail(ErrorKind::Unreadable, where + ": its picture cannot be read any more");
+    const auto bytes = QByteArray::fromRawData(held->data(), static_cast<qsizetype>(held->size()));
+    if (known)
+        return check_picture(bytes).map_error([&](Error e) {
+            e.message = where + ": " + e.message;
+            return e;
+        });
+    const auto picture = read_picture(bytes);
     if (!picture) return fail(ErrorKind::BadInput, where + ": " + picture.error().message);
     const Pixels small =
         pixels_from(picture->scaled(64, 64, Qt::IgnoreAspectRatio, Qt::SmoothTransformation));

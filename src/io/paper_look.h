@@ -18,7 +18,7 @@ Result<void> known_look(const nlohmann::json& j, const std::string& where, Paper
 /// Reads the picture of a side, `width` mm wide: its colours, and what was not said. What is known is only
 /// checked.
 Result<void> look_at_picture(const nlohmann::json& j, const std::string& where, double width,
-                             const std::string& bytes, PaperFace& face);
+                             const PictureBytes& from, PaperFace& face);
 
 void write_look(const PaperFace& face, nlohmann::json& out);
 

@@ -10,7 +10,10 @@ Result<Pixels> pixels_of_paper(const Stash& stash, const Paper& paper) {
     const auto bytes = stash.pictures.find(paper.picture);
     if (bytes == stash.pictures.end())
         return fail(ErrorKind::NothingToDo, paper.name + " has no picture in which a motif could be found");
-    const auto image = read_picture(QByteArray::fromStdString(*bytes->second));
+    const auto held = bytes->second.get();
+    if (!held)
+        return fail(ErrorKind::Unreadable, "the picture of " + paper.name + " cannot be read any more");
+    const auto image = read_picture(QByteArray::fromStdString(*held));
     if (!image) return tl::make_unexpected(image.error());
     Pixels out = pixels_from(*image);
     const Box covers = picture_box(paper);

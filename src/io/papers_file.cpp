@@ -57,7 +57,9 @@ Result<void> write_papers(Stash stash, const QString& to) {
     const QDir folder = QFileInfo(to).dir();
     for (const auto& [name, bytes] : stash.pictures) {
         folder.mkpath(QFileInfo(file_name(name)).path());
-        if (auto r = write_file(folder.filePath(file_name(name)), QByteArray::fromStdString(*bytes)); !r)
+        const auto held = bytes.get();
+        if (!held) return fail(ErrorKind::Unreadable, "the picture " + name + " cannot be read any more");
+        if (auto r = write_file(folder.filePath(file_name(name)), QByteArray::fromStdString(*held)); !r)
             return r;
     }
     for (Paper& p : stash.papers) {

@@ -124,7 +124,13 @@ Result<QByteArray> project_bytes(const Project& at_hand) {
     for (std::size_t i = 0; i < project.variants.size(); ++i)
         add_files(project.variants[i].page->set_out, in.variants[i], entries);
     if (project.stash)
-        for (const auto& [name, bytes] : project.stash->pictures) entries["papers/" + name] = *bytes;
+        for (const auto& [name, picture] : project.stash->pictures) {
+            const auto bytes = picture.hold() ? picture.get() : nullptr;
+            if (!bytes)
+                return fail(ErrorKind::Unreadable,
+                            "the picture " + name + " of a paper cannot be read any more");
+            entries["papers/" + name] = *bytes;
+        }
     return zip(entries);
 }
 

@@ -40,13 +40,13 @@ Result<ReservedPiece> reserved_from(const json& j, const std::string& where) {
     out.paper = text("paper");
     const std::string side = text("side");
     if (!side.empty() && side != "A" && side != "B")
-        return fail(ErrorKind::BadInput, where + ": a wanted piece is of no side");
+        return fail(ErrorKind::BadInput, where + ": a reserved piece has no side");
     out.side = side == "B" ? Side::B : Side::A;
-    if (out.paper.empty()) return fail(ErrorKind::BadInput, where + ": a wanted piece is of no paper");
-    auto outline = polygon_from(j.contains("outline") ? j["outline"] : json(), where + ": a wanted piece");
+    if (out.paper.empty()) return fail(ErrorKind::BadInput, where + ": a reserved piece has no paper");
+    auto outline = polygon_from(j.contains("outline") ? j["outline"] : json(), where + ": a reserved piece");
     if (!outline) return tl::make_unexpected(outline.error());
     if (!is_valid({*outline}) || area(*outline) <= 0)
-        return fail(ErrorKind::BadInput, where + ": a wanted piece crosses itself or has no area");
+        return fail(ErrorKind::BadInput, where + ": a reserved piece crosses itself or has no area");
     out.outline = std::move(*outline);
     return out;
 }

@@ -146,7 +146,7 @@ Result<PaperFace> face_from(const json& j, const std::string& where, double widt
         face.picture = j["image"].get<std::string>();
         auto bytes = pictures(face.picture);
         if (!bytes) return fail(bytes.error().kind, where + ": " + bytes.error().message);
-        if (auto r = look_at_picture(j, where, width, **bytes, face); !r)
+        if (auto r = look_at_picture(j, where, width, *bytes, face); !r)
             return tl::make_unexpected(r.error());
         stash.pictures[face.picture] = std::move(*bytes);
     }
@@ -326,6 +326,18 @@ PictureSource pictures_beside(const QString& file, qint64 most_bytes) {
         if (!bytes) return tl::make_unexpected(bytes.error());
         return picture_bytes(bytes->toStdString());
     };
+}
+
+Result<void> hold_pictures(const Stash& stash, const std::string& what) {
+    for (const auto& [name, picture] : stash.pictures) {
+        const auto bytes = picture.hold() ? picture.get() : nullptr;
+        if (!bytes) return fail(ErrorKind::Unreadable, what + ": the picture " + name + " cannot be read");
+        if (auto r =
+                check_picture(QByteArray::fromRawData(bytes->data(), static_cast<qsizetype>(bytes->size())));
+            !r)
+            return fail(r.error().kind, what + ": the picture " + name + ": " + r.error().message);
+    }
+    return {};
 }
 
 Result<Stash> read_stash(const QString& path) {

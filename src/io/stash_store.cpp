@@ -22,7 +22,7 @@ using nlohmann::json;
 
 namespace {
 
-constexpr int version = 6;
+constexpr int version = 7;
 constexpr int program = 0x5A535448;  ///< "ZSTH", what SQLite calls the application id
 constexpr int patience_ms = 10'000;  ///< while another program writes
 constexpr int most_bytes = 64 << 20; ///< of one value
@@ -56,8 +56,9 @@ bool StashStore::looks_like_one(const QString& path) {
     return file.open(QIODevice::ReadOnly) && file.read(15) == "SQLite format 3";
 }
 
-Result<StashStore> StashStore::open(const QString& path) {
+Result<StashStore> StashStore::open(const QString& path, std::shared_ptr<const void> alive) {
     StashStore out(path.toStdString());
+    out.alive_ = std::move(alive);
     const bool there = QFile::exists(path) && QFile(path).size() > 0;
     if (there && !looks_like_one(path))
         return fail(ErrorKind::BadInput, out.what_ + ": this is not a stash database");
@@ -84,9 +85,14 @@ Result<StashStore> StashStore::open(const QString& path) {
             pragma(db, "SELECT count(*) FROM sqlite_master WHERE type = 'table' AND name IN ('papers', "
                        "'pictures')") != 2)
             return fail(ErrorKind::BadInput, out.what_ + ": this database is not as a stash is made");
-        Statement check(db, "PRAGMA quick_check");
-        if (!check.row() || check.bytes(0) != "ok")
-            return fail(ErrorKind::BadInput, out.what_ + ": the stash database is damaged");
+        // Of what is read at once; files are known by their sums.
+        for (const char* table : {"papers", "things", "reserved", "pictures"}) {
+            Statement there_is(db, "SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = ?");
+            if (!there_is.text(1, table).row()) continue;
+            Statement check(db, ("PRAGMA quick_check('" + std::string(table) + "')").c_str());
+            if (!check.row() || check.bytes(0) != "ok")
+                return fail(ErrorKind::BadInput, out.what_ + ": the stash database is damaged");
+        }
     }
     if (auto r = out.run("PRAGMA synchronous = FULL"); !r) return tl::make_unexpected(r.error());
     if (auto r = out.bring_up_to_date(); !r) return tl::make_unexpected(r.error());
@@ -102,21 +108,18 @@ Result<void> StashStore::in_one_transaction(const std::function<Result<void>()>&
     *steps_left_ = most_steps;
     if (auto r = run("BEGIN IMMEDIATE"); !r) return r;
     if (auto r = change(); !r) {
-        pictures_.clear();
         (void)run("ROLLBACK");
         return r;
     }
     auto done = run("COMMIT");
-    if (!done) {
-        pictures_.clear();
-        (void)run("ROLLBACK");
-    }
+    if (!done) (void)run("ROLLBACK");
     return done;
 }
 
 /// Makes the tables, or adds what older versions had not: version 1 had no pages, version 2 no pieces of
-/// them, version 3 no uids, version 4 no embellishments and letters, version 5 no files of records. Which
-/// version it is is asked again once nobody else can write, as another program may have done it meanwhile.
+/// them, version 3 no uids, version 4 no embellishments and letters, version 5 no files of records, version 6
+/// had the bytes of pictures beside their names. Which version it is is asked again once nobody else can
+/// write, as another program may have done it meanwhile.
 Result<void> StashStore::bring_up_to_date() {
     if (pragma(db_.get(), "PRAGMA user_version") >= version) return {};
     return in_one_transaction([&]() -> Result<void> {
@@ -125,7 +128,7 @@ Result<void> StashStore::bring_up_to_date() {
         std::string sql;
         if (format < 1)
             sql += "CREATE TABLE papers(id TEXT PRIMARY KEY, place INTEGER, paper TEXT NOT NULL);"
-                   "CREATE TABLE pictures(name TEXT PRIMARY KEY, bytes BLOB NOT NULL);";
+                   "CREATE TABLE pictures(name TEXT PRIMARY KEY, file TEXT NOT NULL, size INTEGER NOT NULL);";
         if (format < 2)
             sql += "CREATE TABLE IF NOT EXISTS reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, "
                    "paper));";
@@ -140,6 +143,8 @@ Result<void> StashStore::bring_up_to_date() {
         sql += "PRAGMA application_id = " + std::to_string(program) +
                ";PRAGMA user_version = " + std::to_string(version);
         if (auto r = run(sql.c_str()); !r) return r;
+        if (format >= 1 && format < 7)
+            if (auto r = pictures_become_files(); !r) return r;
         return give_uids();
     });
 }
@@ -165,10 +170,6 @@ Result<void> StashStore::give_uids() {
 
 Result<Stash> StashStore::read() const {
     *steps_left_ = most_steps;
-    if (const int as_of = pragma(db_.get(), "PRAGMA data_version"); as_of != pictures_as_of_) {
-        pictures_.clear(); // another program has written since
-        pictures_as_of_ = as_of;
-    }
     json papers = json::array();
     Statement all(db_.get(), "SELECT paper FROM papers ORDER BY place, id");
     while (all.row()) {
@@ -185,15 +186,13 @@ Result<Stash> StashStore::read() const {
         whole[things.bytes(0)].push_back(std::move(*thing));
     }
     if (!things.ended_well()) return trouble("read");
-    auto out = stash_from(whole, what_, [&](const std::string& name) -> Result<PictureBytes> {
-        if (const auto known = pictures_.find(name); known != pictures_.end()) return known->second;
-        Statement picture(db_.get(), "SELECT bytes FROM pictures WHERE name = ?");
-        if (!picture.text(1, name).row())
-            return fail(ErrorKind::BadInput, "its picture " + name + " is missing");
-        return picture_bytes(picture.bytes(0));
+    const auto named = pictures();
+    if (!named) return tl::make_unexpected(named.error());
+    return stash_from(whole, what_, [&](const std::string& name) -> Result<PictureBytes> {
+        const auto at = named->find(name);
+        if (at == named->end()) return fail(ErrorKind::BadInput, "its picture " + name + " is missing");
+        return at->second;
     });
-    if (out) pictures_ = out->pictures;
-    return out;
 }
 
 template <class Thing>
@@ -246,18 +245,7 @@ Result<void> StashStore::write(const Stash& before, Stash after) {
     if (auto r = write_things("embellishments", before.embellishments, after.embellishments); !r) return r;
     if (auto r = write_things("letters", before.letters, after.letters); !r) return r;
     if (auto r = write_things("records", before.records, after.records); !r) return r;
-    for (const auto& [name, bytes] : before.pictures) {
-        if (after.pictures.contains(name)) continue;
-        if (!Statement(db_.get(), "DELETE FROM pictures WHERE name = ?").text(1, name).done())
-            return trouble("written");
-    }
-    for (const auto& [name, bytes] : after.pictures) {
-        const auto was = before.pictures.find(name);
-        if (was != before.pictures.end() && was->second == bytes) continue;
-        Statement put(db_.get(), "INSERT OR REPLACE INTO pictures(name, bytes) VALUES(?1, ?2)");
-        if (!put.text(1, name).blob(2, *bytes).done()) return trouble("written");
-    }
-    return {};
+    return write_pictures(before.pictures, after.pictures);
 }
 
 Result<void> StashStore::change(const std::function<Result<Stash>(const Stash& now)>& change,
@@ -270,7 +258,6 @@ Result<void> StashStore::change(const std::function<Result<Stash>(const Stash& n
         if (!after) return tl::make_unexpected(after.error());
         if (auto r = write(*now, *after); !r) return r;
         // Saved means it opens: what the whole comes to is read before it is kept.
-        pictures_.clear();
         if (const auto again = read(); !again) return tl::make_unexpected(again.error());
         return {};
     });
@@ -296,8 +283,7 @@ Result<void> StashStore::back_up(const QString& to) const {
     if (!into.text(1, copy.toStdString()).done()) return trouble("read");
     const auto now = read();
     if (!now) return tl::make_unexpected(now.error());
-    const auto again = read_stash(copy);
-    if (!again || !(*again == *now))
+    if (const auto there = open(copy); !there || !there->is_whole(*now))
         return fail(ErrorKind::Unwritable,
                     to.toStdString() + ": the backup is not as the stash is; nothing was written");
     const auto bytes = read_file(copy, most_backup);
@@ -312,14 +298,8 @@ Result<void> StashStore::restore(const QString& from) {
     if (!backup) return tl::make_unexpected(backup.error());
     const auto whole = backup->read();
     if (!whole) return tl::make_unexpected(whole.error());
-    RecordFiles files;
     const auto names = backup->files();
     if (!names) return tl::make_unexpected(names.error());
-    for (const std::string& name : *names) {
-        auto bytes = backup->file(name);
-        if (!bytes) return tl::make_unexpected(bytes.error());
-        files[name] = std::make_shared<const std::string>(std::move(*bytes));
-    }
     std::vector<std::array<std::string, 3>> taken;
     std::vector<double> areas;
     Statement all(backup->db_.get(), "SELECT page, paper, pieces, area FROM reserved");
@@ -334,7 +314,12 @@ Result<void> StashStore::restore(const QString& from) {
                 "FROM files");
             !r)
             return r;
-        if (auto r = write_files(files); !r) return r;
+        for (const std::string& name : *names) {
+            auto bytes = backup->file(name);
+            if (!bytes) return tl::make_unexpected(bytes.error());
+            if (auto r = write_files({{name, std::make_shared<const std::string>(std::move(*bytes))}}); !r)
+                return r;
+        }
         if (auto r = write({}, *whole); !r) return r;
         for (std::size_t i = 0; i < taken.size(); ++i) {
             Statement put(db_.get(),

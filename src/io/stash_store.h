@@ -40,17 +40,19 @@ StashStamp stash_stamp(const QString& path);
 std::string page_key(const QString& file);
 
 /// Pictures and pages that records name: the bytes by name.
-using RecordFiles = std::map<std::string, PictureBytes>;
+using RecordFiles = std::map<std::string, Shared<std::string>>;
 /// The name of such a file: the SHA-256 of its bytes and an ending like ".png".
 std::string file_name_for(const std::string& bytes, const std::string& ending);
 
 class StashStore {
 public:
-    /// Opens the database, or makes it when there is no such file.
-    static Result<StashStore> open(const QString& path);
+    /// Opens the database, or makes it when there is no such file. `alive` is kept until nobody can read
+    /// pictures from it any more: a folder that goes with the last who needs it.
+    static Result<StashStore> open(const QString& path, std::shared_ptr<const void> alive = nullptr);
     /// By its first bytes.
     static bool looks_like_one(const QString& path);
 
+    /// Pictures are read from the file when they are wanted (core/stash/picture_bytes.h).
     Result<Stash> read() const;
     /// Changes the whole by what is there, while nobody else can: `change` gives what is there after it.
     /// Papers that are new get a uid. Nothing changes where it fails, or where the whole could not be read
@@ -73,10 +75,10 @@ public:
     /// The bytes of a file that a record names. NothingToDo where there is none; BadInput where its bytes are
     /// not those its name was made of.
     Result<std::string> file(const std::string& name) const;
-    Result<std::vector<std::string>> files() const; ///< names, ascending
-    /// Lets go of files that no record names and that have been there since before a day: those of a step
-    /// that was undone are wanted again when it is redone.
-    Result<void> forget_files(const std::string& added_before);
+    Result<std::vector<std::string>> files() const; ///< names, ascending, of records and pictures
+    /// Lets go of files that no record and no paper names and that nobody has named since before a day: those
+    /// of a step that was undone are wanted again when it is redone.
+    Result<void> forget_files(const std::string& unnamed_before);
 
     /// The whole stash in one file, read back and compared before it takes the place of an older one.
     Result<void> back_up(const QString& to) const;
@@ -101,6 +103,11 @@ private:
                               const std::vector<Thing>& after);
     Result<void> give_uids();
     Result<void> write_files(const RecordFiles& files);
+    Result<void> write_pictures(const Pictures& before, const Pictures& after);
+    Result<void> pictures_become_files();
+    Result<Pictures> pictures() const;
+    /// Whether it holds the same, every file as its name says.
+    bool is_whole(const Stash& as) const;
     tl::unexpected<Error> trouble(const char* doing) const;
 
     struct Close {
@@ -108,9 +115,9 @@ private:
     };
     std::unique_ptr<int> steps_left_; ///< of the question being asked; the database keeps its address
     std::unique_ptr<sqlite3, Close> db_;
-    mutable Pictures pictures_;      ///< as they were read last
-    mutable int pictures_as_of_ = 0; ///< what SQLite called the data then
-    std::string what_;               ///< begins the sentence of an error
+    mutable Pictures known_; ///< by file, so that what has been made of them is not made again
+    std::shared_ptr<const void> alive_;
+    std::string what_; ///< begins the sentence of an error
 };
 
 } // namespace zesty

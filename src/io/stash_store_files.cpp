@@ -1,4 +1,5 @@
-// The files of records within the stash database: pictures and pages, by the hash of their bytes.
+// The files within the stash database: pictures of papers and of records, and pages, by the hash of their
+// bytes.
 
 #include "io/stash_store.h"
 #include "io/statement.h"
@@ -25,7 +26,7 @@ Result<std::string> StashStore::file(const std::string& name) const {
         return fail(ErrorKind::NothingToDo, what_ + ": the stash has no file " + name);
     std::string bytes = one.bytes(0);
     if (file_name_for(bytes, name.substr(std::min(name.rfind('.'), name.size()))) != name)
-        return fail(ErrorKind::BadInput, what_ + ": the file " + name + " of a record is damaged");
+        return fail(ErrorKind::BadInput, what_ + ": the file " + name + " in it is damaged");
     return bytes;
 }
 
@@ -38,13 +39,13 @@ Result<std::vector<std::string>> StashStore::files() const {
     return out;
 }
 
-Result<void> StashStore::forget_files(const std::string& added_before) {
+Result<void> StashStore::forget_files(const std::string& unnamed_before) {
     return in_one_transaction([&]() -> Result<void> {
-        Statement unnamed(
-            db_.get(), "DELETE FROM files WHERE added < ?1 AND NOT EXISTS (SELECT 1 FROM things WHERE kind = "
-                       "'records' AND files.name IN (json_extract(thing, '$.picture'), "
-                       "json_extract(thing, '$.photo'), json_extract(thing, '$.page')))");
-        if (!unnamed.text(1, added_before).done()) return trouble("written");
+        Statement unnamed(db_.get(), "DELETE FROM files WHERE added < ?1 AND name NOT IN (SELECT file FROM "
+                                     "pictures) AND NOT EXISTS (SELECT 1 FROM things WHERE kind = "
+                                     "'records' AND files.name IN (json_extract(thing, '$.picture'), "
+                                     "json_extract(thing, '$.photo'), json_extract(thing, '$.page')))");
+        if (!unnamed.text(1, unnamed_before).done()) return trouble("written");
         return {};
     });
 }

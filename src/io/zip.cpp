@@ -12,7 +12,7 @@ Result<std::vector<ZipEntry>> unpacked(const QByteArray& data, qint64 most_bytes
     QBuffer buffer;
     buffer.setData(data);
     QuaZip archive(&buffer);
-    if (!archive.open(QuaZip::mdUnzip)) return fail(ErrorKind::Unreadable, "no ZIP archive");
+    if (!archive.open(QuaZip::mdUnzip)) return fail(ErrorKind::Unreadable, "not a ZIP archive");
     const auto damaged = [] { return fail(ErrorKind::BadInput, "a damaged or locked ZIP archive"); };
     std::vector<ZipEntry> out;
     qint64 total = 0;

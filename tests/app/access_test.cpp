@@ -8,6 +8,7 @@
 #include <QAbstractButton>
 #include <QAbstractSpinBox>
 #include <QAccessible>
+#include <QCheckBox>
 #include <QComboBox>
 #include <QLabel>
 #include <QLineEdit>
@@ -87,7 +88,69 @@ template <class Visit> void at_every_part(Bench& bench, Visit&& visit) {
     }
 }
 
+/// Letters of another size for windows that are made while this is there.
+struct Letters {
+    explicit Letters(double factor) {
+        theme::set_letters(factor);
+        theme::apply(*qApp);
+    }
+    ~Letters() {
+        theme::set_letters(1);
+        theme::apply(*qApp);
+    }
+};
+
+/// Words on show that have less room than they take.
+QStringList cut_words(QWidget& in) {
+    QStringList out;
+    for (QWidget* w : in.findChildren<QWidget*>()) {
+        if (!w->isVisible()) continue;
+        QString words;
+        QSize takes = w->sizeHint();
+        if (auto* label = qobject_cast<QLabel*>(w); label && !label->text().isEmpty()) {
+            words = label->text();
+            if (label->wordWrap()) takes = {0, label->heightForWidth(label->width())};
+        } else if (auto* button = qobject_cast<QAbstractButton*>(w);
+                   button && !button->text().isEmpty() && button->inherits("QPushButton")) {
+            words = button->text();
+        } else if (auto* check = qobject_cast<QCheckBox*>(w)) {
+            words = check->text();
+        } else if (auto* line = qobject_cast<QLineEdit*>(w); line && !line->text().isEmpty()) {
+            if (!line->inherits("zesty::LengthEdit")) continue; // long names scroll
+            words = line->text();
+            takes = {line->fontMetrics().horizontalAdvance(words) + 20, 0};
+        }
+        if (words.isEmpty()) continue;
+        if (takes.width() > w->width() + 1 || takes.height() > w->height() + 1)
+            out << QString("\"%1\" takes %2 x %3 of %4 x %5")
+                       .arg(words.left(60))
+                       .arg(takes.width())
+                       .arg(takes.height())
+                       .arg(w->width())
+                       .arg(w->height());
+    }
+    return out;
+}
+
 } // namespace
+
+TEST(Access, LettersUpToHalfAsLargeAgainAreCutNowhere) {
+    for (const double factor : {1.0, 1.5}) {
+        const Letters letters(factor);
+        Bench bench;
+        bench.window().resize(1280, 800);
+        bench.settle();
+        EXPECT_TRUE(cut_words(bench.window()).isEmpty())
+            << factor << ", empty: " << cut_words(bench.window()).join("\n").toStdString();
+        bench.open(demo::project());
+        EXPECT_EQ(bench.window().size(), QSize(1280, 800)) << "nothing pushes the window wider";
+        at_every_part(bench, [&](const QString& where) {
+            const QStringList found = cut_words(bench.window());
+            EXPECT_TRUE(found.isEmpty()) << factor << ", " << where.toStdString() << ":\n"
+                                         << found.join("\n").toStdString();
+        });
+    }
+}
 
 TEST(Access, EveryControlHasANameARoleAndAState) {
     Bench bench;

@@ -140,7 +140,7 @@ TEST(ArrangeJourney, RoundPhotosComeInPunchSizesWhereThatIsWanted) {
     press(bench, "Photos");
     for (auto* box : bench.window().findChildren<QCheckBox*>())
         if (box->isVisible() && box->text() == "Punch sizes") box->click();
-    press(bench, "All into openings");
+    press(bench, "Put all into openings");
     bench.settle();
     const auto& punches = p.sections.backing.punches;
     const double now = bench.document().project().set_out.photos[0].width;

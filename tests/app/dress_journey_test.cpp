@@ -43,7 +43,7 @@ TEST(DressJourney, JournalingIsAddedTypedMovedAndUndone) {
     EXPECT_GT(writing().centre.x, there.x + 15);
     auto* says = bench.window().findChild<QLabel*>("words");
     bench.settle();
-    EXPECT_TRUE(says->text().contains("3 words are wanted")) << says->text().toStdString();
+    EXPECT_TRUE(says->text().contains("3 words are needed")) << says->text().toStdString();
     press(bench, "Remove");
     bench.settle();
     EXPECT_TRUE(bench.document().project().dress.writings.empty());

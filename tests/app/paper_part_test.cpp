@@ -53,7 +53,7 @@ TEST(PaperPart, FactsStockAndRolesAreDecisionsThatCanBeUndone) {
     pattern->setCurrentText("large");
     EXPECT_EQ(paper().pattern, Pattern::Large);
     auto* role = bench.window().findChild<QComboBox*>("paper-role");
-    role->setCurrentText("to tie the page");
+    role->setCurrentText("to tie the page together");
     EXPECT_EQ(bench.document().project().match.roles.at("barley"), PaperRole::Tie);
     bench.settle();
     auto* count = bench.window().findChild<QWidget*>("stock")->findChild<QSpinBox*>();

@@ -239,7 +239,7 @@ TEST(SetOutJourney, RoomsAreAddedAskedAboutAndPhotosGoIntoOpenings) {
     EXPECT_TRUE(bench.document().project().set_out.rooms.empty());
     for (int i = 0; i < 2; ++i) bench.key(Qt::Key_P, Qt::ControlModifier);
     bench.settle();
-    press(bench, "All into openings");
+    press(bench, "Put all into openings");
     bench.settle();
     const auto& photos = bench.document().project().set_out.photos;
     ASSERT_EQ(photos.size(), 2u);
@@ -266,7 +266,7 @@ TEST(SetOutJourney, ASketchIsBroughtAndItsBoxesAreDrawnAndTakenOver) {
     EXPECT_NEAR(sketch().boxes[0].box.width(), 90, 1.5);
     EXPECT_EQ(sketch().boxes[1].role, SketchRole::Title);
     EXPECT_TRUE(bench.document().project().set_out.cuts == before.set_out.cuts) << "drawing moves nothing";
-    press(bench, "Take the boxes over");
+    press(bench, "Use the boxes");
     EXPECT_EQ(bench.document().project().set_out.photos.size(), 1u);
     EXPECT_EQ(bench.document().project().set_out.rooms.size(), 1u);
     QTest::mouseClick(&bench.page(), Qt::LeftButton, {}, at(bench, {200, 40}));

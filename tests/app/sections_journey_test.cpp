@@ -70,7 +70,7 @@ TEST(SectionsJourney, OpeningsAreDrawnRoundGroupedTreatedAndDivided) {
     EXPECT_EQ(bench.plan().sections.all.size(), before);
     press(bench, "Divide the base");
     EXPECT_TRUE(bench.document().project().sections.divisions.contains(base_spot));
-    press(bench, "Base whole again");
+    press(bench, "Make the base whole");
     EXPECT_TRUE(bench.document().project().sections.divisions.empty());
 }
 

@@ -107,7 +107,7 @@ TEST_F(CliSetOut, SaysWhetherAllFitsAndPutsPhotosIntoOpenings) {
     const json answer = json::parse(said.out)["all_fit"];
     EXPECT_FALSE(answer["fits"].get<bool>());
     EXPECT_GT(answer["largest_cut_mm"].get<double>(), 50);
-    expect_one_line(set_out({"--room", "roof:8x2in"}), "--room: 'roof' is none of title");
+    expect_one_line(set_out({"--room", "roof:8x2in"}), "--room: 'roof' is not one of title");
     ASSERT_TRUE(done(set_out({"--no-rooms", "--photos-into", "1,2:11,14,16"})));
     const Project p = project();
     EXPECT_TRUE(p.set_out.rooms.empty());

@@ -173,7 +173,7 @@ TEST(ProjectFile, APageThatTookAProposalOpensAgain) {
     const QString path = folder.filePath("taken.zesty");
     for (int round = 0; round < 2; ++round) {
         Planner planner;
-        const auto offered = planner.proposals(*project, false, 5);
+        const auto offered = planner.proposals(*project, false, 3);
         ASSERT_TRUE(offered);
         ASSERT_GT(offered->size(), 1u);
         for (const OfferedPage& page : *offered) {

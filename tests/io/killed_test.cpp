@@ -20,7 +20,7 @@ namespace {
 
 /// ZESTY_LONG=1 kills 200 times in all.
 int kills_of_each() {
-    return qEnvironmentVariableIntValue("ZESTY_LONG") > 0 ? 67 : testing::rounds(8);
+    return qEnvironmentVariableIntValue("ZESTY_LONG") > 0 ? 67 : testing::long_rounds(16);
 }
 
 /// The demo without its pictures, which take most of the time to read.

@@ -126,7 +126,7 @@ void keep_for_the_referee(Project project, unsigned seed) {
 
 TEST(RandomEdits, WhateverIsDecidedIsStoredAndOpensAsItWas) {
     const int asked = qEnvironmentVariableIntValue("ZESTY_LONG");
-    const int sequences = asked > 0 ? asked : testing::rounds(16);
+    const int sequences = asked > 0 ? asked : testing::long_rounds(16);
     QTemporaryDir folder;
     for (int seed = 0; seed < sequences; ++seed) {
         std::mt19937 random(static_cast<unsigned>(seed));

@@ -1,6 +1,7 @@
 // The stash that is kept: what is written is there, whatever happens to the program.
 
 #include "io/stash_csv.h"
+#include "io/stash_json.h"
 #include "io/stash_store.h"
 #include "support/demo.h"
 #include "support/lattice.h"
@@ -46,6 +47,13 @@ void make_database(const QString& path, const char* sql) {
     EXPECT_EQ(sqlite3_exec(db, sql, nullptr, nullptr, nullptr), SQLITE_OK);
     sqlite3_close(db);
 }
+
+/// Up to version 6 the bytes of pictures lay beside their names.
+constexpr const char* pictures_as_in_version_six =
+    "CREATE TABLE six(name TEXT PRIMARY KEY, bytes BLOB NOT NULL); INSERT INTO six SELECT p.name, f.bytes "
+    "FROM "
+    "pictures p JOIN files f ON f.name = p.file; DROP TABLE pictures; ALTER TABLE six RENAME TO pictures; "
+    "DELETE FROM files; PRAGMA user_version = 6;";
 
 /// A file that stands for a page; its key.
 std::string page_in(const QTemporaryDir& dir, const char* name) {
@@ -113,14 +121,15 @@ TEST(StashStore, OpensItsOlderVersions) {
          {"DROP TABLE reserved; PRAGMA user_version = 1",
           "DROP TABLE reserved; CREATE TABLE reserved(page TEXT, paper TEXT, area REAL, PRIMARY KEY(page, "
           "paper)); INSERT INTO reserved VALUES('PAGE', 'barley', 25); PRAGMA user_version = 2",
-          "UPDATE papers SET paper = json_remove(paper, '$.uid'); PRAGMA user_version = 3"}) {
+          "UPDATE papers SET paper = json_remove(paper, '$.uid'); PRAGMA user_version = 3", ""}) {
         QTemporaryDir dir;
         const std::string two = page_in(dir, "two.zesty");
         const QString path = dir.filePath("x.stash");
         ASSERT_TRUE(StashStore::open(path)->put(demo_stash()));
         sqlite3* db = nullptr;
         ASSERT_EQ(sqlite3_open(path.toUtf8().constData(), &db), SQLITE_OK);
-        const QString sql = QString(as_it_was).replace("PAGE", QString::fromStdString(two));
+        const QString sql =
+            pictures_as_in_version_six + QString(as_it_was).replace("PAGE", QString::fromStdString(two));
         EXPECT_EQ(sqlite3_exec(db, qPrintable(sql), nullptr, nullptr, nullptr), SQLITE_OK);
         sqlite3_close(db);
         auto again = StashStore::open(path);
@@ -128,6 +137,7 @@ TEST(StashStore, OpensItsOlderVersions) {
         EXPECT_EQ(again->read()->papers.size(), demo_stash().papers.size());
         const Stash papers = *again->read();
         for (const Paper& p : papers.papers) EXPECT_FALSE(p.uid.empty());
+        EXPECT_TRUE(papers.pictures == demo_stash().pictures) << as_it_was;
         EXPECT_TRUE(*again->read() == *StashStore::open(path)->read()) << "given once";
         EXPECT_TRUE(again->reserved_by_others("three")->pieces.empty());
         EXPECT_EQ(again->reserved_by_others("three")->areas.contains("barley"),
@@ -329,6 +339,7 @@ TEST(StashStore, KeepsEmbellishmentsAndLettersAsItKeepsPapers) {
     const QString path = dir.filePath("papers.stash");
     ASSERT_TRUE(StashStore::open(path)->put(demo_stash()));
     // What version 4 made has no table for them.
+    make_database(path, pictures_as_in_version_six);
     make_database(path, "DROP TABLE things; PRAGMA user_version = 4");
     const Stash whole = as_put(with_small_things(demo_stash()));
     auto store = StashStore::open(path);
@@ -351,6 +362,51 @@ TEST(StashStore, KeepsEmbellishmentsAndLettersAsItKeepsPapers) {
     const auto damaged = StashStore::open(path)->read();
     ASSERT_FALSE(damaged);
     EXPECT_NE(damaged.error().message.find("embellishments"), std::string::npos) << damaged.error().message;
+}
+
+TEST(StashStore, PicturesAreReadWhenTheyAreWantedAndStayForWhoeverUndoes) {
+    QTemporaryDir dir;
+    const QString path = dir.filePath("papers.stash");
+    const Stash demo = demo_stash();
+    auto mine = StashStore::open(path);
+    auto yours = StashStore::open(path);
+    ASSERT_TRUE(mine && yours && mine->put(demo));
+    const Stash before = *mine->read();
+    const std::string picture = before.papers[0].picture;
+    EXPECT_FALSE(before.pictures.at(picture).key().empty());
+    EXPECT_EQ(*before.pictures.at(picture).get(), *demo.pictures.at(picture).get());
+    EXPECT_TRUE(mine->read()->pictures.at(picture).identity() == before.pictures.at(picture).identity())
+        << "what has been made of it is of use still";
+    // Somebody else takes the paper out, and I undo that.
+    ASSERT_TRUE(yours->remove(before.papers[0].id));
+    EXPECT_FALSE(mine->read()->pictures.contains(picture));
+    ASSERT_TRUE(mine->change([&](const Stash&) -> Result<Stash> { return before; }));
+    EXPECT_EQ(mine->read()->papers.size(), before.papers.size());
+    EXPECT_TRUE(mine->read()->pictures == before.pictures);
+    // What nobody has named for long is let go of; what papers name never is.
+    const std::string tomorrow = QDate::currentDate().addDays(1).toString(Qt::ISODate).toStdString();
+    ASSERT_TRUE(mine->forget_files(tomorrow));
+    EXPECT_TRUE(before.pictures.at(picture).get());
+    const PictureBytes& held = before.pictures.at(before.papers[1].picture);
+    ASSERT_TRUE(held.hold());
+    ASSERT_TRUE(yours->remove(before.papers[0].id) && yours->remove(before.papers[1].id));
+    ASSERT_TRUE(mine->forget_files(tomorrow));
+    EXPECT_EQ(before.pictures.at(picture).get(), nullptr);
+    EXPECT_FALSE(mine->change([&](const Stash&) -> Result<Stash> { return before; })) << "said, not guessed";
+    EXPECT_EQ(*held.get(), *demo.pictures.at(before.papers[1].picture).get()) << "held in memory";
+}
+
+TEST(StashStore, AFileThatIsNotWhatItsNameSaysIsNoPictureAndNoBackup) {
+    QTemporaryDir dir;
+    const QString path = dir.filePath("papers.stash");
+    auto store = StashStore::open(path);
+    ASSERT_TRUE(store && store->put(demo_stash()));
+    const Stash now = *store->read();
+    make_database(path, "UPDATE files SET bytes = CAST(substr(bytes, 1, length(bytes) - 1) || 'x' AS BLOB)");
+    EXPECT_EQ(now.pictures.begin()->second.get(), nullptr);
+    EXPECT_FALSE(hold_pictures(*read_stash(path), "x")) << "who needs all of it is told";
+    EXPECT_FALSE(store->back_up(dir.filePath("backup.stash")));
+    EXPECT_FALSE(QFile::exists(dir.filePath("backup.stash")));
 }
 
 } // namespace zesty

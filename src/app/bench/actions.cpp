@@ -43,6 +43,7 @@ const std::vector<ActionRow>& action_table() {
             {Act::ZoomIn, "Page", "Closer", "+", always},
             {Act::ZoomOut, "Page", "Farther away", "-", always},
             {Act::FoldDrawer, "Page", "Fold or open the drawer", "F9", always},
+            {Act::Letters, "Page", "Letters larger, up to 150 %, or usual", "Ctrl+F9", always},
         };
         for (const auto& more : {set_out_actions(), sections_actions(), papers_actions(), sheets_actions(),
                                  dress_actions(), build_actions(), keep_actions()})

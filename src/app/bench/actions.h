@@ -36,6 +36,7 @@ enum class Act {
     ZoomIn,
     ZoomOut,
     FoldDrawer,
+    Letters,
     TurnLeft,
     TurnRight,
     Mirror,

@@ -45,7 +45,7 @@ QWidget* AddPaperLine::what() {
     swatch_ = new QPushButton(line);
     swatch_->setAccessibleName("Pick the colour");
     swatch_->setToolTip("Pick the colour");
-    swatch_->setFixedSize(42, 26);
+    swatch_->setFixedSize(theme::px(42), theme::px(26));
     row->addWidget(swatch_);
     kind_ = new ChoiceBox<Pattern>("Kind of pattern of the new paper", every<Pattern>(), line);
     row->addWidget(kind_);
@@ -96,7 +96,7 @@ QSpinBox* AddPaperLine::count_of_size(const QString& size, QHBoxLayout* row) {
     count->setRange(0, 999);
     count->setAccessibleName(QString("How many of %1").arg(size.contains('x') ? size + " in" : size));
     count->setToolTip(count->accessibleName());
-    count->setFixedWidth(48);
+    count->setFixedWidth(theme::px(48));
     row->addWidget(name);
     row->addWidget(count);
     return count;
@@ -111,7 +111,7 @@ QWidget* AddPaperLine::more() {
     constexpr double most = 3000; // mm
     width_ = new LengthEdit("Width of another size", least, most, line);
     height_ = new LengthEdit("Height of another size", least, most, line);
-    for (LengthEdit* edit : {width_, height_}) edit->setFixedWidth(64);
+    for (LengthEdit* edit : {width_, height_}) edit->setFixedWidth(theme::px(64));
     connect(width_, &LengthEdit::length_entered, this, [this](double mm) { other_width_ = mm; });
     connect(height_, &LengthEdit::length_entered, this, [this](double mm) { other_height_ = mm; });
     row->addWidget(width_);

@@ -141,7 +141,7 @@ void BenchWindow::connect_files() {
     connect(living_, &LivingStash::changed, this,
             [this] { worker_.look_up_reserved(living_->path(), document_.path()); });
     connect(&autosaver_, &Autosaver::failed, this,
-            [this](const QString& m) { say("Work in hand cannot be kept: " + m, true); });
+            [this](const QString& m) { say("Unsaved work cannot be kept: " + m, true); });
 }
 
 // --- what others do to the file
@@ -240,9 +240,9 @@ void BenchWindow::offer_left_work() {
                                                        : " on " + QFileInfo(left.path).fileName()) +
                                   " was kept when the program ended.",
                               left.page,
-                              {{"Take it up again", "Opens it; what is in the file stays until you save",
+                              {{"Open it again", "Opens it; what is in the file stays until you save",
                                 [this, left] { take_up_left_work(left); }},
-                               {"Throw it away", "It cannot be brought back after that",
+                               {"Discard it", "It cannot be brought back after that",
                                 [folder, left] { throw_away_left_work(folder, left.id); }}});
     }
 }
@@ -276,7 +276,7 @@ void BenchWindow::take_up_left_work(const LeftWork& left) {
                               return;
                           }
                           take_project(saved.project, has_file ? left.path : QString(), saved.stamp);
-                          document_.edit("Take up unsaved work", document_.at_hand(project));
+                          document_.edit("Open unsaved work", document_.at_hand(project));
                           // Kept where it was until it is kept anew, or saved.
                           const auto throw_away = [folder, id = left.id] {
                               throw_away_left_work(folder, id);

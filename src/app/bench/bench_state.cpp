@@ -1,15 +1,10 @@
 #include "app/bench/bench_state.h"
 
-#include <QCoreApplication>
-#include <QPointer>
-#include <QThreadPool>
-#include <QWidget>
-
 namespace zesty {
 
 BenchState::BenchState(QObject* parent)
     : QObject(parent), offers_(new Offers(this)), in_hand_(new InHand(this)), tools_(new PageTools(this)),
-      drawer_(new InDrawer(this)) {
+      drawer_(new InDrawer(this)), swatch_pictures_(new SwatchPictures(this)) {
     connect(offers_, &Offers::another_shown, this, &BenchState::plan_changed);
 }
 
@@ -22,21 +17,6 @@ const SetOut* BenchState::set_out_in_hand(const Project& project) const {
     return plan() && i >= 0 && i < static_cast<int>(plan()->set_out.each.size())
                ? &plan()->set_out.each[static_cast<std::size_t>(i)]
                : nullptr;
-}
-
-void BenchState::make_ready(int paper, Side side, QWidget* wants) {
-    ++decoding_;
-    QThreadPool::globalInstance()->start([paper, side, textures = textures_, who = QPointer<QWidget>(wants),
-                                          here = QPointer<BenchState>(this)] {
-        textures->make_ready(paper, side);
-        QMetaObject::invokeMethod(
-            qApp,
-            [here, who] {
-                if (here) --here->decoding_;
-                if (who) who->update();
-            },
-            Qt::QueuedConnection);
-    });
 }
 
 void BenchState::go_to(Waypoint waypoint) {

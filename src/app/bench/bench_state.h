@@ -6,6 +6,7 @@
 #include "app/bench/in_hand.h"
 #include "app/bench/offers.h"
 #include "app/bench/page_tools.h"
+#include "app/bench/swatch_pictures.h"
 #include "app/bench/worker.h"
 #include "core/sheets/cutting_mats.h"
 
@@ -69,9 +70,7 @@ public:
     } ///< null while the page is on show
     const std::shared_ptr<const ShownBundle>& bundle() const { return bundle_; } ///< the same
 
-    /// The picture of a paper is decoded on another thread; `wants` is painted again after that.
-    void make_ready(int paper, Side side, QWidget* wants);
-    bool pictures_ready() const { return decoding_ == 0; }
+    SwatchPictures& swatch_pictures() const { return *swatch_pictures_; }
 
     void go_to(Waypoint waypoint);
     void show_plan(std::shared_ptr<const Plan> plan, std::shared_ptr<const Textures> textures);
@@ -92,11 +91,11 @@ signals:
     void shown_instead_changed();
 
 private:
-    int decoding_ = 0;
     Offers* offers_;
     InHand* in_hand_;
     PageTools* tools_;
     InDrawer* drawer_;
+    SwatchPictures* swatch_pictures_;
     Waypoint waypoint_ = Waypoint::SetOut;
     std::shared_ptr<const Plan> plan_;
     std::shared_ptr<const Textures> textures_ = std::make_shared<const Textures>();

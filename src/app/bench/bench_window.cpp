@@ -34,9 +34,10 @@
 
 namespace zesty {
 
-BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, QWidget* parent)
-    : QMainWindow(parent), settings_(settings), questions_(std::move(questions)), actions_(this),
-      autosaver_(document_, state_, settings.recovery_folder()) {
+BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, std::shared_ptr<NestMemory> memory,
+                         QWidget* parent)
+    : QMainWindow(parent), settings_(settings), questions_(std::move(questions)), worker_(std::move(memory)),
+      actions_(this), autosaver_(document_, state_, settings.recovery_folder()) {
     setWindowTitle("Zesty Panel");
     setAcceptDrops(true);
     setMinimumSize(1000, 640);
@@ -138,7 +139,7 @@ void BenchWindow::build_waypoints(QWidget* side) {
 QWidget* BenchWindow::build_side() {
     auto* side = new QWidget(this);
     side->setObjectName("side");
-    side->setFixedWidth(side_bench_width);
+    side->setFixedWidth(side_bench_width());
     side->setStyleSheet("#side { background: #FBF8F1; border-left: 1px solid #D9D0C0; }");
     auto* column = new QVBoxLayout(side);
     column->setContentsMargins(16, 12, 0, 0);
@@ -257,9 +258,18 @@ void BenchWindow::connect_actions() {
     };
     on(Act::FoldDrawer, [this, fold] { fold(!drawer_->folded()); });
     connect(drawer_, &Drawer::fold_asked, this, fold);
+    on(Act::Letters, [this] { change_letters(); });
     on(Act::AddPapers, [this] { drawer_->add_papers(); });
     on(Act::FindPaper, [this] { drawer_->look_for(); });
     on(Act::Clear, [this] { clear(); });
+}
+
+void BenchWindow::change_letters() {
+    const int now =
+        settings_.letters() > 0 ? settings_.letters() : static_cast<int>(std::lround(100 * theme::letters()));
+    const int next = now < 125 ? 125 : now < 150 ? 150 : 100;
+    settings_.set_letters(next);
+    say(QString("Letters are %1 % of their usual size from the next start on.").arg(next), false);
 }
 
 // --- what is on show
@@ -278,10 +288,10 @@ void BenchWindow::replan() {
 bool BenchWindow::settled() const {
     const auto plan = state_.own_plan();
     return worker_.idle() && living_->idle() && !worker_.proposing() && !papers_->waits_for_aims() && plan &&
-           (plan->sheets.done || !plan->sections.cut) && state_.pictures_ready() && page_->up_to_date() &&
-           second_look_->up_to_date() && std::all_of(waypoints_.begin(), waypoints_.end(), [](const auto* w) {
-               return w->middle_up_to_date();
-           });
+           (plan->sheets.done || !plan->sections.cut) && state_.swatch_pictures().settled() &&
+           page_->up_to_date() && second_look_->up_to_date() &&
+           std::all_of(waypoints_.begin(), waypoints_.end(),
+                       [](const auto* w) { return w->middle_up_to_date(); });
 }
 
 void BenchWindow::show_waypoint() {

@@ -33,7 +33,10 @@ class SheetsWaypoint;
 class BenchWindow : public QMainWindow {
     Q_OBJECT
 public:
-    BenchWindow(Settings& settings, FileQuestions questions, QWidget* parent = nullptr);
+    /// Layings are remembered in `memory`, which windows may share.
+    BenchWindow(Settings& settings, FileQuestions questions,
+                std::shared_ptr<NestMemory> memory = std::make_shared<NestMemory>(),
+                QWidget* parent = nullptr);
     ~BenchWindow() override;
 
     /// A drawing or a project, or papers for the stash, told apart by its ending.
@@ -74,6 +77,7 @@ private:
     bool nothing_yet() const;
     void clear();
     void say(const QString& message, bool trouble);
+    void change_letters();
     void go_to(const Finding& finding);
     // Files
     void connect_files();

@@ -8,6 +8,7 @@
 #include "core/stash/sharing.h"
 #include "core/stash/stock.h"
 #include "io/papers_file.h"
+#include "io/stash_json.h"
 
 #include <QFileInfo>
 #include <algorithm>
@@ -57,6 +58,10 @@ void BringIn::files(const QStringList& paths) {
         Stash all;
         for (const QString& path : paths) {
             auto some = read_papers(path);
+            // It can be undone and redone long after that file has gone.
+            if (some)
+                if (auto held = hold_pictures(*some, path.toStdString()); !held)
+                    some = tl::make_unexpected(held.error());
             if (!some || paths.size() == 1) return some;
             for (const Paper& p : some->papers) adopt(all, p, some->pictures);
         }

@@ -53,7 +53,7 @@ Drawer::Drawer(Document& document, BenchState& state, Actions& actions, const QS
     scroll_->setFrameShape(QFrame::NoFrame);
     scroll_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll_->setFocusPolicy(Qt::NoFocus);
-    scroll_->setFixedHeight(swatch_size.height() + 12);
+    scroll_->setFixedHeight(swatch_size().height() + 12);
     column_->addWidget(scroll_);
     connect(&state, &BenchState::plan_changed, this, &Drawer::refresh);
     connect(&state, &BenchState::selection_changed, this, [this] {
@@ -94,7 +94,7 @@ void Drawer::build_head(QHBoxLayout* head) {
     head->addWidget(stash);
     fold_ = new QPushButton(this);
     fold_->setObjectName("fold-drawer");
-    fold_->setFixedWidth(34);
+    fold_->setFixedWidth(theme::px(34));
     connect(fold_, &QPushButton::clicked, this, [this] { emit fold_asked(!folded_); });
     head->addWidget(fold_);
 }
@@ -115,7 +115,7 @@ void Drawer::apply_fold() {
         head_->insertWidget(1, scroll_, 4);
     else
         column_->addWidget(scroll_);
-    scroll_->setFixedHeight((folded_ ? small_swatch_size : swatch_size).height() + (folded_ ? 2 : 12));
+    scroll_->setFixedHeight((folded_ ? small_swatch_size() : swatch_size()).height() + (folded_ ? 2 : 12));
     scroll_->setHorizontalScrollBarPolicy(folded_ ? Qt::ScrollBarAlwaysOff : Qt::ScrollBarAsNeeded);
     rebuild(papers_to_show());
     refresh();
@@ -162,7 +162,7 @@ void Drawer::add_starter() {
 QWidget* Drawer::card_for_more() {
     auto* card = new QPushButton("Add\npapers", row_);
     card->setObjectName("add-papers-card");
-    card->setFixedSize(swatch_size);
+    card->setFixedSize(swatch_size());
     card->setToolTip(
         "Name, colour, size and count in one line (Ctrl+Shift+N); pictures, folders and lists can be "
         "dropped here");

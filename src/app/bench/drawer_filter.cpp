@@ -27,8 +27,8 @@ DrawerFilter::DrawerFilter(QWidget* parent) : QWidget(parent) {
     words_->setPlaceholderText("find a paper");
     words_->setAccessibleName("Look for papers by words");
     words_->setClearButtonEnabled(true);
-    words_->setMinimumWidth(96);
-    words_->setMaximumWidth(150);
+    words_->setMinimumWidth(theme::px(96));
+    words_->setMaximumWidth(theme::px(150));
     row->addWidget(words_, 1);
     colour_ = new ChoiceBox<std::optional<Rgb>>("Only papers of about this colour, on either side",
                                                 {{"all colours", std::nullopt}}, this);
@@ -46,7 +46,7 @@ DrawerFilter::DrawerFilter(QWidget* parent) : QWidget(parent) {
                                       this);
     only_->setObjectName("find-only");
     for (QComboBox* box : std::initializer_list<QComboBox*>{colour_, kind_, room_, only_}) {
-        box->setMaximumWidth(100);
+        box->setMaximumWidth(theme::px(100));
         box->setToolTip(box->accessibleName());
         row->addWidget(box);
         connect(box, &QComboBox::currentIndexChanged, this, &DrawerFilter::changed);

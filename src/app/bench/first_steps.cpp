@@ -69,7 +69,7 @@ FirstSteps::FirstSteps(BenchState& state, QWidget* parent) : QFrame(parent), sta
     whole->addStretch(1);
     auto* card = new QFrame(this);
     card->setObjectName("first-card");
-    card->setFixedWidth(520);
+    card->setFixedWidth(theme::px(520));
     card->setStyleSheet(
         "#first-card { background: #FBF8F1; border: 2px dashed #C9B068; border-radius: 6px; }");
     middle->addWidget(card);
@@ -97,7 +97,7 @@ FirstSteps::FirstSteps(BenchState& state, QWidget* parent) : QFrame(parent), sta
         for (const DemoPage& page : demo_pages) {
             auto* row = new QHBoxLayout;
             auto* button = new QPushButton(page.name, card);
-            button->setFixedWidth(128);
+            button->setFixedWidth(theme::px(128));
             button->setAccessibleDescription(page.about);
             connect(button, &QPushButton::clicked, this,
                     [this, file = demos.filePath(page.file)] { emit open_demo(file); });

@@ -170,6 +170,9 @@ void LivingStash::restore(const QString& from) {
         if (backup && !whole) {
             auto papers = read_stash(from);
             if (papers)
+                if (auto held = hold_pictures(*papers, from.toStdString()); !held)
+                    papers = tl::make_unexpected(held.error());
+            if (papers)
                 backup->stash = std::move(*papers);
             else
                 backup = tl::make_unexpected(papers.error());

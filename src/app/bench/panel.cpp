@@ -39,7 +39,7 @@ QHBoxLayout* Panel::row(const QString& name) {
     if (!name.isNull()) {
         auto* l = new QLabel(name, this);
         l->setProperty("quiet", true);
-        l->setFixedWidth(62);
+        l->setFixedWidth(theme::px(62));
         r->addWidget(l);
     }
     column_->addLayout(r);
@@ -53,7 +53,7 @@ QWidget* Panel::row_of_its_own(const QString& name, QHBoxLayout*& r) {
     r->setSpacing(6);
     auto* l = new QLabel(name, whole);
     l->setProperty("quiet", true);
-    l->setFixedWidth(62);
+    l->setFixedWidth(theme::px(62));
     r->addWidget(l);
     column_->addWidget(whole);
     return whole;

@@ -4,6 +4,7 @@
 #include "app/bench/actions.h"
 #include "app/bench/bench_state.h"
 #include "app/bench/document.h"
+#include "app/bench/theme.h"
 
 #include <QLabel>
 #include <QPushButton>
@@ -12,16 +13,21 @@
 
 namespace zesty {
 
-inline constexpr int side_bench_width = 344;
-inline constexpr int panel_width = side_bench_width - 32;
+/// Wider with larger letters, so that what fits beside each other still does.
+inline int side_bench_width() {
+    return theme::px(344);
+}
+inline int panel_width() {
+    return side_bench_width() - 32;
+}
 
 /// A label of several lines that insists on the height its words need at the width of the side bench.
 class WrappedLabel : public QLabel {
     Q_OBJECT
 public:
     explicit WrappedLabel(QWidget* parent = nullptr);
-    QSize sizeHint() const override { return {panel_width, heightForWidth(panel_width)}; }
-    QSize minimumSizeHint() const override { return {0, heightForWidth(panel_width)}; }
+    QSize sizeHint() const override { return {panel_width(), heightForWidth(panel_width())}; }
+    QSize minimumSizeHint() const override { return {0, heightForWidth(panel_width())}; }
 };
 
 class Panel : public QWidget {

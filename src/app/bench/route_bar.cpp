@@ -47,12 +47,12 @@ protected:
         }
         p.setPen(theme::ink);
         p.setFont(theme::font(theme::Text::Body, true));
-        p.drawText(r.adjusted(12, 5, -8, 0), Qt::AlignLeft | Qt::AlignTop, text());
+        p.drawText(r.adjusted(12, theme::px(5.0), -8, 0), Qt::AlignLeft | Qt::AlignTop, text());
         p.setFont(theme::font(theme::Text::Small));
         p.setPen(trouble_ ? theme::berry : theme::quiet);
         const QString line =
             p.fontMetrics().elidedText(answer_, Qt::ElideRight, static_cast<int>(r.width()) - 18);
-        p.drawText(r.adjusted(12, 25, -6, 0), Qt::AlignLeft | Qt::AlignTop, line);
+        p.drawText(r.adjusted(12, theme::px(25.0), -6, 0), Qt::AlignLeft | Qt::AlignTop, line);
     }
 
 private:
@@ -65,7 +65,7 @@ private:
 RouteBar::RouteBar(Document& document, BenchState& state, const std::vector<WaypointView*>& stops,
                    QWidget* parent)
     : QWidget(parent), document_(document), state_(state), waypoints_(stops) {
-    setFixedHeight(tape_height);
+    setFixedHeight(theme::px(tape_height));
     setAccessibleName("Route");
     setAttribute(Qt::WA_Hover);
     auto* row = new QHBoxLayout(this);

@@ -1,5 +1,7 @@
 #include "app/bench/rows.h"
 
+#include "app/bench/theme.h"
+
 #include <algorithm>
 
 namespace zesty {
@@ -11,7 +13,7 @@ constexpr int height_of_row = 22;
 Rows::Rows(const QString& object, const QString& name, int shown, QWidget* parent) : QListWidget(parent) {
     setObjectName(object);
     setAccessibleName(name);
-    setFixedHeight(shown * height_of_row + 8);
+    setFixedHeight(shown * theme::px(height_of_row) + 8);
     setTextElideMode(Qt::ElideRight);
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     connect(this, &QListWidget::currentRowChanged, this, &Rows::taken);
@@ -24,7 +26,7 @@ void Rows::show_rows(const QStringList& rows) {
     while (count() > last + 1) delete takeItem(count() - 1);
     while (count() < last + 1) {
         addItem(QString());
-        item(count() - 1)->setSizeHint({0, height_of_row});
+        item(count() - 1)->setSizeHint({0, theme::px(height_of_row)});
     }
     for (int i = 0; i <= last; ++i) item(i)->setText(rows[i]);
     setCurrentRow(now);

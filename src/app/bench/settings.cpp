@@ -24,6 +24,7 @@ const Key folder{"files/folder", QString()};
 const Key letter{"print/letter", false};
 const Key machine{"machine/faster", 1.0};
 const Key drawer{"window/drawer-folded", true};
+const Key letter_size{"window/letters", 0};
 
 QVariant read(const QSettings& s, const Key& key) {
     return s.value(key.name, key.otherwise);
@@ -71,6 +72,14 @@ void Settings::add_recent(const QString& path) {
     all.removeAll(absolute);
     all.prepend(absolute);
     store_->setValue(recent.name, QStringList(all.mid(0, most_recent)));
+}
+
+int Settings::letters() const {
+    return read(*store_, letter_size).toInt();
+}
+
+void Settings::set_letters(int percent) {
+    store_->setValue(letter_size.name, percent);
 }
 
 bool Settings::drawer_folded() const {

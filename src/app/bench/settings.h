@@ -34,6 +34,9 @@ public:
     /// At the waypoints that are about the page.
     bool drawer_folded() const;
     void set_drawer_folded(bool folded);
+    /// How large letters are, in percent: 0 for as the desktop has them.
+    int letters() const;
+    void set_letters(int percent);
     /// Where the stand-in for a cutting machine keeps what it has cut, and listens.
     QString machine_folder() const;
     /// Times as fast as a real one the stand-in works.

@@ -17,8 +17,12 @@
 namespace zesty {
 
 namespace {
-constexpr QRectF picture_of_swatch(6, 6, 96, 52);
-constexpr QRectF picture_of_small(4, 4, 38, 24);
+QRectF picture_of_swatch() {
+    return {6, 6, swatch_size().width() - 12.0, theme::px(52.0)};
+}
+QRectF picture_of_small() {
+    return {4, 4, small_swatch_size().width() - 8.0, small_swatch_size().height() - 8.0};
+}
 
 /// Prints are shown at their true size.
 double true_scale(const QWidget& widget) {
@@ -28,7 +32,7 @@ double true_scale(const QWidget& widget) {
 
 Swatch::Swatch(int paper, BenchState& state, Document& document, QWidget* parent)
     : QWidget(parent), paper_(paper), state_(state), document_(document) {
-    setFixedSize(swatch_size);
+    setFixedSize(swatch_size());
     setFocusPolicy(Qt::StrongFocus);
     setCursor(Qt::OpenHandCursor);
     setObjectName(QString("swatch%1").arg(paper));
@@ -50,12 +54,12 @@ const Paper* Swatch::paper() const {
 }
 
 QRectF Swatch::picture_rect() const {
-    return small_ ? picture_of_small : picture_of_swatch;
+    return small_ ? picture_of_small() : picture_of_swatch();
 }
 
 void Swatch::make_small(bool small) {
     small_ = small;
-    setFixedSize(small ? small_swatch_size : swatch_size);
+    setFixedSize(small ? small_swatch_size() : swatch_size());
     update();
 }
 
@@ -92,7 +96,7 @@ void Swatch::paint_reserved(QPainter& p, double left, double reserved) const {
 
 /// Which side is up, on papers that have two.
 void Swatch::paint_side(QPainter& p, Side side) const {
-    const QRectF badge(picture_of_swatch.right() - 19, picture_of_swatch.bottom() - 19, 17, 17);
+    const QRectF badge(picture_of_swatch().right() - 19, picture_of_swatch().bottom() - 19, 17, 17);
     p.setPen(QPen(theme::line, 1));
     p.setBrush(theme::card);
     p.drawEllipse(badge);
@@ -104,12 +108,12 @@ void Swatch::paint_side(QPainter& p, Side side) const {
 void Swatch::paint_words(QPainter& p, const Paper& paper, bool trouble) {
     p.setPen(theme::ink);
     p.setFont(theme::font(theme::Text::Small, true));
-    p.drawText(QRectF(7, 61, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
+    p.drawText(QRectF(7, theme::px(61.0), width() - 10, theme::px(18.0)), Qt::AlignLeft | Qt::AlignVCenter,
                p.fontMetrics().elidedText(words(paper.name), Qt::ElideRight, width() - 12));
     QFont small = theme::font(theme::Text::Small);
     p.setFont(small);
     p.setPen(trouble ? theme::berry : theme::quiet);
-    p.drawText(QRectF(7, 80, width() - 10, 18), Qt::AlignLeft | Qt::AlignVCenter,
+    p.drawText(QRectF(7, theme::px(80.0), width() - 10, theme::px(18.0)), Qt::AlignLeft | Qt::AlignVCenter,
                p.fontMetrics().elidedText(status(), Qt::ElideRight, width() - 11));
 }
 
@@ -129,29 +133,17 @@ void Swatch::paint_gauge(QPainter& p, const Paper& paper, double left) {
     rest.closeSubpath();
     p.save();
     p.setClipPath(rest);
-    p.translate(r.topLeft());
-    const double scale = true_scale(*this);
-    const Side side = state_.drawer().side_up(paper_);
-    p.scale(scale, scale);
-    if (!state_.textures()->ready(paper_, side)) {
-        // Its colour until its picture is there.
-        p.fillRect(QRectF(0, 0, r.width() / scale, r.height() / scale),
-                   state_.textures()->colour(paper_, side));
-        p.restore();
-        if (std::exchange(asked_, state_.textures()->number()) != state_.textures()->number())
-            state_.make_ready(paper_, side, this);
-        return;
-    }
     // Patterns at their true size; an ombre is shown whole, because its two ends are what one chooses it for.
-    const Box whole = picture_box(paper);
-    const QSizeF room(r.width() / scale, r.height() / scale);
-    p.fillRect(QRectF(QPointF(0, 0), room),
-               paper.face(side).pattern == Pattern::Ombre
-                   ? state_.textures()->brush(paper_,
-                                              Transform{room.width() / std::max(whole.width(), 1.0), 0, 0,
-                                                        room.height() / std::max(whole.height(), 1.0), 0, 0},
-                                              0, side)
-                   : state_.textures()->brush(paper_, {}, scale, side));
+    const Side side = state_.drawer().side_up(paper_);
+    const QImage picture =
+        state_.swatch_pictures().picture(state_.textures(),
+                                         {paper_, side, paper.face(side).pattern == Pattern::Ombre,
+                                          r.size().toSize(), devicePixelRatioF(), true_scale(*this)},
+                                         this);
+    if (picture.isNull())
+        p.fillRect(r, state_.textures()->colour(paper_, side)); // until its picture is there
+    else
+        p.drawImage(r.topLeft(), picture);
     p.restore();
 }
 

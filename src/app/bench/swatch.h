@@ -3,13 +3,19 @@
 
 #include "app/bench/bench_state.h"
 #include "app/bench/document.h"
+#include "app/bench/theme.h"
 
 #include <QWidget>
 
 namespace zesty {
 
-inline constexpr QSize swatch_size(108, 106);
-inline constexpr QSize small_swatch_size(46, 32); ///< the pattern and the gauge alone
+inline QSize swatch_size() {
+    return {theme::px(108), theme::px(106)};
+}
+/// The pattern and the gauge alone.
+inline QSize small_swatch_size() {
+    return {theme::px(46), theme::px(32)};
+}
 
 class Swatch : public QWidget {
     Q_OBJECT
@@ -43,7 +49,6 @@ private:
     Document& document_;
     QPoint pressed_;
     bool small_ = false;
-    unsigned asked_ = 0; ///< of the textures that were asked for the picture
 };
 
 } // namespace zesty

@@ -6,7 +6,10 @@
 #include <QFile>
 #include <QPainter>
 #include <QPalette>
+#include <QRegularExpression>
 #include <QSvgRenderer>
+#include <algorithm>
+#include <cmath>
 
 static void init_icons() {
     Q_INIT_RESOURCE(app);
@@ -14,9 +17,29 @@ static void init_icons() {
 
 namespace zesty::theme {
 
+namespace {
+double letters_now = 1;
+} // namespace
+
+void set_letters(double factor) {
+    letters_now = std::clamp(factor, 1.0, largest_letters);
+}
+
+double letters() {
+    return letters_now;
+}
+
+int px(int usual) {
+    return static_cast<int>(std::lround(usual * letters_now));
+}
+
+double px(double usual) {
+    return usual * letters_now;
+}
+
 QFont font(Text size, bool strong) {
     QFont f("Lato");
-    f.setPixelSize(size == Text::Small ? 13 : size == Text::Body ? 15 : 20);
+    f.setPixelSize(px(size == Text::Small ? 13 : size == Text::Body ? 15 : 20));
     f.setWeight(strong ? QFont::DemiBold : QFont::Normal);
     return f;
 }
@@ -105,6 +128,18 @@ QLabel[strong="true"] { font-size: 15px; font-weight: 600; }
 QLabel[figure="true"] { font-size: 15px; font-weight: 600; }
 )";
 
+/// The sheet with the sizes of letters, and of what is drawn beside them, as large as they are to be.
+QString with_letters(QString sheet) {
+    static const QRegularExpression size("(font-size: |indicator \\{ width: |height: )(\\d\\d)px");
+    for (int at = 0;;) {
+        const auto found = size.match(sheet, at);
+        if (!found.hasMatch()) return sheet;
+        const QString now = found.captured(1) + QString::number(px(found.captured(2).toInt())) + "px";
+        sheet.replace(found.capturedStart(), found.capturedLength(), now);
+        at = static_cast<int>(found.capturedStart() + now.size());
+    }
+}
+
 } // namespace
 
 void apply(QApplication& application) {
@@ -122,7 +157,7 @@ void apply(QApplication& application) {
     p.setColor(QPalette::HighlightedText, Qt::white);
     QApplication::setPalette(p);
     QApplication::setFont(font(Text::Small));
-    application.setStyleSheet(sheet);
+    application.setStyleSheet(with_letters(sheet));
 }
 
 } // namespace zesty::theme

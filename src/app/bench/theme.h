@@ -29,6 +29,14 @@ inline const QColor tape_line{0xC9, 0xB0, 0x68};
 inline constexpr int step = 8; ///< the spacing grid
 inline constexpr int radius = 6;
 
+/// How large letters are, as a factor of what is usual: said once, before the window is made.
+void set_letters(double factor);
+double letters();
+inline constexpr double largest_letters = 1.5;
+/// A length beside letters, in pixels: as much larger as they are.
+int px(int usual);
+double px(double usual);
+
 enum class Text { Small, Body, Title };
 QFont font(Text size, bool strong = false);
 

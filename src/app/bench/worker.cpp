@@ -47,7 +47,8 @@ Result<ToCut> drawing_to_cut(const QString& path, double square = 0) {
 
 } // namespace
 
-Worker::Worker(QObject* parent) : QObject(parent) {
+Worker::Worker(std::shared_ptr<NestMemory> memory, QObject* parent)
+    : QObject(parent), planner_(memory), questions_(memory) {
     hands_.moveToThread(&thread_);
     thread_.setObjectName("planner");
     thread_.start();

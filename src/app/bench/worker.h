@@ -30,7 +30,7 @@ struct PlanReady {
 class Worker : public QObject {
     Q_OBJECT
 public:
-    explicit Worker(QObject* parent = nullptr);
+    explicit Worker(std::shared_ptr<NestMemory> memory, QObject* parent = nullptr);
     ~Worker() override;
 
     /// Plans the project; returns the number of the request. With `first_look`, what can be said without

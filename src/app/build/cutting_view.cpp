@@ -73,8 +73,8 @@ void CuttingView::paintEvent(QPaintEvent*) {
                            of ? of->name : "another material", job.good_side_up ? "up" : "down");
     if (job.parts > 1) how += ". Blue crosses lie at the same places of the sheet in each part";
     say(34, 22, how + ".", false, theme::quiet);
-    const QRectF room(cutting_rim, cutting_head + 8, width() - 2 * cutting_rim,
-                      height() - cutting_head - cutting_foot - 12);
+    const QRectF room(cutting_rim, theme::px(cutting_head) + 8, width() - 2 * cutting_rim,
+                      height() - theme::px(cutting_head) - theme::px(cutting_foot) - 12);
     const QRectF seen = part_seen(job);
     const double scale = std::min(room.width() / seen.width(), room.height() / seen.height());
     CuttingJobLook look;
@@ -91,7 +91,8 @@ void CuttingView::paintEvent(QPaintEvent*) {
     if (machine_.on_show() && !machine_.picture().isNull()) {
         // What the machine itself says it has cut.
         constexpr double side = 150;
-        const QRectF corner(width() - cutting_rim - side, height() - cutting_foot - side - 8, side, side);
+        const QRectF corner(width() - cutting_rim - side, height() - theme::px(cutting_foot) - side - 8, side,
+                            side);
         p.drawImage(corner, machine_.picture());
         p.setPen(theme::line);
         p.setBrush(Qt::NoBrush);
@@ -100,7 +101,7 @@ void CuttingView::paintEvent(QPaintEvent*) {
         p.setPen(theme::ink);
         p.drawText(corner.adjusted(6, 4, -6, -4), Qt::AlignLeft | Qt::AlignBottom, "as the machine cut it");
     }
-    say(height() - cutting_foot, cutting_foot - 4,
+    say(height() - theme::px(cutting_foot), theme::px(cutting_foot) - 4,
         "Keep hands off a running machine; its maker's instructions come before everything here.", false,
         theme::quiet);
 }

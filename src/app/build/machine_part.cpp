@@ -1,5 +1,6 @@
 #include "app/build/machine_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/build/materials.h"
 #include "core/sentences.h"
@@ -88,7 +89,7 @@ void MachinePart::build_machine() {
     progress_ = new QProgressBar(this);
     progress_->setAccessibleName("How far the machine is");
     progress_->setTextVisible(false);
-    progress_->setFixedHeight(8);
+    progress_->setFixedHeight(theme::px(8));
     column_->addWidget(progress_);
     says_ = line("machine-says");
 }

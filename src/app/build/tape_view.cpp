@@ -73,7 +73,7 @@ double step_of_ticks(double span) {
 TapeView::TapeView(BuildDesk& desk, QWidget* parent) : QWidget(parent), desk_(desk) {
     setObjectName("tape");
     setAccessibleName("The time the work takes");
-    setFixedHeight(138);
+    setFixedHeight(theme::px(138));
     connect(&desk, &BuildDesk::changed, this, [this] { update(); });
     connect(&desk, &BuildDesk::shown_changed, this, [this] { update(); });
 }
@@ -118,7 +118,7 @@ void TapeView::paintEvent(QPaintEvent*) {
     paint_blocks(p);
     paint_drying(p);
     p.setPen(QPen(theme::berry, 2));
-    p.drawLine(QPointF(px(0), head_high - 2), QPointF(px(0), height() - 4));
+    p.drawLine(QPointF(px(0), theme::px(head_high) - 2), QPointF(px(0), height() - 4));
 }
 
 /// Of what is long past only the last two hours are of interest, of what comes the next ten.
@@ -143,16 +143,18 @@ void TapeView::paint_saying(QPainter& p) const {
                                  : QString("Hands are free at %1, everything is dry at %2.");
     said = said.arg(moment(now.busy).toString("H:mm"), moment(now.finish).toString("H:mm"));
     if (now.begun > 0 && std::abs(now.later) >= 1)
-        said += QString(" %1 %2 than thought at the beginning.")
+        said += QString(" %1 %2 than planned at first.")
                     .arg(words(minutes_in_words(std::abs(now.later))), now.later > 0 ? "later" : "sooner");
     if (now.beyond > 0)
         said += QString(" %1 of work do not fit into the sittings.").arg(words(minutes_in_words(now.beyond)));
-    p.drawText(QRectF(edge_left, 4, width() - edge_left - edge_right, head_high - 4),
+    p.drawText(QRectF(edge_left, 4, width() - edge_left - edge_right, theme::px(head_high) - 4),
                Qt::AlignLeft | Qt::AlignVCenter, said);
 }
 
 void TapeView::paint_ticks(QPainter& p) const {
-    p.fillRect(QRectF(edge_left, head_high, width() - edge_left - edge_right, tape_high), theme::tape);
+    p.fillRect(
+        QRectF(edge_left, theme::px(head_high), width() - edge_left - edge_right, theme::px(tape_high)),
+        theme::tape);
     const double tick = step_of_ticks(to_ - from_);
     p.setFont(theme::font(theme::Text::Small));
     const QDateTime midnight(moment(from_).date(), QTime(0, 0));
@@ -162,18 +164,18 @@ void TapeView::paint_ticks(QPainter& p) const {
         if (minutes > to_) break;
         const double x = px(minutes);
         p.setPen(theme::tape_line);
-        p.drawLine(QPointF(x, head_high), QPointF(x, head_high + 7));
+        p.drawLine(QPointF(x, theme::px(head_high)), QPointF(x, theme::px(head_high) + 7));
         p.setPen(theme::ink);
         if (x > edge_left + 16 && x < width() - edge_right - 20)
-            p.drawText(QRectF(x - 30, head_high + 4, 60, 16), Qt::AlignCenter,
+            p.drawText(QRectF(x - 30, theme::px(head_high) + 4, 60, 16), Qt::AlignCenter,
                        moment(minutes).toString("H:mm"));
     }
 }
 
 void TapeView::paint_blocks(QPainter& p) const {
     const int rows = std::max(1, desk_.project().build.pairs);
-    const double top = head_high + tape_high + between;
-    const double row_high = (height() - top - dry_high - 2 * between - 6) / rows;
+    const double top = theme::px(head_high) + theme::px(tape_high) + between;
+    const double row_high = (height() - top - theme::px(dry_high) - 2 * between - 6) / rows;
     const int shown = desk_.shown();
     for (const Block& b : shown_) {
         if (b.from > to_ || b.to < from_) continue;
@@ -193,7 +195,7 @@ void TapeView::paint_drying(QPainter& p) const {
     p.setBrush(drying_blue);
     for (const Block& b : shown_)
         if (b.dry > b.to && b.dry > from_ && b.to < to_ && !desk_.steps()[b.step].time.machine)
-            p.drawRoundedRect(QRectF(px(std::max(b.to, from_)), height() - dry_high - between,
+            p.drawRoundedRect(QRectF(px(std::max(b.to, from_)), height() - theme::px(dry_high) - between,
                                      std::max(2.0, px(std::min(b.dry, to_)) - px(std::max(b.to, from_))), 8),
                               4, 4);
     p.setPen(theme::quiet);

@@ -1,5 +1,6 @@
 #include "app/build/time_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "app/setout/numbers_part.h"
 #include "core/project/learned_pace.h"
@@ -54,7 +55,7 @@ TimePart::TimePart(Document& document, BenchState& state, Actions& actions, cons
     auto* scroll = new QScrollArea(this);
     scroll->setWidgetResizable(true);
     scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setFixedHeight(210);
+    scroll->setFixedHeight(theme::px(210));
     scroll->setWidget(new NumbersPart(document, state, actions, settings, NumbersAbout::Build, scroll));
     column_->addWidget(scroll);
     connect(&document, &Document::project_changed, this, &TimePart::refresh_if_shown);

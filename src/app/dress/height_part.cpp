@@ -87,7 +87,7 @@ HeightPart::HeightPart(Document& document, BenchState& state, Actions& actions, 
                  [this] { want_free_part(!wants_free_part_); });
     free_->setCheckable(true);
     r->addWidget(free_);
-    no_free_ = push("None", "Takes away all parts left free", [this] {
+    no_free_ = push("None", "Removes all parts left free", [this] {
         document_.change("No parts left free", [](Project& p) { p.dress.free_parts.clear(); });
     });
     no_free_->setAccessibleName("Leave no part free");

@@ -21,7 +21,7 @@ MatsPart::MatsPart(Document& document, BenchState& state, Actions& actions, QWid
     column_->addWidget(which_);
     auto* r = row(QString());
     r->addWidget(button(Act::AddMat, "Add photo mat", true));
-    remove_ = push("Remove", "Takes the photo mat chosen in the list away", [this] {
+    remove_ = push("Remove", "Removes the photo mat chosen in the list", [this] {
         const int m = mats_->in_hand();
         const int i = photo();
         document_.change("Remove a photo mat", [&](Project& p) {

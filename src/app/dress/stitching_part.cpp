@@ -106,7 +106,7 @@ void StitchingPart::add() {
 
 QString StitchingPart::says(int stitching) const {
     if (stitching < 0)
-        return "Stitches run at an even inset and want holes at an even spacing; pierce them on a soft mat, "
+        return "Stitches run at an even inset and need holes at an even spacing; pierce them on a soft mat, "
                "and sew "
                "before anything is raised on foam.";
     const Plan* plan = state_.plan();

@@ -1,5 +1,6 @@
 #include "app/dress/variants_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/project/variants.h"
 #include "core/sentences.h"
@@ -31,7 +32,7 @@ VariantsPart::VariantsPart(Document& document, BenchState& state, Actions& actio
     list_->setAccessibleName("Arrangements that are put aside");
     list_->setIconSize({picture_side, picture_side});
     list_->setWordWrap(true);
-    list_->setFixedHeight(rows_shown * row_height + 6);
+    list_->setFixedHeight(rows_shown * theme::px(row_height) + 6);
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     connect(list_, &QListWidget::currentRowChanged, this, [this] {
         back_->setEnabled(chosen() >= 0);
@@ -42,7 +43,7 @@ VariantsPart::VariantsPart(Document& document, BenchState& state, Actions& actio
     back_ = button(Act::BringBack, "Bring back");
     r->addWidget(back_);
     r->addWidget(button(Act::CompareVariants, "Compare"));
-    remove_ = push("Remove", "Forgets the arrangement chosen in the list", [this] {
+    remove_ = push("Remove", "Removes the arrangement chosen in the list", [this] {
         const int i = chosen();
         document_.change("Remove an arrangement", [&](Project& p) {
             if (i >= 0 && i < static_cast<int>(p.variants.size())) p.variants.erase(p.variants.begin() + i);
@@ -153,7 +154,7 @@ void VariantsPart::refresh() {
         list_->clear();
         for (const Variant& v : p.variants) {
             auto* item = new QListWidgetItem(words(v.name), list_);
-            item->setSizeHint({0, row_height});
+            item->setSizeHint({0, theme::px(row_height)});
         }
     }
     list_->setCurrentRow(std::min(std::max(now, 0), list_->count() - 1));

@@ -57,7 +57,7 @@ void WordsPart::build_text() {
     text_->setAccessibleName("What is written");
     text_->setPlaceholderText("What happened, who was there, what is worth remembering");
     text_->setTabChangesFocus(true);
-    text_->setFixedHeight(84);
+    text_->setFixedHeight(theme::px(84));
     connect(text_, &QPlainTextEdit::textChanged, this, [this] {
         if (typing_ == 0) typing_ = document_.new_drag();
         const std::string typed = text_->toPlainText().toStdString();

@@ -28,7 +28,7 @@ QDate first_day(const std::string& month) {
 
 MonthsPlot::MonthsPlot(QWidget* parent) : QWidget(parent) {
     setObjectName("months");
-    setFixedHeight(months_high);
+    setFixedHeight(theme::px(months_high));
 }
 
 void MonthsPlot::show_months(std::vector<MonthCount> months) {
@@ -49,22 +49,25 @@ void MonthsPlot::paintEvent(QPaintEvent*) {
     const double each = width() / static_cast<double>(std::max<std::size_t>(months_.size(), 4));
     int most = 1;
     for (const MonthCount& m : months_) most = std::max(most, m.pages);
-    const double room = height() - 2.0 * month_words_high;
+    const double room = height() - 2.0 * theme::px(month_words_high);
     p.setFont(theme::font(theme::Text::Small));
     for (std::size_t i = 0; i < months_.size(); ++i) {
         const double high = room * months_[i].pages / most;
-        const QRectF bar(static_cast<double>(i) * each + 3, month_words_high + room - high, each - 6, high);
+        const QRectF bar(static_cast<double>(i) * each + 3, theme::px(month_words_high) + room - high,
+                         each - 6, high);
         p.setPen(Qt::NoPen);
         p.setBrush(theme::tape_line);
         p.drawRoundedRect(bar, 3, 3);
         p.setPen(theme::ink);
         if (months_[i].pages > 0)
-            p.drawText(QRectF(bar.x() - 3, bar.y() - month_words_high, each, month_words_high),
-                       Qt::AlignCenter, QString::number(months_[i].pages));
+            p.drawText(
+                QRectF(bar.x() - 3, bar.y() - theme::px(month_words_high), each, theme::px(month_words_high)),
+                Qt::AlignCenter, QString::number(months_[i].pages));
         p.setPen(theme::quiet);
         const QString name = QLocale(QLocale::English).toString(first_day(months_[i].month), "MMM");
-        p.drawText(QRectF(bar.x() - 3, height() - month_words_high, each, month_words_high), Qt::AlignCenter,
-                   each < 26 ? name.left(1) : name);
+        p.drawText(
+            QRectF(bar.x() - 3, height() - theme::px(month_words_high), each, theme::px(month_words_high)),
+            Qt::AlignCenter, each < 26 ? name.left(1) : name);
     }
 }
 

@@ -14,7 +14,9 @@ namespace zesty {
 
 namespace {
 
-constexpr QSize change_size(118, 100);
+QSize change_size() {
+    return {theme::px(118), theme::px(100)};
+}
 constexpr double picture_high = 48;
 
 /// One paper: its whole stock, of which what goes is shaded.
@@ -22,7 +24,7 @@ class PaperChange : public QWidget {
 public:
     PaperChange(const BeforeAndAfter& paper, const QString& name, BenchState& state, QWidget* parent)
         : QWidget(parent), paper_(paper), name_(name), state_(state) {
-        setFixedSize(change_size);
+        setFixedSize(change_size());
         setAccessibleName(name + ": " + about());
         setToolTip(accessibleName());
     }
@@ -34,7 +36,7 @@ protected:
         p.setPen(QPen(theme::line, 1));
         p.setBrush(theme::card);
         p.drawRoundedRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), theme::radius, theme::radius);
-        const QRectF r(7, 7, width() - 14, picture_high);
+        const QRectF r(7, 7, width() - 14, theme::px(picture_high));
         const double stays = std::clamp(paper_.after / std::max(paper_.before, 1.0), 0.0, 1.0);
         p.fillRect(r, theme::zest_wash);
         if (const auto textures = state_.textures())
@@ -48,7 +50,7 @@ protected:
         p.setPen(theme::ink);
         p.setFont(theme::font(theme::Text::Small, true));
         const auto line = [&](double y, const QString& text) {
-            p.drawText(QRectF(7, y, width() - 12, 18), Qt::AlignLeft | Qt::AlignVCenter,
+            p.drawText(QRectF(7, y, width() - 12, theme::px(18.0)), Qt::AlignLeft | Qt::AlignVCenter,
                        p.fontMetrics().elidedText(text, Qt::ElideRight, width() - 13));
         };
         line(57, name_);
@@ -91,7 +93,7 @@ DrawerChange::DrawerChange(BenchState& state, KeepDesk& desk, QWidget* parent)
     scroll_ = new QScrollArea(this);
     scroll_->setWidgetResizable(true);
     scroll_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll_->setFixedHeight(change_size.height() + 12);
+    scroll_->setFixedHeight(change_size().height() + 12);
     scroll_->setFocusPolicy(Qt::NoFocus);
     column->addWidget(scroll_);
     connect(&desk, &KeepDesk::changed, this, &DrawerChange::refresh);

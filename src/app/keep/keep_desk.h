@@ -3,6 +3,7 @@
 // their pictures. Worked out off the window's thread; views listen to its signals.
 
 #include "app/bench/waypoint_view.h"
+#include "app/keep/sheet_map_view.h"
 #include "core/keep/look_back.h"
 #include "core/project/finishing.h"
 #include "core/project/learned_pace.h"
@@ -60,6 +61,10 @@ public:
     /// The record in hand alone, or everything on show; by the ending of the file.
     void write_out(const QString& path, bool all);
 
+    /// What became of the sheets of the record in hand; empty until it has been read, and where nothing was
+    /// taken.
+    const std::vector<ShownSheet>& sheets();
+
     /// A picture of a file of the stash, fitted into that size; null until it has been read.
     const QImage& picture(const std::string& name, int side);
 
@@ -93,6 +98,9 @@ private:
     std::string picked_; ///< uid
     std::map<std::string, QImage> pictures_;
     std::set<std::string> pictures_asked_;
+    std::vector<ShownSheet> sheets_;
+    KeepDecisions mapped_;  ///< of the page on the bench, as sheets_ show it
+    std::string mapped_of_; ///< the record's page that sheets_ are of; empty for the page on the bench
     bool seen_ = false;
     quint64 asked_ = 0, answered_ = 0;
     int waiting_ = 0;

@@ -41,6 +41,48 @@ const QImage& KeepDesk::picture(const std::string& name, int side) {
     return none;
 }
 
+namespace {
+
+std::vector<ShownSheet> shown_sheets(const Project& page) {
+    std::vector<ShownSheet> out;
+    const Stash& stash = stash_at_hand(page);
+    for (MappedSheet& sheet : sheet_map(page.keep)) {
+        const int paper = stash.find(sheet.paper);
+        const Paper* known = paper < 0 ? nullptr : &stash.papers[static_cast<std::size_t>(paper)];
+        out.push_back({std::move(sheet), words(known ? known->name : "paper"),
+                       known ? to_qt(known->colour) : QColor(Qt::lightGray)});
+    }
+    return out;
+}
+
+} // namespace
+
+const std::vector<ShownSheet>& KeepDesk::sheets() {
+    const PageRecord* of = of_the_page() ? nullptr : record();
+    if (!of) {
+        if (!mapped_of_.empty() || !(mapped_ == project().keep)) {
+            mapped_of_.clear();
+            mapped_ = project().keep;
+            sheets_ = shown_sheets(project());
+        }
+        return sheets_;
+    }
+    if (mapped_of_ == of->uid + of->page) return sheets_;
+    mapped_of_ = of->uid + of->page;
+    sheets_.clear();
+    ++waiting_;
+    bench_.living.ask(this, [this, of = *of](const StashStore& store) -> std::function<void()> {
+        const auto page = remembered_page(store, of);
+        return [this, of, sheets = page ? shown_sheets(*page) : std::vector<ShownSheet>{}] {
+            --waiting_;
+            if (mapped_of_ != of.uid + of.page) return; // another one is in hand by now
+            sheets_ = sheets;
+            emit changed();
+        };
+    });
+    return sheets_;
+}
+
 void KeepDesk::begin_again(const QString& other_drawing) {
     const PageRecord* of = record();
     if (!of) return bench_.say("Choose a page on the shelf to begin from.", true);

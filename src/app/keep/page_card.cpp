@@ -21,7 +21,7 @@ double lean_of(const std::string& uid) {
 PageCard::PageCard(std::string uid, QWidget* parent) : QAbstractButton(parent), uid_(std::move(uid)) {
     setObjectName("page-card");
     setCheckable(true);
-    setFixedSize(page_card_size);
+    setFixedSize(page_card_size());
     setCursor(Qt::PointingHandCursor);
     setFocusPolicy(Qt::StrongFocus);
 }
@@ -54,7 +54,7 @@ void PageCard::paintEvent(QPaintEvent*) {
     p.setPen(QPen(isChecked() || hasFocus() ? theme::zest : theme::line, isChecked() ? 2.5 : 1.2));
     p.setBrush(theme::card);
     p.drawRoundedRect(card, 3, 3);
-    const QRectF room = card.adjusted(card_margin, card_margin, -card_margin, -caption_high - 4);
+    const QRectF room = card.adjusted(card_margin, card_margin, -card_margin, -theme::px(caption_high) - 4);
     p.setPen(Qt::NoPen);
     if (picture_.isNull()) {
         p.setBrush(theme::bench);
@@ -66,15 +66,15 @@ void PageCard::paintEvent(QPaintEvent*) {
                    size),
             picture_);
     }
-    const QRectF text(card.x() + card_margin, card.bottom() - caption_high, card.width() - 2 * card_margin,
-                      20);
+    const QRectF text(card.x() + card_margin, card.bottom() - theme::px(caption_high),
+                      card.width() - 2 * card_margin, theme::px(20.0));
     p.setFont(theme::font(theme::Text::Small, true));
     p.setPen(theme::ink);
     p.drawText(text, Qt::AlignLeft | Qt::AlignVCenter,
                p.fontMetrics().elidedText(this->text(), Qt::ElideRight, static_cast<int>(text.width())));
     p.setFont(theme::font(theme::Text::Small));
     p.setPen(theme::quiet);
-    p.drawText(text.translated(0, 19), Qt::AlignLeft | Qt::AlignVCenter,
+    p.drawText(text.translated(0, theme::px(19.0)), Qt::AlignLeft | Qt::AlignVCenter,
                p.fontMetrics().elidedText(about_, Qt::ElideRight, static_cast<int>(text.width())));
 }
 

@@ -1,13 +1,17 @@
 #pragma once
 // A page on the shelf: its picture on a card, as it would stand there.
 
+#include "app/bench/theme.h"
+
 #include <QAbstractButton>
 #include <QImage>
 #include <string>
 
 namespace zesty {
 
-inline constexpr QSize page_card_size(164, 208);
+inline QSize page_card_size() {
+    return {theme::px(164), theme::px(208)};
+}
 inline constexpr int card_picture = 132; ///< px, both ways at most
 
 class PageCard : public QAbstractButton {
@@ -18,7 +22,7 @@ public:
     const std::string& uid() const { return uid_; }
     void say(const QString& title, const QString& about);
     void show_picture(const QImage& picture);
-    QSize sizeHint() const override { return page_card_size; }
+    QSize sizeHint() const override { return page_card_size(); }
 
 signals:
     void wants_picture();

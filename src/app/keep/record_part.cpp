@@ -1,5 +1,6 @@
 #include "app/keep/record_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/build/step.h"
 #include "core/sentences.h"
@@ -65,7 +66,7 @@ void RecordPart::build_notes() {
     story_ = new QPlainTextEdit(this);
     story_->setAccessibleName("Story");
     story_->setPlaceholderText("First wind of the autumn: the red kite got away twice.");
-    story_->setFixedHeight(story_high);
+    story_->setFixedHeight(theme::px(story_high));
     story_->setTabChangesFocus(true);
     connect(story_, &QPlainTextEdit::textChanged, this, [this] {
         if (story_->hasFocus()) typed(story_);
@@ -94,6 +95,8 @@ void RecordPart::build_notes() {
     r = row("Next time");
     note(r, "What to do differently", "photos before the right wing", &PageNotes::next_time);
     times_ = line("record-times");
+    sheets_ = new SheetMapView(this);
+    column_->addWidget(sheets_);
 }
 
 void RecordPart::build_doing() {
@@ -167,6 +170,7 @@ void RecordPart::show_times() {
     }
     times_->setText(said);
     times_->setVisible(!said.isEmpty());
+    sheets_->show_sheets(desk_.sheets());
 }
 
 void RecordPart::refresh() {

@@ -40,6 +40,7 @@ private:
     };
     std::vector<Note> notes_;
     QLabel* times_;
+    SheetMapView* sheets_;
     QPushButton* finish_;
     QPushButton* some_;
     QPushButton* back_;

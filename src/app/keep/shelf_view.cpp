@@ -85,7 +85,7 @@ void ShelfView::build_head(QLayout* column) {
     words_->setAccessibleName("Look for pages by words");
     words_->setPlaceholderText("word, paper, cut, year");
     words_->setClearButtonEnabled(true);
-    words_->setMinimumWidth(180);
+    words_->setMinimumWidth(theme::px(180));
     connect(words_, &QLineEdit::textChanged, this, look);
     r->addWidget(words_);
     column->addWidget(head);
@@ -214,31 +214,32 @@ void ShelfView::rebuild() {
 
 /// Groups follow each other along the shelf, each under its name; returns where the next thing begins.
 int ShelfView::lay_out_cards(int columns, int y) {
-    const int step = page_card_size.width() + card_gap;
+    const int step = page_card_size().width() + card_gap;
     int column = 0;
     for (const Row& row : rows_) {
         bool named = false;
         for (std::size_t i = 0; i < row.cards.size(); ++i) {
             if (column == columns) {
                 column = 0;
-                y += shelf_heading + page_card_size.height() + card_gap;
+                y += theme::px(shelf_heading) + page_card_size().height() + card_gap;
             }
             if (!named) {
                 const int beside = std::min(columns - column, static_cast<int>(row.cards.size() - i));
                 row.name->setGeometry(shelf_edge + column * step + 4, y, beside * step - card_gap,
-                                      shelf_heading);
+                                      theme::px(shelf_heading));
                 named = true;
             }
-            row.cards[i]->move(shelf_edge + column++ * step, y + shelf_heading);
+            row.cards[i]->move(shelf_edge + column++ * step, y + theme::px(shelf_heading));
         }
     }
-    return rows_.empty() ? y : y + shelf_heading + page_card_size.height() + card_gap;
+    return rows_.empty() ? y : y + theme::px(shelf_heading) + page_card_size().height() + card_gap;
 }
 
 void ShelfView::lay_out() {
     if (!shelf_) return;
     const int wide = std::max(300, scroll_->viewport()->width());
-    const int columns = std::max(1, (wide - 2 * shelf_edge + card_gap) / (page_card_size.width() + card_gap));
+    const int columns =
+        std::max(1, (wide - 2 * shelf_edge + card_gap) / (page_card_size().width() + card_gap));
     int y = 4;
     if (empty_) {
         empty_->setGeometry(shelf_edge, 40, std::min(wide - 2 * shelf_edge, 520), 160);
@@ -246,7 +247,7 @@ void ShelfView::lay_out() {
     }
     y = lay_out_cards(columns, y);
     for (std::size_t i = 0; i < where_.size(); ++i) {
-        const int high = i == 0 ? shelf_heading + 6 : where_[i]->height();
+        const int high = i == 0 ? theme::px(shelf_heading) + 6 : where_[i]->height();
         where_[i]->setGeometry(shelf_edge, y, wide - 2 * shelf_edge, high);
         y += high;
     }

@@ -25,8 +25,8 @@ QString area_said(double mm2, bool inches) {
 
 WentRow::WentRow(PaperWent went, const QStringList& titles, double most, bool inches, QWidget* parent)
     : QWidget(parent), went_(std::move(went)), titles_(titles), most_(std::max(most, 1.0)), inches_(inches) {
-    setFixedHeight(static_cast<int>(went_high));
-    setMinimumWidth(420);
+    setFixedHeight(static_cast<int>(theme::px(went_high)));
+    setMinimumWidth(theme::px(420));
     QStringList said;
     for (std::size_t i = 0; i < went_.parts.size(); ++i)
         said << titles_[static_cast<qsizetype>(i)] + ": " + area_said(went_.parts[i].used, inches_);
@@ -38,11 +38,11 @@ WentRow::WentRow(PaperWent went, const QStringList& titles, double most, bool in
 
 std::vector<QRectF> WentRow::parts() const {
     std::vector<QRectF> out;
-    const double room = width() - went_name_wide - 8;
-    double x = went_name_wide;
+    const double room = width() - theme::px(went_name_wide) - 8;
+    double x = theme::px(went_name_wide);
     const auto add = [&](double mm2) {
         const double wide = std::max(mm2 > 0 ? 3.0 : 0.0, room * mm2 / most_);
-        out.emplace_back(x, (went_high - went_bar) / 2, std::max(0.0, wide - 2), went_bar);
+        out.emplace_back(x, (theme::px(went_high) - went_bar) / 2, std::max(0.0, wide - 2), went_bar);
         x += wide;
     };
     for (const PaperWent::Part& part : went_.parts) add(part.used);
@@ -55,8 +55,9 @@ void WentRow::paintEvent(QPaintEvent*) {
     p.setRenderHint(QPainter::Antialiasing);
     p.setPen(QPen(theme::line, 1));
     p.setBrush(to_qt(went_.colour));
-    p.drawRect(QRectF(0, (went_high - went_swatch) / 2, went_swatch, went_swatch));
-    const QRectF name(went_swatch + 8, 0, went_name_wide - went_swatch - 14, went_high / 2);
+    p.drawRect(QRectF(0, (theme::px(went_high) - went_swatch) / 2, went_swatch, went_swatch));
+    const QRectF name(went_swatch + 8, 0, theme::px(went_name_wide) - went_swatch - 14,
+                      theme::px(went_high) / 2);
     p.setPen(theme::ink);
     p.setFont(theme::font(theme::Text::Small, true));
     p.drawText(name, Qt::AlignLeft | Qt::AlignBottom,
@@ -68,7 +69,7 @@ void WentRow::paintEvent(QPaintEvent*) {
                              ? counted(static_cast<std::size_t>(went_.scraps), "scrap left", "scraps left")
                          : went_.in_drawer > 0 ? QString("whole sheets left")
                                                : QString("none left");
-    p.drawText(name.translated(0, went_high / 2), Qt::AlignLeft | Qt::AlignTop, left);
+    p.drawText(name.translated(0, theme::px(went_high) / 2), Qt::AlignLeft | Qt::AlignTop, left);
     const auto all = parts();
     for (std::size_t i = 0; i < all.size(); ++i) {
         if (all[i].width() <= 0) continue;

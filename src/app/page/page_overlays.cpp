@@ -103,7 +103,7 @@ void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, con
     const bool inches = project.units == Units::Inches;
     const double unit = inches ? mm_per_inch : 10;
     int numbered = 1;
-    while (unit * map.scale * numbered < 34) numbered *= numbered == 1 ? (inches ? 3 : 5) : 2;
+    while (unit * map.scale * numbered < theme::px(34.0)) numbered *= numbered == 1 ? (inches ? 3 : 5) : 2;
     const int parts = unit * map.scale > 90 ? (inches ? 8 : 10) : unit * map.scale > 30 ? 2 : 1;
     painter.setFont(theme::font(theme::Text::Small));
     const auto along = [&](double page_length, bool across) {
@@ -124,11 +124,11 @@ void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, con
             painter.setPen(theme::quiet);
             const QString n = QString::number(i / parts);
             if (across)
-                painter.drawText(QRectF(p + 3, view.y() + 1, 30, thickness - 2),
+                painter.drawText(QRectF(p + 3, view.y() + 1, theme::px(30.0), thickness - 2),
                                  Qt::AlignLeft | Qt::AlignVCenter, n);
             else
-                painter.drawText(QRectF(view.x() + 2, p + 1, thickness - 4, 16), Qt::AlignLeft | Qt::AlignTop,
-                                 n);
+                painter.drawText(QRectF(view.x() + 2, p + 1, thickness - 4, theme::px(16.0)),
+                                 Qt::AlignLeft | Qt::AlignTop, n);
         }
     };
     along(project.set_out.page.full_width(), true);

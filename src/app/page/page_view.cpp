@@ -82,7 +82,7 @@ bool PageView::something_to_show() const {
 }
 
 QRectF PageView::room() const {
-    return QRectF(rect()).adjusted(ruler, ruler, 0, -line_below);
+    return QRectF(rect()).adjusted(theme::px(ruler), theme::px(ruler), 0, -theme::px(line_below));
 }
 
 void PageView::fit() {
@@ -225,7 +225,8 @@ void PageView::paintEvent(QPaintEvent*) {
         paint_selection(painter, map_, plan, state_);
     if (drag_) drag_->paint(painter);
     paint_compared(painter);
-    paint_rulers(painter, QRectF(rect()).adjusted(0, 0, 0, -line_below), map_, shown_project(), ruler);
+    paint_rulers(painter, QRectF(rect()).adjusted(0, 0, 0, -theme::px(line_below)), map_, shown_project(),
+                 theme::px(ruler));
     paint_line_below(painter);
     if (hasFocus() && reached_by_key_) {
         painter.setPen(QPen(theme::zest, 2));
@@ -235,7 +236,7 @@ void PageView::paintEvent(QPaintEvent*) {
 }
 
 void PageView::paint_line_below(QPainter& painter) const {
-    const QRectF below(0, height() - line_below, width(), line_below);
+    const QRectF below(0, height() - theme::px(line_below), width(), theme::px(line_below));
     painter.fillRect(below, theme::bench);
     painter.setPen(theme::quiet);
     painter.setFont(theme::font(theme::Text::Small));
@@ -243,7 +244,7 @@ void PageView::paint_line_below(QPainter& painter) const {
     if (about < 0 && state_.selected().size() == 1) about = *state_.selected().begin();
     QString line = about_opening(shown_project(), *state_.plan(), about);
     if (line.isEmpty() && waypoint_) line = waypoint_->hint();
-    painter.drawText(below.adjusted(ruler + 4, 0, -60, 0), Qt::AlignLeft | Qt::AlignVCenter, line);
+    painter.drawText(below.adjusted(theme::px(ruler) + 4, 0, -60, 0), Qt::AlignLeft | Qt::AlignVCenter, line);
     painter.drawText(below.adjusted(0, 0, -10, 0), Qt::AlignRight | Qt::AlignVCenter,
                      QString("%1 %").arg(std::lround(100 * map_.scale * 25.4 / 96)));
 }

@@ -1,5 +1,6 @@
 #include "app/papers/aims_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/stash/colour_words.h"
 
@@ -52,7 +53,7 @@ void AimsPart::build_weights() {
         slider->setObjectName(QString("aim%1").arg(i));
         slider->setRange(0, 200);
         slider->setSingleStep(20);
-        slider->setMinimumHeight(22);
+        slider->setMinimumHeight(theme::px(22));
         slider->setAccessibleName(aims[i].name);
         slider->setToolTip(
             QString("%1: left not at all, middle as usual, right twice as much").arg(aims[i].says));
@@ -84,7 +85,7 @@ void AimsPart::build_slants() {
     });
     r->addWidget(rule_, 1);
     angle_ = new QLineEdit(this);
-    angle_->setFixedWidth(52);
+    angle_->setFixedWidth(theme::px(52));
     angle_->setAccessibleName("Slant of stripes in degrees, clockwise from level");
     angle_->setToolTip("Degrees, clockwise from level");
     angle_->setValidator(new QDoubleValidator(-360, 360, 1, angle_));

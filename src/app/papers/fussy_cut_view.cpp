@@ -43,10 +43,11 @@ const Paper* FussyCutView::paper() const {
 QTransform FussyCutView::to_widget() const {
     const Paper* p = paper();
     const Box box = p ? picture_box(*p) : Box{0, 0, 1, 1};
-    const double scale = std::min((width() - 2 * margin_px) / std::max(1.0, box.width()),
-                                  (height() - 2 * margin_px - caption_px) / std::max(1.0, box.height()));
+    const double scale =
+        std::min((width() - 2 * margin_px) / std::max(1.0, box.width()),
+                 (height() - 2 * margin_px - theme::px(caption_px)) / std::max(1.0, box.height()));
     QTransform out;
-    out.translate((width() - scale * box.width()) / 2, margin_px + caption_px);
+    out.translate((width() - scale * box.width()) / 2, margin_px + theme::px(caption_px));
     out.scale(scale, scale);
     return out;
 }
@@ -92,7 +93,7 @@ void FussyCutView::paint_head(QPainter& p, const Paper* paper) const {
             ? QString("Click on a motif: patches keep 1/16 in clear of it on every sheet that shows it. "
                       "+ and - make it closer or wider. Drag from inside to add what is missing, with "
                       "Shift to take away; [ and ] change the brush. Double click to name it, Delete "
-                      "to let go of it.")
+                      "to remove it.")
             : QString("This paper has no picture in which a motif could be found."));
 }
 
@@ -299,7 +300,7 @@ void FussyCutView::keyPressEvent(QKeyEvent* event) {
         tolerance_ = std::clamp(tolerance_ + (closer ? tolerance_step : -tolerance_step), 1.0, 60.0);
         find(*last_, p->fussy_cuts.size() - 1);
     } else if (event->key() == Qt::Key_Delete && p && hovered_ >= 0) {
-        change("Let go of a fussy cut",
+        change("Remove a fussy cut",
                [this](Paper& paper) { paper.fussy_cuts.erase(paper.fussy_cuts.begin() + hovered_); });
         hovered_ = -1;
     } else if (event->key() == Qt::Key_BracketLeft || event->key() == Qt::Key_BracketRight) {

@@ -87,7 +87,7 @@ void OpeningPart::build_rules() {
                  [follow] { follow("The same paper", false); });
     facing_ = rule("Mirrored", "The same paper, stripes slanting the other way",
                    [follow] { follow("Same paper, mirrored", true); });
-    own_ = rule("No rules", "A paper of their own, and any paper again", [this] {
+    own_ = rule("No rules", "Lets them have papers of their own again", [this] {
         change("No rules", [](PaperChoice& c) {
             c.same_as.reset();
             c.facing = false;
@@ -103,7 +103,7 @@ void OpeningPart::build_pattern() {
     slant->setProperty("quiet", true);
     r->addWidget(slant);
     slant_ = new QLineEdit(this);
-    slant_->setFixedWidth(52);
+    slant_->setFixedWidth(theme::px(52));
     slant_->setObjectName("slant");
     slant_->setPlaceholderText("deg");
     slant_->setAccessibleName("Slant of the pattern in degrees, clockwise from level");
@@ -211,7 +211,7 @@ void OpeningPart::show_others(const WhyPaper* why) {
         sample.setDevicePixelRatio(2);
         b->setIcon(sample);
         b->setIconSize({22, 18});
-        b->setFixedHeight(28);
+        b->setFixedHeight(theme::px(28));
         b->setProperty("quiet", true);
         b->setStyleSheet("text-align: left; padding: 3px 8px;");
         b->setEnabled(!other.never);

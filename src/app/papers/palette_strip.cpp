@@ -17,7 +17,7 @@ namespace zesty {
 
 PaletteStrip::PaletteStrip(QWidget* parent) : QWidget(parent) {
     setObjectName("palette");
-    setFixedHeight(24);
+    setFixedHeight(theme::px(24));
     setFocusPolicy(Qt::StrongFocus);
     setCursor(Qt::PointingHandCursor);
 }

@@ -1,5 +1,6 @@
 #include "app/papers/paper_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "app/papers/palette_strip.h"
 #include "app/papers/paper_stock.h"
@@ -114,7 +115,7 @@ void PaperPart::build_pattern() {
     r->addWidget(direction_, 1);
     r = row("Repeats");
     repeat_ = new LengthEdit("After which the pattern begins anew", 0, 1000, this);
-    repeat_->setFixedWidth(78);
+    repeat_->setFixedWidth(theme::px(78));
     connect(repeat_, &LengthEdit::length_entered, this, [this](double mm) {
         change_face("After what the pattern repeats", [mm](PaperFace& f) { f.repeat = mm; });
     });
@@ -123,7 +124,7 @@ void PaperPart::build_pattern() {
     trimmed->setProperty("quiet", true);
     r->addWidget(trimmed);
     strip_ = new LengthEdit("Branding strip along the lower edge, trimmed off", 0, 100, this);
-    strip_->setFixedWidth(78);
+    strip_->setFixedWidth(theme::px(78));
     strip_->setToolTip("Branding strip along the lower edge, trimmed off before anything is cut");
     connect(strip_, &LengthEdit::length_entered, this,
             [this](double mm) { change("Branding strip", [mm](Paper& p) { p.strip = mm; }); });
@@ -146,7 +147,7 @@ void PaperPart::build_look() {
     angle_ = new QSpinBox(this);
     angle_->setRange(0, 359);
     angle_->setSuffix("\u00b0");
-    angle_->setFixedWidth(64);
+    angle_->setFixedWidth(theme::px(64));
     angle_->setAccessibleName("Angle of stripes, or the way an ombre gets darker");
     angle_->setToolTip("Clockwise from the right: the way stripes run, or an ombre gets darker");
     connect(angle_, &QSpinBox::valueChanged, this, [this](int deg) {
@@ -173,11 +174,11 @@ void PaperPart::build_look() {
 
 void PaperPart::build_wishes() {
     auto* r = row("Wanted");
-    role_ = new ChoiceBox<std::optional<PaperRole>>("What the paper is wanted for",
+    role_ = new ChoiceBox<std::optional<PaperRole>>("What the paper is for",
                                                     {{"as it comes", std::nullopt},
                                                      {"to be used up", PaperRole::UseUp},
                                                      {"to be spared", PaperRole::Spare},
-                                                     {"to tie the page", PaperRole::Tie}},
+                                                     {"to tie the page together", PaperRole::Tie}},
                                                     this);
     role_->setObjectName("paper-role");
     role_->on_choice(this, [this](std::optional<PaperRole> role) {
@@ -270,7 +271,8 @@ void PaperPart::build_files() {
     r = row(QString());
     same_ = new ChoiceBox<std::string>("Another paper that is the same", this);
     same_->setObjectName("merge-paper");
-    same_->setToolTip("Two entries for one paper: the other's sheets join this one, and it is gone");
+    same_->setToolTip(
+        "Two entries for one paper: the sheets of the other join this one, and the other is removed");
     same_->on_choice(this, [this](const std::string other) {
         const Paper* p = picked();
         if (!p || other.empty()) return;

@@ -1,5 +1,6 @@
 #include "app/papers/paper_stock.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/geometry/measure.h"
 #include "core/stash/new_paper.h"
@@ -145,7 +146,7 @@ void PaperStock::rebuild_rows() {
     }
     grid->setRowStretch(static_cast<int>(sheets_.size()), 1);
     const int shown = std::min(rows_on_show, static_cast<int>(sheets_.size()));
-    rows_->parentWidget()->parentWidget()->setFixedHeight(std::max(1, shown * row_height));
+    rows_->parentWidget()->parentWidget()->setFixedHeight(std::max(1, shown * theme::px(row_height)));
 }
 
 } // namespace zesty

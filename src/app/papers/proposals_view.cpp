@@ -30,13 +30,14 @@ struct LaidCard {
 
 LaidCard laid_out(const QRectF& card, const Page& page) {
     const QRectF inside = card.adjusted(card_pad, card_pad, -card_pad, -card_pad);
-    const QRectF room = inside.adjusted(0, 0, 0, -title_height - swatch - 12 - least_words);
+    const QRectF room =
+        inside.adjusted(0, 0, 0, -theme::px(title_height) - swatch - 12 - theme::px(least_words));
     const double scale =
         std::max(0.01, std::min(room.width() / page.full_width(), room.height() / page.full_height()));
     const QSizeF size(scale * page.full_width(), scale * page.full_height());
     LaidCard out;
     out.picture = {QPointF(room.center().x() - size.width() / 2, room.y()), size};
-    out.title = {inside.x(), out.picture.bottom() + 6, inside.width(), title_height};
+    out.title = {inside.x(), out.picture.bottom() + 6, inside.width(), theme::px(title_height)};
     out.papers = {inside.x(), out.title.bottom() + 2, inside.width(), swatch};
     out.words = {inside.x(), out.papers.bottom() + 8, inside.width(),
                  std::max(0.0, inside.bottom() - out.papers.bottom() - 8)};
@@ -92,7 +93,7 @@ QRectF ProposalsView::card(int proposal, int columns) const {
     // No taller than picture and words need.
     const Page& page = state_.offers().all().front().project.set_out.page;
     const double wanted = (w - 2 * card_pad) * page.full_height() / page.full_width() + 2 * card_pad +
-                          title_height + swatch + 16 + words_height;
+                          theme::px(title_height) + swatch + 16 + theme::px(words_height);
     const double h = std::min(room, wanted);
     const double top = std::max(card_spacing, (height() - rows * h - (rows - 1) * card_spacing) / 2);
     return {card_spacing + (proposal % columns) * (w + card_spacing),

@@ -63,7 +63,7 @@ void ProposePart::build_style() {
     drift_->setObjectName("drift");
     drift_->setRange(0, 100);
     drift_->setSingleStep(10);
-    drift_->setMinimumHeight(24);
+    drift_->setMinimumHeight(theme::px(24));
     drift_->setAccessibleName("Scatter papers, or let light drift into dark");
     drift_->setToolTip("How a proposal spreads colours: scattered over the page, or each tone in its place");
     connect(drift_, &QSlider::sliderPressed, this, [this] { slide_number_ = document_.new_drag(); });
@@ -137,15 +137,15 @@ void ProposePart::show_zones() {
         auto* b = new QPushButton(text, zones_);
         b->setAccessibleName(name);
         b->setToolTip(name);
-        b->setFixedWidth(32);
+        b->setFixedWidth(theme::px(32));
         b->setEnabled(enabled);
         connect(b, &QPushButton::clicked, this, [this, name, change] {
             document_.change(name, [&](Project& p) { change(p.match.style.zones); });
         });
         zones_->layout()->addWidget(b);
     };
-    step("-", "One zone less", style.zones.size() > 1, [](std::vector<Rgb>& z) { z.pop_back(); });
-    step("+", "One zone more", style.zones.size() < most_zones,
+    step("-", "Remove a zone", style.zones.size() > 1, [](std::vector<Rgb>& z) { z.pop_back(); });
+    step("+", "Add a zone", style.zones.size() < most_zones,
          [](std::vector<Rgb>& z) { z.push_back(z.back()); });
 }
 
@@ -182,7 +182,7 @@ void ProposePart::build_offer() {
     auto* compared = new QHBoxLayout;
     with_ = new ChoiceBox<int>("What the proposal is compared with", offer_);
     with_->setObjectName("compare-with");
-    with_->setMinimumWidth(92);
+    with_->setMinimumWidth(theme::px(92));
     with_->on_choice(this, [this](int number) {
         state_.offers().compare_with(number);
         if (!state_.offers().compared_at()) compare_->setValue(whole_slider / 2);
@@ -192,7 +192,7 @@ void ProposePart::build_offer() {
     compare_->setObjectName("compare");
     compare_->setRange(0, whole_slider);
     compare_->setSingleStep(whole_slider / 20);
-    compare_->setMinimumHeight(24);
+    compare_->setMinimumHeight(theme::px(24));
     compare_->setAccessibleName("Compare across the page");
     compare_->setToolTip("Left of the line the proposal on show, right of it what it is compared with");
     connect(compare_, &QSlider::valueChanged, this, [this](int v) {

@@ -1,5 +1,6 @@
 #include "app/sections/divide_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/project/drawn_line.h"
 #include "core/project/edits.h"
@@ -42,7 +43,7 @@ DividePart::DividePart(Document& document, BenchState& state, Actions& actions, 
     turn_ = new QLineEdit("0", this);
     turn_->setAccessibleName("Turn of the division in degrees");
     turn_->setToolTip("Turn of the division in degrees, clockwise");
-    turn_->setFixedWidth(56);
+    turn_->setFixedWidth(theme::px(56));
     r->addWidget(turn_);
     r->addStretch(1);
     about_ = new MiddleRow("the middle of each opening", document, state, this);
@@ -106,7 +107,7 @@ void DividePart::refresh() {
     about_->setVisible(goes_about_a_place());
     about_->refresh();
     const auto& divisions = document_.project().sections.divisions;
-    base_->setText(divisions.contains(base_spot) ? "Base whole again" : "Divide the base");
+    base_->setText(divisions.contains(base_spot) ? "Make the base whole" : "Divide the base");
     QString text = state_.selected().empty() ? "Select the openings to divide. " : QString();
     if (kind_chosen_ == Division::Kind::Line) text += "Or drag a line across an opening. ";
     says_->setText(text + "Parts meet without a bar: each patch runs on by the lip below the next, the first "

@@ -56,7 +56,7 @@ void GroupingPart::build_section() {
     r->addWidget(name_, 1);
     r = row("Its lip");
     own_lip_ = new LengthEdit("Lip of these sections", 0, 50, this);
-    own_lip_->setFixedWidth(84);
+    own_lip_->setFixedWidth(theme::px(84));
     connect(own_lip_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Lip of the section", [&](Project& p) {
             const auto own = std::abs(mm - p.sections.lip) < 0.01 ? std::nullopt : std::optional(mm);
@@ -119,13 +119,14 @@ void GroupingPart::build_grouping() {
     about_->hide();
     column_->addWidget(about_);
     r = row("Lip");
-    lip_ = new LengthEdit("Lip wanted everywhere", 0, 50, this);
+    lip_ = new LengthEdit("Lip everywhere", 0, 50, this);
     lip_->setObjectName("lip");
-    lip_->setFixedWidth(84);
-    connect(lip_, &LengthEdit::length_entered, this,
-            [this](double mm) { document_.change("Lip wanted", [&](Project& p) { p.sections.lip = mm; }); });
+    lip_->setFixedWidth(theme::px(84));
+    connect(lip_, &LengthEdit::length_entered, this, [this](double mm) {
+        document_.change("Change the lip", [&](Project& p) { p.sections.lip = mm; });
+    });
     r->addWidget(lip_);
-    auto* wanted = new QLabel("wanted everywhere", this);
+    auto* wanted = new QLabel("everywhere", this);
     wanted->setProperty("quiet", true);
     r->addWidget(wanted, 1);
     summary_ = line("summary");

@@ -1,5 +1,6 @@
 #include "app/sections/how_much_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/sentences.h"
 
@@ -22,7 +23,7 @@ HowMuchPart::HowMuchPart(Document& document, BenchState& state, Actions& actions
         rows_[i].take = new QPushButton(titles[i], this);
         rows_[i].take->setObjectName(QString("back-%1").arg(words_of<HowMuch>[i]));
         rows_[i].take->setToolTip("Decides which openings are backed; it can be undone in one step");
-        rows_[i].take->setMinimumWidth(104);
+        rows_[i].take->setMinimumWidth(theme::px(104));
         connect(rows_[i].take, &QPushButton::clicked, this, [this, i] {
             if (i < answers_.size())
                 document_.edit(QString("Back %1").arg(QString(titles[i]).toLower()), answers_[i].project);

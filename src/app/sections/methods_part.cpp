@@ -135,7 +135,7 @@ void MethodsPart::build_clearances() {
     clearance_ = new LengthEdit("Clearance of inlays, all round", inlay_clearance_limits.least,
                                 inlay_clearance_limits.most, this);
     clearance_->setToolTip("Clearance of inlays, all round");
-    clearance_->setFixedWidth(76);
+    clearance_->setFixedWidth(theme::px(76));
     connect(clearance_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Clearance of inlays", [&](Project& p) { p.sections.backing.inlay_clearance = mm; });
     });
@@ -146,7 +146,7 @@ void MethodsPart::build_clearances() {
     foam_ = new LengthEdit("Width of foam strip round shakers", foam_width_limits.least,
                            foam_width_limits.most, this);
     foam_->setToolTip("Width of foam strip round shakers");
-    foam_->setFixedWidth(76);
+    foam_->setFixedWidth(theme::px(76));
     connect(foam_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Width of foam strip", [&](Project& p) { p.sections.backing.foam_width = mm; });
     });

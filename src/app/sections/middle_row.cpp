@@ -1,5 +1,6 @@
 #include "app/sections/middle_row.h"
 
+#include "app/bench/theme.h"
 #include "core/limits.h"
 
 #include <QHBoxLayout>
@@ -14,7 +15,7 @@ MiddleRow::MiddleRow(const QString& otherwise, Document& document, BenchState& s
     r->setSpacing(6);
     auto* name = new QLabel("About", this);
     name->setProperty("quiet", true);
-    name->setFixedWidth(62);
+    name->setFixedWidth(theme::px(62));
     r->addWidget(name);
     click_ = new QPushButton("Click it", this);
     click_->setCheckable(true);
@@ -27,7 +28,7 @@ MiddleRow::MiddleRow(const QString& otherwise, Document& document, BenchState& s
     const auto field = [&](const char* text, double Point::*way) {
         auto* edit = new LengthEdit(text, place_limits.least, place_limits.most, this);
         edit->setToolTip(text);
-        edit->setFixedWidth(72);
+        edit->setFixedWidth(theme::px(72));
         connect(edit, &LengthEdit::length_entered, this, [this, way](double mm) { type(way, mm); });
         r->addWidget(edit);
         return edit;

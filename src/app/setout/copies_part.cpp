@@ -1,5 +1,6 @@
 #include "app/setout/copies_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/project/edits.h"
 
@@ -32,7 +33,7 @@ CopiesPart::CopiesPart(Document& document, BenchState& state, Actions& actions, 
 LengthEdit* CopiesPart::length(const char* name, double CopiesPart::*value, Limits limits) {
     auto* edit = new LengthEdit(name, limits.least, limits.most, this);
     edit->setToolTip(name);
-    edit->setFixedWidth(84);
+    edit->setFixedWidth(theme::px(84));
     connect(edit, &LengthEdit::length_entered, this, [this, value](double mm) {
         this->*value = mm;
         if (value == &CopiesPart::x_ || value == &CopiesPart::y_) centred_ = false;
@@ -73,7 +74,7 @@ void CopiesPart::build_ring() {
         r->setSpacing(6);
         auto* l = new QLabel(name, ring_);
         l->setProperty("quiet", true);
-        l->setFixedWidth(62);
+        l->setFixedWidth(theme::px(62));
         r->addWidget(l);
         column->addLayout(r);
         return r;
@@ -146,7 +147,7 @@ void CopiesPart::take(const Result<std::vector<CutPlacement>>& places, int cut_i
         says_->setText(said + ".");
         return;
     }
-    document_.change("Copy the cut in order", [&](Project& p) { copy_cut_to(p, cut_id, *places); });
+    document_.change("Copy the cut in a circle or row", [&](Project& p) { copy_cut_to(p, cut_id, *places); });
     says_->setText(QString("%1 now lie in order. Undo takes them back.").arg(places->size()));
 }
 

@@ -36,7 +36,7 @@ void CutsPart::build_question() {
     r->addWidget(new QLabel("Longer side", question_));
     size_answer_ =
         new LengthEdit("How long the cut is on its longer side", least_cut, greatest_cut, question_);
-    size_answer_->setFixedWidth(92);
+    size_answer_->setFixedWidth(theme::px(92));
     connect(size_answer_, &LengthEdit::length_entered, this, &CutsPart::answer_size);
     r->addWidget(size_answer_);
     auto* leave = new QPushButton("Fill the page", question_);
@@ -122,7 +122,7 @@ void CutsPart::build_size() {
     r = row("");
     length_ = new LengthEdit("Border, width, height or gap to the frame", -3000, 3000, this);
     length_->setObjectName("length");
-    length_->setFixedWidth(104);
+    length_->setFixedWidth(theme::px(104));
     connect(length_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Size the cut", [&](Project& p) {
             if (PlacedCut* c = state_.in_hand().placed(p)) c->place = sized(c->place, c->place.rule, mm);
@@ -133,7 +133,7 @@ void CutsPart::build_size() {
     slider_->setAccessibleName("Size of the cut");
     slider_->setToolTip("Size of the cut");
     slider_->setRange(10, 400);
-    slider_->setMinimumHeight(24);
+    slider_->setMinimumHeight(theme::px(24));
     slider_->setObjectName("size");
     connect(slider_, &QSlider::sliderPressed, this, [this] { slide_number_ = document_.new_drag(); });
     connect(slider_, &QSlider::sliderReleased, this, [this] { slide_number_ = 0; });
@@ -150,7 +150,7 @@ void CutsPart::build_turn() {
     turn_ = new QLineEdit(this);
     turn_->setAccessibleName("Turn in degrees");
     turn_->setToolTip("Turn of the cut in degrees, clockwise");
-    turn_->setFixedWidth(58);
+    turn_->setFixedWidth(theme::px(58));
     connect(turn_, &QLineEdit::editingFinished, this, [this] {
         bool good = false;
         const double deg = turn_->text().remove("deg").trimmed().toDouble(&good);
@@ -179,7 +179,7 @@ void CutsPart::build_turn() {
     r = row("Scan");
     scan_ = new LengthEdit("Side of the square beside the scanned cut", scan_square_limits.least,
                            scan_square_limits.most, this);
-    scan_->setFixedWidth(76);
+    scan_->setFixedWidth(theme::px(76));
     connect(scan_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Square beside a scan", [&](Project& p) { p.set_out.usual.scan_square = mm; });
     });
@@ -193,7 +193,7 @@ void CutsPart::build_turn() {
 LengthEdit* CutsPart::place(const char* name, double Point::*way) {
     auto* edit = new LengthEdit(name, place_limits.least, place_limits.most, this);
     edit->setToolTip(name);
-    edit->setFixedWidth(92);
+    edit->setFixedWidth(theme::px(92));
     connect(edit, &LengthEdit::length_entered, this, [this, way](double mm) {
         const SetOut* now = state_.set_out_in_hand(document_.project());
         if (!now) return;

@@ -60,14 +60,16 @@ void CuttingMatView::paintEvent(QPaintEvent*) {
             QString("   Mat %1 of %2: click or press the right arrow for the next.").arg(shown_ + 1).arg(n);
     painter.setPen(theme::ink);
     painter.setFont(theme::font(theme::Text::Body, true));
-    painter.drawText(QRectF(rim, 8, width() - 2 * rim, head), Qt::AlignLeft | Qt::AlignVCenter, text);
+    painter.drawText(QRectF(rim, 8, width() - 2 * rim, theme::px(head)), Qt::AlignLeft | Qt::AlignVCenter,
+                     text);
     painter.setPen(theme::quiet);
     painter.setFont(theme::font(theme::Text::Small));
-    painter.drawText(QRectF(rim, height() - 26, width() - 2 * rim, 22), Qt::AlignLeft | Qt::AlignVCenter,
-                     "Loose pieces stay on the mat until they are wanted: each label is that of its opening. "
+    painter.drawText(QRectF(rim, height() - theme::px(26.0), width() - 2 * rim, theme::px(22.0)),
+                     Qt::AlignLeft | Qt::AlignVCenter,
+                     "Loose pieces stay on the mat until they are needed: each label is that of its opening. "
                      "Escape goes back to the page.");
     if (n == 0) return;
-    const QRectF room(rim, head + 12, width() - 2 * rim, height() - head - 48);
+    const QRectF room(rim, theme::px(head) + 12, width() - 2 * rim, height() - theme::px(head) - 48);
     const double scale = std::min(room.width() / mats->size.width, room.height() / mats->size.height);
     CuttingMatLook look;
     look.label = label_px / scale;

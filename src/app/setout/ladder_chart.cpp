@@ -114,7 +114,8 @@ void LadderChart::paint_holdings(QPainter& painter, const QRectF& p) const {
         if (last_label - y < 13) continue;
         last_label = y;
         painter.setPen(h.bar < 1 ? theme::berry : theme::quiet);
-        painter.drawText(QRectF(p.right() + 4, y - 8, 60, 16), Qt::AlignLeft | Qt::AlignVCenter,
+        painter.drawText(QRectF(p.right() + 4, y - theme::px(8.0), theme::px(60.0), theme::px(16.0)),
+                         Qt::AlignLeft | Qt::AlignVCenter,
                          QString(h.key) + " " + QString::number(h.bar, 'f', 1));
     }
 }
@@ -141,10 +142,11 @@ void LadderChart::paint_ladder(QPainter& painter, const QRectF& p) const {
     }
     const double marker = x_of(std::clamp(now_, rungs_.front().size, rungs_.back().size));
     painter.setPen(QPen(theme::zest, 2));
-    painter.drawLine(QPointF(marker, p.top()), QPointF(marker, p.bottom() + 3 * lane + 4));
+    painter.drawLine(QPointF(marker, p.top()), QPointF(marker, p.bottom() + 3 * theme::px(lane) + 4));
     if (const Rung* r = about(); r && at_ >= 0) {
         painter.setPen(QPen(theme::zest, 1, Qt::DotLine));
-        painter.drawLine(QPointF(x_of(r->size), p.top()), QPointF(x_of(r->size), p.bottom() + 3 * lane + 4));
+        painter.drawLine(QPointF(x_of(r->size), p.top()),
+                         QPointF(x_of(r->size), p.bottom() + 3 * theme::px(lane) + 4));
     }
 }
 
@@ -164,12 +166,13 @@ double LadderChart::paint_lanes(QPainter& painter, const QRectF& p) const {
         painter.setPen(Qt::NoPen);
         painter.setBrush(l.colour);
         for (const Rung& r : rungs_) {
-            const double h = (lane - 5) * (r.*l.value) / most;
-            painter.drawRoundedRect(QRectF(x_of(r.size) - 5, y + lane - 3 - h, 10, h), 1, 1);
+            const double h = (theme::px(lane) - 5) * (r.*l.value) / most;
+            painter.drawRoundedRect(QRectF(x_of(r.size) - 5, y + theme::px(lane) - 3 - h, 10, h), 1, 1);
         }
         painter.setPen(theme::quiet);
-        painter.drawText(QRectF(p.right() + 4, y, 60, lane), Qt::AlignLeft | Qt::AlignVCenter, l.name);
-        y += lane;
+        painter.drawText(QRectF(p.right() + 4, y, theme::px(60.0), theme::px(lane)),
+                         Qt::AlignLeft | Qt::AlignVCenter, l.name);
+        y += theme::px(lane);
     }
     return y;
 }
@@ -180,7 +183,7 @@ void LadderChart::paint_sizes(QPainter& painter, double y) const {
         const QString text = words(format_length(rungs_[i].size, units_));
         const double w = QFontMetricsF(painter.font()).horizontalAdvance(text) + 2;
         const double x = std::clamp(x_of(rungs_[i].size) - w / 2, 0.0, width() - w);
-        painter.drawText(QRectF(x, y + 2, w, 16), Qt::AlignCenter, text);
+        painter.drawText(QRectF(x, y + 2, w, theme::px(16.0)), Qt::AlignCenter, text);
     }
 }
 

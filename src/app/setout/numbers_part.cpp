@@ -1,5 +1,6 @@
 #include "app/setout/numbers_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "io/own_numbers_file.h"
 
@@ -63,7 +64,7 @@ void NumbersPart::build_fields() {
         name->setProperty("quiet", true);
         grid->addWidget(name, at, 0);
         QWidget* field = field_for(row);
-        field->setFixedWidth(104);
+        field->setFixedWidth(theme::px(104));
         grid->addWidget(field, at++, 1);
     }
 }

@@ -1,5 +1,6 @@
 #include "app/setout/page_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/project/edits.h"
 
@@ -63,7 +64,7 @@ void PagePart::build_page() {
         });
     });
     gap_ = length("Gap of the spread", 0, &Page::gap);
-    gap_->setFixedWidth(84);
+    gap_->setFixedWidth(theme::px(84));
     r->addWidget(spread_);
     r->addWidget(gap_);
     r->addStretch(1);
@@ -93,8 +94,8 @@ void PagePart::build_second() {
     second_row_ = row_of_its_own("Second", r);
     second_width_ = length("Width of the second page", page_side_limits.least, &Page::second_width);
     second_height_ = length("Height of the second page", page_side_limits.least, &Page::second_height);
-    second_width_->setFixedWidth(84);
-    second_height_->setFixedWidth(84);
+    second_width_->setFixedWidth(theme::px(84));
+    second_height_->setFixedWidth(theme::px(84));
     same_ = new QPushButton("Same", this);
     same_->setToolTip("The second page is as large as the first");
     connect(same_, &QPushButton::clicked, this, [this] {
@@ -120,7 +121,7 @@ PaperBox* PagePart::paper_box(const QString& name, std::string Page::*which) {
 
 LengthEdit* PagePart::side(const QString& name, double Sides::*which) {
     auto* edit = new LengthEdit(name, 0, 1000, this);
-    edit->setMinimumWidth(54);
+    edit->setMinimumWidth(theme::px(54));
     connect(edit, &LengthEdit::length_entered, this, [this, name, which](double mm) {
         document_.change(name, [&](Project& p) { p.set_out.page.reveal.*which = mm; });
     });
@@ -130,7 +131,7 @@ LengthEdit* PagePart::side(const QString& name, double Sides::*which) {
 void PagePart::build_frame() {
     auto* r = row("Frame");
     reveal_ = new LengthEdit("Reveal of the frame", 0, 1000, this);
-    reveal_->setFixedWidth(84);
+    reveal_->setFixedWidth(theme::px(84));
     connect(reveal_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Reveal of the frame", [&](Project& p) { p.set_out.page.reveal = Sides::even(mm); });
     });
@@ -149,7 +150,7 @@ void PagePart::build_frame() {
     for (LengthEdit* s : sides_) r->addWidget(s);
     r = row("Glue lip");
     glue_lip_ = new LengthEdit("Glue lip of the frame", 0, 1000, this);
-    glue_lip_->setFixedWidth(84);
+    glue_lip_->setFixedWidth(theme::px(84));
     connect(glue_lip_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Glue lip of the frame", [&](Project& p) { p.set_out.page.glue_lip = mm; });
     });
@@ -162,7 +163,7 @@ void PagePart::build_frame() {
     window_height_ = new LengthEdit("Height of the window in the frame", page_side_limits.least,
                                     page_side_limits.most, this);
     for (LengthEdit* edit : {window_width_, window_height_}) {
-        edit->setFixedWidth(72);
+        edit->setFixedWidth(theme::px(72));
         connect(edit, &LengthEdit::length_entered, this,
                 [this, edit](double mm) { type_window(edit == window_width_, mm); });
     }
@@ -170,7 +171,7 @@ void PagePart::build_frame() {
     r->addWidget(new QLabel("x", this));
     r->addWidget(window_height_);
     by_lip_ = new QPushButton("Reset", this);
-    by_lip_->setToolTip("The window follows from the glue lip again");
+    by_lip_->setToolTip("Lets the glue lip decide the size of the window again");
     connect(by_lip_, &QPushButton::clicked, this, [this] {
         document_.change("Window by the glue lip",
                          [](Project& p) { p.set_out.page.window_width = p.set_out.page.window_height = 0; });

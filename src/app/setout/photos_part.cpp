@@ -1,5 +1,6 @@
 #include "app/setout/photos_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "app/setout/which_photo_part.h"
 #include "core/geometry/measure.h"
@@ -60,7 +61,7 @@ void PhotosPart::build_adding() {
     r->addWidget(put);
     r->addStretch(1);
     r = row(QString());
-    auto* into = button(Act::IntoOpenings, "All into openings");
+    auto* into = button(Act::IntoOpenings, "Put all into openings");
     into->setToolTip("Every photo into an opening of its own, spread over the page, of those selected at "
                      "Sections or of all (Ctrl+Alt+P)");
     r->addWidget(into);
@@ -106,7 +107,7 @@ void PhotosPart::build_photo() {
     turn_ = new QLineEdit(this);
     turn_->setAccessibleName("Tilt in degrees");
     turn_->setToolTip("Tilt of the photo in degrees, clockwise");
-    turn_->setFixedWidth(66);
+    turn_->setFixedWidth(theme::px(66));
     connect(turn_, &QLineEdit::editingFinished, this, [this] {
         bool good = false;
         const double deg = turn_->text().remove("deg").trimmed().toDouble(&good);
@@ -133,7 +134,7 @@ void PhotosPart::build_photo() {
 LengthEdit* PhotosPart::place(const char* name, double Point::*way) {
     auto* edit = new LengthEdit(name, place_limits.least, place_limits.most, this);
     edit->setToolTip(name);
-    edit->setFixedWidth(84);
+    edit->setFixedWidth(theme::px(84));
     connect(edit, &LengthEdit::length_entered, this,
             [this, way](double mm) { change("Move the photo", [&](Photo& p) { p.centre.*way = mm; }); });
     return edit;
@@ -191,7 +192,7 @@ void PhotosPart::build_tilt() {
     r->addWidget(overlap);
     overlap_ = new LengthEdit("How far a photo reaches behind the bars round its opening",
                               photo_overlap_limits.least, photo_overlap_limits.most, this);
-    overlap_->setFixedWidth(76);
+    overlap_->setFixedWidth(theme::px(76));
     connect(overlap_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Overlap of photos", [&](Project& p) { p.set_out.usual.photo_overlap = mm; });
     });

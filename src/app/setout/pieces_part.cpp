@@ -87,7 +87,7 @@ void PiecesPart::build_rest() {
     auto* r = row("Shadow");
     shadow_ = new LengthEdit("How much larger the shadow is, all round", shadow_limits.least,
                              shadow_limits.most, this);
-    shadow_->setFixedWidth(84);
+    shadow_->setFixedWidth(theme::px(84));
     connect(shadow_, &LengthEdit::length_entered, this, [this](double mm) {
         document_.change("Size of the shadow", [&](Project& p) { p.set_out.usual.shadow = mm; });
     });
@@ -181,7 +181,7 @@ void PiecesPart::show_pictures(const std::vector<QImage>& pictures) {
         list_->addItem(item);
     }
     // As high as its rows need, to a limit.
-    const int in_a_row = std::max(1, (panel_width - 24) / list_->gridSize().width());
+    const int in_a_row = std::max(1, (panel_width() - 24) / list_->gridSize().width());
     const int rows = (list_->count() + in_a_row - 1) / in_a_row;
     list_->setFixedHeight(std::clamp(rows, 1, most_rows) * list_->gridSize().height() + 8);
     lay_out_now(this);

@@ -1,5 +1,6 @@
 #include "app/setout/rooms_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/project/all_fit.h"
 #include "core/sentences.h"
@@ -27,7 +28,7 @@ void RoomsPart::build_adding() {
     const auto side = [&](const char* name, double RoomsPart::*value) {
         auto* edit = new LengthEdit(name, room_side_limits.least, room_side_limits.most, this);
         edit->setToolTip(name);
-        edit->setFixedWidth(76);
+        edit->setFixedWidth(theme::px(76));
         connect(edit, &LengthEdit::length_entered, this, [this, value](double mm) { this->*value = mm; });
         r->addWidget(edit);
         return edit;
@@ -51,7 +52,7 @@ void RoomsPart::build_list() {
     list_ = new QListWidget(this);
     list_->setObjectName("rooms");
     list_->setAccessibleName("Rooms to find");
-    list_->setFixedHeight(84);
+    list_->setFixedHeight(theme::px(84));
     column_->addWidget(list_);
     auto* r = row(QString());
     r->addWidget(button(Act::AllFit, "Does it all fit?", true));

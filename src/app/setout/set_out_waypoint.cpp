@@ -76,7 +76,7 @@ QString SetOutWaypoint::hint() const {
     case PageTools::Tool::SketchBoxes:
         return "Drag a box over what the sketch has there; click a box to take it away.";
     case PageTools::Tool::PickPieces:
-        return "Click a piece to pick it, click it again to let go of it.";
+        return "Click a piece to pick it, click it again to put it back.";
     case PageTools::Tool::Protect:
         return "Drag over the part of a photo that must stay free; click on one to take it away.";
     case PageTools::Tool::ToHide:

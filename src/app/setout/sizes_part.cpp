@@ -68,7 +68,7 @@ void SizesPart::build_measure() {
     measured_->setObjectName("measured");
     r->addWidget(measured_, 1);
     wanted_ = new LengthEdit("Length it should have", 0.1, 3000, this);
-    wanted_->setFixedWidth(92);
+    wanted_->setFixedWidth(theme::px(92));
     connect(wanted_, &LengthEdit::length_entered, this, [this](double mm) {
         const auto& between = state_.tools().measured();
         if (!between) return;
@@ -88,7 +88,7 @@ void SizesPart::build_cutting_mat() {
     r->addWidget(new QLabel("Cutting mat", this));
     mat_width_ = new LengthEdit("Width of the cutting mat", 10, 3000, this);
     mat_height_ = new LengthEdit("Height of the cutting mat", 10, 3000, this);
-    for (LengthEdit* edit : {mat_width_, mat_height_}) edit->setFixedWidth(80);
+    for (LengthEdit* edit : {mat_width_, mat_height_}) edit->setFixedWidth(theme::px(80));
     connect(mat_width_, &LengthEdit::length_entered, this,
             [this](double mm) { set_cutting_mat(&CuttingMat::width, "Width of the cutting mat", mm); });
     connect(mat_height_, &LengthEdit::length_entered, this,

@@ -19,7 +19,7 @@ void SketchPart::build_picture() {
     auto* r = row("Sketch");
     r->addWidget(button(Act::SketchPicture, "Picture..."));
     remove_ = new QPushButton("Remove", this);
-    remove_->setToolTip("The sketch and its boxes go");
+    remove_->setToolTip("Removes the sketch and its boxes");
     connect(remove_, &QPushButton::clicked, this,
             [this] { change("Remove the sketch", [](Sketch& s) { s = {}; }); });
     r->addWidget(remove_);
@@ -33,7 +33,7 @@ void SketchPart::build_picture() {
     const auto field = [&](const char* name, Limits limits, auto set) {
         auto* edit = new LengthEdit(name, limits.least, limits.most, this);
         edit->setToolTip(name);
-        edit->setFixedWidth(76);
+        edit->setFixedWidth(theme::px(76));
         connect(edit, &LengthEdit::length_entered, this,
                 [this, name, set](double mm) { change(name, [&](Sketch& s) { set(s, mm); }); });
         return edit;
@@ -46,7 +46,7 @@ void SketchPart::build_picture() {
     strength_->setAccessibleName("Strength of the sketch");
     strength_->setToolTip("How strongly the sketch shows");
     strength_->setRange(0, 100);
-    strength_->setMinimumHeight(24);
+    strength_->setMinimumHeight(theme::px(24));
     connect(strength_, &QSlider::sliderPressed, this, [this] { slide_number_ = document_.new_drag(); });
     connect(strength_, &QSlider::sliderReleased, this, [this] { slide_number_ = 0; });
     connect(strength_, &QSlider::valueChanged, this, [this](int value) {
@@ -73,11 +73,10 @@ void SketchPart::build_boxes() {
     role_->show_value(SketchRole::Photo);
     r->addWidget(role_, 1);
     r = row(QString());
-    take_over_ = new QPushButton("Take the boxes over", this);
+    take_over_ = new QPushButton("Use the boxes", this);
     take_over_->setToolTip("A photo for every photo box that has none, and room for title and journaling");
     connect(take_over_, &QPushButton::clicked, this, [this] {
-        document_.change("Take the boxes of the sketch over",
-                         [](Project& p) { take_over_sketch(p.set_out); });
+        document_.change("Use the boxes of the sketch", [](Project& p) { take_over_sketch(p.set_out); });
     });
     r->addWidget(take_over_);
     clear_ = new QPushButton("No boxes", this);

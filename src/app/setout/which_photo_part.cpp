@@ -1,5 +1,6 @@
 #include "app/setout/which_photo_part.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/sentences.h"
 
@@ -26,7 +27,7 @@ WhichPhotoPart::WhichPhotoPart(Document& document, BenchState& state, Actions& a
     list_->setObjectName("photo-ways");
     list_->setAccessibleName("What the photo could be");
     list_->setWordWrap(true);
-    list_->setFixedHeight(168);
+    list_->setFixedHeight(theme::px(168));
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     connect(list_, &QListWidget::itemActivated, this, &WhichPhotoPart::take);
     connect(list_, &QListWidget::currentRowChanged, this, [this](int i) { take_->setEnabled(i > 0); });

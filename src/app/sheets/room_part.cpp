@@ -132,7 +132,7 @@ void RoomPart::show_others() {
         return;
     }
     if (!any) {
-        others_->setText("No other page that was saved with these papers wants a piece of them.");
+        others_->setText("No other page that was saved with these papers needs a piece of them.");
         return;
     }
     const std::vector<ReservedPiece> kept_for = reserved_for_pages(project);

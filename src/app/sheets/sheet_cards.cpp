@@ -49,10 +49,10 @@ void paint_card(QPainter& p, const SheetScene& scene, const SheetCard& place) {
     p.scale(place.scale, place.scale);
     paint_sheet(p, plan, used, *scene.textures);
     p.restore();
-    const QRectF text(place.card.x() + pad, place.card.bottom() - text_height - 2,
-                      place.card.width() - 2 * pad, 18);
+    const QRectF text(place.card.x() + pad, place.card.bottom() - theme::px(text_height) - 2,
+                      place.card.width() - 2 * pad, theme::px(18.0));
     const auto line = [&](int row, const QString& words) {
-        p.drawText(text.translated(0, 18 * row), Qt::AlignLeft | Qt::AlignVCenter,
+        p.drawText(text.translated(0, theme::px(18.0) * row), Qt::AlignLeft | Qt::AlignVCenter,
                    p.fontMetrics().elidedText(words, Qt::ElideRight, static_cast<int>(text.width())));
     };
     p.setPen(theme::ink);
@@ -99,7 +99,7 @@ std::vector<SheetCard> cards_for(const Plan& plan, double width, double height) 
         const int rows = (n + columns - 1) / columns;
         double sum = -1000 * std::max(0.0, rows * (c.height() + between_cards) - height);
         for (const Box& b : boxes)
-            sum += std::log(scale_in(b, c.width() - 2 * pad, c.height() - 2 * pad - text_height));
+            sum += std::log(scale_in(b, c.width() - 2 * pad, c.height() - 2 * pad - theme::px(text_height)));
         if (sum > most) {
             most = sum;
             best = columns;
@@ -109,7 +109,7 @@ std::vector<SheetCard> cards_for(const Plan& plan, double width, double height) 
     for (int i = 0; i < n; ++i) {
         const QRectF card(between_cards + (i % best) * (c.width() + between_cards),
                           between_cards + (i / best) * (c.height() + between_cards), c.width(), c.height());
-        const QRectF room = card.adjusted(pad, pad, -pad, -pad - text_height);
+        const QRectF room = card.adjusted(pad, pad, -pad, -pad - theme::px(text_height));
         const Box& b = boxes[i];
         const double scale = scale_in(b, room.width(), room.height());
         out.push_back(

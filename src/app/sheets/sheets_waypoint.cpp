@@ -93,7 +93,7 @@ void SheetsWaypoint::reserve_for_others() {
         of_this_stash(project, bench_.state.drawer().wanted_elsewhere());
     const bool reserve = !wanted.empty() && !reserves_just(project, wanted);
     if (!reserve && pages_reserved_for(project).empty()) {
-        bench_.say("No other page that was saved with these papers wants a piece of them.", false);
+        bench_.say("No other page that was saved with these papers needs a piece of them.", false);
         return;
     }
     bench_.document.change(reserve ? "Reserve room for other pages" : "Stop reserving for other pages",

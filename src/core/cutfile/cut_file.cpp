@@ -176,7 +176,7 @@ Result<CutFile> read_cut(const Drawing& drawing) {
         if (!parted) return tl::make_unexpected(parted.error());
         if (!parted->empty()) {
             cut = understand(*parted);
-            material->warnings.push_back("Bars thinner than a hair were taken as cut through.");
+            material->warnings.push_back("Bars thinner than a hair were treated as cut through.");
         }
     }
     cut.warnings = std::move(material->warnings);

@@ -254,7 +254,7 @@ std::vector<Finding> balance_findings(const DressNow& now, const BalanceFacts& f
                            .where = a.centre});
         else if (a.area - b.area < near_equal * a.area && a.members.size() > 1)
             out.push_back({.code = Code::LevelClusters,
-                           .title = "Two clusters are of one size",
+                           .title = "Two clusters are the same size",
                            .message = "One that leads and others that follow are easier on the eye.",
                            .where = b.centre});
     }

@@ -93,7 +93,7 @@ std::vector<Finding> embellishment_findings(const DressNow& now, const DressFact
                            .title = name(placed.id) + " is hardly seen where it lies",
                            .message = "Its colour differs from what lies under it by " +
                                       std::to_string(std::lround(e.contrast)) +
-                                      "; from 10 on one sees it from a step away.",
+                                      "; from 10 on it can be seen from a step away.",
                            .where = placed.centre,
                            .swatch = now.stash.embellishment(placed.id)->colour});
         if (e.rim_on_dark)

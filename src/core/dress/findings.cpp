@@ -56,7 +56,7 @@ std::vector<Finding> writing_findings(const DressFacts& facts) {
                            .where = w.centre});
         if (f.contrast < least_contrast)
             out.push_back({.code = Code::FaintWriting,
-                           .title = with_capital(name) + " is hardly read",
+                           .title = with_capital(name) + " is hard to read",
                            .message = "Pen and ground differ by " + std::to_string(std::lround(f.contrast)) +
                                       " of 100 steps of lightness; from " +
                                       std::to_string(std::lround(least_contrast)) +

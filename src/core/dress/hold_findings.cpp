@@ -103,7 +103,7 @@ std::vector<Finding> hold_findings(const DressNow& now, const DressFacts& facts)
         if (thing.how != Mount::Tip && thing.levels.size() > 1)
             out.push_back({.code = Code::TwoLevels,
                            .title = thing.name + " lies on two levels",
-                           .message = "For a level top it wants " + levels_in_words(thing) + "."});
+                           .message = "For a level top it needs " + levels_in_words(thing) + "."});
     }
     std::vector<std::string> numbers;
     for (const BadlyHeld& b : facts.glue.badly_held) numbers.push_back(std::to_string(b.piece + 1));

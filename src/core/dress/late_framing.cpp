@@ -237,9 +237,9 @@ std::vector<Finding> late_frame_findings(const DressNow& now, const DressFacts& 
     if (!others.empty())
         out.push_back({.code = Code::FrameHides,
                        .title = std::string("The frame ") + does + " " + in_a_row(others),
-                       .message = f.bars > 0 ? "Of the bars of cuts " + format_length(f.bars, now.units) +
-                                                   " lie under it."
-                                             : "Move them inwards, or take a narrower frame."});
+                       .message = f.bars > 0
+                                      ? format_length(f.bars, now.units) + " of the cuts' bars lie under it."
+                                      : "Move them inwards, or take a narrower frame."});
     return out;
 }
 

@@ -55,8 +55,9 @@ private:
         if (m.border_seen >= hardly_seen) return;
         out_.push_back({.code = Code::MatHidden,
                         .title = name(m) + " is hardly seen",
-                        .message = "Of its border " + percent(m.border_seen) + " is left; without it " +
-                                   long_area(m.area) + " of paper are saved.",
+                        .message = "Only " + percent(m.border_seen) +
+                                   " of its border is seen; leaving it out saves " + long_area(m.area) +
+                                   " of paper.",
                         .where = photo(m.photo).centre,
                         .fixes = {{"Leave this photo mat out", RemoveMat{m.photo, m.mat}}}});
     }

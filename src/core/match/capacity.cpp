@@ -304,7 +304,7 @@ const PaperNest& Capacity::lay(int paper, std::vector<LaidPatch> patches, int at
         nested.wanted = wanted_of_[paper];
     }
     ++layings_;
-    NestResult found = nest(job, stop);
+    NestResult found = memory_->nest(job, stop);
     nested.result.room = std::move(found.room);
     const auto pieces = pieces_of(nested.patches);
     for (NestPlacement p : found.placements)

@@ -3,7 +3,7 @@
 
 #include "core/match/pattern_wish.h"
 #include "core/sections/patches.h"
-#include "core/sheets/nest.h"
+#include "core/sheets/nest_memory.h"
 #include "core/stash/reserved_piece.h"
 
 #include <memory>
@@ -55,6 +55,11 @@ struct PaperNest {
 /// One thread at a time.
 class Capacity {
 public:
+    /// Layings are looked up there first; several may share one.
+    explicit Capacity(std::shared_ptr<NestMemory> memory = std::make_shared<NestMemory>())
+        : memory_(std::move(memory)) {}
+    const std::shared_ptr<NestMemory>& memory() const { return memory_; }
+
     /// All must outlive this object's use; `patches` in page coordinates, `patterns` by patch or empty.
     /// Layings that are for good keep room for what is wanted.
     void use(const Stash& stash, const std::vector<Sheet>& sheets, const std::vector<Patch>& patches,
@@ -79,6 +84,7 @@ private:
                                     const std::vector<double>& turns, const std::vector<int>& sheets) const;
     std::vector<std::vector<int>> pieces_of(const std::vector<LaidPatch>& patches) const;
 
+    std::shared_ptr<NestMemory> memory_; ///< never null
     const Stash* stash_ = nullptr;
     const std::vector<Sheet>* sheets_ = nullptr;
     const std::vector<Patch>* patches_ = nullptr;

@@ -70,7 +70,7 @@ void say_what_is_short(const Project& project, const Plan& plan, std::vector<std
         const Embellishment* of = stash_at_hand(project).embellishment(thing.id);
         said.push_back(sentence("of " + (of ? of->name : thing.id) + " there " +
                                 (thing.there == 1 ? "is " : "are ") + std::to_string(thing.there) + ", and " +
-                                std::to_string(thing.used) + " are wanted"));
+                                std::to_string(thing.used) + " are needed"));
     }
     for (const TitleFacts& title : plan.dress.titles) {
         std::size_t short_of = 0;

@@ -153,8 +153,8 @@ std::vector<std::string> own_steps_left_out(const Project& project, const std::v
         const bool waited_for = own.before.empty() || holds(at, find_step(steps, own.before));
         if (!waits || !waited_for)
             out.push_back("\"" + own.what +
-                          "\" cannot come where it was wanted: that step is not there, or waits "
-                          "for this one. It comes anywhere.");
+                          "\" cannot come where you put it: that step is not there, or waits "
+                          "for this one. It comes where it fits.");
     }
     return out;
 }

@@ -169,7 +169,7 @@ Result<std::vector<PhotoInOpening>> photos_into_openings(const Project& project,
                                                 " photos at once; choose those that belong into openings");
     openings = candidates(plan, std::move(openings), photos.size());
     if (openings.size() < photos.size())
-        return fail(ErrorKind::NothingToDo, count_of(photos.size(), "photo wants", "photos want") +
+        return fail(ErrorKind::NothingToDo, count_of(photos.size(), "photo needs", "photos need") +
                                                 " as many openings; there are " +
                                                 std::to_string(openings.size()));
     Choosing choosing(project, plan, photos, openings);

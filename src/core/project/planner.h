@@ -46,6 +46,10 @@ int layer_at(const Pickable& all, Point in_drawing);
 
 class Planner {
 public:
+    Planner() = default;
+    /// Layings are looked up there first; several planners may share one.
+    explicit Planner(std::shared_ptr<NestMemory> memory) : capacity_(std::move(memory)) {}
+
     /// Drawing to patches: what changes while a size is dragged. The sheets of the plan stay empty.
     Result<Plan> shapes(const Project& project);
 

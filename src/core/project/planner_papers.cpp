@@ -8,6 +8,7 @@
 #include "core/project/pattern_plan.h"
 #include "core/project/planner.h"
 #include "core/project/set_aside.h"
+#include "core/project/shortlist.h"
 #include "core/project/stash_at_hand.h"
 
 #include <algorithm>
@@ -43,7 +44,7 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
         plan.set_aside.clear();
     }
     add_sheet_findings(project, plan, capacity_, stop, [this](const Project& changed) {
-        if (!trials_) trials_ = std::make_unique<Planner>();
+        if (!trials_) trials_ = std::make_unique<Planner>(capacity_.memory());
         return trials_->shapes(changed);
     });
     offer_other_papers(project, plan);
@@ -81,22 +82,27 @@ MatchJob Planner::job_for(const Project& project, const Plan& plan, bool keep_ch
 
 Result<Assignment> Planner::propose(const Project& project, bool keep_chosen, const StopToken& stop,
                                     const Progress& progress) {
-    const auto plan = ready_to_choose(project);
+    const Project few = with_shortlist(project);
+    const auto plan = ready_to_choose(few);
     if (!plan) return tl::make_unexpected(plan.error());
-    use_capacity(project, *plan);
-    return match(job_for(project, *plan, keep_chosen), capacity_, stop, progress);
+    use_capacity(few, *plan);
+    Assignment out = match(job_for(few, *plan, keep_chosen), capacity_, stop, progress);
+    if (few.stash.pointer() != project.stash.pointer())
+        for (int& face : out.paper) face = same_face(*few.stash, face, *project.stash);
+    return out;
 }
 
 Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool keep_chosen, int count,
                                                     const StopToken& stop, const Progress& progress,
                                                     const MoodWish& wish) {
-    const auto shape = ready_to_choose(project);
+    const Project few = with_shortlist(project, {wish.papers.begin(), wish.papers.end()});
+    const auto shape = ready_to_choose(few);
     if (!shape) return tl::make_unexpected(shape.error());
-    use_capacity(project, *shape);
-    MatchJob job = job_for(project, *shape, keep_chosen);
+    use_capacity(few, *shape);
+    MatchJob job = job_for(few, *shape, keep_chosen);
     if (std::any_of(shape->papers.of_section.begin(), shape->papers.of_section.end(),
                     [](int p) { return p >= 0; }))
-        job.start = chosen_faces(project, *shape);
+        job.start = chosen_faces(few, *shape);
     ProposalWish by_number{wish.mood, {}};
     for (const std::string& id : wish.papers)
         if (const int p = job.stash.find(id); p >= 0) by_number.papers.insert(p);
@@ -107,7 +113,8 @@ Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool
     std::vector<OfferedPage> out;
     for (const Proposal& p : found) {
         if (static_cast<int>(out.size()) == count) break; // one more was made for one that falls away
-        OfferedPage one{with_papers(project, *shape, p.assignment), {}, p.mood, {}};
+        OfferedPage one{with_papers(few, *shape, p.assignment), {}, p.mood, {}};
+        one.project.stash = project.stash;
         // Tones are those of the style it was made with: what is on show is what comes of taking it.
         one.project.match.style = p.style;
         auto whole = plan(one.project, stop, {}, true);
@@ -128,7 +135,8 @@ Result<std::vector<OfferedPage>> Planner::proposals(const Project& project, bool
 }
 
 Result<WhyPaper> Planner::why(const Project& project, int section, const StopToken& stop) {
-    auto made = shapes(project);
+    const Project few = with_shortlist(project);
+    auto made = shapes(few);
     if (!made) return tl::make_unexpected(made.error());
     const Plan& plan = *made;
     if (section < 0 || section >= static_cast<int>(plan.sections.all.size()))
@@ -137,11 +145,15 @@ Result<WhyPaper> Planner::why(const Project& project, int section, const StopTok
         return fail(ErrorKind::NothingToDo, "this section gets no paper");
     if (stash_at_hand(project).papers.empty())
         return fail(ErrorKind::NothingToDo, "there is no paper in the stash to choose from");
-    use_capacity(project, plan);
-    const MatchJob job = job_for(project, plan, true);
-    const Choices choices = choices_for(job, capacity_, chosen_faces(project, plan), section, stop);
+    use_capacity(few, plan);
+    const MatchJob job = job_for(few, plan, true);
+    const Choices choices = choices_for(job, capacity_, chosen_faces(few, plan), section, stop);
     if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
-    return why_paper(project, plan, job, choices, section);
+    WhyPaper out = why_paper(few, plan, job, choices, section);
+    for (OtherPaper& other : out.others)
+        other.face.paper =
+            project.stash->find(few.stash->papers[static_cast<std::size_t>(other.face.paper)].id);
+    return out;
 }
 
 Project with_papers(const Project& project, const Plan& plan, const Assignment& assignment) {

@@ -69,7 +69,7 @@ void cut_the_cuts(StepsInMaking& s) {
                   {});
         std::string lift = cuts.size() == 1 ? "Lift the cut gently off the mat with a spatula"
                                             : "Lift the cuts gently off the mat with a spatula";
-        if (loose > 0) lift += ", and leave loose pieces there until they are wanted";
+        if (loose > 0) lift += ", and leave loose pieces there until they are needed";
         s.cut.push_back(s.add({.key = "lift:" + paper,
                                .kind = StepKind::Lift,
                                .what = lift,

@@ -104,7 +104,7 @@ bool WaysOut::fits_when(const Project& changed, int paper, const Shapes& shapes)
     if (stopped(stop_)) return false;
     const auto then = shapes(changed);
     if (!then) return false;
-    Capacity room;
+    Capacity room(capacity_.memory());
     room.use(*changed.stash, then->papers.sheets, then->sections.patches, changed.sheets.blade_gap,
              changed.seed, patch_patterns(changed, *then));
     const std::vector<LaidPatch> patches = patches_with(*then, paper);

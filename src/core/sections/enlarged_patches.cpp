@@ -21,7 +21,7 @@ public:
         for (const Piece& p : spots.cut->pieces) edges_.push_back(transformed(p.outline.outer, to_page));
     }
 
-    /// What may become of the patch; nothing, and why, where it is none of an opening alone.
+    /// What may become of the patch; nothing, and why, where it is not one of an opening alone.
     std::optional<Enlargeable> look_at(Patch& p) const {
         const auto room = room_.find(spots_.whole[p.opening]);
         if (spots_.whole[p.opening] < 0 || spots_.is_part(p.opening) || room == room_.end())

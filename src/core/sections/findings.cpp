@@ -45,7 +45,7 @@ void about_shakers(const SectionsNow& now, std::vector<Finding>& out) {
         }
         Finding f =
             about(now, Code::ShakerWalls, "No room for foam around " + number,
-                  "The walls want " + format_length(s.foam_width, now.units) +
+                  "The walls need " + format_length(s.foam_width, now.units) +
                       " on the bars; the narrowest has room for " + format_mm(std::max(s.room, 0.0)) + ".",
                   {s.opening});
         f.fixes = {{"Flat acetate instead",
@@ -109,7 +109,7 @@ std::string why_no_punch(const SectionsNow& now, const std::vector<int>& opening
             on_top ? across - 1 : across + now.facts.cut->narrowest_bar(o) * now.set_out.scale;
         const std::string number = std::to_string(o + 1);
         circles += (circles.empty() ? "" : " ") + number + " is a circle of " +
-                   format_length(across, now.units) + ", which wants a punch " +
+                   format_length(across, now.units) + ", which needs a punch " +
                    (on_top         ? "up to " + format_length(most, now.units)
                     : most < least ? "that its bars have no room for"
                                    : "from " + format_length(least, now.units) + " to " +
@@ -133,7 +133,7 @@ std::string why_not_enlarged(const SectionsNow& now) {
     static constexpr std::pair<NotEnlarged, const char*> reasons[] = {
         {NotEnlarged::NarrowBars, "bars too narrow for a lip on some side"},
         {NotEnlarged::TooLong, "too long for the width of the bars: their lip would be uneven"},
-        {NotEnlarged::NoCopy, "a copy of their own would be wanted for them alone"},
+        {NotEnlarged::NoCopy, "a copy would be needed for them alone"},
         {NotEnlarged::OffThePage, "they hang off the page"},
         {NotEnlarged::Part, "they are parts of an opening"}};
     std::string out;

@@ -229,6 +229,20 @@ template <class Thing> void import_things(const Stash& papers, std::vector<Thing
     }
 }
 
+/// What the page shows stays with it, whatever becomes of the file of the stash.
+void hold_pictures(const Stash& stash, const std::set<std::string>& used) {
+    const auto hold = [&](const std::string& name) {
+        if (const auto at = stash.pictures.find(name); at != stash.pictures.end()) (void)at->second.hold();
+    };
+    for (const Paper& p : stash.papers) {
+        if (!used.contains(p.id)) continue;
+        hold(p.picture);
+        if (p.back) hold(p.back->picture);
+    }
+    for (const Embellishment& e : stash.embellishments)
+        if (used.contains(e.id)) hold(e.picture);
+}
+
 template <class Visit> void each_kind_of_thing(Visit&& visit) {
     visit(&Stash::embellishments);
     visit(&Stash::letters);
@@ -285,6 +299,7 @@ Stash carried_over(const Stash& before, const Stash& after, Stash now) {
 Stash joined(const Stash& page, const Stash& living, const std::set<std::string>& used) {
     Stash out;
     each_list([&](auto of) { join_things(page, living, used, of, out); });
+    hold_pictures(out, used);
     out.is_open = true;
     return out;
 }

@@ -21,7 +21,8 @@ std::vector<std::string> cannot_be_carried(const Stash& before, const Stash& aft
 
 /// The papers at hand for a page: its own order first, then what else the stash has. Where the stash knows a
 /// paper, the stash is right about it, and the page's id for it stays. What the stash does not know stays as
-/// the page's own, unless the stash had it before and the page does not use it.
+/// the page's own, unless the stash had it before and the page does not use it. Pictures of what is used are
+/// held in memory.
 Stash joined(const Stash& page, const Stash& living, const std::set<std::string>& used);
 
 /// What a page keeps with it, so that it opens anywhere: the papers it uses and those that are its own.

@@ -3,11 +3,11 @@
 
 #include "core/geometry/shapes.h"
 #include "core/names.h"
-#include "core/shared.h"
 #include "core/stash/embellishment.h"
 #include "core/stash/letter_set.h"
 #include "core/stash/page_record.h"
 #include "core/stash/palette.h"
+#include "core/stash/picture_bytes.h"
 
 #include <algorithm>
 #include <map>
@@ -114,10 +114,6 @@ struct Paper {
     void set_front(const PaperFace& face);
     bool operator==(const Paper&) const = default;
 };
-
-/// The bytes of a picture file, as they came.
-using PictureBytes = Shared<std::string>;
-using Pictures = std::map<std::string, PictureBytes>; ///< by name
 
 struct Stash {
     std::vector<Paper> papers;

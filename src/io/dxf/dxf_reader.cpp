@@ -320,7 +320,7 @@ Result<Drawing> read_dxf(const QByteArray& data) {
     for (const Line& l : lines)
         for (Point p : l.contour.points) {
             if (!std::isfinite(p.x) || !std::isfinite(p.y) || std::abs(p.x) > 1e9 || std::abs(p.y) > 1e9)
-                return fail(ErrorKind::BadInput, "the drawing has a point that is nowhere");
+                return fail(ErrorKind::BadInput, "the drawing has a point whose place is not a number");
             box.add(p);
         }
     if (lines.empty() || box.empty())

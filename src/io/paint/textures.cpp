@@ -38,21 +38,11 @@ QPainterPath to_path(const Region& region) {
 
 namespace {
 constexpr int photo_pixels = 1200;
-
-std::vector<QImage> decode(const std::string& bytes) {
-    std::vector<QImage> out;
-    const auto picture = read_picture(QByteArray::fromStdString(bytes));
-    QImage image = picture ? picture->convertToFormat(QImage::Format_ARGB32_Premultiplied) : QImage();
-    for (int level = 0; level < 4 && !image.isNull(); ++level) {
-        out.push_back(image);
-        if (std::min(image.width(), image.height()) < 64) break;
-        image = image.scaled(image.size() / 2, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
-    }
-    return out;
-}
 } // namespace
 
-Textures::Textures(const Project& project, const Textures* before) : stash_(project.stash.pointer()) {
+Textures::Textures(const Project& project, const Textures* before)
+    : decoded_(before && before->decoded_ ? before->decoded_ : std::make_shared<DecodedPictures>()),
+      stash_(project.stash.pointer()) {
     if (stash_) take(*stash_, before);
     for (const Photo& p : project.set_out.photos) take_picture(p.picture, before);
     take_picture(project.set_out.sketch.picture, before);
@@ -95,12 +85,12 @@ const QImage& Textures::picture(const Shared<BroughtPicture>& brought) const {
 
 void Textures::take(const Stash& stash, const Textures* before) {
     const auto picture_of = [&](const PictureBytes& bytes) {
-        auto& picture = pictures_[bytes.pointer()];
-        if (picture) return picture;
+        Picture& picture = pictures_[bytes.identity()];
+        if (picture.number > 0) return picture;
         if (before)
-            if (const auto known = before->pictures_.find(bytes.pointer()); known != before->pictures_.end())
+            if (const auto known = before->pictures_.find(bytes.identity()); known != before->pictures_.end())
                 return picture = known->second;
-        return picture = std::make_shared<const Picture>(bytes.pointer());
+        return picture = {bytes, next_number()};
     };
     for (const Paper& p : stash.papers) {
         std::array<Texture, 2> both;
@@ -125,21 +115,14 @@ const Textures::Texture* Textures::find(int paper, Side side) const {
     return &textures_[static_cast<std::size_t>(paper)][side == Side::B];
 }
 
-const std::vector<QImage>& Textures::Picture::images() const {
-    std::call_once(once_, [this] {
-        images_ = decode(*bytes_);
-        ready_ = true;
-    });
-    return images_;
-}
-
-bool Textures::ready(int paper, Side side) const {
+unsigned Textures::picture_number(int paper, Side side) const {
     const Texture* t = find(paper, side);
-    return !t || !t->picture || t->picture->ready();
+    return t ? t->picture.number : 0;
 }
 
-void Textures::make_ready(int paper, Side side) const {
-    if (const Texture* t = find(paper, side); t && t->picture) (void)t->picture->images();
+Box Textures::covers(int paper, Side side) const {
+    const Texture* t = find(paper, side);
+    return t ? t->covers : Box{};
 }
 
 QColor Textures::colour(int paper, Side side) const {
@@ -151,23 +134,26 @@ QBrush Textures::brush(int paper, const Transform& sheet_to_target, double pixel
     const Texture* found = find(paper, side);
     if (!found) return Qt::white;
     const Texture& t = *found;
-    if (!t.picture || t.picture->images().empty()) return t.colour;
-    const std::vector<QImage>& images = t.picture->images();
+    if (t.picture.number == 0) return t.colour;
+    const DecodedPictures::Levels levels = decoded_->levels(t.picture.number, t.picture.bytes);
+    if (levels.count == 0) return t.colour;
     // Pixels to millimetres of the sheet: the picture keeps its proportions across the longer side.
     const double longer = std::max(t.covers.width(), t.covers.height());
-    const auto mm_per_pixel = [&](const QImage& i) {
-        return longer / std::max(1, std::max(i.width(), i.height()));
+    const auto mm_per_pixel = [&](QSize size) {
+        return longer / std::max(1, std::max(size.width(), size.height()));
     };
-    std::size_t level = 0;
-    while (pixels_per_mm > 0 && level + 1 < images.size() &&
-           mm_per_pixel(images[level + 1]) * pixels_per_mm < 1.3)
+    int level = 0;
+    while (pixels_per_mm > 0 && level + 1 < levels.count &&
+           mm_per_pixel(levels.size / (2 << level)) * pixels_per_mm < 1.3)
         ++level;
-    QBrush brush(images[level]);
+    const QImage image = decoded_->image(t.picture.number, t.picture.bytes, level);
+    if (image.isNull()) return t.colour;
+    QBrush brush(image);
     // Side B is looked at from behind: its picture begins at the right of the sheet.
     const Transform seen = side == Side::B
                                ? Transform::moved(t.covers.x0 + t.covers.x1, 0) * Transform::mirrored_x()
                                : Transform{};
-    brush.setTransform(to_qt(sheet_to_target * seen * Transform::scaled(mm_per_pixel(images[level]))));
+    brush.setTransform(to_qt(sheet_to_target * seen * Transform::scaled(mm_per_pixel(image.size()))));
     return brush;
 }
 

@@ -3,15 +3,14 @@
 
 #include "core/project/plan.h"
 #include "core/project/project.h"
+#include "io/paint/decoded_pictures.h"
 
 #include <QBrush>
 #include <QColor>
 #include <QImage>
 #include <QPainterPath>
 #include <array>
-#include <atomic>
 #include <map>
-#include <mutex>
 
 namespace zesty {
 
@@ -20,8 +19,8 @@ QPainterPath to_path(const Polygon& polygon);
 QPainterPath to_path(const Region& region);
 QColor to_qt(Rgb colour);
 
-/// The pictures of a project's stash and photos, decoded once; those of papers when they are first wanted.
-/// Copies share the images.
+/// The pictures of a project's stash and photos, decoded once; those of papers when they are wanted
+/// (io/paint/decoded_pictures.h). Copies share the images.
 class Textures {
 public:
     Textures() = default;
@@ -44,28 +43,18 @@ public:
     /// Another for each that was made.
     unsigned number() const { return number_; }
 
-    /// Whether the picture of a side has been decoded: the first brush of one that has not takes a while.
-    bool ready(int paper, Side side) const;
-    /// Decodes it now. On any thread.
-    void make_ready(int paper, Side side) const;
+    /// The picture of a side: the same number as long as it shows the same; 0 for a plain colour.
+    unsigned picture_number(int paper, Side side) const;
+    /// What of the sheet a picture covers, mm; empty for a plain colour.
+    Box covers(int paper, Side side) const;
 
 private:
-    /// Decoded when it is first wanted, on whichever thread that is.
-    class Picture {
-    public:
-        explicit Picture(std::shared_ptr<const std::string> bytes) : bytes_(std::move(bytes)) {}
-        /// Each half as fine as the one before.
-        const std::vector<QImage>& images() const;
-        bool ready() const { return ready_; }
-
-    private:
-        std::shared_ptr<const std::string> bytes_;
-        mutable std::once_flag once_;
-        mutable std::vector<QImage> images_;
-        mutable std::atomic<bool> ready_ = false;
+    struct Picture {
+        PictureBytes bytes; ///< none for a plain colour
+        unsigned number = 0;
     };
     struct Texture {
-        std::shared_ptr<const Picture> picture; ///< null for a plain colour
+        Picture picture;
         QColor colour;
         Box covers; ///< on the sheet
     };
@@ -73,7 +62,8 @@ private:
     void take_picture(const Shared<BroughtPicture>& brought, const Textures* before);
     const Texture* find(int paper, Side side) const;
     std::vector<std::array<Texture, 2>> textures_; ///< by paper, A and B; B is A where there is no other
-    std::map<std::shared_ptr<const std::string>, std::shared_ptr<const Picture>> pictures_;
+    std::map<const void*, Picture> pictures_;      ///< by what their bytes are known by
+    std::shared_ptr<DecodedPictures> decoded_;
     std::shared_ptr<const Stash> stash_;
     std::map<std::shared_ptr<const BroughtPicture>, QImage> photos_;
     unsigned number_ = next_number();

@@ -94,7 +94,7 @@ double hidden_by_raster(const Project& p, const Polygon& opening) {
 TEST(Coverage, AgreesWithARasterOnRandomPages) {
     std::mt19937 random(15);
     double worst = 0;
-    for (int round = 0; round < testing::rounds(testing::rounds(100)); ++round) {
+    for (int round = 0; round < testing::long_rounds(100); ++round) {
         const Project p = dressed_page(random);
         const Plan plan = shapes_of(p);
         for (std::size_t o = 0; o < plan.sections.cut->openings.size(); ++o) {
@@ -175,7 +175,7 @@ TEST(Coverage, CuresKeepTheirPromiseOnRandomPages) {
     int cured_pages = 0;
     std::size_t before = 0;
     std::size_t left = 0;
-    for (int round = 0; round < testing::rounds(24); ++round) {
+    for (int round = 0; round < testing::long_rounds(24); ++round) {
         Project p = dressed_page(random);
         for (Photo& photo : p.set_out.photos)
             if (random() % 2) photo.protected_parts.push_back({-10, -10, 10, 10});

@@ -157,7 +157,7 @@ TEST(Height, AgreesWithStackedSamplesOnRandomPages) {
     std::mt19937 random(1511);
     double worst_share = 0;
     int compared = 0;
-    for (int round = 0; round < testing::rounds(testing::rounds(100)); ++round) {
+    for (int round = 0; round < testing::long_rounds(100); ++round) {
         const Project p = raised_page(random);
         const Plan plan = shapes_of(p);
         const Samples samples = stacked(p, plan);
@@ -175,7 +175,7 @@ TEST(Height, AgreesWithStackedSamplesOnRandomPages) {
         ++compared;
     }
     EXPECT_LT(worst_share, 0.005);
-    EXPECT_GE(compared, testing::rounds(testing::rounds(100)) / 3);
+    EXPECT_GE(compared, testing::long_rounds(100) / 3);
 }
 
 namespace {

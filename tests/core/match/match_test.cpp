@@ -103,7 +103,7 @@ TEST(Match, LeavesPapersGivenByHandAlone) {
 TEST(Match, IsWithinOnePercentOfTheBestOnSmallCases) {
     std::mt19937 random(31);
     int checked = 0;
-    for (unsigned seed = 1; seed <= unsigned{testing::rounds(120)}; ++seed) {
+    for (unsigned seed = 1; seed <= static_cast<unsigned>(testing::long_rounds(120)); ++seed) {
         Project p = lattice_project(seed, 3, 2, stash_of(3 + static_cast<int>(seed % 2), 250, 4));
         p.match.style.drift = (seed % 3) / 2.0;
         Planner planner;
@@ -123,7 +123,7 @@ TEST(Match, IsWithinOnePercentOfTheBestOnSmallCases) {
         EXPECT_LE(cost_of(job, a->paper), best * 1.01 + 1e-6) << "seed " << seed;
         ++checked;
     }
-    EXPECT_EQ(checked, testing::rounds(120));
+    EXPECT_EQ(checked, testing::long_rounds(120));
 }
 
 TEST(Match, ScatterSpreadsAPaperAndDriftGoesFromLightToDark) {
@@ -238,7 +238,7 @@ Fewest by_trying_all(const Project& p, const Plan& plan) {
 
 TEST(Match, LeavesNoMoreShortOrAlikeThanTightStockForces) {
     int with_choice = 0; ///< cases in which something is forced, yet not everything
-    for (unsigned seed = 1; seed <= unsigned{testing::rounds(12)}; ++seed) {
+    for (unsigned seed = 1; seed <= static_cast<unsigned>(testing::long_rounds(16)); ++seed) {
         std::mt19937 random(seed);
         Project p = lattice_project(seed, 3, 2, nullptr);
         p.stash = tight_stash(random, 4, 280 * 187 * (0.9 + 0.1 * (seed % 6)));
@@ -253,7 +253,7 @@ TEST(Match, LeavesNoMoreShortOrAlikeThanTightStockForces) {
         EXPECT_EQ(got.alike, fewest.alike) << "seed " << seed;
         with_choice += fewest > Fewest{0, 0} && fewest.short_sections < 4;
     }
-    EXPECT_GE(4 * with_choice + 3, testing::rounds(12)) << "one in four";
+    EXPECT_GE(4 * with_choice + 3, testing::long_rounds(16)) << "one in four";
 }
 
 TEST(Match, SameSeedSameAnswerAndStoppingIsSaid) {

@@ -71,7 +71,7 @@ TEST(Sides, BothSidesShareTheSheetsAndLookDifferent) {
 }
 
 TEST(Rules, SameAsFollowsAndNeverIsObeyed) {
-    for (unsigned seed = 1; seed <= unsigned{testing::rounds(6)}; ++seed) {
+    for (unsigned seed = 1; seed <= static_cast<unsigned>(testing::long_rounds(8)); ++seed) {
         Project p = page_with(seed, 5, 3, five_papers());
         PaperChoice follows;
         follows.same_as = Spot(0);
@@ -91,7 +91,7 @@ TEST(Rules, SameAsFollowsAndNeverIsObeyed) {
 }
 
 TEST(Rules, PapersThatMustNotMeetNeverDo) {
-    for (unsigned seed = 1; seed <= unsigned{testing::rounds(3)}; ++seed) {
+    for (unsigned seed = 1; seed <= static_cast<unsigned>(testing::rounds(3)); ++seed) {
         Stash s = five_papers();
         s.papers.resize(3);
         Project p = page_with(seed, 4, 4, s);
@@ -149,7 +149,7 @@ TEST(Rules, StripesSideBySideRunTheSameWayWhereTheyCan) {
     };
     long heeded = 0;
     long ignored = 0;
-    for (unsigned seed = 1; seed <= unsigned{testing::rounds(4)}; ++seed) {
+    for (unsigned seed = 1; seed <= static_cast<unsigned>(testing::long_rounds(8)); ++seed) {
         heeded += across(2, seed);
         ignored += across(0, seed);
     }
@@ -174,7 +174,7 @@ TEST(Rules, StripesSideBySideRunTheSameWayWhereTheyCan) {
 }
 
 TEST(Rules, TheBestOfAllAssignmentsIsFoundWithRulesToo) {
-    for (unsigned seed = 1; seed <= unsigned{testing::rounds(24)}; ++seed) {
+    for (unsigned seed = 1; seed <= static_cast<unsigned>(testing::rounds(24)); ++seed) {
         Stash s = five_papers();
         s.papers.resize(2 + seed % 2);
         s.papers[0].back = PaperFace{{250, 240, 220}, "", Pattern::Solid, Direction::Free};

@@ -3,6 +3,7 @@
 #include "core/build/progress.h"
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/keep/sheet_map.h"
 #include "core/project/build_steps.h"
 #include "core/project/finishing.h"
 #include "core/project/later.h"
@@ -153,6 +154,30 @@ TEST(Finishing, TakesEverySheetThatIsCutIntoAndPutsBackWhatIsLeftOfIt) {
     EXPECT_TRUE(back.contains(ScrapOf::DropOut));
     EXPECT_EQ(stash_at_hand(after.project).embellishment("bow")->count, 1);
     EXPECT_EQ(after.project.keep.finished, "2026-11-28");
+}
+
+TEST(SheetMap, SaysOfEverySheetWhatIsOnThePageAndWhatWentBack) {
+    const Planned after = finished(planned(full_page(3)));
+    const auto& kept = after.project.keep;
+    const std::vector<MappedSheet> sheets = sheet_map(kept);
+    std::size_t back = 0, said = 0, patches = 0;
+    for (const StockChange& c : kept.changes) back += c.back ? static_cast<std::size_t>(c.sheet.count) : 0;
+    for (std::size_t i = 0; i < sheets.size(); ++i) {
+        Region parts = sheets[i].patches;
+        for (const SheetStock& s : sheets[i].back) parts.push_back(s.outline);
+        double sum = 0;
+        for (const Polygon& p : parts) sum += area(p);
+        EXPECT_LE(sum, area(sheets[i].outline) + 2) << "nothing is there twice";
+        EXPECT_LT(area(*subtract(parts, {sheets[i].outline})), 2) << "everything lies on its sheet";
+        for (const TakenPiece& p : sheets[i].pieces)
+            EXPECT_LT(area(*subtract({p.on_sheet}, {sheets[i].outline})), 2) << p.what;
+        said += sheets[i].back.size();
+        patches += sheets[i].patches.size();
+    }
+    EXPECT_GT(patches, 0u);
+    EXPECT_GT(back, 0u);
+    EXPECT_EQ(said, back) << "every scrap has its sheet";
+    EXPECT_TRUE(sheet_map({}).empty());
 }
 
 TEST(Finishing, LeavesTheFinishedPageAsItWas) {

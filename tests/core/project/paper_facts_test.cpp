@@ -106,7 +106,7 @@ TEST(HiddenStock, AFrameThatIsNotGuttedGivesNothing) {
 
 TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
     std::set<std::string> kinds;
-    const int sizes = std::max(4, testing::rounds(14));
+    const int sizes = std::max(4, testing::long_rounds(16));
     for (int k = 0; k < sizes; ++k) {
         const double side = 44 + 26.0 * k / sizes;
         Stash s;
@@ -135,7 +135,7 @@ TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
             }
         }
     }
-    if (sizes < 14) return; // too few for every kind to be among them
+    if (sizes < 16) return; // too few for every kind to be among them
     EXPECT_TRUE(kinds.contains("Cut ")) << "a smaller cut is a way out of some";
     EXPECT_TRUE(kinds.contains("Lip ")) << "and a narrower lip of others";
     EXPECT_TRUE(kinds.contains("Leav"));

@@ -70,7 +70,7 @@ TEST(Planner, AUsedPlannerSaysTheSameAsAFreshOneAfterAnyEdits) {
     std::mt19937 random(77);
     Planner used;
     Project p = lattice();
-    for (int step = 0; step < testing::rounds(12); ++step) {
+    for (int step = 0; step < testing::long_rounds(24); ++step) {
         const int o = static_cast<int>(random() % 16);
         switch (random() % 9) {
         case 0:

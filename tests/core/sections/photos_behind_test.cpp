@@ -126,7 +126,7 @@ TEST(PhotosBehind, PaperOverAFaceAndAPhotoOverAShakerAreProblems) {
 
 TEST(PhotosBehind, SharesAgreeWithARaster) {
     std::mt19937 random(100);
-    for (int round = 0; round < testing::rounds(100); ++round) {
+    for (int round = 0; round < testing::long_rounds(100); ++round) {
         Project p = testing::project_of(testing::random_lattice(random, 3, 3, 5));
         for (int k = 0; k < 2; ++k) {
             p.set_out.photos.push_back(

@@ -90,7 +90,7 @@ TEST(Circles, WithoutAPunchSayWhichOneTheyWant) {
     const Plan plan = shapes_of(p);
     const Finding* f = testing::finding_in(plan, Code::NoPunch);
     ASSERT_TRUE(f);
-    EXPECT_TRUE(f->message.starts_with("1 is a circle of 2 5/32 in, which wants a punch from 2 7/32 in to "))
+    EXPECT_TRUE(f->message.starts_with("1 is a circle of 2 5/32 in, which needs a punch from 2 7/32 in to "))
         << f->message;
     p.sections.backing.punches = {25.4, 60};
     EXPECT_FALSE(testing::finding_in(shapes_of(p), Code::NoPunch));

@@ -100,7 +100,7 @@ TEST(Photos, PartsThatStayFreeAreMarkedOnThePage) {
     EXPECT_NEAR(part->x1, 15, 1e-9);
     EXPECT_NEAR(part->y1, 10, 1e-9);
     const auto cropped = part_between(photo, to_page({0, 0}), to_page({400, 400}));
-    ASSERT_TRUE(cropped) << "what lies beside the photo is none of it";
+    ASSERT_TRUE(cropped) << "what lies beside the photo is not one of it";
     EXPECT_NEAR(cropped->x1, 2 * mm_per_inch, 1e-9);
     EXPECT_NEAR(cropped->y1, 3 * mm_per_inch, 1e-9);
     EXPECT_FALSE(part_between(photo, {0, 0}, {5, 5}));

@@ -1,7 +1,7 @@
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/sheets/leftover.h"
-#include "core/sheets/nest.h"
+#include "core/sheets/nest_memory.h"
 #include "support/lattice.h"
 #include "support/rounds.h"
 #include "support/tight_jobs.h"
@@ -152,6 +152,52 @@ TEST(Verify, FindsEveryKindOfMistake) {
     EXPECT_NE(verify(job, {{{0, 0, 45, {20, 20}}, {1, 0, 0, {0, 0}}}, {}}), "") << "turned as it must not be";
     EXPECT_NE(verify(job, {{a}, {}}), "") << "one forgotten";
     EXPECT_NE(verify(job, {{a}, {0, 1}}), "") << "one counted twice";
+}
+
+TEST(NestMemory, SaysTheSameAgainAndNeverTakesOneJobForAnother) {
+    NestJob job;
+    for (int k = 0; k < 6; ++k) job.pieces.push_back({{testing::rectangle(0, 0, 20.0 + k, 30), {}}});
+    job.sheets = {{{testing::rectangle(0, 0, 90, 90), {}}, 0}, {{testing::rectangle(0, 0, 60, 40), {}}, 1}};
+    NestMemory memory;
+    const NestResult fresh = nest(job);
+    testing::expect_same(memory.nest(job, {}).placements, fresh.placements);
+    testing::expect_same(memory.nest(job, {}).placements, fresh.placements);
+    const std::vector<std::function<void(NestJob&)>> changes{
+        [](NestJob& j) { j.gap = 2; },
+        [](NestJob& j) { j.seed = 7; },
+        [](NestJob& j) { j.attempts = 3; },
+        [](NestJob& j) { j.refinements = 1; },
+        [](NestJob& j) { j.cell = 1; },
+        [](NestJob& j) { j.pieces.pop_back(); },
+        [](NestJob& j) { j.pieces[0].outline.outer[2].x += 1; },
+        [](NestJob& j) { j.pieces[0].any_rotation = false; },
+        [](NestJob& j) { j.pieces[0].rotations_deg = {90}; },
+        [](NestJob& j) { j.pieces[0].sheets = {1}; },
+        [](NestJob& j) {
+            j.pieces[0].together = {{testing::rectangle(30, 0, 5, 5), {}}};
+        },
+        [](NestJob& j) { j.pieces[0].pins.emplace(); },
+        [](NestJob& j) {
+            j.pieces[0].pins = {{0, 90, {5, 5}}};
+        },
+        [](NestJob& j) {
+            j.pieces[0].band = NestBand{{}, {1, 0}, 0, 50};
+        },
+        [](NestJob& j) { j.pieces[0].worth = 3; },
+        [](NestJob& j) { j.sheets[1].rank = 0; },
+        [](NestJob& j) { j.sheets[1].outline.outer[1].x = 61; },
+        [](NestJob& j) { j.later = {j.pieces[0]}; }};
+    std::set<std::uint64_t> hashes{hash_of(job)};
+    for (const auto& change : changes) {
+        NestJob other = job;
+        change(other);
+        EXPECT_TRUE(hashes.insert(hash_of(other)).second) << hashes.size();
+    }
+    // What was cut short is no answer for next time.
+    NestJob long_one = job;
+    long_one.seed = 9;
+    (void)memory.nest(long_one, [] { return true; });
+    testing::expect_same(memory.nest(long_one, {}).placements, nest(long_one).placements);
 }
 
 } // namespace zesty

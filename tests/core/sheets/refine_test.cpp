@@ -91,7 +91,7 @@ TEST(Claims, GrowMoreWithMoreOverlap) {
 
 TEST(Refine, IsSoundNeverWorseAndMostlyBetter) {
     int better = 0;
-    const int jobs = testing::rounds(6);
+    const int jobs = testing::long_rounds(12);
     for (int k = 0; k < jobs; ++k) {
         const NestJob job = tight_job(static_cast<unsigned>(k + 1), k % 2 == 0);
         const NestResult first = nest(job);

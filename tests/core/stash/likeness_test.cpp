@@ -151,7 +151,7 @@ TEST(Likeness, IsADistanceThatNoPlanOfMovesUndercuts) {
 TEST(Likeness, TellsGeneratedPairsThatArePlainlyAlikeFromThoseThatAreNot) {
     constexpr double alike_below = 10;
     std::mt19937 random(31);
-    const int pairs = testing::rounds(136);
+    const int pairs = testing::long_rounds(136);
     int right = 0;
     for (int round = 0; round < pairs; ++round) {
         const Design d = any_design(random);

@@ -49,7 +49,7 @@ TEST(LookOfPaper, IsRightOnNearlyAllPapers) {
         ++wrong;
         std::printf("paper %d: %s\n", round, what.c_str());
     };
-    for (int round = 0; round < testing::rounds(10); ++round) {
+    for (int round = 0; round < testing::long_rounds(16); ++round) {
         look(testing::solid_paper(random), round);
         look(testing::striped_paper(random), round);
         look(testing::printed_paper(random, false), round);

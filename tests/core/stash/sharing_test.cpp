@@ -147,8 +147,8 @@ TEST(Sharing, TwoPapersOfOneNameAreTwoAndTheirPicturesStayApart) {
     EXPECT_FALSE(both.papers[0].in_stash);
     EXPECT_EQ(both.papers[1].id, "barley-2");
     EXPECT_TRUE(both.papers[1].in_stash);
-    EXPECT_EQ(*both.pictures.at(both.papers[0].picture), "ours");
-    EXPECT_EQ(*both.pictures.at(both.papers[1].picture), "theirs");
+    EXPECT_EQ(*both.pictures.at(both.papers[0].picture).get(), "ours");
+    EXPECT_EQ(*both.pictures.at(both.papers[1].picture).get(), "theirs");
     EXPECT_TRUE(joined(both, living, {"barley"}) == both) << "again and again the same";
     EXPECT_EQ(id_in(living, both, "barley-2"), "barley");
     EXPECT_EQ(id_in(living, both, "barley"), "");

@@ -115,6 +115,34 @@ static PictureBytes picture_of(const char* text) {
     return std::make_shared<const std::string>(text);
 }
 
+TEST(PictureBytes, AreEqualWhenTheBytesAreWhereverTheyLie) {
+    int readings = 0;
+    bool there = true;
+    const auto elsewhere = [&](const char* key, const char* text) {
+        return PictureBytes::elsewhere(key, 1, [&, text] {
+            ++readings;
+            return there ? std::make_shared<const std::string>(text) : nullptr;
+        });
+    };
+    const PictureBytes a = elsewhere("sum of a", "a");
+    EXPECT_TRUE(a == elsewhere("sum of a", "a"));
+    EXPECT_FALSE(a == elsewhere("sum of b", "b"));
+    EXPECT_FALSE(a == picture_of("longer"));
+    EXPECT_FALSE(a == PictureBytes());
+    EXPECT_TRUE(PictureBytes() == PictureBytes());
+    EXPECT_EQ(readings, 0) << "nobody had to look";
+    EXPECT_TRUE(a == picture_of("a"));
+    EXPECT_FALSE(a == picture_of("b"));
+    EXPECT_EQ(readings, 2);
+    const PictureBytes copy = a;
+    EXPECT_EQ(copy.identity(), a.identity());
+    ASSERT_TRUE(copy.hold());
+    there = false;
+    EXPECT_EQ(*a.get(), "a") << "copies share what is held";
+    EXPECT_FALSE(elsewhere("sum of b", "b").hold());
+    EXPECT_EQ(PictureBytes().get(), nullptr);
+}
+
 TEST(Stash, PapersAreReplacedAddedAndTakenOutWithTheirPictures) {
     Stash s;
     Paper a = plain_paper({});

@@ -1,0 +1,100 @@
+#include "core/sheets/nest_memory.h"
+
+#include <bit>
+
+namespace zesty {
+
+namespace {
+
+/// Takes in one number after the other.
+struct Hash {
+    std::uint64_t value = 0xcbf29ce484222325ull;
+
+    void add(std::uint64_t v) {
+        value ^= v + 0x9e3779b97f4a7c15ull + (value << 6) + (value >> 2);
+        value *= 0x100000001b3ull;
+    }
+    void add(double v) { add(std::bit_cast<std::uint64_t>(v)); }
+    void add(int v) { add(static_cast<std::uint64_t>(v)); }
+    void add(bool v) { add(static_cast<std::uint64_t>(v)); }
+    void add(Point p) {
+        add(p.x);
+        add(p.y);
+    }
+    void add(const Ring& ring) {
+        add(static_cast<std::uint64_t>(ring.size()));
+        for (const Point p : ring) add(p);
+    }
+    void add(const Polygon& polygon) {
+        add(polygon.outer);
+        add(static_cast<std::uint64_t>(polygon.holes.size()));
+        for (const Ring& hole : polygon.holes) add(hole);
+    }
+    void add(const NestPin& pin) {
+        add(pin.sheet);
+        add(pin.rotation_deg);
+        add(pin.shift);
+    }
+    void add(const NestBand& band) {
+        add(band.of_piece);
+        add(band.along);
+        add(band.from);
+        add(band.to);
+    }
+    template <class T> void add(const std::vector<T>& all) {
+        add(static_cast<std::uint64_t>(all.size()));
+        for (const T& one : all) add(one);
+    }
+    template <class T> void add(const std::optional<T>& one) {
+        add(one.has_value());
+        if (one) add(*one);
+    }
+    void add(const NestPiece& piece) {
+        add(piece.outline);
+        add(piece.any_rotation);
+        add(piece.rotations_deg);
+        add(piece.sheets);
+        add(piece.together);
+        add(piece.pins);
+        add(piece.band);
+        add(piece.worth);
+    }
+    void add(const NestSheet& sheet) {
+        add(sheet.outline);
+        add(sheet.rank);
+    }
+};
+
+} // namespace
+
+std::uint64_t hash_of(const NestJob& job) {
+    Hash out;
+    out.add(job.pieces);
+    out.add(job.sheets);
+    out.add(job.gap);
+    out.add(static_cast<std::uint64_t>(job.seed));
+    out.add(job.attempts);
+    out.add(job.refinements);
+    out.add(job.cell);
+    out.add(job.later);
+    return out.value;
+}
+
+NestResult NestMemory::nest(const NestJob& job, const StopToken& stop) {
+    const std::uint64_t hash = hash_of(job);
+    {
+        const std::lock_guard lock(mutex_);
+        if (const auto known = known_.find(hash); known != known_.end()) return *known->second;
+    }
+    NestResult made = zesty::nest(job, stop);
+    if (stopped(stop)) return made;
+    const std::lock_guard lock(mutex_);
+    if (known_.emplace(hash, std::make_shared<const NestResult>(made)).second) order_.push_back(hash);
+    while (order_.size() > most) {
+        known_.erase(order_.front());
+        order_.pop_front();
+    }
+    return made;
+}
+
+} // namespace zesty

@@ -80,15 +80,16 @@ Result<void> StashStore::write_pictures(const Pictures& before, const Pictures& 
 
 /// As versions before 7 have them: the bytes beside the names.
 Result<void> StashStore::pictures_become_files() {
-    if (auto r = run("ALTER TABLE pictures RENAME TO pictures_before; CREATE TABLE pictures(name TEXT PRIMARY "
-                     "KEY, file TEXT NOT NULL, size INTEGER NOT NULL)");
+    if (auto r =
+            run("ALTER TABLE pictures RENAME TO pictures_before; CREATE TABLE pictures(name TEXT PRIMARY "
+                "KEY, file TEXT NOT NULL, size INTEGER NOT NULL)");
         !r)
         return r;
     {
         Statement all(db_.get(), "SELECT name, bytes FROM pictures_before");
         while (all.row())
-            if (auto r = write_pictures(
-                    {}, {{all.bytes(0), std::make_shared<const std::string>(all.bytes(1))}});
+            if (auto r =
+                    write_pictures({}, {{all.bytes(0), std::make_shared<const std::string>(all.bytes(1))}});
                 !r)
                 return r;
         if (!all.ended_well()) return trouble("read");

@@ -121,7 +121,8 @@ QStringList cut_words(QWidget& in) {
             takes = {line->fontMetrics().horizontalAdvance(words) + 20, 0};
         }
         if (words.isEmpty()) continue;
-        if (takes.width() > w->width() + 1 || takes.height() > w->height() + 1)
+        // Words have a little air around them.
+        if (takes.width() > w->width() + 4 || takes.height() > w->height() + 3)
             out << QString("\"%1\" takes %2 x %3 of %4 x %5")
                        .arg(words.left(60))
                        .arg(takes.width())

@@ -30,9 +30,14 @@
 #include <QGuiApplication>
 #include <QHBoxLayout>
 #include <QMimeData>
+#include <QScrollArea>
 #include <QStackedWidget>
 
 namespace zesty {
+
+namespace {
+constexpr int least_second_look = 110;
+} // namespace
 
 BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, std::shared_ptr<NestMemory> memory,
                          QWidget* parent)
@@ -141,19 +146,32 @@ QWidget* BenchWindow::build_side() {
     side->setObjectName("side");
     side->setFixedWidth(side_bench_width());
     side->setStyleSheet("#side { background: #FBF8F1; border-left: 1px solid #D9D0C0; }");
-    auto* column = new QVBoxLayout(side);
-    column->setContentsMargins(16, 12, 0, 0);
+    // What is taller than the window scrolls; its bar lies on the margin that everything leaves at the right.
+    auto* scroll = new QScrollArea(side);
+    auto* content = new QWidget(scroll);
+    content->setFixedWidth(side_bench_width() - 1);
+    scroll->setWidget(content);
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    auto* whole = new QVBoxLayout(side);
+    whole->setContentsMargins(1, 0, 0, 0);
+    whole->addWidget(scroll);
+    auto* column = new QVBoxLayout(content);
+    column->setContentsMargins(15, 12, 0, 0);
     column->setSpacing(10);
-    build_waypoints(side);
+    build_waypoints(content);
     for (const WaypointView* w : waypoints_) {
         w->panel()->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Minimum);
         column->addWidget(w->panel());
     }
-    auto* rule = new QFrame(side);
+    auto* rule = new QFrame(content);
     rule->setFixedHeight(1);
     rule->setStyleSheet("background: #D9D0C0; margin-right: 16px;");
     column->addWidget(rule);
-    second_look_ = new SecondLook(state_, side);
+    second_look_ = new SecondLook(state_, content);
+    second_look_->setMinimumHeight(theme::px(least_second_look));
     column->addWidget(second_look_, 1);
     return side;
 }
@@ -253,7 +271,8 @@ void BenchWindow::connect_actions() {
     on(Act::ZoomIn, [this] { page_->zoom(1.25); });
     on(Act::ZoomOut, [this] { page_->zoom(0.8); });
     const auto fold = [this](bool folded) {
-        if (about_the_page()) settings_.set_drawer_folded(folded);
+        if (about_the_page() || theme::letters() > theme::letters_that_crowd)
+            settings_.set_drawer_folded(folded);
         drawer_->fold(folded);
     };
     on(Act::FoldDrawer, [this, fold] { fold(!drawer_->folded()); });
@@ -296,7 +315,8 @@ bool BenchWindow::settled() const {
 
 void BenchWindow::show_waypoint() {
     page_->show_waypoint(&waypoint());
-    drawer_->fold(about_the_page() && settings_.drawer_folded());
+    drawer_->fold((about_the_page() || theme::letters() > theme::letters_that_crowd) &&
+                  settings_.drawer_folded());
     show_middle();
     for (WaypointView* w : waypoints_) {
         w->panel()->setVisible(w == &waypoint());

@@ -74,7 +74,10 @@ void Drawer::build_head(QHBoxLayout* head) {
         rebuild(papers_to_show());
         refresh();
     });
-    head->addWidget(filter_);
+    if (theme::letters() > theme::letters_that_crowd)
+        column_->addWidget(filter_);
+    else
+        head->addWidget(filter_);
     add_ = new QPushButton("Add papers", this);
     add_->setObjectName("add-papers");
     add_->setToolTip("Add papers by name, colour and size (Ctrl+Shift+N)");

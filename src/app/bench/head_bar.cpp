@@ -91,8 +91,9 @@ void HeadBar::refresh() {
     const QString name = p.title.empty() ? "A new page" : words(p.title);
     const Page& page = p.set_out.page;
     title_->setText(
-        QString("<b style='font-size:15px'>%1</b>%2 &nbsp;&nbsp;<span style='color:#6B6670'>%3</span>")
-            .arg(name.toHtmlEscaped(), document_.changed() ? " *" : "", words(page_in_words(page, p.units))));
+        QString("<b style='font-size:%4px'>%1</b>%2 &nbsp;&nbsp;<span style='color:#6B6670'>%3</span>")
+            .arg(name.toHtmlEscaped(), document_.changed() ? " *" : "", words(page_in_words(page, p.units)))
+            .arg(theme::px(15)));
     window()->setWindowTitle(name + (document_.changed() ? "*" : "") + " - Zesty Panel");
     const QUndoStack& h = document_.history();
     actions_[Act::Undo]->setToolTip(h.canUndo() ? QString("Undo: %1 (Ctrl+Z)").arg(h.undoText())

@@ -1,5 +1,7 @@
 #include "app/bench/panel_part.h"
 
+#include "app/bench/theme.h"
+
 #include <QCheckBox>
 #include <QDoubleSpinBox>
 #include <QSpinBox>
@@ -10,7 +12,7 @@ LengthEdit* PanelPart::length_field(const char* name, Limits limits, std::functi
                                     int width) {
     auto* edit = new LengthEdit(name, limits.least, limits.most, this);
     edit->setToolTip(name);
-    edit->setFixedWidth(width);
+    edit->setFixedWidth(theme::px(width));
     connect(edit, &LengthEdit::length_entered, this, std::move(entered));
     return edit;
 }

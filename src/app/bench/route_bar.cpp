@@ -11,6 +11,8 @@ namespace zesty {
 namespace {
 
 constexpr int tape_height = 58;
+constexpr double wraps_from = 1.1; ///< letters from which answers go on in a second line
+constexpr int second_line = 16;
 
 /// One stop on the tape: a card lies on it while it is the current one.
 class Stop : public QAbstractButton {
@@ -50,9 +52,10 @@ protected:
         p.drawText(r.adjusted(12, theme::px(5.0), -8, 0), Qt::AlignLeft | Qt::AlignTop, text());
         p.setFont(theme::font(theme::Text::Small));
         p.setPen(trouble_ ? theme::berry : theme::quiet);
-        const QString line =
-            p.fontMetrics().elidedText(answer_, Qt::ElideRight, static_cast<int>(r.width()) - 18);
-        p.drawText(r.adjusted(12, theme::px(25.0), -6, 0), Qt::AlignLeft | Qt::AlignTop, line);
+        const QRectF room = r.adjusted(12, theme::px(25.0), -6, 0);
+        if (theme::letters() > wraps_from) return p.drawText(room, Qt::AlignLeft | Qt::TextWordWrap, answer_);
+        p.drawText(room, Qt::AlignLeft | Qt::AlignTop,
+                   p.fontMetrics().elidedText(answer_, Qt::ElideRight, static_cast<int>(r.width()) - 18));
     }
 
 private:
@@ -65,7 +68,7 @@ private:
 RouteBar::RouteBar(Document& document, BenchState& state, const std::vector<WaypointView*>& stops,
                    QWidget* parent)
     : QWidget(parent), document_(document), state_(state), waypoints_(stops) {
-    setFixedHeight(theme::px(tape_height));
+    setFixedHeight(theme::px(tape_height + (theme::letters() > wraps_from ? second_line : 0)));
     setAccessibleName("Route");
     setAttribute(Qt::WA_Hover);
     auto* row = new QHBoxLayout(this);

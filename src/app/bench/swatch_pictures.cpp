@@ -32,7 +32,7 @@ QImage painted(const Textures& textures, const SwatchPictures::Wanted& w) {
     const QSizeF room(out.width() / scale, out.height() / scale);
     if (w.whole) {
         const Box sheet = textures.covers(w.paper, w.side);
-        const Transform squeezed{room.width() / std::max(sheet.width(), 1.0), 0, 0,
+        const Transform squeezed{room.width() / std::max(sheet.width(), 1.0),   0, 0,
                                  room.height() / std::max(sheet.height(), 1.0), 0, 0};
         p.fillRect(QRectF(QPointF(), room), textures.brush(w.paper, squeezed, 0, w.side));
     } else {

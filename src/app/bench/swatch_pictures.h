@@ -31,7 +31,7 @@ public:
     bool settled() const { return asked_.empty(); }
 
 private:
-    QCache<QString, QImage> painted_; ///< cost in kilobytes
+    QCache<QString, QImage> painted_;                   ///< cost in kilobytes
     std::map<QString, QList<QPointer<QWidget>>> asked_; ///< who wants to be painted again
 };
 

@@ -33,6 +33,8 @@ inline constexpr int radius = 6;
 void set_letters(double factor);
 double letters();
 inline constexpr double largest_letters = 1.5;
+/// From here on the drawer leaves its room to the page, and its head goes on in a second row.
+inline constexpr double letters_that_crowd = 1.2;
 /// A length beside letters, in pixels: as much larger as they are.
 int px(int usual);
 double px(double usual);

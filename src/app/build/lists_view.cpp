@@ -1,5 +1,6 @@
 #include "app/build/lists_view.h"
 
+#include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/project/build_lists.h"
 
@@ -14,7 +15,9 @@ QString escaped(const std::string& text) {
 }
 
 QString heading(const QString& words) {
-    return QString("<p style='margin: 16px 0 4px 0; font-size: 16px; font-weight: 600;'>%1</p>").arg(words);
+    return QString("<p style='margin: 16px 0 4px 0; font-size: %2px; font-weight: 600;'>%1</p>")
+        .arg(words)
+        .arg(theme::px(16));
 }
 
 QString table_of(const BuildList& list) {

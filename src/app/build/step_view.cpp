@@ -17,7 +17,7 @@ namespace {
 
 /// By style sheet, as the window's own has sizes for labels and buttons.
 void set_size(QWidget* widget, int pixels, const char* more = "") {
-    widget->setStyleSheet(QString("font-size: %1px; %2").arg(pixels).arg(more));
+    widget->setStyleSheet(QString("font-size: %1px; %2").arg(theme::px(pixels)).arg(more));
 }
 
 QString clock_in(std::int64_t now, double minutes) {
@@ -266,7 +266,9 @@ void StepView::refresh() {
             next << QString("%1 %2, %3")
                         .arg(k + 1)
                         .arg(words(desk_.steps()[k].what), in_minutes(desk_.now().steps[k].left));
-    then_->setText(next.isEmpty() ? QString() : "Then: " + next.join("; ") + ".");
+    // With large letters the step has the room; what comes next is in the list beside it.
+    const bool crowded = theme::letters() > theme::letters_that_crowd;
+    then_->setText(next.isEmpty() || crowded ? QString() : "Then: " + next.join("; ") + ".");
 }
 
 void StepView::paintEvent(QPaintEvent*) {

@@ -199,8 +199,8 @@ void TapeView::paint_drying(QPainter& p) const {
                                      std::max(2.0, px(std::min(b.dry, to_)) - px(std::max(b.to, from_))), 8),
                               4, 4);
     p.setPen(theme::quiet);
-    p.drawText(QRectF(edge_left + 6, height() - 15, 300, 14), Qt::AlignLeft | Qt::AlignVCenter,
-               "blue: what dries meanwhile");
+    p.drawText(QRectF(edge_left + 6, height() - theme::px(15.0), theme::px(300.0), theme::px(14.0)),
+               Qt::AlignLeft | Qt::AlignVCenter, "blue: what dries meanwhile");
 }
 
 /// One name for blocks of a kind that follow each other, where there is room for it.

@@ -18,7 +18,7 @@ LayersPart::LayersPart(Document& document, BenchState& state, Actions& actions, 
     : PanelPart(document, state, actions, parent) {
     auto* r = row(QString());
     r->addWidget(button(Act::AddLayer, "Add paper layer", true));
-    remove_ = push("Remove layer", "Takes the layer chosen in the list off the page", [this] {
+    remove_ = push("Remove", "Takes the layer chosen in the list off the page", [this] {
         const int i = chosen();
         document_.change("Remove a layer", [&](Project& p) {
             if (i >= 0) p.dress.layers.erase(p.dress.layers.begin() + i);

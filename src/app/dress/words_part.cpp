@@ -237,7 +237,7 @@ QString WordsPart::says(int row) const {
         count_of(f.lines.size(), "line", "lines") + ", " +
         format_length(f.length, document_.project().units) + " in all, room for about " +
         std::to_string(f.holds) + " words" +
-        (f.words > 0 ? "; " + count_of(static_cast<std::size_t>(f.words), "word is", "words are") + " wanted."
+        (f.words > 0 ? "; " + count_of(static_cast<std::size_t>(f.words), "word is", "words are") + " needed."
                      : "."));
 }
 

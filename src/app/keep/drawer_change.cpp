@@ -53,10 +53,10 @@ protected:
             p.drawText(QRectF(7, y, width() - 12, theme::px(18.0)), Qt::AlignLeft | Qt::AlignVCenter,
                        p.fontMetrics().elidedText(text, Qt::ElideRight, width() - 13));
         };
-        line(57, name_);
+        line(theme::px(picture_high) + 9, name_);
         p.setFont(theme::font(theme::Text::Small));
         p.setPen(theme::quiet);
-        line(76, share());
+        line(theme::px(picture_high) + 9 + theme::px(19.0), share());
     }
 
 private:
@@ -89,6 +89,7 @@ DrawerChange::DrawerChange(BenchState& state, KeepDesk& desk, QWidget* parent)
     column->setSpacing(6);
     says_ = new QLabel(this);
     says_->setTextFormat(Qt::RichText);
+    says_->setWordWrap(true);
     column->addWidget(says_);
     scroll_ = new QScrollArea(this);
     scroll_->setWidgetResizable(true);

@@ -9,8 +9,8 @@ namespace zesty {
 SharePart::SharePart(Document& document, BenchState& state, Actions& actions, KeepDesk& desk, QWidget* parent)
     : PanelPart(document, state, actions, parent), desk_(desk) {
     auto* r = row("Records");
-    one_ = button(Act::WriteRecord, "The chosen page");
-    all_ = button(Act::WriteShelf, "All pages on show", true);
+    one_ = button(Act::WriteRecord, "This page");
+    all_ = button(Act::WriteShelf, "All on show", true);
     r->addWidget(all_);
     r->addWidget(one_);
     r->addStretch(1);

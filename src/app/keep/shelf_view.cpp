@@ -43,6 +43,7 @@ ShelfView::ShelfView(BenchState& state, KeepDesk& desk, QWidget* parent) : QWidg
     column->setSpacing(0);
     build_head(column);
     scroll_ = new QScrollArea(this);
+    scroll_->viewport()->installEventFilter(this);
     scroll_->setWidgetResizable(false);
     scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll_->setFocusPolicy(Qt::NoFocus);
@@ -67,7 +68,6 @@ void ShelfView::build_head(QLayout* column) {
     by_->show_value(ShelfBy::Month);
     by_->on_choice(this, [this](ShelfBy by) { desk_.order_by(by); });
     r->addWidget(by_);
-    r->addStretch(1);
     const auto look = [this] {
         RecordQuery query = desk_.query();
         query.words = words_->text().toStdString();
@@ -85,9 +85,9 @@ void ShelfView::build_head(QLayout* column) {
     words_->setAccessibleName("Look for pages by words");
     words_->setPlaceholderText("word, paper, cut, year");
     words_->setClearButtonEnabled(true);
-    words_->setMinimumWidth(theme::px(180));
+    words_->setMinimumWidth(theme::px(90));
     connect(words_, &QLineEdit::textChanged, this, look);
-    r->addWidget(words_);
+    r->addWidget(words_, 1);
     column->addWidget(head);
 }
 
@@ -199,12 +199,13 @@ void ShelfView::rebuild() {
         label->setWordWrap(true);
         label->setAlignment(Qt::AlignTop | Qt::AlignLeft);
         label->setText(
-            shown_records_.empty()
-                ? "<p style='font-size:20px'>No page stands here yet.</p><p>When the page on the "
-                  "bench is made, finish it: its paper leaves the drawer, scraps come back, and the "
-                  "page gets its place on this shelf.</p>"
-                : "<p style='font-size:20px'>No page is like that.</p><p>Take a word out of the "
-                  "search, or choose all colours.</p>");
+            QString(shown_records_.empty()
+                        ? "<p style='font-size:%1px'>No page stands here yet.</p><p>When the page on the "
+                          "bench is made, finish it: its paper leaves the drawer, scraps come back, and the "
+                          "page gets its place on this shelf.</p>"
+                        : "<p style='font-size:%1px'>No page is like that.</p><p>Take a word out of the "
+                          "search, or choose all colours.</p>")
+                .arg(theme::px(20)));
         empty_ = label;
     }
     scroll_->setWidget(shelf_);
@@ -255,6 +256,10 @@ void ShelfView::lay_out() {
 }
 
 bool ShelfView::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == scroll_->viewport()) {
+        if (event->type() == QEvent::Resize) lay_out();
+        return QWidget::eventFilter(watched, event);
+    }
     if (event->type() == QEvent::KeyPress) {
         const int key = static_cast<QKeyEvent*>(event)->key();
         if (key == Qt::Key_Left || key == Qt::Key_Right || key == Qt::Key_Up || key == Qt::Key_Down) {

@@ -126,7 +126,7 @@ void paint_rulers(QPainter& painter, const QRectF& view, const PageMap& map, con
             if (across)
                 painter.drawText(QRectF(p + 3, view.y() + 1, theme::px(30.0), thickness - 2),
                                  Qt::AlignLeft | Qt::AlignVCenter, n);
-            else
+            else if (p + theme::px(16.0) < view.bottom())
                 painter.drawText(QRectF(view.x() + 2, p + 1, thickness - 4, theme::px(16.0)),
                                  Qt::AlignLeft | Qt::AlignTop, n);
         }

@@ -50,7 +50,7 @@ void CopiesPart::build_order() {
     order_->show_value(Order::InCircle);
     order_->on_choice(this, [this](Order) { refresh(); });
     r->addWidget(order_, 1);
-    r = row("How many");
+    r = row("Copies");
     count_ = new QSpinBox(this);
     count_->setObjectName("copies-count");
     count_->setAccessibleName("How many, with the cut itself");

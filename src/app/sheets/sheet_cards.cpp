@@ -88,13 +88,14 @@ std::vector<SheetCard> cards_for(const Plan& plan, double width, double height) 
     for (const UsedSheet& u : plan.sheets.used) boxes.push_back(bounds(plan.papers.sheets[u.sheet].outline));
     const auto cell = [&](int columns) {
         const int rows = (n + columns - 1) / columns;
-        return QSizeF(width / columns - between_cards, std::max(170.0, height / rows - between_cards));
+        return QSizeF(width / columns - between_cards,
+                      std::max(theme::px(170.0), height / rows - between_cards));
     };
     int best = 1;
     double most = -1e9;
     for (int columns = 1; columns <= 6; ++columns) {
         const QSizeF c = cell(columns);
-        if (c.width() < 120) break;
+        if (c.width() < theme::px(120.0)) break;
         // Fewer rows than need scrolling count for more than any size.
         const int rows = (n + columns - 1) / columns;
         double sum = -1000 * std::max(0.0, rows * (c.height() + between_cards) - height);

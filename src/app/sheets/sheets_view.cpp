@@ -112,9 +112,9 @@ void SheetsView::paintEvent(QPaintEvent*) {
         line = "Point at a patch to see where it goes. Drag it to where you want it cut: it is pinned there "
                "and the "
                "others are laid around it. Shift and arrow keys push it, comma and full stop turn it.";
-    p.drawText(
-        QRectF(room.x(), room.y() + project.set_out.page.full_height() * scale + 10, room.width(), 120),
-        Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, line);
+    p.drawText(QRectF(room.x(), room.y() + project.set_out.page.full_height() * scale + 10, room.width(),
+                      theme::px(140.0)),
+               Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, line);
     if (hasFocus() && reached_by_key_) {
         p.setPen(QPen(theme::zest, 2));
         p.drawRect(rect().adjusted(1, 1, -1, -1));

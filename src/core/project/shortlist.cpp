@@ -14,9 +14,9 @@ namespace zesty {
 
 namespace {
 
-constexpr double grey_below = 8;   ///< chroma
-constexpr int families = 12;       ///< of hues
-constexpr int steps_of_light = 4;  ///< from black to white
+constexpr double grey_below = 8;  ///< chroma
+constexpr int families = 12;      ///< of hues
+constexpr int steps_of_light = 4; ///< from black to white
 
 /// Papers of the same one can stand for each other.
 struct Kind {

@@ -10,12 +10,12 @@ namespace zesty {
 
 inline constexpr std::size_t most_compared = 160;
 
-/// The project with at most about so many papers; the very same where it has no more. `also` are ids that must
-/// stay.
+/// The project with at most about so many papers; the very same where it has no more. `also` are ids that
+/// must stay.
 Project with_shortlist(const Project& project, const std::set<std::string>& also = {});
 
-/// The face of the same paper and side in another stash; -1 where it is not there. `face` as faces_of() counts
-/// them.
+/// The face of the same paper and side in another stash; -1 where it is not there. `face` as faces_of()
+/// counts them.
 int same_face(const Stash& from, int face, const Stash& to);
 
 } // namespace zesty

@@ -19,8 +19,8 @@ public:
     /// In memory.
     PictureBytes(Bytes bytes);
     PictureBytes(std::shared_ptr<std::string> bytes) : PictureBytes(Bytes(std::move(bytes))) {}
-    /// `key` stands for the bytes wherever they are, such as a sum of them; `read` may be called on any thread
-    /// and gives null when they cannot be read any more.
+    /// `key` stands for the bytes wherever they are, such as a sum of them; `read` may be called on any
+    /// thread and gives null when they cannot be read any more.
     static PictureBytes elsewhere(std::string key, std::size_t size, std::function<Bytes()> read);
 
     explicit operator bool() const { return state_ != nullptr; }

@@ -37,9 +37,9 @@ QImage DecodedPictures::image(unsigned number, const PictureBytes& bytes, int le
 std::vector<QImage> DecodedPictures::decode(unsigned number, const PictureBytes& from, int finest_kept) {
     std::vector<QImage> out;
     const auto bytes = from.get();
-    const auto picture = bytes ? read_picture(QByteArray::fromRawData(bytes->data(),
-                                                                      static_cast<qsizetype>(bytes->size())))
-                               : fail(ErrorKind::Unreadable, "a picture cannot be read any more");
+    const auto picture =
+        bytes ? read_picture(QByteArray::fromRawData(bytes->data(), static_cast<qsizetype>(bytes->size())))
+              : fail(ErrorKind::Unreadable, "a picture cannot be read any more");
     QImage image = picture ? picture->convertToFormat(QImage::Format_ARGB32_Premultiplied) : QImage();
     for (int level = 0; level < most_levels && !image.isNull(); ++level) {
         out.push_back(image);

@@ -1,6 +1,6 @@
 #pragma once
-// Pictures of papers as images, decoded when they are first wanted. Those that were wanted longest ago are let
-// go beyond a bound, and decoded again when somebody wants them.
+// Pictures of papers as images, decoded when they are first wanted. Those that were wanted longest ago are
+// let go beyond a bound, and decoded again when somebody wants them.
 
 #include "core/stash/picture_bytes.h"
 

@@ -1,5 +1,7 @@
-// Every reader as a target for a fuzzer: whatever the bytes are, it says yes or no. Which one is meant is
-// said when it is compiled (ZESTY_FUZZED), so that each has an executable and a corpus of its own.
+// Every reader as a target for a fuzzer: whatever the bytes are, it says yes or no. Each has a corpus of its
+// own; a fuzzer has an executable for each (ZESTY_FUZZED names it), a short run is told which one is meant.
+
+#include "readers.h"
 
 #include "io/dxf/dxf_reader.h"
 #include "io/json_shapes.h"
@@ -15,6 +17,7 @@
 
 #include <QTemporaryDir>
 #include <cstdlib>
+#include <map>
 
 namespace zesty {
 namespace {
@@ -23,21 +26,21 @@ Result<PictureBytes> no_picture(const std::string& name) {
     return fail(ErrorKind::BadInput, name + " is not there");
 }
 
-[[maybe_unused]] void svg(const QByteArray& bytes) {
+void svg(const QByteArray& bytes) {
     (void)read_svg(bytes);
 }
 
-[[maybe_unused]] void dxf(const QByteArray& bytes) {
+void dxf(const QByteArray& bytes) {
     (void)read_dxf(bytes);
 }
 
-[[maybe_unused]] void picture(const QByteArray& bytes) {
+void picture(const QByteArray& bytes) {
     (void)trace_picture(bytes);
 }
 
 /// A whole file, or the decisions alone, as few changed archives would unpack. What was read can be written,
 /// and is the same when it is read again.
-[[maybe_unused]] void project(const QByteArray& bytes) {
+void project(const QByteArray& bytes) {
     if (bytes.startsWith('{')) {
         if (const auto json = parse_json(bytes.toStdString(), "fuzzed"))
             (void)decisions_from(*json, "fuzzed");
@@ -51,31 +54,47 @@ Result<PictureBytes> no_picture(const std::string& name) {
     if (!again || !(*again == *read)) std::abort();
 }
 
-[[maybe_unused]] void stash(const QByteArray& bytes) {
+void stash(const QByteArray& bytes) {
     const auto json = parse_json(bytes.toStdString(), "fuzzed");
     if (json) (void)stash_from(*json, "fuzzed", no_picture);
 }
 
-[[maybe_unused]] void table(const QByteArray& bytes) {
+void table(const QByteArray& bytes) {
     (void)stash_from_csv(bytes.toStdString(), "fuzzed", no_picture);
 }
 
-[[maybe_unused]] void nest_job(const QByteArray& bytes) {
+void nest_job(const QByteArray& bytes) {
     const auto json = parse_json(bytes.toStdString(), "fuzzed");
     if (json) (void)nest_job_from(*json, "fuzzed");
 }
 
-[[maybe_unused]] void database(const QByteArray& bytes) {
+void database(const QByteArray& bytes) {
     static const QTemporaryDir folder;
     const QString path = folder.filePath("fuzzed.stash");
     if (!write_file(path, bytes)) return;
     if (auto store = StashStore::open(path)) (void)store->read();
 }
 
+const std::map<std::string, void (*)(const QByteArray&)> readers{
+    {"svg", svg},     {"dxf", dxf},     {"picture", picture},   {"project", project},
+    {"stash", stash}, {"table", table}, {"nest_job", nest_job}, {"database", database}};
+
 } // namespace
+
+bool is_reader(const std::string& name) {
+    return readers.contains(name);
+}
+
+void read_as(const std::string& reader, const QByteArray& bytes) {
+    readers.at(reader)(bytes);
+}
+
 } // namespace zesty
 
+#ifdef ZESTY_FUZZED
 extern "C" int LLVMFuzzerTestOneInput(const unsigned char* data, std::size_t size) {
-    zesty::ZESTY_FUZZED(QByteArray(reinterpret_cast<const char*>(data), static_cast<qsizetype>(size)));
+    zesty::read_as(ZESTY_FUZZED,
+                   QByteArray(reinterpret_cast<const char*>(data), static_cast<qsizetype>(size)));
     return 0;
 }
+#endif

@@ -2,15 +2,15 @@
 // a fixed seed. Faults end it the way they end a fuzzer: by the sanitizers, by a signal, or by taking too
 // long.
 //
-//     fuzz_svg CORPUS [RUNS]
+//     fuzz_readers READER CORPUS [RUNS]
+
+#include "readers.h"
 
 #include <QDir>
 #include <QFile>
 #include <chrono>
 #include <iostream>
 #include <random>
-
-extern "C" int LLVMFuzzerTestOneInput(const unsigned char* data, std::size_t size);
 
 namespace {
 
@@ -55,10 +55,9 @@ QByteArray changed(QByteArray bytes, const QByteArray& other, Random& random) {
     return bytes;
 }
 
-void run(const QByteArray& bytes) {
+void run(const std::string& reader, const QByteArray& bytes) {
     const auto begin = std::chrono::steady_clock::now();
-    LLVMFuzzerTestOneInput(reinterpret_cast<const unsigned char*>(bytes.constData()),
-                           static_cast<std::size_t>(bytes.size()));
+    zesty::read_as(reader, bytes);
     if (std::chrono::steady_clock::now() - begin < std::chrono::seconds(60)) return;
     std::cerr << "a reader took longer than a minute\n";
     std::abort();
@@ -67,8 +66,13 @@ void run(const QByteArray& bytes) {
 } // namespace
 
 int main(int count, char** words) {
+    const std::string reader = count > 1 ? words[1] : "";
+    if (!zesty::is_reader(reader)) {
+        std::cerr << "there is no reader \"" << reader << "\"\n";
+        return 2;
+    }
     QByteArrayList corpus;
-    const QDir folder(count > 1 ? words[1] : "");
+    const QDir folder(count > 2 ? words[2] : "");
     for (const QFileInfo& info : folder.entryInfoList(QDir::Files, QDir::Name)) {
         QFile file(info.filePath());
         if (file.open(QIODevice::ReadOnly)) corpus.push_back(file.readAll());
@@ -77,13 +81,13 @@ int main(int count, char** words) {
         std::cerr << "there is no corpus in " << folder.path().toStdString() << "\n";
         return 2;
     }
-    for (const QByteArray& bytes : corpus) run(bytes);
-    const int runs = count > 2 ? std::atoi(words[2]) : 300;
+    for (const QByteArray& bytes : corpus) run(reader, bytes);
+    const int runs = count > 3 ? std::atoi(words[3]) : 300;
     Random random(1);
     for (int i = 0; i < runs; ++i) {
         const auto one = static_cast<qsizetype>(any(random, static_cast<std::size_t>(corpus.size())));
         const auto other = static_cast<qsizetype>(any(random, static_cast<std::size_t>(corpus.size())));
-        run(changed(corpus[one], corpus[other], random));
+        run(reader, changed(corpus[one], corpus[other], random));
     }
     std::cout << corpus.size() << " files as they are, " << runs << " changed\n";
     return 0;

@@ -90,6 +90,46 @@ TEST(Textures, SideBIsSeenFromBehind) {
     EXPECT_EQ(seen_at(b, {60, 20}, 2), QColor(Qt::blue));
 }
 
+TEST(Textures, APictureThatCannotBeReadAnyMoreIsThePapersColour) {
+    Stash s = two_colours();
+    const auto bytes = s.pictures.at("two.png").get();
+    bool there = true;
+    s.pictures["two.png"] =
+        PictureBytes::elsewhere("two", bytes->size(), [&] { return there ? bytes : PictureBytes::Bytes(); });
+    const Textures t(project_with(s));
+    EXPECT_EQ(seen_at(t.brush(0, {}, 2), {40, 20}, 2), QColor(Qt::red)) << "read when it is wanted";
+    there = false;
+    EXPECT_EQ(seen_at(t.brush(0, {}, 2), {40, 20}, 2), QColor(Qt::red)) << "decoded already";
+    const Textures late(project_with(s));
+    EXPECT_EQ(late.brush(0, {}).color(), late.colour(0));
+    EXPECT_TRUE(late.brush(0, {}).textureImage().isNull());
+}
+
+TEST(Textures, MorePicturesThanThereIsMemoryForAreDecodedAgain) {
+    // Thirty pictures of 1600 x 1600 take 300 MB.
+    QImage large(1600, 1600, QImage::Format_RGB32);
+    large.fill(Qt::white);
+    Stash s;
+    for (int i = 0; i < 30; ++i) {
+        large.fill(QColor::fromHsv(12 * i, 200, 200));
+        QByteArray png;
+        QBuffer buffer(&png);
+        large.save(&buffer, "PNG");
+        Paper p;
+        p.id = std::to_string(i);
+        p.picture = p.id + ".png";
+        p.sheets.push_back({{{{0, 0}, {100, 0}, {100, 100}, {0, 100}}, {}}});
+        s.papers.push_back(p);
+        s.pictures[p.picture] = std::make_shared<const std::string>(png.toStdString());
+    }
+    const Textures t(project_with(s));
+    for (int round = 0; round < 2; ++round)
+        for (int i = 0; i < 30; ++i) {
+            const QColor seen = seen_at(t.brush(i, {}), {50, 50}, 2);
+            EXPECT_NEAR(seen.hsvHue(), 12 * i, 1) << "round " << round;
+        }
+}
+
 TEST(Textures, PlainAndUnknownPapersHaveAColour) {
     const Textures t(project_with(two_colours()));
     EXPECT_EQ(t.brush(1, {}).color(), QColor(1, 2, 3));

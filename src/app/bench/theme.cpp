@@ -129,13 +129,13 @@ QLabel[figure="true"] { font-size: 15px; font-weight: 600; }
 )";
 
 /// The sheet with the sizes of letters, and of what is drawn beside them, as large as they are to be.
-QString with_letters(QString sheet) {
+QString with_letters(QString out) {
     static const QRegularExpression size("(font-size: |indicator \\{ width: |height: )(\\d\\d)px");
     for (int at = 0;;) {
-        const auto found = size.match(sheet, at);
-        if (!found.hasMatch()) return sheet;
+        const auto found = size.match(out, at);
+        if (!found.hasMatch()) return out;
         const QString now = found.captured(1) + QString::number(px(found.captured(2).toInt())) + "px";
-        sheet.replace(found.capturedStart(), found.capturedLength(), now);
+        out.replace(found.capturedStart(), found.capturedLength(), now);
         at = static_cast<int>(found.capturedStart() + now.size());
     }
 }

@@ -8,6 +8,7 @@ namespace zesty {
 
 namespace {
 constexpr qsizetype most_kilobytes = 96 << 10;
+constexpr qsizetype small_kilobytes = 1 << 10;
 constexpr int most_levels = 4;
 constexpr int coarse_enough = 64; ///< pixels
 } // namespace
@@ -19,7 +20,7 @@ DecodedPictures::Levels DecodedPictures::levels(unsigned number, const PictureBy
         const std::lock_guard lock(mutex_);
         if (const auto known = levels_.find(number); known != levels_.end()) return known->second;
     }
-    decode(number, bytes, 1); // who asks paints next, and hardly ever the finest
+    decode(number, bytes, 1);
     const std::lock_guard lock(mutex_);
     return levels_[number];
 }
@@ -33,7 +34,7 @@ QImage DecodedPictures::image(unsigned number, const PictureBytes& bytes, int le
     return all.empty() ? QImage() : all[std::min(static_cast<std::size_t>(level), all.size() - 1)];
 }
 
-/// Keeps those that are not finer than asked for.
+/// Keeps those that are not finer than asked for, or small anyway.
 std::vector<QImage> DecodedPictures::decode(unsigned number, const PictureBytes& from, int finest_kept) {
     std::vector<QImage> out;
     const auto bytes = from.get();
@@ -48,9 +49,12 @@ std::vector<QImage> DecodedPictures::decode(unsigned number, const PictureBytes&
     }
     const std::lock_guard lock(mutex_);
     levels_[number] = {out.empty() ? QSize() : out[0].size(), static_cast<int>(out.size())};
-    for (int level = static_cast<int>(out.size()) - 1; level >= finest_kept && level >= 0; --level)
-        images_.insert({number, level}, new QImage(out[static_cast<std::size_t>(level)]),
-                       std::max<qsizetype>(1, out[static_cast<std::size_t>(level)].sizeInBytes() >> 10));
+    for (int level = static_cast<int>(out.size()) - 1; level >= 0; --level) {
+        const QImage& one = out[static_cast<std::size_t>(level)];
+        const qsizetype kilobytes = std::max<qsizetype>(1, one.sizeInBytes() >> 10);
+        if (level >= finest_kept || kilobytes < small_kilobytes)
+            images_.insert({number, level}, new QImage(one), kilobytes);
+    }
     return out;
 }
 

@@ -109,7 +109,7 @@ TEST_F(BuildByCommand, WhatIsTypedWrongIsOneSentenceAndChangesNothing) {
     refuses(build({"--add-step", "x", "--minutes", "-4"}), "--minutes");
     refuses(build({"--job", "mat-7"}), "there is none called 'mat-7'");
     refuses(build({"--job", "mat-1", "--machine", dir_.filePath("nobody")}), "No cutting machine answers");
-    refuses(zesty({"build", page_, "--at", "yesterday"}), "is no moment");
+    refuses(zesty({"build", page_, "--at", "yesterday"}), "is not a time");
     EXPECT_EQ(decided(), before);
 }
 

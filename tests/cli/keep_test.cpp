@@ -131,8 +131,8 @@ TEST_F(KeepByCommand, RecordsAreFoundChangedWrittenOutAndForgotten) {
     const Rgb colour = now().records[0].facts->palette.at(0).colour;
     EXPECT_NE(keep({"--like", QString::fromStdString(format_colour(colour))}).out.find("kite-hill"),
               std::string::npos);
-    expect_one_line(keep({"--like", "loud"}), "no colour");
-    expect_one_line(keep({"--shelf", "shoe"}), "none of");
+    expect_one_line(keep({"--like", "loud"}), "not a colour");
+    expect_one_line(keep({"--shelf", "shoe"}), "not one of");
     EXPECT_NE(keep({"--shelf", "paper"}).out.find(now().records[0].facts->papers.at(0).name),
               std::string::npos);
     EXPECT_NE(keep({"--shelf", "album"}).out.find("Hill album"), std::string::npos);

@@ -30,7 +30,7 @@ TEST(Cli, AStashIsFilledSearchedAndWrittenOut) {
     EXPECT_EQ(added.out, "plum: Plum, dark purple, solid, 3 sheets, kept in Blue folder\n");
     EXPECT_TRUE(zesty({"stash", stash, "--like", "#6b2d5c"}).out.starts_with("plum: "));
     expect_one_line(zesty({"stash", stash, "--add", "grey", "--colour", "kite", "--sheet", "6x6in"}),
-                    "no colour we know");
+                    "not a colour we know");
     expect_one_line(zesty({"stash", stash, "--kind", "plaid"}), "--kind");
     expect_one_line(zesty({"stash", demo::drawing()}), "not a stash database");
     // Out as a table with its pictures, and in again: the same papers.

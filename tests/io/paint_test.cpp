@@ -180,7 +180,7 @@ TEST(Fonts, TheShippedTypefaceHasFiguresOfOneWidth) {
 }
 
 TEST(PaintedCuts, AreThePictureThatWouldBePaintedAndFollowEveryChange) {
-    if (testing::sanitized()) GTEST_SKIP() << "it paints for minutes";
+    LEFT_OUT_UNDER_SANITIZERS("it paints for minutes");
     const auto opened = open_project(demo::file("kite-hill-dressed.zesty"));
     ASSERT_TRUE(opened);
     Project p = *opened;

@@ -26,3 +26,7 @@ inline int long_rounds(int all) {
 }
 
 } // namespace zesty::testing
+
+/// For a test whose time goes into work that others have the sanitizers look at.
+#define LEFT_OUT_UNDER_SANITIZERS(why)                                                                       \
+    if (zesty::testing::sanitized()) GTEST_SKIP() << why

@@ -30,14 +30,9 @@
 #include <QGuiApplication>
 #include <QHBoxLayout>
 #include <QMimeData>
-#include <QScrollArea>
 #include <QStackedWidget>
 
 namespace zesty {
-
-namespace {
-constexpr int least_second_look = 110;
-} // namespace
 
 BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, std::shared_ptr<NestMemory> memory,
                          QWidget* parent)
@@ -139,41 +134,6 @@ void BenchWindow::build_waypoints(QWidget* side) {
     for (QObject* child : middle_->children())
         if (auto* view = qobject_cast<QWidget*>(child); view && middle_->indexOf(view) < 0)
             middle_->addWidget(view);
-}
-
-QWidget* BenchWindow::build_side() {
-    auto* side = new QWidget(this);
-    side->setObjectName("side");
-    side->setFixedWidth(side_bench_width());
-    side->setStyleSheet("#side { background: #FBF8F1; border-left: 1px solid #D9D0C0; }");
-    // What is taller than the window scrolls; its bar lies on the margin that everything leaves at the right.
-    auto* scroll = new QScrollArea(side);
-    auto* content = new QWidget(scroll);
-    content->setFixedWidth(side_bench_width() - 1);
-    scroll->setWidget(content);
-    scroll->setWidgetResizable(true);
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setFocusPolicy(Qt::NoFocus);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    auto* whole = new QVBoxLayout(side);
-    whole->setContentsMargins(1, 0, 0, 0);
-    whole->addWidget(scroll);
-    auto* column = new QVBoxLayout(content);
-    column->setContentsMargins(15, 12, 0, 0);
-    column->setSpacing(10);
-    build_waypoints(content);
-    for (const WaypointView* w : waypoints_) {
-        w->panel()->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Minimum);
-        column->addWidget(w->panel());
-    }
-    auto* rule = new QFrame(content);
-    rule->setFixedHeight(1);
-    rule->setStyleSheet("background: #D9D0C0; margin-right: 16px;");
-    column->addWidget(rule);
-    second_look_ = new SecondLook(state_, content);
-    second_look_->setMinimumHeight(theme::px(least_second_look));
-    column->addWidget(second_look_, 1);
-    return side;
 }
 
 void BenchWindow::connect_views() {
@@ -281,14 +241,6 @@ void BenchWindow::connect_actions() {
     on(Act::AddPapers, [this] { drawer_->add_papers(); });
     on(Act::FindPaper, [this] { drawer_->look_for(); });
     on(Act::Clear, [this] { clear(); });
-}
-
-void BenchWindow::change_letters() {
-    const int now =
-        settings_.letters() > 0 ? settings_.letters() : static_cast<int>(std::lround(100 * theme::letters()));
-    const int next = now < 125 ? 125 : now < 150 ? 150 : 100;
-    settings_.set_letters(next);
-    say(QString("Letters are %1 % of their usual size from the next start on.").arg(next), false);
 }
 
 // --- what is on show

@@ -12,6 +12,35 @@
 
 namespace zesty {
 
+namespace {
+
+double widest_key() {
+    double out = 0;
+    const QFontMetricsF metrics(theme::font(theme::Text::Small, true));
+    for (const ActionRow& row : action_table())
+        out = std::max(out,
+                       metrics.horizontalAdvance(QKeySequence(row.key).toString(QKeySequence::NativeText)));
+    return out;
+}
+
+void paint_ground(QPainter& p, const QRectF& sheet) {
+    p.setPen(Qt::NoPen);
+    p.setBrush(theme::paper);
+    p.drawRoundedRect(sheet, theme::radius, theme::radius);
+    p.setPen(theme::ink);
+    p.setFont(theme::font(theme::Text::Title));
+    p.drawText(sheet.adjusted(24, 18, 0, 0), Qt::AlignLeft | Qt::AlignTop, "Keys");
+}
+
+void paint_more(QPainter& p, const QRectF& sheet) {
+    p.setFont(theme::font(theme::Text::Small));
+    p.setPen(theme::quiet);
+    p.drawText(sheet.adjusted(0, 24, -24, 0), Qt::AlignRight | Qt::AlignTop,
+               "The arrow keys show the other columns");
+}
+
+} // namespace
+
 KeysSheet::KeysSheet(QWidget* parent) : QWidget(parent) {
     setAccessibleName("Sheet of keys");
     hide();
@@ -27,33 +56,19 @@ void KeysSheet::paintEvent(QPaintEvent*) {
     p.fillRect(rect(), QColor(38, 36, 43, 90));
     QRectF sheet(0, 0, std::min(1240, width() - 24), std::min(620, height() - 24));
     sheet.moveCenter(QRectF(rect()).center());
-    p.setPen(Qt::NoPen);
-    p.setBrush(theme::paper);
-    p.drawRoundedRect(sheet, theme::radius, theme::radius);
-    p.setPen(theme::ink);
-    p.setFont(theme::font(theme::Text::Title));
-    p.drawText(sheet.adjusted(24, 18, 0, 0), Qt::AlignLeft | Qt::AlignTop, "Keys");
+    paint_ground(p, sheet);
     const double line_high = theme::px(20.0);
     const int columns = theme::letters() > 1.2 ? 2 : 3;
     const double column = (sheet.width() - 40) / columns;
     const double first_line = sheet.y() + 32 + line_high;
-    p.setFont(theme::font(theme::Text::Small));
-    p.setPen(theme::quiet);
-    if (count_ > columns)
-        p.drawText(sheet.adjusted(0, 24, -24, 0), Qt::AlignRight | Qt::AlignTop,
-                   "The arrow keys show the other columns");
+    if (count_ > columns) paint_more(p, sheet);
     p.setClipRect(sheet.adjusted(20, 0, -12, 0));
     first_ = std::clamp(first_, 0, std::max(0, count_ - columns));
     int at = 0;
     double x = sheet.x() + 24 - first_ * column;
     double y = first_line;
     QString chapter;
-    double key_width = 0;
-    const QFontMetricsF metrics(theme::font(theme::Text::Small, true));
-    for (const ActionRow& row : action_table())
-        key_width = std::max(
-            key_width, metrics.horizontalAdvance(QKeySequence(row.key).toString(QKeySequence::NativeText)));
-    key_width += 6;
+    const double key_width = widest_key() + 6;
     const auto line = [&](const QString& key, const QString& text) {
         p.setFont(theme::font(theme::Text::Small, true));
         p.setPen(theme::zest_text);

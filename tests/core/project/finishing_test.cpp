@@ -157,27 +157,18 @@ TEST(Finishing, TakesEverySheetThatIsCutIntoAndPutsBackWhatIsLeftOfIt) {
 }
 
 TEST(SheetMap, SaysOfEverySheetWhatIsOnThePageAndWhatWentBack) {
-    const Planned after = finished(planned(full_page(3)));
-    const auto& kept = after.project.keep;
-    const std::vector<MappedSheet> sheets = sheet_map(kept);
-    std::size_t back = 0, said = 0, patches = 0;
-    for (const StockChange& c : kept.changes) back += c.back ? static_cast<std::size_t>(c.sheet.count) : 0;
-    for (std::size_t i = 0; i < sheets.size(); ++i) {
-        Region parts = sheets[i].patches;
-        for (const SheetStock& s : sheets[i].back) parts.push_back(s.outline);
-        double sum = 0;
-        for (const Polygon& p : parts) sum += area(p);
-        EXPECT_LE(sum, area(sheets[i].outline) + 2) << "nothing is there twice";
-        EXPECT_LT(area(*subtract(parts, {sheets[i].outline})), 2) << "everything lies on its sheet";
-        for (const TakenPiece& p : sheets[i].pieces)
-            EXPECT_LT(area(*subtract({p.on_sheet}, {sheets[i].outline})), 2) << p.what;
-        said += sheets[i].back.size();
-        patches += sheets[i].patches.size();
+    const KeepDecisions kept = finished(planned(full_page(3))).project.keep;
+    int said = 0, back = 0;
+    for (const StockChange& c : kept.changes) back += c.back ? c.sheet.count : 0;
+    for (const MappedSheet& sheet : sheet_map(kept)) {
+        Region parts = sheet.patches;
+        for (const SheetStock& s : sheet.back) parts.push_back(s.outline);
+        EXPECT_NEAR(area(*unite(parts)), area(parts), 2) << "nothing is there twice";
+        EXPECT_LT(area(*subtract(parts, {sheet.outline})), 2) << "everything lies on its sheet";
+        said += static_cast<int>(sheet.back.size());
     }
-    EXPECT_GT(patches, 0u);
-    EXPECT_GT(back, 0u);
+    EXPECT_GT(back, 0);
     EXPECT_EQ(said, back) << "every scrap has its sheet";
-    EXPECT_TRUE(sheet_map({}).empty());
 }
 
 TEST(Finishing, LeavesTheFinishedPageAsItWas) {
@@ -233,6 +224,7 @@ TEST(Finishing, APaperOfWhichAScrapHasBeenUsedSinceStaysAsItIs) {
 }
 
 TEST(Finishing, OfTwoPagesCutFromOneSheetAtOnceTheSecondMakesNoPaper) {
+    LEFT_OUT_UNDER_SANITIZERS("it lays sheets for long");
     const Planned page = planned(page_with(5, 3, 2, small_drawer()));
     const Stash before = stash_at_hand(page.project);
     const Stash after = stash_at_hand(finished(page).project);
@@ -319,6 +311,7 @@ TEST(Finishing, WhatIsCutIsTakenFirstAndTheRestLater) {
 }
 
 TEST(Finishing, APatchThatWasCutAndIsNotWantedAnyMoreComesBackAsASpare) {
+    LEFT_OUT_UNDER_SANITIZERS("it lays sheets for long");
     Planned page = planned(page_with(4, 3, 2, small_drawer()));
     Planned partly = finished(page);
     partly.project.keep.finished.clear();
@@ -340,6 +333,7 @@ TEST(Finishing, APatchThatWasCutAndIsNotWantedAnyMoreComesBackAsASpare) {
 }
 
 TEST(Finishing, ScrapsOfABaseThatIsTrimmedAfterWetWorkAreMarkedAsNotClean) {
+    LEFT_OUT_UNDER_SANITIZERS("it lays sheets for long");
     Project page = full_page(3);
     WetZone wash;
     wash.shape = WetShape::Box;
@@ -373,6 +367,7 @@ TEST(Finishing, StainedScrapsAreCutIntoLast) {
 }
 
 TEST(Finishing, ItsRecordSaysWhatWasUsedAndWhatCameBack) {
+    LEFT_OUT_UNDER_SANITIZERS("it lays sheets for long");
     const Planned before = planned(full_page(9));
     const auto steps = build_steps(before.project, before.plan);
     const Finishing f = finishing(before);

@@ -105,6 +105,7 @@ TEST(HiddenStock, AFrameThatIsNotGuttedGivesNothing) {
 }
 
 TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
+    LEFT_OUT_UNDER_SANITIZERS("it lays sheets for long");
     std::set<std::string> kinds;
     const int sizes = std::max(4, testing::long_rounds(16));
     for (int k = 0; k < sizes; ++k) {
@@ -142,6 +143,7 @@ TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
 }
 
 TEST(WhyPage, CountsPapersAndTheirSidesApart) {
+    LEFT_OUT_UNDER_SANITIZERS("it lays sheets for long");
     Stash s;
     s.papers = {stock_paper("a", {200, 60, 50}, 304.8, 1), stock_paper("b", {60, 60, 200}, 304.8, 1)};
     s.papers[0].back = PaperFace{{240, 240, 120}, ""};

@@ -57,7 +57,7 @@ TEST_F(HoldsByCommand, WhatIsTypedWrongIsOneSentenceAndChangesNothing) {
     refuses(dress({"--hold", "photo:9=thin"}), "there are 2 of 'photo'");
     refuses(dress({"--hold", "photo:0=thin"}), "--hold");
     refuses(dress({"--hold", "photo:1=sideways"}), "--hold");
-    refuses(dress({"--hold", "kite:1=thin"}), "none of cut");
+    refuses(dress({"--hold", "kite:1=thin"}), "not one of cut");
     refuses(dress({"--free-part", "1,2"}), "not x,y,radius");
     refuses(dress({"--foot", "20"}), "--foot");
     refuses(dress({"--put-aside", QString(300, 'x')}), "--put-aside");

@@ -249,7 +249,7 @@ TEST_F(CliSetOut, TitlesEmbellishmentsAndJournalingThatGoesWithAPhoto) {
                   .code,
               0);
     ASSERT_EQ(things({"--letters", "cork:stickers:13mm:WINDYUPHL", "--thing-name", "Cork"}).code, 0);
-    expect_one_line(things({"--embellishment", "bow:nothing:9mm"}), "is none of");
+    expect_one_line(things({"--embellishment", "bow:nothing:9mm"}), "is not one of");
     expect_one_line(things({"--embellishment", "bow"}), "needs a size");
     expect_one_line(things({"--letters", "cork:stickers:13mm"}), "id:kind:height:letters");
     expect_one_line(things({"--remove-thing", "nobody"}), "there is no");
@@ -290,7 +290,7 @@ TEST_F(CliSetOut, TitlesEmbellishmentsAndJournalingThatGoesWithAPhoto) {
     const Ran sewn = dress({"--stitch", "back", "--stitch-sides", "top,bottom", "--stitch-inset", "1/2in"});
     ASSERT_EQ(sewn.code, 0) << sewn.err;
     EXPECT_NE(sewn.out.find(" holes"), std::string::npos);
-    expect_one_line(dress({"--stitch-sides", "above"}), "is none of");
+    expect_one_line(dress({"--stitch-sides", "above"}), "is not one of");
 }
 
 } // namespace zesty

@@ -48,6 +48,8 @@ TEST(KeepJourney, APageIsFinishedUndoneAndRedoneAsOneStep) {
     Bench bench;
     go_to_keep(bench);
     EXPECT_TRUE(cards(bench).empty());
+    auto* map = bench.window().findChild<QWidget*>("sheet-map");
+    EXPECT_TRUE(map->isHidden()) << "nothing has been cut";
     EXPECT_FALSE(bench.window().findChild<QWidget*>("drawer-change")->isHidden())
         << "the drawer before and after is shown before anything happens";
     const double before = area_at_hand(bench);
@@ -56,6 +58,10 @@ TEST(KeepJourney, APageIsFinishedUndoneAndRedoneAsOneStep) {
     bench.settle();
     EXPECT_LT(area_at_hand(bench), before);
     EXPECT_FALSE(bench.document().project().keep.finished.empty());
+    EXPECT_TRUE(map->isVisible());
+    EXPECT_TRUE(map->accessibleDescription().contains("patches") &&
+                map->accessibleDescription().contains("went back"))
+        << map->accessibleDescription().toStdString();
     ASSERT_EQ(cards(bench).size(), 1u);
     EXPECT_TRUE(cards(bench)[0]->accessibleName().contains("sheet"));
     ASSERT_EQ(stash_of(bench).records.size(), 1u);

@@ -54,6 +54,7 @@ TEST_F(KeepByCommand, APageIsLookedAtFinishedAndPutBack) {
     const Ran look = keep({page()});
     ASSERT_TRUE(done(look));
     EXPECT_NE(look.out.find("Finishing takes:"), std::string::npos);
+    expect_one_line(keep({page(), "--sheets"}), "nothing has been taken");
     EXPECT_NEAR(area_now(), before, 1e-6) << "looking takes nothing";
     ASSERT_TRUE(done(keep({page(), "--story", "The red one got away.", "--tag", "wind", "--finish"})));
     EXPECT_LT(area_now(), before);
@@ -62,6 +63,10 @@ TEST_F(KeepByCommand, APageIsLookedAtFinishedAndPutBack) {
     expect_one_line(keep({page(), "--finish"}), "taken already");
     EXPECT_NE(keep({}).out.find("kite-hill: Kite Hill"), std::string::npos);
     EXPECT_NE(keep({"--where"}).out.find("on Kite Hill"), std::string::npos);
+    const Ran sheets = keep({page(), "--sheets"});
+    EXPECT_NE(sheets.out.find("patch"), std::string::npos) << sheets.out;
+    EXPECT_NE(sheets.out.find("went back in"), std::string::npos) << sheets.out;
+    EXPECT_EQ(keep({"--record", "kite-hill", "--sheets"}).out, sheets.out) << "the record remembers the page";
     ASSERT_TRUE(done(keep({page(), "--put-back"})));
     EXPECT_NEAR(area_now(), before, 1) << "all of it is there again";
     expect_one_line(keep({page(), "--put-back"}), "nothing has been taken");

@@ -231,8 +231,7 @@ void BenchWindow::connect_actions() {
     on(Act::ZoomIn, [this] { page_->zoom(1.25); });
     on(Act::ZoomOut, [this] { page_->zoom(0.8); });
     const auto fold = [this](bool folded) {
-        if (about_the_page() || theme::letters() > theme::letters_that_crowd)
-            settings_.set_drawer_folded(folded);
+        if (about_the_page() || theme::crowded()) settings_.set_drawer_folded(folded);
         drawer_->fold(folded);
     };
     on(Act::FoldDrawer, [this, fold] { fold(!drawer_->folded()); });
@@ -267,8 +266,7 @@ bool BenchWindow::settled() const {
 
 void BenchWindow::show_waypoint() {
     page_->show_waypoint(&waypoint());
-    drawer_->fold((about_the_page() || theme::letters() > theme::letters_that_crowd) &&
-                  settings_.drawer_folded());
+    drawer_->fold((about_the_page() || theme::crowded()) && settings_.drawer_folded());
     show_middle();
     for (WaypointView* w : waypoints_) {
         w->panel()->setVisible(w == &waypoint());

@@ -74,7 +74,7 @@ void Drawer::build_head(QHBoxLayout* head) {
         rebuild(papers_to_show());
         refresh();
     });
-    if (theme::letters() > theme::letters_that_crowd)
+    if (theme::crowded())
         column_->addWidget(filter_);
     else
         head->addWidget(filter_);

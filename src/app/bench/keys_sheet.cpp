@@ -58,7 +58,7 @@ void KeysSheet::paintEvent(QPaintEvent*) {
     sheet.moveCenter(QRectF(rect()).center());
     paint_ground(p, sheet);
     const double line_high = theme::px(20.0);
-    const int columns = theme::letters() > 1.2 ? 2 : 3;
+    const int columns = theme::crowded() ? 2 : 3;
     const double column = (sheet.width() - 40) / columns;
     const double first_line = sheet.y() + 32 + line_high;
     if (count_ > columns) paint_more(p, sheet);

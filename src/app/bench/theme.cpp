@@ -29,6 +29,10 @@ double letters() {
     return letters_now;
 }
 
+bool crowded() {
+    return letters_now > 1.2;
+}
+
 int px(int usual) {
     return static_cast<int>(std::lround(usual * letters_now));
 }

@@ -34,7 +34,7 @@ void set_letters(double factor);
 double letters();
 inline constexpr double largest_letters = 1.5;
 /// From here on the drawer leaves its room to the page, and its head goes on in a second row.
-inline constexpr double letters_that_crowd = 1.2;
+bool crowded();
 /// A length beside letters, in pixels: as much larger as they are.
 int px(int usual);
 double px(double usual);

@@ -267,7 +267,7 @@ void StepView::refresh() {
                         .arg(k + 1)
                         .arg(words(desk_.steps()[k].what), in_minutes(desk_.now().steps[k].left));
     // With large letters the step has the room; what comes next is in the list beside it.
-    const bool crowded = theme::letters() > theme::letters_that_crowd;
+    const bool crowded = theme::crowded();
     then_->setText(next.isEmpty() || crowded ? QString() : "Then: " + next.join("; ") + ".");
 }
 

@@ -1,11 +1,11 @@
 #include "core/match/capacity.h"
 
+#include "core/geometry/hash.h"
 #include "core/geometry/measure.h"
 #include "core/match/pattern_turn.h"
 #include "core/sheets/laid.h"
 
 #include <algorithm>
-#include <bit>
 #include <cassert>
 #include <cmath>
 #include <limits>
@@ -24,26 +24,7 @@ constexpr double tone_tolerance = 0.05; ///< of an ombre's way from light to dar
 constexpr double most_from_end = 0.12;  ///< of the same
 constexpr std::size_t most_motifs = 300;
 
-void mix(std::uint64_t& h, std::uint64_t v) {
-    h ^= v + 0x9e3779b97f4a7c15ull + (h << 6) + (h >> 2);
-    h *= 0x100000001b3ull;
-}
-
-void mix(std::uint64_t& h, const Polygon& p) {
-    const auto ring = [&](const Ring& r) {
-        mix(h, r.size());
-        for (Point q : r) {
-            mix(h, std::bit_cast<std::uint64_t>(q.x));
-            mix(h, std::bit_cast<std::uint64_t>(q.y));
-        }
-    };
-    ring(p.outer);
-    for (const Ring& r : p.holes) ring(r);
-}
-
-void mix(std::uint64_t& h, double v) {
-    mix(h, std::bit_cast<std::uint64_t>(v));
-}
+using zesty::mix;
 
 void mix(std::uint64_t& h, const PatchPattern& p) {
     mix(h, p.slant_deg.value_or(1e9));

@@ -1,6 +1,6 @@
 #include "core/sheets/nest_memory.h"
 
-#include <bit>
+#include "core/geometry/hash.h"
 
 namespace zesty {
 
@@ -10,26 +10,15 @@ namespace {
 struct Hash {
     std::uint64_t value = 0xcbf29ce484222325ull;
 
-    void add(std::uint64_t v) {
-        value ^= v + 0x9e3779b97f4a7c15ull + (value << 6) + (value >> 2);
-        value *= 0x100000001b3ull;
-    }
-    void add(double v) { add(std::bit_cast<std::uint64_t>(v)); }
+    void add(std::uint64_t v) { mix(value, v); }
+    void add(double v) { mix(value, v); }
     void add(int v) { add(static_cast<std::uint64_t>(v)); }
     void add(bool v) { add(static_cast<std::uint64_t>(v)); }
     void add(Point p) {
         add(p.x);
         add(p.y);
     }
-    void add(const Ring& ring) {
-        add(static_cast<std::uint64_t>(ring.size()));
-        for (const Point p : ring) add(p);
-    }
-    void add(const Polygon& polygon) {
-        add(polygon.outer);
-        add(static_cast<std::uint64_t>(polygon.holes.size()));
-        for (const Ring& hole : polygon.holes) add(hole);
-    }
+    void add(const Polygon& polygon) { mix(value, polygon); }
     void add(const NestPin& pin) {
         add(pin.sheet);
         add(pin.rotation_deg);

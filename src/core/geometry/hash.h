@@ -1,6 +1,6 @@
 #pragma once
-// Values mixed into one number, so that what has been worked out of them is found again. Not for files: it may
-// change with the program.
+// Values mixed into one number, so that what has been worked out of them is found again. Not for files: it
+// may change with the program.
 
 #include "core/geometry/shapes.h"
 

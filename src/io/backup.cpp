@@ -5,9 +5,10 @@
 #include "io/read_file.h"
 #include "io/zip.h"
 
-#include <QBuffer>
 #include <QCryptographicHash>
+#include <QDir>
 #include <QFile>
+#include <QFileInfo>
 #include <map>
 #include <set>
 
@@ -17,43 +18,82 @@ using nlohmann::json;
 
 namespace {
 
-constexpr qint64 most_packed = 1900LL << 20;
+constexpr qint64 most_unpacked = 16LL << 30;
+constexpr qint64 most_said = 1 << 20; ///< of backup.json
 constexpr const char* backup_format = "zesty-backup/1";
 
-std::string digest_of(const QByteArray& bytes) {
-    return QCryptographicHash::hash(bytes, QCryptographicHash::Sha256).toHex().toStdString();
+/// On a disk, which the usual place for what is temporary need not be.
+Result<std::shared_ptr<QTemporaryDir>> room_to_unpack() {
+    const QString where = qEnvironmentVariableIsSet("TMPDIR") ? QDir::tempPath() : QString("/var/tmp");
+    auto out = std::make_shared<QTemporaryDir>(where + "/zesty-XXXXXX");
+    if (!out->isValid())
+        return fail(ErrorKind::Unwritable, where.toStdString() + ": nothing can be unpacked there: " +
+                                               out->errorString().toStdString());
+    return out;
 }
 
-using Parts = std::map<std::string, QByteArray>;
+std::string digest_of(QIODevice& bytes) {
+    QCryptographicHash hash(QCryptographicHash::Sha256);
+    hash.addData(&bytes);
+    return hash.result().toHex().toStdString();
+}
 
-Result<Parts> parts_of(const QByteArray& data, const std::string& what) {
+std::string digest_of_file(const QString& path) {
+    QFile file(path);
+    return file.open(QIODevice::ReadOnly) ? digest_of(file) : std::string();
+}
+
+using Digests = std::map<std::string, std::string>;
+
+/// Whether the archive says of each of its parts what it is.
+Result<void> as_said(const QByteArray& said, const Digests& parts, const std::string& what) {
     const auto damaged = [&] { return fail(ErrorKind::BadInput, what + ": the backup is damaged"); };
-    const auto entries = unpacked(data, most_packed, [](const QString&) { return true; });
-    if (!entries) {
-        if (entries.error().kind == ErrorKind::TooLarge)
-            return fail(ErrorKind::TooLarge, what + ": the backup is too large");
-        if (entries.error().kind == ErrorKind::Unreadable && !data.startsWith("PK"))
-            return fail(ErrorKind::BadInput, what + ": this is not a backup of a stash");
+    const auto read = parse_json(said.toStdString(), what);
+    if (!read || !read->is_object() || !read->contains("format") || !(*read)["format"].is_string())
         return damaged();
-    }
-    Parts out;
-    for (const ZipEntry& e : *entries) out[e.path.toStdString()] = e.bytes;
-    if (!out.contains("backup.json"))
-        return fail(ErrorKind::BadInput, what + ": this is not a backup of a stash");
-    const auto said = parse_json(out["backup.json"].toStdString(), what);
-    if (!said || !said->is_object() || !said->contains("format") || !(*said)["format"].is_string())
-        return damaged();
-    if (const std::string of = (*said)["format"]; of != backup_format)
+    if (const std::string of = (*read)["format"]; of != backup_format)
         return fail(of.rfind("zesty-backup/", 0) == 0 ? ErrorKind::NewerFormat : ErrorKind::BadInput,
                     what + ": the format \"" + of + "\" is not " + backup_format);
-    out.erase("backup.json");
-    if (!said->contains("sha256") || !(*said)["sha256"].is_object() || !out.contains("stash"))
+    if (!read->contains("sha256") || !(*read)["sha256"].is_object() || !parts.contains("stash"))
         return damaged();
-    for (const auto& [name, bytes] : out) {
-        const auto digest = (*said)["sha256"].find(name);
-        if (digest == (*said)["sha256"].end() || *digest != digest_of(bytes)) return damaged();
+    for (const auto& [name, digest] : parts) {
+        const auto of = (*read)["sha256"].find(name);
+        if (of == (*read)["sha256"].end() || *of != digest) return damaged();
     }
-    return out;
+    return {};
+}
+
+/// Its parts as files in `folder`, or only looked at without one. Refused where one is not as it is said.
+Result<void> take_apart(const QString& archive, const QString& folder, const std::string& what) {
+    QFile file(archive);
+    if (!file.open(QIODevice::ReadOnly))
+        return fail(ErrorKind::Unreadable, what + ": " + file.errorString().toStdString());
+    const bool is_zip = file.peek(2) == "PK";
+    std::optional<QByteArray> said;
+    Digests parts;
+    qint64 total = 0;
+    const auto all = each_entry(
+        file, [](const QString&) { return true; },
+        [&](const QString& path, QIODevice& bytes, qint64 size) -> Result<void> {
+            total += size;
+            if (total > most_unpacked) return fail(ErrorKind::TooLarge, what + ": the backup is too large");
+            if (parts.contains(path.toStdString())) return fail(ErrorKind::BadInput, "a part twice");
+            if (path == "backup.json") {
+                said = bytes.read(most_said);
+            } else if (!folder.isEmpty() && (path == "stash" || path == "numbers.json")) {
+                const QString part = folder + "/" + path;
+                if (auto r = copy_to_file(bytes, part, most_unpacked, part.toStdString()); !r) return r;
+                parts[path.toStdString()] = digest_of_file(part);
+            } else {
+                parts[path.toStdString()] = digest_of(bytes);
+            }
+            return {};
+        });
+    if (!all && (all.error().kind == ErrorKind::TooLarge || all.error().kind == ErrorKind::Unwritable))
+        return all;
+    if (!all && is_zip) return fail(ErrorKind::BadInput, what + ": the backup is damaged");
+    if (!all || !said) return fail(ErrorKind::BadInput, what + ": this is not a backup of a stash");
+    return as_said(*said, parts, what);
 }
 
 Result<Backup> from_database(const QString& database, std::shared_ptr<QTemporaryDir> folder) {
@@ -76,16 +116,15 @@ Result<Backup> from_database(const QString& database, std::shared_ptr<QTemporary
     return out;
 }
 
-Result<Backup> from_parts(const Parts& parts, const std::string& what) {
-    auto folder = std::make_shared<QTemporaryDir>();
-    const QString database = folder->filePath("stash");
-    if (auto r = write_file(database, parts.at("stash")); !r) return tl::make_unexpected(r.error());
-    auto out = from_database(database, folder);
+Result<Backup> from_archive(const QString& archive, const std::string& what) {
+    const auto room = room_to_unpack();
+    if (!room) return tl::make_unexpected(room.error());
+    const std::shared_ptr<QTemporaryDir>& folder = *room;
+    if (auto r = take_apart(archive, folder->path(), what); !r) return tl::make_unexpected(r.error());
+    auto out = from_database(folder->filePath("stash"), folder);
     if (!out) return fail(out.error().kind, what + ": the backup is damaged");
-    const auto numbers = parts.find("numbers.json");
-    if (numbers == parts.end()) return out;
     const QString file = folder->filePath("numbers.json");
-    if (auto r = write_file(file, numbers->second); !r) return tl::make_unexpected(r.error());
+    if (!QFile::exists(file)) return out;
     const auto read = read_own_numbers(file);
     if (!read) return fail(read.error().kind, what + ": the numbers in the backup are damaged");
     out->numbers = *read;
@@ -101,42 +140,39 @@ bool looks_like_backup(const QString& path) {
 
 Result<Backup> read_backup(const QString& from) {
     const std::string what = from.toStdString();
-    auto data = read_file(from, most_packed);
-    if (!data) return tl::make_unexpected(data.error());
-    if (!StashStore::looks_like_one(from)) {
-        const auto parts = parts_of(*data, what);
-        if (!parts) return tl::make_unexpected(parts.error());
-        return from_parts(*parts, what);
-    }
+    if (!QFileInfo::exists(from)) return fail(ErrorKind::Unreadable, what + ": there is no such file");
+    if (!QFileInfo(from).isFile()) return fail(ErrorKind::Unreadable, what + ": this is not a file");
+    if (!StashStore::looks_like_one(from)) return from_archive(from, what);
     // On a copy: opening brings a database of an older version up to date.
-    auto folder = std::make_shared<QTemporaryDir>();
-    const QString database = folder->filePath("stash");
-    if (auto r = write_file(database, *data); !r) return tl::make_unexpected(r.error());
-    auto out = from_database(database, folder);
+    const auto folder = room_to_unpack();
+    if (!folder) return tl::make_unexpected(folder.error());
+    const QString database = (*folder)->filePath("stash");
+    QFile file(from);
+    if (!file.open(QIODevice::ReadOnly))
+        return fail(ErrorKind::Unreadable, what + ": " + file.errorString().toStdString());
+    if (auto r = copy_to_file(file, database, most_unpacked, database.toStdString()); !r)
+        return tl::make_unexpected(r.error());
+    auto out = from_database(database, *folder);
     if (!out) return fail(out.error().kind, what + ": this is not a backup of a stash, or it is damaged");
     return out;
 }
 
 Result<void> write_backup(const StashStore& store, const QString& numbers_file, const QString& to) {
-    const QTemporaryDir aside;
-    const QString database = aside.filePath("backup.stash");
-    if (auto r = store.back_up(database); !r) return r;
-    const auto stash = read_file(database, most_packed);
-    if (!stash) return tl::make_unexpected(stash.error());
-    std::vector<ZipEntry> entries{{"stash", *stash}};
-    if (QFile::exists(numbers_file)) {
-        const auto numbers = read_file(numbers_file, 1 << 20);
-        if (!numbers) return tl::make_unexpected(numbers.error());
-        entries.push_back({"numbers.json", *numbers});
-    }
+    const std::string what = to.toStdString();
+    const auto aside = folder_beside(to);
+    if (!aside) return tl::make_unexpected(aside.error());
+    const QTemporaryDir& folder = **aside;
+    std::vector<ZipFile> parts{{"stash", folder.filePath("stash")}};
+    if (auto r = store.back_up(parts.front().file); !r) return r;
+    if (QFile::exists(numbers_file)) parts.push_back({"numbers.json", numbers_file});
     json said{{"format", backup_format}, {"sha256", json::object()}};
-    for (const ZipEntry& e : entries) said["sha256"][e.path.toStdString()] = digest_of(e.bytes);
-    entries.push_back({"backup.json", QByteArray::fromStdString(said.dump(1))});
-    const auto bytes = packed(entries);
-    if (!bytes) return fail(bytes.error().kind, to.toStdString() + ": " + bytes.error().message);
-    const auto again = parts_of(*bytes, to.toStdString());
-    if (!again) return tl::make_unexpected(again.error());
-    return write_file(to, *bytes);
+    for (const ZipFile& part : parts) said["sha256"][part.path.toStdString()] = digest_of_file(part.file);
+    parts.push_back({"backup.json", folder.filePath("backup.json")});
+    if (auto r = write_file(parts.back().file, QByteArray::fromStdString(said.dump(1))); !r) return r;
+    const QString archive = folder.filePath("archive");
+    if (auto r = pack_files(parts, archive); !r) return fail(r.error().kind, what + ": " + r.error().message);
+    if (auto r = take_apart(archive, {}, what); !r) return r;
+    return put_in_place(archive, to);
 }
 
 } // namespace zesty

@@ -26,7 +26,6 @@ constexpr int version = 7;
 constexpr int program = 0x5A535448;  ///< "ZSTH", what SQLite calls the application id
 constexpr int patience_ms = 10'000;  ///< while another program writes
 constexpr int most_bytes = 64 << 20; ///< of one value
-constexpr qint64 most_backup = 2LL << 30;
 
 /// Counts the steps of a question down; one that goes on for ever is given up.
 int count_down(void* steps_left) {
@@ -276,8 +275,9 @@ Result<void> StashStore::remove(const std::string& id) {
 }
 
 Result<void> StashStore::back_up(const QString& to) const {
-    const QTemporaryDir aside;
-    const QString copy = aside.filePath("backup.stash");
+    const auto aside = folder_beside(to);
+    if (!aside) return tl::make_unexpected(aside.error());
+    const QString copy = (*aside)->filePath("backup.stash");
     *steps_left_ = most_steps;
     Statement into(db_.get(), "VACUUM INTO ?");
     if (!into.text(1, copy.toStdString()).done()) return trouble("read");
@@ -286,9 +286,7 @@ Result<void> StashStore::back_up(const QString& to) const {
     if (const auto there = open(copy); !there || !there->is_whole(*now))
         return fail(ErrorKind::Unwritable,
                     to.toStdString() + ": the backup is not as the stash is; nothing was written");
-    const auto bytes = read_file(copy, most_backup);
-    if (!bytes) return tl::make_unexpected(bytes.error());
-    return write_file(to, *bytes);
+    return put_in_place(copy, to);
 }
 
 Result<void> StashStore::restore(const QString& from) {

@@ -1,5 +1,6 @@
 #pragma once
-// ZIP archives, put together and, within limits, taken apart.
+// ZIP archives, put together and, within limits, taken apart: in memory, or piece by piece where they may be
+// too large for it.
 
 #include "core/result.h"
 
@@ -7,6 +8,8 @@
 #include <QString>
 #include <functional>
 #include <vector>
+
+class QIODevice;
 
 namespace zesty {
 
@@ -21,7 +24,20 @@ struct ZipEntry {
 Result<std::vector<ZipEntry>> unpacked(const QByteArray& data, qint64 most_bytes,
                                        const std::function<bool(const QString& path)>& wanted);
 
+/// The wanted ones one after the other: `take` reads `bytes`, which are `size` if the archive tells the
+/// truth; its error ends it. Errors as above but for TooLarge, which is up to `take`.
+Result<void>
+each_entry(QIODevice& archive, const std::function<bool(const QString& path)>& wanted,
+           const std::function<Result<void>(const QString& path, QIODevice& bytes, qint64 size)>& take);
+
 /// An archive of these, the same for the same entries. Unwritable where it cannot be packed.
 Result<QByteArray> packed(const std::vector<ZipEntry>& entries);
+
+struct ZipFile {
+    QString path; ///< in the archive
+    QString file; ///< on disk, where its bytes are
+};
+/// The same of files, which are packed fast rather than small, into a new file.
+Result<void> pack_files(const std::vector<ZipFile>& files, const QString& to);
 
 } // namespace zesty

@@ -103,7 +103,7 @@ void add_a_layer_and_say_where(Bench& bench) {
 TEST(DressJourney, APhotoGetsMatsAStripGoesUnderItAndSliversAreCured) {
     Bench bench;
     bench.open(demo::project());
-    bench.document().change("Put a photo on the page", [](Project& p) {
+    bench.document().change("Add a photo to the page", [](Project& p) {
         Photo photo;
         photo.name = "Mia";
         photo.width = 152.4;
@@ -235,6 +235,55 @@ TEST(DressJourney, StitchingIsAddedSetInAndRemoved) {
     EXPECT_EQ(bench.document().project().dress.stitchings.size(), 1u);
     while (bench.document().history().canUndo()) bench.document().history().undo();
     bench.settle();
+}
+
+TEST(DressJourney, ALetterSetIsAddedToTheDrawerUsedChangedAndRemoved) {
+    Bench bench;
+    bench.open(demo::project());
+    bench.key(&bench.page(), Qt::Key_5, Qt::ControlModifier);
+    bench.settle();
+    press(bench, "Letters");
+    auto* list = bench.window().findChild<QListWidget*>("letter-sets-of-drawer");
+    auto* says = bench.window().findChild<QLabel*>("letters-say");
+    ASSERT_TRUE(list && list->isVisible() && says);
+    const auto sets = [&]() -> const std::vector<LetterSet>& {
+        return bench.document().project().stash->letters;
+    };
+    const auto before = sets();
+    press(bench, "Add to drawer");
+    EXPECT_TRUE(says->text().contains("name")) << says->text().toStdString();
+    testing::type(bench, "Name of the letter set", "Brass letters");
+    press(bench, "Add to drawer");
+    EXPECT_TRUE(says->text().startsWith("Type the letters")) << says->text().toStdString();
+    testing::type(bench, "The letters there are, each as often as it is there; words with spaces between",
+                  "AABCDEE");
+    testing::type(bench, "Colour of the letters, in words or as #rrggbb", "no such hue");
+    press(bench, "Add to drawer");
+    EXPECT_TRUE(says->text().contains("not a colour")) << says->text().toStdString();
+    EXPECT_EQ(sets(), before) << "nothing is added that is not whole";
+    testing::type(bench, "Colour of the letters, in words or as #rrggbb", "#803a20");
+    testing::type(bench, "Height of a capital", "1/2 in");
+    press(bench, "Add to drawer");
+    ASSERT_EQ(sets().size(), before.size() + 1);
+    const LetterSet added = sets().back();
+    EXPECT_EQ(added.id, "brass-letters");
+    EXPECT_EQ(added.letters.at("A").count, 2);
+    EXPECT_NEAR(added.height, mm_per_inch / 2, 1e-9);
+    EXPECT_EQ(list->currentRow(), list->count() - 1);
+    EXPECT_TRUE(list->currentItem()->text().contains("7 letters left"))
+        << list->currentItem()->text().toStdString();
+    // Two have been used elsewhere; the exact colour stays though it is said in words.
+    testing::type(bench, "The letters there are, each as often as it is there; words with spaces between",
+                  "ABCDE");
+    press(bench, "Change set");
+    EXPECT_EQ(sets().back().letters.at("E").count, 1);
+    EXPECT_EQ(sets().back().colour, added.colour);
+    EXPECT_EQ(sets().back().uid, added.uid);
+    press(bench, "Remove set");
+    EXPECT_EQ(sets().size(), before.size());
+    for (int i = 0; i < 3; ++i) bench.document().history().undo();
+    bench.settle();
+    EXPECT_EQ(sets().size(), before.size()) << "added, changed and removed are a step each";
 }
 
 } // namespace zesty

@@ -1,10 +1,10 @@
 #include "app/bench/add_paper_line.h"
 
+#include "app/bench/pick_colour.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/stash/colour_words.h"
 
-#include <QColorDialog>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
@@ -172,8 +172,8 @@ void AddPaperLine::offer_colours(const std::vector<PaletteColour>& palette) {
 
 void AddPaperLine::pick_colour() {
     const auto now = colour_called(colour_->text().toStdString()).value_or(Rgb{0xF6, 0xEC, 0xD2});
-    const QColor c = QColorDialog::getColor(QColor(now.r, now.g, now.b), this, "Colour of the paper");
-    if (c.isValid()) colour_->setText(c.name());
+    if (const auto colour = zesty::pick_colour(this, now, "Colour of the paper"))
+        colour_->setText(words(format_colour(*colour)));
 }
 
 void AddPaperLine::take() {

@@ -10,7 +10,7 @@ std::vector<ActionRow> dress_actions() {
         {Act::AddLayer, "Dress", "Add a paper layer", "Ctrl+Shift+M", always},
         {Act::Cure, "Dress", "Cure slivers by the smallest moves", "Ctrl+K", with_cut},
         {Act::AddTitle, "Dress", "Add a title", "Ctrl+T", always},
-        {Act::PutEmbellishment, "Dress", "Put the chosen embellishment on the page", "Ctrl+B", always},
+        {Act::PutEmbellishment, "Dress", "Add the chosen embellishment to the page", "Ctrl+B", always},
         {Act::WhatFits, "Dress", "What fits the selected opening or the free place", "Ctrl+W", always},
         {Act::WhereItFits, "Dress", "Where the chosen embellishment fits", "Ctrl+Alt+W", always},
         {Act::AddWet, "Dress", "Add wet work", "W", always},

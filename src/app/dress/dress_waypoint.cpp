@@ -60,14 +60,15 @@ int letters_short(const Plan& plan) {
 DressWaypoint::DressWaypoint(const BenchParts& bench, QWidget* side, QObject* parent)
     : WaypointView(bench, parent),
       panel_(new PanelOfParts("How will it look?",
-                              {"Wet work", "Photo mats", "Layers", "Embellishments", "Title", "Words",
-                               "Stitching", "Height", "Cover", "Frame", "Look", "Variants"},
+                              {"Wet work", "Photo mats", "Layers", "Embellishments", "Title", "Letters",
+                               "Words", "Stitching", "Height", "Cover", "Frame", "Look", "Variants"},
                               side)) {
     wet_ = new WetPart(bench.document, bench.state, bench.actions, panel_);
     mats_ = new MatsPart(bench.document, bench.state, bench.actions, panel_);
     layers_ = new LayersPart(bench.document, bench.state, bench.actions, panel_);
     things_ = new ThingsPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
     title_ = new TitlePart(bench.document, bench.state, bench.actions, panel_);
+    auto* letters = new LettersPart(bench.document, bench.state, bench.actions, panel_);
     words_ = new WordsPart(bench.document, bench.state, bench.actions, panel_);
     stitching_ = new StitchingPart(bench.document, bench.state, bench.actions, panel_);
     height_ = new HeightPart(bench.document, bench.state, bench.actions, panel_);
@@ -76,8 +77,8 @@ DressWaypoint::DressWaypoint(const BenchParts& bench, QWidget* side, QObject* pa
     cover_ = new CoverPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
     look_ = new LookPart(bench.document, bench.state, bench.actions, panel_);
     for (PanelPart* part :
-         std::initializer_list<PanelPart*>{wet_, mats_, layers_, things_, title_, words_, stitching_, height_,
-                                           cover_, frame_, look_, variants_})
+         std::initializer_list<PanelPart*>{wet_, mats_, layers_, things_, title_, letters, words_, stitching_,
+                                           height_, cover_, frame_, look_, variants_})
         panel_->add(part);
     panel_->choose(Words);
     connect(panel_, &PanelOfParts::part_chosen, this, &WaypointView::look_changed);

@@ -7,6 +7,7 @@
 #include "app/dress/frame_part.h"
 #include "app/dress/height_part.h"
 #include "app/dress/layers_part.h"
+#include "app/dress/letters_part.h"
 #include "app/dress/look_part.h"
 #include "app/dress/mats_part.h"
 #include "app/dress/stitching_part.h"
@@ -40,7 +41,21 @@ public:
     bool push(const PageHands& hands, Point way, bool more) const override;
 
 private:
-    enum Part { Wet, Mats, Layers, Things, Title, Words, Stitches, Height, Cover, Frame, Look, Variants };
+    enum Part {
+        Wet,
+        Mats,
+        Layers,
+        Things,
+        Title,
+        Letters,
+        Words,
+        Stitches,
+        Height,
+        Cover,
+        Frame,
+        Look,
+        Variants
+    };
     void connect_actions();
     void connect_held(); ///< wet work, heights, arrangements
     void show_part(Part part);

@@ -1,10 +1,10 @@
 #include "app/dress/stitching_part.h"
 
+#include "app/bench/pick_colour.h"
 #include "app/bench/wording.h"
 #include "core/sentences.h"
 
 #include <QCheckBox>
-#include <QColorDialog>
 #include <QHBoxLayout>
 
 namespace zesty {
@@ -88,12 +88,8 @@ void StitchingPart::pick_thread() {
     const int i = chosen();
     if (i < 0) return;
     const Rgb now = document_.project().dress.stitchings[static_cast<std::size_t>(i)].thread;
-    const QColor picked = QColorDialog::getColor(QColor(now.r, now.g, now.b), this, "Colour of the thread");
-    if (picked.isValid())
-        change("Colour of the thread", [&](Stitching& s) {
-            s.thread = {static_cast<std::uint8_t>(picked.red()), static_cast<std::uint8_t>(picked.green()),
-                        static_cast<std::uint8_t>(picked.blue())};
-        });
+    if (const auto thread = pick_colour(this, now, "Colour of the thread"))
+        change("Colour of the thread", [&](Stitching& s) { s.thread = *thread; });
 }
 
 void StitchingPart::add() {

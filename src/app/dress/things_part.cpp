@@ -5,6 +5,7 @@
 #include "core/project/stash_at_hand.h"
 #include "core/sentences.h"
 #include "core/setout/placed_cut.h"
+#include "core/stash/new_paper.h"
 #include "core/stash/new_things.h"
 #include "io/paint/letters.h"
 #include "io/read_file.h"
@@ -49,7 +50,7 @@ void ThingsPart::build_stock() {
     connect(stock_, &Rows::taken, this, [this] { refresh(); });
     column_->addWidget(stock_);
     auto* r = row(QString());
-    r->addWidget(button(Act::PutEmbellishment, "Put on page", true));
+    r->addWidget(button(Act::PutEmbellishment, "Add to page", true));
     r->addWidget(button(Act::WhereItFits, "Where does it fit?"));
     r->addStretch(1);
     r = row(QString());
@@ -159,10 +160,7 @@ void ThingsPart::add_to_drawer() {
         Stash out = now;
         Embellishment e;
         e.name = name;
-        std::string id = name;
-        for (char& c : id)
-            c = c == ' ' ? '-' : static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
-        e.id = free_id_among(out.embellishments, id);
+        e.id = free_id_among(out.embellishments, id_from(name));
         e.kind = new_kind_->value();
         e.outline = scanned_.outer.empty() ? outline_of_size(e.kind, width_typed_, height_typed_) : scanned_;
         e.count = count_->value();
@@ -208,7 +206,7 @@ const Embellishment* ThingsPart::chosen() const {
 }
 
 void ThingsPart::put(const std::string& id, Point at, double turn_deg) {
-    document_.change("Put an embellishment on the page", [&](Project& p) {
+    document_.change("Add an embellishment to the page", [&](Project& p) {
         if (p.dress.embellishments.size() < most_placed) p.dress.embellishments.push_back({id, at, turn_deg});
     });
     take_on_page(static_cast<int>(document_.project().dress.embellishments.size()) - 1);

@@ -289,8 +289,9 @@ void TitlePart::refresh() {
             "A title is laid out before anything is glued: letters run out, and the last one often "
             "has no room.");
     else if (stash_at_hand(p).letters.empty())
-        says_->setText("There are no letters in the drawer yet; zesty stash --letters adds a set. Widths are "
-                       "those of a plain hand.");
+        says_->setText(
+            "There are no letters in the drawer yet; Letters, above, adds a set. Until then widths are "
+            "those of a plain hand.");
     else if (plan && i < static_cast<int>(plan->dress.titles.size())) {
         const TitleFacts& t = plan->dress.titles[static_cast<std::size_t>(i)];
         says_->setText(words(format_length(t.length, p.units) + " of " + format_length(t.room, p.units) +

@@ -1,12 +1,12 @@
 #include "app/dress/wet_part.h"
 
+#include "app/bench/pick_colour.h"
 #include "app/bench/wording.h"
 #include "core/dress/wet.h"
 #include "core/project/drop_outs.h"
 #include "core/sentences.h"
 #include "io/paint/textures.h"
 
-#include <QColorDialog>
 #include <QHBoxLayout>
 
 namespace zesty {
@@ -129,13 +129,9 @@ void WetPart::add() {
 void WetPart::pick_colour() {
     const int i = chosen();
     if (i < 0) return;
-    const QColor picked = QColorDialog::getColor(
-        to_qt(document_.project().dress.wet[static_cast<std::size_t>(i)].colour), this);
-    if (picked.isValid())
-        change("Colour of the wet work", [&](WetZone& z) {
-            z.colour = {static_cast<std::uint8_t>(picked.red()), static_cast<std::uint8_t>(picked.green()),
-                        static_cast<std::uint8_t>(picked.blue())};
-        });
+    const Rgb now = document_.project().dress.wet[static_cast<std::size_t>(i)].colour;
+    if (const auto colour = zesty::pick_colour(this, now, "Colour of the wet work"))
+        change("Colour of the wet work", [&](WetZone& z) { z.colour = *colour; });
 }
 
 void WetPart::take_drop_outs() {

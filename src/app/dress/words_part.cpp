@@ -1,5 +1,6 @@
 #include "app/dress/words_part.h"
 
+#include "app/bench/pick_colour.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/dress/writing.h"
@@ -7,7 +8,6 @@
 #include "core/setout/photos.h"
 #include "core/setout/placed_cut.h"
 
-#include <QColorDialog>
 #include <QHBoxLayout>
 #include <QPlainTextEdit>
 #include <QSpinBox>
@@ -170,12 +170,8 @@ void WordsPart::pick_pen() {
     const int i = chosen();
     if (i < 0) return;
     const Rgb now = document_.project().dress.writings[static_cast<std::size_t>(i)].pen;
-    const QColor picked = QColorDialog::getColor(QColor(now.r, now.g, now.b), this, "Colour of the pen");
-    if (picked.isValid())
-        change("Colour of the pen", [&](Writing& w) {
-            w.pen = {static_cast<std::uint8_t>(picked.red()), static_cast<std::uint8_t>(picked.green()),
-                     static_cast<std::uint8_t>(picked.blue())};
-        });
+    if (const auto pen = pick_colour(this, now, "Colour of the pen"))
+        change("Colour of the pen", [&](Writing& w) { w.pen = *pen; });
 }
 
 void WordsPart::add() {

@@ -1,10 +1,10 @@
 #include "app/papers/palette_strip.h"
 
+#include "app/bench/pick_colour.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/stash/colour_words.h"
 
-#include <QColorDialog>
 #include <QHelpEvent>
 #include <QKeyEvent>
 #include <QMouseEvent>
@@ -97,11 +97,9 @@ bool PaletteStrip::event(QEvent* event) {
 void PaletteStrip::edit(int colour) {
     if (colour < 0) return;
     PaletteColour& now = shown_[static_cast<std::size_t>(colour)];
-    const QColor c =
-        QColorDialog::getColor(QColor(now.colour.r, now.colour.g, now.colour.b), this, "Colour of the paper");
-    if (!c.isValid()) return;
-    const Rgb chosen{static_cast<std::uint8_t>(c.red()), static_cast<std::uint8_t>(c.green()),
-                     static_cast<std::uint8_t>(c.blue())};
+    const auto picked = pick_colour(this, now.colour, "Colour of the paper");
+    if (!picked) return;
+    const Rgb chosen = *picked;
     if (plain_) {
         emit colour_changed(chosen);
         return;

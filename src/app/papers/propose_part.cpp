@@ -1,9 +1,9 @@
 #include "app/papers/propose_part.h"
 
+#include "app/bench/pick_colour.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 
-#include <QColorDialog>
 #include <QComboBox>
 #include <QHBoxLayout>
 #include <QProgressBar>
@@ -122,14 +122,10 @@ void ProposePart::show_zones() {
         b->setStyleSheet(
             QString("background: %1; min-height: 16px;").arg(words(format_colour(style.zones[z]))));
         connect(b, &QPushButton::clicked, this, [this, z] {
-            const QColor now = QColor(words(format_colour(document_.project().match.style.zones[z])));
-            const QColor c = QColorDialog::getColor(now, this, "Colour of the zone");
-            if (!c.isValid()) return;
-            document_.change("Colour of a zone", [&](Project& p) {
-                p.match.style.zones[z] = {static_cast<std::uint8_t>(c.red()),
-                                          static_cast<std::uint8_t>(c.green()),
-                                          static_cast<std::uint8_t>(c.blue())};
-            });
+            const auto colour =
+                pick_colour(this, document_.project().match.style.zones[z], "Colour of the zone");
+            if (!colour) return;
+            document_.change("Colour of a zone", [&](Project& p) { p.match.style.zones[z] = *colour; });
         });
         zones_->layout()->addWidget(b);
     }

@@ -60,4 +60,12 @@ LetterSet letter_set_of(const std::string& id, LetterKind kind, double height, c
     return out;
 }
 
+std::string letters_entered(const LetterSet& set) {
+    std::string out;
+    for (const auto& [piece, of] : set.letters)
+        for (int i = 0; i < (runs_out(set.kind) ? of.count : 1); ++i)
+            out += (set.kind == LetterKind::Words && !out.empty() ? " " : "") + piece;
+    return out;
+}
+
 } // namespace zesty

@@ -19,5 +19,7 @@ Polygon about_its_middle(const Polygon& outline);
 /// height. Ready-made words are separated by spaces.
 LetterSet letter_set_of(const std::string& id, LetterKind kind, double height, const std::string& letters,
                         const std::function<double(const std::string& letter)>& width_of);
+/// The other way round: what of a set is there, as it would be entered.
+std::string letters_entered(const LetterSet& set);
 
 } // namespace zesty

@@ -9,6 +9,7 @@
 #include <algorithm>
 #include <gtest/gtest.h>
 #include <numeric>
+#include <tuple>
 
 namespace zesty {
 
@@ -129,6 +130,24 @@ TEST(NewThings, AnOutlineIsMovedAboutItsMiddle) {
     EXPECT_EQ(bounds(moved).centre(), (Point{0, 0}));
     ASSERT_EQ(moved.holes.size(), 1u);
     EXPECT_NEAR(moved.holes[0][0].x, -10, 1e-9);
+}
+
+TEST(LetterSets, WhatIsEnteredIsWhatIsSaidOfThemAgain) {
+    const auto width = [](const std::string& letter) { return 5.0 + static_cast<double>(letter.size()); };
+    for (const auto& [kind, entered, again] :
+         {std::tuple(LetterKind::Stickers, "EABA CD", "AABCDE"), std::tuple(LetterKind::Dies, "BAAB", "AB"),
+          std::tuple(LetterKind::Words, " windy  hill windy", "hill windy windy"),
+          std::tuple(LetterKind::Stickers, "\u00e9Z\u00e9", "Z\u00e9\u00e9"),
+          std::tuple(LetterKind::Cut, "", "")}) {
+        const LetterSet set = letter_set_of("cork", kind, 12, entered, width);
+        EXPECT_EQ(letters_entered(set), again);
+        EXPECT_EQ(letter_set_of("cork", kind, 12, letters_entered(set), width).letters.size(),
+                  set.letters.size());
+    }
+    LetterSet used = letter_set_of("cork", LetterKind::Stickers, 12, "AAB", width);
+    used.letters["A"].count = 0;
+    EXPECT_EQ(letters_entered(used), "B") << "of a letter that is used up there is none";
+    EXPECT_DOUBLE_EQ(used.letters["B"].width, 6);
 }
 
 } // namespace zesty

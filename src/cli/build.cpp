@@ -1,6 +1,7 @@
 // The work on a page: its steps and when each is done, cutting files, lists, and what has been done of it.
 
 #include "cli/at_hand.h"
+#include "cli/build_json.h"
 #include "cli/build_machine.h"
 #include "cli/build_say.h"
 #include "cli/command.h"
@@ -16,7 +17,27 @@ namespace zesty::cli {
 namespace {
 
 bool asks(const BuildArgs& a) {
-    return a.next || a.lists || a.packing || a.trimmer || a.one_more || a.what_if || a.cutting;
+    return a.next || a.lists || a.packing || a.one_more || a.what_if || a.cutting;
+}
+
+/// Needs a Painting: letters that are cut have shapes.
+CuttingJobs cutting_of(const Planned& p) {
+    return all_cutting_jobs(p.project, p.plan, mats_of(p.project, p.plan));
+}
+
+nlohmann::json answers_json(const BuildArgs& a, const Planned& p, const std::vector<BuildStep>& steps,
+                            const BuildNow& now, std::int64_t moment) {
+    nlohmann::json out = steps_json(steps, now, p.project.build);
+    if (a.next) out["next"] = next_json(p.project, steps, moment, *a.next);
+    if (a.lists) out.update(lists_json(p.project, p.plan));
+    if (a.packing) out["packing"] = packing_json(p.project, steps, now);
+    if (a.what_if) out["what_if"] = what_if_json(p.project, p.plan);
+    if (a.one_more) out["one_more_sheet"] = one_more_sheet_json(p.project, p.plan);
+    if (a.cutting) {
+        const Painting painting;
+        out["cutting"] = cutting_json(cutting_of(p));
+    }
+    return out;
 }
 
 void answer(const BuildArgs& a, const Planned& p, const std::vector<BuildStep>& steps, const BuildNow& now,
@@ -28,7 +49,7 @@ void answer(const BuildArgs& a, const Planned& p, const std::vector<BuildStep>& 
     if (a.one_more) say_one_more_sheet(p.project, p.plan);
     if (a.cutting) {
         const Painting painting;
-        say_cutting(p.project, p.plan, all_cutting_jobs(p.project, p.plan, mats_of(p.project, p.plan)));
+        say_cutting(p.project, p.plan, cutting_of(p));
     }
 }
 
@@ -51,11 +72,10 @@ static int run_build(const BuildArgs& args) {
     const BuildNow now = build_now(steps, p->project.build, *moment, p->project.seed);
     if (!args.job.empty()) {
         const Painting painting;
-        return send_to_machine(args, p->project, p->plan,
-                               all_cutting_jobs(p->project, p->plan, mats_of(p->project, p->plan)));
+        return send_to_machine(args, p->project, p->plan, cutting_of(*p));
     }
     if (args.json)
-        std::cout << steps_json(steps, now, p->project.build).dump(1) << "\n";
+        std::cout << answers_json(args, *p, steps, now, *moment).dump(1) << "\n";
     else if (asks(args))
         answer(args, *p, steps, now, *moment);
     else
@@ -76,7 +96,7 @@ void add_cutting_options(CLI::App& c, BuildArgs& a) {
     c.add_option("--material", a.material, "What the cuts are of, where their paper does not say")
         ->group(group);
     c.add_flag("--test-piece", a.test_piece, "A small square is cut first")->group(group);
-    c.add_flag("--no-test-piece", a.no_test_piece, "None")->group(group);
+    c.add_flag("--no-test-piece", a.no_test_piece, "No test piece")->group(group);
     c.add_option("--job", a.job, "Sends one of them to the machine: mat-1")->group(group);
     c.add_option("--machine", a.machine, "Socket of the machine")->capture_default_str()->group(group);
     c.add_flag("--anew", a.anew, "Begins it anew, on new paper")->group(group);
@@ -102,10 +122,11 @@ void add_step_options(CLI::App& c, BuildArgs& a) {
     c.add_option("--before", a.before, "This step waits for it")->group(group);
     c.add_option("--minutes", a.minutes, "Its work, in minutes")->group(group);
     c.add_option("--dries", a.dries, "Its waiting, in minutes")->group(group);
-    c.add_option("--remove-step", a.remove_step, "Removes the own step own:N, by N")->group(group);
+    c.add_option("--remove-step", a.remove_step, "Removes the step of your own with this number")
+        ->group(group);
     c.add_option("--remind", a.remind, "Something to be named before finishing")->group(group);
     c.add_option("--forget", a.forget, "A reminder to remove")->group(group);
-    c.add_option("--start", a.start, "Somebody begins a step, by number or key")->group(group);
+    c.add_option("--start", a.start, "Begins a step, by number or key")->group(group);
     c.add_option("--pause", a.pause, "Leaves it for a while")->group(group);
     c.add_option("--done", a.done, "Ticks it off")->group(group);
     c.add_option("--not-done", a.not_done, "Takes the tick off")->group(group);
@@ -126,7 +147,7 @@ void add_time_options(CLI::App& c, BuildArgs& a) {
                  "One more sitting: minutes, pause before it in minutes, and away without the machine: "
                  "90,720,away")
         ->group(group);
-    c.add_flag("--no-sittings", a.no_sittings, "No ends to the work")->group(group);
+    c.add_flag("--no-sittings", a.no_sittings, "Removes all sittings")->group(group);
     c.add_option("--next", a.next, "What can be done in so many minutes")
         ->check(CLI::Range(1.0, 1440.0))
         ->group(group);

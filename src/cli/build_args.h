@@ -33,7 +33,7 @@ struct BuildArgs {
     bool take_pace = false;
     // Questions
     std::optional<double> next;
-    bool lists = false, packing = false, trimmer = false, one_more = false, what_if = false, cutting = false;
+    bool lists = false, packing = false, one_more = false, what_if = false, cutting = false;
     bool json = false;
     // The machine
     std::string machine = "zesty-cutter", job, picture;

@@ -60,6 +60,16 @@ void say_all(const char* title, const std::vector<std::string>& lines) {
 
 } // namespace
 
+std::vector<std::pair<const char*, Habits>> habits_turned_round(const Habits& now) {
+    Habits trim = now, first = now, frame = now;
+    trim.trim = now.trim == TrimBase::BeforeWet ? TrimBase::AfterWet : TrimBase::BeforeWet;
+    first.first = now.first == FirstWork::Backing ? FirstWork::Photos : FirstWork::Backing;
+    frame.frame = now.frame == FrameBase::Last ? FrameBase::First : FrameBase::Last;
+    return {{"trim the base the other way round", trim},
+            {"backing and photos the other way round", first},
+            {"frame the other way round", frame}};
+}
+
 void say_steps(const Project& project, const std::vector<BuildStep>& steps, const BuildNow& now) {
     for (std::size_t i = 0; i < steps.size(); ++i)
         if (now.steps[i].state == StepState::Done || now.steps[i].state == StepState::Dries)
@@ -82,42 +92,6 @@ void say_steps(const Project& project, const std::vector<BuildStep>& steps, cons
     say_all("own pace", pace_in_words(project, steps));
     say_all("own steps", own_steps_left_out(project, steps));
     say_all("before finishing", project.build.reminders);
-}
-
-nlohmann::json steps_json(const std::vector<BuildStep>& steps, const BuildNow& now,
-                          const BuildDecisions& decided) {
-    nlohmann::json all = nlohmann::json::array();
-    const auto one = [&](std::size_t i) {
-        const BuildStep& s = steps[i];
-        nlohmann::json after = nlohmann::json::array();
-        for (const std::size_t before : s.time.after) after.push_back(before + 1);
-        nlohmann::json rows = nlohmann::json::array();
-        for (const auto& [name, words] : s.rows) rows.push_back({{"name", name}, {"words", words}});
-        all.push_back({{"id", i + 1},
-                       {"key", s.key},
-                       {"kind", key_of(s.kind)},
-                       {"what", s.what},
-                       {"state", key_of(now.steps[i].state)},
-                       {"start_min", now.steps[i].start},
-                       {"left_min", now.steps[i].left},
-                       {"dry_in_min", now.steps[i].dry_in},
-                       {"hands_min", s.time.hands},
-                       {"dries_min", s.time.dries},
-                       {"machine", s.time.machine},
-                       {"pair", now.steps[i].pair + 1},
-                       {"sitting", now.steps[i].sitting + 1},
-                       {"after", after},
-                       {"rows", rows},
-                       {"needs", s.needs},
-                       {"caution", s.caution}});
-    };
-    for (std::size_t i = 0; i < steps.size(); ++i)
-        if (now.steps[i].state == StepState::Done || now.steps[i].state == StepState::Dries) one(i);
-    for (const std::size_t i : now.order) one(i);
-    return {{"format", "zesty-build/1"},         {"steps", all},
-            {"pairs_of_hands", decided.pairs},   {"finish_min", now.finish},
-            {"hands_until_min", now.busy},       {"later_min", now.later},
-            {"beyond_sittings_min", now.beyond}, {"reminders", decided.reminders}};
 }
 
 void say_next(const Project& project, const std::vector<BuildStep>& steps, std::int64_t now, double minutes) {
@@ -154,17 +128,8 @@ void say_packing(const Project& project, const std::vector<BuildStep>& steps, co
 }
 
 void say_what_if(const Project& project, const Plan& plan) {
-    const auto ask = [&](const char* name, auto turn) {
-        Habits other = project.build.habits;
-        turn(other);
-        say_all(name, habit_changes(project, plan, other));
-    };
-    ask("trim the base the other way round",
-        [](Habits& h) { h.trim = h.trim == TrimBase::BeforeWet ? TrimBase::AfterWet : TrimBase::BeforeWet; });
-    ask("backing and photos the other way round",
-        [](Habits& h) { h.first = h.first == FirstWork::Backing ? FirstWork::Photos : FirstWork::Backing; });
-    ask("frame the other way round",
-        [](Habits& h) { h.frame = h.frame == FrameBase::Last ? FrameBase::First : FrameBase::Last; });
+    for (const auto& [name, habits] : habits_turned_round(project.build.habits))
+        say_all(name, habit_changes(project, plan, habits));
 }
 
 void say_one_more_sheet(const Project& project, const Plan& plan) {

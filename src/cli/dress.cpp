@@ -1,6 +1,7 @@
 #include "cli/at_hand.h"
 #include "cli/command.h"
 #include "cli/dress_args.h"
+#include "cli/dress_questions.h"
 #include "cli/painting.h"
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
@@ -136,15 +137,19 @@ static int run_dress(const DressArgs& args) {
     if (const auto r = draw(args, *project, *plan); !r) return complain(r.error().message);
     if (const auto r = save_changes(before, *project, args.project, args.out); !r)
         return complain(r.error().message);
+    const auto answers = dress_answers(args, *project, *plan, planner);
+    if (!answers) return complain(answers.error().message);
     if (args.json) {
-        std::cout << dress_json(*project, *plan).dump(1) << "\n";
+        nlohmann::json out = dress_json(*project, *plan);
+        out["format"] = "zesty-dress/1";
+        if (args.cure) out["moves"] = moves;
+        add_answers(*answers, out);
+        std::cout << out.dump(1) << "\n";
         return done;
     }
     for (const std::string& move : moves) std::cout << move << "\n";
     say(*project, *plan);
-    if (const auto r = answer_questions(args, *project, *plan); !r) return complain(r.error().message);
-    if (args.compare)
-        if (const auto r = compare_arrangements(*project, planner); !r) return complain(r.error().message);
+    say_answers(*answers, *project);
     return done;
 }
 
@@ -163,7 +168,7 @@ CLI::App* add_dress(CLI::App& app, DressArgs& a) {
     add_hold_options(*c, a);
     c->add_option("--picture", a.picture, "Draws the page into this PNG")->group("Look");
     c->add_option("--seen", a.seen, "With --picture: " + all_words<Seen>())->group("Look");
-    c->add_flag("--json", a.json, "Print one JSON document");
+    c->add_flag("--json", a.json, "Print zesty-dress/1");
     add_stash_option(*c);
     needs(*c, {{"--seen", "--picture"}, {"--foot", "--hold"}});
     return c;

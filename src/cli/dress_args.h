@@ -78,11 +78,10 @@ void add_stitching_options(CLI::App& command, DressArgs& args);
 void add_title_options(CLI::App& command, DressArgs& args);
 void add_hold_options(CLI::App& command, DressArgs& args);
 
-/// What is said of titles and embellishments, and the answers to questions about them.
+/// "3 in of 4 in, 1/2 in high, E: 1 short, ...".
+std::string title_in_words(const TitleFacts& title, Units units);
 void say_holds(const Project& project, const Plan& plan);
-Result<void> compare_arrangements(const Project& project, Planner& planner);
 void say_stitching(const Project& project, const Plan& plan);
 void say_titles(const Project& project, const Plan& plan);
-Result<void> answer_questions(const DressArgs& args, const Project& project, const Plan& plan);
 
 } // namespace zesty::cli

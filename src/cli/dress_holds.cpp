@@ -247,21 +247,6 @@ void say_holds(const Project& project, const Plan& plan) {
     }
 }
 
-Result<void> compare_arrangements(const Project& project, Planner& planner) {
-    const auto compared = compare_variants(project, planner);
-    if (!compared) return tl::make_unexpected(compared.error());
-    for (const VariantFigures& f : *compared) {
-        std::cout << (f.name.empty() ? std::string("in hand") : f.name) << ": "
-                  << count_of(static_cast<std::size_t>(f.problems), "problem", "problems") << ", " << f.advice
-                  << " advice, " << count_of(static_cast<std::size_t>(f.sheets), "sheet", "sheets") << " ("
-                  << f.scraps << " scraps), " << format_area(f.paper_area, project.units) << " of paper, "
-                  << format_mm(f.highest) << " high";
-        if (!f.missing.empty()) std::cout << ", missing: " << in_a_row(f.missing);
-        std::cout << "\n";
-    }
-    return {};
-}
-
 void add_hold_options(CLI::App& c, DressArgs& a) {
     const auto text = [&](const char* group, const char* name, std::string& to, const char* help) {
         c.add_option(name, to, help)->group(group);

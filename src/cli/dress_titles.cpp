@@ -5,7 +5,6 @@
 #include "cli/typed.h"
 #include "core/dress/title.h"
 #include "core/project/findings.h"
-#include "core/project/fitting.h"
 #include "core/project/planner.h"
 #include "core/project/stash_at_hand.h"
 #include "core/sentences.h"
@@ -94,17 +93,6 @@ Result<void> edit_title(const DressArgs& a, const Project& project, PageTitle& t
     return edit_path(a, project, title.path);
 }
 
-std::string figures(const TitleFacts& t, Units units) {
-    std::string out = format_length(t.length, units) + " of " + format_length(t.room, units) + ", " +
-                      format_length(t.height, units) + " high";
-    if (t.overhang > 0.2) out += ", " + format_length(t.overhang, units) + " too long";
-    for (const auto& [piece, count] : t.missing)
-        out += ", " + piece + ": " + std::to_string(count) + " short";
-    out += ", " + count_of(static_cast<std::size_t>(t.most_lines), "bar", "bars") +
-           " below a letter, contrast " + std::to_string(std::lround(t.contrast));
-    return out;
-}
-
 Result<PageTitle*> asked_title(const DressArgs& a, Project& project) {
     auto& all = project.dress.titles;
     const auto count = static_cast<int>(all.size());
@@ -115,19 +103,18 @@ Result<PageTitle*> asked_title(const DressArgs& a, Project& project) {
     return &all[static_cast<std::size_t>(a.title_number > 0 ? a.title_number - 1 : count - 1)];
 }
 
-void say_fit(const ThingFit& fit, Units units) {
-    if (fit.fits)
-        std::cout << "fits, turned by " << std::lround(fit.turn_deg) << " deg, with "
-                  << format_length(fit.clearance, units) << " around it\n";
-    else
-        std::cout << format_length(fit_clearance - fit.clearance, units) << " too large\n";
-}
-
-std::string name_of(const FreePlace& place) {
-    return place.opening >= 0 ? "opening " + std::to_string(place.opening + 1) : "free part of the base";
-}
-
 } // namespace
+
+std::string title_in_words(const TitleFacts& t, Units units) {
+    std::string out = format_length(t.length, units) + " of " + format_length(t.room, units) + ", " +
+                      format_length(t.height, units) + " high";
+    if (t.overhang > 0.2) out += ", " + format_length(t.overhang, units) + " too long";
+    for (const auto& [piece, count] : t.missing)
+        out += ", " + piece + ": " + std::to_string(count) + " short";
+    out += ", " + count_of(static_cast<std::size_t>(t.most_lines), "bar", "bars") +
+           " below a letter, contrast " + std::to_string(std::lround(t.contrast));
+    return out;
+}
 
 Result<void> edit_titles(const DressArgs& a, Project& project) {
     auto& titles = project.dress.titles;
@@ -189,7 +176,7 @@ Result<void> edit_embellishments(const DressArgs& a, Project& project) {
 void say_titles(const Project& project, const Plan& plan) {
     for (std::size_t i = 0; i < plan.dress.titles.size(); ++i)
         std::cout << "title " << i + 1 << " (" << project.dress.titles[i].text
-                  << "): " << figures(plan.dress.titles[i], project.units) << "\n";
+                  << "): " << title_in_words(plan.dress.titles[i], project.units) << "\n";
     std::vector<std::string> seen;
     for (const PlacedEmbellishment& e : project.dress.embellishments) {
         if (std::find(seen.begin(), seen.end(), e.id) != seen.end()) continue;
@@ -201,42 +188,6 @@ void say_titles(const Project& project, const Plan& plan) {
         std::cout << (of ? of->name : e.id) << ": " << used << " on the page, "
                   << (of ? of->count - used : -used) << " left\n";
     }
-}
-
-Result<void> answer_questions(const DressArgs& a, const Project& project, const Plan& plan) {
-    const Stash& stash = stash_at_hand(project);
-    if (a.title_sets && !project.dress.titles.empty()) {
-        const auto i = static_cast<std::size_t>(
-            a.title_number > 0
-                ? std::min<int>(a.title_number, static_cast<int>(project.dress.titles.size())) - 1
-                : static_cast<int>(project.dress.titles.size()) - 1);
-        const DressNow now = dress_now(project, plan);
-        const auto pile = pile_of(now);
-        for (const LetterSet& set : stash.letters)
-            std::cout << "in " << set.name << ": " << figures(title_with(now, pile, i, set.id), project.units)
-                      << "\n";
-    }
-    if (!a.fits_at.empty()) {
-        const auto at =
-            typed_point("--what-fits", a.fits_at, "give x,y from the top left of the page", 10000);
-        if (!at) return tl::make_unexpected(at.error());
-        const auto place = place_at(project, plan, *at);
-        if (!place) return fail(ErrorKind::NothingToDo, "--what-fits: something lies there already");
-        for (const FittingThing& t : what_fits(project, plan, *place)) {
-            std::cout << stash.embellishment(t.id)->name << " in " << name_of(*place) << ": ";
-            say_fit(t.fit, project.units);
-        }
-    }
-    if (!a.fits_where.empty()) {
-        if (!stash.embellishment(a.fits_where))
-            return fail(ErrorKind::BadInput,
-                        "--where-fits: there is no embellishment '" + a.fits_where + "' in the stash");
-        for (const FittingPlace& p : where_it_fits(project, plan, a.fits_where)) {
-            std::cout << name_of(p.place) << ": ";
-            say_fit(p.fit, project.units);
-        }
-    }
-    return {};
 }
 
 void add_title_options(CLI::App& c, DressArgs& a) {

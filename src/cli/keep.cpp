@@ -2,6 +2,7 @@
 
 #include "cli/at_hand.h"
 #include "cli/command.h"
+#include "cli/keep_json.h"
 #include "cli/keep_shelf.h"
 #include "cli/painting.h"
 #include "cli/proposed.h"
@@ -57,6 +58,17 @@ void say_before_and_after(const Project& project, const Finishing& finishing, Fi
                   << stash.letter_set(set)->name << "\n";
     }
     for (const std::string& lacks : finishing.without) std::cout << "  " << lacks << "\n";
+}
+
+/// The one document of a page: its sheets are there once it was cut from any.
+void print_page_json(const Project& page, const nlohmann::json& takes,
+                     const std::vector<std::string>& not_put_back = {}) {
+    const nlohmann::json out{{"format", "zesty-keep/1"},
+                             {"finished", page.keep.finished},
+                             {"takes", takes},
+                             {"sheets", sheets_json(page)},
+                             {"not_put_back", not_put_back}};
+    std::cout << out.dump(1) << "\n";
 }
 
 /// First the stash, with the record; a page that is not saved after that catches up when it is opened again.
@@ -142,7 +154,7 @@ static int run_keep(const KeepArgs& a) {
     if (says_something)
         if (auto r = save_changes(*begun, page, a.project, a.out); !r) return complain(r.error().message);
     if (auto r = notes_into_record(a, page); !r) return complain(r.error().message);
-    if (a.sheets) return say_sheets(page);
+    if (a.sheets && !a.json) return say_sheets(page);
     auto p = planned(says_something && !a.out.empty() ? a.out : a.project, std::nullopt, 10,
                      [&](Project& project) { project.keep = page.keep; });
     if (!p) return complain(p.error().message);
@@ -153,7 +165,10 @@ static int run_keep(const KeepArgs& a) {
                                : finished_page(p->project, p->plan, what, today(), where);
         if (!made) return complain(made.error().message);
         if (auto r = take_and_save(p->project, *made, a); !r) return complain(r.error().message);
-        if (a.put_back) {
+        if (a.json) {
+            print_page_json(made->project, finishing_json(p->project, made->taken),
+                            a.put_back ? made->without : std::vector<std::string>());
+        } else if (a.put_back) {
             std::cout << "Everything that was taken for this page is in the drawer again.\n";
             for (const std::string& said : made->without) std::cout << "  " << said << "\n";
         } else {
@@ -161,8 +176,11 @@ static int run_keep(const KeepArgs& a) {
         }
         return made->without.empty() ? done : problems;
     }
-    const auto steps = build_steps(p->project, p->plan);
-    say_before_and_after(p->project, finishing_of(p->project, p->plan, what, steps), what);
+    const Finishing finishing = finishing_of(p->project, p->plan, what, build_steps(p->project, p->plan));
+    if (a.json)
+        print_page_json(p->project, finishing_json(p->project, finishing));
+    else
+        say_before_and_after(p->project, finishing, what);
     return done;
 }
 
@@ -216,7 +234,7 @@ CLI::App* add_keep(CLI::App& app, KeepArgs& a) {
     c->add_flag("--only-cut", a.only_cut, "Only what steps that are ticked off have cut")->group(group);
     c->add_flag("--put-back", a.put_back, "Everything that was taken for the page goes back")->group(group);
     c->add_flag("--drop-outs", a.drop_outs, "Large drop-outs go back as scraps")->group(group);
-    c->add_flag("--no-drop-outs", a.no_drop_outs, "They do not")->group(group);
+    c->add_flag("--no-drop-outs", a.no_drop_outs, "Drop-outs are not kept as scraps")->group(group);
     add_note_options(*c, a);
     add_shelf_options(*c, a);
     c->add_option("--html", a.html, "Writes the records into one page of HTML, pictures too");
@@ -225,7 +243,7 @@ CLI::App* add_keep(CLI::App& app, KeepArgs& a) {
     c->add_option("--backup", a.backup, "Writes stash, records and your numbers into one file");
     c->add_option("--restore", a.restore,
                   "Everything as it is in such a file, checked before anything changes");
-    c->add_flag("--json", a.json, "Print zesty-records/1");
+    c->add_flag("--json", a.json, "Print zesty-keep/1 of a page, zesty-records/1 of the shelf");
     needs(*c, {{"--other-cut", "--again"},
                {"--again", "--out"},
                {"--forget", "--record"},

@@ -2,6 +2,7 @@
 
 #include "cli/at_hand.h"
 #include "cli/command.h"
+#include "cli/keep_json.h"
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
 #include "core/keep/sheet_map.h"
@@ -127,9 +128,13 @@ void say_where(const Shelf& shelf) {
     }
 }
 
-void say_look_back(const Shelf& shelf) {
+LookBack looking_back(const Shelf& shelf) {
     const std::string since = QDate::currentDate().addYears(-1).toString(Qt::ISODate).toStdString();
-    const LookBack all = look_back(shelf.stash.records, shelf.stash, since);
+    return look_back(shelf.stash.records, shelf.stash, since);
+}
+
+void say_look_back(const Shelf& shelf) {
+    const LookBack all = looking_back(shelf);
     std::cout << count_of(static_cast<std::size_t>(all.pages), "page", "pages") << " from "
               << count_of(static_cast<std::size_t>(all.sheets), "sheet", "sheets") << " and "
               << count_of(static_cast<std::size_t>(all.scraps), "scrap", "scraps") << "\n"
@@ -143,6 +148,19 @@ void say_look_back(const Shelf& shelf) {
     std::cout << "Unused for a year:";
     for (const int p : all.unused) std::cout << " " << shelf.stash.papers[static_cast<std::size_t>(p)].id;
     std::cout << "\n";
+}
+
+/// The records, and what else was asked about them.
+nlohmann::json answers_json(const Shelf& shelf, const KeepArgs& a, ShelfBy by) {
+    const auto& records = shelf.stash.records;
+    nlohmann::json out = records_json(shelf.chosen());
+    if (!a.shelf.empty()) out["shelf"] = shelf_json(records, shelf.pages, by);
+    if (a.where) out["where"] = where_json(records, shelf.pages, shelf.stash);
+    if (a.look_back) out["look_back"] = look_back_json(looking_back(shelf), shelf.stash);
+    if (a.pace) out["pace"] = pace_json(own_pace(records));
+    if (const PageRecord* record = a.sheets ? shelf.stash.record(a.record) : nullptr)
+        if (const auto page = remembered_page(shelf.store, *record)) out["sheets"] = sheets_json(*page);
+    return out;
 }
 
 Result<void> write_out(const Shelf& shelf, const KeepArgs& a) {
@@ -304,7 +322,7 @@ int run_shelf(const KeepArgs& a) {
             return complain(r.error().message);
     if (auto r = write_out(*shelf, a); !r) return complain(r.error().message);
     if (a.json) {
-        std::cout << records_json(shelf->chosen()).dump(1) << "\n";
+        std::cout << answers_json(*shelf, a, *by).dump(1) << "\n";
     } else if (a.where) {
         say_where(*shelf);
     } else if (a.sheets) {

@@ -12,6 +12,7 @@
 #include "io/project_file.h"
 
 #include <QDir>
+#include <cmath>
 #include <iostream>
 #include <nlohmann/json.hpp>
 
@@ -59,6 +60,10 @@ Result<Answers> answer(const PapersArgs& args, Planner& planner, Project& projec
                 wish.papers.insert(id);
             }
         auto made = planner.proposals(project, false, count, deadline.token(), {}, wish);
+        if (!made && made.error().kind == ErrorKind::Stopped)
+            return fail(ErrorKind::Stopped, "no proposal is ready within " +
+                                                std::to_string(std::lround(args.seconds)) +
+                                                " s; give it longer with --seconds");
         if (!made) return tl::make_unexpected(made.error());
         out.proposals = std::move(*made);
         if (args.take_proposal > static_cast<int>(out.proposals.size()))
@@ -176,9 +181,10 @@ static int run(const PapersArgs& args) {
 namespace {
 
 void add_proposals(CLI::App* c, PapersArgs& a) {
-    c->add_option("--proposals", a.proposals, "Works out so many clearly different ones")
+    c->add_option("--proposals", a.proposals, "Works out this many clearly different proposals")
         ->check(CLI::Range(1, 5));
-    c->add_option("--take-proposal", a.take_proposal, "Takes that one of them")->check(CLI::Range(1, 5));
+    c->add_option("--take-proposal", a.take_proposal, "Takes the proposal with this number")
+        ->check(CLI::Range(1, 5));
     c->add_option("--cut-colour", a.cut_colour,
                   "What a cut is made of, in words or as #rrggbb: 1:muted teal, none");
     c->add_option("--edge-colour", a.edge_colour, "Its edges coloured by hand: 1:dark brown, none");
@@ -202,19 +208,20 @@ CLI::App* add_papers(CLI::App& app, PapersArgs& a) {
     one("--lock", a.keep, "Proposals leave these papers alone: 4,5", "Sections");
     one("--unlock", a.loose, "Proposals may change these again", "Sections");
     one("--never", a.never, "Papers a section must not get: 4:barley,brick-dust", "Sections");
-    one("--allow", a.allow, "And may again", "Sections");
+    one("--allow", a.allow, "Papers it may get again: 4:barley", "Sections");
     one("--same-as", a.same_as, "7:4 gives 7 whatever paper 4 gets", "Sections");
     one("--facing", a.facing, "7:4 the same, with its stripes slanting the other way", "Sections");
     one("--own", a.own, "A paper of their own again: 7", "Sections");
     one("--apart", a.apart, "Papers that must not lie side by side: barley,brick-dust", "Papers");
-    one("--together", a.together, "And may again", "Papers");
+    one("--together", a.together, "Papers that may lie side by side again", "Papers");
     one("--role", a.role, "hedge-stripe:tie; use-up, spare, tie or none", "Papers");
     one("--base-paper", a.base_paper, "Paper of the base; none for one that is not in the stash", "Papers");
     one("--cut-paper", a.cut_paper, "2:gull-print makes the second cut of it; 2:none undoes that", "Papers");
     c->add_flag("--gut", a.gut, "Cut the middle out of the frame and use it")->group("Papers");
     c->add_flag("--no-gut", a.no_gut, "Leave the frame whole")->group("Papers");
     c->add_flag("--under-photos", a.under_photos, "Use what of the base lies under photos")->group("Papers");
-    c->add_flag("--not-under-photos", a.not_under_photos, "Leave that in place")->group("Papers");
+    c->add_flag("--not-under-photos", a.not_under_photos, "Leave what lies under photos in place")
+        ->group("Papers");
     one("--slants", a.slants, "parallel:35, facing:35 or free: how stripes slant on the page", "Patterns");
     one("--slant", a.slant, "4:35 for one section, in degrees clockwise from level", "Patterns");
     one("--tone", a.tone, "4:0.3: how far from the light end an ombre is cut", "Patterns");
@@ -240,7 +247,7 @@ CLI::App* add_papers(CLI::App& app, PapersArgs& a) {
     add_proposals(c, a);
     c->add_option("--why", a.why, "Why the section has its paper, and what else: 4");
     c->add_option("--seed", a.seed, "Another seed gives other proposals");
-    add_number(*c, "--seconds", a.seconds, "Longest time to think (20)", {0, 3600});
+    add_number(*c, "--seconds", a.seconds, "Longest time in seconds (20)", {0, 3600});
     c->add_flag("--json", a.json, "Print zesty-papers/1");
     either(*c, {{"--gut", "--no-gut"}, {"--under-photos", "--not-under-photos"}});
     return c;

@@ -51,7 +51,8 @@ static int run(const SetOutArgs& args) {
         if (const auto j = fitted_photo(args, *project, *plan, said); !answer("photo", j))
             return complain(j.error().message);
     if (asks_cutting_mat)
-        if (const auto j = counted_on_cutting_mat(args, *project, planner, cut, said); !answer("mat", j))
+        if (const auto j = counted_on_cutting_mat(args, *project, planner, cut, said);
+            !answer("cutting_mat", j))
             return complain(j.error().message);
     if (args.cutting_mats)
         if (const auto j = laid_on_cutting_mats(*project, *plan, said); !answer("cutting_mats", j))
@@ -84,15 +85,15 @@ namespace {
 void add_page_options(CLI::App& c, SetOutArgs& a) {
     c.add_option("--page", a.page, "Size of one page, such as 12x12in")->group("Page");
     c.add_flag("--spread", a.spread, "Two pages side by side")->group("Page");
-    c.add_flag("--single", a.single, "One page")->group("Page");
+    c.add_flag("--single", a.single, "One page alone")->group("Page");
     c.add_option("--second", a.second, "Size of the second page of a spread, such as 6x12in, or same")
         ->group("Page");
-    c.add_option("--gap", a.gap, "Between the pages of a spread")->group("Page");
+    c.add_option("--gap", a.gap, "Gap between the pages of a spread")->group("Page");
     c.add_option("--reveal", a.reveal, "How much of the frame shows: one length, or left,top,right,bottom")
         ->group("Page");
     c.add_flag("--strips", a.strips, "A frame of strips")->group("Page");
     c.add_flag("--whole-frame", a.whole_frame, "A frame cut from one sheet")->group("Page");
-    c.add_option("--glue-lip", a.glue_lip, "Of the frame behind the base")->group("Page");
+    c.add_option("--glue-lip", a.glue_lip, "How far the frame goes on behind the base")->group("Page");
     c.add_option("--window", a.window, "Window in a whole frame, such as 10x10in; none to go by the glue lip")
         ->group("Page");
     c.add_option("--frame-paper", a.frame_paper, "Id of the frame's paper, or none")->group("Page");
@@ -112,7 +113,7 @@ void add_cut_options(CLI::App& c, SetOutArgs& a) {
     c.add_option("--drawing", a.drawing, "Which drawing of a ZIP, by its file name")->group("Cuts");
     c.add_option("--square", a.square, "Side of the square beside a scanned cut")->group("Cuts");
     c.add_flag("--copy", a.copy, "A copy beside the cut")->group("Cuts");
-    c.add_flag("--facing", a.facing, "A copy that faces it")->group("Cuts");
+    c.add_flag("--facing", a.facing, "A mirrored copy that faces it")->group("Cuts");
     c.add_flag("--remove", a.remove, "Takes the cut off the page")->group("Cuts");
     c.add_option("--ring", a.ring, "Copies round a circle: how many, and its radius, such as 6:3in")
         ->group("Cuts");
@@ -165,7 +166,7 @@ void add_photo_options(CLI::App& c, SetOutArgs& a) {
     c.add_flag("--behind", a.photo_behind, "Behind the cuts")->group("Photos");
     c.add_flag("--on-top", a.photo_on_top, "Above the cuts")->group("Photos");
     c.add_option("--grid", a.grid, "Puts the photo in a grid of columns x rows")->group("Photos");
-    c.add_option("--grid-gap", a.grid_gap, "Between the photos of the grid")->group("Photos");
+    c.add_option("--grid-gap", a.grid_gap, "Gap between the photos of the grid")->group("Photos");
     c.add_option("--leave-free", a.leave_free, "Cells of the grid left for paper")
         ->check(CLI::Range(0, 10'000))
         ->group("Photos");
@@ -204,7 +205,7 @@ void add_sketch_options(CLI::App& c, SetOutArgs& a) {
     c.add_option("--sketch-box", a.sketch_boxes,
                  "What it has where: photo:x,y,width,height; title, journaling")
         ->group("Sketch");
-    c.add_flag("--no-sketch-boxes", a.no_sketch_boxes, "Forgets them")->group("Sketch");
+    c.add_flag("--no-sketch-boxes", a.no_sketch_boxes, "Removes the boxes of the sketch")->group("Sketch");
     c.add_flag("--take-over-sketch", a.take_over_sketch, "Photos and rooms as its boxes say")
         ->group("Sketch");
 }
@@ -273,7 +274,7 @@ CLI::App* add_set_out(CLI::App& app, SetOutArgs& a) {
         ->group("Size");
     c->add_option("--room", a.rooms, "Room to find for a title, journaling or cluster: title:8x2in")
         ->group("Size");
-    c->add_flag("--no-rooms", a.no_rooms, "Forgets them")->group("Size");
+    c->add_flag("--no-rooms", a.no_rooms, "Removes all rooms")->group("Size");
     c->add_option("--room-at", a.room_at, "Where the middle of a room lies: 1:x,y, or 1:none for no place")
         ->group("Size");
     add_number(*c, "--may-cover", a.may_cover, "How much of the cut photos and rooms may cover, percent",

@@ -165,7 +165,7 @@ json dress_json(const Project& project, const Plan& plan) {
     for (const WritingFacts& f : plan.dress.writings) writings.push_back(writing_json(f));
     json pieces = json::array();
     for (const DressPiece& p : plan.dress.pieces) pieces.push_back(piece_json(p));
-    return {{"writings", writings},
+    return {{"journaling", writings},
             {"pieces", pieces},
             {"photo_mats", mats_json(project, plan)},
             {"layers", layers_json(project, plan)},

@@ -154,11 +154,11 @@ TEST(Cli, SetOutChangesTheProjectAndSaysWhatComesOfIt) {
     const QString with_photo = p + ".photo.zesty";
     ASSERT_TRUE(done(zesty({"set-out", p, "--fit-photo", "11:4x6", "--put-photo", "behind", "--most-tilt",
                             "0", "--out", with_photo})));
-    const json behind = json::parse(zesty({"plan", with_photo, "--json"}).out);
+    const json behind = json::parse(zesty({"plan", with_photo, "--seconds", "0.5", "--json"}).out);
     EXPECT_NEAR(behind["openings"][10]["photo_share"].get<double>(), 1, 1e-6);
     for (const json& patch : behind["patches"]) EXPECT_NE(patch["opening"], behind["openings"][10]["id"]);
-    const json mat =
-        json::parse(zesty({"set-out", p, "--cutting-mat", "12x12in", "--sizes", "4,6", "--json"}).out)["mat"];
+    const json mat = json::parse(
+        zesty({"set-out", p, "--cutting-mat", "12x12in", "--sizes", "4,6", "--json"}).out)["cutting_mat"];
     EXPECT_GE(mat[0]["count"].get<int>(), mat[1]["count"].get<int>());
     expect_one_line(zesty({"set-out", p, "--cut", "2", "--remove", "--only", "1"}), "--remove");
     EXPECT_TRUE(done(zesty({"set-out", p, "--cut", "2", "--remove"})));
@@ -260,7 +260,7 @@ TEST(Cli, SingleBarsAndTheMatAreDecidedAndDrawn) {
     const Ran mat =
         zesty({"set-out", project, "--cutting-mat", "12x24in", "--cutting-mat-picture", picture, "--json"});
     ASSERT_LT(mat.code, 2) << mat.err;
-    EXPECT_GE(json::parse(mat.out)["mat"][0]["count"].get<int>(), 2);
+    EXPECT_GE(json::parse(mat.out)["cutting_mat"][0]["count"].get<int>(), 2);
     const QImage image(picture);
     EXPECT_NEAR(1.0 * image.height() / image.width(), 2, 0.01);
     // What is wrong is found before anything is said.

@@ -183,7 +183,7 @@ TEST_F(CliSetOut, DressWritesSaysWhatFitsAndDrawsThePage) {
     EXPECT_NEAR(w.line_height, 6, 1e-9);
     const json j = json::parse(
         dress({"--on", "arc", "--radius", "2in", "--from", "180", "--sweep", "180", "--json"}).out);
-    EXPECT_NEAR(j["writings"][0]["lines"][0]["length_mm"].get<double>(), 50.8 * M_PI, 1e-6);
+    EXPECT_NEAR(j["journaling"][0]["lines"][0]["length_mm"].get<double>(), 50.8 * M_PI, 1e-6);
     const QString picture = dir_.filePath("grey.png");
     ASSERT_EQ(dress({"--picture", picture, "--seen", "grey"}).code, 0);
     EXPECT_TRUE(QFile::exists(picture));
@@ -221,7 +221,9 @@ TEST_F(CliSetOut, PhotosLieOnMatsLayersOnThePageAndSliversAreCured) {
     const json j = json::parse(dress({"--json"}).out);
     ASSERT_EQ(j["pieces"].size(), 3u);
     EXPECT_EQ(j["pieces"][0]["outline"].size(), 2u) << "gutted";
-    EXPECT_EQ(json::parse(zesty({"plan", page_, "--json"}).out)["dress"]["photo_mats"].size(), 2u);
+    EXPECT_EQ(
+        json::parse(zesty({"plan", page_, "--seconds", "0.5", "--json"}).out)["dress"]["photo_mats"].size(),
+        2u);
     expect_one_line(dress({"--photo-mat", "3", "--photo-mat-border", "1/8in"}), "--photo-mat: photo 1 has 2");
     ASSERT_EQ(dress({"--remove-photo-mat"}).code, 0);
     ASSERT_EQ(dress({"--add-photo-mat", "none", "--photo-mat-border", "1/4in"}).code, 0);
@@ -277,10 +279,10 @@ TEST_F(CliSetOut, TitlesEmbellishmentsAndJournalingThatGoesWithAPhoto) {
     ASSERT_EQ(dress({"--write", "Kites", "--at", "8,6", "--goes-with", "1", "--journaling", "1"}).code, 0);
     ASSERT_TRUE(done(set_out({"--which-photo", "1", "--photo-at", "9,3"})));
     const json j = json::parse(dress({"--json", "--add-date"}).out);
-    ASSERT_EQ(j["writings"].size(), 2u);
-    EXPECT_EQ(j["writings"][1]["lines"][0]["text"], "17 May 2026");
-    EXPECT_NEAR((j["writings"][0]["lines"][0]["from"][0].get<double>() +
-                 j["writings"][0]["lines"][0]["to"][0].get<double>()) /
+    ASSERT_EQ(j["journaling"].size(), 2u);
+    EXPECT_EQ(j["journaling"][1]["lines"][0]["text"], "17 May 2026");
+    EXPECT_NEAR((j["journaling"][0]["lines"][0]["from"][0].get<double>() +
+                 j["journaling"][0]["lines"][0]["to"][0].get<double>()) /
                     2,
                 9 * 25.4, 0.01);
     EXPECT_EQ(j["titles"][0]["text"], "Windy hill");

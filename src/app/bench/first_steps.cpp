@@ -1,6 +1,7 @@
 #include "app/bench/first_steps.h"
 
 #include "app/bench/panel.h"
+#include "app/bench/pass_focus.h"
 #include "app/bench/theme.h"
 
 #include <QCoreApplication>
@@ -87,7 +88,7 @@ FirstSteps::FirstSteps(BenchState& state, QWidget* parent) : QFrame(parent), sta
     open_->setProperty("primary", true);
     connect(open_, &QPushButton::clicked, this, &FirstSteps::open_drawing);
     column->addWidget(open_, 0, Qt::AlignLeft);
-    setFocusProxy(open_);
+    pass_focus(this, [this] { return open_; });
     const QDir demos(demo_folder());
     if (!demo_folder().isEmpty()) {
         auto* look = new QLabel("Or look round in a page that is there already:", card);

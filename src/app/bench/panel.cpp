@@ -72,7 +72,9 @@ QPushButton* Panel::button(Act act, const QString& text, bool primary) {
     auto* b = new QPushButton(text, this);
     b->setProperty("primary", primary);
     b->setToolTip(action->toolTip());
-    b->setAccessibleName(action->text());
+    // The words on it come first, for whoever speaks them.
+    b->setAccessibleName(action->text().startsWith(text, Qt::CaseInsensitive) ? action->text()
+                                                                              : text + ": " + action->text());
     b->setEnabled(action->isEnabled());
     connect(b, &QPushButton::clicked, action, &QAction::trigger);
     connect(action, &QAction::changed, b, [b, action] { b->setEnabled(action->isEnabled()); });

@@ -21,7 +21,7 @@ public:
         setText(name);
         setCheckable(true);
         setAutoExclusive(true);
-        setFocusPolicy(Qt::TabFocus);
+        setFocusPolicy(Qt::NoFocus);
         setCursor(Qt::PointingHandCursor);
         setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
     }
@@ -34,6 +34,8 @@ public:
     const QString& answer() const { return answer_; }
 
 protected:
+    /// Tab comes to the current stop, whoever went there; the arrows go on from it.
+    void checkStateSet() override { setFocusPolicy(isChecked() ? Qt::TabFocus : Qt::NoFocus); }
     void paintEvent(QPaintEvent*) override {
         QPainter p(this);
         p.setRenderHint(QPainter::Antialiasing);

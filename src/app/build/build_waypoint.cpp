@@ -1,5 +1,6 @@
 #include "app/build/build_waypoint.h"
 
+#include "app/bench/pass_focus.h"
 #include "app/bench/wording.h"
 #include "app/build/build_desk.h"
 #include "app/build/build_panel.h"
@@ -30,13 +31,15 @@ BuildWaypoint::BuildWaypoint(const BenchParts& bench, QWidget* side, QWidget* mi
     step_ = new StepView(bench.state, *desk_, bench.actions, steps_);
     column->addWidget(step_, 1);
     column->addWidget(new TapeView(*desk_, steps_));
-    steps_->setFocusProxy(step_);
     middle_->addWidget(steps_);
     auto* cutting = new CuttingView(*desk_, *machine_, middle_);
     middle_->addWidget(cutting);
     auto* lists = new ListsView(*desk_, middle_);
     middle_->addWidget(lists);
-    middle_->setFocusProxy(steps_);
+    pass_focus(middle_, [this]() -> QWidget* {
+        QWidget* shown = middle_->currentWidget();
+        return shown == steps_ ? step_ : shown;
+    });
     connect(&panel_->lists(), &ListsPart::one_more_known, lists, &ListsView::show_one_more);
     connect(panel_, &PanelOfParts::part_chosen, this, [this, cutting, lists](int part) {
         if (part == BuildPanel::Cutting)
@@ -45,7 +48,6 @@ BuildWaypoint::BuildWaypoint(const BenchParts& bench, QWidget* side, QWidget* mi
             middle_->setCurrentWidget(lists);
         else
             middle_->setCurrentWidget(steps_);
-        middle_->setFocusProxy(middle_->currentWidget());
     });
     connect(desk_, &BuildDesk::changed, this, &WaypointView::look_changed);
     connect_actions();

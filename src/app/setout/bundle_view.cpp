@@ -1,5 +1,6 @@
 #include "app/setout/bundle_view.h"
 
+#include "app/bench/pass_focus.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "io/paint/textures.h"
@@ -39,14 +40,15 @@ BundleView::BundleView(BenchState& state, QWidget* parent) : QWidget(parent), st
     list_->setIconSize({drawing_side, drawing_side});
     list_->setGridSize({drawing_side + 36, drawing_side + 60});
     column->addWidget(list_, 1);
-    setFocusProxy(list_);
+    pass_focus(this, [this] { return list_; });
     connect(list_, &QListWidget::itemActivated, this,
             [this](const QListWidgetItem* item) { take(list_->row(item)); });
     connect(&state, &BenchState::shown_instead_changed, this, &BundleView::show_drawings);
 }
 
 QImage BundleView::picture_of(const DrawingFile& file) {
-    QImage image(drawing_side, drawing_side, QImage::Format_ARGB32_Premultiplied);
+    QImage image(QSize(drawing_side, drawing_side) * theme::fineness, QImage::Format_ARGB32_Premultiplied);
+    image.setDevicePixelRatio(theme::fineness);
     image.fill(Qt::transparent);
     const auto cut = read_cut(file.drawing);
     if (!cut) return image;

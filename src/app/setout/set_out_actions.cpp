@@ -25,7 +25,7 @@ std::vector<ActionRow> set_out_actions() {
         {Act::NextInHand, "Set out", "Take the next cut or photo in hand", "N", with_something_in_hand},
         {Act::Raise, "Set out", "Bring forward", "PgUp", with_something_in_hand},
         {Act::Lower, "Set out", "Send back", "PgDown", with_something_in_hand},
-        {Act::AddPhoto, "Set out", "Put a photo on the page", "Ctrl+P", always},
+        {Act::AddPhoto, "Set out", "Add a photo to the page", "Ctrl+P", always},
         {Act::PhotoPicture, "Set out", "Show a picture in the photo", "Ctrl+Shift+P", with_photo_in_hand},
         {Act::FitPhoto, "Set out", "Fit the photo into its opening", "Ctrl+L", with_photo_in_hand},
     };

@@ -9,6 +9,7 @@
 #include "io/read_file.h"
 #include "support/demo.h"
 
+#include <QLabel>
 #include <QLineEdit>
 #include <QPlainTextEdit>
 #include <QTest>
@@ -186,6 +187,16 @@ TEST(KeepJourney, TwoWindowsFinishPagesAtOnceAndTheDrawerStaysRight) {
     settle_both();
     QTest::qWait(2000); // each sees what the other has done
     settle_both();
+    // Whoever sees the drawer change between asking and taking is told so, and asks again.
+    for (BenchWindow* w : {&bench.window(), &other}) {
+        if (!w->document().project().keep.finished.empty()) continue;
+        EXPECT_TRUE(w->findChild<QLabel*>("message")->text().contains("nothing was done"));
+        w->actions()[Act::FinishPage]->trigger();
+        QTest::qWait(100);
+        settle_both();
+        QTest::qWait(2000);
+        settle_both();
+    }
     EXPECT_EQ(stash_of(bench).records.size(), 2u);
     EXPECT_LT(area_in_stash(), before) << "two pages cut from one drawer make no paper";
     for (const Paper& p : stash_of(bench).papers)

@@ -146,7 +146,9 @@ void KeepDesk::take_pace() {
 
 void KeepDesk::take(FinishedPage made, const Project& of, const QString& intention) {
     if (!(of == project())) {
-        bench_.say("The page has changed meanwhile; nothing was taken.", true);
+        bench_.say(
+            "The page or the drawer has changed meanwhile, so nothing was done. Look at it and try again.",
+            true);
         return;
     }
     bench_.living.hold(made.files);

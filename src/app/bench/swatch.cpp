@@ -188,7 +188,8 @@ void Swatch::mouseMoveEvent(QMouseEvent* event) {
     auto* mime = new QMimeData;
     mime->setData(paper_mime, QByteArray::fromStdString(paper->id));
     drag->setMimeData(mime);
-    QPixmap scrap(56, 56);
+    QPixmap scrap(QSize(56, 56) * devicePixelRatioF());
+    scrap.setDevicePixelRatio(devicePixelRatioF());
     scrap.fill(Qt::transparent);
     QPainter p(&scrap);
     p.setRenderHint(QPainter::Antialiasing);

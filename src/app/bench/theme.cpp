@@ -65,12 +65,12 @@ QIcon icon(const char* name, const QColor& colour) {
         if (mode == QIcon::Disabled) c = QColor(0xB5, 0xAE, 0xA4);
         QByteArray painted = svg;
         QSvgRenderer renderer(painted.replace("currentColor", c.name().toLatin1()));
-        QPixmap pixmap(40, 40);
+        QPixmap pixmap(QSize(20, 20) * fineness);
         pixmap.fill(Qt::transparent);
         QPainter painter(&pixmap);
         renderer.render(&painter);
         painter.end();
-        pixmap.setDevicePixelRatio(2);
+        pixmap.setDevicePixelRatio(fineness);
         out.addPixmap(pixmap, mode);
     }
     return out;

@@ -28,6 +28,8 @@ inline const QColor tape_line{0xC9, 0xB0, 0x68};
 
 inline constexpr int step = 8; ///< the spacing grid
 inline constexpr int radius = 6;
+/// Pixels of a picture that is painted once, to each of the window: for the sharpest of screens.
+inline constexpr int fineness = 2;
 
 /// How large letters are, as a factor of what is usual: said once, before the window is made.
 void set_letters(double factor);

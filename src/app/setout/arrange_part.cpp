@@ -18,7 +18,6 @@ namespace zesty {
 namespace {
 
 constexpr int arranged_side = 100;
-constexpr int fineness = 2; ///< pixels of the picture to one of the list
 
 QRectF to_rect(const Box& b) {
     return {b.x0, b.y0, b.width(), b.height()};
@@ -27,7 +26,7 @@ QRectF to_rect(const Box& b) {
 /// The page with its rooms, and what stays free.
 QImage picture_of(const Project& project, const Plan& plan, const Textures& textures, const Box& free) {
     const Page& page = project.set_out.page;
-    const double scale = fineness * arranged_side / std::max(page.full_width(), page.full_height());
+    const double scale = theme::fineness * arranged_side / std::max(page.full_width(), page.full_height());
     QImage image(static_cast<int>(std::ceil(scale * page.full_width())),
                  static_cast<int>(std::ceil(scale * page.full_height())),
                  QImage::Format_ARGB32_Premultiplied);
@@ -38,7 +37,7 @@ QImage picture_of(const Project& project, const Plan& plan, const Textures& text
     painter.scale(scale, scale);
     paint_page(painter, project, plan, textures);
     const auto pen = [](const QColor& colour, Qt::PenStyle style) {
-        QPen out(colour, fineness, style);
+        QPen out(colour, theme::fineness, style);
         out.setCosmetic(true);
         return out;
     };

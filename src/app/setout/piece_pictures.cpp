@@ -22,7 +22,8 @@ QTransform fitting(const Box& box) {
 }
 
 QImage blank() {
-    QImage image(picture_side, picture_side, QImage::Format_ARGB32_Premultiplied);
+    QImage image(QSize(picture_side, picture_side) * theme::fineness, QImage::Format_ARGB32_Premultiplied);
+    image.setDevicePixelRatio(theme::fineness);
     image.fill(Qt::transparent);
     return image;
 }

@@ -26,7 +26,8 @@ int main(int argc, char** argv) {
         "FILE", "A drawing (.svg, .svgz), a project (.zesty) or papers (.csv, .json, .stash)", "[FILE...]");
     const QCommandLineOption stash("stash", "Another stash of papers than yours for this run.", "FILE");
     parser.addOption(stash);
-    const QCommandLineOption letters("letters", "How large letters are for this run: 100 to 150.", "PERCENT");
+    const QCommandLineOption letters(
+        "letters", "How large letters are for this run, from 100 to 150 percent.", "PERCENT");
     parser.addOption(letters);
     parser.process(application);
 

@@ -199,7 +199,7 @@ void add_paper_options(CLI::App& c, DressArgs& a) {
         c.add_flag(name, to, help)->group(group);
     };
     c.add_option("--of-photo", a.photo,
-                 "Whose photo mats the options are for, from 1; every photo's without it")
+                 "The photo whose photo mats the options are for, from 1; all photos without it")
         ->check(CLI::Range(1, 1000))
         ->group("Photo mats");
     text("--add-photo-mat", a.add_mat, "One more photo mat in this paper: gull-print, gull-print:B, none",

@@ -112,7 +112,7 @@ void add_writing_options(CLI::App& c, DressArgs& a) {
     c.add_option("--at", a.at, "Its middle, or what the arc goes round: x,y")->group("Words");
     c.add_option("--size", a.size, "Room for lines, or how deep the band is: 4x2in")->group("Words");
     add_number(c, "--turn", a.turn_deg, "Turn of the lines in degrees", turn_limits)->group("Words");
-    c.add_option("--radius", a.radius, "Of the outermost line of an arc")->group("Words");
+    c.add_option("--radius", a.radius, "Radius of the outermost line of an arc")->group("Words");
     add_number(c, "--from", a.from_deg, "Where the arc begins: 0 is to the right, on clockwise", turn_limits)
         ->group("Words");
     add_number(c, "--sweep", a.sweep_deg, "How far round the arc goes; 360 for a ring", sweep_limits)

@@ -52,7 +52,7 @@ CLI::App* add_nest(CLI::App& app, Nest& a) {
     auto* c = app.add_subcommand("nest", "Lay irregular pieces on irregular sheets");
     c->add_option("JOB", a.job, "zesty-nest/1 file")->required();
     c->add_option("--seed", a.seed, "Seed of the search")->capture_default_str();
-    add_number(*c, "--seconds", a.seconds, "Longest time to think (1)", {0, 3600});
+    add_number(*c, "--seconds", a.seconds, "Longest time in seconds (1)", {0, 3600});
     c->add_flag("--json", a.json, "Print zesty-nest-result/1");
     return c;
 }

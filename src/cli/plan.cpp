@@ -139,7 +139,7 @@ CLI::App* add_plan(CLI::App& app, PlanArgs& a) {
     c->add_option("PROJECT", a.project, ".zesty file")->required();
     add_stash_option(*c);
     c->add_option("--seed", a.seed, "Another seed gives another proposal");
-    add_number(*c, "--seconds", a.seconds, "Longest time to think (10)", {0, 3600});
+    add_number(*c, "--seconds", a.seconds, "Longest time in seconds (10)", {0, 3600});
     add_number(*c, "--drift", a.drift, "0 scatters papers over the page, 1 lets light drift into dark",
                drift_limits);
     c->add_option("--light", a.light, "Where the light end is: top, bottom, left or right");

@@ -146,10 +146,10 @@ CLI::App* add_sections(CLI::App& app, SectionsArgs& a) {
     add_stash_option(*c);
     c->add_option("--out", a.out, "Write here instead of the project");
     c->add_option("--by", a.by, "Group by twins, sizes, bands, rings, rows or cuts")->group("Grouping");
-    c->add_option("--count", a.count, "Of sizes, bands or rings")
+    c->add_option("--count", a.count, "How many sizes, bands or rings")
         ->check(CLI::Range(1, 100))
         ->group("Grouping");
-    c->add_option("--centre", a.centre, "Of rings: x,y on the page")->group("Grouping");
+    c->add_option("--centre", a.centre, "Middle of the rings: x,y on the page")->group("Grouping");
     c->add_option("--group-in", a.lasso_box, "Groups what lies in x,y,x,y")->group("Grouping");
     c->add_option("--group", a.group, "Makes openings one section: 1,4-6")->group("Grouping");
     c->add_option("--ungroup", a.ungroup, "Takes sections apart")->group("Grouping");
@@ -159,7 +159,7 @@ CLI::App* add_sections(CLI::App& app, SectionsArgs& a) {
         ->group("Dividing");
     c->add_option("--about", a.about, "Middle of rays and rings, or a point of the line: x,y on the page")
         ->group("Dividing");
-    c->add_option("--undivide", a.undivide, "Makes it whole again")->group("Dividing");
+    c->add_option("--undivide", a.undivide, "Makes a divided opening whole again")->group("Dividing");
     c->add_option("--treat", a.treat,
                   "4,5:shaker; paper, open, inlay, translucent, shaker, photo, words, cut-from")
         ->group("Backing");
@@ -175,7 +175,7 @@ CLI::App* add_sections(CLI::App& app, SectionsArgs& a) {
          "3,7:page to undo that")
         ->group("Backing");
     c->add_option("--foam", a.foam, "Width of foam strip for shakers")->group("Backing");
-    c->add_option("--clearance", a.clearance, "Of inlays")->group("Backing");
+    c->add_option("--clearance", a.clearance, "Gap round an inlay: 0.2mm")->group("Backing");
     c->add_option("--punches", a.punches, "Diameters at hand: 1,1.5,2in")->group("Backing");
     c->add_flag("--punch-on-top", a.punch_on_top, "Punched circles on the openings")->group("Backing");
     c->add_flag("--punch-behind", a.punch_behind, "Punched circles behind the openings")->group("Backing");

@@ -247,7 +247,7 @@ void add_changing(CLI::App* c, StashArgs& a) {
 
 /// What is said of a paper.
 void add_facts(CLI::App* c, StashArgs& a) {
-    c->add_option("--name", a.name, "Of the paper added")->group("A paper");
+    c->add_option("--name", a.name, "Its name")->group("A paper");
     c->add_option("--colour", a.colour, "#rrggbb or in words: \"muted teal\"")->group("A paper");
     c->add_option("--picture", a.picture,
                   "PNG or JPEG of a whole sheet; kind, direction and repeat come from it")
@@ -270,7 +270,7 @@ void add_facts(CLI::App* c, StashArgs& a) {
     c->add_option("--palette", a.palette, "Its colours with their shares: #f6ecd2:0.7,#c03032:0.3")
         ->group("A paper");
     c->add_option("--finish", a.finish, "matt, glossy, textured, slick or translucent")->group("A paper");
-    add_number(*c, "--weight", a.weight, "In g/m2", {0, 2000})->group("A paper");
+    add_number(*c, "--weight", a.weight, "Its weight in g/m2", {0, 2000})->group("A paper");
     c->add_flag("--use-up-first", a.use_up, "To be used up before others")->group("A paper");
     c->add_flag("--not-first", a.not_first, "Not to be used up before others any more")->group("A paper");
     c->add_option("--kept-in", a.kept_in, "Where it is")->group("A paper");
@@ -278,15 +278,16 @@ void add_facts(CLI::App* c, StashArgs& a) {
 }
 
 void add_sides(CLI::App* c, StashArgs& a) {
-    c->add_option("--back-colour", a.back_colour, "Of side B")->group("A paper");
-    c->add_option("--back-picture", a.back_picture, "Of side B, alone and edge to edge")->group("A paper");
-    c->add_option("--back-pattern", a.back_pattern, "Of side B")->group("A paper");
-    c->add_option("--back-direction", a.back_direction, "Of side B")->group("A paper");
+    c->add_option("--back-colour", a.back_colour, "Colour of side B")->group("A paper");
+    c->add_option("--back-picture", a.back_picture, "Picture of side B, alone and edge to edge")
+        ->group("A paper");
+    c->add_option("--back-pattern", a.back_pattern, "Pattern of side B")->group("A paper");
+    c->add_option("--back-direction", a.back_direction, "Direction of side B")->group("A paper");
     add_number(*c, "--angle", a.angle,
                "The way stripes run, or an ombre gets darker: degrees clockwise from the right", {0, 360})
         ->group("A paper");
-    add_number(*c, "--back-angle", a.back_angle, "Of side B", {0, 360})->group("A paper");
-    c->add_option("--back-palette", a.back_palette, "Of side B")->group("A paper");
+    add_number(*c, "--back-angle", a.back_angle, "Angle on side B", {0, 360})->group("A paper");
+    c->add_option("--back-palette", a.back_palette, "Colours of side B with their shares")->group("A paper");
     c->add_flag("--no-back", a.no_back, "Its side B is not worth showing")->group("A paper");
 }
 

@@ -27,7 +27,7 @@ std::vector<OwnNumberRow> of_sizes_and_pace() {
          [](N n) -> double& { return n.usual.photo_overlap; }},
         {"scan-square", sizes, "Square beside a scan", Length, scan_square_limits,
          [](N n) -> double& { return n.usual.scan_square; }},
-        {"mat-gap", sizes, "Gap on the cutting mat", Length, cutting_mat_gap_limits,
+        {"cutting-mat-gap", sizes, "Gap on the cutting mat", Length, cutting_mat_gap_limits,
          [](N n) -> double& { return n.cutting_mat.gap; }},
         {"blade-gap", sizes, "Gap between patches", Length, blade_gap_limits,
          [](N n) -> double& { return n.blade_gap; }},

@@ -1,5 +1,6 @@
 #include "core/stash/colour.h"
 
+#include <array>
 #include <charconv>
 #include <cmath>
 #include <cstdio>
@@ -9,9 +10,17 @@ namespace zesty {
 
 namespace {
 
+/// A channel has so few values that each is worked out once.
 double linear(std::uint8_t channel) {
-    const double c = channel / 255.0;
-    return c <= 0.04045 ? c / 12.92 : std::pow((c + 0.055) / 1.055, 2.4);
+    static const auto of = [] {
+        std::array<double, 256> out{};
+        for (std::size_t i = 0; i < out.size(); ++i) {
+            const double c = static_cast<double>(i) / 255.0;
+            out[i] = c <= 0.04045 ? c / 12.92 : std::pow((c + 0.055) / 1.055, 2.4);
+        }
+        return out;
+    }();
+    return of[channel];
 }
 
 double lab_curve(double t) {

@@ -98,6 +98,11 @@ TEST_F(BuildByCommand, QuestionsAreAnswered) {
 }
 
 TEST_F(BuildByCommand, WhatIsTypedWrongIsOneSentenceAndChangesNothing) {
+    // A page that is planned in no time.
+    write(dir_.filePath("kite.svg"), "<svg xmlns='http://www.w3.org/2000/svg' width='90mm' height='90mm' "
+                                     "viewBox='0 0 90 90'><path fill-rule='evenodd' d='M0 0H90V90H0Z M6 "
+                                     "6H42V84H6Z M48 6H84V84H48Z'/></svg>");
+    ASSERT_TRUE(done(zesty({"new", dir_.filePath("kite.svg"), "--width", "90mm", "--out", page_})));
     const BuildDecisions before = decided();
     refuses(build({"--done", "fly"}), "there is no step 'fly'");
     refuses(build({"--corners", "round"}), "--corners");

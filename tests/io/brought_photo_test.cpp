@@ -5,6 +5,7 @@
 #include "io/picture.h"
 #include "io/project_file.h"
 #include "support/demo.h"
+#include "support/pages.h"
 
 #include <QBuffer>
 #include <QColor>
@@ -57,7 +58,7 @@ TEST(BroughtPhoto, SaysItsDayAndSizeAndNothingWhereTheFileTalksNonsense) {
 TEST(Sketch, IsSavedWithThePageAndSeenInNothingThatLeavesIt) {
     auto project = open_project(demo::project());
     ASSERT_TRUE(project);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.shapes(*project);
     ASSERT_TRUE(plan);
     const QImage before = page_picture(*project, *plan, 400);

@@ -8,6 +8,7 @@
 #include "io/project_file.h"
 #include "io/project_json.h"
 #include "support/demo.h"
+#include "support/pages.h"
 
 #include <QFile>
 #include <QProcess>
@@ -34,7 +35,7 @@ QString words_of_pdf(const QByteArray& pdf) {
 
 struct Printed {
     Project project = *open_project(demo::file("kite-hill-dressed.zesty"));
-    Plan plan = *Planner().plan(project);
+    Plan plan = *Planner(testing::laid_before()).plan(project);
 
     QString words(const Chapters& chapters) const {
         return words_of_pdf(guide_pdf(project, plan, PrinterPaper::A4, chapters));
@@ -81,7 +82,7 @@ TEST(BuildGuide, SaysWhatItTakesAndHowTheTrimmerIsSet) {
     EXPECT_TRUE(trimming.contains("Gut the frame paper before gluing"));
     Project frameless = p.project;
     frameless.set_out.page.reveal = {};
-    const Plan plan = *Planner().plan(frameless);
+    const Plan plan = *Planner(testing::laid_before()).plan(frameless);
     EXPECT_EQ(guide_pages(frameless, plan, {}, PrinterPaper::A4, {Chapter::Trimming}), 0)
         << "nothing is trimmed";
 }

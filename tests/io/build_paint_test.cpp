@@ -7,6 +7,7 @@
 #include "io/paint/step_painter.h"
 #include "io/project_file.h"
 #include "support/demo.h"
+#include "support/pages.h"
 
 #include <QImage>
 #include <algorithm>
@@ -34,7 +35,7 @@ const Evening& evening() {
     static const Evening all = [] {
         Evening e;
         e.project = *open_project(demo::file("kite-hill-dressed.zesty"));
-        e.plan = *Planner().plan(e.project);
+        e.plan = *Planner(testing::laid_before()).plan(e.project);
         e.steps = build_steps(e.project, e.plan);
         e.page = page_picture(e.project, e.plan, 600);
         return e;

@@ -10,6 +10,7 @@
 #include "io/guide/letters_job.h"
 #include "io/project_file.h"
 #include "support/demo.h"
+#include "support/pages.h"
 
 #include <algorithm>
 #include <gtest/gtest.h>
@@ -24,7 +25,7 @@ std::vector<BuildStep> steps_of(const char* demo, const std::function<void(Proje
     auto project = open_project(demo::file(demo));
     EXPECT_TRUE(project);
     if (change) change(*project);
-    const auto plan = Planner().plan(*project);
+    const auto plan = Planner(testing::laid_before()).plan(*project);
     EXPECT_TRUE(plan);
     return build_steps(*project, *plan);
 }
@@ -113,7 +114,7 @@ TEST(BuildSteps, GutFirstAndPrimeBeforeColour) {
 
 TEST(BuildSteps, OfAnEmptyPageAreNone) {
     const Project empty;
-    EXPECT_TRUE(build_steps(empty, *Planner().plan(empty)).empty());
+    EXPECT_TRUE(build_steps(empty, *Planner(testing::laid_before()).plan(empty)).empty());
 }
 
 TEST(BuildSteps, OfABarePageAreFew) {
@@ -155,7 +156,7 @@ TEST(BuildSteps, HabitsAreTurnedRoundAndPhysicsStays) {
     EXPECT_LT(step(by_trimmer, "Cut Photo mat 1 of Mia"), by_trimmer.size());
     EXPECT_EQ(by_trimmer[step(by_trimmer, "Cut Photo mat 1 of Mia")].kind, StepKind::HandCut);
     Project project = *open_project(demo::file("kite-hill-dressed.zesty"));
-    const Plan plan = *Planner().plan(project);
+    const Plan plan = *Planner(testing::laid_before()).plan(project);
     Habits other = project.build.habits;
     other.trim = TrimBase::BeforeWet;
     other.first = FirstWork::Photos;
@@ -184,7 +185,7 @@ TEST(BuildSteps, FoamComesBeforePlacingAndShakersAreTrimmedDryAndFilledBeforeThe
 
 TEST(BuildSteps, OwnStepsComeWhereTheyAreWantedOrAnywhere) {
     Project project = *open_project(demo::file("kite-hill-dressed.zesty"));
-    const Plan plan = *Planner().plan(project);
+    const Plan plan = *Planner(testing::laid_before()).plan(project);
     project.build.own_steps = {{1, "Press the kite", "lift:", "lay-out", 3, 20},
                                {2, "Fly it", "finish", "cut:", 5, 0},
                                {3, "Wind the string", "no such step", "", 2, 0}};
@@ -201,12 +202,12 @@ TEST(BuildSteps, OwnStepsComeWhereTheyAreWantedOrAnywhere) {
 
 TEST(BuildSteps, KeepTheirKeysWhenOthersComeAndGo) {
     Project project = *open_project(demo::file("kite-hill-dressed.zesty"));
-    const Plan plan = *Planner().plan(project);
+    const Plan plan = *Planner(testing::laid_before()).plan(project);
     std::set<std::string> keys;
     for (const BuildStep& s : build_steps(project, plan)) EXPECT_TRUE(keys.insert(s.key).second) << s.key;
     project.dress.writings.clear();
     project.set_out.photos.erase(project.set_out.photos.begin());
-    const Plan then = *Planner().plan(project);
+    const Plan then = *Planner(testing::laid_before()).plan(project);
     const auto fewer = build_steps(project, then);
     EXPECT_LT(fewer.size(), keys.size());
     EXPECT_TRUE(std::any_of(fewer.begin(), fewer.end(), [](const BuildStep& s) {
@@ -216,7 +217,7 @@ TEST(BuildSteps, KeepTheirKeysWhenOthersComeAndGo) {
 
 TEST(BuildLists, SayWhatIsNeededWhatIsMissingAndWhatOneMoreSheetWouldCure) {
     const Project project = *open_project(demo::file("kite-hill-dressed.zesty"));
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Plan plan = *planner.plan(project);
     std::set<std::string> names;
     for (const BuildList& list : build_lists(project, plan)) {
@@ -247,7 +248,7 @@ TEST(BuildLists, SayWhatIsNeededWhatIsMissingAndWhatOneMoreSheetWouldCure) {
 
 TEST(LearnedPace, BecomesThePagesOwn) {
     Project project = *open_project(demo::file("kite-hill-dressed.zesty"));
-    const Plan plan = *Planner().plan(project);
+    const Plan plan = *Planner(testing::laid_before()).plan(project);
     const auto steps = build_steps(project, plan);
     EXPECT_TRUE(pace_in_words(project, steps).empty());
     StepLog& log = project.build.log["wet:Gusts"];
@@ -262,7 +263,7 @@ TEST(LearnedPace, BecomesThePagesOwn) {
 TEST(CuttingJobs, HoldEverythingTheMachineCutsOnceInsideFirstAndTravelFarLess) {
     for (const char* demo : {"kite-hill-dressed.zesty", "tram-terrace.zesty", "seed-swap.zesty"}) {
         const Project project = *open_project(demo::file(demo));
-        const Plan plan = *Planner().plan(project);
+        const Plan plan = *Planner(testing::laid_before()).plan(project);
         const auto mats = mats_of(project, plan);
         const CuttingJobs cutting = cutting_jobs(project, plan, mats);
         EXPECT_TRUE(cutting.too_large.empty()) << demo;
@@ -306,7 +307,7 @@ TEST(CuttingJobs, HoldEverythingTheMachineCutsOnceInsideFirstAndTravelFarLess) {
 
 TEST(CuttingJobs, FaceDownIsMirroredAndALargeSheetComesInParts) {
     Project project = *open_project(demo::file("kite-hill-dressed.zesty"));
-    const Plan plan = *Planner().plan(project);
+    const Plan plan = *Planner(testing::laid_before()).plan(project);
     const auto mats = mats_of(project, plan);
     const CuttingJobs up = cutting_jobs(project, plan, mats);
     project.build.cutting.face_down = true;
@@ -331,7 +332,7 @@ TEST(CuttingJobs, LettersThatAreCutComeAsAJobOfTheirOwn) {
     Stash stash = *project.stash;
     for (LetterSet& set : stash.letters) set.kind = LetterKind::Cut;
     project.stash = std::make_shared<const Stash>(std::move(stash));
-    const Plan plan = *Planner().plan(project);
+    const Plan plan = *Planner(testing::laid_before()).plan(project);
     const auto jobs = letter_jobs(project, plan);
     ASSERT_EQ(jobs.size(), 1u);
     std::size_t letters = 0;
@@ -339,7 +340,8 @@ TEST(CuttingJobs, LettersThatAreCutComeAsAJobOfTheirOwn) {
     EXPECT_GE(nested_groups(jobs[0].file.contours).size(), letters) << "an i has two pieces";
     for (const Ring& r : jobs[0].file.contours) EXPECT_GT(std::abs(signed_area(r)), 0.1);
     const Project stickers = *open_project(demo::file("kite-hill-dressed.zesty"));
-    EXPECT_TRUE(letter_jobs(stickers, *Planner().plan(stickers)).empty()) << "stickers are not cut";
+    EXPECT_TRUE(letter_jobs(stickers, *Planner(testing::laid_before()).plan(stickers)).empty())
+        << "stickers are not cut";
 }
 
 } // namespace zesty

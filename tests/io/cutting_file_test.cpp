@@ -30,7 +30,7 @@ struct Mats {
 };
 
 Mats mats_of_page(const Project& project) {
-    Mats out{*Planner().shapes(project), {}, {}};
+    Mats out{*Planner(testing::laid_before()).shapes(project), {}, {}};
     const auto mats = mats_of(project, out.plan);
     for (const CuttingJob& job : cutting_jobs(project, out.plan, mats).jobs)
         if (job.key.rfind("mat-", 0) == 0) out.files.push_back(job.file);

@@ -5,6 +5,7 @@
 #include "io/paint/fonts.h"
 #include "io/project_file.h"
 #include "support/demo.h"
+#include "support/pages.h"
 
 #include <QFile>
 #include <QImage>
@@ -40,7 +41,7 @@ TEST(DressedGuide, SaysWhatTheDressedPageNeedsAndPrintsItsLines) {
     load_fonts();
     const auto project = open_project(demo::file("kite-hill-dressed.zesty"));
     ASSERT_TRUE(project);
-    const auto plan = Planner().plan(*project);
+    const auto plan = Planner(testing::laid_before()).plan(*project);
     ASSERT_TRUE(plan);
     QTemporaryDir dir;
     const QString path = dir.filePath("guide.pdf");

@@ -5,6 +5,7 @@
 #include "core/project/planner.h"
 #include "io/paint/page_painter.h"
 #include "io/paint/values.h"
+#include "support/pages.h"
 
 #include <algorithm>
 #include <cmath>
@@ -17,7 +18,7 @@ namespace {
 constexpr int pixels_wide = 600;
 
 QImage painted(const Project& project) {
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.shapes(project);
     EXPECT_TRUE(plan);
     return page_picture(project, *plan, pixels_wide);

@@ -14,6 +14,7 @@
 #include "support/edits.h"
 #include "support/file_size_limit.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <QBuffer>
 #include <QFile>
@@ -172,7 +173,7 @@ TEST(ProjectFile, APageThatTookAProposalOpensAgain) {
     QTemporaryDir folder;
     const QString path = folder.filePath("taken.zesty");
     for (int round = 0; round < 2; ++round) {
-        Planner planner;
+        Planner planner(testing::laid_before());
         const auto offered = planner.proposals(*project, false, 3);
         ASSERT_TRUE(offered);
         ASSERT_GT(offered->size(), 1u);

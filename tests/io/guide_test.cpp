@@ -14,6 +14,7 @@
 #include "io/svg/svg_reader.h"
 #include "support/demo.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 #include "support/rounds.h"
 
 #include <QFile>
@@ -36,7 +37,7 @@ const Planned& demo_plan() {
     static const Planned planned = [] {
         load_fonts();
         Project project = *open_project(demo::project());
-        Planner planner;
+        Planner planner(testing::laid_before());
         return Planned{project, *planner.plan(project)};
     }();
     return planned;
@@ -258,7 +259,7 @@ TEST(Guide, EverySheetIsPrintedOnceWithAllItsPatchesAndNoneOnAnother) {
 TEST(Guide, TracingPagesComeForWhatIsTracedAndChaptersCanBeChosen) {
     Project project = demo_plan().project;
     project.sections.backing.method = BackingMethod::TraceAndTrim;
-    const auto plan = Planner().plan(project);
+    const auto plan = Planner(testing::laid_before()).plan(project);
     ASSERT_TRUE(plan);
     const auto mats = mats_of(project, *plan);
     const int with = guide_pages(project, *plan, mats, PrinterPaper::A4);
@@ -369,7 +370,7 @@ TEST(Guide, ShowsWhatIsKeptForLaterWithTheNameOfThePage) {
     Project project = demo_plan().project;
     reserve_size(project, "barley", {20, 20});
     reserve_for(project, {{"Tram Terrace", "brick-dust", Side::A, {testing::rectangle(0, 0, 40, 30), {}}}});
-    const auto plan = Planner().plan(project);
+    const auto plan = Planner(testing::laid_before()).plan(project);
     ASSERT_TRUE(plan);
     ASSERT_EQ(plan->sheets.room.size(), 2u);
     QTemporaryDir dir;

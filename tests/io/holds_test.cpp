@@ -28,7 +28,7 @@ Project dressed() {
 }
 
 Plan planned(const Project& p) {
-    const auto plan = Planner().plan(p);
+    const auto plan = Planner(testing::laid_before()).plan(p);
     EXPECT_TRUE(plan);
     return *plan;
 }

@@ -9,6 +9,7 @@
 #include "io/project_file.h"
 #include "support/demo.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <QFile>
 #include <QProcess>
@@ -87,7 +88,7 @@ TEST(Hpgl, GoesOnBeyondTheStart) {
 TEST(Hpgl, AnotherProgramSeesTheSameContours) {
     const auto project = open_project(demo::project());
     ASSERT_TRUE(project);
-    const auto plan = Planner().shapes(*project);
+    const auto plan = Planner(testing::laid_before()).shapes(*project);
     ASSERT_TRUE(plan);
     const auto mats = mats_of(*project, *plan);
     ASSERT_FALSE(mats.empty());
@@ -114,7 +115,7 @@ TEST(Hpgl, AnotherProgramSeesTheSameContours) {
 TEST(Hpgl, CuttingFilesGoTheShortWayInsideFirst) {
     const auto project = open_project(demo::file("seed-swap.zesty"));
     ASSERT_TRUE(project);
-    const auto plan = Planner().shapes(*project);
+    const auto plan = Planner(testing::laid_before()).shapes(*project);
     ASSERT_TRUE(plan);
     const auto mats = mats_of(*project, *plan);
     ASSERT_FALSE(mats.empty());
@@ -139,7 +140,7 @@ TEST(Hpgl, CuttingFilesGoTheShortWayInsideFirst) {
 TEST(Hpgl, ComesWithEveryExport) {
     const auto project = open_project(demo::project());
     ASSERT_TRUE(project);
-    const auto plan = Planner().plan(*project);
+    const auto plan = Planner(testing::laid_before()).plan(*project);
     ASSERT_TRUE(plan);
     const QTemporaryDir dir;
     ASSERT_TRUE(export_all(*project, *plan, PrinterPaper::A4, dir.path(), {Chapter::Key}));

@@ -13,6 +13,7 @@
 #include "support/edits.h"
 #include "support/file_size_limit.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <QBuffer>
 #include <QFile>
@@ -94,7 +95,7 @@ TEST(StashJson, EveryMistakeIsNamed) {
 TEST(PlanJson, HasWhatTheFormatPromises) {
     const auto project = open_project(demo::project());
     ASSERT_TRUE(project);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.plan(*project);
     ASSERT_TRUE(plan);
     const json j = plan_json(*project, *plan, 0.25);
@@ -123,7 +124,7 @@ TEST(PlanJson, APatchOnSideBIsMirroredAsTheFormatSays) {
         p.match.choices[Spot(o)].paper = "barley";
         p.match.choices[Spot(o)].side = Side::B;
     }
-    const auto plan = Planner().plan(p);
+    const auto plan = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(plan);
     const auto j = plan_json(p, *plan, 0);
     int mirrored = 0;

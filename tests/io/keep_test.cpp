@@ -64,7 +64,7 @@ Kept kept_page() {
     EXPECT_TRUE(store);
     EXPECT_TRUE(store->put(papers));
     page.stash = std::make_shared<const Stash>(joined(Stash{}, *store->read(), {}));
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto papers_for = planner.propose(page, true);
     EXPECT_TRUE(papers_for);
     page = with_papers(page, testing::shapes_of(page), *papers_for);

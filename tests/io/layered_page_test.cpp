@@ -7,6 +7,7 @@
 #include "io/paint/page_painter.h"
 #include "io/project_file.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <gtest/gtest.h>
 
@@ -37,7 +38,7 @@ Project framed() {
 }
 
 QColor at(const Project& p, double x, double y) {
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.plan(p, {}, {}, true);
     EXPECT_TRUE(plan);
     return page_picture(p, *plan, 800).pixelColor(static_cast<int>(x * 4), static_cast<int>(y * 4));
@@ -79,7 +80,7 @@ TEST(LayersOfSvg, SurviveSavingAndStayInRegister) {
     const auto again = project_from(*project_bytes(p), "x.zesty");
     ASSERT_TRUE(again);
     EXPECT_TRUE(*again == p);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Plan plan = *planner.shapes(*again);
     ASSERT_EQ(plan.set_out.each.size(), 2u);
     const Box whole = plan.set_out.each[0].cut_box;

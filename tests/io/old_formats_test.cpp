@@ -2,6 +2,7 @@
 
 #include "core/project/planner.h"
 #include "io/project_file.h"
+#include "support/pages.h"
 
 #include <QString>
 #include <gtest/gtest.h>
@@ -124,7 +125,7 @@ TEST(OldFormats, AFileOfFormatSevenKeepsTheSizeOfATurnedCut) {
     const CutPlacement& place = p->set_out.cuts.at(0).place;
     EXPECT_TRUE(place.mirrored);
     EXPECT_NEAR(place.turn_deg, 120, 1e-9);
-    const auto plan = Planner().shapes(*p);
+    const auto plan = Planner(testing::laid_before()).shapes(*p);
     ASSERT_TRUE(plan);
     EXPECT_NEAR(plan->set_out.each[0].cut_box.width(), 127, 1e-6)
         << "the box of the turned cut, as it was then";

@@ -6,6 +6,7 @@
 #include "io/cutting_file.h"
 #include "io/project_file.h"
 #include "support/demo.h"
+#include "support/pages.h"
 
 #include <QImage>
 #include <QPainter>
@@ -21,7 +22,7 @@ namespace {
 
 std::vector<CuttingJob> jobs_of(const char* demo) {
     const Project project = *open_project(demo::file(demo));
-    const Plan plan = *Planner().plan(project);
+    const Plan plan = *Planner(testing::laid_before()).plan(project);
     return cutting_jobs(project, plan, mats_of(project, plan)).jobs;
 }
 

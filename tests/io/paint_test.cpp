@@ -3,6 +3,7 @@
 #include "io/paint/page_painter.h"
 #include "io/project_file.h"
 #include "support/demo.h"
+#include "support/pages.h"
 #include "support/rounds.h"
 
 #include <QBuffer>
@@ -140,7 +141,7 @@ TEST(Textures, PlainAndUnknownPapersHaveAColour) {
 
 TEST(PagePainter, FrameBaseAndCutLieWhereTheyShould) {
     const Project p = *open_project(demo::project());
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Plan plan = *planner.plan(p);
     const QImage image = page_picture(p, plan, 1219); // 4 pixels to the millimetre
     const PageLook look;
@@ -159,7 +160,7 @@ TEST(PagePainter, AnEmptyPageIsStillAPage) {
     Project p;
     p.set_out.page.width = 100;
     p.set_out.page.height = 50;
-    Planner planner;
+    Planner planner(testing::laid_before());
     const QImage image = page_picture(p, *planner.plan(p), 200);
     EXPECT_EQ(image.size(), QSize(200, 100));
     EXPECT_EQ(image.pixelColor(100, 50), PageLook{}.base);
@@ -184,7 +185,7 @@ TEST(PaintedCuts, AreThePictureThatWouldBePaintedAndFollowEveryChange) {
     const auto opened = open_project(demo::file("kite-hill-dressed.zesty"));
     ASSERT_TRUE(opened);
     Project p = *opened;
-    Planner planner;
+    Planner planner(testing::laid_before());
     PaintedCuts kept;
     const auto painted = [&](PaintedCuts* cuts) {
         const auto plan = planner.plan(p);
@@ -230,7 +231,7 @@ TEST(PagePainter, WetWorkLiesOnTheBaseAndALateFrameOnEverything) {
     zone.colour = {250, 220, 40};
     p.dress.wet = {zone};
     const auto at = [&](double x, double y) {
-        const auto plan = Planner().plan(p);
+        const auto plan = Planner(testing::laid_before()).plan(p);
         EXPECT_TRUE(plan);
         return page_picture(p, *plan, 610).pixelColor(static_cast<int>(2 * x), static_cast<int>(2 * y));
     };

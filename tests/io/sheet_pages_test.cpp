@@ -8,6 +8,7 @@
 #include "io/project_file.h"
 #include "io/svg/svg_reader.h"
 #include "support/demo.h"
+#include "support/pages.h"
 
 #include <QFile>
 #include <QProcess>
@@ -34,7 +35,7 @@ TEST(Guide, TracingPagesAndOutlinesExistBeforeAnyPaperIsEntered) {
     project.stash = {};
     project.match = {};
     project.sections.backing.method = BackingMethod::TraceAndTrim;
-    const auto plan = Planner().plan(project);
+    const auto plan = Planner(testing::laid_before()).plan(project);
     ASSERT_TRUE(plan);
     ASSERT_TRUE(plan->sheets.used.empty());
     QTemporaryDir dir;

@@ -19,8 +19,10 @@ namespace zesty {
 
 namespace {
 
-Stash demo_stash() {
-    return *read_stash(demo::stash());
+/// Read once: what its pictures look like is worked out anew each time.
+const Stash& demo_stash() {
+    static const Stash stash = *read_stash(demo::stash());
+    return stash;
 }
 
 QByteArray bytes_of(const QString& path) {

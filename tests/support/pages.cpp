@@ -7,6 +7,11 @@
 
 namespace zesty::testing {
 
+const std::shared_ptr<NestMemory>& laid_before() {
+    static const auto memory = std::make_shared<NestMemory>();
+    return memory;
+}
+
 Project project_of(const Drawing& drawing) {
     Project p;
     set_only_cut(p, std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", drawing}));
@@ -14,7 +19,7 @@ Project project_of(const Drawing& drawing) {
 }
 
 Plan shapes_of(const Project& project) {
-    Planner planner;
+    Planner planner(laid_before());
     auto plan = planner.shapes(project);
     EXPECT_TRUE(plan) << plan.error().message;
     return plan ? std::move(*plan) : Plan{};

@@ -5,6 +5,10 @@
 
 namespace zesty::testing {
 
+/// What any test has laid: the next that begins with the same page need not lay it again. Not for tests of
+/// what a planner that knows nothing says.
+const std::shared_ptr<NestMemory>& laid_before();
+
 /// A page with this drawing alone.
 Project project_of(const Drawing& drawing);
 

@@ -2,6 +2,8 @@
 
 #include "core/geometry/hash.h"
 
+#include <algorithm>
+
 namespace zesty {
 
 namespace {
@@ -75,7 +77,9 @@ NestResult NestMemory::nest(const NestJob& job, const StopToken& stop) {
         const std::lock_guard lock(mutex_);
         if (const auto known = known_.find(hash); known != known_.end()) return *known->second;
     }
-    NestResult made = zesty::nest(job, stop);
+    NestJob asked = job;
+    if (most_refinements_) asked.refinements = std::min(asked.refinements, *most_refinements_);
+    NestResult made = zesty::nest(asked, stop);
     if (stopped(stop)) return made;
     const std::lock_guard lock(mutex_);
     if (known_.emplace(hash, std::make_shared<const NestResult>(made)).second) order_.push_back(hash);

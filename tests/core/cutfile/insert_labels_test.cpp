@@ -3,6 +3,7 @@
 #include "core/project/edits.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <gtest/gtest.h>
 #include <set>
@@ -17,7 +18,7 @@ TEST(InsertLabels, AreTheSameOnPieceAndOpeningAndDifferentForEveryCopy) {
                              testing::rectangle(65, 20, 75, 30)});
     Project p;
     set_only_cut(p, std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", d}));
-    Planner planner;
+    Planner planner(testing::laid_before());
     auto labels = insert_labels(*planner.shapes(p)->sections.cut);
     ASSERT_EQ(labels.size(), 2u);
     EXPECT_EQ(labels[0].label, "A1");

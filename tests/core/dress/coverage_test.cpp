@@ -149,7 +149,7 @@ TEST(Coverage, TheSmallestMoveCuresASliverAndNothingElseBreaks) {
     photo.width = photo.height = 100;
     photo.centre = {opening.x0 + 2 + 50, opening.centre().y};
     p.set_out.photos = {photo};
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
     const Finding* sliver = testing::finding_in(*plan, Code::Sliver);
@@ -179,7 +179,7 @@ TEST(Coverage, CuresKeepTheirPromiseOnRandomPages) {
         Project p = dressed_page(random);
         for (Photo& photo : p.set_out.photos)
             if (random() % 2) photo.protected_parts.push_back({-10, -10, 10, 10});
-        Planner planner;
+        Planner planner(testing::laid_before());
         const Shapes shapes = [&](const Project& changed) { return planner.shapes(changed); };
         const auto cured = cure_coverage(p, shapes);
         if (!cured) {
@@ -209,7 +209,7 @@ TEST(Coverage, CuresKeepTheirPromiseOnRandomPages) {
 TEST(Coverage, WorkThatIsToldToStopChangesNothing) {
     std::mt19937 random(2);
     Project p = dressed_page(random);
-    Planner planner;
+    Planner planner(testing::laid_before());
     while (Nudging(dress_now(p, shapes_of(p))).faults() == 0) p = dressed_page(random);
     const auto stopped_at_once = cure_coverage(
         p, [&](const Project& changed) { return planner.shapes(changed); }, [] { return true; });

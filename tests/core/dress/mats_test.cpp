@@ -132,7 +132,7 @@ TEST(Mats, AreCutFromTheStashApartFromEachOtherAndFromThePatches) {
         c.paper = "a";
         p.match.choose(section.id, c);
     }
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan) << plan.error().message;
     ASSERT_EQ(plan->dress.pieces.size(), 4u);
@@ -179,7 +179,7 @@ TEST(Mats, WithoutASheetSayWhatElseThereIsAndTheFixGivesIt) {
     stash.papers[0].sheets = {{{testing::rectangle(0, 0, 60, 60), {}}, 5, false}};
     p.stash = std::make_shared<const Stash>(stash);
     p.set_out.photos[0].mats = {mat_of("a", 4)};
-    const auto plan = Planner().plan(p);
+    const auto plan = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(plan);
     const Finding* f = finding_in(*plan, Code::MatPaper);
     ASSERT_TRUE(f);

@@ -61,7 +61,7 @@ void expect_within_stock(const Project& p, const Plan& plan) {
 TEST(Match, GivesEverySectionAPaperAndKeepsNeighboursApartWhenThereIsPlenty) {
     for (unsigned seed = 1; seed <= 4; ++seed) {
         const Project p = lattice_project(seed, 6, 5, stash_of(5, 152.4, 3));
-        Planner planner;
+        Planner planner(testing::laid_before());
         const auto a = planner.propose(p, false);
         ASSERT_TRUE(a);
         EXPECT_TRUE(a->alike.empty());
@@ -76,7 +76,7 @@ TEST(Match, NeverUsesMorePaperThanThereIs) {
     LEFT_OUT_UNDER_SANITIZERS("it lays sheets for long");
     // Far too little: some sections must go without, and all of that is said.
     const Project p = lattice_project(9, 4, 4, stash_of(3, 100, 1));
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto a = planner.propose(p, false);
     ASSERT_TRUE(a);
     const auto plan = planner.plan(with_papers(p, *planner.shapes(p), *a), {}, {}, true);
@@ -93,7 +93,7 @@ TEST(Match, LeavesPapersGivenByHandAlone) {
     p.match.choose(0, {"p2", Side::A, true});
     p.match.choose(7, {"p3", Side::A, true});
     p.sections.choose(5, {"", Treatment::Open});
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto a = planner.propose(p, false);
     ASSERT_TRUE(a);
     EXPECT_EQ(a->paper[0], 2);
@@ -107,7 +107,7 @@ TEST(Match, IsWithinOnePercentOfTheBestOnSmallCases) {
     for (unsigned seed = 1; seed <= static_cast<unsigned>(testing::long_rounds(120)); ++seed) {
         Project p = lattice_project(seed, 3, 2, stash_of(3 + static_cast<int>(seed % 2), 250, 4));
         p.match.style.drift = (seed % 3) / 2.0;
-        Planner planner;
+        Planner planner(testing::laid_before());
         const auto shapes = planner.shapes(p);
         const auto a = planner.propose(p, false);
         ASSERT_TRUE(shapes && a);
@@ -135,7 +135,7 @@ TEST(Match, ScatterSpreadsAPaperAndDriftGoesFromLightToDark) {
         greys.papers[i].colour = {level, level, level};
     }
     Project p = lattice_project(11, 6, 6, std::make_shared<const Stash>(greys));
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Plan shapes = *planner.shapes(p);
     /// How well lightness goes with the distance from the light end: -1 to 1.
     const auto follows = [&](const Result<Assignment>& a, double light_deg) {
@@ -243,7 +243,7 @@ TEST(Match, LeavesNoMoreShortOrAlikeThanTightStockForces) {
         std::mt19937 random(seed);
         Project p = lattice_project(seed, 3, 2, nullptr);
         p.stash = tight_stash(random, 4, 280 * 187 * (0.9 + 0.1 * (seed % 6)));
-        Planner planner;
+        Planner planner(testing::laid_before());
         const auto shapes = planner.shapes(p);
         const auto a = planner.propose(p, false);
         ASSERT_TRUE(shapes && a);
@@ -272,7 +272,7 @@ TEST(Match, SameSeedSameAnswerAndStoppingIsSaid) {
 }
 
 TEST(Match, WithoutPaperOrWithoutSectionsSaysThereIsNothingToDo) {
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Project bare = lattice_project(6, 3, 3, nullptr);
     EXPECT_EQ(planner.propose(bare, false).error().kind, ErrorKind::NothingToDo);
     const Project plain =

@@ -42,7 +42,7 @@ TEST(Prints, SlantsAreWhatTheyAreToBeOnThePage) {
             }
             p.match.choose(Spot(o), c);
         }
-        const auto plan = Planner().plan(p);
+        const auto plan = Planner(testing::laid_before()).plan(p);
         ASSERT_TRUE(plan);
         for (std::size_t i = 0; i < plan->sections.patches.size(); ++i) {
             ASSERT_GE(plan->sheets.placed[i].sheet, 0);
@@ -70,7 +70,7 @@ TEST(Prints, AMotifComesToLieWhereItIsWantedAndRepeatsServeSeveral) {
         c.pattern.motif = MotifAnchor{{40, 30}, {2, -1}};
         p.match.choose(Spot(o), c);
     }
-    const auto plan = Planner().plan(p);
+    const auto plan = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(plan);
     for (int o = 0; o < 4; ++o) {
         const int patch = plan->patch_of(o);
@@ -84,7 +84,7 @@ TEST(Prints, AMotifComesToLieWhereItIsWantedAndRepeatsServeSeveral) {
     ASSERT_TRUE(wish);
     Project moved = p;
     moved.match.choices[Spot(0)].pattern = *wish;
-    const auto then = Planner().plan(moved);
+    const auto then = Planner(testing::laid_before()).plan(moved);
     ASSERT_TRUE(then);
     const int patch = then->patch_of(0);
     ASSERT_GE(then->sheets.placed[patch].sheet, 0);
@@ -102,7 +102,7 @@ TEST(Prints, AnOmbreIsCutAtTheHeightOfThePlacesTone) {
     p.match.style.drift = 1;
     p.sheets.blade_gap = 0.5;
     for (int o = 0; o < 16; ++o) p.match.choices[Spot(o)].paper = "o";
-    const auto plan = Planner().plan(p);
+    const auto plan = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(plan);
     Box around;
     for (int o = 0; o < 16; ++o) around.add(plan->middle_of(o));
@@ -131,7 +131,7 @@ TEST(Prints, ARunOnSectionKeepsItsArrangementOnTheSheet) {
     p.match.choices[Spot(0)].paper = "a";
     p.match.choices[Spot(0)].pattern.run_on = true;
     p.match.choices[Spot(9)].paper = "a";
-    const auto plan = Planner().plan(p);
+    const auto plan = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(plan);
     const PlacedPatch& first = plan->sheets.placed[plan->patch_of(0)];
     ASSERT_GE(first.sheet, 0);
@@ -163,7 +163,7 @@ TEST(Prints, WhatRunsOnNeverTakesThePaperBetweenTwice) {
         const Spot first = parts ? Spot(0, 5, 1) : Spot(4);
         p.match.choices[first].paper = "a";
         p.match.choices[first].pattern.run_on = true;
-        const auto plan = Planner().plan(p);
+        const auto plan = Planner(testing::laid_before()).plan(p);
         ASSERT_TRUE(plan);
         EXPECT_TRUE(std::none_of(plan->sheets.placed.begin(), plan->sheets.placed.end(), [&](const auto& at) {
             const auto patch = static_cast<std::size_t>(&at - plan->sheets.placed.data());
@@ -198,7 +198,7 @@ Project page_in_one_paper(Direction direction) {
 
 TEST(Pins, PatchesStayWhereTheyWerePutAndTheRestPacksAround) {
     Project p = page_in_one_paper(Direction::Free);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto before = planner.plan(p);
     ASSERT_TRUE(before);
     const int patch = before->patch_of(3);
@@ -230,7 +230,7 @@ TEST(Pins, PatchesStayWhereTheyWerePutAndTheRestPacksAround) {
 TEST(Pins, APaperThatMayNotLieThatWayIsNotTurnedByAPin) {
     LEFT_OUT_UNDER_SANITIZERS("it lays sheets for long");
     Project p = page_in_one_paper(Direction::Half);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto before = planner.plan(p);
     ASSERT_TRUE(before);
     const int patch = before->patch_of(3);

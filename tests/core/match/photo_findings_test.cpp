@@ -90,7 +90,7 @@ TEST(PhotoColours, AccentsFromTwoPerCentCountAndProtectedPartsThreeTimes) {
 
 TEST(PhotoFindings, AStrongOppositeBesideThePhotoFightsAndAQuietOneDoesNot) {
     const Project p = page_with_photo({stock_paper("kite", gold, 304.8, 2)}, picture(blue, blue, 2));
-    const auto plan = Planner().plan(p);
+    const auto plan = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(plan);
     const Finding* f = finding_in(*plan, Code::PhotoFights);
     ASSERT_TRUE(f);
@@ -98,31 +98,31 @@ TEST(PhotoFindings, AStrongOppositeBesideThePhotoFightsAndAQuietOneDoesNot) {
     EXPECT_FALSE(f->openings.empty());
     const Project quiet =
         page_with_photo({stock_paper("kite", {190, 160, 130}, 304.8, 2)}, picture(blue, blue, 2));
-    EXPECT_FALSE(finding_in(*Planner().plan(quiet), Code::PhotoFights));
+    EXPECT_FALSE(finding_in(*Planner(testing::laid_before()).plan(quiet), Code::PhotoFights));
 }
 
 TEST(PhotoFindings, ThePhotosEdgeVanishesOnABaseOfItsColour) {
     Project p = page_with_photo({stock_paper("a", grey, 304.8, 2), stock_paper("barley", cream, 304.8, 2)},
                                 picture(cream, blue, 20));
     p.set_out.page.base_paper = "barley";
-    const auto plan = Planner().plan(p);
+    const auto plan = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(finding_in(*plan, Code::PhotoEdge));
     EXPECT_NE(finding_in(*plan, Code::PhotoEdge)->title.find("the base"), std::string::npos);
     p.set_out.photos[0].picture = picture(blue, cream, 20);
-    EXPECT_FALSE(finding_in(*Planner().plan(p), Code::PhotoEdge));
+    EXPECT_FALSE(finding_in(*Planner(testing::laid_before()).plan(p), Code::PhotoEdge));
 }
 
 TEST(PhotoFindings, ACutInThePhotosColourGoesWithItAndIsPickedUp) {
     Project p =
         page_with_photo({stock_paper("a", grey, 304.8, 2), stock_paper("sky", {50, 100, 205}, 304.8, 1)},
                         picture(blue, blue, 2));
-    const auto plan = Planner().plan(p);
+    const auto plan = Planner(testing::laid_before()).plan(p);
     const Finding* f = finding_in(*plan, Code::PhotoMissing);
     ASSERT_TRUE(f);
     EXPECT_NE(f->message.find("Paper sky"), std::string::npos)
         << "the nearest that is not on the page: " << f->message;
     p.set_out.cuts[0].colour = Rgb{45, 95, 200};
-    const auto with_cut = Planner().plan(p);
+    const auto with_cut = Planner(testing::laid_before()).plan(p);
     EXPECT_FALSE(finding_in(*with_cut, Code::PhotoMissing));
     EXPECT_FALSE(picked_up(papers_now(p, *with_cut), match_job(p, *with_cut, true)).empty());
 }
@@ -146,15 +146,15 @@ TEST(HueBudget, NamesTooMuchOfOneFamilyAndWhatTheBaseAdds) {
                          stock_paper("dusk", {60, 100, 190}, 304.8, 1)});
     const char* mixed[] = {"sky", "kite", "leaf"};
     for (int o = 0; o < 12; ++o) p.match.choices[Spot(o)].paper = mixed[o % 3];
-    EXPECT_FALSE(finding_in(*Planner().plan(p), Code::HueBudget));
+    EXPECT_FALSE(finding_in(*Planner(testing::laid_before()).plan(p), Code::HueBudget));
     for (int o = 0; o < 9; ++o) p.match.choices[Spot(o)].paper = "sky";
-    const auto much = Planner().plan(p);
+    const auto much = Planner(testing::laid_before()).plan(p);
     const Finding* f = finding_in(*much, Code::HueBudget);
     ASSERT_TRUE(f);
     EXPECT_NE(f->title.find("blue"), std::string::npos) << f->title;
     EXPECT_FALSE(f->openings.empty());
     p.set_out.page.base_paper = "dusk";
-    EXPECT_TRUE(finding_in(*Planner().plan(p), Code::HueWithBase));
+    EXPECT_TRUE(finding_in(*Planner(testing::laid_before()).plan(p), Code::HueWithBase));
 }
 
 TEST(NearBySight, SectionsOfTwoCutsThatAreSeenTogetherAreNeighbours) {

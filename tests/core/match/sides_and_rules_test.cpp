@@ -59,7 +59,7 @@ TEST(Sides, BothSidesShareTheSheetsAndLookDifferent) {
     s.papers = {paper("a", {200, 60, 50}, 304.8, 2)};
     s.papers[0].back = PaperFace{{40, 90, 160}, "", Pattern::Solid, Direction::Free};
     Project p = page_with(2, 4, 3, s);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Plan plan = taken(planner, p);
     EXPECT_TRUE(plan.papers.alike.empty() || plan.papers.alike.size() < plan.sections.neighbours.size() / 2);
     const auto b =
@@ -80,7 +80,7 @@ TEST(Rules, SameAsFollowsAndNeverIsObeyed) {
         PaperChoice picky;
         picky.never = {"a", "b", "c"};
         p.match.choose(Spot(4), picky);
-        Planner planner;
+        Planner planner(testing::laid_before());
         const Plan plan = taken(planner, p);
         EXPECT_FALSE(chosen(p, 0).empty());
         EXPECT_EQ(chosen(p, 7), chosen(p, 0));
@@ -97,7 +97,7 @@ TEST(Rules, PapersThatMustNotMeetNeverDo) {
         Project p = page_with(seed, 4, 4, s);
         keep_apart(p.match, "b", "a", true);
         EXPECT_EQ(p.match.apart.front(), (std::pair<std::string, std::string>{"a", "b"}));
-        Planner planner;
+        Planner planner(testing::laid_before());
         const Plan plan = taken(planner, p);
         for (const Neighbours& n : plan.sections.neighbours) {
             const std::set<int> pair{plan.papers.of_section[n.a], plan.papers.of_section[n.b]};
@@ -113,7 +113,7 @@ TEST(Rules, RolesShiftWhatIsUsed) {
         for (const unsigned seed : {5U, 6U, 7U}) {
             Project p = page_with(seed, 6, 4, five_papers());
             if (role) p.match.roles[id] = *role;
-            Planner planner;
+            Planner planner(testing::laid_before());
             const Plan plan = taken(planner, p);
             for (std::size_t k = 0; k < count.size(); ++k)
                 count[k] += std::count(plan.papers.of_section.begin(), plan.papers.of_section.end(),
@@ -141,7 +141,7 @@ TEST(Rules, StripesSideBySideRunTheSameWayWhereTheyCan) {
     const auto across = [&](double weight, unsigned seed) {
         Project p = page_with(seed, 5, 4, s);
         p.match.style.weights.pattern = weight;
-        Planner planner;
+        Planner planner(testing::laid_before());
         const Plan plan = taken(planner, p);
         return std::count_if(
             plan.sections.neighbours.begin(), plan.sections.neighbours.end(), [&](const Neighbours& n) {
@@ -158,7 +158,7 @@ TEST(Rules, StripesSideBySideRunTheSameWayWhereTheyCan) {
 
     // Where all are asked to run one way there is nothing to weigh.
     Project p = page_with(1, 2, 1, s);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto cost = [&](int left, int right) {
         MatchJob job = match_job(p, *planner.shapes(p), false);
         job.style.weights = {0, 0, 1, 0, 0, 0};
@@ -185,7 +185,7 @@ TEST(Rules, TheBestOfAllAssignmentsIsFoundWithRulesToo) {
         if (seed % 4 == 0) keep_apart(p.match, "a", "b", true);
         if (seed % 3 == 0) p.match.roles["b"] = static_cast<PaperRole>(seed % 9 / 3);
         if (seed % 5 == 0) p.match.choices[Spot(3)].same_as = Spot(1);
-        Planner planner;
+        Planner planner(testing::laid_before());
         const auto shapes = planner.shapes(p);
         const auto a = planner.propose(p, false);
         ASSERT_TRUE(shapes && a);
@@ -207,7 +207,7 @@ TEST(Rules, TheBestOfAllAssignmentsIsFoundWithRulesToo) {
 TEST(Proposals, AreClearlyDifferentBestFirstAndTheSameForASeed) {
     LEFT_OUT_UNDER_SANITIZERS("it lays sheets for long");
     Project p = page_with(8, 6, 4, five_papers());
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto some = planner.proposals(p, false, 4);
     ASSERT_TRUE(some);
     ASSERT_GE(some->size(), 3u);
@@ -228,7 +228,7 @@ TEST(Proposals, AreClearlyDifferentBestFirstAndTheSameForASeed) {
         EXPECT_GE(cost, before) << "all of these have every section and nothing alike";
         before = cost;
     }
-    const auto again = Planner().proposals(p, false, 4);
+    const auto again = Planner(testing::laid_before()).proposals(p, false, 4);
     ASSERT_TRUE(again);
     ASSERT_EQ(again->size(), some->size());
     for (std::size_t i = 0; i < some->size(); ++i)
@@ -244,7 +244,7 @@ TEST(Proposals, OfALargeDrawerHaveDifferentPapersEachSuitingItsMood) {
     LEFT_OUT_UNDER_SANITIZERS("it lays sheets for long");
     const Stash stash = with_starter_papers({});
     Project p = page_with(8, 6, 4, stash);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto some = planner.proposals(p, false, 4);
     ASSERT_TRUE(some);
     ASSERT_EQ(some->size(), 4u);
@@ -304,7 +304,7 @@ TEST(Proposals, EveryKindOfPatternAppearsWhereThereIsRoom) {
         s.papers.push_back(patterned);
     }
     Project p = page_with(5, 4, 32, s);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Plan plan = taken(planner, p);
     std::set<Pattern> seen;
     for (const int paper : plan.papers.of_section)
@@ -316,7 +316,7 @@ TEST(Alternatives, AreRankedWithTheirRoomAndTheirReasons) {
     Stash s = five_papers();
     s.papers.push_back(paper("tiny", {10, 200, 200}, 12, 1));
     Project p = page_with(4, 4, 3, s);
-    Planner planner;
+    Planner planner(testing::laid_before());
     (void)taken(planner, p);
     PaperChoice c = p.match.choice(Spot(5));
     c.never = {c.paper == "b" ? "c" : "b"};

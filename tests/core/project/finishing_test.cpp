@@ -58,7 +58,7 @@ struct Planned {
 
 /// A page whose sections have papers, planned.
 Planned planned(Project project) {
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Plan shapes = testing::shapes_of(project);
     if (const auto papers = planner.propose(project, true)) project = with_papers(project, shapes, *papers);
     auto plan = planner.plan(project);
@@ -73,7 +73,7 @@ Finishing finishing(const Planned& p, FinishWhat what = FinishWhat::Everything) 
 Planned finished(const Planned& p, FinishWhat what = FinishWhat::Everything) {
     Project after = p.project;
     finish(after, finishing(p, what), what, "2026-11-28");
-    auto plan = Planner().plan(after);
+    auto plan = Planner(testing::laid_before()).plan(after);
     EXPECT_TRUE(plan);
     return {after, std::move(*plan)};
 }
@@ -258,7 +258,7 @@ TEST(Finishing, FiveHundredRandomPagesFinishedAndUndoneLeaveTheDrawerConsistent)
         } else {
             Planned page = pages[random() % pages.size()];
             page.project.stash = drawer;
-            auto plan = Planner().plan(page.project);
+            auto plan = Planner(testing::laid_before()).plan(page.project);
             ASSERT_TRUE(plan);
             page.plan = std::move(*plan);
             const Finishing f = finishing(page);
@@ -319,7 +319,7 @@ TEST(Finishing, APatchThatWasCutAndIsNotWantedAnyMoreComesBackAsASpare) {
     const Spot changed = partly.project.keep.taken.front().patches.front().spot;
     const Spot section = partly.project.sections.section_of(changed);
     SetTreatment{section, Treatment::Open}(partly.project.sections);
-    auto plan = Planner().plan(partly.project);
+    auto plan = Planner(testing::laid_before()).plan(partly.project);
     ASSERT_TRUE(plan);
     partly.plan = std::move(*plan);
     const Finishing f = finishing(partly);

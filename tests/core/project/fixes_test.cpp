@@ -140,7 +140,7 @@ const Finding* found(const Plan& plan, Code code) {
 
 TEST(TooLarge, ASectionNoSheetHoldsSaysItsSizeAndEveryWayOutWorks) {
     const Project p = page_with_a_wide_opening(203.2);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
     const Finding* large = found(*plan, Code::TooLarge);
@@ -166,7 +166,7 @@ TEST(Findings, ThatNoPaperHasRoomIsSaidAfterItWasAskedAndNotThatTheProgramMightP
     s.papers[0].sheets = {{{testing::rectangle(0, 0, 300, 105), {}}, 1, false}};
     p.stash = std::make_shared<const Stash>(s);
     p.match.choose(0, {"barley", Side::A, true}); // fills the sheet
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
     const Finding* bare = found(*plan, Code::NoPaper);
@@ -177,7 +177,7 @@ TEST(Findings, ThatNoPaperHasRoomIsSaidAfterItWasAskedAndNotThatTheProgramMightP
 
 TEST(SetAside, AFindingComesBackWhenItsReasonChanges) {
     Project p = page_with_a_wide_opening(203.2);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
     const Finding large = *found(*plan, Code::TooLarge);

@@ -24,7 +24,7 @@ Project page_of_three_sizes() {
 }
 
 std::vector<BackedSo> amounts(const Project& p) {
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.shapes(p);
     auto all = how_much_to_back(p, *plan, [&](const Project& x) { return planner.shapes(x); });
     EXPECT_TRUE(all);

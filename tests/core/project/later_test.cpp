@@ -61,17 +61,17 @@ void expect_room_is_free(const Project& project, const Plan& plan) {
 TEST(Later, WhatAnotherPageTakesFindsRoomBesideThisOne) {
     const Stash stash = two_papers(152.4, 4);
     const Project other = page_with(stash, "Tram Terrace", 9);
-    const auto others_plan = Planner().plan(other);
+    const auto others_plan = Planner(testing::laid_before()).plan(other);
     ASSERT_TRUE(others_plan);
     const auto pieces = pieces_taken(other, *others_plan, name_of_page(other, "file"));
     ASSERT_EQ(pieces.size(), 12u);
     for (const ReservedPiece& w : pieces) EXPECT_EQ(w.page, "Tram Terrace");
 
     Project here = page_with(stash, "Kite Hill");
-    const auto before = Planner().plan(here);
+    const auto before = Planner(testing::laid_before()).plan(here);
     ASSERT_TRUE(before);
     reserve_for(here, pieces);
-    const auto plan = Planner().plan(here);
+    const auto plan = Planner(testing::laid_before()).plan(here);
     ASSERT_TRUE(plan);
     EXPECT_TRUE(plan->sheets.short_patches.empty());
     EXPECT_LE(plan->sheets.used.size(), before->sheets.used.size());
@@ -86,12 +86,12 @@ TEST(Later, WhatFindsNoRoomIsSaidAndTakesNothingFromThePage) {
     LEFT_OUT_UNDER_SANITIZERS("it lays sheets for long");
     const Stash stash = two_papers(152.4, 2);
     const Project other = page_with(stash, "Tram Terrace", 9);
-    const auto pieces = pieces_taken(other, *Planner().plan(other), "Tram Terrace");
+    const auto pieces = pieces_taken(other, *Planner(testing::laid_before()).plan(other), "Tram Terrace");
     Project here = page_with(stash, "Kite Hill");
-    ASSERT_TRUE(Planner().plan(here)->sheets.short_patches.empty());
+    ASSERT_TRUE(Planner(testing::laid_before()).plan(here)->sheets.short_patches.empty());
     reserve_for(here, pieces);
     reserve_size(here, "a", {100, 100});
-    const auto plan = Planner().plan(here);
+    const auto plan = Planner(testing::laid_before()).plan(here);
     ASSERT_TRUE(plan);
     EXPECT_TRUE(plan->sheets.short_patches.empty());
     EXPECT_EQ(plan->sheets.room.size() + plan->sheets.without_room.size(), pieces.size() + 1);
@@ -105,7 +105,7 @@ TEST(Later, WhatFindsNoRoomIsSaidAndTakesNothingFromThePage) {
         const std::size_t wanted = here.sheets.reserved.size();
         still->fixes.front().apply(here);
         ASSERT_LT(here.sheets.reserved.size(), wanted);
-        then = *Planner().plan(here);
+        then = *Planner(testing::laid_before()).plan(here);
     }
 }
 
@@ -116,7 +116,7 @@ TEST(Later, ASizeStaysWholeWhereItCan) {
     EXPECT_EQ(p.sheets.reserved.size(), 1u) << "one for each paper";
     EXPECT_EQ(reserved_size(p, "a"), (Point{140, 70}));
     EXPECT_EQ(reserved_size(p, "b"), (Point{}));
-    const auto plan = Planner().plan(p);
+    const auto plan = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(plan);
     ASSERT_EQ(plan->sheets.room.size(), 1u);
     expect_room_is_free(p, *plan);
@@ -150,7 +150,7 @@ TEST(Later, PapersThatOthersWantAreProposedLess) {
     Project p = page_with(stash, "Kite Hill");
     for (auto& [spot, c] : p.match.choices) c.paper.clear();
     const auto used_of_a = [](const Project& page) {
-        const auto offered = Planner().proposals(page, false, 1);
+        const auto offered = Planner(testing::laid_before()).proposals(page, false, 1);
         EXPECT_TRUE(offered);
         return (*offered)[0].plan->papers.uses[0].used_area;
     };
@@ -169,7 +169,7 @@ TEST(WaysOut, APrintThatNeedNotRunOnGetsItsSeamsUnderTheBars) {
     p.match.choices.clear();
     p.match.choices[Spot(0)].paper = "a";
     p.match.choices[Spot(0)].pattern.run_on = true;
-    const auto plan = Planner().plan(p);
+    const auto plan = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(plan);
     const Finding* f = finding_in(*plan, Code::Short);
     ASSERT_TRUE(f) << "what lies far apart goes on no sheet as one";
@@ -177,7 +177,7 @@ TEST(WaysOut, APrintThatNeedNotRunOnGetsItsSeamsUnderTheBars) {
     const auto end = std::find_if(all.begin(), all.end(), [](const Fix& way) { return way.as<EndRunOn>(); });
     ASSERT_NE(end, all.end());
     end->apply(p);
-    EXPECT_FALSE(finding_in(*Planner().plan(p), Code::Short));
+    EXPECT_FALSE(finding_in(*Planner(testing::laid_before()).plan(p), Code::Short));
 }
 
 } // namespace zesty

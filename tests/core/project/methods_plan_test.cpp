@@ -41,7 +41,7 @@ Project project_backed(const Drawing& drawing, BackingMethod method) {
 
 /// Proposed, taken and planned.
 Plan planned(Project p) {
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto shapes = planner.shapes(p);
     EXPECT_TRUE(shapes);
     const auto offer = planner.propose(p, false);
@@ -131,7 +131,7 @@ TEST(OneSheet, WithoutRoomForTheSheetAllItsPatchesAreShort) {
     Project p = project_backed(testing::random_lattice(random, 3, 3, 3), BackingMethod::OneSheet);
     p.stash = std::make_shared<const Stash>(papers(1, 120));
     p.match.choose(0, {"p0", Side::A, true});
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Plan plan = *planner.plan(p);
     EXPECT_EQ(plan.sheets.short_patches.size(), plan.sections.patches.size());
     expect_nothing_lost(plan);
@@ -142,7 +142,7 @@ TEST(OneSheet, IsOnePaperForTheCutButNotForTheOtherCut) {
     Project p = project_backed(testing::random_lattice(random, 3, 3, 3), BackingMethod::OneSheet);
     p.set_out.cuts.front().place = {SizeRule::Width, 100, 0, false, {-60, 0}};
     copy_cut(p, 0, false, {110, 0});
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Plan plan = *planner.shapes(p);
     EXPECT_EQ(plan.sections.all.size(), 2u);
     // An exception takes its opening out of the shared sheet.
@@ -159,7 +159,7 @@ TEST(DrawnLine, DividesTheOpeningItCrossesMostAsTheDrawingLies) {
         BackingMethod::MachinePatches);
     for (const double turn : {0.0, 35.0}) {
         p.set_out.cuts.front().place = {SizeRule::Width, 200, turn, false, {3, -4}};
-        Planner planner;
+        Planner planner(testing::laid_before());
         const Plan plan = *planner.shapes(p);
         const Transform& t = plan.set_out.whole.to_page;
         // From inside the left opening far into the right one: most of it lies on the right.
@@ -185,7 +185,7 @@ TEST(DrawnLine, DividesTheOpeningItCrossesMostAsTheDrawingLies) {
             EXPECT_NEAR(std::min(std::abs(least), std::abs(most)), 0, 0.05);
         }
     }
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Plan plan = *planner.shapes(p);
     EXPECT_FALSE(division_by_line(plan, {1, 1}, {2, 1})) << "over no opening";
     EXPECT_FALSE(division_by_line(plan, {100, 100}, {100, 100})) << "no line";
@@ -208,7 +208,7 @@ TEST(Plan, TheInnermostOpeningIsTheOneAtAPlace) {
     EXPECT_EQ(plan.opening_at({-50, -50}), -1);
     EXPECT_EQ(Plan{}.opening_at({10, 10}), -1);
     // Pieces are counted with those left out, a shadow's as its cut's.
-    Planner planner;
+    Planner planner(testing::laid_before());
     p.set_out.cuts[0].left_out = {1};
     add_shadow(p, 0, 25);
     EXPECT_EQ(planner.piece_count(p, 0).value(), 2);
@@ -224,7 +224,7 @@ TEST(Spread, CutsAndFramesGoByTheirPages) {
     p.set_out.page.frame_paper = "p0";
     Stash stash = papers(2, 304.8);
     p.stash = std::make_shared<const Stash>(stash);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Plan plan = *planner.plan(p);
     EXPECT_EQ(plan.set_out.frame.bases.size(), 2u);
     EXPECT_NEAR(plan.set_out.frame.bases[1].x0, 304.8 + 6 + 12.7, 1e-9);

@@ -41,7 +41,7 @@ TEST(HiddenStock, DropOutsOfACutMadeOfPaperAreSheets) {
     s.papers = {stock_paper("a", {200, 60, 50}, 304.8, 1), stock_paper("b", {60, 60, 200}, 304.8, 1)};
     Project p = stocked_page(s);
     p.set_out.cuts[0].paper = "a";
-    const auto plan = Planner().shapes(p);
+    const auto plan = Planner(testing::laid_before()).shapes(p);
     ASSERT_TRUE(plan);
     double openings = 0;
     for (const Opening& o : plan->sections.cut->openings)
@@ -59,10 +59,10 @@ TEST(HiddenStock, DropOutsOfACutMadeOfPaperAreSheets) {
                                    [](const Sheet& x) { return x.id == "a#1"; });
     EXPECT_LT(left->area, 304.8 * 304.8 - 240 * 150) << "the cut itself has been taken out";
     p.set_out.cuts[0].paper = "none-such";
-    EXPECT_TRUE(Planner().shapes(p)) << "a paper that is not there takes nothing";
+    EXPECT_TRUE(Planner(testing::laid_before()).shapes(p)) << "a paper that is not there takes nothing";
     p.set_out.cuts[0].paper = "a";
     p.set_out.cuts[0].place.length = 600;
-    const auto large = Planner().shapes(p);
+    const auto large = Planner(testing::laid_before()).shapes(p);
     ASSERT_TRUE(large);
     EXPECT_TRUE(finding_in(*large, Code::CutPaper));
 }
@@ -77,10 +77,11 @@ TEST(HiddenStock, TheBaseUnderPhotosIsUsedOnlyWhenAllowed) {
     photo.height = 100;
     photo.centre = {150, 150};
     p.set_out.photos = {photo};
-    EXPECT_EQ(stock(*Planner().shapes(p), SheetKind::UnderPhoto), 0);
-    EXPECT_NEAR(Planner().shapes(p)->papers.uses[0].stock_area, 304.8 * 304.8, 1) << "one sheet is the base";
+    EXPECT_EQ(stock(*Planner(testing::laid_before()).shapes(p), SheetKind::UnderPhoto), 0);
+    EXPECT_NEAR(Planner(testing::laid_before()).shapes(p)->papers.uses[0].stock_area, 304.8 * 304.8, 1)
+        << "one sheet is the base";
     p.set_out.page.under_photos = true;
-    const double hidden = stock(*Planner().shapes(p), SheetKind::UnderPhoto);
+    const double hidden = stock(*Planner(testing::laid_before()).shapes(p), SheetKind::UnderPhoto);
     EXPECT_NEAR(hidden, (150 - 25.9) * (100 - 25.9), 60);
 }
 
@@ -90,17 +91,17 @@ TEST(HiddenStock, AFrameThatIsNotGuttedGivesNothing) {
     Project p = stocked_page(s);
     p.set_out.page.reveal = Sides::even(6);
     p.set_out.page.frame_paper = "a";
-    EXPECT_GT(stock(*Planner().shapes(p), SheetKind::Gutted), 60000);
+    EXPECT_GT(stock(*Planner(testing::laid_before()).shapes(p), SheetKind::Gutted), 60000);
     p.set_out.page.gut = false;
-    EXPECT_EQ(stock(*Planner().shapes(p), SheetKind::Gutted), 0);
+    EXPECT_EQ(stock(*Planner(testing::laid_before()).shapes(p), SheetKind::Gutted), 0);
     for (int o = 0; o < 3; ++o) p.match.choices[Spot(o)].paper = "a";
-    const auto plan = Planner().plan(p);
+    const auto plan = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(plan);
     const Finding* f = finding_in(*plan, Code::Short);
     ASSERT_TRUE(f);
     EXPECT_TRUE(f->fixes.front().as<GutFrame>()) << f->fixes.front().label();
     f->fixes.front().apply(p);
-    const auto then = Planner().plan(p);
+    const auto then = Planner(testing::laid_before()).plan(p);
     EXPECT_FALSE(finding_in(*then, Code::Short));
 }
 
@@ -114,7 +115,7 @@ TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
         s.papers = {stock_paper("a", {200, 60, 50}, side, 3), stock_paper("b", {60, 60, 200}, 40, 1)};
         Project p = stocked_page(s);
         for (int o = 0; o < 3; ++o) p.match.choices[Spot(o)].paper = "a";
-        Planner planner;
+        Planner planner(testing::laid_before());
         const auto plan = planner.plan(p);
         ASSERT_TRUE(plan);
         const Finding* f = finding_in(*plan, Code::Short);
@@ -126,7 +127,7 @@ TEST(WaysOut, EveryWayThatIsOfferedReallyWorks) {
             kinds.insert(label.substr(0, 4));
             Project next = p;
             fix.apply(next);
-            const auto then = Planner().plan(next);
+            const auto then = Planner(testing::laid_before()).plan(next);
             ASSERT_TRUE(then);
             const bool whole_paper = fix.as<ResizeCuts>() || fix.as<SetSectionLip>();
             for (const ShortPatch& still : then->sheets.short_patches) {
@@ -149,7 +150,7 @@ TEST(WhyPage, CountsPapersAndTheirSidesApart) {
     s.papers[0].back = PaperFace{{240, 240, 120}, ""};
     Project p = stocked_page(s);
     const auto said = [&](const char* words) {
-        const auto reasons = why_page(p, *Planner().plan(p));
+        const auto reasons = why_page(p, *Planner(testing::laid_before()).plan(p));
         return std::find(reasons.begin(), reasons.end(), words) != reasons.end();
     };
     for (int o = 0; o < 12; ++o) p.match.choices[Spot(o)].paper = o % 4 ? "a" : "b";
@@ -172,7 +173,7 @@ TEST(ColourFindings, SayWhichColourOfThePhotoIsMissingOrSwallowed) {
     photo.picture = std::make_shared<const BroughtPicture>(
         BroughtPicture{"x.png", "", {{{90, 150, 210}, 0.6}, {{200, 200, 200}, 0.4}}});
     p.set_out.photos = {photo};
-    const auto missing = Planner().plan(p);
+    const auto missing = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(missing);
     const Finding* f = finding_in(*missing, Code::PhotoMissing);
     ASSERT_TRUE(f);
@@ -180,14 +181,14 @@ TEST(ColourFindings, SayWhichColourOfThePhotoIsMissingOrSwallowed) {
     EXPECT_NE(f->message.find("its blue"), std::string::npos) << f->message;
     EXPECT_FALSE(finding_in(*missing, Code::PhotoBlendsIn));
     p.match.choices[Spot(5)].paper = "sky";
-    const auto swallowed = Planner().plan(p);
+    const auto swallowed = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(swallowed);
     EXPECT_FALSE(finding_in(*swallowed, Code::PhotoMissing));
     ASSERT_TRUE(finding_in(*swallowed, Code::PhotoBlendsIn));
     EXPECT_EQ(finding_in(*swallowed, Code::PhotoBlendsIn)->openings, std::vector<int>{5});
     EXPECT_TRUE(finding_in(*swallowed, Code::Lonely));
     p.match.roles["sky"] = PaperRole::Tie;
-    EXPECT_TRUE(finding_in(*Planner().plan(p), Code::Tie));
+    EXPECT_TRUE(finding_in(*Planner(testing::laid_before()).plan(p), Code::Tie));
 }
 
 TEST(Tones, FollowTheGradientTheZonesOrTheBase) {
@@ -229,7 +230,7 @@ TEST(Zones, AreFilledWithPapersOfTheirColour) {
     p.match.style.drift = 1;
     p.match.style.map = ToneMap::Zones;
     p.match.style.zones = {{245, 235, 205}, {25, 45, 110}};
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.shapes(p);
     const auto a = planner.propose(p, false);
     ASSERT_TRUE(plan && a);
@@ -251,14 +252,14 @@ TEST(PaperFindings, OnePaperBehindEverythingIsOneLineAndNoMistake) {
                     testing::stock_paper("hedge", {70, 120, 70}, 304.8, 9)};
     p.stash = std::make_shared<const Stash>(stash);
     for (int o = 0; o < 20; ++o) p.match.choices[Spot(o)].paper = "barley";
-    const auto same = Planner().plan(p);
+    const auto same = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(same);
     EXPECT_GT(same->papers.alike.size(), 20u);
     EXPECT_TRUE(finding_in(*same, Code::OnePaper));
     EXPECT_FALSE(finding_in(*same, Code::Alike));
     EXPECT_FALSE(same->has_problems());
     p.match.choices[Spot(7)].paper = "hedge";
-    const auto mixed = Planner().plan(p);
+    const auto mixed = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(mixed);
     EXPECT_FALSE(finding_in(*mixed, Code::OnePaper));
     EXPECT_TRUE(finding_in(*mixed, Code::Alike));

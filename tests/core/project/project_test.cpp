@@ -4,6 +4,7 @@
 #include "core/project/fixes.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <gtest/gtest.h>
 
@@ -34,7 +35,7 @@ TEST(Project, GroupingOneOpeningOrNoneChangesNothing) {
 }
 
 TEST(Planner, AnEmptyPageHasAPlanToo) {
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.plan(Project{});
     ASSERT_TRUE(plan);
     EXPECT_EQ(plan->sections.cut, nullptr);
@@ -68,7 +69,7 @@ TEST(Planner, FindingsOfferWaysOutThatWork) {
     p.stash = std::make_shared<const Stash>(s);
     p.match.choose(0, {"a", Side::A, true});
     p.match.choose(1, {"a", Side::A, true});
-    Planner planner;
+    Planner planner(testing::laid_before());
     EXPECT_TRUE(planner.plan(p)->papers.alike.empty()) << "locked both: somebody wants it so";
     p.match.choose(1, {"a", Side::A, false});
     const auto plan = planner.plan(p);
@@ -102,7 +103,7 @@ TEST(Planner, LeftoversNeverOverlapWhatWasCut) {
                         {{{testing::rectangle(0, 0, 305, 305), {}}, 2, false}}});
     p.stash = std::make_shared<const Stash>(s);
     for (int o = 0; o < 16; ++o) p.match.choose(o, {"a", Side::A, false});
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.plan(p);
     ASSERT_TRUE(plan);
     ASSERT_FALSE(plan->sheets.used.empty());

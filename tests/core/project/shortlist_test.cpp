@@ -65,7 +65,7 @@ TEST(Shortlist, KeepsWhatThePageNamesAndSomeOfEveryPatternAndTone) {
 TEST(Shortlist, WhatIsProposedFromItIsOfTheWholeStash) {
     LEFT_OUT_UNDER_SANITIZERS("it lays sheets for long");
     Project p = page_with(4, 3, 3, large_drawer(400));
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto given = planner.propose(p, false);
     ASSERT_TRUE(given);
     const Project next = with_papers(p, *planner.shapes(p), *given);

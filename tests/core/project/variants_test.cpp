@@ -64,7 +64,7 @@ TEST(Variants, AreComparedByWhatTheyComeTo) {
     ASSERT_TRUE(keep_variant(p, "Flat"));
     p.set_out.cuts[0].held.how = Mount::Double;
     p.dress.album_takes = 2;
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto compared = compare_variants(p, planner);
     ASSERT_TRUE(compared) << compared.error().message;
     ASSERT_EQ(compared->size(), 2u);

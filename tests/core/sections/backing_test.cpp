@@ -255,7 +255,7 @@ TEST(Lips, OneBarCanDoOtherwiseThanThePage) {
 
 TEST(Methods, TheTableTellsThemApart) {
     std::mt19937 random(17);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto table = planner.compare_methods(
         project_with(testing::random_lattice(random, 4, 4, 4), BackingMethod::MachinePatches, 3));
     ASSERT_TRUE(table);

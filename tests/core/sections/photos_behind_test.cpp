@@ -35,7 +35,7 @@ Project two_windows() {
 }
 
 Plan plan_of(const Project& p) {
-    auto plan = Planner().plan(p);
+    auto plan = Planner(testing::laid_before()).plan(p);
     EXPECT_TRUE(plan) << plan.error().message;
     return *plan;
 }
@@ -61,7 +61,7 @@ TEST(PhotosBehind, AnOpeningThatShowsThePhotoGetsNoPatch) {
     stash.papers = {testing::stock_paper("barley", {230, 200, 120}, 304.8, 2),
                     testing::stock_paper("hedge", {70, 120, 70}, 304.8, 2)};
     p.stash = std::make_shared<const Stash>(stash);
-    const auto proposed = Planner().propose(p, false);
+    const auto proposed = Planner(testing::laid_before()).propose(p, false);
     ASSERT_TRUE(proposed);
     EXPECT_EQ(proposed->paper[0], -1) << "and no paper is proposed for it";
     EXPECT_GE(proposed->paper[1], 0);
@@ -135,7 +135,7 @@ TEST(PhotosBehind, SharesAgreeWithARaster) {
                              testing::between(random, -90, 90)));
             p.set_out.photos.back().round = random() % 3 == 0;
         }
-        const auto plan = Planner().shapes(p);
+        const auto plan = Planner(testing::laid_before()).shapes(p);
         ASSERT_TRUE(plan);
         std::vector<Polygon> photos;
         for (const Photo& photo : p.set_out.photos) photos.push_back(outline_of(photo));

@@ -89,7 +89,7 @@ TEST(Compose, APartTakenAloneIsSizedByItself) {
     EXPECT_TRUE(bare.sections.cut->openings[0].outline.holes.empty());
     EXPECT_NEAR(bare.sections.cut->openings[0].area, 40 * 40, 1e-6);
     p.set_out.cuts[0].left_out = {0, 1, 2};
-    Planner planner;
+    Planner planner(testing::laid_before());
     EXPECT_EQ(planner.shapes(p).error().kind, ErrorKind::NothingToDo);
 }
 

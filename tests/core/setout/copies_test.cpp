@@ -154,7 +154,7 @@ TEST(CopiesInOrder, BringTheirDecisionsAndAreNamedAnew) {
                testing::drawing_of({testing::rectangle(0, 0, 40, 30), testing::rectangle(5, 5, 35, 25)})}));
     p.set_out.cuts[0].place = sized({}, SizeRule::Width, 40);
     p.sections.choose(0, {"bow", Treatment::Open});
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto places = planner.row_of_copies(p, 0, {.count = 4, .step = 60});
     ASSERT_TRUE(places);
     copy_cut_to(p, p.set_out.cuts[0].id, *places);

@@ -5,6 +5,7 @@
 #include "core/setout/frame.h"
 #include "core/setout/strip_in_sheet.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <gtest/gtest.h>
 
@@ -84,7 +85,7 @@ TEST(Frame, TakesASheetAndGivesItsMiddleBack) {
     Project p;
     p.stash = std::make_shared<const Stash>(s);
     p.set_out.page = framed(Sides::even(12.7));
-    Planner planner;
+    Planner planner(testing::laid_before());
     EXPECT_NEAR(planner.shapes(p)->papers.uses[0].stock_area, 2 * 304.8 * 304.8 + 152.4 * 152.4, 1e-6);
     p.set_out.page.frame_paper = "blue";
     const auto plan = planner.shapes(p);
@@ -135,7 +136,7 @@ std::string joining(const Plan& plan) {
 TEST(FrameOfStrips, TwoScrapsOfTheirSizeNeedNoSheet) {
     const Project p =
         framed_from({{{testing::rectangle(0, 0, 25.4, 304.8), {}}, 2, false}}, {0, 12.7, 0, 12.7});
-    Planner planner;
+    Planner planner(testing::laid_before());
     const auto plan = planner.shapes(p);
     EXPECT_EQ(codes(plan->set_out.frame), "");
     EXPECT_NEAR(plan->papers.uses[0].stock_area, 0, 1e-6);
@@ -146,7 +147,7 @@ TEST(FrameOfStrips, IsJoinedFromScrapsThatAreTooShortAndSaysWhere) {
     Project p = framed_from({{{testing::rectangle(0, 0, 30, 200), {}}, 1, false},
                              {{testing::rectangle(0, 0, 130, 30), {}}, 1, false}},
                             {0, 12.7, 0, 0});
-    Planner planner;
+    Planner planner(testing::laid_before());
     auto plan = planner.shapes(p);
     EXPECT_EQ(codes(plan->set_out.frame), "");
     EXPECT_EQ(joining(*plan), "Join a strip of 1 x 12 in end to end from parts of 7 7/8 in and 4 1/8 in.");
@@ -165,7 +166,7 @@ TEST(FrameOfStrips, OfTwoPapersTakesEachFromItsOwn) {
     other.sheets = {{{testing::rectangle(0, 0, 60, 304.8), {}}, 1, false}};
     s.papers.push_back(other);
     p.stash = std::make_shared<const Stash>(s);
-    Planner planner;
+    Planner planner(testing::laid_before());
     EXPECT_EQ(codes(planner.shapes(p)->set_out.frame), "frame-paper ") << "one strip of paper is not enough";
     p.set_out.page.side_paper = "sand";
     const auto plan = planner.shapes(p);

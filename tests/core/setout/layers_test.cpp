@@ -5,6 +5,7 @@
 #include "core/project/edits.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <gtest/gtest.h>
 
@@ -44,7 +45,7 @@ TEST(Layers, StayInRegisterWhenTheyBecomeCuts) {
     Project p = two_colours();
     ASSERT_TRUE(split_layers(p, p.set_out.cuts[0].id));
     ASSERT_EQ(p.set_out.cuts.size(), 2u);
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Plan plan = *planner.shapes(p);
     const Box sheet = plan.set_out.each[0].cut_box;
     const Box tile = plan.set_out.each[1].cut_box;
@@ -68,7 +69,7 @@ TEST(Shadow, IsLargerByTheSameLengthAllRound) {
         q.set_out.cuts[0].place.length = size;
         const int shadow = add_shadow(q, q.set_out.cuts[0].id, 2);
         EXPECT_EQ(q.set_out.cuts[0].id, shadow) << "it lies below";
-        Planner planner;
+        Planner planner(testing::laid_before());
         const Plan plan = *planner.shapes(q);
         const Box own = plan.set_out.each[1].cut_box;
         const Box below = plan.set_out.each[0].cut_box;

@@ -4,6 +4,7 @@
 #include "core/setout/fixes.h"
 #include "core/setout/photos.h"
 #include "support/lattice.h"
+#include "support/pages.h"
 
 #include <algorithm>
 #include <gtest/gtest.h>
@@ -73,7 +74,7 @@ TEST(Photos, AFaceMustStayFree) {
     p.set_out.photos = {print(4, 6, {152.4, 202.4})};
     p.set_out.photos[0].protected_parts.push_back({-20, -70, 20, -30});
     p.set_out.photos[0].on_top = false;
-    Planner planner;
+    Planner planner(testing::laid_before());
     EXPECT_TRUE(tells(planner.shapes(p)->findings, Code::CoveredPart));
     p.set_out.photos[0].centre.y = 270;
     EXPECT_FALSE(tells(planner.shapes(p)->findings, Code::CoveredPart));

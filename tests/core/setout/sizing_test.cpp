@@ -18,7 +18,7 @@ Project ladder_project(unsigned seed) {
 } // namespace
 
 TEST(Sizing, ResizesByWhateverRuleIsInForce) {
-    Planner planner;
+    Planner planner(testing::laid_before());
     Project p = ladder_project(2);
     p.set_out.page.reveal = {20, 5, 10, 5};
     for (const CutPlacement& place :
@@ -34,7 +34,7 @@ TEST(Sizing, ResizesByWhateverRuleIsInForce) {
 }
 
 TEST(Sizing, ByTheFrameLeavesItsGapToTheBase) {
-    Planner planner;
+    Planner planner(testing::laid_before());
     Project p = ladder_project(2);
     p.set_out.page.reveal = {20, 5, 10, 5};
     p.set_out.cuts.front().place = {SizeRule::Frame, 6, 0, false, {}};
@@ -44,7 +44,7 @@ TEST(Sizing, ByTheFrameLeavesItsGapToTheBase) {
 }
 
 TEST(Sizing, GrowsUntilTheThinnestBarHolds) {
-    Planner planner;
+    Planner planner(testing::laid_before());
     Project p = ladder_project(4);
     const SetOut now = planner.shapes(p)->set_out.each[0];
     for (const Holding& h : holdings({})) {
@@ -68,7 +68,7 @@ TEST(Sizing, MeasuresFromContourToContour) {
 }
 
 TEST(Ladder, TellsWhatEverySizeDoes) {
-    Planner planner;
+    Planner planner(testing::laid_before());
     const Project p = ladder_project(9);
     const auto rungs = planner.ladder(p, 0, 50, 300, 6);
     ASSERT_TRUE(rungs);

@@ -82,9 +82,9 @@ TEST(TurnedCut, ThatLeavesThePageIsAFindingWithFixesThatBringItBack) {
     place = sized(place, SizeRule::Width, 295);
     place.turn_deg = 45;
     place.shift = {40, 0};
-    const auto turned = Planner().shapes(p);
+    const auto turned = Planner(testing::laid_before()).shapes(p);
     ASSERT_TRUE(turned);
-    const auto findings = Planner().plan(p)->findings;
+    const auto findings = Planner(testing::laid_before()).plan(p)->findings;
     const auto over = std::find_if(findings.begin(), findings.end(),
                                    [](const Finding& f) { return f.code == Code::OverEdge; });
     ASSERT_NE(over, findings.end());
@@ -92,7 +92,7 @@ TEST(TurnedCut, ThatLeavesThePageIsAFindingWithFixesThatBringItBack) {
     for (const Fix& fix : over->fixes) {
         Project next = p;
         fix.apply(next);
-        const auto mended = Planner().plan(next);
+        const auto mended = Planner(testing::laid_before()).plan(next);
         ASSERT_TRUE(mended);
         EXPECT_TRUE(std::none_of(mended->findings.begin(), mended->findings.end(), [](const Finding& f) {
             return f.code == Code::OverEdge;

@@ -144,7 +144,7 @@ TEST(FussyCut, PatchesOfAPlanKeepClearOfMotifs) {
     stash.papers = {paper};
     p.stash = std::make_shared<const Stash>(stash);
     for (int o = 0; o < 12; ++o) p.match.choices[Spot(o)].paper = "poppy";
-    const auto plan = Planner().plan(p);
+    const auto plan = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(plan);
     std::size_t laid = 0;
     const auto kept = grow({motif}, fussy_cut_margin - 0.01);

@@ -187,11 +187,13 @@ TEST(PaintedCuts, AreThePictureThatWouldBePaintedAndFollowEveryChange) {
     Project p = *opened;
     Planner planner(testing::laid_before());
     PaintedCuts kept;
+    double pixel_ratio = 1;
     const auto painted = [&](PaintedCuts* cuts) {
         const auto plan = planner.plan(p);
         EXPECT_TRUE(plan);
         const Textures textures(p);
-        QImage image(300, 300, QImage::Format_ARGB32_Premultiplied);
+        QImage image(QSize(300, 300) * pixel_ratio, QImage::Format_ARGB32_Premultiplied);
+        image.setDevicePixelRatio(pixel_ratio);
         QPainter painter(&image);
         painter.scale(300 / p.set_out.page.full_width(), 300 / p.set_out.page.full_width());
         PageLook look;
@@ -220,6 +222,8 @@ TEST(PaintedCuts, AreThePictureThatWouldBePaintedAndFollowEveryChange) {
     EXPECT_LE(worst(painted(&kept), painted(nullptr)), 6) << "the cut is of another colour";
     p.set_out.cuts[0].held.how = Mount::Double;
     EXPECT_LE(worst(painted(&kept), painted(nullptr)), 6) << "its shadow is another";
+    pixel_ratio = 2;
+    EXPECT_LE(worst(painted(&kept), painted(nullptr)), 6) << "on a sharper screen";
 }
 
 TEST(PagePainter, WetWorkLiesOnTheBaseAndALateFrameOnEverything) {

@@ -88,8 +88,11 @@ Segments::Segments(const QString& name, const QStringList& choices, QWidget* par
     constexpr int long_name = 12;
     const bool wide =
         std::any_of(choices.begin(), choices.end(), [](const QString& c) { return c.size() > long_name; });
-    // No row with a single one, and long names in rows of three.
+    // No row with a single one, and long names in rows of three; where those leave one, the last row has four.
     const int columns = all <= most_in_a_row ? all : all % 4 == 1 || wide ? 3 : 4;
+    const bool four_last = columns == 3 && all > most_in_a_row && all % 3 == 1;
+    const int in_threes = four_last ? all - 4 : all;
+    constexpr int parts = 12; // of the width, so that rows of three and of four are as wide
     auto* r = new QGridLayout(this);
     r->setContentsMargins(0, 0, 0, 0);
     r->setSpacing(4);
@@ -102,7 +105,12 @@ Segments::Segments(const QString& name, const QStringList& choices, QWidget* par
             show_choice(i);
             emit chosen(i);
         });
-        r->addWidget(b, i / columns, i % columns);
+        if (!four_last)
+            r->addWidget(b, i / columns, i % columns);
+        else if (i < in_threes)
+            r->addWidget(b, i / 3, i % 3 * parts / 3, 1, parts / 3);
+        else
+            r->addWidget(b, in_threes / 3, (i - in_threes) * parts / 4, 1, parts / 4);
         buttons_.push_back(b);
     }
     if (choices.size() <= most_in_a_row) r->setColumnStretch(columns, 1);

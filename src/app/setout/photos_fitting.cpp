@@ -55,7 +55,7 @@ void PhotosPart::ask_for_fit() {
         cover_->setEnabled(false);
         size_cut_->setEnabled(false);
         fit_says_->setText(
-            "Put a photo over an opening, or select one at Sections, to fit them to each other.");
+            "Lay a photo over an opening, or select one at Sections, to fit them to each other.");
         return;
     }
     worker_.think(this, [this, q = *question, number = asked_](Planner&) {

@@ -13,7 +13,8 @@ void PaintedCuts::draw(QPainter& painter, int cut, PaintedCut key,
         picture.fill(Qt::transparent);
         QPainter on_picture(&picture);
         on_picture.setRenderHints(painter.renderHints());
-        on_picture.setTransform(key.view);
+        // What the pixel ratio makes of it is added for the picture as for the painter.
+        on_picture.setTransform(painter.worldTransform());
         paint(on_picture);
         on_picture.end();
         kept = {std::move(key), std::move(picture)};

@@ -296,7 +296,7 @@ CLI::App* add_set_out(CLI::App& app, SetOutArgs& a) {
     c->add_flag("--cutting-mats", a.cutting_mats,
                 "Everything cut for the page on cutting mats, by cardstock, and what still fits")
         ->group("Size");
-    c->add_option("--sizes", a.sizes, "Sizes to try on the mat, longer side")->group("Size");
+    c->add_option("--sizes", a.sizes, "Sizes to try on the cutting mat, longer side")->group("Size");
     c->add_flag("--ladder", a.ladder, "What other sizes would do")->group("Size");
     c->add_flag("--json", a.json, "Print zesty-set-out/1");
     keep_apart(*c);

@@ -38,7 +38,8 @@ void print_cuts(const Project& p, const Plan& plan, std::ostream& out) {
 Result<void> draw_cutting_mat(const CutFile& cut, const CuttingMatCount& count, const CuttingMat& size,
                               const std::string& path) {
     if (count.layout.mats.empty())
-        return fail(ErrorKind::NothingToDo, "--cutting-mat-picture: not even one of the cut fits on the mat");
+        return fail(ErrorKind::NothingToDo,
+                    "--cutting-mat-picture: not even one of the cut fits on the cutting mat");
     const Painting painting;
     QByteArray png;
     QBuffer buffer(&png);
@@ -135,7 +136,7 @@ Result<json> counted_on_cutting_mat(const SetOutArgs& a, const Project& p, Plann
     for (const CuttingMatCount& c : counts) {
         answer.push_back({{"size_mm", c.size}, {"count", c.count}, {"or_more", c.or_more}});
         out << c.count << (c.or_more ? " or more of " : " of ") << format_length(c.size, p.units)
-            << " fit on the mat\n";
+            << " fit on the cutting mat\n";
     }
     if (sizes.size() > 1) {
         const bool together = fit_together(**alone, sizes, mat, {});

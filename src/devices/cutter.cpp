@@ -78,7 +78,8 @@ private:
             const Point p{*x / units_per_mm, height_ - *y / units_per_mm};
             if (!std::isfinite(p.x) || !std::isfinite(p.y) || p.x < -outside_from || p.y < -outside_from ||
                 p.x > width_ + outside_from || p.y > height_ + outside_from)
-                return complain_void("contour " + std::to_string(out_.size() + 1) + " lies outside the mat");
+                return complain_void("contour " + std::to_string(out_.size() + 1) +
+                                     " lies outside the cutting mat");
             if (++points_ > most_points) return fail(ErrorKind::TooLarge, "the job has too many points");
             down ? draw_to(p) : lift_to(p);
         }

@@ -14,7 +14,7 @@ int main(int argc, char** argv) {
     options.addHelpOption();
     options.addOptions({{"name", "Name of the socket", "NAME", "zesty-cutter"},
                         {"journals", "Folder that says what has been cut", "FOLDER"},
-                        {"mat", "Size of its mat in mm: 304.8x304.8", "SIZE", "304.8x304.8"},
+                        {"mat", "Size of its cutting mat in mm: 304.8x304.8", "SIZE", "304.8x304.8"},
                         {"faster", "How many times as fast as a real one it works", "N", "1"}});
     options.process(app);
     zesty::CutterMake make;

@@ -88,7 +88,8 @@ Segments::Segments(const QString& name, const QStringList& choices, QWidget* par
     constexpr int long_name = 12;
     const bool wide =
         std::any_of(choices.begin(), choices.end(), [](const QString& c) { return c.size() > long_name; });
-    // No row with a single one, and long names in rows of three; where those leave one, the last row has four.
+    // No row with a single one, and long names in rows of three; where those leave one, the last row has
+    // four.
     const int columns = all <= most_in_a_row ? all : all % 4 == 1 || wide ? 3 : 4;
     const bool four_last = columns == 3 && all > most_in_a_row && all % 3 == 1;
     const int in_threes = four_last ? all - 4 : all;

@@ -68,7 +68,7 @@ void MachinePart::build_settings() {
     });
     r->addWidget(material_, 1);
     face_down_ =
-        tick("good side down", "Everything lies on the mat with its good side down", [this](bool on) {
+        tick("good side down", "Everything lies on the cutting mat with its good side down", [this](bool on) {
             change("Which side lies up", [&](CuttingSettings& c) { c.face_down = on; });
         });
     r->addWidget(face_down_);

@@ -64,10 +64,11 @@ void CuttingMatView::paintEvent(QPaintEvent*) {
                      text);
     painter.setPen(theme::quiet);
     painter.setFont(theme::font(theme::Text::Small));
-    painter.drawText(QRectF(rim, height() - theme::px(26.0), width() - 2 * rim, theme::px(22.0)),
-                     Qt::AlignLeft | Qt::AlignVCenter,
-                     "Loose pieces stay on the mat until they are needed: each label is that of its opening. "
-                     "Escape goes back to the page.");
+    painter.drawText(
+        QRectF(rim, height() - theme::px(26.0), width() - 2 * rim, theme::px(22.0)),
+        Qt::AlignLeft | Qt::AlignVCenter,
+        "Loose pieces stay on the cutting mat until they are needed: each label is that of its opening. "
+        "Escape goes back to the page.");
     if (n == 0) return;
     const QRectF room(rim, theme::px(head) + 12, width() - 2 * rim, height() - theme::px(head) - 48);
     const double scale = std::min(room.width() / mats->size.width, room.height() / mats->size.height);

@@ -22,7 +22,7 @@ const char* name_of(StepKind kind) {
     case StepKind::MachineCut:
         return "loading the machine";
     case StepKind::Lift:
-        return "lifting off the mat";
+        return "lifting off the cutting mat";
     case StepKind::HandCut:
         return "cutting by hand";
     case StepKind::Back:

@@ -64,7 +64,7 @@ std::vector<OwnNumberRow> of_work() {
          [](N n) -> double& { return n.minutes.trimming; }, NumbersAbout::Build},
         {"gutting-minutes", work, "Gutting a frame", Minutes, minutes_limits,
          [](N n) -> double& { return n.minutes.gutting; }, NumbersAbout::Build},
-        {"lifting-minutes", work, "Lifting a piece off the mat", Minutes, minutes_limits,
+        {"lifting-minutes", work, "Lifting a piece off the cutting mat", Minutes, minutes_limits,
          [](N n) -> double& { return n.minutes.lifting; }, NumbersAbout::Build},
         {"wetting-minutes", work, "A place of wet work", Minutes, minutes_limits,
          [](N n) -> double& { return n.minutes.wetting; }, NumbersAbout::Build},

@@ -161,16 +161,17 @@ void glue_loose_pieces(StepsInMaking& s) {
         if (in >= 0) parts.push_back({StepPart::Kind::Opening, in});
     }
     const std::size_t n = s.plan.sections.inserts.size();
-    s.backed.push_back(s.add({.key = "loose",
-                              .kind = StepKind::LoosePieces,
-                              .what = "Glue " + count_of(n, "loose piece", "loose pieces") +
-                                      " from the mat into " + (n == 1 ? "its opening" : "their openings"),
-                              .time = {static_cast<double>(n), s.drying().glue, {}},
-                              .rows = {{"Pieces", in_a_row(labels)}},
-                              .parts = parts,
-                              .needs = {"fine-tip glue", "tweezers"},
-                              .waiting = "glue sets"},
-                             s.backed.empty() ? s.cut : s.backed));
+    s.backed.push_back(
+        s.add({.key = "loose",
+               .kind = StepKind::LoosePieces,
+               .what = "Glue " + count_of(n, "loose piece", "loose pieces") + " from the cutting mat into " +
+                       (n == 1 ? "its opening" : "their openings"),
+               .time = {static_cast<double>(n), s.drying().glue, {}},
+               .rows = {{"Pieces", in_a_row(labels)}},
+               .parts = parts,
+               .needs = {"fine-tip glue", "tweezers"},
+               .waiting = "glue sets"},
+              s.backed.empty() ? s.cut : s.backed));
 }
 
 void make_shaker(StepsInMaking& s, const Shaker& shaker, const After& backed) {

@@ -55,20 +55,20 @@ void cut_the_cuts(StepsInMaking& s) {
         const std::string which = cuts.size() == 1 ? "the cut" : count_of(cuts.size(), "cut", "cuts");
         std::vector<StepPart> parts;
         for (const int c : cuts) parts.push_back({StepPart::Kind::Cut, c});
-        const std::size_t run =
-            s.add({.key = "cut:" + paper,
-                   .kind = StepKind::MachineCut,
-                   .what = "Cut " + which + (from.empty() ? std::string() : " from " + from) + " by machine",
-                   .time = {s.minutes().loading * mats, s.machine_minutes(length, contours), {}, true, true},
-                   .caution = machine_caution,
-                   .rows = {{"Cuts", format_long(length, s.project.units) + " in " +
-                                         count_of(contours, "contour", "contours")}},
-                   .parts = parts,
-                   .needs = {from.empty() ? "cardstock for the cut" : from, "cutting machine and its mat"},
-                   .waiting = "the machine cuts"},
-                  {});
-        std::string lift = cuts.size() == 1 ? "Lift the cut gently off the mat with a spatula"
-                                            : "Lift the cuts gently off the mat with a spatula";
+        const std::size_t run = s.add(
+            {.key = "cut:" + paper,
+             .kind = StepKind::MachineCut,
+             .what = "Cut " + which + (from.empty() ? std::string() : " from " + from) + " by machine",
+             .time = {s.minutes().loading * mats, s.machine_minutes(length, contours), {}, true, true},
+             .caution = machine_caution,
+             .rows = {{"Cuts", format_long(length, s.project.units) + " in " +
+                                   count_of(contours, "contour", "contours")}},
+             .parts = parts,
+             .needs = {from.empty() ? "cardstock for the cut" : from, "cutting machine and its cutting mat"},
+             .waiting = "the machine cuts"},
+            {});
+        std::string lift = cuts.size() == 1 ? "Lift the cut gently off the cutting mat with a spatula"
+                                            : "Lift the cuts gently off the cutting mat with a spatula";
         if (loose > 0) lift += ", and leave loose pieces there until they are needed";
         s.cut.push_back(s.add({.key = "lift:" + paper,
                                .kind = StepKind::Lift,
@@ -133,7 +133,7 @@ void cut_sheet(StepsInMaking& s, int number, const FromSheet& from) {
                .rows = {{"Sheet", std::string(name_of(sheet.kind)) + ", " +
                                       format_size(box.width(), box.height(), s.project.units)}},
                .parts = {{StepPart::Kind::Sheet, number}},
-               .needs = {name, "cutting machine and its mat"},
+               .needs = {name, "cutting machine and its cutting mat"},
                .waiting = "the machine cuts"},
               sheet.kind == SheetKind::Gutted ? s.gutted : After{});
     if (from.patches > 0) s.patches.push_back(step);
@@ -202,7 +202,7 @@ void add_cutting(StepsInMaking& s) {
                       true},
              .caution = machine_caution,
              .parts = parts,
-             .needs = {"acetate", "cutting machine and its mat"},
+             .needs = {"acetate", "cutting machine and its cutting mat"},
              .waiting = "the machine cuts"},
             {}));
     }

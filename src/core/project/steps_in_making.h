@@ -62,7 +62,7 @@ void add_own_steps(StepsInMaking& s);
 
 // Cautions that several steps give.
 inline constexpr const char* knife_caution =
-    "Cut away from the hand, on a mat, against a metal ruler; cap the blade.";
+    "Cut away from the hand, on a cutting mat, against a metal ruler; cap the blade.";
 inline constexpr const char* machine_caution =
     "Keep hands off the machine while it runs; its maker's instructions win.";
 

@@ -63,7 +63,7 @@ void check_bars(const CutFile& cut, SetOut& out, Units units, const CutOnPage& o
               .where = out.to_page((b.from + b.to) * 0.5),
               .openings = {b.a}};
     f.message =
-        tears ? "Paper this narrow tears on the mat; the cut would have to be " +
+        tears ? "Paper this narrow tears on the cutting mat; the cut would have to be " +
                     format_length(std::max(out.size.x, out.size.y) * blade_limit / out.thinnest_bar, units) +
                     " on its longer side for bars of " + format_mm(blade_limit) + "."
               : "Thinnest " + format_mm(out.thinnest_bar) + ", " + named_bars(cut, out.scale, of) +

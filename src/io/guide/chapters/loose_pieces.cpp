@@ -18,10 +18,10 @@ void print_loose_pieces(GuidePaper& g) {
     const Box box = g.plan.set_out.whole.cut_box;
     // As large as goes on what is left of a page, if that is not too small.
     constexpr double least = 90, list = 14;
-    const QRectF r =
-        g.chapter(QString::fromStdString(g.project.title) + ": loose pieces",
-                  "Leave them on the mat until needed: each label stands on a piece and in its opening.",
-                  std::min(box.height(), least) + list);
+    const QRectF r = g.chapter(
+        QString::fromStdString(g.project.title) + ": loose pieces",
+        "Leave them on the cutting mat until needed: each label stands on a piece and in its opening.",
+        std::min(box.height(), least) + list);
     const double scale = std::min({1.0, r.width() / box.width(), (r.height() - list) / box.height()});
     const Transform to_paper = Transform::moved(r.x(), r.y()) * Transform::scaled(scale) *
                                Transform::moved(-box.x0, -box.y0) * g.plan.set_out.whole.to_page;

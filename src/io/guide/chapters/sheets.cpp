@@ -131,12 +131,13 @@ void print(GuidePaper& g, bool mirrored) {
                    mirrored ? "Mirrored for tracing: lay the paper face down. True scale."
                             : "Seen from the good side. True scale.");
         for (const PrintedPart& part : page) paint_part(g, part, mirrored);
-        g.text({margin, g.height - margin - 50, g.width - 2 * margin - 54, 50}, 3,
-               "Solid: where to cut. Dotted: the opening it backs. Dashed: the edge of the sheet. "
-               "Dash and dot: the patch inside a rough piece. Dash and two dots: reserved for later.\n\n"
-               "Blades cut fingers: cut away from your hand, on a mat, along a metal ruler, and cap the "
-               "blade. The maker's instructions for a machine or glue come before these numbers.",
-               Qt::AlignLeft | Qt::AlignBottom, false, quiet);
+        g.text(
+            {margin, g.height - margin - 50, g.width - 2 * margin - 54, 50}, 3,
+            "Solid: where to cut. Dotted: the opening it backs. Dashed: the edge of the sheet. "
+            "Dash and dot: the patch inside a rough piece. Dash and two dots: reserved for later.\n\n"
+            "Blades cut fingers: cut away from your hand, on a cutting mat, along a metal ruler, and cap the "
+            "blade. The maker's instructions for a machine or glue come before these numbers.",
+            Qt::AlignLeft | Qt::AlignBottom, false, quiet);
     }
 }
 

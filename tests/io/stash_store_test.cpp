@@ -1,5 +1,6 @@
 // The stash that is kept: what is written is there, whatever happens to the program.
 
+#include "core/stash/new_things.h"
 #include "io/stash_csv.h"
 #include "io/stash_json.h"
 #include "io/stash_store.h"
@@ -364,6 +365,29 @@ TEST(StashStore, KeepsEmbellishmentsAndLettersAsItKeepsPapers) {
     const auto damaged = StashStore::open(path)->read();
     ASSERT_FALSE(damaged);
     EXPECT_NE(damaged.error().message.find("embellishments"), std::string::npos) << damaged.error().message;
+}
+
+TEST(StashStore, WhateverLettersAreEnteredTheyAreKept) {
+    QTemporaryDir dir;
+    auto store = StashStore::open(dir.filePath("letters.stash"));
+    ASSERT_TRUE(store);
+    Stash stash;
+    for (const double height : {letter_height_limits.least, 5.0, 16.0, letter_height_limits.most})
+        for (const LetterKind kind : {LetterKind::Stickers, LetterKind::Words, LetterKind::Cut}) {
+            const std::string id = "set-" + std::to_string(stash.letters.size());
+            // As narrow as nothing, and a word as wide as a wall.
+            const auto width = [&](const std::string& piece) {
+                return piece == "I" ? 0.0 : height * static_cast<double>(piece.size());
+            };
+            stash.letters.push_back(
+                letter_set_of(id, kind, height, std::string(4000, 'x') + " I KITE", width));
+        }
+    ASSERT_TRUE(store->change([&](const Stash&) -> Result<Stash> { return stash; }));
+    const auto kept = store->read();
+    ASSERT_TRUE(kept) << kept.error().message;
+    ASSERT_EQ(kept->letters.size(), stash.letters.size());
+    for (std::size_t i = 0; i < stash.letters.size(); ++i)
+        EXPECT_EQ(kept->letters[i].letters, stash.letters[i].letters);
 }
 
 } // namespace zesty

@@ -49,6 +49,7 @@ struct LetterSet {
 };
 
 inline constexpr Limits letter_height_limits{1, 400};
+inline constexpr Limits letter_stroke_limits{0.05, 400};
 inline constexpr Limits letter_gap_limits{-20, 100};
 inline constexpr Limits piece_width_limits{0.1, 1000};
 inline constexpr std::size_t most_letter_sets = 500;

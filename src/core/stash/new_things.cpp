@@ -2,6 +2,8 @@
 
 #include "core/geometry/measure.h"
 
+#include <algorithm>
+
 namespace zesty {
 
 namespace {
@@ -50,12 +52,13 @@ LetterSet letter_set_of(const std::string& id, LetterKind kind, double height, c
     out.id = out.name = id;
     out.kind = kind;
     out.height = height;
-    out.stroke = height * stroke_of_height;
-    out.gap = height * gap_of_height;
+    out.stroke = letter_stroke_limits.nearest(height * stroke_of_height);
+    out.gap = letter_gap_limits.nearest(height * gap_of_height);
     for (const std::string& piece : pieces_of(kind, letters)) {
         if (piece == " ") continue;
-        const auto [at, fresh] = out.letters.try_emplace(piece, LetterPiece{width_of(piece), 0});
-        ++at->second.count;
+        const auto [at, fresh] =
+            out.letters.try_emplace(piece, LetterPiece{piece_width_limits.nearest(width_of(piece)), 0});
+        at->second.count = std::min(at->second.count + 1, static_cast<int>(thing_count_limits.most));
     }
     return out;
 }

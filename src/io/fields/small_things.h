@@ -34,7 +34,7 @@ template <class F, Describes<LetterSet> T> void describe(F& f, T& set) {
     f.text("name", set.name);
     f.word("kind", set.kind);
     f.number("height_mm", set.height, letter_height_limits);
-    f.number("stroke_mm", set.stroke, letter_height_limits);
+    f.number("stroke_mm", set.stroke, letter_stroke_limits);
     f.number("gap_mm", set.gap, letter_gap_limits);
     f.colour("colour", set.colour);
     f.number("thickness_mm", set.thickness, thickness_limits);

@@ -18,7 +18,7 @@ using nlohmann::json;
 
 namespace {
 
-constexpr qint64 most_unpacked = 16LL << 30;
+constexpr qint64 most_in_backup = 16LL << 30;
 constexpr qint64 most_said = 1 << 20; ///< of backup.json
 constexpr const char* backup_format = "zesty-backup/1";
 
@@ -76,13 +76,13 @@ Result<void> take_apart(const QString& archive, const QString& folder, const std
         file, [](const QString&) { return true; },
         [&](const QString& path, QIODevice& bytes, qint64 size) -> Result<void> {
             total += size;
-            if (total > most_unpacked) return fail(ErrorKind::TooLarge, what + ": the backup is too large");
+            if (total > most_in_backup) return fail(ErrorKind::TooLarge, what + ": the backup is too large");
             if (parts.contains(path.toStdString())) return fail(ErrorKind::BadInput, "a part twice");
             if (path == "backup.json") {
                 said = bytes.read(most_said);
             } else if (!folder.isEmpty() && (path == "stash" || path == "numbers.json")) {
                 const QString part = folder + "/" + path;
-                if (auto r = copy_to_file(bytes, part, most_unpacked, part.toStdString()); !r) return r;
+                if (auto r = copy_to_file(bytes, part, most_in_backup, part.toStdString()); !r) return r;
                 parts[path.toStdString()] = digest_of_file(part);
             } else {
                 parts[path.toStdString()] = digest_of(bytes);
@@ -150,7 +150,7 @@ Result<Backup> read_backup(const QString& from) {
     QFile file(from);
     if (!file.open(QIODevice::ReadOnly))
         return fail(ErrorKind::Unreadable, what + ": " + file.errorString().toStdString());
-    if (auto r = copy_to_file(file, database, most_unpacked, database.toStdString()); !r)
+    if (auto r = copy_to_file(file, database, most_in_backup, database.toStdString()); !r)
         return tl::make_unexpected(r.error());
     auto out = from_database(database, *folder);
     if (!out) return fail(out.error().kind, what + ": this is not a backup of a stash, or it is damaged");

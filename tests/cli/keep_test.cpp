@@ -191,4 +191,52 @@ TEST_F(KeepByCommand, EverythingIsBackedUpAndRestoredOrRefused) {
     EXPECT_EQ(now(), whole);
 }
 
+TEST_F(KeepByCommand, WhoeverIsKilledWhileBackingUpLeavesTheOlderBackupWhole) {
+    const QString backup = at("all.zestybackup");
+    ASSERT_TRUE(done(keep({"--backup", backup})));
+    const Stash older = now();
+    ASSERT_TRUE(done(keep({page(), "--finish"})));
+    const Stash newer = now();
+    const QString other = at("other.stash");
+    const auto restored = [&] {
+        const Ran r = zesty({"keep", "--restore", backup, "--stash", other});
+        EXPECT_TRUE(done(r)) << r.err;
+        return *StashStore::open(other)->read();
+    };
+    for (int round = 0; round < 5; ++round) {
+        SCOPED_TRACE(round);
+        QProcess process;
+        process.start(ZESTY_BINARY, {"keep", "--backup", backup, "--stash", stash()});
+        process.waitForFinished(5 + 25 * round);
+        process.kill();
+        process.waitForFinished();
+        const Stash is = restored();
+        EXPECT_TRUE(is == older || is == newer) << "one of the two, and all of it";
+        EXPECT_EQ(now(), newer) << "backing up changes nothing";
+    }
+    ASSERT_TRUE(done(keep({"--backup", backup})));
+    EXPECT_EQ(restored(), newer);
+}
+
+TEST_F(KeepByCommand, WhoeverIsKilledWhileRestoringHasTheStashAsItWasOrAsInTheBackup) {
+    const QString backup = at("all.zestybackup");
+    ASSERT_TRUE(done(keep({"--backup", backup})));
+    const Stash older = now();
+    ASSERT_TRUE(done(keep({page(), "--finish"})));
+    const Stash newer = now();
+    for (int round = 0; round < 5; ++round) {
+        SCOPED_TRACE(round);
+        QProcess process;
+        process.start(ZESTY_BINARY, {"keep", "--restore", backup, "--stash", stash()});
+        process.waitForFinished(5 + 25 * round);
+        process.kill();
+        process.waitForFinished();
+        const Stash is = now();
+        EXPECT_TRUE(is == older || is == newer);
+        if (is == older) break; // and so it stays
+    }
+    ASSERT_TRUE(done(keep({"--restore", backup})));
+    EXPECT_EQ(now(), older);
+}
+
 } // namespace zesty

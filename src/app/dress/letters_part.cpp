@@ -110,26 +110,26 @@ std::optional<LetterSet> LettersPart::entered(LetterSet known) {
         says_->setText(QString("\"%1\" is not a colour: type it in words, such as dark brown.").arg(colour));
         return std::nullopt;
     }
-    LetterSet out = letter_set_of(
+    LetterSet fresh = letter_set_of(
         known.id, kind_->value(), height_typed_, letters_->text().toStdString(),
         [this](const std::string& letter) { return usual_letter_width(letter, height_typed_); });
-    if (out.letters.empty()) {
+    if (fresh.letters.empty()) {
         says_->setText("Type the letters that there are, each as often as it is there.");
         return std::nullopt;
     }
-    // Widths that somebody has measured stay, as long as the height does.
-    if (known.height == out.height)
-        for (auto& [piece, of] : out.letters)
-            if (const auto was = known.letters.find(piece); was != known.letters.end())
+    LetterSet out = std::move(known);
+    if (out.letters.empty() || out.height != fresh.height) {
+        out.height = fresh.height;
+        out.stroke = fresh.stroke;
+        out.gap = fresh.gap;
+    } else {
+        // Widths that somebody has measured stay.
+        for (auto& [piece, of] : fresh.letters)
+            if (const auto was = out.letters.find(piece); was != out.letters.end())
                 of.width = was->second.width;
-    if (known.height == out.height && !known.letters.empty()) {
-        out.stroke = known.stroke;
-        out.gap = known.gap;
     }
-    out.thickness = known.thickness;
-    out.kept_in = known.kept_in;
-    out.uid = known.uid;
-    out.in_stash = known.in_stash;
+    out.kind = fresh.kind;
+    out.letters = std::move(fresh.letters);
     out.name = name;
     out.colour = *seen;
     return out;

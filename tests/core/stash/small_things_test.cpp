@@ -8,7 +8,9 @@
 
 #include <algorithm>
 #include <gtest/gtest.h>
+#include <map>
 #include <numeric>
+#include <random>
 #include <tuple>
 
 namespace zesty {
@@ -148,6 +150,32 @@ TEST(LetterSets, WhatIsEnteredIsWhatIsSaidOfThemAgain) {
     used.letters["A"].count = 0;
     EXPECT_EQ(letters_entered(used), "B") << "of a letter that is used up there is none";
     EXPECT_DOUBLE_EQ(used.letters["B"].width, 6);
+}
+
+TEST(LetterSets, AnyTextIsCountedAndSaidAgainWithoutLosingALetter) {
+    const std::vector<std::string> some{"A", "b", "\u00e4", "\u20ac", "&", "7", " ", "\U0001F438"};
+    std::mt19937 random(17);
+    for (int round = 0; round < 200; ++round) {
+        std::string text;
+        std::map<std::string, int> count;
+        for (auto n = random() % 40; n > 0; --n) {
+            const std::string& letter = some[random() % some.size()];
+            text += letter;
+            if (letter != " ") ++count[letter];
+        }
+        const auto width = [](const std::string&) { return 4.0; };
+        const LetterSet set = letter_set_of("cork", LetterKind::Stickers, 12, text, width);
+        ASSERT_EQ(set.letters.size(), count.size()) << text;
+        for (const auto& [letter, piece] : set.letters) EXPECT_EQ(piece.count, count.at(letter)) << text;
+        EXPECT_EQ(letter_set_of("cork", LetterKind::Stickers, 12, letters_entered(set), width), set) << text;
+        // Whatever the kind: what is said of a set is entered as the same set.
+        for (const LetterKind kind : {LetterKind::Dies, LetterKind::Words, LetterKind::Cut}) {
+            const LetterSet other = letter_set_of("cork", kind, 12, text, width);
+            const LetterSet again = letter_set_of("cork", kind, 12, letters_entered(other), width);
+            EXPECT_EQ(again.letters.size(), other.letters.size()) << text;
+            for (const auto& [piece, of] : other.letters) EXPECT_TRUE(again.letters.contains(piece)) << text;
+        }
+    }
 }
 
 } // namespace zesty

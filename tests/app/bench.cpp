@@ -25,8 +25,7 @@ Bench::Bench(const std::function<void(const QString&)>& before) : settings_(home
     questions.discard = [this](QWidget*) { return ++discard_asked, discard_answer; };
     // Most tests begin with the same pages: what one has laid out the next need not. None asks how close
     // patches lie.
-    constexpr int most_refinements = 1;
-    static const auto memory = std::make_shared<NestMemory>(most_refinements);
+    static const auto memory = std::make_shared<NestMemory>(2, 1);
     window_ = std::make_unique<BenchWindow>(settings_, questions, memory);
     window_->resize(1280, 800);
     window_->show();

@@ -4,6 +4,7 @@
 #include "core/project/planner.h"
 #include "io/paint/page_painter.h"
 #include "io/paint/painted_cuts.h"
+#include "io/paint/textures.h"
 #include "io/project_file.h"
 #include "support/demo.h"
 

@@ -78,6 +78,7 @@ NestResult NestMemory::nest(const NestJob& job, const StopToken& stop) {
         if (const auto known = known_.find(hash); known != known_.end()) return *known->second;
     }
     NestJob asked = job;
+    if (most_attempts_) asked.attempts = std::min(asked.attempts, *most_attempts_);
     if (most_refinements_) asked.refinements = std::min(asked.refinements, *most_refinements_);
     NestResult made = zesty::nest(asked, stop);
     if (stopped(stop)) return made;

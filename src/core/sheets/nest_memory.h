@@ -20,14 +20,16 @@ std::uint64_t hash_of(const NestJob& job);
 class NestMemory {
 public:
     NestMemory() = default;
-    /// Lays with no more than so many rounds of refinement, for whom a first answer will do.
-    explicit NestMemory(int most_refinements) : most_refinements_(most_refinements) {}
+    /// Tries no more than so many orders, and so many rounds of refinement, for whom a first answer will do.
+    NestMemory(int most_attempts, int most_refinements)
+        : most_attempts_(most_attempts), most_refinements_(most_refinements) {}
 
     /// nest(), or what it said of the same job before; an answer that was cut short is not remembered.
     NestResult nest(const NestJob& job, const StopToken& stop);
 
 private:
     static constexpr std::size_t most = 1000; ///< of answers; the oldest go first
+    std::optional<int> most_attempts_;
     std::optional<int> most_refinements_;
     std::mutex mutex_;
     std::unordered_map<std::uint64_t, std::shared_ptr<const NestResult>> known_;

@@ -132,7 +132,8 @@ static int run_dress(const DressArgs& args) {
     Planner planner;
     std::vector<std::string> moves;
     if (const auto r = edit(args, *project, planner, moves); !r) return complain(r.error().message);
-    const auto plan = planner.plan(*project);
+    // Only a picture shows where on its sheet each patch is cut.
+    const auto plan = args.picture.empty() ? planner.shapes(*project) : planner.plan(*project);
     if (!plan) return complain(plan.error().message);
     if (const auto r = draw(args, *project, *plan); !r) return complain(r.error().message);
     if (const auto r = save_changes(before, *project, args.project, args.out); !r)

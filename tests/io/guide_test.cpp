@@ -196,7 +196,7 @@ TEST(Guide, TheMatCarriesTheLabelsOfLoosePieces) {
     ASSERT_TRUE(f.open(QIODevice::WriteOnly));
     f.write(guide_pdf(project, plan, PrinterPaper::A4));
     f.close();
-    const int page = page_with(pdf, "the cutting mat");
+    const int page = page_with(pdf, ": the cutting mat");
     ASSERT_GT(page, 0);
     const QString text =
         run("pdftotext", {"-f", QString::number(page), "-l", QString::number(page), pdf, "-"});

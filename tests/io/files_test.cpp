@@ -166,14 +166,15 @@ TEST(ProjectFile, WhateverIsDecidedComesBack) {
 }
 
 TEST(ProjectFile, APageThatTookAProposalOpensAgain) {
-    Project project = testing::page_with(7, 4, 3, testing::five_papers());
+    auto project = open_project(demo::project());
+    ASSERT_TRUE(project);
     // Heavier every time: what a proposal was made with is what the next ones start from.
-    project.match.style.weights = {2, 2, 2, 2, 2, 2};
+    project->match.style.weights = {2, 2, 2, 2, 2, 2};
     QTemporaryDir folder;
     const QString path = folder.filePath("taken.zesty");
     for (int round = 0; round < 2; ++round) {
         Planner planner(testing::laid_before());
-        const auto offered = planner.proposals(project, false, 3);
+        const auto offered = planner.proposals(*project, false, 3);
         ASSERT_TRUE(offered);
         ASSERT_GT(offered->size(), 1u);
         for (const OfferedPage& page : *offered) {

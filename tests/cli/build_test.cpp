@@ -76,16 +76,12 @@ TEST_F(BuildByCommand, HabitsOwnStepsRemindersAndSittingsAreDecided) {
 }
 
 TEST_F(BuildByCommand, QuestionsAreAnswered) {
-    EXPECT_TRUE(says(build({"--next", "20"}), "In 20 min:"));
     EXPECT_TRUE(says(build({"--next", "1"}), "Nothing can be begun"));
-    const Ran lists = build({"--lists"});
-    for (const char* part : {"To get:", "Papers:", "Adhesives:", "Trimmer:"})
-        EXPECT_TRUE(says(lists, part)) << part;
-    EXPECT_TRUE(says(build({"--one-more-sheet"}), "One more sheet of Gull Print"));
-    const Ran cutting =
-        build({"--cutting", "--material", "heavy", "--corners", "lift", "--overcut", "1mm", "--face-down"});
-    EXPECT_TRUE(says(cutting, "mat-1: 35 contours")) << cutting.out;
-    EXPECT_TRUE(says(cutting, "good side down"));
+    const Ran all = build({"--next", "20", "--lists", "--one-more-sheet", "--cutting", "--material", "heavy",
+                           "--corners", "lift", "--overcut", "1mm", "--face-down"});
+    for (const char* part : {"In 20 min:", "To get:", "Papers:", "Adhesives:", "Trimmer:",
+                             "One more sheet of Gull Print", "mat-1: 35 contours", "good side down"})
+        EXPECT_TRUE(says(all, part)) << part << "\n" << all.out;
     EXPECT_EQ(decided().cutting.corners, Corners::Lift);
     EXPECT_EQ(decided().cutting.overcut, 1);
     EXPECT_EQ(build({"--start", "cut:"}).code, 0);

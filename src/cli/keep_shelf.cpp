@@ -163,6 +163,21 @@ nlohmann::json answers_json(const Shelf& shelf, const KeepArgs& a, ShelfBy by) {
     return out;
 }
 
+/// Whoever writes files is told what is in them, not shown the shelf.
+bool only_writes(const KeepArgs& a) {
+    const bool writes = !a.backup.empty() || !a.html.empty() || !a.csv.empty() || !a.records.empty();
+    return writes && !a.where && !a.sheets && !a.look_back && !a.pace && a.shelf.empty();
+}
+
+void say_written(const Shelf& shelf, const KeepArgs& a) {
+    if (!a.backup.empty())
+        std::cout << a.backup << ": " << count_of(shelf.stash.papers.size(), "paper", "papers") << " and "
+                  << count_of(shelf.stash.records.size(), "record", "records") << "\n";
+    for (const std::string& file : {a.html, a.csv, a.records})
+        if (!file.empty())
+            std::cout << file << ": " << count_of(shelf.pages.size(), "record", "records") << "\n";
+}
+
 Result<void> write_out(const Shelf& shelf, const KeepArgs& a) {
     const std::vector<PageRecord> records = shelf.chosen();
     if (!a.html.empty())
@@ -323,6 +338,8 @@ int run_shelf(const KeepArgs& a) {
     if (auto r = write_out(*shelf, a); !r) return complain(r.error().message);
     if (a.json) {
         std::cout << answers_json(*shelf, a, *by).dump(1) << "\n";
+    } else if (only_writes(a)) {
+        say_written(*shelf, a);
     } else if (a.where) {
         say_where(*shelf);
     } else if (a.sheets) {

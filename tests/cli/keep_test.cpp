@@ -180,7 +180,11 @@ TEST_F(KeepByCommand, APageIsBegunAgainInOtherPapersAndWithAnotherCut) {
 
 TEST_F(KeepByCommand, EverythingIsBackedUpAndRestoredOrRefused) {
     ASSERT_TRUE(done(keep({page(), "--finish"})));
-    ASSERT_TRUE(done(keep({"--backup", at("all.zestybackup")})));
+    const Ran backed_up = keep({"--backup", at("all.zestybackup"), "--csv", at("all.csv")});
+    ASSERT_TRUE(done(backed_up));
+    EXPECT_NE(backed_up.out.find("all.zestybackup: "), std::string::npos) << backed_up.out;
+    EXPECT_NE(backed_up.out.find("all.csv: 1 record"), std::string::npos) << backed_up.out;
+    EXPECT_EQ(backed_up.out.find("kite-hill:"), std::string::npos) << "not the shelf";
     const Stash whole = now();
     ASSERT_TRUE(done(keep({"--record", "kite-hill", "--forget"})));
     ASSERT_TRUE(done(zesty({"stash", stash(), "--remove", "barley"})));

@@ -80,6 +80,7 @@ namespace {
 
 const char* sheet = R"(
 * { font-family: Lato; font-size: 13px; color: #26242B; }
+#side { background: #FBF8F1; border-left: 1px solid #D9D0C0; }
 QToolTip { background: #FFFEFB; color: #26242B; border: 1px solid #D9D0C0; padding: 4px; }
 QPushButton, QToolButton { background: #FFFEFB; border: 1px solid #D9D0C0; border-radius: 6px; padding: 5px 12px; }
 QToolButton { padding: 4px 8px; }

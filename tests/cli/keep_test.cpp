@@ -43,6 +43,14 @@ protected:
     QString page() const { return dir_.filePath("kite.zesty"); }
     QString at(const char* name) const { return dir_.filePath(name); }
     Ran keep(QStringList args) { return zesty(QStringList{"keep"} + args + QStringList{"--stash", stash()}); }
+    /// Killed after so many milliseconds, whether it is done or not.
+    void kill_while(QStringList args, int ms) {
+        QProcess process;
+        process.start(ZESTY_BINARY, QStringList{"keep"} + args + QStringList{"--stash", stash()});
+        process.waitForFinished(ms);
+        process.kill();
+        process.waitForFinished();
+    }
     Stash now() { return *StashStore::open(stash())->read(); }
     double area_now() { return stock_area(now()); }
 
@@ -113,11 +121,7 @@ TEST_F(KeepByCommand, WhoeverIsKilledTakesThePaperOnceOrNotAtAll) {
     ASSERT_TRUE(done(keep({page(), "--put-back"})));
     for (int round = 0; round < 6; ++round) {
         SCOPED_TRACE(round);
-        QProcess process;
-        process.start(ZESTY_BINARY, {"keep", page(), "--finish", "--stash", stash()});
-        process.waitForFinished(20 + 60 * round);
-        process.kill();
-        process.waitForFinished();
+        kill_while({page(), "--finish"}, 20 + 60 * round);
         const double is = area_now();
         EXPECT_TRUE(std::abs(is - before) < 1 || std::abs(is - after) < other_laying) << is;
         // Whatever the page's file says: finishing once more takes nothing twice.
@@ -209,11 +213,7 @@ TEST_F(KeepByCommand, WhoeverIsKilledWhileBackingUpLeavesTheOlderBackupWhole) {
     };
     for (int round = 0; round < 5; ++round) {
         SCOPED_TRACE(round);
-        QProcess process;
-        process.start(ZESTY_BINARY, {"keep", "--backup", backup, "--stash", stash()});
-        process.waitForFinished(5 + 25 * round);
-        process.kill();
-        process.waitForFinished();
+        kill_while({"--backup", backup}, 5 + 25 * round);
         const Stash is = restored();
         EXPECT_TRUE(is == older || is == newer) << "one of the two, and all of it";
         EXPECT_EQ(now(), newer) << "backing up changes nothing";
@@ -230,11 +230,7 @@ TEST_F(KeepByCommand, WhoeverIsKilledWhileRestoringHasTheStashAsItWasOrAsInTheBa
     const Stash newer = now();
     for (int round = 0; round < 5; ++round) {
         SCOPED_TRACE(round);
-        QProcess process;
-        process.start(ZESTY_BINARY, {"keep", "--restore", backup, "--stash", stash()});
-        process.waitForFinished(5 + 25 * round);
-        process.kill();
-        process.waitForFinished();
+        kill_while({"--restore", backup}, 5 + 25 * round);
         const Stash is = now();
         EXPECT_TRUE(is == older || is == newer);
         if (is == older) break; // and so it stays

@@ -231,7 +231,7 @@ void finish_page(const Camera& camera, const char* page, const char* title, cons
     window.document().history().setClean();
     window.open(camera.demo.filePath(page));
     settle(window);
-    window.document().change("What it tells", [&](Project& p) {
+    window.document().change("Its story", [&](Project& p) {
         p.title = title;
         p.keep.notes.album = album;
         p.keep.notes.made = made;
@@ -253,7 +253,7 @@ void take_keep(const Camera& camera, const QString& stash) {
     BenchWindow& window = camera.window;
     window.open(camera.demo.filePath("kite-hill-dressed.zesty"));
     settle(window);
-    window.document().change("What it tells", [](Project& p) {
+    window.document().change("Its story", [](Project& p) {
         p.keep.notes.story = "First wind of the autumn. The red one got away twice and came back once.";
         p.keep.notes.tags = {"kites", "hill"};
         p.keep.notes.photos_of = "12 October";

@@ -87,7 +87,9 @@ namespace {
 
 void add_cutting_options(CLI::App& c, BuildArgs& a) {
     const char* group = "Cutting";
-    c.add_option("--overcut", a.overcut, "How far a contour goes on beyond its start: 0.5mm")->group(group);
+    c.add_option("--overcut", a.overcut,
+                 "How far the blade goes past the start of a contour (overcut): 0.5mm")
+        ->group(group);
     c.add_option("--corners", a.corners, "At sharp corners: " + all_words<Corners>())->group(group);
     c.add_option("--blade-offset", a.blade_offset, "Tip of the blade behind its axis: 0.25mm")->group(group);
     c.add_option("--sharp", a.sharp, "Turn in degrees from which a corner is sharp")->group(group);
@@ -153,7 +155,8 @@ void add_time_options(CLI::App& c, BuildArgs& a) {
         ->group(group);
     c.add_flag("--packing", a.packing, "What to pack for each sitting")->group(group);
     c.add_flag("--lists", a.lists, "Papers, adhesives, foam and whatever else is needed")->group(group);
-    c.add_flag("--one-more-sheet", a.one_more, "What one more sheet of a paper would cure")->group(group);
+    c.add_flag("--one-more-sheet", a.one_more, "Which shortages one more sheet of a paper would end")
+        ->group(group);
 }
 
 CLI::App* add_build(CLI::App& app, BuildArgs& a) {

@@ -97,7 +97,7 @@ void say_steps(const Project& project, const std::vector<BuildStep>& steps, cons
 void say_next(const Project& project, const std::vector<BuildStep>& steps, std::int64_t now, double minutes) {
     const auto next = in_the_next(steps, project.build, now, minutes, project.seed);
     if (next.empty()) {
-        std::cout << "Nothing can be begun and done within " << minutes_in_words(minutes) << ".\n";
+        std::cout << "No step can be begun and finished within " << minutes_in_words(minutes) << ".\n";
         return;
     }
     std::cout << "In " << minutes_in_words(minutes) << ":\n";

@@ -124,7 +124,8 @@ void add_writing_options(CLI::App& c, DressArgs& a) {
     c.add_flag("--add-date", a.add_date, "Writes the date of the page into a corner of it")->group("Words");
     c.add_flag("--remove", a.remove, "Takes it off the page")->group("Words");
     add_number(c, "--letter-width", a.letter_width,
-               "How wide a letter of your hand is, of the line height (0.42)", letter_width_limits)
+               "How wide a letter of your handwriting is, as a share of the line height (0.42)",
+               letter_width_limits)
         ->group("Words");
 }
 

@@ -191,7 +191,7 @@ void add_note_options(CLI::App& c, KeepArgs& a) {
     c.add_option("--record", a.record, "A record on the shelf, by its id, instead of a page's file")
         ->group(group);
     c.add_option("--title", a.title, "What the page is called")->group(group);
-    c.add_option("--story", a.story, "What it tells")->group(group);
+    c.add_option("--story", a.story, "Its story")->group(group);
     c.add_option("--tag", a.tags, "One more tag of your own")->group(group);
     c.add_flag("--no-tags", a.no_tags, "No tags but those given now")->group(group);
     c.add_option("--photos-of", a.photos_of, "When the photos were taken: a day, or words")->group(group);

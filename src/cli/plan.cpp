@@ -146,7 +146,7 @@ CLI::App* add_plan(CLI::App& app, PlanArgs& a) {
     c->add_option("--meant-so", a.meant_so,
                   "Sets findings aside, by their numbers: 1,3-4; they come back when "
                   "their reasons change");
-    c->add_flag("--ask-again", a.ask_again, "Nothing is set aside any more");
+    c->add_flag("--ask-again", a.ask_again, "Shows again what has been set aside");
     c->add_flag("--json", a.json, "Print zesty-plan/1");
     return c;
 }

@@ -98,7 +98,7 @@ void add_page_options(CLI::App& c, SetOutArgs& a) {
         ->group("Page");
     c.add_option("--frame-paper", a.frame_paper, "Id of the frame's paper, or none")->group("Page");
     c.add_option("--units", a.units, "What lengths are said in: in or cm")->group("Page");
-    c.add_option("--date", a.date, "The day the page tells of, such as 2026-05-17; none for no date")
+    c.add_option("--date", a.date, "The day the page is about, such as 2026-05-17; none for no date")
         ->group("Page");
     c.add_option("--side-paper", a.side_paper, "Id of another paper for the strips at the sides, or none")
         ->group("Page");

@@ -260,7 +260,7 @@ void add_facts(CLI::App* c, StashArgs& a) {
     c->add_option("--square", a.square, "Side of that square; 1 in otherwise")->group("A paper");
     c->add_flag("--crop", a.crop, "Its pictures show the sheet on a plain ground: crop them to it")
         ->group("A paper");
-    c->add_option("--repeat", a.repeat, "After which the pattern begins anew")->group("A paper");
+    c->add_option("--repeat", a.repeat, "Length after which the pattern repeats")->group("A paper");
     c->add_option("--strip", a.strip, "Width of the branding strip along the lower edge")->group("A paper");
     c->add_option("--less", a.less, "12x12in or 6x6in*4: so many fewer")->group("A paper");
     c->add_option("--trim", a.trim,

@@ -272,7 +272,8 @@ TEST(BuildJourney, CuttingSettingsAreDecidedAndFilesWrittenFromHere) {
     bench.state().go_to(Waypoint::Build);
     panel(bench).choose(BuildPanel::Cutting);
     bench.settle();
-    field<QDoubleSpinBox>(bench, "How far a contour goes on beyond its start").setValue(1.5);
+    field<QDoubleSpinBox>(bench, "How far the blade goes past the start of a contour (overcut)")
+        .setValue(1.5);
     field<QDoubleSpinBox>(bench, "Tip of the blade behind its axis").setValue(0.4);
     field<QSpinBox>(bench, "Turn from which a corner is sharp").setValue(50);
     choose(field<QComboBox>(bench, "What the cuts are of"), "heavy");

@@ -195,7 +195,7 @@ TEST(SetOutJourney, RaysGoAboutAPlaceThatIsClickedAndTheBareBaseNeedsNoCut) {
     ASSERT_TRUE(bench.state().tools().middle());
     EXPECT_NEAR(bench.state().tools().middle()->x, clicked.x, 0.6);
     EXPECT_EQ(bench.state().selected(), std::set<int>{10}) << "it is no click on an opening";
-    type(bench, "Place it goes about, from the left", "4 in");
+    type(bench, "Middle, from the left", "4 in");
     bench.page().setFocus();
     bench.key(Qt::Key_D);
     bench.settle();

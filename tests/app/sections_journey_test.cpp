@@ -91,9 +91,9 @@ TEST(SectionsJourney, MethodsAreComparedAndChosen) {
     bench.settle();
     EXPECT_EQ(bench.document().project().sections.backing.method, BackingMethod::GlueAndTrim);
     for (const Patch& p : bench.plan().sections.patches) EXPECT_FALSE(p.blank.outer.empty());
-    press(bench, "Take it");
+    press(bench, "Use this method");
     EXPECT_TRUE(bench.document().project().sections.choice(10).method);
-    press(bench, "Like the page");
+    press(bench, "Same as page");
     EXPECT_FALSE(bench.document().project().sections.choice(10).method);
     press(bench, "Overlap");
     EXPECT_EQ(bench.document().project().sections.backing.lips, LipMode::Overlap);
@@ -170,7 +170,7 @@ TEST(SectionsJourney, SingleBarsDoOtherwiseThanThePage) {
     bench.settle();
     ASSERT_EQ(bench.document().project().sections.bars.size(), 1u);
     EXPECT_EQ(bench.document().project().sections.bars.begin()->second, LipMode::Overlap);
-    press(bench, "As the page");
+    press(bench, "Same as page");
     EXPECT_TRUE(bench.document().project().sections.bars.empty());
 }
 

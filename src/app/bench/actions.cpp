@@ -40,10 +40,10 @@ const std::vector<ActionRow>& action_table() {
             {Act::NextWaypoint, "Route", "Go to the next waypoint", "Ctrl+Tab", always},
             {Act::Fit, "Page", "Show the whole page", "F", always},
             {Act::TrueSize, "Page", "Show the page at true size", "1", always},
-            {Act::ZoomIn, "Page", "Closer", "+", always},
-            {Act::ZoomOut, "Page", "Farther away", "-", always},
+            {Act::ZoomIn, "Page", "Zoom in", "+", always},
+            {Act::ZoomOut, "Page", "Zoom out", "-", always},
             {Act::FoldDrawer, "Page", "Fold or open the drawer", "F9", always},
-            {Act::Letters, "Page", "Letters larger, up to 150 %, or usual", "Ctrl+F9", always},
+            {Act::Letters, "Page", "Change the size of letters: 100, 125 or 150 %", "Ctrl+F9", always},
         };
         for (const auto& more : {set_out_actions(), sections_actions(), papers_actions(), sheets_actions(),
                                  dress_actions(), build_actions(), keep_actions()})

@@ -52,7 +52,7 @@ QWidget* AddPaperLine::what() {
     auto* add = new QPushButton("Add paper", line);
     add->setObjectName("new-paper-add");
     add->setProperty("primary", true);
-    add->setToolTip("Adds it; kind and sizes stay for another like this (Return)");
+    add->setToolTip("Adds the paper; kind and sizes stay filled in for the next one (Return)");
     row->addWidget(add);
     auto* all = new QPushButton("24 plain colours", line);
     all->setObjectName("starter");

@@ -36,10 +36,10 @@ DrawerFilter::DrawerFilter(QWidget* parent) : QWidget(parent) {
     kind_ = new ChoiceBox<std::optional<Pattern>>("Only papers of this kind", {{"all kinds", std::nullopt}},
                                                   this);
     kind_->setObjectName("find-kind");
-    room_ =
-        new ChoiceBox<const RoomLeft*>("Only papers of which so much is left", {{"any size", nullptr}}, this);
+    room_ = new ChoiceBox<const RoomLeft*>("Only papers with at least this much left",
+                                           {{"any size", nullptr}}, this);
     room_->setObjectName("find-room");
-    only_ = new ChoiceBox<OnlyPapers>("Only papers of which this is true",
+    only_ = new ChoiceBox<OnlyPapers>("All papers, those to use up first, or those not touched for a year",
                                       {{"all papers", OnlyPapers::All},
                                        {"to use up first", OnlyPapers::ToUseUp},
                                        {"not touched for a year", OnlyPapers::Untouched}},

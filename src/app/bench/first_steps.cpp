@@ -91,7 +91,7 @@ FirstSteps::FirstSteps(BenchState& state, QWidget* parent) : QFrame(parent), sta
     pass_focus(this, [this] { return open_; });
     const QDir demos(demo_folder());
     if (!demo_folder().isEmpty()) {
-        auto* look = new QLabel("Or look round in a page that is there already:", card);
+        auto* look = new QLabel("Or open a demo page and look round:", card);
         look->setProperty("quiet", true);
         column->addSpacing(8);
         column->addWidget(look);

@@ -32,9 +32,9 @@ void MachinePart::change(const QString& intention, const std::function<void(Cutt
 
 void MachinePart::build_settings() {
     auto* r = row("Overcut");
-    overcut_ = fine_field("How far a contour goes on beyond its start", overcut_limits, [this](double mm) {
-        change("Overcut", [&](CuttingSettings& c) { c.overcut = mm; });
-    });
+    overcut_ =
+        fine_field("How far the blade goes past the start of a contour (overcut)", overcut_limits,
+                   [this](double mm) { change("Overcut", [&](CuttingSettings& c) { c.overcut = mm; }); });
     r->addWidget(overcut_);
     corners_ = new ChoiceBox<Corners>("At sharp corners",
                                       {{"plain corners", Corners::Plain},
@@ -112,11 +112,11 @@ QString MachinePart::says() const {
         const CuttingJob& job = jobs->jobs[static_cast<std::size_t>(desk_.job())];
         const Material* of = material(job.material);
         if (too_fine_for(job))
-            out << QString("Finer than the %1 that %2 bears: bars %3.")
+            out << QString("Bars finer than %1, the least that %2 allows: %3.")
                        .arg(words(format_mm(of->finest_bar)), of->name,
                             words(in_a_row(bars_finer_than(desk_.plan(), of->finest_bar))));
         else if (of && out.isEmpty())
-            out << QString("%1: %2 mm a second, %3 g, bars from %4. The maker's figures win.")
+            out << QString("%1: %2 mm a second, %3 g, bars from %4. The maker's figures come first.")
                        .arg(of->name)
                        .arg(of->speed)
                        .arg(of->force)

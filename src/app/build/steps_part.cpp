@@ -90,7 +90,7 @@ QString StepsPart::what_now() const {
     const int minutes = desk_.minutes_there_are();
     const std::vector<std::size_t>& next = desk_.in_the_time();
     if (desk_.now().order.empty()) return "Everything is done.";
-    if (next.empty()) return QString("Nothing can be begun and done in %1 min.").arg(minutes);
+    if (next.empty()) return QString("No step can be begun and finished in %1 min.").arg(minutes);
     constexpr std::size_t most = 2;
     QStringList all;
     for (std::size_t k = 0; k < std::min(next.size(), most); ++k)

@@ -139,8 +139,9 @@ void TapeView::paint_saying(QPainter& p) const {
     const BuildNow& now = desk_.now();
     p.setFont(theme::font(theme::Text::Body, true));
     p.setPen(theme::ink);
-    QString said = now.done == 0 ? QString("Begun now, hands are free at %1 and everything is dry at %2.")
-                                 : QString("Hands are free at %1, everything is dry at %2.");
+    QString said = now.done == 0
+                       ? QString("If you begin now, hands are free at %1 and everything is dry at %2.")
+                       : QString("Hands are free at %1, everything is dry at %2.");
     said = said.arg(moment(now.busy).toString("H:mm"), moment(now.finish).toString("H:mm"));
     if (now.begun > 0 && std::abs(now.later) >= 1)
         said += QString(" %1 %2 than planned at first.")

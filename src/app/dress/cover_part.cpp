@@ -14,7 +14,7 @@ namespace zesty {
 namespace {
 
 QString in_words(const Cure& cure, const DressNow& now) {
-    if (cure.moves.empty()) return "No small move helps; make a photo smaller, or turn it.";
+    if (cure.moves.empty()) return "No small move helps; make a photo smaller or turn it.";
     QStringList moves;
     for (const DressMove& m : cure.moves) moves << words(label_of(m, now)) + ".";
     if (cure.faults_left > 0)

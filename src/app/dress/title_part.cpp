@@ -291,7 +291,7 @@ void TitlePart::refresh() {
     else if (stash_at_hand(p).letters.empty())
         says_->setText(
             "There are no letters in the drawer yet; Letters, above, adds a set. Until then widths are "
-            "those of a plain hand.");
+            "those of plain lettering.");
     else if (plan && i < static_cast<int>(plan->dress.titles.size())) {
         const TitleFacts& t = plan->dress.titles[static_cast<std::size_t>(i)];
         says_->setText(words(format_length(t.length, p.units) + " of " + format_length(t.room, p.units) +

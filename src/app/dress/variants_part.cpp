@@ -95,7 +95,7 @@ void VariantsPart::bring_back() {
 void VariantsPart::compare() {
     *stop_ = true;
     stop_ = std::make_shared<std::atomic<bool>>(false);
-    says_->setText("Working out what each comes to.");
+    says_->setText("Working out what each arrangement takes.");
     worker_.think(this, [this, p = document_.project(), stop = stop_, number = ++asked_](Planner& planner) {
         const auto compared = compare_variants(p, planner, [stop] { return stop->load(); });
         QList<QImage> pictures;
@@ -141,7 +141,7 @@ void VariantsPart::show_figures(const Project& of, const std::vector<VariantFigu
         }
     }
     says_->setText(shown_variant(of) < 0 ? "The page as it is now: " + here + "."
-                                         : QString("The page is as one of them."));
+                                         : QString("The page is the same as one of them."));
     lay_out_now(this);
 }
 

@@ -9,7 +9,7 @@ std::vector<ActionRow> keep_actions() {
          with_cut},
         {Act::TakeWhatIsCut, "Keep", "Take only what has been cut so far", "Ctrl+Alt+F", with_cut},
         {Act::PutBackPage, "Keep", "Put everything back that was taken for the page", "Ctrl+Alt+B", with_cut},
-        {Act::RealPhoto, "Keep", "Put a photo of the real page to its record", "Ctrl+Alt+R", always},
+        {Act::RealPhoto, "Keep", "Add a photo of the real page to its record", "Ctrl+Alt+R", always},
         {Act::FindPage, "Keep", "Look for pages on the shelf", "Ctrl+Alt+G", always},
         {Act::OtherPapers, "Keep", "Begin the chosen page again in other papers", "Ctrl+Alt+M", always},
         {Act::OtherCut, "Keep", "Begin the chosen page again with another cut", "Ctrl+Alt+L", always},

@@ -255,7 +255,8 @@ void OpeningPart::refresh() {
                   : state_.selected().size() > 1 ? "Giving a paper gives it to all of them."
                                                  : about_opening(project, *plan, opening).section(": ", 1);
     if (choice.same_as)
-        has += QString(" %1 %2.").arg(choice.facing ? "Faces section" : "Has the paper of section",
+        has += QString(" %1 %2.").arg(choice.facing ? "Has the mirrored paper of section"
+                                                    : "Has the paper of section",
                                       QString::number(choice.same_as->opening + 1));
     if (!choice.never.empty()) has += " Ruled out: " + counted(choice.never.size(), "paper", "papers") + ".";
     has_->setText(has);

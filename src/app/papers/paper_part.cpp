@@ -114,10 +114,10 @@ void PaperPart::build_pattern() {
     });
     r->addWidget(direction_, 1);
     r = row("Repeats");
-    repeat_ = new LengthEdit("After which the pattern begins anew", 0, 1000, this);
+    repeat_ = new LengthEdit("Length after which the pattern repeats", 0, 1000, this);
     repeat_->setFixedWidth(theme::px(78));
     connect(repeat_, &LengthEdit::length_entered, this, [this](double mm) {
-        change_face("After what the pattern repeats", [mm](PaperFace& f) { f.repeat = mm; });
+        change_face("Length after which the pattern repeats", [mm](PaperFace& f) { f.repeat = mm; });
     });
     r->addWidget(repeat_);
     auto* trimmed = new QLabel("strip", this);
@@ -193,7 +193,7 @@ void PaperPart::build_wishes() {
     });
     r->addWidget(role_, 1);
     apart_ = new ChoiceBox<std::string>("Papers it must not lie beside", this);
-    apart_->setToolTip("Papers it must not lie beside; choose one to add it, again to allow it");
+    apart_->setToolTip("Papers it must not lie beside; choose one to add it, and once more to allow it");
     apart_->on_choice(this, [this](const std::string other) {
         const Paper* p = picked();
         if (!p || other.empty()) return;
@@ -243,7 +243,7 @@ void PaperPart::build_files() {
     connect(use_up_, &QCheckBox::clicked, this,
             [this](bool on) { change("Use a paper up first", [on](Paper& p) { p.use_up = on; }); });
     column_->addWidget(use_up_);
-    crop_ = new QCheckBox("Pictures show the sheet on a ground: crop them", this);
+    crop_ = new QCheckBox("Crop the sheet out of its picture", this);
     crop_->setObjectName("crop");
     crop_->setToolTip(
         "For photos and scans with a plain ground all round the sheet; turn and slant are taken out");

@@ -156,7 +156,7 @@ void ProposePart::build_offer() {
     offer_text_->setWordWrap(true);
     o->addWidget(offer_text_);
     auto* choices = new QHBoxLayout;
-    auto* take = button(Act::TakeProposal, "Take it", true);
+    auto* take = button(Act::TakeProposal, "Take proposal", true);
     take->setObjectName("take");
     choices->addWidget(take);
     for_selection_ = button(Act::TakeForSelection, "For the selection");

@@ -18,9 +18,9 @@ MethodsPart::MethodsPart(Document& document, BenchState& state, Actions& actions
     build_table();
     advice_ = line("advice");
     auto* r = row(QString());
-    take_advice_ = new QPushButton("Take it", this);
+    take_advice_ = new QPushButton("Use this method", this);
     connect(take_advice_, &QPushButton::clicked, this, [this] { give_selection(advised_.method); });
-    like_page_ = new QPushButton("Like the page", this);
+    like_page_ = new QPushButton("Same as page", this);
     like_page_->setToolTip("Backs the selection by the method of the whole page");
     connect(like_page_, &QPushButton::clicked, this, [this] { give_selection(std::nullopt); });
     r->addWidget(take_advice_);
@@ -78,7 +78,7 @@ void MethodsPart::build_rules() {
     chosen_bars_ = line("bars");
     chosen_lips_ = new ChoiceRow<std::optional<LipMode>>(
         "The bars chosen",
-        {{"As the page", std::nullopt}, {"Meet", LipMode::Meet}, {"Overlap", LipMode::Overlap}}, this);
+        {{"Same as page", std::nullopt}, {"Meet", LipMode::Meet}, {"Overlap", LipMode::Overlap}}, this);
     chosen_lips_->on_choice(this, [this](std::optional<LipMode> lips) {
         document_.change("Patches on these bars", [&](Project& p) {
             set_bars(p.sections, bars_in_hand(), lips.value_or(p.sections.backing.lips));
@@ -117,7 +117,7 @@ void MethodsPart::build_punches() {
     r->addWidget(on_top_);
     r = row("These");
     punched_ = new ChoiceRow<std::optional<bool>>(
-        "Circles of the selection", {{"As the page", std::nullopt}, {"Behind", false}, {"On top", true}},
+        "Circles of the selection", {{"Same as page", std::nullopt}, {"Behind", false}, {"On top", true}},
         this);
     punched_->on_choice(this, [this](std::optional<bool> on_top) {
         const Plan* plan = state_.plan();
@@ -243,7 +243,7 @@ void MethodsPart::show_advice() {
                               document_.project().sections.backing, document_.project().units);
     const Section& s =
         plan->sections.all[static_cast<std::size_t>(plan->sections.of_opening[static_cast<std::size_t>(o)])];
-    advice_->setText(QString("<b>Opening %1</b> is backed by %2. Suits it: <b>%3</b>. %4")
+    advice_->setText(QString("<b>Opening %1</b> is backed by %2. <b>%3</b> suits it. %4")
                          .arg(o + 1)
                          .arg(name_of(s.method))
                          .arg(name_of(advised_.method))

@@ -20,7 +20,7 @@ MiddleRow::MiddleRow(const QString& otherwise, Document& document, BenchState& s
     click_ = new QPushButton("Click it", this);
     click_->setCheckable(true);
     click_->setProperty("segment", true);
-    click_->setToolTip("Then click the place on the page that it goes about");
+    click_->setToolTip("Then click the place on the page that is to be the middle");
     connect(click_, &QPushButton::clicked, this, [this](bool on) {
         state_.tools().take(on ? PageTools::Tool::PickMiddle : PageTools::Tool::None);
     });
@@ -33,10 +33,10 @@ MiddleRow::MiddleRow(const QString& otherwise, Document& document, BenchState& s
         r->addWidget(edit);
         return edit;
     };
-    x_ = field("Place it goes about, from the left", &Point::x);
-    y_ = field("Place it goes about, from the top", &Point::y);
+    x_ = field("Middle, from the left", &Point::x);
+    y_ = field("Middle, from the top", &Point::y);
     none_ = new QPushButton("Reset", this);
-    none_->setToolTip("Back to " + otherwise);
+    none_->setToolTip("Use " + otherwise + " again");
     connect(none_, &QPushButton::clicked, this, [this] { state_.tools().choose_middle(std::nullopt); });
     r->addWidget(none_);
     r->addStretch(1);

@@ -25,7 +25,7 @@ LadderChart::LadderChart(QWidget* parent) : QWidget(parent) {
     setAccessibleName("Size ladder");
     setToolTip("Thinnest bar at every size: red is too thin for the blade, yellow leaves openings too small "
                "to back. "
-               "Click a size to take it; the arrow keys walk, Return takes.");
+               "Click a size to take it; the arrow keys go from size to size, Return takes one.");
     setObjectName("ladder");
     setFixedHeight(sizeHint().height());
 }

@@ -79,7 +79,7 @@ void PagePart::build_date() {
     date_ = new QLineEdit(this);
     date_->setAccessibleName("Date of the page");
     date_->setPlaceholderText("such as 2026-05-17");
-    date_->setToolTip("The day the page tells of; the first photo that knows its day fills it in");
+    date_->setToolTip("The day the page is about; it is filled in from the first photo with a date");
     connect(date_, &QLineEdit::editingFinished, this, [this] {
         const QString typed = date_->text().trimmed();
         if (typed.isEmpty() || QDate::fromString(typed, Qt::ISODate).isValid())

@@ -92,7 +92,7 @@ void PiecesPart::build_rest() {
         document_.change("Size of the shadow", [&](Project& p) { p.set_out.usual.shadow = mm; });
     });
     r->addWidget(shadow_);
-    add_shadow_ = new QPushButton("Put it below", this);
+    add_shadow_ = new QPushButton("Add shadow", this);
     add_shadow_->setToolTip("The same cut once more, larger all round, below this one");
     connect(add_shadow_, &QPushButton::clicked, this, [this] {
         document_.change("Put a shadow below", [&](Project& p) {

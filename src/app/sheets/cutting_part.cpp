@@ -78,7 +78,8 @@ void CuttingPart::build_chapters(QHBoxLayout* row) {
     which_ = new QPushButton(this);
     which_->setObjectName("chapters");
     which_->setAccessibleName("Chapters of the guide");
-    which_->setToolTip("What of the guide is printed; tracing pages come for patches that are traced");
+    which_->setToolTip(
+        "Which chapters of the guide are printed; tracing pages come for patches that are traced");
     auto* menu = new QMenu(which_);
     for (const Chapter chapter : all_chapters) {
         auto* action = menu->addAction(says[static_cast<std::size_t>(chapter)]);

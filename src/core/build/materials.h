@@ -17,7 +17,7 @@ struct Material {
     double finest_bar; ///< mm that still hold together
 };
 
-/// Usual ones. The machine's own list and its maker's instructions win.
+/// Usual ones. The machine's own list and its maker's instructions come first.
 inline constexpr std::array usual_materials{
     Material{"vellum", "vellum", 30, 60, 1.0},        Material{"patterned", "patterned paper", 25, 90, 0.8},
     Material{"cardstock", "cardstock", 20, 140, 0.8}, Material{"heavy", "heavy cardstock", 12, 210, 1.2},

@@ -163,7 +163,7 @@ private:
         out.push_back({.code = Code::OneQuarter,
                        .title = std::string("All the ") + families[f] + " is at the " +
                                 quarters[static_cast<std::size_t>(own)],
-                       .message = "Once more at the " +
+                       .message = "Using it once more at the " +
                                   std::string(quarters[static_cast<std::size_t>(across)]) + ", as at " +
                                   numbers(places) + ", would balance it.",
                        .where = middle_of(now_.sections, now_.set_out, family.openings.front()),

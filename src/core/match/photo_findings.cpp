@@ -107,7 +107,7 @@ private:
                          .title = thing.name + " fights the photo's " + colour_words(c.colour),
                          .message = "Its " + colour_words(own.colour) + at_openings(thing) +
                                     " is as strong and the opposite colour; a quieter paper lets the "
-                                    "photo speak.",
+                                    "photo stand out.",
                          .where = place_of(now_, thing, now_.photos[i]),
                          .openings = thing.openings,
                          .swatch = own.colour});
@@ -138,10 +138,11 @@ private:
         out_.push_back(
             {.code = Code::PhotoMissing,
              .title = "Nothing on the page goes with the photo",
-             .message = "Nothing comes near its " + colour_words(missing->colour) + "; " +
-                        (nearest.empty() ? std::string("no other paper of the stash does: print the photo "
-                                                       "in black and white, or paint a paper.")
-                                         : "nearest in the stash: " + nearest + "."),
+             .message =
+                 "No paper on the page is near its " + colour_words(missing->colour) + "; " +
+                 (nearest.empty() ? std::string("no other paper of the stash is near it either: print the "
+                                                "photo in black and white, or paint a paper.")
+                                  : "nearest in the stash: " + nearest + "."),
              .where = now_.photos[photo].centre,
              .swatch = missing->colour});
     }

@@ -170,7 +170,7 @@ Result<AllFit> all_fit(const Project& project, const Plan& plan, const StopToken
         return out;
     }
     out.page = page_for(question, project.set_out.page);
-    out.in_words = words + " do not go on the page without covering each other";
+    out.in_words = words + " do not fit on the page without covering each other";
     if (out.largest > 0)
         out.in_words +=
             ": " + format_area(out.too_much, project.units) + " short; a cut of " + largest + " would";

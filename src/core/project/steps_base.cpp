@@ -53,7 +53,7 @@ After wet_work(StepsInMaking& s, const After& begins) {
                    .kind = StepKind::Wet,
                    .what = "Put " + name + " on the base",
                    .time = {s.minutes().wetting, dries_for(zone.kind, s.drying()), {}},
-                   .caution = "Fresh air, and the label's own advice; its drying time wins over ours.",
+                   .caution = "Fresh air, and the label's own advice; its drying time comes before ours.",
                    .parts = parts,
                    .needs = {std::string(key_of(zone.kind)) + " for " + name, "something to cover the table"},
                    .waiting = name + " dries"},

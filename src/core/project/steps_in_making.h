@@ -64,7 +64,7 @@ void add_own_steps(StepsInMaking& s);
 inline constexpr const char* knife_caution =
     "Cut away from the hand, on a cutting mat, against a metal ruler; cap the blade.";
 inline constexpr const char* machine_caution =
-    "Keep hands off the machine while it runs; its maker's instructions win.";
+    "Keep hands off the machine while it runs; its maker's instructions come first.";
 
 /// "Gull Print, sheet 1".
 std::string sheet_in_words(const Project& project, const Plan& plan, int sheet);

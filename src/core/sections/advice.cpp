@@ -27,8 +27,9 @@ MethodAdvice advised_method(const Polygon& opening, double narrowest_bar, const 
     const double around = perimeter(opening.outer);
     const double roundness = around > 0 ? 4 * M_PI * area({opening.outer, {}}) / (around * around) : 0;
     if (narrowest_bar < bar_for_glue)
-        return {BackingMethod::OneSheet, "Its narrowest bar is " + format_mm(narrowest_bar) +
-                                             ": no lip holds there, an adhesive sheet under one paper does."};
+        return {BackingMethod::OneSheet,
+                "Its narrowest bar is " + format_mm(narrowest_bar) +
+                    ": too narrow for a lip; stick the cut on one paper with an adhesive sheet."};
     if (roundness > round_enough) {
         const Polygon room{opening.outer, {}};
         const auto grown = grow({room}, std::min(narrowest_bar, 12.0));
@@ -44,14 +45,15 @@ MethodAdvice advised_method(const Polygon& opening, double narrowest_bar, const 
                     " across: a blade cuts so small a patch better than scissors."};
     const bool simple = simplified(opening, across * 0.02).outer.size() <= few_corners;
     if (simple && across > large_across)
-        return {BackingMethod::TraceAndTrim, "It is large and simple, " + format_length(across, units) +
-                                                 " across: traced and cut by hand it wastes least."};
+        return {BackingMethod::TraceAndTrim,
+                "It is large and simple, " + format_length(across, units) +
+                    " across: tracing and cutting by hand wastes the least paper."};
     if (simple)
         return {BackingMethod::MachinePatches,
                 "It is simple but only " + format_length(across, units) +
                     " across: a machine patch saves the tracing, scissors would do."};
     return {BackingMethod::MachinePatches,
-            "Its outline has many turns: a blade follows them, scissors hardly."};
+            "Its outline has many turns: a blade follows them better than scissors."};
 }
 
 MethodFigures figures_of(BackingMethod method, const Backing& backing, const Pace& pace) {

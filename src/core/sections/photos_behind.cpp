@@ -106,7 +106,7 @@ void about_shown_in_part(const SetOutDecisions& page, const SectionFacts& facts,
                   .title = photo_name(page, behind.photo) + (backed ? " lies behind " : " shows in ") +
                            percent(behind.share) + " of " + number,
                   .message = backed ? "Its paper hides that part of the photo; an opening that shows the "
-                                      "photo whole, or nothing of it, looks meant."
+                                      "photo whole, or nothing of it, looks intended."
                                     : "The rest of the opening shows what lies behind the photo: a sliver "
                                       "that looks like a mistake.",
                   .where = middle_of(facts, set_out, opening),

@@ -209,13 +209,13 @@ Result<Polygon> motif_at(const Pixels& pixels, Point at, double tolerance) {
     if (!ground) return fail(ErrorKind::NothingToDo, "this paper has one colour and no motifs");
     Growing growing(pixels, *ground, tolerance);
     if (!growing.differs(x, y))
-        return fail(ErrorKind::NothingToDo, "this is the ground of the paper; click on a motif");
+        return fail(ErrorKind::NothingToDo, "this is the background of the paper; click on a motif");
     const std::size_t count = growing.grow_from(x, y);
     if (static_cast<double>(count) > most_of_picture * static_cast<double>(pixels.at.size()) ||
         growing.reaches_every_edge())
         return fail(ErrorKind::NothingToDo,
-                    "what hangs together here runs across the paper: it is the ground, or "
-                    "motifs that touch; a higher tolerance may part them");
+                    "the area here runs across the whole paper: it is the background, or "
+                    "motifs that touch; a higher tolerance may separate them");
     int top = 0;
     int left = 0;
     const auto first_in_rows = [&] {
@@ -227,7 +227,8 @@ Result<Polygon> motif_at(const Pixels& pixels, Point at, double tolerance) {
     Polygon outline{growing.outline_from(left, top), {}};
     for (Point& p : outline.outer) p = p * pixels.mm_per_pixel;
     outline = simplified(outline, 0.8 * pixels.mm_per_pixel);
-    if (area(outline) < least_motif) return fail(ErrorKind::NothingToDo, "there is nothing but grain here");
+    if (area(outline) < least_motif)
+        return fail(ErrorKind::NothingToDo, "only the texture of the paper is here; click on a motif");
     return outline;
 }
 

@@ -136,7 +136,7 @@ void print_steps(GuidePaper& g) {
     Column column(
         g, words(g.project.title) + ": step by step",
         "To tick off, in an order that wastes no waiting: minutes of work + minutes until it is dry. "
-        "Makers' instructions win.");
+        "Makers' instructions come first.");
     QString last_caution;
     for (const std::size_t i : order) {
         // The same caution over and over is read no more.

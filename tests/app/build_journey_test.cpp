@@ -220,7 +220,7 @@ TEST(BuildJourney, TheTapeAndTheTimeThereIsFollowTheHands) {
     EXPECT_NE(bench.window().findChild<RouteBar*>()->answer(Waypoint::Build), alone) << "two are done sooner";
     field<QSpinBox>(bench, "Minutes there are").setValue(1);
     bench.settle();
-    EXPECT_TRUE(label(bench, "what-now").contains("Nothing can be begun and done in 1 min"));
+    EXPECT_TRUE(label(bench, "what-now").contains("No step can be begun and finished in 1 min"));
     field<QSpinBox>(bench, "Minutes there are").setValue(60);
     bench.settle();
     EXPECT_TRUE(label(bench, "what-now").contains("fits into 60 min"));

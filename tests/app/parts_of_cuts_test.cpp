@@ -233,7 +233,7 @@ TEST(SetOutJourney, RoomsAreAddedAskedAboutAndPhotosGoIntoOpenings) {
     bench.key(Qt::Key_L, Qt::ControlModifier | Qt::ShiftModifier);
     bench.settle();
     const QString said = bench.window().findChild<QLabel*>("all-fit")->text();
-    EXPECT_TRUE(said.startsWith("Title of 8 x 6 in and the cut of 11 in do not go on the page"))
+    EXPECT_TRUE(said.startsWith("Title of 8 x 6 in and the cut of 11 in do not fit on the page"))
         << said.toStdString();
     press(bench, "Remove room");
     EXPECT_TRUE(bench.document().project().set_out.rooms.empty());

@@ -93,7 +93,7 @@ TEST(SectionsJourney, MethodsAreComparedAndChosen) {
     for (const Patch& p : bench.plan().sections.patches) EXPECT_FALSE(p.blank.outer.empty());
     press(bench, "Use this method");
     EXPECT_TRUE(bench.document().project().sections.choice(10).method);
-    press(bench, "Same as page");
+    press(bench, "Use page's method");
     EXPECT_FALSE(bench.document().project().sections.choice(10).method);
     press(bench, "Overlap");
     EXPECT_EQ(bench.document().project().sections.backing.lips, LipMode::Overlap);

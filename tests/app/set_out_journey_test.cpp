@@ -191,14 +191,14 @@ TEST(SetOutJourney, ShadowsPapersForPiecesAndScansGoThroughTheirButtonsAndKeys) 
     press(bench, "Pieces");
     bench.settle();
     const std::size_t pieces = bench.plan().sections.cut->pieces.size();
-    press(bench, "Put it below");
+    press(bench, "Add shadow");
     EXPECT_EQ(bench.document().project().set_out.cuts.size(), 2u);
     EXPECT_NEAR(bench.plan().set_out.each[0].cut_box.width(),
                 bench.plan().set_out.each[1].cut_box.width() + 4, 0.1);
     bench.key(Qt::Key_Z, Qt::ControlModifier);
     bench.settle();
     type(bench, "How much larger the shadow is, all round", "3mm");
-    press(bench, "Put it below");
+    press(bench, "Add shadow");
     EXPECT_NEAR(bench.plan().set_out.each[0].cut_box.width(),
                 bench.plan().set_out.each[1].cut_box.width() + 6, 0.1);
     bench.key(Qt::Key_Z, Qt::ControlModifier);

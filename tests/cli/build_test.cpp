@@ -76,7 +76,7 @@ TEST_F(BuildByCommand, HabitsOwnStepsRemindersAndSittingsAreDecided) {
 }
 
 TEST_F(BuildByCommand, QuestionsAreAnswered) {
-    EXPECT_TRUE(says(build({"--next", "1"}), "Nothing can be begun"));
+    EXPECT_TRUE(says(build({"--next", "1"}), "No step can be begun"));
     const Ran all = build({"--next", "20", "--lists", "--one-more-sheet", "--cutting", "--material", "heavy",
                            "--corners", "lift", "--overcut", "1mm", "--face-down"});
     for (const char* part : {"In 20 min:", "To get:", "Papers:", "Adhesives:", "Trimmer:",

@@ -153,7 +153,7 @@ TEST_F(CliSetOut, ArrangesPhotosAndRoomsAndSaysWhatIsShort) {
     EXPECT_FALSE(project().set_out.rooms[0].centre);
     expect_one_line(set_out({"--arrange", "4"}), "--arrange: say list, or which one to take, from 1 to 3");
     expect_one_line(set_out({"--cuts-move"}), "--cuts-move");
-    expect_one_line(set_out({"--photo", "11x11in", "--arrange", "1"}), "do not all go on the page");
+    expect_one_line(set_out({"--photo", "11x11in", "--arrange", "1"}), "do not all fit on the page");
     EXPECT_EQ(project().set_out.photos.size(), 2u) << "what was refused left the file alone";
 }
 

@@ -20,7 +20,7 @@ MethodsPart::MethodsPart(Document& document, BenchState& state, Actions& actions
     auto* r = row(QString());
     take_advice_ = new QPushButton("Use this method", this);
     connect(take_advice_, &QPushButton::clicked, this, [this] { give_selection(advised_.method); });
-    like_page_ = new QPushButton("Same as page", this);
+    like_page_ = new QPushButton("Use page's method", this);
     like_page_->setToolTip("Backs the selection by the method of the whole page");
     connect(like_page_, &QPushButton::clicked, this, [this] { give_selection(std::nullopt); });
     r->addWidget(take_advice_);

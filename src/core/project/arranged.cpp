@@ -105,7 +105,7 @@ double longer_side_of_cuts(const Plan& plan) {
 std::string why_none(const Project& project, const Plan& plan, const Arranged& none) {
     const double cut = plan.sections.cut ? longer_side_of_cuts(plan) : 0;
     const bool about_cut = none.without_cut && cut > 0;
-    std::string out = things_in_words(project, about_cut ? cut : 0) + " do not all go on the page";
+    std::string out = things_in_words(project, about_cut ? cut : 0) + " do not all fit on the page";
     if (about_cut) out += " with at most " + percent(project.set_out.may_cover) + " of the cut covered";
     if (none.short_mm2 > 0) out += ": " + format_area(none.short_mm2, project.units) + " short";
     if (about_cut && none.factor > 0) {

@@ -110,9 +110,9 @@ Result<Stash> with_fussy_cuts(const StashArgs& a, const Stash& now) {
     if (!a.take_fussy.empty()) {
         const auto c = chosen("--take-fussy-cut", out, a.take_fussy);
         if (!c) return tl::make_unexpected(c.error());
-        auto taken = with_motif_taken(out.papers[c->paper], c->motif);
+        auto taken = with_motif_cut_out(out, c->paper, c->motif);
         if (!taken) return fail(taken.error().kind, "--take-fussy-cut: " + taken.error().message);
-        out.papers[c->paper] = std::move(*taken);
+        out = std::move(*taken);
     }
     if (!a.drop_fussy.empty()) {
         const auto c = chosen("--drop-fussy-cut", out, a.drop_fussy);

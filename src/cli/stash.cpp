@@ -236,7 +236,8 @@ void add_changing(CLI::App* c, StashArgs& a) {
         ->group("Fussy cuts");
     c->add_option("--brush", a.brush, "Width of the brush (1/8 in)")->group("Fussy cuts");
     c->add_option("--name-fussy-cut", a.name_fussy, "barley:1:Poppy: what it is called")->group("Fussy cuts");
-    c->add_option("--take-fussy-cut", a.take_fussy, "barley:1: one of it has been cut out of a sheet")
+    c->add_option("--take-fussy-cut", a.take_fussy,
+                  "barley:1: one of it has been cut out of a sheet and joins the embellishments")
         ->group("Fussy cuts");
     c->add_option("--drop-fussy-cut", a.drop_fussy, "barley:1: patches may lie over it again")
         ->group("Fussy cuts");

@@ -231,7 +231,22 @@ TEST(FussyCuts, AreFoundByAClickOnTheMotifAndLetGoOfAgain) {
     QTest::keyClick(name, Qt::Key_Return);
     bench.settle();
     EXPECT_EQ(cuts()[0].name, "Kite tail bow");
+    // One is cut out: by its label, and by a key once there is no sheet left that shows it.
+    const auto things = [&] { return bench.document().project().stash->embellishments; };
+    const std::size_t before = things().size();
+    const QPointF below = view->pixel_of({middle.x, bounds(cuts()[0].outline).y1}) + QPointF(0, 12);
+    QTest::mouseClick(view, Qt::LeftButton, {}, below.toPoint());
+    bench.settle();
+    ASSERT_EQ(things().size(), before + 1) << bench.message().toStdString();
+    EXPECT_EQ(things().back().name, "Kite tail bow");
+    EXPECT_EQ(cuts()[0].used, 1);
     QTest::mouseMove(view, view->pixel_of(middle).toPoint());
+    bench.key(view, Qt::Key_Return);
+    EXPECT_TRUE(bench.message().contains("shows this motif whole")) << bench.message().toStdString();
+    EXPECT_EQ(cuts()[0].used, 1);
+    bench.document().history().undo();
+    EXPECT_EQ(things().size(), before);
+    EXPECT_EQ(cuts()[0].used, 0);
     bench.key(view, Qt::Key_Delete);
     EXPECT_TRUE(cuts().empty());
     bench.document().history().undo();

@@ -50,6 +50,30 @@ TEST(Cli, AStashIsFilledSearchedAndWrittenOut) {
     expect_one_line(zesty({"stash", stash, "--remove", "plum"}), "no paper");
 }
 
+TEST(Cli, AMotifIsFoundNamedAndCutOutToBecomeAnEmbellishment) {
+    QTemporaryDir dir;
+    const QString stash = dir.filePath("papers.stash");
+    QImage picture(600, 600, QImage::Format_RGB32);
+    picture.fill(QColor(236, 228, 208));
+    for (int y = 240; y < 360; ++y)
+        for (int x = 200; x < 400; ++x) picture.setPixelColor(x, y, QColor(150, 40, 50));
+    ASSERT_TRUE(picture.save(dir.filePath("gull.png")));
+    const Ran found = zesty({"stash", stash, "--add", "gull", "--name", "Gull Print", "--picture",
+                             dir.filePath("gull.png"), "--sheet", "12x12in*2", "--fussy-cut", "gull:6,6in"});
+    ASSERT_EQ(found.code, 0) << found.err;
+    EXPECT_NE(found.out.find("2 left, 0 used"), std::string::npos) << found.out;
+    const Ran cut =
+        zesty({"stash", stash, "--name-fussy-cut", "gull:1:Red gull", "--take-fussy-cut", "gull:1"});
+    ASSERT_EQ(cut.code, 0) << cut.err;
+    EXPECT_NE(cut.out.find("1 left, 1 used"), std::string::npos) << cut.out;
+    EXPECT_NE(zesty({"stash", stash}).out.find("Red gull, other of 4 x 2 3/8 in"), std::string::npos)
+        << zesty({"stash", stash}).out;
+    ASSERT_EQ(zesty({"stash", stash, "--take-fussy-cut", "gull:1"}).code, 0);
+    expect_one_line(zesty({"stash", stash, "--take-fussy-cut", "gull:1"}), "no sheet of Gull Print shows");
+    expect_one_line(zesty({"stash", stash, "--take-fussy-cut", "gull:2"}), "fussy cut");
+    expect_one_line(zesty({"stash", stash, "--fussy-cut", "gull:1,1in"}), "background of the paper");
+}
+
 TEST(Cli, TheStashIsBackedUpRestoredMergedAndAlwaysThere) {
     QTemporaryDir dir;
     const auto at = [&](const char* name) { return dir.filePath(name); };

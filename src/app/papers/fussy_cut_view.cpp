@@ -3,6 +3,7 @@
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/geometry/measure.h"
+#include "core/project/stash_at_hand.h"
 #include "io/paper_pixels.h"
 
 #include <QKeyEvent>
@@ -93,7 +94,8 @@ void FussyCutView::paint_head(QPainter& p, const Paper* paper) const {
             ? QString("Click on a motif: patches keep 1/16 in clear of it on every sheet that shows it. "
                       "+ and - make it closer or wider. Drag from inside to add what is missing, with "
                       "Shift to take away; [ and ] change the brush. Double click to name it, Delete "
-                      "to remove it.")
+                      "to remove it. When you have cut one out, click its label, or press Return: it joins "
+                      "your embellishments.")
             : QString("This paper has no picture in which a motif could be found."));
 }
 
@@ -159,6 +161,13 @@ int FussyCutView::motif_at_pixel(QPointF at) const {
     return -1;
 }
 
+int FussyCutView::plate_at_pixel(QPointF at) const {
+    const Paper* p = paper();
+    for (std::size_t m = 0; p && m < p->fussy_cuts.size(); ++m)
+        if (plate_of(p->fussy_cuts[m]).contains(at)) return static_cast<int>(m);
+    return -1;
+}
+
 void FussyCutView::mouseMoveEvent(QMouseEvent* event) {
     cursor_ = event->position();
     if (stroke_) {
@@ -168,6 +177,7 @@ void FussyCutView::mouseMoveEvent(QMouseEvent* event) {
         if (stroke_->motif < 0) stroke_->motif = motif_at_pixel(cursor_);
     } else {
         hovered_ = motif_at_pixel(cursor_);
+        setCursor(plate_at_pixel(cursor_) >= 0 ? Qt::PointingHandCursor : Qt::CrossCursor);
     }
     update();
 }
@@ -177,6 +187,8 @@ void FussyCutView::mousePressEvent(QMouseEvent* event) {
     const Paper* p = paper();
     if (!p || event->button() != Qt::LeftButton) return;
     const bool away = event->modifiers().testFlag(Qt::ShiftModifier);
+    if (const int plate = plate_at_pixel(event->position()); plate >= 0 && !away)
+        return cut_out(static_cast<std::size_t>(plate));
     const int motif = motif_at_pixel(event->position());
     if (motif >= 0 || away) {
         stroke_ = Stroke{{on_paper(event->position())}, !away, motif, p->id};
@@ -216,6 +228,18 @@ void FussyCutView::correct(std::size_t motif, const Ring& stroke, bool add) {
         return;
     }
     change("Correct a fussy cut", [&](Paper& next) { next.fussy_cuts[motif].outline = *outline; });
+}
+
+/// Somebody has done so with scissors: the sheet has a hole, the drawer an embellishment.
+void FussyCutView::cut_out(std::size_t motif) {
+    const auto done = with_motif_cut_out(stash_at_hand(document_.project()),
+                                         static_cast<std::size_t>(state_.drawer().picked()), motif);
+    if (!done) {
+        emit say(words(done.error().message) + ".", true);
+        return;
+    }
+    document_.change_papers("Cut out a motif", [&](const Stash&) { return *done; });
+    emit say("It is among the embellishments of the drawer now; the sheet keeps its hole.", false);
 }
 
 /// A line in the place of its label; Enter or a click elsewhere takes it, Esc does not.
@@ -309,6 +333,8 @@ void FussyCutView::keyPressEvent(QKeyEvent* event) {
         update();
     } else if (event->key() == Qt::Key_F2 && p && hovered_ >= 0) {
         ask_name(static_cast<std::size_t>(hovered_));
+    } else if ((event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter) && p && hovered_ >= 0) {
+        cut_out(static_cast<std::size_t>(hovered_));
     } else {
         QWidget::keyPressEvent(event);
     }

@@ -1,7 +1,8 @@
 #pragma once
 // The picture of the paper picked in the drawer, with its fussy cuts. A click on a motif finds its outline; +
 // and - make it closer or wider. A brush corrects it: a drag from inside adds, with Shift it takes away.
-// A double click names it, Delete lets go of the one pointed at.
+// A double click names it, Delete lets go of the one pointed at; its label, or Return, says that one has been
+// cut out.
 
 #include "app/bench/bench_state.h"
 #include "app/bench/document.h"
@@ -43,6 +44,8 @@ private:
     QRectF plate_of(const FussyCut& cut) const;
     void correct(std::size_t motif, const Ring& stroke, bool add);
     void ask_name(std::size_t motif);
+    void cut_out(std::size_t motif);
+    int plate_at_pixel(QPointF at) const;
     void find(Point at, std::optional<std::size_t> in_place_of);
     void change(const QString& intention, const std::function<void(Paper&)>& apply);
 

@@ -12,7 +12,6 @@ namespace {
 
 constexpr double least_side = 6;      ///< mm
 constexpr double cut_thickness = 0.3; ///< mm, of the paper a cut is made of
-constexpr double same_within = 0.01;  ///< mm
 
 Rgb colour_of_cut(const Project& project, int cut) {
     const PlacedCut& placed = project.set_out.cuts[static_cast<std::size_t>(cut)];
@@ -46,12 +45,6 @@ std::vector<std::pair<int, int>> shapes_of_cut(const SectionFacts& facts, int cu
     return out;
 }
 
-bool same_outline(const Polygon& a, const Polygon& b) {
-    return a.outer.size() == b.outer.size() && a.holes.size() == b.holes.size() &&
-           std::equal(a.outer.begin(), a.outer.end(), b.outer.begin(),
-                      [](Point p, Point q) { return distance(p, q) < same_within; });
-}
-
 } // namespace
 
 Stash with_drop_outs(Stash stash, const Project& project, const Plan& plan, int cut) {
@@ -63,25 +56,16 @@ Stash with_drop_outs(Stash stash, const Project& project, const Plan& plan, int 
                         plan.set_out.whole.to_page);
         const Box box = bounds(on_page);
         if (std::min(box.width(), box.height()) < least_side) continue;
-        const Polygon outline = about_its_middle(on_page);
-        const auto known = std::find_if(
-            stash.embellishments.begin(), stash.embellishments.end(),
-            [&](const Embellishment& e) { return e.colour == colour && same_outline(e.outline, outline); });
-        if (known != stash.embellishments.end()) {
-            known->count = static_cast<int>(thing_count_limits.nearest(known->count + count));
-            continue;
-        }
-        if (stash.embellishments.size() >= most_embellishments) break;
         Embellishment fresh;
         fresh.id = free_id_among(stash.embellishments, "drop-out");
         fresh.name = "Drop-out of opening " + std::to_string(opening + 1);
         fresh.kind = EmbellishmentKind::DieCut;
         fresh.colour = colour;
-        fresh.outline = outline;
+        fresh.outline = about_its_middle(on_page);
         fresh.thickness = cut_thickness;
         fresh.count = count;
         fresh.in_stash = true;
-        stash.embellishments.push_back(std::move(fresh));
+        if (!add_or_count(stash.embellishments, std::move(fresh))) break;
     }
     return stash;
 }

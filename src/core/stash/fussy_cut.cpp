@@ -2,6 +2,7 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/stash/new_things.h"
 #include "core/stash/palette.h"
 
 #include <algorithm>
@@ -274,6 +275,23 @@ Result<Paper> with_motif_taken(Paper paper, std::size_t motif) {
         paper.sheets.push_back(rest);
     ++cut.used;
     return paper;
+}
+
+Result<Stash> with_motif_cut_out(Stash stash, std::size_t paper, std::size_t motif) {
+    auto cut_into = with_motif_taken(stash.papers[paper], motif);
+    if (!cut_into) return tl::make_unexpected(cut_into.error());
+    const FussyCut& cut = cut_into->fussy_cuts[motif];
+    Embellishment fresh;
+    fresh.id = free_id_among(stash.embellishments, "fussy-cut");
+    fresh.name = cut.name.empty() ? "Fussy cut of " + cut_into->name : cut.name;
+    fresh.kind = EmbellishmentKind::Other;
+    fresh.colour = cut_into->colour;
+    fresh.outline = about_its_middle(cut.outline);
+    fresh.in_stash = true;
+    if (!add_or_count(stash.embellishments, std::move(fresh)))
+        return fail(ErrorKind::NothingToDo, "there are as many embellishments in the drawer as there may be");
+    stash.papers[paper] = std::move(*cut_into);
+    return stash;
 }
 
 Region clear_of_motifs(const Paper& paper, const Polygon& sheet) {

@@ -11,6 +11,13 @@ namespace {
 constexpr int round_corners = 64;
 constexpr double stroke_of_height = 0.14;
 constexpr double gap_of_height = 0.09;
+constexpr double same_within = 0.01; ///< mm
+
+bool same_outline(const Polygon& a, const Polygon& b) {
+    return a.outer.size() == b.outer.size() && a.holes.size() == b.holes.size() &&
+           std::equal(a.outer.begin(), a.outer.end(), b.outer.begin(),
+                      [](Point p, Point q) { return distance(p, q) < same_within; });
+}
 
 bool is_round(EmbellishmentKind kind) {
     return kind == EmbellishmentKind::Dot || kind == EmbellishmentKind::Button ||
@@ -44,6 +51,19 @@ Polygon outline_of_size(EmbellishmentKind kind, double width, double height) {
 Polygon about_its_middle(const Polygon& outline) {
     const Point middle = bounds(outline).centre();
     return transformed(outline, Transform::moved(-middle.x, -middle.y));
+}
+
+bool add_or_count(std::vector<Embellishment>& all, Embellishment fresh) {
+    const auto known = std::find_if(all.begin(), all.end(), [&](const Embellishment& e) {
+        return e.colour == fresh.colour && same_outline(e.outline, fresh.outline);
+    });
+    if (known != all.end())
+        known->count = static_cast<int>(thing_count_limits.nearest(known->count + fresh.count));
+    else if (all.size() < most_embellishments)
+        all.push_back(std::move(fresh));
+    else
+        return false;
+    return true;
 }
 
 LetterSet letter_set_of(const std::string& id, LetterKind kind, double height, const std::string& letters,

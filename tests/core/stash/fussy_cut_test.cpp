@@ -133,6 +133,29 @@ TEST(FussyCut, EverySheetThatShowsItKeepsClearOfItAndTakingOneCutsAHole) {
     EXPECT_EQ(with_motif_taken(all, 0).error().kind, ErrorKind::NothingToDo);
 }
 
+TEST(FussyCut, WhatIsCutOutIsAnEmbellishmentCountedWithItsLike) {
+    Paper paper = testing::stock_paper("poppy", {240, 230, 220}, 120, 2);
+    const Polygon motif{testing::rectangle(50, 50, 80, 90), {}};
+    paper.fussy_cuts.push_back({"", motif, 0});
+    Stash stash;
+    stash.papers = {paper};
+    const auto once = with_motif_cut_out(stash, 0, 0);
+    ASSERT_TRUE(once && once->embellishments.size() == 1);
+    const Embellishment& there = once->embellishments[0];
+    EXPECT_EQ(there.name, "Fussy cut of " + paper.name);
+    EXPECT_NEAR(area(there.outline), area(motif), 1e-9) << "exactly its shape";
+    EXPECT_NEAR(bounds(there.outline).centre().x, 0, 1e-9);
+    EXPECT_EQ(there.count, 1);
+    const auto twice = with_motif_cut_out(*once, 0, 0);
+    ASSERT_TRUE(twice && twice->embellishments.size() == 1);
+    EXPECT_EQ(twice->embellishments[0].count, 2);
+    EXPECT_EQ(motifs_left(twice->papers[0], twice->papers[0].fussy_cuts[0]), 0);
+    EXPECT_EQ(with_motif_cut_out(*twice, 0, 0).error().kind, ErrorKind::NothingToDo);
+    Stash full = stash;
+    full.embellishments.resize(most_embellishments);
+    EXPECT_EQ(with_motif_cut_out(full, 0, 0).error().kind, ErrorKind::NothingToDo);
+}
+
 TEST(FussyCut, PatchesOfAPlanKeepClearOfMotifs) {
     std::mt19937 random(8);
     Project p = testing::project_of(testing::random_lattice(random, 4, 3, 4));

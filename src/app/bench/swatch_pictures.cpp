@@ -2,7 +2,7 @@
 
 #include <QCoreApplication>
 #include <QPainter>
-#include <QThreadPool>
+#include <QThread>
 #include <algorithm>
 
 namespace zesty {
@@ -45,7 +45,10 @@ QImage painted(const Textures& textures, const SwatchPictures::Wanted& w) {
 
 } // namespace
 
-SwatchPictures::SwatchPictures(QObject* parent) : QObject(parent), painted_(most_kilobytes) {}
+SwatchPictures::SwatchPictures(QObject* parent) : QObject(parent), painted_(most_kilobytes) {
+    // The page comes first, and what is worked out for it.
+    pool_.setThreadPriority(QThread::IdlePriority);
+}
 
 QImage SwatchPictures::picture(const std::shared_ptr<const Textures>& textures, const Wanted& wanted,
                                QWidget* wants) {
@@ -54,7 +57,7 @@ QImage SwatchPictures::picture(const std::shared_ptr<const Textures>& textures, 
     auto& waiting = asked_[key];
     waiting << QPointer<QWidget>(wants);
     if (waiting.size() > 1) return {};
-    QThreadPool::globalInstance()->start([textures, wanted, key, here = QPointer<SwatchPictures>(this)] {
+    pool_.start([textures, wanted, key, here = QPointer<SwatchPictures>(this)] {
         QImage image = painted(*textures, wanted);
         QMetaObject::invokeMethod(
             qApp,

@@ -9,6 +9,7 @@
 #include <QImage>
 #include <QObject>
 #include <QPointer>
+#include <QThreadPool>
 #include <QWidget>
 
 namespace zesty {
@@ -31,6 +32,9 @@ public:
     bool settled() const { return asked_.empty(); }
 
 private:
+    /// Not the one all share: Qt fills large areas there, and whoever paints the page would wait for
+    /// swatches.
+    QThreadPool pool_;
     QCache<QString, QImage> painted_;                   ///< cost in kilobytes
     std::map<QString, QList<QPointer<QWidget>>> asked_; ///< who wants to be painted again
 };

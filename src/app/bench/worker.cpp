@@ -14,6 +14,7 @@
 #include <QMetaObject>
 #include <QPointer>
 #include <new>
+#include <set>
 #include <sys/resource.h>
 #include <unistd.h>
 
@@ -22,6 +23,7 @@ namespace zesty {
 namespace {
 
 constexpr int proposals_made = 3;
+constexpr double pixels_per_mm_of_a_window = 3;
 
 struct ToCut {
     Shared<DrawingFile> file;
@@ -102,6 +104,19 @@ std::shared_ptr<const Textures> Worker::textures_for(const Project& project) {
     return textures_;
 }
 
+namespace {
+
+/// Whoever opens a page waits for its pictures: they are decoded here as well as where it is painted, from
+/// the other end, before anything is laid on sheets.
+void decode_for(const Plan& plan, const Textures& textures, const StopToken& stop) {
+    const auto& papers = plan.papers.of_section;
+    std::set<int> seen;
+    for (auto paper = papers.rbegin(); paper != papers.rend() && !stop(); ++paper)
+        if (*paper >= 0 && seen.insert(*paper).second) textures.brush(*paper, {}, pixels_per_mm_of_a_window);
+}
+
+} // namespace
+
 quint64 Worker::plan(const Project& project, bool first_look) {
     const quint64 number = ++newest_plan_;
     post([this, project, number, first_look] { run_plan(project, number, first_look); });
@@ -117,6 +132,7 @@ void Worker::run_plan(const Project& project, quint64 number, bool first_look) {
         if (auto shapes = planner_.shapes(project)) {
             auto first = std::make_shared<const Plan>(std::move(*shapes));
             report([this, first, textures, number] { emit plan_ready({first, textures, number, false}); });
+            decode_for(*first, *textures, stop);
         }
     }
     auto whole = planner_.plan(project, stop);

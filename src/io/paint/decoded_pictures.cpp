@@ -11,51 +11,69 @@ constexpr qsizetype most_kilobytes = 96 << 10;
 constexpr qsizetype small_kilobytes = 1 << 10;
 constexpr int most_levels = 4;
 constexpr int coarse_enough = 64; ///< pixels
+
+DecodedPictures::Levels levels_of(QSize size) {
+    DecodedPictures::Levels out{size, 0};
+    for (QSize s = size; out.count < most_levels && !s.isEmpty(); s /= 2) {
+        ++out.count;
+        if (std::min(s.width(), s.height()) < coarse_enough) break;
+    }
+    return out;
+}
+
+QImage half(const QImage& image) {
+    return image.scaled(image.size() / 2, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
+}
+
 } // namespace
 
 DecodedPictures::DecodedPictures() : images_(most_kilobytes) {}
 
-DecodedPictures::Levels DecodedPictures::levels(unsigned number, const PictureBytes& bytes) {
+QImage DecodedPictures::image(unsigned number, const PictureBytes& bytes,
+                              const std::function<int(Levels)>& choose) {
+    QImage finer;
+    int at = 0;
+    int wanted = 0;
     {
         const std::lock_guard lock(mutex_);
-        if (const auto known = levels_.find(number); known != levels_.end()) return known->second;
+        if (const auto levels = levels_.find(number); levels != levels_.end()) {
+            if (levels->second.count == 0) return {};
+            wanted = choose(levels->second);
+            for (at = wanted; at >= 0 && finer.isNull(); --at)
+                if (const QImage* known = images_.object({number, at})) finer = *known;
+            ++at;
+            if (!finer.isNull() && at == wanted) return finer;
+        }
     }
-    decode(number, bytes, 1);
-    const std::lock_guard lock(mutex_);
-    return levels_[number];
-}
-
-QImage DecodedPictures::image(unsigned number, const PictureBytes& bytes, int level) {
-    {
+    if (finer.isNull()) {
+        finer = decoded(bytes);
+        const Levels levels = levels_of(finer.size());
         const std::lock_guard lock(mutex_);
-        if (const QImage* known = images_.object({number, level})) return *known;
+        levels_[number] = levels;
+        if (levels.count == 0) return {};
+        wanted = choose(levels);
+        at = 0;
     }
-    const std::vector<QImage> all = decode(number, bytes, level);
-    return all.empty() ? QImage() : all[std::min(static_cast<std::size_t>(level), all.size() - 1)];
+    for (; at < wanted; ++at) {
+        // Fine ones that nobody has asked for are not worth their room.
+        if (finer.sizeInBytes() >> 10 < small_kilobytes) keep(number, at, finer);
+        finer = half(finer);
+    }
+    keep(number, wanted, finer);
+    return finer;
 }
 
-/// Keeps those that are not finer than asked for, or small anyway.
-std::vector<QImage> DecodedPictures::decode(unsigned number, const PictureBytes& from, int finest_kept) {
-    std::vector<QImage> out;
+QImage DecodedPictures::decoded(const PictureBytes& from) {
     const auto bytes = from.get();
+    if (!bytes) return {};
     const auto picture =
-        bytes ? read_picture(QByteArray::fromRawData(bytes->data(), static_cast<qsizetype>(bytes->size())))
-              : fail(ErrorKind::Unreadable, "a picture cannot be read any more");
-    QImage image = picture ? picture->convertToFormat(QImage::Format_ARGB32_Premultiplied) : QImage();
-    for (int level = 0; level < most_levels && !image.isNull(); ++level) {
-        out.push_back(image);
-        if (std::min(image.width(), image.height()) < coarse_enough) break;
-        image = image.scaled(image.size() / 2, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
-    }
+        read_picture(QByteArray::fromRawData(bytes->data(), static_cast<qsizetype>(bytes->size())));
+    return picture ? picture->convertToFormat(QImage::Format_ARGB32_Premultiplied) : QImage();
+}
+
+void DecodedPictures::keep(unsigned number, int level, const QImage& image) {
     const std::lock_guard lock(mutex_);
-    levels_[number] = {out.empty() ? QSize() : out[0].size(), static_cast<int>(out.size())};
-    for (int level = static_cast<int>(out.size()) - 1; level >= 0; --level) {
-        const QImage& one = out[static_cast<std::size_t>(level)];
-        const qsizetype kilobytes = std::max<qsizetype>(1, one.sizeInBytes() >> 10);
-        if (level >= finest_kept || kilobytes < small_kilobytes)
-            images_.insert({number, level}, new QImage(one), kilobytes);
-    }
-    return out;
+    images_.insert({number, level}, new QImage(image), std::max<qsizetype>(1, image.sizeInBytes() >> 10));
 }
 
 } // namespace zesty

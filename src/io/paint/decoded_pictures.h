@@ -7,6 +7,8 @@
 #include <QCache>
 #include <QImage>
 #include <QSize>
+#include <functional>
+#include <map>
 #include <mutex>
 
 namespace zesty {
@@ -16,18 +18,18 @@ class DecodedPictures {
 public:
     DecodedPictures();
 
-    /// Of one picture; it stays the same as long as the number does.
+    /// Of one picture: level 0 is as fine as it came, each further one half as fine as the one before.
     struct Levels {
         QSize size; ///< pixels as it came; empty where it cannot be read
         int count = 0;
     };
-    Levels levels(unsigned number, const PictureBytes& bytes);
-    /// Level 0 is as fine as it came, each further one half as fine as the one before; null where it cannot
-    /// be read.
-    QImage image(unsigned number, const PictureBytes& bytes, int level);
+    /// The level that is chosen, from 0 to below their count; null where the picture cannot be read. A
+    /// picture stays the same as long as its number does.
+    QImage image(unsigned number, const PictureBytes& bytes, const std::function<int(Levels)>& choose);
 
 private:
-    std::vector<QImage> decode(unsigned number, const PictureBytes& bytes, int finest_kept);
+    static QImage decoded(const PictureBytes& bytes);
+    void keep(unsigned number, int level, const QImage& image);
 
     std::mutex mutex_; ///< of both
     std::map<unsigned, Levels> levels_;

@@ -135,18 +135,19 @@ QBrush Textures::brush(int paper, const Transform& sheet_to_target, double pixel
     if (!found) return Qt::white;
     const Texture& t = *found;
     if (t.picture.number == 0) return t.colour;
-    const DecodedPictures::Levels levels = decoded_->levels(t.picture.number, t.picture.bytes);
-    if (levels.count == 0) return t.colour;
     // Pixels to millimetres of the sheet: the picture keeps its proportions across the longer side.
     const double longer = std::max(t.covers.width(), t.covers.height());
     const auto mm_per_pixel = [&](QSize size) {
         return longer / std::max(1, std::max(size.width(), size.height()));
     };
-    int level = 0;
-    while (pixels_per_mm > 0 && level + 1 < levels.count &&
-           mm_per_pixel(levels.size / (2 << level)) * pixels_per_mm < 1.3)
-        ++level;
-    const QImage image = decoded_->image(t.picture.number, t.picture.bytes, level);
+    const auto fine_enough = [&](const DecodedPictures::Levels& levels) {
+        int level = 0;
+        while (pixels_per_mm > 0 && level + 1 < levels.count &&
+               mm_per_pixel(levels.size / (2 << level)) * pixels_per_mm < 1.3)
+            ++level;
+        return level;
+    };
+    const QImage image = decoded_->image(t.picture.number, t.picture.bytes, fine_enough);
     if (image.isNull()) return t.colour;
     QBrush brush(image);
     // Side B is looked at from behind: its picture begins at the right of the sheet.

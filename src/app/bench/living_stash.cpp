@@ -10,6 +10,8 @@
 #include <QFileInfo>
 #include <QPointer>
 #include <algorithm>
+#include <sys/resource.h>
+#include <unistd.h>
 
 namespace zesty {
 
@@ -23,6 +25,8 @@ LivingStash::LivingStash(Document& document, const QString& path, QObject* paren
     hands_.moveToThread(&thread_);
     thread_.setObjectName("stash");
     thread_.start();
+    // The page comes first: a large stash takes its time to read, and that is not to be the page's.
+    QMetaObject::invokeMethod(&hands_, [] { setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), 10); });
     connect(&document, &Document::papers_changed, this,
             [this](const std::shared_ptr<const Stash>& before, const std::shared_ptr<const Stash>& after) {
                 if (*before == *after) return;

@@ -8,13 +8,24 @@
 
 #include <QFrame>
 #include <QScrollArea>
+#include <QStackedWidget>
+#include <QTimer>
 #include <QVBoxLayout>
+#include <algorithm>
 #include <cmath>
+#include <utility>
 
 namespace zesty {
 
 namespace {
 constexpr int least_second_look = 110;
+/// By then the first page is there, and nobody has gone to another waypoint yet.
+constexpr int make_others_ms = 1000;
+
+/// Of what lies in the panel, not in what opens above it.
+bool by_tab(const QWidget* panel, const QWidget* w) {
+    return (w->focusPolicy() & Qt::TabFocus) && !w->focusProxy() && w->window() == panel->window();
+}
 } // namespace
 
 QWidget* BenchWindow::build_side() {
@@ -36,22 +47,45 @@ QWidget* BenchWindow::build_side() {
     auto* whole = new QVBoxLayout(side);
     whole->setContentsMargins(1, 0, 0, 0);
     whole->addWidget(scroll);
-    auto* column = new QVBoxLayout(content);
-    column->setContentsMargins(15, 12, 0, 0);
-    column->setSpacing(10);
+    panels_ = new QVBoxLayout(content);
+    panels_->setContentsMargins(15, 12, 0, 0);
+    panels_->setSpacing(10);
     build_waypoints(content);
-    for (const WaypointView* w : waypoints_) {
-        w->panel()->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Minimum);
-        column->addWidget(w->panel());
-    }
+    before_panels_ = new QWidget(content);
+    before_panels_->hide();
     auto* rule = new QFrame(content);
     rule->setFixedHeight(1);
     rule->setStyleSheet("background: #D9D0C0; margin-right: 16px;");
-    column->addWidget(rule);
+    panels_->addWidget(rule);
     second_look_ = new SecondLook(state_, content);
+    QTimer::singleShot(make_others_ms, this, &BenchWindow::make_others);
     second_look_->setMinimumHeight(theme::px(least_second_look));
-    column->addWidget(second_look_, 1);
+    panels_->addWidget(second_look_, 1);
     return side;
+}
+
+/// A panel that has just been made goes to the top of the side bench, and Tab goes through it before the
+/// second look. What takes the page's place was made a child of the middle.
+void BenchWindow::place(const WaypointView& made) {
+    QWidget* panel = made.panel();
+    panel->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Minimum);
+    panel->setVisible(&made == &waypoint());
+    panels_->insertWidget(0, panel);
+    QWidget* before = before_panels_;
+    for (QWidget* w : panel->findChildren<QWidget*>())
+        if (by_tab(panel, w)) setTabOrder(std::exchange(before, w), w);
+    for (QObject* child : middle_->children())
+        if (auto* view = qobject_cast<QWidget*>(child); view && middle_->indexOf(view) < 0)
+            middle_->addWidget(view);
+}
+
+/// The waypoints nobody has been to are made one by one in between, so that nobody has to wait there.
+void BenchWindow::make_others() {
+    const auto next =
+        std::find_if(waypoints_.begin(), waypoints_.end(), [](const WaypointView* w) { return !w->panel(); });
+    if (next == waypoints_.end()) return;
+    (*next)->be_made();
+    QTimer::singleShot(0, this, &BenchWindow::make_others);
 }
 
 void BenchWindow::change_letters() {

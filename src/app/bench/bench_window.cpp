@@ -117,23 +117,21 @@ void BenchWindow::build_waypoints(QWidget* side) {
     const BenchParts bench{document_, state_,
                            worker_,   actions_,
                            settings_, questions_,
-                           this,      [this](const QString& message, bool trouble) { say(message, trouble); },
+                           this,      side,
+                           middle_,   [this](const QString& message, bool trouble) { say(message, trouble); },
                            *living_};
     // In the order of Waypoint.
-    set_out_ = new SetOutWaypoint(bench, side, middle_, this);
-    papers_ = new PapersWaypoint(bench, side, middle_, this);
-    sheets_ = new SheetsWaypoint(bench, side, middle_, this);
+    set_out_ = new SetOutWaypoint(bench, this);
+    papers_ = new PapersWaypoint(bench, this);
+    sheets_ = new SheetsWaypoint(bench, this);
     waypoints_ = {set_out_,
-                  new SectionsWaypoint(bench, side, this),
+                  new SectionsWaypoint(bench, this),
                   papers_,
                   sheets_,
-                  new DressWaypoint(bench, side, this),
-                  new BuildWaypoint(bench, side, middle_, this),
-                  new KeepWaypoint(bench, side, middle_, this)};
-    // What takes the page's place was made a child of the middle.
-    for (QObject* child : middle_->children())
-        if (auto* view = qobject_cast<QWidget*>(child); view && middle_->indexOf(view) < 0)
-            middle_->addWidget(view);
+                  new DressWaypoint(bench, this),
+                  new BuildWaypoint(bench, this),
+                  new KeepWaypoint(bench, this)};
+    for (const WaypointView* w : waypoints_) connect(w, &WaypointView::made, this, [this, w] { place(*w); });
 }
 
 void BenchWindow::connect_views() {
@@ -265,11 +263,12 @@ bool BenchWindow::settled() const {
 }
 
 void BenchWindow::show_waypoint() {
+    waypoint().be_made();
     page_->show_waypoint(&waypoint());
-    drawer_->fold((about_the_page() || theme::crowded()) && settings_.drawer_folded());
     show_middle();
+    drawer_->fold((about_the_page() || theme::crowded()) && settings_.drawer_folded());
     for (WaypointView* w : waypoints_) {
-        w->panel()->setVisible(w == &waypoint());
+        if (w->panel()) w->panel()->setVisible(w == &waypoint());
         w->be_shown(w == &waypoint());
     }
     show_surroundings();

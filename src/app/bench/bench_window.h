@@ -13,6 +13,7 @@
 #include <QMainWindow>
 
 class QStackedWidget;
+class QVBoxLayout;
 
 namespace zesty {
 
@@ -62,6 +63,8 @@ private:
     void build();
     QWidget* build_side();
     void build_waypoints(QWidget* side);
+    void place(const WaypointView& made);
+    void make_others();
     void connect_actions();
     void connect_stash_actions();
     void connect_views();
@@ -113,6 +116,8 @@ private:
     NoticeBar* notices_ = nullptr;
     RouteBar* route_ = nullptr;
     QWidget* side_ = nullptr;
+    QWidget* before_panels_ = nullptr; ///< where Tab comes to the panels from
+    QVBoxLayout* panels_ = nullptr;    ///< on the side bench, with the second look below them
     QStackedWidget* middle_ = nullptr;
     PageView* page_ = nullptr;
     Drawer* drawer_ = nullptr;

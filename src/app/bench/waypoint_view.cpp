@@ -2,7 +2,15 @@
 
 #include "app/page/select_drags.h"
 
+#include <utility>
+
 namespace zesty {
+
+void WaypointView::be_made() {
+    if (std::exchange(made_, true)) return;
+    make();
+    emit made();
+}
 
 std::unique_ptr<PageDrag> WaypointView::press(const PageHands& hands, const PagePress& press) const {
     return begin_selecting(hands, press);

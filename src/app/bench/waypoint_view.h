@@ -30,6 +30,8 @@ struct BenchParts {
     Settings& settings;
     const FileQuestions& questions;
     QWidget* window;
+    QWidget* side;   ///< for panels
+    QWidget* middle; ///< for what takes the page's place
     std::function<void(const QString& message, bool trouble)> say;
     LivingStash& living;
 };
@@ -44,7 +46,10 @@ public:
     virtual QString answer(const Project& project, const Plan& plan) const = 0;
     virtual bool in_trouble(const Plan&) const { return false; }
 
-    /// Its part of the side bench; a child of the side bench.
+    /// Makes what is seen of it, unless that is there: a window whose seven panels were made before it showed
+    /// its first page would be late.
+    void be_made();
+    /// Its part of the side bench; null until it is made.
     virtual QWidget* panel() const = 0;
     /// What is in the middle instead of the page just now; null for the page.
     virtual QWidget* middle() const { return nullptr; }
@@ -77,11 +82,17 @@ public:
 
 signals:
     void look_changed();
+    void made();
 
 protected:
-    /// Connects an action to what it does.
+    /// Its panel, and what takes the page's place.
+    virtual void make() = 0;
+    /// Connects an action to what it does; by then what is seen of the waypoint is there.
     template <class Slot> void on(Act act, Slot slot) {
-        connect(bench_.actions[act], &QAction::triggered, this, std::move(slot));
+        connect(bench_.actions[act], &QAction::triggered, this, [this, slot = std::move(slot)] {
+            be_made();
+            slot();
+        });
     }
     std::vector<int> selection() const {
         return {bench_.state.selected().begin(), bench_.state.selected().end()};
@@ -93,6 +104,9 @@ protected:
     std::vector<Spot> sections_with(const std::vector<int>& openings) const;
 
     BenchParts bench_;
+
+private:
+    bool made_ = false;
 };
 
 } // namespace zesty

@@ -20,15 +20,21 @@
 
 namespace zesty {
 
-BuildWaypoint::BuildWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent)
+BuildWaypoint::BuildWaypoint(const BenchParts& bench, QObject* parent)
     : WaypointView(bench, parent), desk_(new BuildDesk(bench, this)),
-      machine_(new MachineDesk(bench, *desk_, this)), panel_(new BuildPanel(bench, *desk_, *machine_, side)),
-      middle_(new QStackedWidget(middle)) {
+      machine_(new MachineDesk(bench, *desk_, this)) {
+    connect(desk_, &BuildDesk::changed, this, &WaypointView::look_changed);
+    connect_actions();
+}
+
+void BuildWaypoint::make() {
+    panel_ = new BuildPanel(bench_, *desk_, *machine_, bench_.side);
+    middle_ = new QStackedWidget(bench_.middle);
     steps_ = new QWidget(middle_);
     auto* column = new QVBoxLayout(steps_);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(0);
-    step_ = new StepView(bench.state, *desk_, bench.actions, steps_);
+    step_ = new StepView(bench_.state, *desk_, bench_.actions, steps_);
     column->addWidget(step_, 1);
     column->addWidget(new TapeView(*desk_, steps_));
     middle_->addWidget(steps_);
@@ -49,8 +55,6 @@ BuildWaypoint::BuildWaypoint(const BenchParts& bench, QWidget* side, QWidget* mi
         else
             middle_->setCurrentWidget(steps_);
     });
-    connect(desk_, &BuildDesk::changed, this, &WaypointView::look_changed);
-    connect_actions();
 }
 
 QString BuildWaypoint::answer(const Project&, const Plan&) const {

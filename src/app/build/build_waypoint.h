@@ -15,7 +15,7 @@ class StepView;
 class BuildWaypoint final : public WaypointView {
     Q_OBJECT
 public:
-    BuildWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent);
+    BuildWaypoint(const BenchParts& bench, QObject* parent);
 
     QString name() const override { return "Build"; }
     QString answer(const Project& project, const Plan& plan) const override;
@@ -29,15 +29,16 @@ public:
     void be_shown(bool shown) override;
 
 private:
+    void make() override;
     void connect_actions();
     void be_alone(bool alone);
 
     BuildDesk* desk_;
     MachineDesk* machine_;
-    BuildPanel* panel_;
-    QWidget* steps_; ///< the step with the tape below it
-    StepView* step_;
-    QStackedWidget* middle_;
+    BuildPanel* panel_ = nullptr;
+    QWidget* steps_ = nullptr; ///< the step with the tape below it
+    StepView* step_ = nullptr;
+    QStackedWidget* middle_ = nullptr;
     bool alone_ = false;
 };
 

@@ -57,25 +57,29 @@ int letters_short(const Plan& plan) {
 
 } // namespace
 
-DressWaypoint::DressWaypoint(const BenchParts& bench, QWidget* side, QObject* parent)
-    : WaypointView(bench, parent),
-      panel_(new PanelOfParts("How will it look?",
+DressWaypoint::DressWaypoint(const BenchParts& bench, QObject* parent) : WaypointView(bench, parent) {
+    connect_actions();
+    connect_held();
+}
+
+void DressWaypoint::make() {
+    panel_ = new PanelOfParts("How will it look?",
                               {"Wet work", "Photo mats", "Layers", "Embellishments", "Title", "Letters",
                                "Words", "Stitching", "Height", "Cover", "Frame", "Look", "Variants"},
-                              side)) {
-    wet_ = new WetPart(bench.document, bench.state, bench.actions, panel_);
-    mats_ = new MatsPart(bench.document, bench.state, bench.actions, panel_);
-    layers_ = new LayersPart(bench.document, bench.state, bench.actions, panel_);
-    things_ = new ThingsPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
-    title_ = new TitlePart(bench.document, bench.state, bench.actions, panel_);
-    auto* letters = new LettersPart(bench.document, bench.state, bench.actions, panel_);
-    words_ = new WordsPart(bench.document, bench.state, bench.actions, panel_);
-    stitching_ = new StitchingPart(bench.document, bench.state, bench.actions, panel_);
-    height_ = new HeightPart(bench.document, bench.state, bench.actions, panel_);
-    frame_ = new FramePart(bench.document, bench.state, bench.actions, panel_);
-    variants_ = new VariantsPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
-    cover_ = new CoverPart(bench.document, bench.state, bench.actions, bench.worker, panel_);
-    look_ = new LookPart(bench.document, bench.state, bench.actions, panel_);
+                              bench_.side);
+    wet_ = new WetPart(bench_.document, bench_.state, bench_.actions, panel_);
+    mats_ = new MatsPart(bench_.document, bench_.state, bench_.actions, panel_);
+    layers_ = new LayersPart(bench_.document, bench_.state, bench_.actions, panel_);
+    things_ = new ThingsPart(bench_.document, bench_.state, bench_.actions, bench_.worker, panel_);
+    title_ = new TitlePart(bench_.document, bench_.state, bench_.actions, panel_);
+    auto* letters = new LettersPart(bench_.document, bench_.state, bench_.actions, panel_);
+    words_ = new WordsPart(bench_.document, bench_.state, bench_.actions, panel_);
+    stitching_ = new StitchingPart(bench_.document, bench_.state, bench_.actions, panel_);
+    height_ = new HeightPart(bench_.document, bench_.state, bench_.actions, panel_);
+    frame_ = new FramePart(bench_.document, bench_.state, bench_.actions, panel_);
+    variants_ = new VariantsPart(bench_.document, bench_.state, bench_.actions, bench_.worker, panel_);
+    cover_ = new CoverPart(bench_.document, bench_.state, bench_.actions, bench_.worker, panel_);
+    look_ = new LookPart(bench_.document, bench_.state, bench_.actions, panel_);
     for (PanelPart* part :
          std::initializer_list<PanelPart*>{wet_, mats_, layers_, things_, title_, letters, words_, stitching_,
                                            height_, cover_, frame_, look_, variants_})
@@ -89,8 +93,10 @@ DressWaypoint::DressWaypoint(const BenchParts& bench, QWidget* side, QObject* pa
     connect(things_, &ThingsPart::in_hand_changed, this, &WaypointView::look_changed);
     connect(title_, &TitlePart::chosen_changed, this, &WaypointView::look_changed);
     connect(layers_, &LayersPart::chosen_changed, this, &WaypointView::look_changed);
-    connect_actions();
-    connect_held();
+    connect(things_, &ThingsPart::ask_scan, this, [this] {
+        const QString path = bench_.questions.open_picture(bench_.window, bench_.settings.last_folder());
+        if (!path.isEmpty()) things_->take_scan(path);
+    });
 }
 
 void DressWaypoint::show_part(Part part) {
@@ -142,10 +148,6 @@ void DressWaypoint::connect_actions() {
 }
 
 void DressWaypoint::connect_held() {
-    connect(things_, &ThingsPart::ask_scan, this, [this] {
-        const QString path = bench_.questions.open_picture(bench_.window, bench_.settings.last_folder());
-        if (!path.isEmpty()) things_->take_scan(path);
-    });
     on(Act::AddWet, [this] {
         show_part(Wet);
         wet_->add();

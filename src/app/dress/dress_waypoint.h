@@ -22,7 +22,7 @@ namespace zesty {
 class DressWaypoint final : public WaypointView {
     Q_OBJECT
 public:
-    DressWaypoint(const BenchParts& bench, QWidget* side, QObject* parent);
+    DressWaypoint(const BenchParts& bench, QObject* parent);
 
     QString name() const override { return "Dress"; }
     QString answer(const Project& project, const Plan& plan) const override;
@@ -56,6 +56,7 @@ private:
         Look,
         Variants
     };
+    void make() override;
     void connect_actions();
     void connect_held(); ///< wet work, heights, arrangements
     void show_part(Part part);
@@ -66,19 +67,19 @@ private:
     std::unique_ptr<PageDrag> press_wet(const PageHands& hands, QPointF at) const;
     std::unique_ptr<PageDrag> press_layer(const PageHands& hands, QPointF at, bool on_top) const;
 
-    PanelOfParts* panel_;
-    MatsPart* mats_;
-    LayersPart* layers_;
-    ThingsPart* things_;
-    TitlePart* title_;
-    StitchingPart* stitching_;
-    CoverPart* cover_;
-    WordsPart* words_;
-    LookPart* look_;
-    WetPart* wet_;
-    HeightPart* height_;
-    FramePart* frame_;
-    VariantsPart* variants_;
+    PanelOfParts* panel_ = nullptr;
+    MatsPart* mats_ = nullptr;
+    LayersPart* layers_ = nullptr;
+    ThingsPart* things_ = nullptr;
+    TitlePart* title_ = nullptr;
+    StitchingPart* stitching_ = nullptr;
+    CoverPart* cover_ = nullptr;
+    WordsPart* words_ = nullptr;
+    LookPart* look_ = nullptr;
+    WetPart* wet_ = nullptr;
+    HeightPart* height_ = nullptr;
+    FramePart* frame_ = nullptr;
+    VariantsPart* variants_ = nullptr;
 };
 
 } // namespace zesty

@@ -8,12 +8,16 @@
 
 namespace zesty {
 
-KeepWaypoint::KeepWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent)
-    : WaypointView(bench, parent), desk_(new KeepDesk(bench, this)),
-      panel_(new KeepPanel(bench, *desk_, side)), shelf_(new ShelfView(bench.state, *desk_, middle)) {
+KeepWaypoint::KeepWaypoint(const BenchParts& bench, QObject* parent)
+    : WaypointView(bench, parent), desk_(new KeepDesk(bench, this)) {
     connect(desk_, &KeepDesk::changed, this, &WaypointView::look_changed);
     connect(desk_, &KeepDesk::page_begun, this, &KeepWaypoint::page_begun);
     connect_actions();
+}
+
+void KeepWaypoint::make() {
+    panel_ = new KeepPanel(bench_, *desk_, bench_.side);
+    shelf_ = new ShelfView(bench_.state, *desk_, bench_.middle);
 }
 
 QString KeepWaypoint::answer(const Project& project, const Plan& plan) const {

@@ -12,7 +12,7 @@ class ShelfView;
 class KeepWaypoint final : public WaypointView {
     Q_OBJECT
 public:
-    KeepWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent);
+    KeepWaypoint(const BenchParts& bench, QObject* parent);
 
     QString name() const override { return "Keep"; }
     QString answer(const Project& project, const Plan& plan) const override;
@@ -27,11 +27,12 @@ signals:
     void page_begun(const zesty::Project& page);
 
 private:
+    void make() override;
     void connect_actions();
 
     KeepDesk* desk_;
-    KeepPanel* panel_;
-    ShelfView* shelf_;
+    KeepPanel* panel_ = nullptr;
+    ShelfView* shelf_ = nullptr;
 };
 
 } // namespace zesty

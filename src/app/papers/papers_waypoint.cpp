@@ -16,18 +16,20 @@ namespace {
 constexpr int aims_pause_ms = 350;
 }
 
-PapersWaypoint::PapersWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent)
-    : WaypointView(bench, parent),
-      panel_(new PapersPanel(bench.document, bench.state, bench.actions, bench.worker, side)),
-      proposals_(new ProposalsView(bench.state, middle)),
-      fussy_cuts_(new FussyCutView(bench.document, bench.state, bench.worker, middle)) {
-    connect(fussy_cuts_, &FussyCutView::say, this,
-            [this](const QString& message, bool trouble) { bench_.say(message, trouble); });
+PapersWaypoint::PapersWaypoint(const BenchParts& bench, QObject* parent) : WaypointView(bench, parent) {
     aims_timer_.setSingleShot(true);
     connect(&aims_timer_, &QTimer::timeout, this, [this] {
         if (!bench_.worker.proposing()) propose();
     });
     connect_actions();
+}
+
+void PapersWaypoint::make() {
+    panel_ = new PapersPanel(bench_.document, bench_.state, bench_.actions, bench_.worker, bench_.side);
+    proposals_ = new ProposalsView(bench_.state, bench_.middle);
+    fussy_cuts_ = new FussyCutView(bench_.document, bench_.state, bench_.worker, bench_.middle);
+    connect(fussy_cuts_, &FussyCutView::say, this,
+            [this](const QString& message, bool trouble) { bench_.say(message, trouble); });
     connect_panel();
     connect_proposals();
 }
@@ -42,7 +44,7 @@ QWidget* PapersWaypoint::middle() const {
 }
 
 bool PapersWaypoint::middle_up_to_date() const {
-    return proposals_->up_to_date();
+    return !proposals_ || proposals_->up_to_date();
 }
 
 void PapersWaypoint::paint_on_page(QPainter& painter, const PageMap& map, const Project&,

@@ -15,7 +15,7 @@ class ProposalsView;
 class PapersWaypoint final : public WaypointView {
     Q_OBJECT
 public:
-    PapersWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent);
+    PapersWaypoint(const BenchParts& bench, QObject* parent);
 
     QString name() const override { return "Papers"; }
     QString answer(const Project&, const Plan& plan) const override { return papers_answer(plan); }
@@ -37,6 +37,7 @@ public:
     bool waits_for_aims() const { return aims_timer_.isActive(); }
 
 private:
+    void make() override;
     void connect_actions();
     void connect_panel();
     void connect_proposals();
@@ -46,9 +47,9 @@ private:
     void turn_picked();
     void take_for_selection();
 
-    PapersPanel* panel_;
-    ProposalsView* proposals_;
-    FussyCutView* fussy_cuts_;
+    PapersPanel* panel_ = nullptr;
+    ProposalsView* proposals_ = nullptr;
+    FussyCutView* fussy_cuts_ = nullptr;
     QTimer aims_timer_;
     Project planned_; ///< what was decided when the last plan was asked for
 };

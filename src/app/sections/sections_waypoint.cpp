@@ -13,10 +13,14 @@
 
 namespace zesty {
 
-SectionsWaypoint::SectionsWaypoint(const BenchParts& bench, QWidget* side, QObject* parent)
-    : WaypointView(bench, parent),
-      panel_(new SectionsPanel(bench.document, bench.state, bench.actions, bench.worker, side)) {
+SectionsWaypoint::SectionsWaypoint(const BenchParts& bench, QObject* parent) : WaypointView(bench, parent) {
     connect_actions();
+}
+
+void SectionsWaypoint::make() {
+    panel_ = new SectionsPanel(bench_.document, bench_.state, bench_.actions, bench_.worker, bench_.side);
+    connect(panel_->findChild<GroupingPart*>(), &GroupingPart::say, this,
+            [this](const QString& message) { bench_.say(message, false); });
 }
 
 QWidget* SectionsWaypoint::panel() const {
@@ -41,8 +45,6 @@ std::unique_ptr<PageDrag> SectionsWaypoint::press(const PageHands& hands, const 
 }
 
 void SectionsWaypoint::connect_actions() {
-    connect(panel_->findChild<GroupingPart*>(), &GroupingPart::say, this,
-            [this](const QString& message) { bench_.say(message, false); });
     on(Act::SelectAll, [this] {
         std::set<int> all;
         if (const Plan* plan = bench_.state.plan(); plan && plan->sections.cut)

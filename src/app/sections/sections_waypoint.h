@@ -11,7 +11,7 @@ class SectionsPanel;
 class SectionsWaypoint final : public WaypointView {
     Q_OBJECT
 public:
-    SectionsWaypoint(const BenchParts& bench, QWidget* side, QObject* parent);
+    SectionsWaypoint(const BenchParts& bench, QObject* parent);
 
     QString name() const override { return "Sections"; }
     QString answer(const Project&, const Plan& plan) const override { return sections_answer(plan); }
@@ -21,12 +21,13 @@ public:
     std::unique_ptr<PageDrag> press(const PageHands& hands, const PagePress& press) const override;
 
 private:
+    void make() override;
     void connect_actions();
     void select_twins();
     void select_rows();
     void treat(Treatment treatment);
 
-    SectionsPanel* panel_;
+    SectionsPanel* panel_ = nullptr;
 };
 
 } // namespace zesty

@@ -23,21 +23,10 @@ constexpr double turn_step_deg = 15;
 constexpr double tilt_step_deg = 2.5; ///< photos are tilted a little, cuts are turned
 } // namespace
 
-SetOutWaypoint::SetOutWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent)
-    : WaypointView(bench, parent),
-      panel_(new SetOutPanel(bench.document, bench.state, bench.actions, bench.worker, bench.settings, side)),
-      mats_(new CuttingMatView(bench.state, middle)), bundle_(new BundleView(bench.state, middle)) {
+SetOutWaypoint::SetOutWaypoint(const BenchParts& bench, QObject* parent) : WaypointView(bench, parent) {
     connect_actions();
     connect(&bench.worker, &Worker::opened_to_add, this, &SetOutWaypoint::take_drawing_to_add);
     connect(&bench.worker, &Worker::bundle_read, this, &SetOutWaypoint::show_bundle);
-    connect(bundle_, &BundleView::taken, this, [this](const Shared<DrawingFile>& file) {
-        const int i = bench_.state.in_hand().cut(bench_.document.project());
-        if (i < 0) return;
-        const int id = bench_.document.project().set_out.cuts[static_cast<std::size_t>(i)].id;
-        bench_.document.change("Take another drawing of the bundle",
-                               [&](Project& p) { replace_drawing(p, id, file); });
-        ask_size_of(*file, id);
-    });
     connect(&bench.worker, &Worker::photo_picture_read, this, [this](const Shared<BroughtPicture>& picture) {
         bench_.document.change("Picture of the photo", [&](Project& p) {
             if (const int i = bench_.state.in_hand().photo(p); i >= 0)
@@ -45,6 +34,22 @@ SetOutWaypoint::SetOutWaypoint(const BenchParts& bench, QWidget* side, QWidget* 
             // The day the first photo was taken is the page's, until somebody says another.
             if (picture && p.set_out.date.empty()) p.set_out.date = picture->taken;
         });
+    });
+}
+
+void SetOutWaypoint::make() {
+    panel_ = new SetOutPanel(bench_.document, bench_.state, bench_.actions, bench_.worker, bench_.settings,
+                             bench_.side);
+    mats_ = new CuttingMatView(bench_.state, bench_.middle);
+    bundle_ = new BundleView(bench_.state, bench_.middle);
+    connect(panel_, &SetOutPanel::say, this, [this](const QString& message) { bench_.say(message, true); });
+    connect(bundle_, &BundleView::taken, this, [this](const Shared<DrawingFile>& file) {
+        const int i = bench_.state.in_hand().cut(bench_.document.project());
+        if (i < 0) return;
+        const int id = bench_.document.project().set_out.cuts[static_cast<std::size_t>(i)].id;
+        bench_.document.change("Take another drawing of the bundle",
+                               [&](Project& p) { replace_drawing(p, id, file); });
+        ask_size_of(*file, id);
     });
 }
 
@@ -170,7 +175,6 @@ void SetOutWaypoint::connect_planning() {
 
 void SetOutWaypoint::connect_actions() {
     connect_planning();
-    connect(panel_, &SetOutPanel::say, this, [this](const QString& message) { bench_.say(message, true); });
     const auto ask = [this] {
         return bench_.questions.open_cut(bench_.window, bench_.settings.last_folder());
     };

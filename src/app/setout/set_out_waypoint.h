@@ -13,7 +13,7 @@ class SetOutPanel;
 class SetOutWaypoint final : public WaypointView {
     Q_OBJECT
 public:
-    SetOutWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent);
+    SetOutWaypoint(const BenchParts& bench, QObject* parent);
 
     QString name() const override { return "Set out"; }
     QString answer(const Project& project, const Plan& plan) const override {
@@ -34,6 +34,7 @@ public:
     void ask_size_of(const DrawingFile& file, int cut_id);
 
 private:
+    void make() override;
     void connect_actions();
     /// What is asked and traced before anything is placed.
     void connect_planning();
@@ -45,9 +46,9 @@ private:
 
     void show_bundle(const QString& path, const std::vector<BundleDrawing>& drawings);
 
-    SetOutPanel* panel_;
-    CuttingMatView* mats_;
-    BundleView* bundle_;
+    SetOutPanel* panel_ = nullptr;
+    CuttingMatView* mats_ = nullptr;
+    BundleView* bundle_ = nullptr;
 };
 
 } // namespace zesty

@@ -12,10 +12,7 @@
 
 namespace zesty {
 
-SheetsWaypoint::SheetsWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent)
-    : WaypointView(bench, parent),
-      panel_(new SheetsPanel(bench.document, bench.state, bench.actions, bench.settings, bench.worker, side)),
-      sheets_(new SheetsView(bench.document, bench.state, middle)) {
+SheetsWaypoint::SheetsWaypoint(const BenchParts& bench, QObject* parent) : WaypointView(bench, parent) {
     connect_actions();
     connect(&bench.worker, &Worker::reserved, this, [this](Reserved by_others) {
         // By the names this page has for the papers.
@@ -32,7 +29,13 @@ SheetsWaypoint::SheetsWaypoint(const BenchParts& bench, QWidget* side, QWidget* 
     });
     connect(&bench.document, &Document::path_changed, this,
             [this] { bench_.worker.look_up_reserved(bench_.settings.stash_file(), bench_.document.path()); });
-    connect(&bench.worker, &Worker::exported, this, [this](const QStringList& files) {
+}
+
+void SheetsWaypoint::make() {
+    panel_ = new SheetsPanel(bench_.document, bench_.state, bench_.actions, bench_.settings, bench_.worker,
+                             bench_.side);
+    sheets_ = new SheetsView(bench_.document, bench_.state, bench_.middle);
+    connect(&bench_.worker, &Worker::exported, this, [this](const QStringList& files) {
         panel_->cutting_part().show_written(files);
         bench_.say("Guide and cutting files are written.", false);
     });
@@ -47,7 +50,7 @@ QWidget* SheetsWaypoint::middle() const {
 }
 
 bool SheetsWaypoint::middle_up_to_date() const {
-    return sheets_->up_to_date();
+    return !sheets_ || sheets_->up_to_date();
 }
 
 void SheetsWaypoint::connect_actions() {

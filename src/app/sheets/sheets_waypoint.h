@@ -12,7 +12,7 @@ class SheetsView;
 class SheetsWaypoint final : public WaypointView {
     Q_OBJECT
 public:
-    SheetsWaypoint(const BenchParts& bench, QWidget* side, QWidget* middle, QObject* parent);
+    SheetsWaypoint(const BenchParts& bench, QObject* parent);
 
     QString name() const override { return "Sheets"; }
     QString answer(const Project&, const Plan& plan) const override { return sheets_answer(plan); }
@@ -24,13 +24,14 @@ public:
     void reserve_papers(const Project& project, const QString& path);
 
 private:
+    void make() override;
     void connect_actions();
     void reserve_for_others();
     void pin_selection(bool on);
     void write_guide();
 
-    SheetsPanel* panel_;
-    SheetsView* sheets_;
+    SheetsPanel* panel_ = nullptr;
+    SheetsView* sheets_ = nullptr;
 };
 
 } // namespace zesty

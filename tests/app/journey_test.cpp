@@ -355,10 +355,9 @@ TEST(Journey, NothingIsCutOffAtTheSmallestSize) {
     Bench bench;
     bench.open(demo::project());
     bench.window().resize(1100, 700);
-    auto* sheets = bench.window().findChild<SheetsPanel*>();
     for (int i = 0; i <= waypoints; ++i) {
-        if (i == waypoints) sheets->choose(SheetsPanel::Leftovers);
         bench.state().go_to(i == waypoints ? Waypoint::Sheets : static_cast<Waypoint>(i));
+        if (i == waypoints) bench.window().findChild<SheetsPanel*>()->choose(SheetsPanel::Leftovers);
         QApplication::processEvents();
         for (QPushButton* b : bench.window().findChildren<QPushButton*>()) {
             if (!b->isVisible() || b->text().isEmpty()) continue;

@@ -66,12 +66,12 @@ TEST(Cli, AMotifIsFoundNamedAndCutOutToBecomeAnEmbellishment) {
         zesty({"stash", stash, "--name-fussy-cut", "gull:1:Red gull", "--take-fussy-cut", "gull:1"});
     ASSERT_EQ(cut.code, 0) << cut.err;
     EXPECT_NE(cut.out.find("1 left, 1 used"), std::string::npos) << cut.out;
-    EXPECT_NE(zesty({"stash", stash}).out.find("Red gull, other of 4 x 2 3/8 in"), std::string::npos)
+    EXPECT_NE(zesty({"stash", stash}).out.find("Red gull, other of 4 x 2 13/32 in"), std::string::npos)
         << zesty({"stash", stash}).out;
     ASSERT_EQ(zesty({"stash", stash, "--take-fussy-cut", "gull:1"}).code, 0);
     expect_one_line(zesty({"stash", stash, "--take-fussy-cut", "gull:1"}), "no sheet of Gull Print shows");
-    expect_one_line(zesty({"stash", stash, "--take-fussy-cut", "gull:2"}), "fussy cut");
-    expect_one_line(zesty({"stash", stash, "--fussy-cut", "gull:1,1in"}), "background of the paper");
+    expect_one_line(zesty({"stash", stash, "--take-fussy-cut", "gull:2"}), "there is no number 2");
+    expect_one_line(zesty({"stash", stash, "--fussy-cut", "gull:1,1in"}), "runs across the whole paper");
 }
 
 TEST(Cli, TheStashIsBackedUpRestoredMergedAndAlwaysThere) {

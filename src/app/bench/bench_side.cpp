@@ -51,7 +51,9 @@ QWidget* BenchWindow::build_side() {
     panels_->setContentsMargins(15, 12, 0, 0);
     panels_->setSpacing(10);
     build_waypoints(content);
+    // Never seen, so that Tab does not stop at it either; without a focus policy it would not count.
     before_panels_ = new QWidget(content);
+    before_panels_->setFocusPolicy(Qt::TabFocus);
     before_panels_->hide();
     auto* rule = new QFrame(content);
     rule->setFixedHeight(1);

@@ -24,11 +24,15 @@
 #include "core/project/stash_at_hand.h"
 #include "io/own_numbers_file.h"
 
+#include <QAbstractSpinBox>
+#include <QApplication>
 #include <QClipboard>
 #include <QDragEnterEvent>
 #include <QFileInfo>
 #include <QGuiApplication>
 #include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLineEdit>
 #include <QMimeData>
 #include <QStackedWidget>
 
@@ -41,6 +45,7 @@ BenchWindow::BenchWindow(Settings& settings, FileQuestions questions, std::share
     setWindowTitle("Zesty Panel");
     setAcceptDrops(true);
     setMinimumSize(1000, 640);
+    qApp->installEventFilter(this);
     build();
     connect_actions();
     connect_views();
@@ -353,6 +358,17 @@ void BenchWindow::say(const QString& message, bool trouble) {
 void BenchWindow::go_to(const Finding& finding) {
     if (!finding.openings.empty()) state_.select({finding.openings.begin(), finding.openings.end()});
     if (finding.where) page_->show_place(*finding.where);
+}
+
+/// Return ends what is typed in a field before it is the key of anything else.
+bool BenchWindow::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() == QEvent::ShortcutOverride &&
+        (qobject_cast<QLineEdit*>(watched) || qobject_cast<QAbstractSpinBox*>(watched)))
+        if (const auto* key = static_cast<QKeyEvent*>(event);
+            (key->key() == Qt::Key_Return || key->key() == Qt::Key_Enter) &&
+            !(key->modifiers() & ~Qt::KeypadModifier))
+            event->accept();
+    return QMainWindow::eventFilter(watched, event);
 }
 
 void BenchWindow::resizeEvent(QResizeEvent* event) {

@@ -182,8 +182,14 @@ TEST(FirstStart, PapersAreTypedInOneAfterTheOther) {
     EXPECT_EQ(bench.document().project().stash->papers.size(), 5u);
 }
 
-TEST(FussyCuts, AreFoundByAClickOnTheMotifAndLetGoOfAgain) {
-    Bench bench;
+namespace {
+
+std::vector<FussyCut> cuts_of_first(Bench& bench) {
+    return bench.document().project().stash->papers[0].fussy_cuts;
+}
+
+/// The view with one of the dots of a paper found by clicking near it; null where there is none.
+FussyCutView* with_a_dot_found(Bench& bench) {
     bench.papers_answer = {demo::file("papers/thistle-dot.png")};
     bench.window().actions()[Act::BringIn]->trigger();
     bench.settle();
@@ -193,15 +199,22 @@ TEST(FussyCuts, AreFoundByAClickOnTheMotifAndLetGoOfAgain) {
     bench.settle();
     click(named(bench.window(), "fussy-cut"));
     auto* view = bench.window().findChild<FussyCutView*>("fussy-cuts");
-    ASSERT_TRUE(view && view->isVisible());
-    const auto cuts = [&] { return bench.document().project().stash->papers[0].fussy_cuts; };
-    // Somewhere near by there is a dot.
-    for (int k = 0; k < 100 && cuts().empty(); ++k) {
+    if (!view || !view->isVisible()) return nullptr;
+    for (int k = 0; k < 100 && cuts_of_first(bench).empty(); ++k) {
         const Point at{100.0 + 2 * (k % 10), 100.0 + 2 * (k / 10)};
         QTest::mouseClick(view, Qt::LeftButton, {}, view->pixel_of(at).toPoint());
         bench.settle();
     }
-    ASSERT_EQ(cuts().size(), 1u) << bench.message().toStdString();
+    return cuts_of_first(bench).size() == 1 ? view : nullptr;
+}
+
+} // namespace
+
+TEST(FussyCuts, AreFoundByAClickOnTheMotifAndLetGoOfAgain) {
+    Bench bench;
+    FussyCutView* view = with_a_dot_found(bench);
+    ASSERT_TRUE(view) << bench.message().toStdString();
+    const auto cuts = [&] { return cuts_of_first(bench); };
     EXPECT_EQ(motifs_left(bench.document().project().stash->papers[0], cuts()[0]), 1);
     const Point middle = bounds(cuts()[0].outline).centre();
     // The brush adds from inside, and with Shift takes away.
@@ -231,15 +244,30 @@ TEST(FussyCuts, AreFoundByAClickOnTheMotifAndLetGoOfAgain) {
     QTest::keyClick(name, Qt::Key_Return);
     bench.settle();
     EXPECT_EQ(cuts()[0].name, "Kite tail bow");
-    // One is cut out: by its label, and by a key once there is no sheet left that shows it.
+    QTest::mouseMove(view, view->pixel_of(middle).toPoint());
+    bench.key(view, Qt::Key_Delete);
+    EXPECT_TRUE(cuts().empty());
+    bench.document().history().undo();
+    EXPECT_EQ(cuts().size(), 1u);
+    bench.key(Qt::Key_Escape);
+    EXPECT_FALSE(view->isVisible());
+}
+
+TEST(FussyCuts, AreEmbellishmentsOnceTheyAreCutOutByLabelOrKey) {
+    Bench bench;
+    FussyCutView* view = with_a_dot_found(bench);
+    ASSERT_TRUE(view) << bench.message().toStdString();
+    const auto cuts = [&] { return cuts_of_first(bench); };
+    const Point middle = bounds(cuts()[0].outline).centre();
     const auto things = [&] { return bench.document().project().stash->embellishments; };
     const std::size_t before = things().size();
     const QPointF below = view->pixel_of({middle.x, bounds(cuts()[0].outline).y1}) + QPointF(0, 12);
     QTest::mouseClick(view, Qt::LeftButton, {}, below.toPoint());
     bench.settle();
     ASSERT_EQ(things().size(), before + 1) << bench.message().toStdString();
-    EXPECT_EQ(things().back().name, "Kite tail bow");
+    EXPECT_EQ(things().back().name, "Fussy cut of " + bench.document().project().stash->papers[0].name);
     EXPECT_EQ(cuts()[0].used, 1);
+    // There is no other sheet that shows it.
     QTest::mouseMove(view, view->pixel_of(middle).toPoint());
     bench.key(view, Qt::Key_Return);
     EXPECT_TRUE(bench.message().contains("shows this motif whole")) << bench.message().toStdString();
@@ -247,12 +275,6 @@ TEST(FussyCuts, AreFoundByAClickOnTheMotifAndLetGoOfAgain) {
     bench.document().history().undo();
     EXPECT_EQ(things().size(), before);
     EXPECT_EQ(cuts()[0].used, 0);
-    bench.key(view, Qt::Key_Delete);
-    EXPECT_TRUE(cuts().empty());
-    bench.document().history().undo();
-    EXPECT_EQ(cuts().size(), 1u);
-    bench.key(Qt::Key_Escape);
-    EXPECT_FALSE(view->isVisible());
 }
 
 TEST(HowMuchPart, BacksAThirdInOneStep) {

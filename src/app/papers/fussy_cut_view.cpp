@@ -17,7 +17,7 @@ namespace zesty {
 
 namespace {
 constexpr double margin_px = 24;
-constexpr double caption_px = 62;
+constexpr double caption_px = 80;
 constexpr double tolerance_step = 3;
 constexpr double brush_step = 1.25;
 } // namespace
@@ -88,7 +88,7 @@ void FussyCutView::paint_head(QPainter& p, const Paper* paper) const {
     p.setPen(theme::quiet);
     const bool picture = paper && !paper->picture.empty();
     p.drawText(
-        head.translated(0, 26).adjusted(0, 0, 0, 18), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
+        head.translated(0, 26).adjusted(0, 0, 0, 36), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
         !paper ? QString("Pick a paper in the drawer.")
         : picture
             ? QString("Click on a motif: patches keep 1/16 in clear of it on every sheet that shows it. "

@@ -9,6 +9,9 @@ class QWidget;
 
 namespace zesty {
 
+/// Property of a view that takes Return itself, whatever else it is the key of.
+inline constexpr char return_of_its_own[] = "return-of-its-own";
+
 enum class Act {
     Open,
     BringIn,

@@ -24,6 +24,7 @@
 #include "core/project/stash_at_hand.h"
 #include "io/own_numbers_file.h"
 
+#include <QAbstractItemView>
 #include <QAbstractSpinBox>
 #include <QApplication>
 #include <QClipboard>
@@ -270,8 +271,8 @@ bool BenchWindow::settled() const {
 void BenchWindow::show_waypoint() {
     waypoint().be_made();
     page_->show_waypoint(&waypoint());
-    show_middle();
     drawer_->fold((about_the_page() || theme::crowded()) && settings_.drawer_folded());
+    show_middle();
     for (WaypointView* w : waypoints_) {
         if (w->panel()) w->panel()->setVisible(w == &waypoint());
         w->be_shown(w == &waypoint());
@@ -360,10 +361,14 @@ void BenchWindow::go_to(const Finding& finding) {
     if (finding.where) page_->show_place(*finding.where);
 }
 
-/// Return ends what is typed in a field before it is the key of anything else.
+/// Return ends what is typed in a field, and takes what is chosen in a list or view of its own, before it is
+/// the key of anything else.
 bool BenchWindow::eventFilter(QObject* watched, QEvent* event) {
-    if (event->type() == QEvent::ShortcutOverride &&
-        (qobject_cast<QLineEdit*>(watched) || qobject_cast<QAbstractSpinBox*>(watched)))
+    const auto has_return = [&] {
+        return qobject_cast<QLineEdit*>(watched) || qobject_cast<QAbstractSpinBox*>(watched) ||
+               qobject_cast<QAbstractItemView*>(watched) || watched->property(return_of_its_own).toBool();
+    };
+    if (event->type() == QEvent::ShortcutOverride && has_return())
         if (const auto* key = static_cast<QKeyEvent*>(event);
             (key->key() == Qt::Key_Return || key->key() == Qt::Key_Enter) &&
             !(key->modifiers() & ~Qt::KeypadModifier))

@@ -17,6 +17,7 @@ namespace zesty {
 class SwatchPictures : public QObject {
 public:
     explicit SwatchPictures(QObject* parent);
+    ~SwatchPictures() override { pool_.clear(); }
 
     struct Wanted {
         int paper = 0;

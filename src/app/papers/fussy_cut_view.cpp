@@ -1,5 +1,6 @@
 #include "app/papers/fussy_cut_view.h"
 
+#include "app/bench/actions.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/geometry/measure.h"
@@ -29,6 +30,7 @@ FussyCutView::FussyCutView(Document& document, BenchState& state, Worker& worker
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     setCursor(Qt::CrossCursor);
+    setProperty(return_of_its_own, true);
     connect(&state.drawer(), &InDrawer::changed, this, qOverload<>(&QWidget::update));
     connect(&document, &Document::project_changed, this, qOverload<>(&QWidget::update));
 }

@@ -1,5 +1,6 @@
 #include "app/papers/palette_strip.h"
 
+#include "app/bench/actions.h"
 #include "app/bench/pick_colour.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
@@ -19,6 +20,7 @@ PaletteStrip::PaletteStrip(QWidget* parent) : QWidget(parent) {
     setObjectName("palette");
     setFixedHeight(theme::px(24));
     setFocusPolicy(Qt::StrongFocus);
+    setProperty(return_of_its_own, true);
     setCursor(Qt::PointingHandCursor);
 }
 

@@ -1,5 +1,6 @@
 #include "app/setout/ladder_chart.h"
 
+#include "app/bench/actions.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/setout/sizing.h"
@@ -21,6 +22,7 @@ constexpr double lane = 18; ///< of paper, cutting and backing below the bars
 
 LadderChart::LadderChart(QWidget* parent) : QWidget(parent) {
     setFocusPolicy(Qt::StrongFocus);
+    setProperty(return_of_its_own, true);
     setMouseTracking(true);
     setAccessibleName("Size ladder");
     setToolTip("Thinnest bar at every size: red is too thin for the blade, yellow leaves openings too small "

@@ -192,6 +192,7 @@ void PaperPart::build_wishes() {
         });
     });
     r->addWidget(role_, 1);
+    r = row("Beside");
     apart_ = new ChoiceBox<std::string>("Papers it must not lie beside", this);
     apart_->setToolTip("Papers it must not lie beside; choose one to add it, and once more to allow it");
     apart_->on_choice(this, [this](const std::string other) {
@@ -354,7 +355,8 @@ void PaperPart::refresh() {
         ruled += now;
         others.push_back({(now ? QString("apart: ") : QString()) + words(other.name), other.id});
     }
-    others.insert(others.begin(), {ruled ? QString("apart from %1").arg(ruled) : QString("beside any"), ""});
+    others.insert(others.begin(),
+                  {ruled ? "any paper but " + QString::number(ruled) : QString("any paper"), ""});
     apart_->offer(others);
     std::vector<Choice<std::string>> same{{"is the same as...", ""}};
     for (const Paper& other : project.stash->papers)

@@ -187,6 +187,19 @@ inline std::uint64_t shifted(const std::uint64_t* row, int words, int i, int by)
     return (low >> b) | (high << (64 - b));
 }
 
+/// Adds to every word of `bad` what the row has there once it is shifted like that.
+void add_shifted(const std::uint64_t* row, int words, int by, std::uint64_t* bad) {
+    const int past = std::min(words, by / 64), b = by % 64;
+    const int last = words - past - 1; // the word from which on the row ends
+    if (b == 0)
+        for (int i = 0; i <= last; ++i) bad[i] |= row[i + past];
+    else {
+        for (int i = 0; i < last; ++i) bad[i] |= (row[i + past] >> b) | (row[i + past + 1] << (64 - b));
+        if (last >= 0) bad[last] |= (row[words - 1] >> b) | (~std::uint64_t{0} << (64 - b));
+    }
+    std::fill(bad + last + 1, bad + words, ~std::uint64_t{0});
+}
+
 } // namespace
 
 void SheetRaster::refresh(int y) {
@@ -206,22 +219,22 @@ int SheetRaster::first_fit(const PieceRaster& piece, int y, int from_column) con
     std::fill(bad, bad + words, 0);
     for (int i = 0; i <= from_column / 64; ++i)
         bad[i] = i < from_column / 64 ? ~Word{0} : (Word{1} << (from_column % 64)) - 1;
-    for (int r = 0; r < piece.rows; ++r) {
+    // From the middle on: where a piece is widest it is sooner seen that there is no place for it.
+    for (int k = 0; k < piece.rows; ++k) {
+        const int r = (k + piece.rows / 2) % piece.rows;
         for (const CellRun& run : piece.runs[r]) {
             const int n = run.to - run.from + 1;
             int level = 0;
             while (level + 1 < levels && (2 << level) <= n) ++level;
             const Word* bits = row(level, y + r);
             const int reach = 1 << level;
-            Word all = ~Word{0};
             // Runs longer than the highest level are covered by several overlapping ones.
             for (int start = run.from;; start += reach) {
                 const int at = std::min(start, run.to + 1 - reach);
-                for (int i = 0; i < words; ++i) bad[i] |= shifted(bits, words_, i, at);
+                add_shifted(bits, words, at, bad);
                 if (at + reach > run.to) break;
             }
-            for (int i = 0; i < words; ++i) all &= bad[i];
-            if (all == ~Word{0}) return -1;
+            if (std::all_of(bad, bad + words, [](Word w) { return w == ~Word{0}; })) return -1;
         }
     }
     for (int i = 0; i < words; ++i)

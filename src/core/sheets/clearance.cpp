@@ -14,20 +14,37 @@ struct EdgeFromRow {
     float ax, dx, dy; ///< where it starts in the row's direction, and where it leads
     float below;      ///< the row's y less the start's
     float per_length; ///< one by its length squared
-    float crossing;   ///< where the row crosses it; far to the left when it does not
 };
 
-/// Squared distances and sides of one more edge, for nodes from `first` in steps of `cell`.
-ZESTY_WIDE void nearer_of_edge(const EdgeFromRow& e, float first, float cell, int n, float* squared,
-                               int* inside) {
+constexpr int wide = 8; ///< nodes at once
+
+/// Squared distances of the nodes from one up to another, in whole groups, to one more edge; node 0 is at
+/// `first`, each next one `cell` farther.
+ZESTY_WIDE void nearer_of_edge(const EdgeFromRow e, float first, float cell, int from, int to,
+                               float* squared) {
     const float across = e.below * e.dy;
-    for (int i = 0; i < n; ++i) {
-        const float px = first + static_cast<float>(i) * cell;
-        const float t = std::min(1.F, std::max(0.F, ((px - e.ax) * e.dx + across) * e.per_length));
-        const float ex = px - e.ax - t * e.dx, ey = e.below - t * e.dy;
-        squared[i] = std::min(squared[i], ex * ex + ey * ey);
-        inside[i] ^= px < e.crossing ? 1 : 0;
+    for (int node = from / wide * wide; node < to; node += wide) {
+        float px[wide], t[wide];
+        for (int i = 0; i < wide; ++i) px[i] = first + static_cast<float>(node + i) * cell - e.ax;
+        for (int i = 0; i < wide; ++i) t[i] = greater(0, (px[i] * e.dx + across) * e.per_length);
+        for (int i = 0; i < wide; ++i) t[i] = lesser(1, t[i]);
+        for (int i = 0; i < wide; ++i) {
+            const float ex = px[i] - t[i] * e.dx, ey = e.below - t[i] * e.dy;
+            squared[node + i] = lesser(squared[node + i], ex * ex + ey * ey);
+        }
     }
+}
+
+/// The most of a block of nodes, or `least` where none has more; `next_row` is how far apart its rows are.
+ZESTY_WIDE float most_of_block(const float* nodes, int next_row, int columns, int rows, float least) {
+    float most[Clearance::block];
+    std::fill_n(most, Clearance::block, least);
+    for (int y = 0; y < rows; ++y, nodes += next_row)
+        if (columns == Clearance::block)
+            for (int x = 0; x < Clearance::block; ++x) most[x] = greater(most[x], nodes[x]);
+        else
+            for (int x = 0; x < columns; ++x) most[x] = greater(most[x], nodes[x]);
+    return *std::max_element(most, most + Clearance::block);
 }
 
 } // namespace
@@ -58,11 +75,10 @@ Clearance::Clearance(const FloatBox& sheet, const std::vector<TurnedClaim>& obst
 void Clearance::note_most(int column, int row, int columns, int rows) {
     for (int r = row / block; r <= (row + rows - 1) / block; ++r)
         for (int c = column / block; c <= (column + columns - 1) / block; ++c) {
-            float most = -reach_;
-            for (int y = r * block; y < std::min((r + 1) * block, rows_); ++y)
-                for (int x = c * block; x < std::min((c + 1) * block, columns_); ++x)
-                    most = std::max(most, *node(x, y));
-            most_[static_cast<std::size_t>(r) * blocks_across_ + c] = most;
+            const int down = std::min(block, rows_ - r * block),
+                      right = std::min(block, columns_ - c * block);
+            most_[static_cast<std::size_t>(r) * blocks_across_ + c] =
+                most_of_block(node(c * block, r * block), columns_, right, down, -reach_);
         }
 }
 
@@ -81,29 +97,39 @@ Clearance::Patch Clearance::patch_of(const FloatRing& ring, float x, float y, fl
     out.columns = column_at(ring.box.x1 + x + reach_) + 1 - out.column;
     out.rows = row_at(ring.box.y1 + y + reach_) + 1 - out.row;
     out.far.resize(static_cast<std::size_t>(out.columns) * out.rows);
-    for (int k = 0; k < out.rows; ++k) row_of_patch(ring, x, y, nearer, out, k);
+    RowOfPatch seen;
+    for (int k = 0; k < out.rows; ++k) {
+        see_row(ring, x_of(out.column) - x, y_of(out.row + k) - y, reach_ + std::abs(nearer), out.columns,
+                seen);
+        float* far = &out.far[static_cast<std::size_t>(k) * out.columns];
+        char inside = 0;
+        for (int i = 0; i < out.columns; ++i) {
+            inside ^= seen.crossed[i];
+            const float d = std::sqrt(seen.squared[i]);
+            far[i] = std::clamp((inside != 0 ? -d : d) - nearer, -reach_, reach_);
+        }
+    }
     return out;
 }
 
-void Clearance::row_of_patch(const FloatRing& ring, float x, float y, float nearer, Patch& patch,
-                             int row) const {
-    const int n = patch.columns;
-    std::vector<float> squared(n, 4 * reach_ * reach_);
-    std::vector<int> inside(n, 0);
-    const float py = y_of(patch.row + row) - y;
+/// For so many nodes from (first, py) on, in the ring's coordinates. What is farther from an edge than
+/// `noted` is not measured.
+void Clearance::see_row(const FloatRing& ring, float first, float py, float noted, int n,
+                        RowOfPatch& seen) const {
+    seen.squared.assign((n + wide - 1) / wide * wide, 4 * reach_ * reach_);
+    seen.crossed.assign(n + 1, 0);
+    // The first node that is not before a coordinate.
+    const auto node_at = [&](float px) {
+        return static_cast<int>(std::clamp((px - first) * per_cell_ + 1, 0.F, static_cast<float>(n)));
+    };
     for (std::size_t e = 0; e + 1 < ring.x.size(); ++e) {
         const float ax = ring.x[e], ay = ring.y[e], dx = ring.x[e + 1] - ax, dy = ring.y[e + 1] - ay;
-        if (py < std::min(ay, ay + dy) - reach_ || py > std::max(ay, ay + dy) + reach_) continue;
+        if (py < std::min(ay, ay + dy) - noted || py > std::max(ay, ay + dy) + noted) continue;
         const float squared_length = dx * dx + dy * dy;
-        const bool crosses = (ay > py) != (ay + dy > py);
-        nearer_of_edge({ax, dx, dy, py - ay, squared_length > 0 ? 1 / squared_length : 0,
-                        crosses ? ax + (py - ay) * dx / dy : -1e12F},
-                       x_of(patch.column) - x, cell_, n, squared.data(), inside.data());
-    }
-    float* far = &patch.far[static_cast<std::size_t>(row) * n];
-    for (int i = 0; i < n; ++i) {
-        const float d = std::sqrt(squared[i]);
-        far[i] = std::clamp((inside[i] ? -d : d) - nearer, -reach_, reach_);
+        if ((ay > py) != (ay + dy > py)) seen.crossed[node_at(ax + (py - ay) * dx / dy)] ^= 1;
+        nearer_of_edge({ax, dx, dy, py - ay, squared_length > 0 ? 1 / squared_length : 0}, first, cell_,
+                       std::max(0, node_at(std::min(ax, ax + dx) - noted) - 1),
+                       node_at(std::max(ax, ax + dx) + noted), seen.squared.data());
     }
 }
 
@@ -118,7 +144,7 @@ void Clearance::lower(std::vector<float>& field, const Patch& patch, const Patch
         const float* from =
             &patch.far[static_cast<std::size_t>(r - patch.row) * patch.columns + (c0 - patch.column)];
         float* to = &field[static_cast<std::size_t>(r) * columns_ + c0];
-        for (int c = 0; c < c1 - c0; ++c) to[c] = std::min(to[c], from[c]);
+        for (int c = 0; c < c1 - c0; ++c) to[c] = lesser(to[c], from[c]);
     }
 }
 

@@ -69,9 +69,15 @@ public:
     float y_of(int row) const { return y0_ + static_cast<float>(row) * cell_; }
 
 private:
+    /// What is to be known of some nodes in a row about one ring.
+    struct RowOfPatch {
+        std::vector<float> squared; ///< distances, in whole groups
+        std::vector<char>
+            crossed; ///< by node: 1 where the ring is crossed once between it and the one before
+    };
     void note_most(int column, int row, int columns, int rows);
     Patch patch_of(const FloatRing& ring, float x, float y, float nearer) const;
-    void row_of_patch(const FloatRing& ring, float x, float y, float nearer, Patch& patch, int row) const;
+    void see_row(const FloatRing& ring, float first, float py, float noted, int n, RowOfPatch& seen) const;
     void lower(std::vector<float>& field, const Patch& patch, const Patch& within) const;
 
     float x0_, y0_, cell_, per_cell_, reach_;

@@ -4,24 +4,66 @@
 
 namespace zesty {
 
-CellBox largest_free(const SheetRaster& sheet) {
-    // Row by row: how many free cells stand above each cell, and the largest rectangle under that skyline.
-    const int columns = sheet.columns();
-    std::vector<int> height(columns + 1, 0);
-    std::vector<int> rising;
-    CellBox best;
-    for (int y = 0; y < sheet.rows(); ++y) {
-        for (int x = 0; x < columns; ++x) height[x] = sheet.free(x, y) ? height[x] + 1 : 0;
-        rising.clear();
-        for (int x = 0; x <= columns; ++x) {
-            while (!rising.empty() && height[rising.back()] >= height[x]) {
-                const int h = height[rising.back()];
-                rising.pop_back();
-                const int from = rising.empty() ? 0 : rising.back() + 1;
-                const CellBox one{from, y + 1 - h, x - from, h};
+namespace {
+
+/// Rectangles of free cells that end in one row of a sheet, under the skyline of how many free cells stand
+/// above each other there.
+class Skyline {
+public:
+    explicit Skyline(int columns) : height_(columns + 1, 0), rising_(columns + 1, 0) {}
+
+    /// One more row; true for its cells that are free.
+    void descend(const std::vector<char>& free) {
+        for (std::size_t x = 0; x < free.size(); ++x) height_[x] = free[x] ? height_[x] + 1 : 0;
+    }
+
+    /// Looks at the columns from one up to another, none of which is free beside them.
+    void look(int from, int to, int row, CellBox& best) {
+        int top = 0;
+        for (int x = from; x <= to; ++x) {
+            const int here = x < to ? height_[x] : 0;
+            for (; top > 0 && height_[rising_[top - 1]] >= here; --top) {
+                const int h = height_[rising_[top - 1]];
+                const int left = top > 1 ? rising_[top - 2] + 1 : from;
+                const CellBox one{left, row + 1 - h, x - left, h};
                 if (one.cells() > best.cells()) best = one;
             }
-            rising.push_back(x);
+            rising_[top++] = x;
+        }
+    }
+
+private:
+    std::vector<int> height_;
+    std::vector<int> rising_; ///< columns, each higher than the one before
+};
+
+void read_row(const SheetRaster& sheet, int y, std::vector<char>& free) {
+    for (int x = 0; x < sheet.columns(); ++x) free[x] = y < sheet.rows() && sheet.free(x, y) ? 1 : 0;
+}
+
+} // namespace
+
+CellBox largest_free(const SheetRaster& sheet) {
+    const int columns = sheet.columns();
+    Skyline skyline(columns);
+    std::vector<char> free(columns, 0), below(columns, 0);
+    CellBox best;
+    read_row(sheet, 0, below);
+    for (int y = 0; y < sheet.rows(); ++y) {
+        free.swap(below);
+        read_row(sheet, y + 1, below);
+        skyline.descend(free);
+        for (int from = 0; from < columns;) {
+            if (!free[from]) {
+                ++from;
+                continue;
+            }
+            // Where everything goes on being free below, a larger rectangle ends there.
+            bool ends = false;
+            int to = from;
+            for (; to < columns && free[to]; ++to) ends = ends || !below[to];
+            if (ends) skyline.look(from, to, y, best);
+            from = to;
         }
     }
     return best;

@@ -66,7 +66,7 @@ ZESTY_WIDE float touch_of(const float* at, const int* step, int n, float per_ran
         float part[block];
         for (int i = 0; i < block; ++i) {
             const float far = at[step[from + i]];
-            part[i] = fall * std::min(far, 0.F) - std::min(1.F, std::max(far, 0.F) * per_range);
+            part[i] = fall * lesser(far, 0) - lesser(1, greater(far, 0) * per_range);
         }
         for (int half = block / 2; half > 0; half /= 2)
             for (int i = 0; i < half; ++i) part[i] += part[i + half];

@@ -5,6 +5,7 @@
 #include <cmath>
 #include <limits>
 #include <numeric>
+#include <optional>
 #include <random>
 
 namespace zesty {
@@ -76,6 +77,11 @@ public:
 
     /// Of the steps that may be done, the first of the order is set next.
     Timetable in_order(const std::vector<std::size_t>& order) const {
+        return *in_order(order, std::numeric_limits<double>::infinity());
+    }
+
+    /// The same; nothing, and soon, where it would end later than that.
+    std::optional<Timetable> in_order(const std::vector<std::size_t>& order, double latest) const {
         Timetable out;
         out.start.assign(steps_.size(), 0);
         out.pair.assign(steps_.size(), 0);
@@ -86,6 +92,7 @@ public:
                                                    [&](std::size_t i) { return may_be_done(i, done); });
             done[next] = 1;
             set_down(next, busy, out);
+            if (out.start[next] + tail_[next] > latest) return {};
         }
         return out;
     }
@@ -194,11 +201,13 @@ Timetable in_the_order_given(const Scheduling& scheduling, const Timetable& best
                 if (budget == 0 || stopped(stop)) return best;
                 --budget;
                 std::vector<std::size_t> other = moved(order, i, to);
-                Timetable t = scheduling.in_order(other);
-                if (const double gain = excess(now) - excess(t); gain > gained) {
+                std::optional<Timetable> t =
+                    scheduling.in_order(other, finish + excess(now) - gained + hardly);
+                if (!t) continue;
+                if (const double gain = excess(now) - excess(*t); gain > gained) {
                     gained = gain;
                     better_order = std::move(other);
-                    then = std::move(t);
+                    then = std::move(*t);
                 }
             }
         if (better_order.empty()) return best;
@@ -245,11 +254,11 @@ Timetable timetable(const std::vector<TimedStep>& steps, const TableTime& table,
         const std::size_t step = other[from];
         other.erase(other.begin() + static_cast<std::ptrdiff_t>(from));
         other.insert(other.begin() + static_cast<std::ptrdiff_t>(to), step);
-        Timetable then = scheduling.in_order(other);
-        if (then.finish > reached + hardly) continue;
-        reached = then.finish;
+        std::optional<Timetable> then = scheduling.in_order(other, reached + hardly);
+        if (!then) continue;
+        reached = then->finish;
         order = std::move(other);
-        if (better(then, best)) best = std::move(then);
+        if (better(*then, best)) best = std::move(*then);
     }
     return in_the_order_given(scheduling, best, stop);
 }

@@ -182,15 +182,22 @@ void Worker::run_proposal(const Project& project, quint64 number, const MoodWish
     finish([this, made = std::move(*pages)] { emit proposed(made); });
 }
 
+/// The next thing asked will be its plan: it is begun while the window may still be busy with being shown.
+void Worker::look_ahead(const Project& project) {
+    textures_for(project);
+    static_cast<void>(planner_.shapes(project));
+}
+
 void Worker::open(const QString& path) {
     post([this, path] {
         if (QFileInfo(path).suffix().toLower() == "zesty") {
-            auto opened = open_project_stamped(path);
-            if (opened)
-                report(
-                    [this, o = std::move(*opened), path] { emit opened_project(o.project, path, o.stamp); });
-            else
+            const auto opened = open_project_stamped(path);
+            if (opened) {
+                report([this, o = *opened, path] { emit opened_project(o.project, path, o.stamp); });
+                look_ahead(opened->project);
+            } else {
                 report_failure(opened.error());
+            }
             return;
         }
         if (auto read = drawing_to_cut(path)) {

@@ -94,6 +94,7 @@ private:
     /// After the drawing itself was reported.
     void report_bundle(const QString& path, std::vector<BundleDrawing> drawings);
     std::shared_ptr<const Textures> textures_for(const Project& project);
+    void look_ahead(const Project& project);
     void run_plan(const Project& project, quint64 number, bool first_look);
     void run_proposal(const Project& project, quint64 number, const MoodWish& wish);
 

@@ -14,6 +14,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QScrollArea>
+#include <QScrollBar>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -22,6 +23,7 @@ namespace zesty {
 namespace {
 
 constexpr int shelf_edge = 16, card_gap = 8, shelf_heading = 26, most_went = 12;
+constexpr std::size_t cards_at_once = 12; ///< made between two things somebody may do
 
 QString about_record(const PageRecord& r) {
     if (!r.facts) return "not finished";
@@ -47,6 +49,8 @@ ShelfView::ShelfView(BenchState& state, KeepDesk& desk, QWidget* parent) : QWidg
     scroll_->setWidgetResizable(false);
     scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll_->setFocusPolicy(Qt::NoFocus);
+    connect(scroll_->verticalScrollBar(), &QScrollBar::valueChanged, this, &ShelfView::make_in_sight);
+    connect(&making_, &QTimer::timeout, this, &ShelfView::make_more);
     column->addWidget(scroll_, 1);
     column->addWidget(new DrawerChange(state, desk, this));
     connect(&desk, &KeepDesk::changed, this, &ShelfView::refresh);
@@ -99,6 +103,7 @@ void ShelfView::look_for() {
 void ShelfView::showEvent(QShowEvent* event) {
     QWidget::showEvent(event);
     refresh();
+    making_.start();
 }
 
 void ShelfView::resizeEvent(QResizeEvent* event) {
@@ -118,19 +123,45 @@ void ShelfView::refresh() {
 
 void ShelfView::mark() {
     const PageRecord* r = desk_.record();
-    for (const Row& row : rows_)
-        for (PageCard* c : row.cards) c->setChecked(r ? c->uid() == r->uid : c->uid().empty());
+    for (PageCard* c : cards_) c->setChecked(r ? c->uid() == r->uid : c->uid().empty());
 }
 
-PageCard* ShelfView::card(const std::string& uid) {
-    auto* c = new PageCard(uid, shelf_);
+PageCard* ShelfView::make_card(int page) {
+    const PageRecord& r = shown_records_[static_cast<std::size_t>(page)];
+    auto* c = new PageCard(r.uid, shelf_);
+    c->say(words(r.title.empty() ? "Page" : r.title), about_record(r));
+    const PageRecord* picked = desk_.record();
+    c->setChecked(picked ? r.uid == picked->uid : r.uid.empty());
     c->installEventFilter(this);
-    connect(c, &QAbstractButton::clicked, this, [this, uid] {
+    connect(c, &QAbstractButton::clicked, this, [this, uid = r.uid] {
         desk_.pick(uid);
         mark();
     });
     connect(c, &PageCard::wants_picture, this, [this, c] { show_picture(*c); });
     return c;
+}
+
+/// In order, which is the order in which Tab goes through them.
+void ShelfView::make_up_to(std::size_t count) {
+    while (cards_.size() < std::min(count, places_.size())) {
+        const Place& place = places_[cards_.size()];
+        PageCard* c = make_card(place.page);
+        c->move(place.at);
+        if (shelf_->isVisible()) c->show();
+        cards_.push_back(c);
+    }
+}
+
+void ShelfView::make_in_sight() {
+    const int below = scroll_->verticalScrollBar()->value() + scroll_->viewport()->height();
+    const auto out_of_sight = std::find_if(places_.begin() + static_cast<std::ptrdiff_t>(cards_.size()),
+                                           places_.end(), [&](const Place& p) { return p.at.y() > below; });
+    make_up_to(static_cast<std::size_t>(out_of_sight - places_.begin()));
+}
+
+void ShelfView::make_more() {
+    if (isVisible()) make_up_to(cards_.size() + cards_at_once);
+    if (!isVisible() || cards_.size() == places_.size()) making_.stop();
 }
 
 /// Where it is not there yet, it is asked for.
@@ -143,21 +174,14 @@ void ShelfView::show_picture(PageCard& card) {
 }
 
 void ShelfView::show_pictures() {
-    for (const Row& row : rows_)
-        for (PageCard* c : row.cards)
-            if (c->isVisible() && !c->visibleRegion().isEmpty()) show_picture(*c);
+    for (PageCard* c : cards_)
+        if (c->isVisible() && !c->visibleRegion().isEmpty()) show_picture(*c);
 }
 
 void ShelfView::add_group(const QString& name, const std::vector<int>& pages) {
-    Row row{new QLabel(name, shelf_), {}};
-    row.name->setFont(theme::font(theme::Text::Body, true));
-    for (const int page : pages) {
-        const PageRecord& r = shown_records_[static_cast<std::size_t>(page)];
-        auto* c = card(r.uid);
-        c->say(words(r.title.empty() ? "Page" : r.title), about_record(r));
-        row.cards.push_back(c);
-    }
-    rows_.push_back(std::move(row));
+    rows_.push_back({new QLabel(name, shelf_), pages});
+    rows_.back().name->setFont(theme::font(theme::Text::Body, true));
+    for (const int page : pages) places_.push_back({page});
 }
 
 void ShelfView::add_where() {
@@ -189,6 +213,8 @@ void ShelfView::rebuild() {
     shown_ = desk_.groups();
     shown_records_ = desk_.records();
     rows_.clear();
+    places_.clear();
+    cards_.clear();
     where_.clear();
     empty_ = nullptr;
     shelf_ = new QWidget;
@@ -208,31 +234,32 @@ void ShelfView::rebuild() {
                 .arg(theme::px(20)));
         empty_ = label;
     }
-    scroll_->setWidget(shelf_);
     lay_out();
+    scroll_->setWidget(shelf_);
     shelf_->show();
+    making_.start();
 }
 
 /// Groups follow each other along the shelf, each under its name; returns where the next thing begins.
 int ShelfView::lay_out_cards(int columns, int y) {
     const int step = page_card_size().width() + card_gap;
     int column = 0;
+    std::size_t next = 0;
     for (const Row& row : rows_) {
-        bool named = false;
-        for (std::size_t i = 0; i < row.cards.size(); ++i) {
+        for (std::size_t i = 0; i < row.pages.size(); ++i) {
             if (column == columns) {
                 column = 0;
                 y += theme::px(shelf_heading) + page_card_size().height() + card_gap;
             }
-            if (!named) {
-                const int beside = std::min(columns - column, static_cast<int>(row.cards.size() - i));
+            if (i == 0) {
+                const int beside = std::min(columns - column, static_cast<int>(row.pages.size()));
                 row.name->setGeometry(shelf_edge + column * step + 4, y, beside * step - card_gap,
                                       theme::px(shelf_heading));
-                named = true;
             }
-            row.cards[i]->move(shelf_edge + column++ * step, y + theme::px(shelf_heading));
+            places_[next++].at = {shelf_edge + column++ * step, y + theme::px(shelf_heading)};
         }
     }
+    for (std::size_t i = 0; i < cards_.size(); ++i) cards_[i]->move(places_[i].at);
     return rows_.empty() ? y : y + theme::px(shelf_heading) + page_card_size().height() + card_gap;
 }
 
@@ -253,6 +280,7 @@ void ShelfView::lay_out() {
         y += high;
     }
     shelf_->resize(wide, y + shelf_edge);
+    make_in_sight();
 }
 
 bool ShelfView::eventFilter(QObject* watched, QEvent* event) {
@@ -271,25 +299,26 @@ bool ShelfView::eventFilter(QObject* watched, QEvent* event) {
 }
 
 /// To the nearest card that way.
-void ShelfView::go(PageCard* from, int key) {
-    PageCard* best = nullptr;
+void ShelfView::go(const PageCard* from, int key) {
+    std::size_t best = places_.size();
     double nearest = 1e12;
-    for (const Row& row : rows_)
-        for (PageCard* c : row.cards) {
-            const QPoint d = c->pos() - from->pos();
-            const bool there = (key == Qt::Key_Left && d.x() < 0 && d.y() == 0) ||
-                               (key == Qt::Key_Right && d.x() > 0 && d.y() == 0) ||
-                               (key == Qt::Key_Up && d.y() < 0) || (key == Qt::Key_Down && d.y() > 0);
-            const double far = std::abs(d.y()) * 10.0 + std::abs(d.x());
-            if (there && far < nearest) {
-                nearest = far;
-                best = c;
-            }
+    for (std::size_t i = 0; i < places_.size(); ++i) {
+        const QPoint d = places_[i].at - from->pos();
+        const bool there = (key == Qt::Key_Left && d.x() < 0 && d.y() == 0) ||
+                           (key == Qt::Key_Right && d.x() > 0 && d.y() == 0) ||
+                           (key == Qt::Key_Up && d.y() < 0) || (key == Qt::Key_Down && d.y() > 0);
+        const double far = std::abs(d.y()) * 10.0 + std::abs(d.x());
+        if (there && far < nearest) {
+            nearest = far;
+            best = i;
         }
-    if (!best) return;
-    best->setFocus();
-    scroll_->ensureWidgetVisible(best);
-    desk_.pick(best->uid());
+    }
+    if (best == places_.size()) return;
+    make_up_to(best + 1);
+    PageCard* card = cards_[best];
+    card->setFocus();
+    scroll_->ensureWidgetVisible(card);
+    desk_.pick(card->uid());
     mark();
 }
 

@@ -4,6 +4,7 @@
 #include "app/bench/choices.h"
 #include "app/keep/keep_desk.h"
 
+#include <QTimer>
 #include <QWidget>
 
 class QLabel;
@@ -32,12 +33,15 @@ private:
     void mark();
     void add_group(const QString& name, const std::vector<int>& pages);
     void add_where();
-    PageCard* card(const std::string& uid);
+    PageCard* make_card(int page);
+    void make_up_to(std::size_t count);
+    void make_in_sight();
+    void make_more();
     void show_picture(PageCard& card);
     void show_pictures();
     void lay_out();
     int lay_out_cards(int columns, int y);
-    void go(PageCard* from, int key);
+    void go(const PageCard* from, int key);
 
     KeepDesk& desk_;
     ChoiceRow<ShelfBy>* by_;
@@ -47,9 +51,18 @@ private:
     QWidget* shelf_ = nullptr;
     struct Row {
         QLabel* name;
-        std::vector<PageCard*> cards;
+        std::vector<int> pages;
     };
     std::vector<Row> rows_;
+    /// Where the cards of all rows stand, one row after another. Those in sight are made first, the others a
+    /// few at a time.
+    struct Place {
+        int page; ///< of shown_records_
+        QPoint at = {};
+    };
+    std::vector<Place> places_;
+    std::vector<PageCard*> cards_; ///< made so far, as the places begin
+    QTimer making_;
     std::vector<QWidget*> where_;
     std::vector<ShelfGroup> shown_;
     std::vector<PageRecord> shown_records_;

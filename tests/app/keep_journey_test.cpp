@@ -7,8 +7,10 @@
 #include "core/project/stash_at_hand.h"
 #include "core/stash/stock.h"
 #include "io/read_file.h"
+#include "io/stash_store.h"
 #include "support/demo.h"
 
+#include <QApplication>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPlainTextEdit>
@@ -163,6 +165,48 @@ TEST(KeepJourney, APageIsBegunAgainFromTheShelf) {
     EXPECT_EQ(bench.document().project().title, "Kite Hill again");
     EXPECT_TRUE(bench.document().project().keep.taken.empty());
     EXPECT_EQ(bench.document().project().set_out.cuts.size(), 1u);
+}
+
+TEST(KeepJourney, ALongShelfIsGoneThroughByKeysToItsEndAtOnce) {
+    constexpr int pages = 90;
+    Bench bench;
+    const auto filled = StashStore::open(bench.settings().stash_file())->change([](const Stash& now) {
+        Stash then = now;
+        for (int i = 0; i < pages; ++i) {
+            PageRecord r;
+            r.id = "page-" + std::to_string(i);
+            r.title = "Hill walk " + std::to_string(i + 1);
+            r.finished = "2026-10-" + std::string(i < 45 ? "11" : "24");
+            then.records.push_back(r);
+        }
+        return Result<Stash>(then);
+    });
+    ASSERT_TRUE(filled) << filled.error().message;
+    go_to_keep(bench);
+    auto* find = bench.window().findChild<QLineEdit*>("find-page");
+    QTest::keyClicks(find, "walk");
+    QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+    ASSERT_FALSE(cards(bench).empty()) << "those in sight are there at once";
+    EXPECT_LT(cards(bench).size(), std::size_t{pages}) << "the others are not waited for";
+    cards(bench)[0]->setFocus();
+    const auto focused = [] { return qobject_cast<PageCard*>(QApplication::focusWidget()); };
+    const PageCard* first = focused();
+    for (const PageCard* before = nullptr; focused() != before;) {
+        before = focused();
+        QTest::keyClick(focused(), Qt::Key_Down);
+    }
+    for (const PageCard* before = nullptr; focused() != before;) {
+        before = focused();
+        QTest::keyClick(focused(), Qt::Key_Right);
+    }
+    EXPECT_TRUE(QTest::qWaitFor([&] { return cards(bench).size() == pages; }));
+    for (const PageCard* c : cards(bench)) EXPECT_LE(c->y(), focused()->y());
+    EXPECT_EQ(focused(), cards(bench).back());
+    EXPECT_FALSE(focused()->visibleRegion().isEmpty()) << "the shelf follows the keys";
+    EXPECT_TRUE(focused()->isChecked());
+    EXPECT_FALSE(first->isChecked());
+    QTest::keyClick(focused(), Qt::Key_Backtab, Qt::ShiftModifier);
+    EXPECT_EQ(focused(), cards(bench)[pages - 2]) << "Tab goes from card to card in their order";
 }
 
 TEST(KeepJourney, TwoWindowsFinishPagesAtOnceAndTheDrawerStaysRight) {

@@ -20,14 +20,14 @@ constexpr double hardly = 1e-9;
 constexpr std::size_t few_steps = 9; ///< of which every order is tried
 constexpr std::size_t most_nodes = 400'000;
 
-/// When somebody or something is busy, in order.
+/// When somebody or something is busy, in order and apart.
 using BusyTimes = std::vector<std::pair<double, double>>;
 
 /// Where the first of the times that meets this stretch ends; its beginning where none does.
 double clear_of(const BusyTimes& busy, double from, double minutes) {
-    for (const auto& taken : busy)
-        if (taken.first < from + minutes - hardly && from < taken.second - hardly) return taken.second;
-    return from;
+    const auto next = std::partition_point(busy.begin(), busy.end(),
+                                           [&](const auto& taken) { return taken.second - hardly <= from; });
+    return next != busy.end() && next->first < from + minutes - hardly ? next->second : from;
 }
 
 void take(BusyTimes& busy, double from, double minutes) {
@@ -47,10 +47,14 @@ public:
         if (sittings_.empty()) sittings_.emplace_back();
         assert(std::isinf(sittings_.back().to) && !sittings_.back().away);
         tail_.assign(steps.size(), 0);
+        waits_for_.assign(steps.size(), 0);
+        followers_.resize(steps.size());
         for (std::size_t i = steps.size(); i-- > 0;) {
             tail_[i] += steps[i].hands + steps[i].dries;
             for (const std::size_t before : steps[i].after) {
                 assert(before < i);
+                ++waits_for_[i];
+                followers_[before].push_back(i);
                 tail_[before] = std::max(tail_[before], tail_[i]);
             }
         }
@@ -86,11 +90,14 @@ public:
         out.start.assign(steps_.size(), 0);
         out.pair.assign(steps_.size(), 0);
         Busy busy{std::vector<BusyTimes>(static_cast<std::size_t>(pairs_)), {}};
-        std::vector<char> done(steps_.size(), 0);
+        std::vector<int> waits = waits_for_; // by step; -1 once it is set
+        auto first = order.begin();          // that is not set
         for (std::size_t set = 0; set < steps_.size(); ++set) {
-            const std::size_t next = *std::find_if(order.begin(), order.end(),
-                                                   [&](std::size_t i) { return may_be_done(i, done); });
-            done[next] = 1;
+            while (waits[*first] < 0) ++first;
+            const std::size_t next =
+                *std::find_if(first, order.end(), [&](std::size_t i) { return waits[i] == 0; });
+            waits[next] = -1;
+            for (const std::size_t after : followers_[next]) --waits[after];
             set_down(next, busy, out);
             if (out.start[next] + tail_[next] > latest) return {};
         }
@@ -169,6 +176,8 @@ private:
     const std::vector<TimedStep>& steps_;
     int pairs_;
     std::vector<SittingSpan> sittings_;
+    std::vector<int> waits_for_;                      ///< by step: how many must be done before
+    std::vector<std::vector<std::size_t>> followers_; ///< by step: those that wait for it
     std::vector<double> tail_; ///< by step: from its beginning to the end of all that waits for it
 };
 

@@ -16,7 +16,7 @@ struct EdgeFromRow {
     float per_length; ///< one by its length squared
 };
 
-constexpr int wide = 8; ///< nodes at once
+constexpr int wide = Clearance::wide; ///< nodes at once
 
 /// Squared distances of the nodes from one up to another, in whole groups, to one more edge; node 0 is at
 /// `first`, each next one `cell` farther.
@@ -32,6 +32,41 @@ ZESTY_WIDE void nearer_of_edge(const EdgeFromRow e, float first, float cell, int
             const float ex = px[i] - t[i] * e.dx, ey = e.below - t[i] * e.dy;
             squared[node + i] = lesser(squared[node + i], ex * ex + ey * ey);
         }
+    }
+}
+
+/// Columns and rows of nodes, and what is beyond them.
+struct Grid {
+    const float* field;
+    int columns, rows;
+    float beyond;
+};
+
+/// Between the nodes, linearly; gx and gy count nodes.
+ZESTY_WIDE void between_nodes(const Grid grid, const float* gx, const float* gy, float* out) {
+    const auto right = static_cast<float>(grid.columns - 1), bottom = static_cast<float>(grid.rows - 1);
+    int node[wide], within[wide];
+    float u[wide], v[wide];
+    for (int i = 0; i < wide; ++i) {
+        within[i] = (gx[i] >= 0) & (gy[i] >= 0) & (gx[i] < right) & (gy[i] < bottom);
+        const float x = lesser(greater(0, gx[i]), right - 1), y = lesser(greater(0, gy[i]), bottom - 1);
+        const int column = static_cast<int>(x), row = static_cast<int>(y);
+        u[i] = x - static_cast<float>(column);
+        v[i] = y - static_cast<float>(row);
+        node[i] = row * grid.columns + column;
+    }
+    float above[wide], above_right[wide], below[wide], below_right[wide];
+    for (int i = 0; i < wide; ++i) {
+        const float* p = grid.field + node[i];
+        above[i] = p[0];
+        above_right[i] = p[1];
+        below[i] = p[grid.columns];
+        below_right[i] = p[grid.columns + 1];
+    }
+    for (int i = 0; i < wide; ++i) {
+        const float up = above[i] + u[i] * (above_right[i] - above[i]);
+        const float at = up + v[i] * (below[i] + u[i] * (below_right[i] - below[i]) - up);
+        out[i] = within[i] != 0 ? at : grid.beyond;
     }
 }
 
@@ -80,6 +115,15 @@ void Clearance::note_most(int column, int row, int columns, int rows) {
             most_[static_cast<std::size_t>(r) * blocks_across_ + c] =
                 most_of_block(node(c * block, r * block), columns_, right, down, -reach_);
         }
+}
+
+void Clearance::at_all(float x, float y, const float* xs, const float* ys, float* out) const {
+    float gx[wide], gy[wide];
+    for (int i = 0; i < wide; ++i) {
+        gx[i] = (x + xs[i] - x0_) * per_cell_;
+        gy[i] = (y + ys[i] - y0_) * per_cell_;
+    }
+    between_nodes({field_.data(), columns_, rows_, -reach_}, gx, gy, out);
 }
 
 int Clearance::column_at(float x) const {

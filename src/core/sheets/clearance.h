@@ -44,6 +44,9 @@ public:
         const float above = p[0] + u * (p[1] - p[0]);
         return above + v * (q[0] + u * (q[1] - q[0]) - above);
     }
+    static constexpr int wide = 8;
+    /// The same at so many places (x + xs[i], y + ys[i]) at once.
+    void at_all(float x, float y, const float* xs, const float* ys, float* out) const;
     float reach() const { return reach_; }
     float cell() const { return cell_; }
 

@@ -252,9 +252,11 @@ float Touching::score(int piece, const Clearance& clear, const CrowdSpot& spot, 
         const float room = clear.at(spot.x + poles_.x[i], spot.y + poles_.y[i]);
         sum += 2 * fall * std::min(0.F, room - std::min(poles_.r[i], clear.reach()));
     }
-    for (std::size_t i = 0; i < p.x.size() && sum >= least; ++i) {
-        const float far = clear.at(spot.x + p.x[i], spot.y + p.y[i]);
-        sum += far >= 0 ? -std::min(1.F, far / close_by) : fall * far;
+    static_assert(block == Clearance::wide);
+    for (std::size_t from = 0; from < p.x.size() && sum >= least; from += block) {
+        float far[block];
+        clear.at_all(spot.x, spot.y, &p.x[from], &p.y[from], far);
+        for (const float f : far) sum += f >= 0 ? -std::min(1.F, f / close_by) : fall * f;
     }
     return sum < least ? lowest : sum / all;
 }

@@ -11,9 +11,11 @@
 #include "support/demo.h"
 
 #include <QApplication>
+#include <QCheckBox>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPlainTextEdit>
+#include <QPushButton>
 #include <QTest>
 #include <gtest/gtest.h>
 
@@ -165,6 +167,39 @@ TEST(KeepJourney, APageIsBegunAgainFromTheShelf) {
     EXPECT_EQ(bench.document().project().title, "Kite Hill again");
     EXPECT_TRUE(bench.document().project().keep.taken.empty());
     EXPECT_EQ(bench.document().project().set_out.cuts.size(), 1u);
+}
+
+TEST(KeepJourney, DropOutsComeBackAsScrapsOrAsEmbellishmentsOrNotAtAll) {
+    Bench bench;
+    go_to_keep(bench);
+    const Project before = bench.document().project();
+    QCheckBox* scraps = nullptr;
+    for (QCheckBox* box : bench.window().findChildren<QCheckBox*>())
+        if (box->isVisible() && box->text() == "Large drop-outs become scraps") scraps = box;
+    ASSERT_NE(scraps, nullptr);
+    EXPECT_TRUE(scraps->isChecked());
+    click(scraps);
+    bench.settle();
+    EXPECT_FALSE(bench.document().project().keep.drop_outs);
+    bench.document().history().undo();
+    bench.settle();
+    EXPECT_TRUE(bench.document().project() == before);
+    EXPECT_TRUE(scraps->isChecked());
+    const auto things = [&] { return stash_of(bench).embellishments.size(); };
+    const std::size_t had = things();
+    QPushButton* of_cuts = button(bench, "Keep the cut's drop-outs");
+    ASSERT_NE(of_cuts, nullptr);
+    click(of_cuts);
+    bench.settle();
+    EXPECT_GT(things(), had) << "the kite's cardstock is not in the stash";
+    bench.document().history().undo();
+    bench.settle();
+    EXPECT_EQ(things(), had);
+    bench.document().change("Cut from a paper of the stash", [](Project& p) {
+        for (PlacedCut& cut : p.set_out.cuts) cut.paper = p.stash->papers[0].id;
+    });
+    bench.settle();
+    EXPECT_TRUE(of_cuts->isHidden()) << "they come back as scraps of that paper";
 }
 
 TEST(KeepJourney, ALongShelfIsGoneThroughByKeysToItsEndAtOnce) {

@@ -3,8 +3,10 @@
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/build/step.h"
+#include "core/project/drop_outs.h"
 #include "core/sentences.h"
 
+#include <QCheckBox>
 #include <QHBoxLayout>
 #include <QLineEdit>
 #include <QPlainTextEdit>
@@ -106,6 +108,22 @@ void RecordPart::build_doing() {
     back_ = button(Act::PutBackPage, "Put everything back");
     for (QPushButton* b : {finish_, some_, back_}) r->addWidget(b);
     r->addStretch(1);
+    drop_outs_ = new QCheckBox("Large drop-outs become scraps", this);
+    drop_outs_->setToolTip(
+        "What drops out of cuts made of your papers goes back into the drawer, where it is large enough");
+    connect(drop_outs_, &QCheckBox::clicked, this, [this](bool on) {
+        document_.change(on ? "Keep drop-outs as scraps" : "Keep no drop-outs",
+                         [&](Project& p) { p.keep.drop_outs = on; });
+    });
+    column_->addWidget(drop_outs_);
+    of_cuts_ =
+        push("Keep the cut's drop-outs",
+             "The cut's own cardstock is not in the stash: what drops out of it becomes embellishments, "
+             "alike ones counted together",
+             [this] { keep_drop_outs_of_cuts(); });
+    r = row({});
+    r->addWidget(of_cuts_);
+    r->addStretch(1);
     again_row_ = row_of_its_own("Again", r);
     r->addWidget(button(Act::OtherPapers, "Other papers"));
     r->addWidget(button(Act::OtherCut, "Other cut"));
@@ -173,6 +191,16 @@ void RecordPart::show_times() {
     sheets_->show_sheets(desk_.sheets());
 }
 
+void RecordPart::keep_drop_outs_of_cuts() {
+    const auto plan = state_.own_plan();
+    if (!plan) return;
+    document_.change_papers("Keep the drop-outs", [&](Stash stash) {
+        for (const int cut : cuts_from_elsewhere(desk_.project()))
+            stash = with_drop_outs(std::move(stash), desk_.project(), *plan, cut);
+        return stash;
+    });
+}
+
 void RecordPart::refresh() {
     const PageRecord* r = desk_.record();
     const bool here = desk_.of_the_page();
@@ -202,6 +230,10 @@ void RecordPart::refresh() {
     finish_->setEnabled(look && actions_[Act::FinishPage]->isEnabled());
     some_->setVisible(here && look && look->some_cut && page.keep.finished.empty());
     back_->setVisible(here && (!page.keep.taken.empty() || !page.keep.finished.empty()));
+    const bool to_finish = here && look && page.keep.finished.empty();
+    drop_outs_->setVisible(to_finish);
+    drop_outs_->setChecked(page.keep.drop_outs);
+    of_cuts_->setVisible(to_finish && !cuts_from_elsewhere(page).empty());
     again_row_->setVisible(r != nullptr);
     photo_->setVisible(r != nullptr);
     forget_->setVisible(r != nullptr && !here);

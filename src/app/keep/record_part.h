@@ -6,6 +6,7 @@
 
 #include <QTimer>
 
+class QCheckBox;
 class QLineEdit;
 class QPlainTextEdit;
 
@@ -28,6 +29,7 @@ private:
     void typed(QWidget* in);
     void take_what_is_typed();
     void show_times();
+    void keep_drop_outs_of_cuts();
 
     KeepDesk& desk_;
     QLabel* title_;
@@ -44,6 +46,8 @@ private:
     QPushButton* finish_;
     QPushButton* some_;
     QPushButton* back_;
+    QCheckBox* drop_outs_;
+    QPushButton* of_cuts_;
     QWidget* again_row_;
     QPushButton* photo_;
     QPushButton* forget_;

@@ -13,9 +13,14 @@ namespace {
 constexpr double least_side = 6;      ///< mm
 constexpr double cut_thickness = 0.3; ///< mm, of the paper a cut is made of
 
+/// In the stash; -1 where it is not there.
+int paper_of_cut(const Project& project, const PlacedCut& cut) {
+    return project.stash && !cut.paper.empty() ? project.stash->find(cut.paper) : -1;
+}
+
 Rgb colour_of_cut(const Project& project, int cut) {
     const PlacedCut& placed = project.set_out.cuts[static_cast<std::size_t>(cut)];
-    const int paper = project.stash && !placed.paper.empty() ? project.stash->find(placed.paper) : -1;
+    const int paper = paper_of_cut(project, placed);
     if (paper >= 0) return project.stash->papers[static_cast<std::size_t>(paper)].colour;
     return placed.colour.value_or(white_cut);
 }
@@ -68,6 +73,15 @@ Stash with_drop_outs(Stash stash, const Project& project, const Plan& plan, int 
         if (!add_or_count(stash.embellishments, std::move(fresh))) break;
     }
     return stash;
+}
+
+std::vector<int> cuts_from_elsewhere(const Project& project) {
+    std::vector<int> out;
+    const auto& cuts = project.set_out.cuts;
+    for (std::size_t i = 0; i < cuts.size(); ++i)
+        if (!cuts[i].pieces_from_paper && paper_of_cut(project, cuts[i]) < 0)
+            out.push_back(static_cast<int>(i));
+    return out;
 }
 
 } // namespace zesty

@@ -11,4 +11,8 @@ namespace zesty {
 /// another paper. The same ones again add to their counts.
 Stash with_drop_outs(Stash stash, const Project& project, const Plan& plan, int cut);
 
+/// The cuts, by their places, whose own paper is not in the stash: finishing puts none of their drop-outs
+/// back.
+std::vector<int> cuts_from_elsewhere(const Project& project);
+
 } // namespace zesty

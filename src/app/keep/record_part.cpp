@@ -231,9 +231,10 @@ void RecordPart::refresh() {
     some_->setVisible(here && look && look->some_cut && page.keep.finished.empty());
     back_->setVisible(here && (!page.keep.taken.empty() || !page.keep.finished.empty()));
     const bool to_finish = here && look && page.keep.finished.empty();
-    drop_outs_->setVisible(to_finish);
+    const std::size_t elsewhere = cuts_from_elsewhere(page).size();
+    drop_outs_->setVisible(to_finish && elsewhere < page.set_out.cuts.size());
     drop_outs_->setChecked(page.keep.drop_outs);
-    of_cuts_->setVisible(to_finish && !cuts_from_elsewhere(page).empty());
+    of_cuts_->setVisible(to_finish && elsewhere > 0);
     again_row_->setVisible(r != nullptr);
     photo_->setVisible(r != nullptr);
     forget_->setVisible(r != nullptr && !here);

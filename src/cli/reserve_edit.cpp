@@ -1,5 +1,6 @@
 #include "cli/reserve_edit.h"
 
+#include "cli/command.h"
 #include "cli/typed.h"
 #include "core/project/later.h"
 #include "core/project/planner.h"

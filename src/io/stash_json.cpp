@@ -9,6 +9,7 @@
 #include "io/fields/small_things.h"
 #include "io/json_shapes.h"
 #include "io/paper_look.h"
+#include "io/picture.h"
 #include "io/read_file.h"
 #include "io/stash_store.h"
 #include "io/trace/sheet_picture.h"

@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/stash/sharing.h"
+#include "io/fields/keep.h"
 #include "io/fields/small_things.h"
 #include "io/json_shapes.h"
 #include "io/read_file.h"

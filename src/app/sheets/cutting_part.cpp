@@ -1,5 +1,6 @@
 #include "app/sheets/cutting_part.h"
 
+#include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"

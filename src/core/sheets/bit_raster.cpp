@@ -177,17 +177,7 @@ void SheetRaster::set_run(int y, int from, int to) {
 
 namespace {
 
-/// Word i of the row shifted so that bit x comes from bit x + by; beyond the row everything is blocked.
-inline std::uint64_t shifted(const std::uint64_t* row, int words, int i, int by) {
-    const int w = i + by / 64;
-    const int b = by % 64;
-    const std::uint64_t low = w < words ? row[w] : ~std::uint64_t{0};
-    if (b == 0) return low;
-    const std::uint64_t high = w + 1 < words ? row[w + 1] : ~std::uint64_t{0};
-    return (low >> b) | (high << (64 - b));
-}
-
-/// Adds to every word of `bad` what the row has there once it is shifted like that.
+/// Adds to `bad` the row shifted so that bit x comes from bit x + by; beyond the row everything is blocked.
 void add_shifted(const std::uint64_t* row, int words, int by, std::uint64_t* bad) {
     const int past = std::min(words, by / 64), b = by % 64;
     const int last = words - past - 1; // the word from which on the row ends
@@ -207,7 +197,8 @@ void SheetRaster::refresh(int y) {
         const Word* from = row(level - 1, y);
         Word* to = row(level, y);
         const int by = 1 << (level - 1);
-        for (int i = 0; i < words_; ++i) to[i] = from[i] | shifted(from, words_, i, by);
+        std::copy_n(from, words_, to);
+        add_shifted(from, words_, by, to);
     }
 }
 

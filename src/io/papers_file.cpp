@@ -1,6 +1,7 @@
 #include "io/papers_file.h"
 
 #include "core/stash/sharing.h"
+#include "io/picture.h"
 #include "io/read_file.h"
 #include "io/stash_csv.h"
 
@@ -18,15 +19,10 @@ QString file_name(const std::string& name) {
     return clean.startsWith("..") || QDir::isAbsolutePath(clean) ? QFileInfo(clean).fileName() : clean;
 }
 
-bool is_picture(const QString& path) {
-    const QString ending = QFileInfo(path).suffix().toLower();
-    return ending == "png" || ending == "jpg" || ending == "jpeg";
-}
-
 Result<Stash> read_folder(const QString& path) {
     Stash out;
     for (const QFileInfo& file : QDir(path).entryInfoList(QDir::Files, QDir::Name)) {
-        if (!is_picture(file.fileName())) continue;
+        if (!named_as_picture(file.fileName())) continue;
         auto one = paper_from_picture(file.filePath());
         if (!one) return one;
         adopt(out, one->papers.front(), one->pictures);
@@ -40,7 +36,7 @@ Result<Stash> read_folder(const QString& path) {
 
 Result<Stash> read_papers(const QString& path) {
     if (QFileInfo(path).isDir()) return read_folder(path);
-    if (is_picture(path)) return paper_from_picture(path);
+    if (named_as_picture(path)) return paper_from_picture(path);
     if (!path.endsWith(".csv", Qt::CaseInsensitive)) return read_stash(path);
     const auto data = read_file(path);
     if (!data) return tl::make_unexpected(data.error());

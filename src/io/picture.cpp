@@ -38,6 +38,11 @@ tl::unexpected<Error> damaged() {
 
 } // namespace
 
+bool named_as_picture(const QString& path) {
+    const QString ending = QFileInfo(path).suffix().toLower();
+    return ending == "png" || ending == "jpg" || ending == "jpeg";
+}
+
 Result<void> check_picture(const QByteArray& data) {
     if (data.startsWith("\x89PNG") && !sound_png(data)) return damaged();
     QBuffer buffer;

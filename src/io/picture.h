@@ -17,6 +17,9 @@ namespace zesty {
 /// while it is read; an invalid size keeps it.
 Result<QImage> read_picture(const QByteArray& data, QSize fit = {});
 
+/// By its ending: PNG or JPEG.
+bool named_as_picture(const QString& path);
+
 /// Whether read_picture() would begin to read it, told from its head alone.
 Result<void> check_picture(const QByteArray& data);
 

@@ -1,10 +1,10 @@
 #include "io/zip.h"
 
+#include "io/picture.h"
+
 #include <QBuffer>
 #include <QDateTime>
 #include <QFile>
-#include <QFileInfo>
-#include <QStringList>
 #include <quazip/quazip.h>
 #include <quazip/quazipfile.h>
 #include <zlib.h>
@@ -23,13 +23,9 @@ tl::unexpected<Error> not_packed() {
     return fail(ErrorKind::Unwritable, "it cannot be packed");
 }
 
-/// Pictures are packed in themselves: doing it again takes longer than all the rest and gains nothing.
-int level_for(const QString& path, int of_others) {
-    static const QStringList pictures{"png", "jpg", "jpeg"};
-    return pictures.contains(QFileInfo(path).suffix().toLower()) ? Z_NO_COMPRESSION : of_others;
-}
-
 bool add_to(QuaZip& archive, const QString& path, QIODevice& bytes, int level) {
+    // Pictures are packed in themselves: doing it again takes longer than all the rest and gains nothing.
+    if (named_as_picture(path)) level = Z_NO_COMPRESSION;
     QuaZipFile file(&archive);
     QuaZipNewInfo info(path);
     // No clock: the same entries give the same file.
@@ -88,7 +84,7 @@ Result<QByteArray> packed(const std::vector<ZipEntry>& entries) {
         QBuffer source;
         source.setData(bytes);
         source.open(QIODevice::ReadOnly);
-        if (!add_to(archive, path, source, level_for(path, Z_DEFAULT_COMPRESSION))) return not_packed();
+        if (!add_to(archive, path, source, Z_DEFAULT_COMPRESSION)) return not_packed();
     }
     archive.close();
     return buffer.data();
@@ -102,7 +98,7 @@ Result<void> pack_files(const std::vector<ZipFile>& files, const QString& to) {
     for (const ZipFile& f : files) {
         QFile source(f.file);
         if (!source.open(QIODevice::ReadOnly)) return not_packed();
-        if (!add_to(archive, f.path, source, level_for(f.path, Z_BEST_SPEED))) return not_packed();
+        if (!add_to(archive, f.path, source, Z_BEST_SPEED)) return not_packed();
     }
     archive.close();
     if (archive.getZipError() != ZIP_OK) return not_packed();

@@ -228,9 +228,9 @@ void RecordPart::refresh() {
     const FinishLook* look = desk_.look();
     finish_->setVisible(here && (page.keep.finished.empty() || (look && !look->all.nothing())));
     finish_->setEnabled(look && actions_[Act::FinishPage]->isEnabled());
-    some_->setVisible(here && look && look->some_cut && page.keep.finished.empty());
-    back_->setVisible(here && (!page.keep.taken.empty() || !page.keep.finished.empty()));
     const bool to_finish = here && look && page.keep.finished.empty();
+    some_->setVisible(to_finish && look->some_cut);
+    back_->setVisible(here && (!page.keep.taken.empty() || !page.keep.finished.empty()));
     const std::size_t elsewhere = cuts_from_elsewhere(page).size();
     drop_outs_->setVisible(to_finish && elsewhere < page.set_out.cuts.size());
     drop_outs_->setChecked(page.keep.drop_outs);
@@ -239,7 +239,7 @@ void RecordPart::refresh() {
     photo_->setVisible(r != nullptr);
     forget_->setVisible(r != nullptr && !here);
     QStringList said;
-    if (here && look && page.keep.finished.empty())
+    if (to_finish)
         for (const std::string& lacks : look->all.without) said << words(lacks);
     says_->setText(said.join(" "));
     says_->setVisible(!said.isEmpty());

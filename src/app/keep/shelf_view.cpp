@@ -121,17 +121,21 @@ void ShelfView::refresh() {
     mark();
 }
 
-void ShelfView::mark() {
+/// The page on the bench has no uid.
+bool ShelfView::picked(const std::string& uid) const {
     const PageRecord* r = desk_.record();
-    for (PageCard* c : cards_) c->setChecked(r ? c->uid() == r->uid : c->uid().empty());
+    return r ? uid == r->uid : uid.empty();
+}
+
+void ShelfView::mark() {
+    for (PageCard* c : cards_) c->setChecked(picked(c->uid()));
 }
 
 PageCard* ShelfView::make_card(int page) {
     const PageRecord& r = shown_records_[static_cast<std::size_t>(page)];
     auto* c = new PageCard(r.uid, shelf_);
     c->say(words(r.title.empty() ? "Page" : r.title), about_record(r));
-    const PageRecord* picked = desk_.record();
-    c->setChecked(picked ? r.uid == picked->uid : r.uid.empty());
+    c->setChecked(picked(r.uid));
     c->installEventFilter(this);
     connect(c, &QAbstractButton::clicked, this, [this, uid = r.uid] {
         desk_.pick(uid);

@@ -33,6 +33,7 @@ private:
     void mark();
     void add_group(const QString& name, const std::vector<int>& pages);
     void add_where();
+    bool picked(const std::string& uid) const;
     PageCard* make_card(int page);
     void make_up_to(std::size_t count);
     void make_in_sight();

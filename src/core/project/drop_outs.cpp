@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/names.h"
+#include "core/project/stash_at_hand.h"
 #include "core/stash/new_things.h"
 
 #include <algorithm>
@@ -15,7 +16,7 @@ constexpr double cut_thickness = 0.3; ///< mm, of the paper a cut is made of
 
 /// In the stash; -1 where it is not there.
 int paper_of_cut(const Project& project, const PlacedCut& cut) {
-    return project.stash && !cut.paper.empty() ? project.stash->find(cut.paper) : -1;
+    return cut.paper.empty() ? -1 : stash_at_hand(project).find(cut.paper);
 }
 
 Rgb colour_of_cut(const Project& project, int cut) {

@@ -11,9 +11,10 @@ import sys
 
 root = pathlib.Path(__file__).resolve().parents[2]
 words = re.compile(r"[A-Za-z_]\w*")
-# What a name may follow without being declared there.
+# As in check.py; a name that a part may not use is another thing of that name.
 may_use = {"core": ["core"], "devices": ["core", "devices"], "io": ["core", "io"], "app": ["core", "io", "devices", "app"],
            "cli": ["core", "io", "devices", "cli"]}
+# A name after one of these is not declared there.
 no_types = {"return", "else", "case", "co_return", "new", "throw", "not", "and", "or", "delete", "typename", "operator"}
 
 
@@ -47,11 +48,13 @@ def values_of(header):
 
 
 def declared_in(text, name):
-    """Whether a source has a thing of that name itself: a local, a parameter, a member, a function."""
+    """Whether a source has a thing of that name itself: a local, a parameter, a member, a function, a value of an enum."""
     before = [m[1] for m in re.finditer(rf"([\w>\]&*]+)[&*]*\s+[&*]*{name}\b", text)]
-    return any(b not in no_types and b not in ("&&", "||", "&", "*") for b in before) or \
-        re.search(rf"[\[,]\s*&?{name}\s*[\],=]|^\s+[\w:<>]+ [\w, ]*\b{name}[^()]*;|enum [^{{;]*\{{[^}}]*\b{name}\b",
-                  text, re.M) is not None
+    if any(b not in no_types and b not in ("&&", "||", "&", "*") for b in before):
+        return True
+    bound = rf"auto[&\s]*\[[^\]]*\b{name}\b"
+    one_of_several = rf"^\s+(?!return\b)[\w:<>]+[&*]? [^;]*,\s*{name}(?:\s=[^;=][^;]*|,[^;]*)?;"
+    return re.search(rf"{bound}|{one_of_several}|enum [^{{;]*\{{[^}}]*\b{name}\b", text, re.M) is not None
 
 
 class Sources:
@@ -120,12 +123,15 @@ def every_text():
 def finds_what_is_wrong():
     """A check that can find nothing would be worse than none."""
     def missing(using):
-        texts = {"src/core/kite.h": "struct Kite {\n    int bows;\n};\nKite kite_of(int bows);\ninline constexpr int most_bows = 9;\n",
-                 "src/core/by_way.h": '#include "core/kite.h"\n', "src/core/said.h": "struct Kite;\n", "src/core/a.cpp": using}
+        kite = "struct Kite {\n    int bows;\n};\nKite kite_of(int bows);\ninline constexpr int most_bows = 9;\n"
+        texts = {"src/core/kite.h": kite, "src/core/by_way.h": '#include "core/kite.h"\n',
+                 "src/core/said.h": "struct Kite;\n", "src/core/a.cpp": using}
         return list(Sources(texts).missing("src/core/a.cpp"))
 
     assert len(missing("Kite kite;\n")) == 1
     assert len(missing("int f() { return kite_of(most_bows).bows; }\n")) == 2
+    assert len(missing("int f() {\n    return most_bows;\n}\n")) == 1
+    assert len(missing("int f(int a) {\n    return g(a, most_bows, a);\n}\n")) == 1
     assert len(missing('#include "core/said.h"\nvoid f() { Kite{1}; }\n')) == 1
     assert not missing('#include "core/kite.h"\nKite kite;\n')
     assert not missing('#include "core/by_way.h"\nint f() { return kite_of(most_bows).bows; }\n')

@@ -27,8 +27,27 @@ std::string today() {
     return QDate::currentDate().toString(Qt::ISODate).toStdString();
 }
 
+void say_things_left(const Project& project, const Finishing& finishing) {
+    const auto say = [](const std::string& what, int before, int after) {
+        std::cout << "  " << what << "; " << before << " before, ";
+        if (after > 0)
+            std::cout << after << " after";
+        else
+            std::cout << "none after";
+    };
+    for (const EmbellishmentsLeft& e : embellishments_left(project, finishing)) {
+        say(e.thing.name + ": " + std::to_string(e.thing.count - e.after), e.thing.count, e.after);
+        std::cout << "\n";
+    }
+    for (const LettersLeft& l : letters_left(project, finishing)) {
+        say(l.name + ": " + count_of(static_cast<std::size_t>(l.before - l.after), "letter", "letters"),
+            l.before, l.after);
+        if (!l.last.empty()) std::cout << "; the last " << in_a_row(l.last);
+        std::cout << "\n";
+    }
+}
+
 void say_before_and_after(const Project& project, const Finishing& finishing, FinishWhat what) {
-    const Stash& stash = stash_at_hand(project);
     if (!project.keep.finished.empty())
         std::cout << "Finished on " << date_in_words(project.keep.finished) << ".\n";
     if (finishing.nothing()) {
@@ -38,7 +57,7 @@ void say_before_and_after(const Project& project, const Finishing& finishing, Fi
     }
     std::cout << (what == FinishWhat::Everything ? "Finishing takes:\n" : "What has been cut takes:\n");
     for (const BeforeAndAfter& b : before_and_after(project, finishing)) {
-        std::cout << "  " << stash.papers[static_cast<std::size_t>(b.paper)].name << ": "
+        std::cout << "  " << b.name << ": "
                   << count_of(static_cast<std::size_t>(b.sheets), "sheet", "sheets");
         if (b.scraps_back > 0)
             std::cout << ", " << count_of(static_cast<std::size_t>(b.scraps_back), "scrap goes", "scraps go")
@@ -49,14 +68,7 @@ void say_before_and_after(const Project& project, const Finishing& finishing, Fi
         else
             std::cout << "none after\n";
     }
-    for (const auto& [id, count] : finishing.things.embellishments)
-        std::cout << "  " << count << " x " << stash.embellishment(id)->name << "\n";
-    for (const auto& [set, pieces] : finishing.things.letters) {
-        int letters = 0;
-        for (const auto& [piece, count] : pieces) letters += count;
-        std::cout << "  " << count_of(static_cast<std::size_t>(letters), "letter", "letters") << " of "
-                  << stash.letter_set(set)->name << "\n";
-    }
+    say_things_left(project, finishing);
     for (const std::string& lacks : finishing.without) std::cout << "  " << lacks << "\n";
 }
 

@@ -17,10 +17,17 @@ json finishing_json(const Project& project, const Finishing& finishing) {
                           {"scraps_back", b.scraps_back},
                           {"before_mm2", b.before},
                           {"after_mm2", b.after}});
-    for (const auto& [id, count] : finishing.things.embellishments)
-        things.push_back({{"id", id}, {"count", count}});
-    for (const auto& [set, pieces] : finishing.things.letters)
-        letters.push_back({{"set", set}, {"pieces", pieces}});
+    for (const EmbellishmentsLeft& e : embellishments_left(project, finishing))
+        things.push_back({{"id", e.thing.id},
+                          {"count", e.thing.count - e.after},
+                          {"before", e.thing.count},
+                          {"after", e.after}});
+    for (const LettersLeft& l : letters_left(project, finishing))
+        letters.push_back({{"set", l.set},
+                           {"pieces", l.taken},
+                           {"before", l.before},
+                           {"after", l.after},
+                           {"last", l.last}});
     return {
         {"papers", papers}, {"embellishments", things}, {"letters", letters}, {"without", finishing.without}};
 }

@@ -2,7 +2,7 @@
 // What `zesty keep` answers programs: zesty-keep/1 of a page, and what is asked of the shelf.
 
 #include "core/keep/look_back.h"
-#include "core/project/finishing.h"
+#include "core/project/before_and_after.h"
 
 #include <nlohmann/json.hpp>
 

@@ -38,6 +38,14 @@ std::vector<PageCard*> cards(Bench& bench) {
     return out;
 }
 
+/// What the drawer before and after says.
+QStringList cards_of_the_drawer(Bench& bench) {
+    QStringList out;
+    for (const QWidget* w : bench.window().findChild<QWidget*>("drawer-change")->findChildren<QWidget*>())
+        if (!w->accessibleName().isEmpty()) out << w->accessibleName();
+    return out;
+}
+
 /// The demo at Keep, its papers in the stash.
 void go_to_keep(Bench& bench) {
     bench.open(demo::project());
@@ -185,6 +193,19 @@ TEST(KeepJourney, DropOutsComeBackAsScrapsOrAsEmbellishmentsOrNotAtAll) {
     click(of_cuts);
     bench.settle();
     EXPECT_GT(things(), had);
+    const Embellishment& drop_out = stash_at_hand(bench.document().project()).embellishments.back();
+    const QString card =
+        QString::fromStdString(drop_out.name + ": ") +
+        (drop_out.count == 1 ? QString("all of them")
+                             : QString("%1 of %2 stay").arg(drop_out.count - 1).arg(drop_out.count));
+    EXPECT_FALSE(cards_of_the_drawer(bench).contains(card));
+    bench.document().change("Put a drop-out on the page", [id = drop_out.id](Project& p) {
+        p.dress.embellishments.push_back({id, {30, 30}, 0, {}});
+    });
+    bench.settle();
+    EXPECT_TRUE(cards_of_the_drawer(bench).contains(card))
+        << cards_of_the_drawer(bench).join("\n").toStdString();
+    bench.document().history().undo();
     bench.document().history().undo();
     bench.settle();
     EXPECT_EQ(things(), had);

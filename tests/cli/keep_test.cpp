@@ -80,6 +80,25 @@ TEST_F(KeepByCommand, APageIsLookedAtFinishedAndPutBack) {
     expect_one_line(keep({page(), "--put-back"}), "nothing has been taken");
 }
 
+TEST_F(KeepByCommand, EmbellishmentsAreSaidBeforeAndAfter) {
+    Embellishment bow;
+    bow.id = "red-bow";
+    bow.name = "Red Bow";
+    bow.outline = {{{-5, -4}, {5, -4}, {5, 4}, {-5, 4}}, {}};
+    bow.count = 2;
+    ASSERT_TRUE(StashStore::open(stash())->change([&](Stash now) -> Result<Stash> {
+        now.embellishments.push_back(bow);
+        return now;
+    }));
+    ASSERT_TRUE(done(zesty({"dress", page(), "--put", "red-bow", "--put-at", "1,1", "--stash", stash()})));
+    const Ran look = keep({page()});
+    EXPECT_NE(look.out.find("Red Bow: 1; 2 before, 1 after"), std::string::npos) << look.out;
+    const auto json = json::parse(keep({page(), "--finish", "--json"}).out);
+    EXPECT_EQ(json["takes"]["embellishments"][0],
+              json({{"id", "red-bow"}, {"count", 1}, {"before", 2}, {"after", 1}}));
+    EXPECT_EQ(now().embellishments[0].count, 1);
+}
+
 TEST_F(KeepByCommand, APageWithPapersOfItsOwnAloneIsFinishedAndPutBackToo) {
     ASSERT_TRUE(QFile::copy(demo::project(), at("own.zesty")));
     const auto alone = [&](const char* what) {

@@ -2,8 +2,9 @@
 
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
-#include "core/project/stash_at_hand.h"
+#include "core/geometry/measure.h"
 #include "core/sentences.h"
+#include "io/paint/letters.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
@@ -19,17 +20,19 @@ QSize change_size() {
 }
 constexpr double picture_high = 48;
 
-/// One paper: its whole stock, of which what goes is shaded.
-class PaperChange : public QWidget {
+/// One card: what there is of something and, below, how much of it stays.
+class Change : public QWidget {
 public:
-    PaperChange(const BeforeAndAfter& paper, const QString& name, BenchState& state, QWidget* parent)
-        : QWidget(parent), paper_(paper), name_(name), state_(state) {
+    Change(const QString& name, const QString& stays, const QString& about, QWidget* parent)
+        : QWidget(parent), name_(name), stays_(stays) {
         setFixedSize(change_size());
-        setAccessibleName(name + ": " + about());
+        setAccessibleName(name + ": " + stays + about);
         setToolTip(accessibleName());
     }
 
 protected:
+    virtual void paint_picture(QPainter& p, const QRectF& r) = 0;
+
     void paintEvent(QPaintEvent*) override {
         QPainter p(this);
         p.setRenderHint(QPainter::Antialiasing);
@@ -37,44 +40,119 @@ protected:
         p.setBrush(theme::card);
         p.drawRoundedRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), theme::radius, theme::radius);
         const QRectF r(7, 7, width() - 14, theme::px(picture_high));
+        p.save();
+        paint_picture(p, r);
+        p.restore();
+        p.setPen(QPen(theme::line, 1));
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(r);
+        const auto line = [&](double y, const QString& text) {
+            p.drawText(QRectF(7, y, width() - 12, theme::px(18.0)), Qt::AlignLeft | Qt::AlignVCenter,
+                       p.fontMetrics().elidedText(text, Qt::ElideRight, width() - 13));
+        };
+        p.setPen(theme::ink);
+        p.setFont(theme::font(theme::Text::Small, true));
+        line(theme::px(picture_high) + 9, name_);
+        p.setFont(theme::font(theme::Text::Small));
+        p.setPen(theme::quiet);
+        line(theme::px(picture_high) + 9 + theme::px(19.0), stays_);
+    }
+
+private:
+    QString name_, stays_;
+};
+
+/// A paper: its whole stock, of which what goes is shaded.
+class PaperChange : public Change {
+public:
+    PaperChange(const BeforeAndAfter& paper, BenchState& state, QWidget* parent)
+        : Change(words(paper.name), stays(paper), comes_back(paper), parent), paper_(paper), state_(state) {}
+
+protected:
+    void paint_picture(QPainter& p, const QRectF& r) override {
         const double stays = std::clamp(paper_.after / std::max(paper_.before, 1.0), 0.0, 1.0);
         p.fillRect(r, theme::zest_wash);
         if (const auto textures = state_.textures())
             p.fillRect(QRectF(r.x(), r.y(), r.width() * stays, r.height()),
                        textures->brush(paper_.paper, {}, 1));
         p.setPen(QPen(theme::zest_text, 1, Qt::DashLine));
-        p.setBrush(Qt::NoBrush);
         p.drawLine(QPointF(r.x() + r.width() * stays, r.y()), QPointF(r.x() + r.width() * stays, r.bottom()));
-        p.setPen(QPen(theme::line, 1));
-        p.drawRect(r);
-        p.setPen(theme::ink);
-        p.setFont(theme::font(theme::Text::Small, true));
-        const auto line = [&](double y, const QString& text) {
-            p.drawText(QRectF(7, y, width() - 12, theme::px(18.0)), Qt::AlignLeft | Qt::AlignVCenter,
-                       p.fontMetrics().elidedText(text, Qt::ElideRight, width() - 13));
-        };
-        line(theme::px(picture_high) + 9, name_);
-        p.setFont(theme::font(theme::Text::Small));
-        p.setPen(theme::quiet);
-        line(theme::px(picture_high) + 9 + theme::px(19.0), share());
     }
 
 private:
-    QString share() const {
-        const long percent = std::lround(100 * paper_.after / std::max(paper_.before, 1.0));
-        return paper_.after <= 0 ? QString("all of it") : QString("%1 % stays").arg(percent);
+    static QString stays(const BeforeAndAfter& paper) {
+        const long percent = std::lround(100 * paper.after / std::max(paper.before, 1.0));
+        return paper.after <= 0 ? QString("all of it") : QString("%1 % stays").arg(percent);
     }
-    QString about() const {
-        QString out = share();
-        if (paper_.scraps_back > 0)
-            out += ", " + counted(static_cast<std::size_t>(paper_.scraps_back), "scrap comes back",
-                                  "scraps come back");
-        return out;
+    static QString comes_back(const BeforeAndAfter& paper) {
+        if (paper.scraps_back <= 0) return {};
+        return ", " +
+               counted(static_cast<std::size_t>(paper.scraps_back), "scrap comes back", "scraps come back");
     }
 
     BeforeAndAfter paper_;
-    QString name_;
     BenchState& state_;
+};
+
+QString some_stay(int after, int before) {
+    return after <= 0 ? QString("all of them") : QString("%1 of %2 stay").arg(after).arg(before);
+}
+
+/// An embellishment, as large as the card allows.
+class EmbellishmentChange : public Change {
+public:
+    EmbellishmentChange(const EmbellishmentsLeft& left, QWidget* parent)
+        : Change(words(left.thing.name), some_stay(left.after, left.thing.count), {}, parent),
+          thing_(left.thing) {}
+
+protected:
+    void paint_picture(QPainter& p, const QRectF& r) override {
+        constexpr double filled = 0.8;
+        const Box box = bounds(thing_.outline);
+        p.fillRect(r, theme::zest_wash);
+        p.translate(r.center());
+        const double larger = filled * std::min(r.width() / box.width(), r.height() / box.height());
+        p.scale(larger, larger);
+        p.translate(-box.centre().x, -box.centre().y);
+        paint_embellishment(p, thing_);
+    }
+
+private:
+    Embellishment thing_;
+};
+
+/// The letters that go, each as often as it goes; of long titles the first.
+class LettersChange : public Change {
+public:
+    LettersChange(const LettersLeft& left, QWidget* parent)
+        : Change(words(left.name), some_stay(left.after, left.before), last_of(left), parent),
+          colour_(left.colour.r, left.colour.g, left.colour.b) {
+        for (const auto& [piece, count] : left.taken)
+            for (int k = 0; k < count; ++k) pieces_ << words(piece);
+    }
+
+protected:
+    void paint_picture(QPainter& p, const QRectF& r) override {
+        p.fillRect(r, theme::zest_wash);
+        p.setFont(theme::font(theme::Text::Small, true));
+        p.setPen(colour_);
+        QString shown;
+        for (const QString& piece : pieces_) {
+            const QString more = shown.isEmpty() ? piece : shown + " " + piece;
+            if (p.boundingRect(r, Qt::AlignCenter | Qt::TextWordWrap, more).height() > r.height()) break;
+            shown = more;
+        }
+        p.drawText(r, Qt::AlignCenter | Qt::TextWordWrap, shown);
+    }
+
+private:
+    static QString last_of(const LettersLeft& left) {
+        if (left.last.empty()) return {};
+        return ", the last " + words(in_a_row(left.last)) + (left.last.size() == 1 ? " goes" : " go");
+    }
+
+    QStringList pieces_;
+    QColor colour_;
 };
 
 } // namespace
@@ -103,13 +181,13 @@ DrawerChange::DrawerChange(BenchState& state, KeepDesk& desk, QWidget* parent)
 
 void DrawerChange::refresh() {
     const FinishLook* look = desk_.look();
-    setVisible(look && !look->papers.empty());
-    if (!look || look->papers.empty()) return;
+    setVisible(look && !(look->papers.empty() && look->embellishments.empty() && look->letters.empty()));
+    if (isHidden()) return;
     std::size_t back = 0, things = 0;
     for (const BeforeAndAfter& paper : look->papers) back += static_cast<std::size_t>(paper.scraps_back);
-    for (const auto& [id, count] : look->all.things.embellishments) things += static_cast<std::size_t>(count);
-    for (const auto& [set, pieces] : look->all.things.letters)
-        for (const auto& [piece, count] : pieces) things += static_cast<std::size_t>(count);
+    for (const EmbellishmentsLeft& e : look->embellishments)
+        things += static_cast<std::size_t>(e.thing.count - e.after);
+    for (const LettersLeft& l : look->letters) things += static_cast<std::size_t>(l.before - l.after);
     QString said = "<b>The drawer, before and after finishing</b>&nbsp; shaded: what the page takes";
     if (back > 0) said += "; " + counted(back, "scrap comes back", "scraps come back");
     if (things > 0)
@@ -119,10 +197,9 @@ void DrawerChange::refresh() {
     auto* line = new QHBoxLayout(row);
     line->setContentsMargins(0, 0, 0, 0);
     line->setSpacing(8);
-    for (const BeforeAndAfter& paper : look->papers)
-        line->addWidget(new PaperChange(
-            paper, words(stash_at_hand(desk_.project()).papers[static_cast<std::size_t>(paper.paper)].name),
-            state_, row));
+    for (const BeforeAndAfter& paper : look->papers) line->addWidget(new PaperChange(paper, state_, row));
+    for (const EmbellishmentsLeft& e : look->embellishments) line->addWidget(new EmbellishmentChange(e, row));
+    for (const LettersLeft& l : look->letters) line->addWidget(new LettersChange(l, row));
     line->addStretch(1);
     scroll_->setWidget(row);
 }

@@ -60,6 +60,8 @@ void KeepDesk::ask() {
         FinishLook look;
         look.all = finishing_of(page, *plan, FinishWhat::Everything, steps);
         look.papers = before_and_after(page, look.all);
+        look.embellishments = embellishments_left(page, look.all);
+        look.letters = letters_left(page, look.all);
         look.some_cut = !finishing_of(page, *plan, FinishWhat::WhatIsCut, steps).nothing();
         return [this, number, look = std::move(look)]() mutable {
             if (number != asked_) return;

@@ -5,7 +5,7 @@
 #include "app/bench/waypoint_view.h"
 #include "app/keep/sheet_map_view.h"
 #include "core/keep/look_back.h"
-#include "core/project/finishing.h"
+#include "core/project/before_and_after.h"
 #include "core/project/learned_pace.h"
 #include "io/page_record.h"
 
@@ -20,6 +20,8 @@ namespace zesty {
 struct FinishLook {
     Finishing all;
     std::vector<BeforeAndAfter> papers;
+    std::vector<EmbellishmentsLeft> embellishments;
+    std::vector<LettersLeft> letters;
     bool some_cut = false; ///< steps that are done have cut something
 };
 

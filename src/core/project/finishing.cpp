@@ -333,32 +333,4 @@ Finishing finishing_of(const Project& project, const Plan& plan, FinishWhat what
     return InMaking(project, plan, what, steps).made();
 }
 
-std::vector<BeforeAndAfter> before_and_after(const Project& project, const Finishing& finishing) {
-    const Stash& stash = stash_at_hand(project);
-    std::map<int, BeforeAndAfter> papers;
-    const auto of = [&](int paper) -> BeforeAndAfter& {
-        const auto [at, fresh] = papers.try_emplace(paper);
-        if (fresh) {
-            at->second.paper = paper;
-            at->second.after = at->second.before = stock_area(stash.papers[static_cast<std::size_t>(paper)]);
-        }
-        return at->second;
-    };
-    for (const SheetFate& fate : finishing.sheets) {
-        BeforeAndAfter& paper = of(fate.paper);
-        ++paper.sheets;
-        paper.after -= area(fate.stock.outline);
-        for (const SheetStock& s : fate.back) paper.after += area(s.outline);
-        paper.scraps_back += static_cast<int>(fate.back.size());
-    }
-    for (const auto& [id, spare] : finishing.spares) {
-        BeforeAndAfter& paper = of(stash.find(id));
-        paper.after += area(spare.outline);
-        ++paper.scraps_back;
-    }
-    std::vector<BeforeAndAfter> out;
-    for (const auto& [number, paper] : papers) out.push_back(paper);
-    return out;
-}
-
 } // namespace zesty

@@ -54,13 +54,4 @@ void finish(Project& project, const Finishing& finishing, FinishWhat what, const
 /// are taken out of the stash. A sentence for each scrap that is not there any more.
 std::vector<std::string> put_back(Project& project);
 
-/// What the drawer has of a paper, and how much of that finishing takes and returns.
-struct BeforeAndAfter {
-    int paper = 0; ///< into the stash
-    double before = 0, after = 0;
-    int sheets = 0, scraps_back = 0;
-};
-/// Of the papers it touches.
-std::vector<BeforeAndAfter> before_and_after(const Project& project, const Finishing& finishing);
-
 } // namespace zesty

@@ -23,13 +23,9 @@ constexpr qint64 most_said = 1 << 20; ///< of backup.json
 constexpr const char* backup_format = "zesty-backup/1";
 
 /// On a disk, which the usual place for what is temporary need not be.
-Result<std::shared_ptr<QTemporaryDir>> room_to_unpack() {
-    const QString where = qEnvironmentVariableIsSet("TMPDIR") ? QDir::tempPath() : QString("/var/tmp");
-    auto out = std::make_shared<QTemporaryDir>(where + "/zesty-XXXXXX");
-    if (!out->isValid())
-        return fail(ErrorKind::Unwritable, where.toStdString() + ": nothing can be unpacked there: " +
-                                               out->errorString().toStdString());
-    return out;
+Result<std::shared_ptr<const WorkFolder>> room_to_unpack() {
+    return WorkFolder::in(qEnvironmentVariableIsSet("TMPDIR") ? QDir::tempPath() : QString("/var/tmp"),
+                          "zesty-");
 }
 
 std::string digest_of(QIODevice& bytes) {
@@ -96,7 +92,7 @@ Result<void> take_apart(const QString& archive, const QString& folder, const std
     return as_said(*said, parts, what);
 }
 
-Result<Backup> from_database(const QString& database, std::shared_ptr<QTemporaryDir> folder) {
+Result<Backup> from_database(const QString& database, std::shared_ptr<const WorkFolder> folder) {
     auto store = StashStore::open(database, folder);
     if (!store) return tl::make_unexpected(store.error());
     auto stash = store->read();
@@ -119,11 +115,11 @@ Result<Backup> from_database(const QString& database, std::shared_ptr<QTemporary
 Result<Backup> from_archive(const QString& archive, const std::string& what) {
     const auto room = room_to_unpack();
     if (!room) return tl::make_unexpected(room.error());
-    const std::shared_ptr<QTemporaryDir>& folder = *room;
+    const std::shared_ptr<const WorkFolder>& folder = *room;
     if (auto r = take_apart(archive, folder->path(), what); !r) return tl::make_unexpected(r.error());
-    auto out = from_database(folder->filePath("stash"), folder);
+    auto out = from_database(folder->file("stash"), folder);
     if (!out) return fail(out.error().kind, what + ": the backup is damaged");
-    const QString file = folder->filePath("numbers.json");
+    const QString file = folder->file("numbers.json");
     if (!QFile::exists(file)) return out;
     const auto read = read_own_numbers(file);
     if (!read) return fail(read.error().kind, what + ": the numbers in the backup are damaged");
@@ -146,7 +142,7 @@ Result<Backup> read_backup(const QString& from) {
     // On a copy: opening brings a database of an older version up to date.
     const auto folder = room_to_unpack();
     if (!folder) return tl::make_unexpected(folder.error());
-    const QString database = (*folder)->filePath("stash");
+    const QString database = (*folder)->file("stash");
     QFile file(from);
     if (!file.open(QIODevice::ReadOnly))
         return fail(ErrorKind::Unreadable, what + ": " + file.errorString().toStdString());
@@ -161,15 +157,15 @@ Result<void> write_backup(const StashStore& store, const QString& numbers_file, 
     const std::string what = to.toStdString();
     const auto aside = folder_beside(to);
     if (!aside) return tl::make_unexpected(aside.error());
-    const QTemporaryDir& folder = **aside;
-    std::vector<ZipFile> parts{{"stash", folder.filePath("stash")}};
+    const WorkFolder& folder = **aside;
+    std::vector<ZipFile> parts{{"stash", folder.file("stash")}};
     if (auto r = store.back_up(parts.front().file); !r) return r;
     if (QFile::exists(numbers_file)) parts.push_back({"numbers.json", numbers_file});
     json said{{"format", backup_format}, {"sha256", json::object()}};
     for (const ZipFile& part : parts) said["sha256"][part.path.toStdString()] = digest_of_file(part.file);
-    parts.push_back({"backup.json", folder.filePath("backup.json")});
+    parts.push_back({"backup.json", folder.file("backup.json")});
     if (auto r = write_file(parts.back().file, QByteArray::fromStdString(said.dump(1))); !r) return r;
-    const QString archive = folder.filePath("archive");
+    const QString archive = folder.file("archive");
     if (auto r = pack_files(parts, archive); !r) return fail(r.error().kind, what + ": " + r.error().message);
     if (auto r = take_apart(archive, {}, what); !r) return r;
     return put_in_place(archive, to);

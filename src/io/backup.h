@@ -5,8 +5,8 @@
 
 #include "core/project/own_numbers.h"
 #include "io/stash_store.h"
+#include "io/work_folder.h"
 
-#include <QTemporaryDir>
 #include <memory>
 #include <optional>
 
@@ -24,7 +24,7 @@ struct Backup {
     RecordFiles files;
     std::optional<OwnNumbers> numbers;
     QString database; ///< a copy of it, as long as `folder` is there
-    std::shared_ptr<QTemporaryDir> folder;
+    std::shared_ptr<const WorkFolder> folder;
 };
 /// The whole of it, checked. Nothing outside is touched.
 Result<Backup> read_backup(const QString& from);

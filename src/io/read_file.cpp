@@ -3,7 +3,6 @@
 #include <QFile>
 #include <QFileInfo>
 #include <QSaveFile>
-#include <QTemporaryDir>
 #include <algorithm>
 #include <cerrno>
 #include <cstdio>
@@ -93,14 +92,6 @@ Result<void> write_file(const QString& path, const QByteArray& data) {
     QSaveFile file(path);
     if (file.open(QIODevice::WriteOnly) && file.write(data) == data.size() && file.commit()) return {};
     return unwritten(name, file);
-}
-
-Result<std::unique_ptr<QTemporaryDir>> folder_beside(const QString& path) {
-    if (auto r = may_be_written(path); !r) return tl::make_unexpected(r.error());
-    auto out = std::make_unique<QTemporaryDir>(QFileInfo(path).absolutePath() + "/.zesty-XXXXXX");
-    if (out->isValid()) return out;
-    return fail(ErrorKind::Unwritable,
-                path.toStdString() + ": cannot be written: " + out->errorString().toStdString());
 }
 
 Result<void> put_in_place(const QString& finished, const QString& path) {

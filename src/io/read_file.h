@@ -9,7 +9,6 @@
 #include <memory>
 
 class QIODevice;
-class QTemporaryDir;
 
 namespace zesty {
 
@@ -24,9 +23,6 @@ Result<void> may_be_written(const QString& path);
 
 Result<void> write_file(const QString& path, const QByteArray& data);
 
-/// For what is too large for memory: a hidden folder beside `path`, on the same disk, that goes with its
-/// owner.
-Result<std::unique_ptr<QTemporaryDir>> folder_beside(const QString& path);
 /// Puts a finished file of the same disk in the place of `path`, in one step.
 Result<void> put_in_place(const QString& finished, const QString& path);
 /// All that is left to read, at most `most_bytes`, into a new file. `name` begins the sentence of an error.

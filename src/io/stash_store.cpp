@@ -9,11 +9,11 @@
 #include "io/reserved_json.h"
 #include "io/stash_json.h"
 #include "io/statement.h"
+#include "io/work_folder.h"
 
 #include <QDate>
 #include <QFile>
 #include <QFileInfo>
-#include <QTemporaryDir>
 #include <algorithm>
 #include <array>
 
@@ -278,7 +278,7 @@ Result<void> StashStore::remove(const std::string& id) {
 Result<void> StashStore::back_up(const QString& to) const {
     const auto aside = folder_beside(to);
     if (!aside) return tl::make_unexpected(aside.error());
-    const QString copy = (*aside)->filePath("backup.stash");
+    const QString copy = (*aside)->file("backup.stash");
     *steps_left_ = most_steps;
     Statement into(db_.get(), "VACUUM INTO ?");
     if (!into.text(1, copy.toStdString()).done()) return trouble("read");

@@ -7,11 +7,11 @@
 #include "io/paint/cutting_job_painter.h"
 #include "io/paint/page_painter.h"
 #include "io/read_file.h"
+#include "io/work_folder.h"
 
 #include <QBuffer>
 #include <QDir>
 #include <QFileInfo>
-#include <QTemporaryDir>
 #include <algorithm>
 #include <cstdio>
 
@@ -52,18 +52,16 @@ Result<std::vector<QString>> write_together(const QString& folder, const Files& 
         return fail(ErrorKind::Unwritable, folder.toStdString() + ": this folder cannot be made");
     for (const auto& [name, data] : files)
         if (auto r = may_be_written(QDir(folder).filePath(name)); !r) return tl::make_unexpected(r.error());
-    QTemporaryDir aside(QDir(folder).filePath(".writing-XXXXXX"));
-    if (!aside.isValid())
-        return fail(ErrorKind::Unwritable,
-                    folder.toStdString() + ": nothing can be written into this folder");
+    const auto aside = WorkFolder::in(folder, ".writing-");
+    if (!aside) return tl::make_unexpected(aside.error());
     for (const auto& [name, data] : files)
-        if (auto r = write_file(aside.filePath(name), data); !r)
+        if (auto r = write_file((*aside)->file(name), data); !r)
             return fail(r.error().kind,
                         folder.toStdString() + ": nothing was exported; " + r.error().message);
     std::vector<QString> out;
     for (const auto& [name, data] : files) {
         const QString to = QDir(folder).filePath(name);
-        if (std::rename(QFile::encodeName(aside.filePath(name)).constData(),
+        if (std::rename(QFile::encodeName((*aside)->file(name)).constData(),
                         QFile::encodeName(to).constData()) != 0)
             return fail(ErrorKind::Unwritable, to.toStdString() + ": cannot be written");
         out.push_back(to);

@@ -150,16 +150,25 @@ void say_look_back(const Shelf& shelf) {
     std::cout << "\n";
 }
 
+/// The page whose sheets are asked for; --record is one that is there.
+Result<Project> page_asked_for(const Shelf& shelf, const KeepArgs& a) {
+    const PageRecord* record = shelf.stash.record(a.record);
+    if (record) return remembered_page(shelf.store, *record);
+    return fail(ErrorKind::BadInput, "say which page: --record ID, or the page's file");
+}
+
 /// The records, and what else was asked about them.
-nlohmann::json answers_json(const Shelf& shelf, const KeepArgs& a, ShelfBy by) {
+Result<nlohmann::json> answers_json(const Shelf& shelf, const KeepArgs& a, ShelfBy by) {
     const auto& records = shelf.stash.records;
     nlohmann::json out = records_json(shelf.chosen());
     if (!a.shelf.empty()) out["shelf"] = shelf_json(records, shelf.pages, by);
     if (a.where) out["where"] = where_json(records, shelf.pages, shelf.stash);
     if (a.look_back) out["look_back"] = look_back_json(looking_back(shelf), shelf.stash);
     if (a.pace) out["pace"] = pace_json(own_pace(records));
-    if (const PageRecord* record = a.sheets ? shelf.stash.record(a.record) : nullptr)
-        if (const auto page = remembered_page(shelf.store, *record)) out["sheets"] = sheets_json(*page);
+    if (!a.sheets) return out;
+    const auto page = page_asked_for(shelf, a);
+    if (!page) return tl::make_unexpected(page.error());
+    out["sheets"] = sheets_json(*page);
     return out;
 }
 
@@ -337,15 +346,15 @@ int run_shelf(const KeepArgs& a) {
             return complain(r.error().message);
     if (auto r = write_out(*shelf, a); !r) return complain(r.error().message);
     if (a.json) {
-        std::cout << answers_json(*shelf, a, *by).dump(1) << "\n";
+        const auto answers = answers_json(*shelf, a, *by);
+        if (!answers) return complain(answers.error().message);
+        std::cout << answers->dump(1) << "\n";
     } else if (only_writes(a)) {
         say_written(*shelf, a);
     } else if (a.where) {
         say_where(*shelf);
     } else if (a.sheets) {
-        const PageRecord* record = shelf->stash.record(a.record);
-        if (!record) return complain("say which page: --record ID, or the page's file");
-        const auto page = remembered_page(shelf->store, *record);
+        const auto page = page_asked_for(*shelf, a);
         return page ? say_sheets(*page) : complain(page.error().message);
     } else if (a.look_back) {
         say_look_back(*shelf);

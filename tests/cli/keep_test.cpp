@@ -176,6 +176,8 @@ TEST_F(KeepByCommand, RecordsAreFoundChangedWrittenOutAndForgotten) {
     EXPECT_EQ(json::parse(keep({"--json"}).out)["records"].size(), 1u);
     EXPECT_NE(keep({"--look-back"}).out.find("1 page from"), std::string::npos);
     expect_one_line(keep({"--record", "tram", "--story", "x"}), "no record");
+    expect_one_line(keep({"--sheets", "--json"}), "say which page");
+    expect_one_line(keep({"--record", "tram", "--sheets", "--json"}), "no record");
     ASSERT_TRUE(done(keep({"--record", "kite-hill", "--forget"})));
     EXPECT_TRUE(now().records.empty());
 }
@@ -239,6 +241,8 @@ TEST_F(KeepByCommand, WhoeverIsKilledWhileBackingUpLeavesTheOlderBackupWhole) {
     }
     ASSERT_TRUE(done(keep({"--backup", backup})));
     EXPECT_EQ(restored(), newer);
+    EXPECT_TRUE(QDir(at("")).entryList({".zesty-*"}, QDir::Dirs | QDir::Hidden).isEmpty())
+        << "what those who were killed left is cleared away";
 }
 
 TEST_F(KeepByCommand, WhoeverIsKilledWhileRestoringHasTheStashAsItWasOrAsInTheBackup) {

@@ -14,7 +14,8 @@ namespace {
 
 Stash drawer() {
     Stash out;
-    out.papers = {testing::paper("barley", {230, 180, 60}, 152.4, 3), testing::paper("brick", {180, 60, 50}, 100, 1)};
+    out.papers = {testing::paper("barley", {230, 180, 60}, 152.4, 3),
+                  testing::paper("brick", {180, 60, 50}, 100, 1)};
     out.papers[0].name = "Barley";
     Embellishment bow;
     bow.id = "bow";

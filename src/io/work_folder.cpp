@@ -21,9 +21,11 @@ std::unique_ptr<QLockFile> lock_in(const QString& folder) {
 
 /// Only what is ours, and has been locked once.
 void clear_what_was_left(const QString& place, const QString& begins) {
-    const auto left = QDir(place).entryInfoList({begins + "??????"}, QDir::Dirs | QDir::Hidden | QDir::NoSymLinks);
+    const auto left =
+        QDir(place).entryInfoList({begins + "??????"}, QDir::Dirs | QDir::Hidden | QDir::NoSymLinks);
     for (const QFileInfo& folder : left) {
-        if (folder.ownerId() != ::getuid() || !QFileInfo::exists(folder.filePath() + "/" + lock_name)) continue;
+        if (folder.ownerId() != ::getuid() || !QFileInfo::exists(folder.filePath() + "/" + lock_name))
+            continue;
         if (const auto lock = lock_in(folder.filePath()); lock->tryLock(0))
             QDir(folder.filePath()).removeRecursively();
     }
@@ -38,7 +40,8 @@ Result<std::shared_ptr<const WorkFolder>> WorkFolder::in(const QString& place, c
     const std::shared_ptr<WorkFolder> out(new WorkFolder(place + "/" + begins + "XXXXXX"));
     if (out->folder_.isValid() && out->in_use_->tryLock(0)) return out;
     const std::string why = out->folder_.isValid() ? "" : ": " + out->folder_.errorString().toStdString();
-    return fail(ErrorKind::Unwritable, place.toStdString() + ": nothing can be written into this folder" + why);
+    return fail(ErrorKind::Unwritable,
+                place.toStdString() + ": nothing can be written into this folder" + why);
 }
 
 Result<std::shared_ptr<const WorkFolder>> folder_beside(const QString& path) {

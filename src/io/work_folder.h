@@ -1,6 +1,6 @@
 #pragma once
-// A folder for work in hand that is too large for memory, on the disk its result goes to. It goes with its owner;
-// what a program that was killed has left of one goes when the next is made in the same place.
+// A folder for work in hand that is too large for memory, on the disk its result goes to. It goes with its
+// owner; what a program that was killed has left of one goes when the next is made in the same place.
 
 #include "core/result.h"
 

@@ -34,8 +34,15 @@ Stash stash_of(Bench& bench) {
 std::vector<PageCard*> cards(Bench& bench) {
     std::vector<PageCard*> out;
     for (PageCard* c : bench.window().findChildren<PageCard*>())
-        if (c->isVisible()) out.push_back(c);
+        if (c->isVisible() && c->focusPolicy() != Qt::NoFocus) out.push_back(c);
     return out;
+}
+
+/// The page on the bench, shown where it will stand; null where it is not.
+PageCard* first_card(Bench& bench) {
+    for (PageCard* c : bench.window().findChildren<PageCard*>())
+        if (c->isVisible() && c->focusPolicy() == Qt::NoFocus) return c;
+    return nullptr;
 }
 
 /// What the drawer before and after says.
@@ -61,6 +68,8 @@ TEST(KeepJourney, APageIsFinishedUndoneAndRedoneAsOneStep) {
     Bench bench;
     go_to_keep(bench);
     EXPECT_TRUE(cards(bench).empty());
+    ASSERT_NE(first_card(bench), nullptr) << "an empty shelf shows what would stand on it";
+    EXPECT_EQ(first_card(bench)->accessibleName(), "Kite Hill, not finished yet");
     auto* map = bench.window().findChild<QWidget*>("sheet-map");
     EXPECT_TRUE(map->isHidden()) << "nothing has been cut";
     EXPECT_FALSE(bench.window().findChild<QWidget*>("drawer-change")->isHidden())
@@ -76,6 +85,7 @@ TEST(KeepJourney, APageIsFinishedUndoneAndRedoneAsOneStep) {
                 map->accessibleDescription().contains("went back"))
         << map->accessibleDescription().toStdString();
     ASSERT_EQ(cards(bench).size(), 1u);
+    EXPECT_EQ(first_card(bench), nullptr);
     EXPECT_TRUE(cards(bench)[0]->accessibleName().contains("sheet"));
     ASSERT_EQ(stash_of(bench).records.size(), 1u);
     EXPECT_TRUE(StashStore::open(bench.settings().stash_file())->file(stash_of(bench).records[0].picture));

@@ -2,10 +2,12 @@
 
 #include "app/bench/living_stash.h"
 #include "app/bench/wording.h"
+#include "app/keep/page_card.h"
 #include "core/project/build_steps.h"
 #include "core/project/page_record_of.h"
 #include "core/project/stash_at_hand.h"
 #include "io/page_record.h"
+#include "io/paint/page_painter.h"
 #include "io/read_file.h"
 #include "io/records_out.h"
 
@@ -55,21 +57,24 @@ void KeepDesk::ask() {
         return;
     }
     const quint64 number = ++asked_;
-    bench_.worker.think(this, [this, number, plan, page = project()](Planner&) -> std::function<void()> {
-        const auto steps = build_steps(page, *plan);
-        FinishLook look;
-        look.all = finishing_of(page, *plan, FinishWhat::Everything, steps);
-        look.papers = before_and_after(page, look.all);
-        look.embellishments = embellishments_left(page, look.all);
-        look.letters = letters_left(page, look.all);
-        look.some_cut = !finishing_of(page, *plan, FinishWhat::WhatIsCut, steps).nothing();
-        return [this, number, look = std::move(look)]() mutable {
-            if (number != asked_) return;
-            answered_ = number;
-            look_ = std::move(look);
-            emit changed();
-        };
-    });
+    const bool first = records().empty();
+    bench_.worker.think(
+        this, [this, number, plan, first, page = project()](Planner&) -> std::function<void()> {
+            const auto steps = build_steps(page, *plan);
+            FinishLook look;
+            look.all = finishing_of(page, *plan, FinishWhat::Everything, steps);
+            look.papers = before_and_after(page, look.all);
+            look.embellishments = embellishments_left(page, look.all);
+            look.letters = letters_left(page, look.all);
+            if (first && plan->sections.cut) look.page = page_picture(page, *plan, 2 * card_picture);
+            look.some_cut = !finishing_of(page, *plan, FinishWhat::WhatIsCut, steps).nothing();
+            return [this, number, look = std::move(look)]() mutable {
+                if (number != asked_) return;
+                answered_ = number;
+                look_ = std::move(look);
+                emit changed();
+            };
+        });
 }
 
 void KeepDesk::look_at_shelf() {

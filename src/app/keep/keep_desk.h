@@ -23,6 +23,7 @@ struct FinishLook {
     std::vector<EmbellishmentsLeft> embellishments;
     std::vector<LettersLeft> letters;
     bool some_cut = false; ///< steps that are done have cut something
+    QImage page;           ///< as it would stand on a shelf that is empty yet
 };
 
 class KeepDesk : public QObject {

@@ -22,6 +22,8 @@ public:
     const std::string& uid() const { return uid_; }
     void say(const QString& title, const QString& about);
     void show_picture(const QImage& picture);
+    /// Shown where it will stand, and nothing to press.
+    void only_to_be_seen();
     QSize sizeHint() const override { return page_card_size(); }
 
 signals:
@@ -32,6 +34,7 @@ protected:
 
 private:
     std::string uid_;
+    bool only_seen_ = false;
     QString about_;
     QImage picture_;
 };

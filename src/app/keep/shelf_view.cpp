@@ -119,6 +119,7 @@ void ShelfView::refresh() {
             [](const ShelfGroup& a, const ShelfGroup& b) { return a.name == b.name && a.pages == b.pages; }))
         rebuild();
     mark();
+    show_first();
 }
 
 /// The page on the bench has no uid.
@@ -182,6 +183,19 @@ void ShelfView::show_pictures() {
         if (c->isVisible() && !c->visibleRegion().isEmpty()) show_picture(*c);
 }
 
+void ShelfView::show_first() {
+    const FinishLook* look = desk_.look();
+    if (!first_) return;
+    const bool there = look && !look->page.isNull() && desk_.project().keep.finished.empty();
+    if (there) {
+        const std::string& title = desk_.project().title;
+        first_->say(words(title.empty() ? "Page" : title), "not finished yet");
+        first_->show_picture(look->page);
+    }
+    first_->setVisible(there);
+    lay_out();
+}
+
 void ShelfView::add_group(const QString& name, const std::vector<int>& pages) {
     rows_.push_back({new QLabel(name, shelf_), pages});
     rows_.back().name->setFont(theme::font(theme::Text::Body, true));
@@ -221,6 +235,7 @@ void ShelfView::rebuild() {
     cards_.clear();
     where_.clear();
     empty_ = nullptr;
+    first_ = nullptr;
     shelf_ = new QWidget;
     for (const ShelfGroup& group : shown_) add_group(words(group.name), group.pages);
     add_where();
@@ -237,6 +252,11 @@ void ShelfView::rebuild() {
                           "search, or choose all colours.</p>")
                 .arg(theme::px(20)));
         empty_ = label;
+        if (shown_records_.empty()) {
+            first_ = new PageCard({}, shelf_);
+            first_->only_to_be_seen();
+            first_->hide();
+        }
     }
     lay_out();
     scroll_->setWidget(shelf_);
@@ -274,8 +294,14 @@ void ShelfView::lay_out() {
         std::max(1, (wide - 2 * shelf_edge + card_gap) / (page_card_size().width() + card_gap));
     int y = 4;
     if (empty_) {
-        empty_->setGeometry(shelf_edge, 40, std::min(wide - 2 * shelf_edge, 520), 160);
-        y = 210;
+        // Beside the page, where there is one.
+        int left = shelf_edge;
+        if (first_ && !first_->isHidden()) {
+            first_->move(shelf_edge, 24);
+            left += first_->width() + 2 * shelf_edge;
+        }
+        empty_->setGeometry(left, 40, std::min(wide - left - shelf_edge, 520), 160);
+        y = 240;
     }
     y = lay_out_cards(columns, y);
     for (std::size_t i = 0; i < where_.size(); ++i) {

@@ -40,6 +40,7 @@ private:
     void make_more();
     void show_picture(PageCard& card);
     void show_pictures();
+    void show_first();
     void lay_out();
     int lay_out_cards(int columns, int y);
     void go(const PageCard* from, int key);
@@ -68,6 +69,7 @@ private:
     std::vector<ShelfGroup> shown_;
     std::vector<PageRecord> shown_records_;
     QWidget* empty_ = nullptr;
+    PageCard* first_ = nullptr; ///< the page on the bench, while nothing stands on the shelf
 };
 
 } // namespace zesty

@@ -93,8 +93,8 @@ TEST_F(KeepByCommand, EmbellishmentsAreSaidBeforeAndAfter) {
     ASSERT_TRUE(done(zesty({"dress", page(), "--put", "red-bow", "--put-at", "1,1", "--stash", stash()})));
     const Ran look = keep({page()});
     EXPECT_NE(look.out.find("Red Bow: 1; 2 before, 1 after"), std::string::npos) << look.out;
-    const auto json = json::parse(keep({page(), "--finish", "--json"}).out);
-    EXPECT_EQ(json["takes"]["embellishments"][0],
+    const auto told = json::parse(keep({page(), "--finish", "--json"}).out);
+    EXPECT_EQ(told["takes"]["embellishments"][0],
               json({{"id", "red-bow"}, {"count", 1}, {"before", 2}, {"after", 1}}));
     EXPECT_EQ(now().embellishments[0].count, 1);
 }

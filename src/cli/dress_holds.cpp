@@ -32,7 +32,8 @@ Result<void> hold(const std::string& text, const std::optional<double>& foot, Pr
     const auto set = [&](auto& all) -> Result<void> {
         if (i >= all.size())
             return fail(ErrorKind::BadInput,
-                        "--hold: there are " + std::to_string(all.size()) + " of '" + what + "'");
+                        "--hold: " + there_are(all.size(), what.c_str(), (what + "s").c_str()) +
+                            " on the page");
         all[i].held.how = *how;
         if (foot) all[i].held.foot_deg = foot_limits.nearest(*foot);
         return {};
@@ -66,9 +67,9 @@ Result<void> edit_free_parts(const DressArgs& a, Project& project) {
 
 Result<int> cut_id(const char* option, int number, const Project& project) {
     if (number < 1 || number > static_cast<int>(project.set_out.cuts.size()))
-        return fail(ErrorKind::BadInput, std::string(option) + ": there are " +
-                                             std::to_string(project.set_out.cuts.size()) +
-                                             " cuts on the page");
+        return fail(ErrorKind::BadInput, std::string(option) + ": " +
+                                             there_are(project.set_out.cuts.size(), "cut", "cuts") +
+                                             " on the page");
     return project.set_out.cuts[static_cast<std::size_t>(number) - 1].id;
 }
 
@@ -150,7 +151,10 @@ Result<void> edit_wet(const DressArgs& a, Project& project) {
     const auto count = static_cast<int>(all.size());
     if (count == 0) return fail(ErrorKind::NothingToDo, "there is no wet work on the page; --wet adds some");
     if (a.wet_number > count)
-        return fail(ErrorKind::BadInput, "--wet-number: there are " + std::to_string(count) + " on the page");
+        return fail(ErrorKind::BadInput, "--wet-number: " +
+                                             there_are(static_cast<std::size_t>(count), "piece of wet work",
+                                                       "pieces of wet work") +
+                                             " on the page");
     const auto at = all.begin() + (a.wet_number > 0 ? a.wet_number - 1 : count - 1);
     if (a.remove_wet) {
         all.erase(at);

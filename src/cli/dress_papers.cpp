@@ -3,6 +3,7 @@
 #include "cli/command.h"
 #include "cli/dress_args.h"
 #include "cli/typed.h"
+#include "core/sentences.h"
 #include "core/setout/placed_cut.h"
 
 #include <algorithm>
@@ -76,7 +77,9 @@ Result<PaperLayer*> asked_layer(const DressArgs& a, Project& project) {
     if (count == 0)
         return fail(ErrorKind::NothingToDo, "there is no paper layer on the page; --add-layer adds one");
     if (a.layer > count)
-        return fail(ErrorKind::BadInput, "--layer: there are " + std::to_string(count) + " on the page");
+        return fail(ErrorKind::BadInput,
+                    "--layer: " + there_are(static_cast<std::size_t>(count), "paper layer", "paper layers") +
+                        " on the page");
     return &all[static_cast<std::size_t>(a.layer > 0 ? a.layer - 1 : count - 1)];
 }
 
@@ -125,7 +128,9 @@ Result<void> edit_mats(const DressArgs& a, Project& project) {
     if (count == 0)
         return fail(ErrorKind::NothingToDo, "there is no photo on the page to lie on a photo mat");
     if (a.photo > count)
-        return fail(ErrorKind::BadInput, "--of-photo: there are " + std::to_string(count) + " on the page");
+        return fail(ErrorKind::BadInput,
+                    "--of-photo: " + there_are(static_cast<std::size_t>(count), "photo", "photos") +
+                        " on the page");
     bool any = false;
     for (int i = 0; i < count; ++i) {
         if (a.photo > 0 && i != a.photo - 1) continue;

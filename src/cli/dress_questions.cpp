@@ -55,8 +55,8 @@ void say_arrangement(const VariantFigures& f, Units units) {
     std::cout << (f.name.empty() ? std::string("in hand") : f.name) << ": "
               << count_of(static_cast<std::size_t>(f.problems), "problem", "problems") << ", " << f.advice
               << " advice, " << count_of(static_cast<std::size_t>(f.sheets), "sheet", "sheets") << " ("
-              << f.scraps << " scraps), " << format_area(f.paper_area, units) << " of paper, "
-              << format_mm(f.highest) << " high";
+              << count_of(static_cast<std::size_t>(f.scraps), "scrap", "scraps") << "), "
+              << format_area(f.paper_area, units) << " of paper, " << format_mm(f.highest) << " high";
     if (!f.missing.empty()) std::cout << ", missing: " << in_a_row(f.missing);
     std::cout << "\n";
 }

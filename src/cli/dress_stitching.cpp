@@ -62,7 +62,10 @@ Result<void> edit_stitching(const DressArgs& a, Project& project) {
     if (count == 0)
         return fail(ErrorKind::NothingToDo, "there is no stitching on the page; --stitch adds some");
     if (a.stitching > count)
-        return fail(ErrorKind::BadInput, "--stitching: there are " + std::to_string(count) + " on the page");
+        return fail(ErrorKind::BadInput,
+                    "--stitching: " +
+                        there_are(static_cast<std::size_t>(count), "row of stitching", "rows of stitching") +
+                        " on the page");
     const auto at = all.begin() + (a.stitching > 0 ? a.stitching - 1 : count - 1);
     if (a.remove_stitching) {
         all.erase(at);
@@ -74,7 +77,8 @@ Result<void> edit_stitching(const DressArgs& a, Project& project) {
 void say_stitching(const Project& project, const Plan& plan) {
     for (const StitchingFacts& f : plan.dress.stitchings) {
         std::cout << "stitching: " << format_length(f.length, project.units) << " in "
-                  << count_of(f.runs.size(), "run", "runs") << ", " << f.holes << " holes";
+                  << count_of(f.runs.size(), "run", "runs") << ", "
+                  << count_of(static_cast<std::size_t>(f.holes), "hole", "holes");
         if (!f.runs.empty()) std::cout << " about " << format_mm(f.runs.front().spacing) << " apart";
         std::cout << ", " << format_length(f.thread, project.units) << " of thread";
         if (!f.kept_clear_of.empty()) std::cout << ", clear of " << in_a_row(f.kept_clear_of);

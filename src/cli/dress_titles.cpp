@@ -45,15 +45,15 @@ Result<void> edit_path(const DressArgs& a, const Project& project, TitlePath& pa
         if (!shapes) return tl::make_unexpected(shapes.error());
         const auto o = static_cast<std::size_t>(numbers->front());
         if (o >= shapes->sections.spots.size())
-            return fail(ErrorKind::BadInput, "--title-opening: there are " +
-                                                 std::to_string(shapes->sections.spots.size()) + " openings");
+            return fail(ErrorKind::BadInput, "--title-opening: " + there_are(shapes->sections.spots.size(),
+                                                                             "opening", "openings"));
         path.opening = shapes->sections.spots[o];
         path.on = TitleOn::Opening;
     }
     if (a.title_cut > 0) {
         if (a.title_cut > static_cast<int>(project.set_out.cuts.size()))
             return fail(ErrorKind::BadInput,
-                        "--title-cut: there are " + std::to_string(project.set_out.cuts.size()) + " cuts");
+                        "--title-cut: " + there_are(project.set_out.cuts.size(), "cut", "cuts"));
         path.cut = project.set_out.cuts[static_cast<std::size_t>(a.title_cut) - 1].id;
         path.on = TitleOn::CutEdge;
     }
@@ -99,7 +99,8 @@ Result<PageTitle*> asked_title(const DressArgs& a, Project& project) {
     if (count == 0) return fail(ErrorKind::NothingToDo, "there is no title on the page; --title adds one");
     if (a.title_number > count)
         return fail(ErrorKind::BadInput,
-                    "--title-number: there are " + std::to_string(count) + " on the page");
+                    "--title-number: " + there_are(static_cast<std::size_t>(count), "title", "titles") +
+                        " on the page");
     return &all[static_cast<std::size_t>(a.title_number > 0 ? a.title_number - 1 : count - 1)];
 }
 
@@ -158,7 +159,10 @@ Result<void> edit_embellishments(const DressArgs& a, Project& project) {
     if (count == 0)
         return fail(ErrorKind::NothingToDo, "there is no embellishment on the page; --put adds one");
     if (a.embellishment > count)
-        return fail(ErrorKind::BadInput, "--which: there are " + std::to_string(count) + " on the page");
+        return fail(
+            ErrorKind::BadInput,
+            "--which: " + there_are(static_cast<std::size_t>(count), "embellishment", "embellishments") +
+                " on the page");
     const auto at = all.begin() + (a.embellishment > 0 ? a.embellishment - 1 : count - 1);
     if (a.take_off) {
         all.erase(at);

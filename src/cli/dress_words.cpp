@@ -20,7 +20,10 @@ Result<Writing*> asked_writing(const DressArgs& args, Project& project) {
     if (count == 0)
         return fail(ErrorKind::NothingToDo, "there is no journaling on the page; --write adds some");
     if (args.writing > count)
-        return fail(ErrorKind::BadInput, "--journaling: there are " + std::to_string(count) + " on the page");
+        return fail(ErrorKind::BadInput, "--journaling: " +
+                                             there_are(static_cast<std::size_t>(count), "piece of journaling",
+                                                       "pieces of journaling") +
+                                             " on the page");
     return &all[static_cast<std::size_t>(args.writing > 0 ? args.writing - 1 : count - 1)];
 }
 

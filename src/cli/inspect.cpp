@@ -2,6 +2,7 @@
 #include "cli/typed.h"
 #include "core/cutfile/cut_file.h"
 #include "core/geometry/lengths.h"
+#include "core/sentences.h"
 #include "io/drawing_import.h"
 #include "io/inspect_json.h"
 #include "io/read_file.h"
@@ -30,7 +31,8 @@ void say_bundle(const std::string& path) {
     if (!all || all->size() < 2) return;
     std::cout << "drawings in it: ";
     for (std::size_t i = 0; i < all->size(); ++i)
-        std::cout << (i ? ", " : "") << (*all)[i].name << " (" << (*all)[i].openings << " openings)";
+        std::cout << (i ? ", " : "") << (*all)[i].name << " ("
+                  << count_of(static_cast<std::size_t>((*all)[i].openings), "opening", "openings") << ")";
     std::cout << "; this is the first, --drawing chooses another\n";
 }
 
@@ -55,12 +57,12 @@ static int run(const Inspect& args) {
         std::cout << inspect_json(*cut, scale).dump(1) << "\n";
         return done;
     }
-    std::size_t inserts = 0;
-    for (const Piece& p : cut->pieces) inserts += p.in_opening >= 0;
+    std::size_t loose = 0;
+    for (const Piece& p : cut->pieces) loose += p.in_opening >= 0;
     std::cout << args.cut << ": "
               << format_size(cut->box.width() * scale, cut->box.height() * scale, Units::Inches) << "\n"
-              << cut->pieces.size() << " pieces, " << inserts << " of them inserts\n"
-              << cut->openings.size() << " openings\n";
+              << count_of(cut->pieces.size(), "piece", "pieces") << ", " << loose << " of them loose\n"
+              << count_of(cut->openings.size(), "opening", "openings") << "\n";
     if (!cut->bars.empty()) std::cout << "thinnest bar " << format_mm(cut->narrowest_bar() * scale) << "\n";
     std::cout << "cut length " << format_length(cut->cut_length * scale, Units::Inches) << "\n";
     if (args.drawing.empty()) say_bundle(args.cut);

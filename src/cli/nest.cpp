@@ -1,5 +1,6 @@
 #include "cli/command.h"
 #include "cli/deadline.h"
+#include "core/sentences.h"
 #include "io/json_shapes.h"
 #include "io/plan_json.h"
 #include "io/read_file.h"
@@ -42,7 +43,8 @@ static int run(const Nest& args) {
     if (args.json)
         std::cout << nest_result_json(*named, result, deadline.seconds()).dump() << "\n";
     else
-        std::cout << result.placements.size() << " pieces placed, " << result.unplaced.size() << " not\n";
+        std::cout << count_of(result.placements.size(), "piece", "pieces") << " placed, "
+                  << result.unplaced.size() << " not\n";
     return result.unplaced.empty() ? done : problems;
 }
 

@@ -4,6 +4,7 @@
 #include "core/geometry/lengths.h"
 #include "core/project/edits.h"
 #include "core/project/own_numbers.h"
+#include "core/sentences.h"
 #include "io/drawing_import.h"
 #include "io/own_numbers_file.h"
 #include "io/project_file.h"
@@ -104,7 +105,7 @@ static int run(const New& args) {
         return complain(r.error().message);
     if (!(*drawing)->drawing.size_known && !args.says_size())
         std::cout << "the drawing does not say how large it is; give --width or --height if you know\n";
-    std::cout << args.out << ": " << cut->openings.size() << " openings on a page of "
+    std::cout << args.out << ": " << count_of(cut->openings.size(), "opening", "openings") << " on a page of "
               << format_size(p.set_out.page.width, p.set_out.page.height, Units::Inches) << "\n";
     return done;
 }

@@ -7,6 +7,7 @@
 #include "cli/reserve_edit.h"
 #include "cli/typed.h"
 #include "core/project/stash_at_hand.h"
+#include "core/sentences.h"
 #include "core/stash/side_names.h"
 #include "io/paint/page_painter.h"
 #include "io/project_file.h"
@@ -67,9 +68,10 @@ Result<Answers> answer(const PapersArgs& args, Planner& planner, Project& projec
         if (!made) return tl::make_unexpected(made.error());
         out.proposals = std::move(*made);
         if (args.take_proposal > static_cast<int>(out.proposals.size()))
-            return fail(ErrorKind::BadInput, "--take-proposal: there are " +
-                                                 std::to_string(out.proposals.size()) +
-                                                 " that are clearly different");
+            return fail(ErrorKind::BadInput,
+                        "--take-proposal: " +
+                            there_are(out.proposals.size(), "proposal that is", "proposals that are") +
+                            " clearly different");
         if (args.take_proposal) project = out.proposals[args.take_proposal - 1].project;
         if (!args.proposal_pictures.empty())
             if (auto r = write_pictures(args.proposal_pictures, out.proposals); !r)

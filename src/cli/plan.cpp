@@ -111,12 +111,15 @@ static int run(const PlanArgs& args) {
     std::cout << p->project.title << ": cut "
               << format_size(plan.set_out.whole.size.x, plan.set_out.whole.size.y, units) << ", thinnest bar "
               << format_length(plan.set_out.whole.thinnest_bar, units) << "\n"
-              << plan.sections.all.size() << " sections, " << plan.sections.patches.size() << " patches, "
-              << plan.sheets.short_patches.size() << " short, " << plan.papers.alike.size()
-              << " neighbours alike\n";
+              << count_of(plan.sections.all.size(), "section", "sections") << ", "
+              << count_of(plan.sections.patches.size(), "patch", "patches") << ", "
+              << plan.sheets.short_patches.size() << " short, "
+              << count_of(plan.papers.alike.size(), "pair of neighbours", "pairs of neighbours")
+              << " alike\n";
     for (const UsedSheet& u : plan.sheets.used) {
         const Sheet& s = plan.papers.sheets[u.sheet];
-        std::cout << "  " << s.id << " (" << name_of(s.kind) << "): " << u.patches.size() << " patches, "
+        std::cout << "  " << s.id << " (" << name_of(s.kind)
+                  << "): " << count_of(u.patches.size(), "patch", "patches") << ", "
                   << static_cast<int>(100 * u.used_area / area(s.outline) + 0.5) << " % used\n";
     }
     std::map<std::string, std::size_t> room;

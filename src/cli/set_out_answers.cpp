@@ -4,6 +4,7 @@
 #include "cli/typed.h"
 #include "core/geometry/measure.h"
 #include "core/project/cutting_mat_plan.h"
+#include "core/sentences.h"
 #include "core/setout/photo_fit.h"
 #include "core/setout/sizing.h"
 #include "core/sheets/cutting_mats.h"
@@ -188,7 +189,8 @@ Result<json> laid_on_cutting_mats(const Project& p, const Plan& plan, std::ostre
         out << one.cardstock << ": " << one.layout.mats.size()
             << (one.layout.mats.size() == 1 ? " mat" : " mats");
         if (!one.layout.too_large.empty())
-            out << ", " << one.layout.too_large.size() << " pieces larger than the cutting mat";
+            out << ", " << count_of(one.layout.too_large.size(), "piece", "pieces")
+                << " larger than the cutting mat";
         out << (extras.empty() ? std::string() : "; also fits: " + extras) << "\n";
     }
     return answer;

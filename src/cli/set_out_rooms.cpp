@@ -5,6 +5,7 @@
 #include "core/project/arranged.h"
 #include "core/project/photos_into_openings.h"
 #include "core/project/which_photo.h"
+#include "core/sentences.h"
 #include "core/setout/photo_fit.h"
 #include "io/picture.h"
 
@@ -38,7 +39,8 @@ Result<int> photo_asked(const SetOutArgs& args, const Project& project) {
     const int count = static_cast<int>(project.set_out.photos.size());
     if (count == 0) return fail(ErrorKind::NothingToDo, "there is no photo on the page");
     if (args.photo > count)
-        return fail(ErrorKind::BadInput, "there are " + std::to_string(count) + " photos on the page");
+        return fail(ErrorKind::BadInput,
+                    there_are(static_cast<std::size_t>(count), "photo", "photos") + " on the page");
     return args.photo > 0 ? args.photo - 1 : count - 1;
 }
 
@@ -144,7 +146,7 @@ Result<void> take_photo_way(const SetOutArgs& args, Project& project, Planner& p
     const auto ways = which_photo(project, *plan, *photo);
     if (!ways) return fail(ways.error().kind, "--photo-way: " + ways.error().message);
     if (args.photo_way > static_cast<int>(ways->size()))
-        return fail(ErrorKind::BadInput, "--photo-way: there are " + std::to_string(ways->size()) + " ways");
+        return fail(ErrorKind::BadInput, "--photo-way: " + there_are(ways->size(), "way", "ways"));
     project.set_out.photos[static_cast<std::size_t>(*photo)] =
         (*ways)[static_cast<std::size_t>(args.photo_way) - 1].photo;
     return {};

@@ -256,7 +256,7 @@ void add_facts(CLI::App* c, StashArgs& a) {
     c->add_option("--pattern", a.pattern, "solid, small, large, stripe, ombre or picture")->group("A paper");
     c->add_option("--direction", a.direction, "free, half or fixed")->group("A paper");
     c->add_option("--sheet", a.sheets, "12x12in or 6x6in*4")->group("A paper");
-    c->add_option("--offcut", a.offcut, "A scrap, measured from a picture of it beside a square")
+    c->add_option("--scrap,--offcut", a.offcut, "A scrap, measured from a picture of it beside a square")
         ->group("A paper");
     c->add_option("--square", a.square, "Side of that square; 1 in otherwise")->group("A paper");
     c->add_flag("--crop", a.crop, "Its pictures show the sheet on a plain ground: crop them to it")
@@ -308,7 +308,7 @@ void add_looking(CLI::App* c, StashArgs& a) {
 constexpr std::array of_a_paper{
     "--less",        "--angle",        "--back-angle",   "--palette",        "--back-palette", "--no-back",
     "--finish",      "--weight",       "--use-up-first", "--not-first",      "--name",         "--colour",
-    "--picture",     "--pattern",      "--direction",    "--sheet",          "--offcut",       "--crop",
+    "--picture",     "--pattern",      "--direction",    "--sheet",          "--scrap",        "--crop",
     "--back-colour", "--back-picture", "--back-pattern", "--back-direction", "--repeat",       "--strip",
     "--kept-in",     "--notes"};
 
@@ -327,7 +327,7 @@ CLI::App* add_stash(CLI::App& app, StashArgs& a) {
                {"--merge", "--into"},
                {"--into", "--merge"},
                {"--trim", "--sheet"},
-               {"--square", "--offcut"}});
+               {"--square", "--scrap"}});
     return c;
 }
 

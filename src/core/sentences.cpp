@@ -9,6 +9,11 @@ std::string count_of(std::size_t n, const char* one, const char* many) {
     return std::to_string(n) + " " + (n == 1 ? one : many);
 }
 
+std::string there_are(std::size_t n, const char* one, const char* many) {
+    if (n == 0) return std::string("there are no ") + many;
+    return (n == 1 ? "there is " : "there are ") + count_of(n, one, many);
+}
+
 std::string in_a_row(const std::vector<std::string>& names) {
     constexpr std::size_t most = 5;
     std::string out;

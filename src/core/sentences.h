@@ -9,6 +9,8 @@ namespace zesty {
 
 /// "1 patch", "3 patches".
 std::string count_of(std::size_t n, const char* one, const char* many);
+/// "there is 1 photo", "there are 3 photos", "there are no photos".
+std::string there_are(std::size_t n, const char* one, const char* many);
 
 /// "Barley, Gull Print and Skein", the last ones counted where there are more than five.
 std::string in_a_row(const std::vector<std::string>& names);

@@ -54,7 +54,7 @@ TEST_F(HoldsByCommand, ThingsAreHeldAndHeightsSaid) {
 TEST_F(HoldsByCommand, WhatIsTypedWrongIsOneSentenceAndChangesNothing) {
     const Project before = project();
     refuses(dress({"--hold", "photo"}), "not like photo:1=normal");
-    refuses(dress({"--hold", "photo:9=thin"}), "there are 2 of 'photo'");
+    refuses(dress({"--hold", "photo:9=thin"}), "there are 2 photos on the page");
     refuses(dress({"--hold", "photo:0=thin"}), "--hold");
     refuses(dress({"--hold", "photo:1=sideways"}), "--hold");
     refuses(dress({"--hold", "kite:1=thin"}), "not one of cut");

@@ -289,7 +289,7 @@ TEST(Cli, PapersHaveBacksAndPhotosShowPictures) {
     expect_one_line(zesty({"stash", stash, "--add", "x", "--picture", demo::file("papers/hedge-stripe.png"),
                            "--crop", "--sheet", "6x6in"}),
                     "ground");
-    const Ran scrap = zesty({"stash", stash, "--add", "wave", "--offcut", demo::file("scans/scrap.jpg"),
+    const Ran scrap = zesty({"stash", stash, "--add", "wave", "--scrap", demo::file("scans/scrap.jpg"),
                              "--square", "1in", "--json"});
     ASSERT_EQ(scrap.code, 0) << scrap.err;
     EXPECT_EQ(json::parse(scrap.out)["papers"][0]["sheets"].size(), 2u);

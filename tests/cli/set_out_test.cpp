@@ -113,7 +113,8 @@ TEST_F(CliSetOut, SaysWhetherAllFitsAndPutsPhotosIntoOpenings) {
     EXPECT_TRUE(p.set_out.rooms.empty());
     EXPECT_LT(p.set_out.photos[0].width, 101);
     EXPECT_FALSE(p.set_out.photos[1].on_top);
-    expect_one_line(set_out({"--photos-into", "all:11"}), "2 photos need as many openings; there are 1");
+    expect_one_line(set_out({"--photos-into", "all:11"}),
+                    "2 photos need an opening each; there is 1 opening");
 }
 
 TEST_F(CliSetOut, ASketchIsBroughtItsBoxesTakenOverAndRemoved) {

@@ -65,7 +65,7 @@ QString BuildWaypoint::answer(const Project&, const Plan&) const {
         QDateTime::fromSecsSinceEpoch(desk_->clock() + static_cast<std::int64_t>(now.finish * 60))
             .toString("H:mm");
     if (now.done == 0)
-        return QString("%1 steps, %2").arg(desk_->steps().size()).arg(words(minutes_in_words(now.finish)));
+        return counted(desk_->steps().size(), "step", "steps") + ", " + words(minutes_in_words(now.finish));
     return QString("%1 of %2 done, dry by %3").arg(now.done).arg(desk_->steps().size()).arg(dry);
 }
 

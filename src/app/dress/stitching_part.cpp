@@ -109,7 +109,8 @@ QString StitchingPart::says(int stitching) const {
     if (!plan || stitching >= static_cast<int>(plan->dress.stitchings.size())) return {};
     const Units units = document_.project().units;
     const StitchingFacts& f = plan->dress.stitchings[static_cast<std::size_t>(stitching)];
-    QString out = counted(f.runs.size(), "run", "runs") + QString(", %1 holes, ").arg(f.holes) +
+    QString out = counted(f.runs.size(), "run", "runs") + ", " +
+                  counted(static_cast<std::size_t>(f.holes), "hole", "holes") + ", " +
                   words(format_length(f.thread, units)) + " of thread.";
     if (!f.kept_clear_of.empty()) out += " Left out at " + words(in_a_row(f.kept_clear_of)) + ".";
     return out;

@@ -199,11 +199,13 @@ private:
         labelled.label = true;
         Finding f{.code = Code::TitleHardToRead,
                   .title = name(i) + " is hard to read",
-                  .message = (faint ? "Its worst letter differs from what lies under it by " +
-                                          std::to_string(std::lround(t.contrast)) + " of 100 in lightness"
-                                    : std::to_string(t.most_lines) + " bars run through below one letter") +
-                             "; a plain label of " + format_size(t.label_width, t.label_height, now_.units) +
-                             " under it helps.",
+                  .message =
+                      (faint ? "Its worst letter differs from what lies under it by " +
+                                   std::to_string(std::lround(t.contrast)) + " of 100 in lightness"
+                             : count_of(static_cast<std::size_t>(t.most_lines), "bar runs", "bars run") +
+                                   " through below one letter") +
+                      "; a plain label of " + format_size(t.label_width, t.label_height, now_.units) +
+                      " under it helps.",
                   .where = where(i)};
         const TitleFacts with_label = tried(i, [&](PageTitle& x) { x = labelled; });
         if (!title(i).label && with_label.contrast >= readable_contrast)

@@ -149,8 +149,9 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
             continue;
         }
         if (const std::size_t all = meeting(plan, n.a, n.b); all > plan.papers.uses.size()) {
-            f.message += " " + std::to_string(all) + " sections meet here and there are only " +
-                         std::to_string(plan.papers.uses.size()) + " papers: two of them must be alike.";
+            f.message += " " + std::to_string(all) + " sections meet here, and " +
+                         there_are(plan.papers.uses.size(), "paper", "papers") +
+                         ": two of them must be alike.";
             continue;
         }
         if (!a.searched || !b.searched) continue;

@@ -170,8 +170,8 @@ Result<std::vector<PhotoInOpening>> photos_into_openings(const Project& project,
     openings = candidates(plan, std::move(openings), photos.size());
     if (openings.size() < photos.size())
         return fail(ErrorKind::NothingToDo, count_of(photos.size(), "photo needs", "photos need") +
-                                                " as many openings; there are " +
-                                                std::to_string(openings.size()));
+                                                " an opening each; " +
+                                                there_are(openings.size(), "opening", "openings"));
     Choosing choosing(project, plan, photos, openings);
     choosing.measure(how, stop);
     if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");

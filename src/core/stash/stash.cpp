@@ -140,7 +140,7 @@ const char* name_of(SheetKind kind) {
     case SheetKind::Gutted:
         return "gutted middle";
     case SheetKind::Offcut:
-        return "offcut";
+        return "scrap";
     case SheetKind::Card:
         return "card";
     case SheetKind::Pad:

@@ -168,7 +168,7 @@ struct Sheet {
 /// All sheets of the stash one by one, paper by paper, without their branding strips.
 std::vector<Sheet> sheets_of(const Stash& stash);
 
-/// "gutted middle", "offcut", "card", "pad sheet", "sheet", "stained scrap".
+/// "gutted middle", "scrap", "card", "pad sheet", "sheet", "stained scrap".
 const char* name_of(SheetKind kind);
 /// These are called the same wherever they are spoken of.
 inline const char* name_of(Pattern pattern) {

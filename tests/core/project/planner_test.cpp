@@ -234,7 +234,7 @@ TEST(Findings, SayWhenThereAreMoreSectionsAtACrossingThanPapers) {
     ASSERT_TRUE(plan);
     const Finding* f = finding(*plan, Code::Alike);
     ASSERT_NE(f, nullptr);
-    EXPECT_NE(f->message.find("4 sections meet here and there are only 3 papers"), std::string::npos)
+    EXPECT_NE(f->message.find("4 sections meet here, and there are 3 papers"), std::string::npos)
         << f->message;
 }
 

@@ -34,14 +34,14 @@ Stash stash_of(Bench& bench) {
 std::vector<PageCard*> cards(Bench& bench) {
     std::vector<PageCard*> out;
     for (PageCard* c : bench.window().findChildren<PageCard*>())
-        if (c->isVisible() && c->focusPolicy() != Qt::NoFocus) out.push_back(c);
+        if (c->isVisible() && c->isEnabled()) out.push_back(c);
     return out;
 }
 
 /// The page on the bench, shown where it will stand; null where it is not.
 PageCard* first_card(Bench& bench) {
     for (PageCard* c : bench.window().findChildren<PageCard*>())
-        if (c->isVisible() && c->focusPolicy() == Qt::NoFocus) return c;
+        if (c->isVisible() && !c->isEnabled()) return c;
     return nullptr;
 }
 

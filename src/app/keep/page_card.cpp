@@ -39,12 +39,6 @@ void PageCard::show_picture(const QImage& picture) {
     update();
 }
 
-void PageCard::only_to_be_seen() {
-    only_seen_ = true;
-    setFocusPolicy(Qt::NoFocus);
-    setAttribute(Qt::WA_TransparentForMouseEvents);
-}
-
 void PageCard::paintEvent(QPaintEvent*) {
     if (picture_.isNull()) emit wants_picture();
     QPainter p(this);
@@ -56,11 +50,11 @@ void PageCard::paintEvent(QPaintEvent*) {
     const QRectF card = QRectF(rect()).adjusted(6, 6, -6, -6);
     p.setPen(Qt::NoPen);
     p.setBrush(QColor(0x26, 0x24, 0x2b, 28));
-    if (!only_seen_) p.drawRoundedRect(card.translated(2, 3), 3, 3);
+    if (isEnabled()) p.drawRoundedRect(card.translated(2, 3), 3, 3);
     p.setPen(QPen(isChecked() || hasFocus() ? theme::zest
-                  : only_seen_              ? theme::quiet
-                                            : theme::line,
-                  isChecked() ? 2.5 : 1.2, only_seen_ ? Qt::DashLine : Qt::SolidLine));
+                  : isEnabled()             ? theme::line
+                                            : theme::quiet,
+                  isChecked() ? 2.5 : 1.2, isEnabled() ? Qt::SolidLine : Qt::DashLine));
     p.setBrush(theme::card);
     p.drawRoundedRect(card, 3, 3);
     const QRectF room = card.adjusted(card_margin, card_margin, -card_margin, -theme::px(caption_high) - 4);

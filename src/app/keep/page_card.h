@@ -1,5 +1,5 @@
 #pragma once
-// A page on the shelf: its picture on a card, as it would stand there.
+// A page on the shelf: its picture on a card, as it would stand there. Disabled it is dashed: not there yet.
 
 #include "app/bench/theme.h"
 
@@ -22,8 +22,6 @@ public:
     const std::string& uid() const { return uid_; }
     void say(const QString& title, const QString& about);
     void show_picture(const QImage& picture);
-    /// Shown where it will stand, and nothing to press.
-    void only_to_be_seen();
     QSize sizeHint() const override { return page_card_size(); }
 
 signals:
@@ -34,7 +32,6 @@ protected:
 
 private:
     std::string uid_;
-    bool only_seen_ = false;
     QString about_;
     QImage picture_;
 };

@@ -254,7 +254,7 @@ void ShelfView::rebuild() {
         empty_ = label;
         if (shown_records_.empty()) {
             first_ = new PageCard({}, shelf_);
-            first_->only_to_be_seen();
+            first_->setEnabled(false);
             first_->hide();
         }
     }

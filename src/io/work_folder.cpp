@@ -39,9 +39,11 @@ Result<std::shared_ptr<const WorkFolder>> WorkFolder::in(const QString& place, c
     clear_what_was_left(place, begins);
     const std::shared_ptr<WorkFolder> out(new WorkFolder(place + "/" + begins + "XXXXXX"));
     if (out->folder_.isValid() && out->in_use_->tryLock(0)) return out;
-    const std::string why = out->folder_.isValid() ? "" : ": " + out->folder_.errorString().toStdString();
+    // A lock is a few bytes: where they are allowed and do not go, there is no room for them.
+    const bool full = out->folder_.isValid() && out->in_use_->error() == QLockFile::UnknownError;
     return fail(ErrorKind::Unwritable,
-                place.toStdString() + ": nothing can be written into this folder" + why);
+                place.toStdString() + (full ? ": there is no space left on the disk"
+                                            : ": nothing can be written into this folder"));
 }
 
 Result<std::shared_ptr<const WorkFolder>> folder_beside(const QString& path) {

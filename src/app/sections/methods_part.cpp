@@ -218,7 +218,7 @@ void MethodsPart::show_table(const std::vector<MethodFigures>& table) {
         row.paper->setText(area_in_words(f.paper_area, units));
         row.minutes->setText(QString::number(std::lround(f.minutes)));
         row.lips->setText(std::isfinite(f.smallest_lip) ? words(format_mm(f.smallest_lip)) : QString("none"));
-        QString tip = QString("%1 lips under 1.5 mm").arg(f.narrow_lips);
+        QString tip = counted(static_cast<std::size_t>(f.narrow_lips), "lip", "lips") + " under 1.5 mm";
         if (f.failed > 0) {
             row.lips->setText(QString("%1 fail").arg(f.failed));
             tip += QString("; does not work for %1").arg(f.failed);

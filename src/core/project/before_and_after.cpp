@@ -15,9 +15,9 @@ std::vector<BeforeAndAfter> before_and_after(const Project& project, const Finis
         const auto [at, fresh] = papers.try_emplace(paper);
         if (fresh) {
             at->second.paper = paper;
-            const Paper& of = stash.papers[static_cast<std::size_t>(paper)];
-            at->second.name = of.name;
-            at->second.after = at->second.before = stock_area(of);
+            const Paper& found = stash.papers[static_cast<std::size_t>(paper)];
+            at->second.name = found.name;
+            at->second.after = at->second.before = stock_area(found);
         }
         return at->second;
     };

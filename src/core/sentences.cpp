@@ -40,6 +40,14 @@ std::string numbers(std::vector<int> openings) {
     return out;
 }
 
+std::string shortened(const std::string& text, std::size_t most_bytes) {
+    if (text.size() <= most_bytes) return text;
+    std::size_t end = most_bytes;
+    const auto within_a_character = [&] { return (static_cast<unsigned char>(text[end]) & 0xC0) == 0x80; };
+    while (end > 0 && within_a_character()) --end;
+    return text.substr(0, end);
+}
+
 std::string sentence(std::string reason) {
     if (!reason.empty() && reason[0] >= 'a' && reason[0] <= 'z')
         reason[0] = static_cast<char>(reason[0] - 'a' + 'A');

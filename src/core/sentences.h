@@ -24,6 +24,9 @@ std::string numbers(std::vector<int> openings);
 /// "17 May 2026" of 2026-05-17; the text itself where it is no date.
 std::string date_in_words(const std::string& iso);
 
+/// As much of UTF-8 as has so many bytes at most, in whole characters.
+std::string shortened(const std::string& text, std::size_t most_bytes);
+
 /// A reason as a sentence of its own: with a capital and a full stop.
 std::string sentence(std::string reason);
 

@@ -1,5 +1,6 @@
 // Records in the stash, written out, and backups that are whole or refused.
 
+#include "core/project/again.h"
 #include "core/project/edits.h"
 #include "core/project/page_record_of.h"
 #include "core/project/planner.h"
@@ -118,6 +119,26 @@ TEST(KeptRecord, APageThatIsFinishedIsSavedAndOpensAgain) {
     ASSERT_TRUE(again) << again.error().message;
     EXPECT_EQ(again->keep, kept.made.project.keep);
     EXPECT_TRUE(again->stash->records.empty()) << "records stay in the stash";
+}
+
+TEST(KeptRecord, APageBegunFromOneWithALongTitleIsSavedAndOpensToo) {
+    Project page = page_of(four_panes);
+    page.title = "K";
+    for (int i = 0; i < 150; ++i)
+        page.title += "\u00e4"; // every byte at which it may be cut but the first is within one
+    const auto drawing = std::make_shared<const DrawingFile>(
+        DrawingFile{page.title + ".svg", page.set_out.drawings[0]->bytes, page.set_out.drawings[0]->drawing});
+    Planner planner;
+    const auto papers = other_papers(page, planner);
+    const auto cut = other_cut(page, drawing, planner);
+    ASSERT_TRUE(papers && cut);
+    const QTemporaryDir dir;
+    for (const Project& begun : {papers->project, cut->project}) {
+        ASSERT_TRUE(save_project(begun, dir.filePath("again.zesty")));
+        const auto there = open_project(dir.filePath("again.zesty"));
+        ASSERT_TRUE(there) << there.error().message;
+        EXPECT_EQ(there->title, begun.title);
+    }
 }
 
 TEST(KeptRecord, APageThatWasNotSavedCatchesUpWithItsRecordAndAnotherPageDoesNot) {

@@ -16,7 +16,7 @@ constexpr std::size_t longest_title_begun = 190;
 
 /// What belongs to the page that was made, and to no other.
 void begin_anew(Project& project) {
-    project.title = project.title.substr(0, longest_title_begun) + " again";
+    project.title = shortened(project.title, longest_title_begun) + " again";
     project.keep = {};
     project.build.log.clear();
     project.sheets.pins.clear();
@@ -106,7 +106,7 @@ Result<Again> other_cut(const Project& earlier, const Shared<DrawingFile>& drawi
     Again out{earlier, {}};
     Project& p = out.project;
     begin_anew(p);
-    p.title = drawing->name.substr(0, std::min(drawing->name.rfind('.'), longest_title_begun));
+    p.title = shortened(drawing->name.substr(0, drawing->name.rfind('.')), longest_title_begun);
     let_go_of_papers(p, out.no_longer);
     const int replaced = p.set_out.cuts.front().drawing;
     p.set_out.drawings[static_cast<std::size_t>(replaced)] = drawing;

@@ -211,7 +211,9 @@ void add_thing_options(CLI::App& c, StashArgs& a) {
     text("--on-sheet", a.on_sheet, "The sheet it is on together with others");
     text("--letters", a.letters,
          "cork:stickers:16mm:AABCDEE: a set with what is left of it; stickers, dies, stamps, words or cut");
-    text("--drop-outs", a.drop_outs, "Keeps what falls out of the openings of a page's cut: its .zesty file");
+    text("--drop-outs", a.drop_outs,
+         "Adds what falls out of the openings of a page's cut to the embellishments: its .zesty file; "
+         "a cut of a paper of the stash is finished with keep --no-drop-outs then");
     c.add_option("--of-cut", a.of_cut, "With --drop-outs: which cut, from 1")
         ->check(CLI::Range(1, 1000))
         ->group("Embellishments and letters");

@@ -198,7 +198,7 @@ TEST(KeepJourney, DropOutsComeBackAsScrapsOrAsEmbellishmentsOrNotAtAll) {
     EXPECT_EQ(scraps(), nullptr) << "the kite's cardstock is not in the stash";
     const auto things = [&] { return stash_of(bench).embellishments.size(); };
     const std::size_t had = things();
-    QPushButton* of_cuts = button(bench, "Keep the cut's drop-outs");
+    QPushButton* of_cuts = button(bench, "Add the cut's drop-outs to the drawer");
     ASSERT_NE(of_cuts, nullptr);
     click(of_cuts);
     bench.settle();

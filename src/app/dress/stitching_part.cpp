@@ -64,7 +64,7 @@ void StitchingPart::build_line() {
     spacing_ = length("From hole to hole, about", stitch_spacing_limits, &Stitching::spacing);
     r->addWidget(spacing_);
     r->addStretch(1);
-    r = row("Keep clear");
+    r = row("Clearance");
     clearance_ = length("How far the stitching keeps from everything that is glued or raised",
                         stitch_clearance_limits, &Stitching::clearance);
     r->addWidget(clearance_);

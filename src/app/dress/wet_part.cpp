@@ -33,7 +33,7 @@ WetPart::WetPart(Document& document, BenchState& state, Actions& actions, QWidge
     build_shape();
     says_ = line("wet-says");
     auto* last = row(QString());
-    last->addWidget(button(Act::TakeDropOuts, "Keep the drop-outs"));
+    last->addWidget(button(Act::TakeDropOuts, "Add drop-outs to drawer"));
     last->addStretch(1);
     connect(&document, &Document::project_changed, this, &WetPart::refresh_if_shown);
     connect(&state, &BenchState::plan_changed, this, &WetPart::refresh_if_shown);
@@ -138,9 +138,8 @@ void WetPart::take_drop_outs() {
     const auto plan = state_.own_plan();
     if (!plan) return;
     const int cut = std::max(0, state_.in_hand().cut(document_.project()));
-    document_.change_papers("Keep the drop-outs", [&](const Stash& now) {
-        return with_drop_outs(now, document_.project(), *plan, cut);
-    });
+    document_.change("Add drop-outs to the drawer",
+                     [&](Project& p) { zesty::take_drop_outs(p, *plan, {cut}); });
 }
 
 QString WetPart::says(int zone) const {

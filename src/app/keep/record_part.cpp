@@ -112,15 +112,15 @@ void RecordPart::build_doing() {
     drop_outs_->setToolTip(
         "What drops out of cuts made of your papers goes back into the drawer, where it is large enough");
     connect(drop_outs_, &QCheckBox::clicked, this, [this](bool on) {
-        document_.change(on ? "Keep drop-outs as scraps" : "Keep no drop-outs",
+        document_.change(on ? "Drop-outs become scraps" : "Drop-outs are thrown away",
                          [&](Project& p) { p.keep.drop_outs = on; });
     });
     column_->addWidget(drop_outs_);
     of_cuts_ =
-        push("Keep the cut's drop-outs",
+        push("Add the cut's drop-outs to the drawer",
              "The cut's own cardstock is not in the stash: what drops out of it becomes embellishments, "
              "alike ones counted together",
-             [this] { keep_drop_outs_of_cuts(); });
+             [this] { take_drop_outs_of_cuts(); });
     r = row({});
     r->addWidget(of_cuts_);
     r->addStretch(1);
@@ -191,14 +191,11 @@ void RecordPart::show_times() {
     sheets_->show_sheets(desk_.sheets());
 }
 
-void RecordPart::keep_drop_outs_of_cuts() {
+void RecordPart::take_drop_outs_of_cuts() {
     const auto plan = state_.own_plan();
     if (!plan) return;
-    document_.change_papers("Keep the drop-outs", [&](Stash stash) {
-        for (const int cut : cuts_from_elsewhere(desk_.project()))
-            stash = with_drop_outs(std::move(stash), desk_.project(), *plan, cut);
-        return stash;
-    });
+    document_.change("Add drop-outs to the drawer",
+                     [&](Project& p) { take_drop_outs(p, *plan, cuts_from_elsewhere(p)); });
 }
 
 void RecordPart::refresh() {

@@ -29,7 +29,7 @@ private:
     void typed(QWidget* in);
     void take_what_is_typed();
     void show_times();
-    void keep_drop_outs_of_cuts();
+    void take_drop_outs_of_cuts();
 
     KeepDesk& desk_;
     QLabel* title_;

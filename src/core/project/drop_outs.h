@@ -15,4 +15,8 @@ Stash with_drop_outs(Stash stash, const Project& project, const Plan& plan, int 
 /// back.
 std::vector<int> cuts_from_elsewhere(const Project& project);
 
+/// The drop-outs of these cuts become embellishments of the stash at hand. What is one is no scrap as well:
+/// of a cut whose paper is in the stash, finishing puts none back.
+void take_drop_outs(Project& project, const Plan& plan, const std::vector<int>& cuts);
+
 } // namespace zesty

@@ -132,4 +132,15 @@ TEST(DropOuts, TakeTheColourOfTheCutAndLeaveOutWhatIsTiny) {
     EXPECT_TRUE(with_drop_outs({}, p, shapes_of(p), 7).embellishments.empty()) << "there is no such cut";
 }
 
+TEST(DropOuts, AreEmbellishmentsOrScrapsButNotBoth) {
+    Project p = page_of(304.8, 1);
+    take_drop_outs(p, shapes_of(p), cuts_from_elsewhere(p));
+    EXPECT_EQ(p.stash->embellishments.size(), 1u);
+    EXPECT_TRUE(p.keep.drop_outs) << "finishing has none of them to put back";
+    p.set_out.cuts[0].paper = p.stash->papers[0].id;
+    EXPECT_TRUE(cuts_from_elsewhere(p).empty());
+    take_drop_outs(p, shapes_of(p), {0});
+    EXPECT_FALSE(p.keep.drop_outs);
+}
+
 } // namespace zesty

@@ -164,6 +164,16 @@ void take_pictures(Stash& stash, Embellishment& thing, const Pictures& from) {
 void take_pictures(Stash&, LetterSet&, const Pictures&) {}
 void take_pictures(Stash&, PageRecord&, const Pictures&) {}
 
+/// The picture, where another one was given to the thing.
+void carry_pictures(const Embellishment& before, const Embellishment& after, const Pictures& pictures,
+                    Stash& stash, std::size_t now) {
+    if (after.picture != before.picture)
+        stash.embellishments[now].picture = take_picture(stash, after.picture, pictures);
+}
+void carry_pictures(const LetterSet&, const LetterSet&, const Pictures&, Stash&, std::size_t) {}
+// A record's files go by their bytes.
+void carry_pictures(const PageRecord&, const PageRecord&, const Pictures&, Stash&, std::size_t) {}
+
 template <class Thing>
 void adopt_thing(Stash& stash, std::vector<Thing> Stash::*of, Thing thing, const Pictures& pictures) {
     thing.id = free_id_among(stash.*of, thing.id);
@@ -180,11 +190,13 @@ void carry_things(const Stash& before, const Stash& after, std::vector<Thing> St
         const int was = find_thing(before.*of, fresh);
         const int at = find_thing(now.*of, fresh);
         if (was >= 0 && (before.*of)[static_cast<std::size_t>(was)] == fresh) continue;
-        if (at < 0)
+        if (at < 0) {
             adopt_thing(now, of, fresh, after.pictures);
-        else if (was >= 0)
-            carry_thing((before.*of)[static_cast<std::size_t>(was)], fresh,
-                        (now.*of)[static_cast<std::size_t>(at)]);
+        } else if (was >= 0) {
+            const Thing& old = (before.*of)[static_cast<std::size_t>(was)];
+            carry_thing(old, fresh, (now.*of)[static_cast<std::size_t>(at)]);
+            carry_pictures(old, fresh, after.pictures, now, static_cast<std::size_t>(at));
+        }
     }
 }
 

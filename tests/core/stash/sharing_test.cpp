@@ -198,6 +198,112 @@ TEST(Sharing, TwoEntriesForOnePaperBecomeOne) {
     EXPECT_TRUE(merged(s, "barley", "barley") == s);
 }
 
+// Each of the next tests names every member of its type: a new one does not compile until it is carried, too.
+
+TEST(Sharing, NothingThatIsChangedOfAnEmbellishmentIsLeftBehind) {
+    Stash before;
+    before.embellishments.emplace_back();
+    before.embellishments[0].id = "bow";
+    before.embellishments[0].uid = "b";
+    Stash after = before;
+    auto& [id, name, kind, colour, outline, thickness, white_rim, count, on_sheet, kept_in, picture, uid,
+           in_stash] = after.embellishments[0];
+    name = "Red bow";
+    kind = EmbellishmentKind::Button;
+    colour = {1, 2, 3};
+    outline = {ring_of(Box{-5, -4, 5, 4}), {}};
+    thickness = 2;
+    white_rim = 1;
+    count = 7;
+    on_sheet = "bows";
+    kept_in = "tin";
+    picture = "bow.png";
+    in_stash = true;
+    after.pictures["bow.png"] = bytes("a red bow");
+    EXPECT_EQ(carried_over(before, after, before), after);
+    EXPECT_EQ(carried_over(after, before, after).embellishments, before.embellishments) << "undone";
+    Stash elsewhere = before;
+    elsewhere.pictures["bow.png"] = bytes("another bow");
+    const Stash both = carried_over(before, after, elsewhere);
+    EXPECT_EQ(both.embellishments[0].picture, "bow-2.png");
+    EXPECT_TRUE(both.pictures.at("bow-2.png") == bytes("a red bow"));
+}
+
+TEST(Sharing, NothingThatIsChangedOfALetterSetIsLeftBehind) {
+    Stash before;
+    before.letters.emplace_back();
+    before.letters[0].id = "cork";
+    before.letters[0].uid = "c";
+    before.letters[0].letters = {{"A", {9, 3}}, {"B", {9, 1}}};
+    Stash after = before;
+    auto& [id, name, kind, height, stroke, gap, colour, thickness, letters, kept_in, uid, in_stash] =
+        after.letters[0];
+    name = "Thin cork";
+    kind = LetterKind::Words;
+    height = 20;
+    stroke = 1;
+    gap = 0.5;
+    colour = {1, 2, 3};
+    thickness = 2;
+    letters = {{"A", {8, 2}}, {"KITE", {30, 1}}};
+    kept_in = "tin";
+    in_stash = true;
+    EXPECT_EQ(carried_over(before, after, before), after);
+}
+
+TEST(Sharing, NothingThatIsChangedOfARecordIsLeftBehind) {
+    Stash before;
+    before.records.emplace_back();
+    before.records[0].id = "kite-hill";
+    before.records[0].uid = "k";
+    Stash after = before;
+    auto& [id, title, notes, finished, takings, facts, picture, photo, page, file, uid, in_stash] =
+        after.records[0];
+    auto& [story, tags, photos_of, made, album, place, next_time, licence] = notes;
+    title = "Windy uphill";
+    for (std::string* text : {&story, &photos_of, &made, &album, &place, &next_time, &licence, &finished,
+                              &picture, &photo, &page, &file})
+        *text = "another";
+    tags = {"wind"};
+    takings = 2;
+    PageFacts wide;
+    wide.width = 300;
+    facts = std::make_shared<const PageFacts>(wide);
+    in_stash = true;
+    EXPECT_EQ(carried_over(before, after, before), after);
+}
+
+TEST(Sharing, NothingThatIsChangedOfAPaperIsLeftBehind) {
+    const Stash before = stash_of({paper("barley", "b")});
+    Stash after = before;
+    auto& [id, name, colour, picture, pattern, direction, sheets, repeat, strip, weight, notes, kept_in,
+           angle_deg, palette, coarse, variation, back, uid, finish, fussy_cuts, use_up, touched, in_stash] =
+        after.papers[0];
+    name = "Ripe Barley";
+    colour = {1, 2, 3};
+    picture = "barley.png";
+    pattern = Pattern::Stripe;
+    direction = Direction::Half;
+    sheets = {sheet(152.4, 2)};
+    repeat = 20;
+    strip = 12.7;
+    weight = 200;
+    notes = "for summers";
+    kept_in = "tin";
+    angle_deg = 45;
+    palette = {{{1, 2, 3}, 1}};
+    coarse = {{1, 2, 3}};
+    variation = {0.5};
+    back.emplace();
+    back->colour = {4, 5, 6};
+    finish = Finish::Glossy;
+    fussy_cuts = {{"kite", {ring_of(Box{0, 0, 20, 20}), {}}, 0}};
+    use_up = true;
+    in_stash = false;
+    after.pictures["barley.png"] = bytes("barley");
+    EXPECT_EQ(carried_over(before, after, before), after);
+}
+
 TEST(Sharing, EmbellishmentsAndLettersAreSharedLikePapers) {
     Stash living;
     Embellishment dot;

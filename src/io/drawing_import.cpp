@@ -3,6 +3,7 @@
 #include "core/cutfile/cut_file.h"
 #include "core/cutfile/negative.h"
 #include "io/dxf/dxf_reader.h"
+#include "io/edge.h"
 #include "io/read_file.h"
 #include "io/svg/svg_reader.h"
 #include "io/svg/svg_writer.h"
@@ -39,7 +40,8 @@ Result<File> as_svg(Result<Drawing> drawing, const std::string& name) {
     read->warnings = std::move(drawing->warnings);
     read->size_known = drawing->size_known;
     read->size_real = drawing->size_real;
-    return std::make_shared<const DrawingFile>(DrawingFile{base + ".svg", std::move(text), std::move(*read)});
+    return std::make_shared<const DrawingFile>(
+        DrawingFile{name_in_archive(base + ".svg"), std::move(text), std::move(*read)});
 }
 
 struct Entry {
@@ -117,7 +119,8 @@ Result<File> import_drawing(const QByteArray& data, const std::string& name, con
     }
     auto drawing = read_svg(data);
     if (!drawing) return tl::make_unexpected(drawing.error());
-    return std::make_shared<const DrawingFile>(DrawingFile{name, data.toStdString(), std::move(*drawing)});
+    return std::make_shared<const DrawingFile>(
+        DrawingFile{name_in_archive(name), data.toStdString(), std::move(*drawing)});
 }
 
 Result<File> swapped(const DrawingFile& file) {

@@ -1,5 +1,7 @@
 #include "io/edge.h"
 
+#include "core/sentences.h"
+
 #include <QString>
 #include <QStringDecoder>
 #include <charconv>
@@ -47,6 +49,18 @@ std::string one_line(std::string_view message) {
     if (text.size() > static_cast<qsizetype>(longest_line))
         text = text.left(static_cast<qsizetype>(longest_line) - 1) + QChar(0x2026);
     return text.toStdString();
+}
+
+std::string name_in_archive(std::string_view file_name) {
+    constexpr std::size_t longest = 120, longest_ending = 8;
+    std::string name = as_text(file_name);
+    for (char& c : name)
+        if (c == '\n' || c == '\t' || c == '/' || c == '\\') c = ' ';
+    if (name.size() <= longest) return name;
+    const std::size_t dot = name.rfind('.');
+    const std::string ending =
+        dot == std::string::npos || name.size() - dot > longest_ending ? "" : name.substr(dot);
+    return shortened(name, longest - ending.size()) + ending;
 }
 
 std::optional<double> number_from(std::string_view text, Limits limits) {

@@ -19,6 +19,10 @@ std::string as_text(std::string_view bytes);
 /// One line that may be shown to anybody: no control characters, no more than 300 characters.
 std::string one_line(std::string_view message);
 
+/// What a file is called in an archive: one line of text without what separates folders, at most 120 bytes
+/// with its ending. Readers of archives know no longer paths than 255.
+std::string name_in_archive(std::string_view file_name);
+
 /// A number that is finite and within the limits, written in full.
 std::optional<double> number_from(std::string_view text, Limits limits);
 

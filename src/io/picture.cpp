@@ -1,5 +1,6 @@
 #include "io/picture.h"
 
+#include "io/edge.h"
 #include "io/read_file.h"
 
 #include <QBuffer>
@@ -113,7 +114,7 @@ Result<Shared<BroughtPicture>> brought_picture(const std::string& name, const st
     // Cells keep small strong colours that a mean would lose: each is a pixel of the picture.
     const QImage cells =
         image->scaled(picture_cells, picture_cells, Qt::IgnoreAspectRatio, Qt::FastTransformation);
-    BroughtPicture out{name, bytes, palette_of(pixels_from(*image)), pixels_from(cells).at};
+    BroughtPicture out{name_in_archive(name), bytes, palette_of(pixels_from(*image)), pixels_from(cells).at};
     const QSize size = upright_size(data);
     out.width = size.width();
     out.height = size.height();

@@ -116,6 +116,19 @@ Project as_kept(Project project) {
     return project;
 }
 
+namespace {
+
+/// Where the picture of a paper lies. Readers of archives know no longer paths than 255 bytes: longer names
+/// are told apart by their hash.
+std::string entry_of_paper(const std::string& name) {
+    constexpr std::size_t longest = 200;
+    if (name.size() <= longest) return "papers/" + name;
+    const auto hash = QCryptographicHash::hash(QByteArray::fromStdString(name), QCryptographicHash::Sha256);
+    return "papers/" + hash.toHex().toStdString();
+}
+
+} // namespace
+
 Result<QByteArray> project_bytes(const Project& at_hand) {
     const Project project = as_kept(at_hand);
     Entries entries{{"project.json", project_json(project).dump(1)}};
@@ -129,7 +142,7 @@ Result<QByteArray> project_bytes(const Project& at_hand) {
             if (!bytes)
                 return fail(ErrorKind::Unreadable,
                             "the picture " + name + " of a paper cannot be read any more");
-            entries["papers/" + name] = *bytes;
+            entries[entry_of_paper(name)] = *bytes;
         }
     return zip(entries);
 }
@@ -152,7 +165,7 @@ Result<Project> project_from(const QByteArray& data, const std::string& what) {
     }
     if (j->contains("stash")) {
         auto stash = stash_from((*j)["stash"], what, [&](const std::string& name) -> Result<PictureBytes> {
-            const auto found = entries->find("papers/" + name);
+            const auto found = entries->find(entry_of_paper(name));
             if (found == entries->end())
                 return fail(ErrorKind::BadInput, "its picture " + name + " is missing");
             return picture_bytes(found->second);

@@ -169,7 +169,7 @@ TEST(Cli, SetOutChangesTheProjectAndSaysWhatComesOfIt) {
     EXPECT_NEAR(shadow["cuts"][1]["box"][2].get<double>() - shadow["cuts"][1]["box"][0].get<double>(), 152.4,
                 0.01);
     EXPECT_TRUE(done(zesty({"set-out", p, "--cut", "1", "--remove"})));
-    expect_one_line(zesty({"set-out", p, "--cut", "9"}), "only 1 cut");
+    expect_one_line(zesty({"set-out", p, "--cut", "9"}), "there is 1 cut");
     expect_one_line(zesty({"set-out", p, "--leave-out", "99"}), "there is no number 99");
     expect_one_line(zesty({"set-out", p, "--size-for", "luck"}), "bar=2mm");
     expect_one_line(zesty({"set-out", p, "--reveal", "1,2"}), "left,top,right,bottom");

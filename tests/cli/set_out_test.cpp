@@ -73,7 +73,7 @@ TEST_F(CliSetOut, AnInsertBesideThePageAFrameOfTwoPapersAndAWindowByHand) {
 TEST_F(CliSetOut, AZipIsOpenedAtTheDrawingThatIsNamed) {
     const QString bundle = QString(ZESTY_DEMO_FOLDER) + "/../tests/samples/kite-and-bow.zip";
     const Ran said = zesty({"inspect", bundle});
-    EXPECT_NE(said.out.find("drawings in it: kite.svg (2 openings), bow.svg (1 openings)"), std::string::npos)
+    EXPECT_NE(said.out.find("drawings in it: kite.svg (2 openings), bow.svg (1 opening)"), std::string::npos)
         << said.out;
     EXPECT_EQ(
         json::parse(zesty({"inspect", bundle, "--drawing", "bow.svg", "--json"}).out)["openings"].size(), 1u);

@@ -1,12 +1,22 @@
-// Text and numbers where they come in, lines fitted to grainy edges, and what older documents become.
+// Text, numbers and names of files where they come in, lines fitted to grainy edges, and what older documents
+// become.
 
 #include "core/geometry/measure.h"
+#include "core/project/edits.h"
+#include "io/drawing_import.h"
 #include "io/edge.h"
 #include "io/fields/upgrade.h"
+#include "io/picture.h"
+#include "io/project_file.h"
+#include "io/read_file.h"
+#include "io/stash_json.h"
 #include "io/trace/fitted_line.h"
 #include "io/trace/outlines.h"
 #include "support/between.h"
+#include "support/demo.h"
 
+#include <QFile>
+#include <QTemporaryDir>
 #include <algorithm>
 #include <cmath>
 #include <gtest/gtest.h>
@@ -31,6 +41,46 @@ TEST(Edge, OneLineIsShortAndHasNoLineBreaks) {
     EXPECT_EQ(line.find('\n'), std::string::npos);
     EXPECT_LE(line.size(), 304u);
     EXPECT_EQ(one_line("just this"), "just this");
+}
+
+TEST(Edge, ANameInAnArchiveIsShortKeepsItsEndingAndNamesNoFolder) {
+    EXPECT_EQ(name_in_archive("red kite.svg"), "red kite.svg");
+    EXPECT_EQ(name_in_archive("red\\kite/bow\t1\n.svg"), "red kite bow 1 .svg");
+    std::string tail = "k";
+    for (int i = 0; i < 120; ++i) tail += "\u00e4";
+    const std::string cut = name_in_archive(tail + ".svg");
+    EXPECT_EQ(cut.size(), 119u) << "whole characters only";
+    EXPECT_TRUE(cut.starts_with("k\u00e4") && cut.ends_with("\u00e4.svg") && is_text(cut));
+    EXPECT_EQ(name_in_archive(cut), cut);
+    EXPECT_EQ(name_in_archive("." + std::string(300, 'k')).size(), 120u) << "that is no ending";
+}
+
+TEST(Edge, FilesWithNamesAsLongAsADiskAllowsComeBack) {
+    const QTemporaryDir dir;
+    const QString longest = QString(251, 'k'); // with its ending 255 bytes
+    const QString photo_file = dir.filePath(longest + ".png");
+    ASSERT_TRUE(QFile::copy(demo::file("photos/kite-day.png"), photo_file));
+    ASSERT_TRUE(QFile::copy(demo::file("kite-hill.svg"), dir.filePath(longest + ".svg")));
+    Project p;
+    const auto drawing =
+        import_drawing(*read_file(dir.filePath(longest + ".svg")), (longest + ".svg").toStdString(), {});
+    const auto picture = brought_from(photo_file);
+    const auto paper = paper_from_picture(photo_file, false);
+    ASSERT_TRUE(drawing && picture && paper);
+    set_only_cut(p, *drawing);
+    Photo photo;
+    photo.width = 90;
+    photo.height = 60;
+    photo.picture = *picture;
+    p.set_out.photos = {photo};
+    p.stash = std::make_shared<const Stash>(*paper);
+    const auto saved = save_project(p, dir.filePath("kite.zesty"));
+    ASSERT_TRUE(saved) << saved.error().message;
+    const auto again = open_project(dir.filePath("kite.zesty"));
+    ASSERT_TRUE(again) << again.error().message;
+    EXPECT_EQ(again->set_out.photos[0].picture->bytes, (*picture)->bytes);
+    EXPECT_TRUE(again->set_out.photos[0].picture->name.ends_with("k.png"));
+    EXPECT_EQ(again->stash->pictures, paper->pictures);
 }
 
 TEST(Edge, NumbersAreWholeTextsWithinTheirLimits) {

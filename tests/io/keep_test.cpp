@@ -7,6 +7,7 @@
 #include "core/project/stash_at_hand.h"
 #include "core/stash/sharing.h"
 #include "io/backup.h"
+#include "io/drawing_import.h"
 #include "io/own_numbers_file.h"
 #include "io/page_record.h"
 #include "io/project_file.h"
@@ -126,15 +127,16 @@ TEST(KeptRecord, APageBegunFromOneWithALongTitleIsSavedAndOpensToo) {
     page.title = "K";
     for (int i = 0; i < 150; ++i)
         page.title += "\u00e4"; // every byte at which it may be cut but the first is within one
-    const auto drawing = std::make_shared<const DrawingFile>(
-        DrawingFile{page.title + ".svg", page.set_out.drawings[0]->bytes, page.set_out.drawings[0]->drawing});
+    const auto drawing = import_drawing(four_panes, page.title + ".svg", {});
+    ASSERT_TRUE(drawing);
     Planner planner;
     const auto papers = other_papers(page, planner);
-    const auto cut = other_cut(page, drawing, planner);
+    const auto cut = other_cut(page, *drawing, planner);
     ASSERT_TRUE(papers && cut);
     const QTemporaryDir dir;
     for (const Project& begun : {papers->project, cut->project}) {
-        ASSERT_TRUE(save_project(begun, dir.filePath("again.zesty")));
+        const auto saved = save_project(begun, dir.filePath("again.zesty"));
+        ASSERT_TRUE(saved) << saved.error().message;
         const auto there = open_project(dir.filePath("again.zesty"));
         ASSERT_TRUE(there) << there.error().message;
         EXPECT_EQ(there->title, begun.title);

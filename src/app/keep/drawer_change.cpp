@@ -9,6 +9,7 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QPainter>
+#include <QScrollBar>
 #include <QVBoxLayout>
 
 namespace zesty {
@@ -172,7 +173,7 @@ DrawerChange::DrawerChange(BenchState& state, KeepDesk& desk, QWidget* parent)
     scroll_ = new QScrollArea(this);
     scroll_->setWidgetResizable(true);
     scroll_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll_->setFixedHeight(change_size().height() + 12);
+    scroll_->setFixedHeight(change_size().height() + scroll_->horizontalScrollBar()->sizeHint().height() + 2);
     scroll_->setFocusPolicy(Qt::NoFocus);
     column->addWidget(scroll_);
     connect(&desk, &KeepDesk::changed, this, &DrawerChange::refresh);

@@ -296,12 +296,13 @@ void ShelfView::lay_out() {
     if (empty_) {
         // Beside the page, where there is one.
         int left = shelf_edge;
+        y = 40 + theme::px(160);
         if (first_ && !first_->isHidden()) {
             first_->move(shelf_edge, 24);
             left += first_->width() + 2 * shelf_edge;
+            y = std::max(y, first_->geometry().bottom() + card_gap);
         }
-        empty_->setGeometry(left, 40, std::min(wide - left - shelf_edge, 520), 160);
-        y = 240;
+        empty_->setGeometry(left, 40, std::min(wide - left - shelf_edge, theme::px(520)), theme::px(160));
     }
     y = lay_out_cards(columns, y);
     for (std::size_t i = 0; i < where_.size(); ++i) {

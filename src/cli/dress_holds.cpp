@@ -30,10 +30,7 @@ Result<void> hold(const std::string& text, const std::optional<double>& foot, Pr
         return fail(ErrorKind::BadInput, "--hold: '" + digits + "' is not a number");
     const std::size_t i = static_cast<std::size_t>(std::stoi(digits)) - 1;
     const auto set = [&](auto& all) -> Result<void> {
-        if (i >= all.size())
-            return fail(ErrorKind::BadInput,
-                        "--hold: " + there_are(all.size(), what.c_str(), (what + "s").c_str()) +
-                            " on the page");
+        if (i >= all.size()) return only_so_many("--hold", all.size(), what.c_str(), (what + "s").c_str());
         all[i].held.how = *how;
         if (foot) all[i].held.foot_deg = foot_limits.nearest(*foot);
         return {};
@@ -67,9 +64,7 @@ Result<void> edit_free_parts(const DressArgs& a, Project& project) {
 
 Result<int> cut_id(const char* option, int number, const Project& project) {
     if (number < 1 || number > static_cast<int>(project.set_out.cuts.size()))
-        return fail(ErrorKind::BadInput, std::string(option) + ": " +
-                                             there_are(project.set_out.cuts.size(), "cut", "cuts") +
-                                             " on the page");
+        return only_so_many(option, project.set_out.cuts.size(), "cut", "cuts");
     return project.set_out.cuts[static_cast<std::size_t>(number) - 1].id;
 }
 
@@ -151,10 +146,7 @@ Result<void> edit_wet(const DressArgs& a, Project& project) {
     const auto count = static_cast<int>(all.size());
     if (count == 0) return fail(ErrorKind::NothingToDo, "there is no wet work on the page; --wet adds some");
     if (a.wet_number > count)
-        return fail(ErrorKind::BadInput, "--wet-number: " +
-                                             there_are(static_cast<std::size_t>(count), "piece of wet work",
-                                                       "pieces of wet work") +
-                                             " on the page");
+        return only_so_many("--wet-number", all.size(), "piece of wet work", "pieces of wet work");
     const auto at = all.begin() + (a.wet_number > 0 ? a.wet_number - 1 : count - 1);
     if (a.remove_wet) {
         all.erase(at);

@@ -3,7 +3,6 @@
 #include "cli/command.h"
 #include "cli/dress_args.h"
 #include "cli/typed.h"
-#include "core/sentences.h"
 #include "core/setout/placed_cut.h"
 
 #include <algorithm>
@@ -76,10 +75,7 @@ Result<PaperLayer*> asked_layer(const DressArgs& a, Project& project) {
     const auto count = static_cast<int>(all.size());
     if (count == 0)
         return fail(ErrorKind::NothingToDo, "there is no paper layer on the page; --add-layer adds one");
-    if (a.layer > count)
-        return fail(ErrorKind::BadInput,
-                    "--layer: " + there_are(static_cast<std::size_t>(count), "paper layer", "paper layers") +
-                        " on the page");
+    if (a.layer > count) return only_so_many("--layer", all.size(), "paper layer", "paper layers");
     return &all[static_cast<std::size_t>(a.layer > 0 ? a.layer - 1 : count - 1)];
 }
 
@@ -128,9 +124,7 @@ Result<void> edit_mats(const DressArgs& a, Project& project) {
     if (count == 0)
         return fail(ErrorKind::NothingToDo, "there is no photo on the page to lie on a photo mat");
     if (a.photo > count)
-        return fail(ErrorKind::BadInput,
-                    "--of-photo: " + there_are(static_cast<std::size_t>(count), "photo", "photos") +
-                        " on the page");
+        return only_so_many("--of-photo", static_cast<std::size_t>(count), "photo", "photos");
     bool any = false;
     for (int i = 0; i < count; ++i) {
         if (a.photo > 0 && i != a.photo - 1) continue;

@@ -62,10 +62,7 @@ Result<void> edit_stitching(const DressArgs& a, Project& project) {
     if (count == 0)
         return fail(ErrorKind::NothingToDo, "there is no stitching on the page; --stitch adds some");
     if (a.stitching > count)
-        return fail(ErrorKind::BadInput,
-                    "--stitching: " +
-                        there_are(static_cast<std::size_t>(count), "row of stitching", "rows of stitching") +
-                        " on the page");
+        return only_so_many("--stitching", all.size(), "row of stitching", "rows of stitching");
     const auto at = all.begin() + (a.stitching > 0 ? a.stitching - 1 : count - 1);
     if (a.remove_stitching) {
         all.erase(at);

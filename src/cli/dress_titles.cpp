@@ -45,15 +45,13 @@ Result<void> edit_path(const DressArgs& a, const Project& project, TitlePath& pa
         if (!shapes) return tl::make_unexpected(shapes.error());
         const auto o = static_cast<std::size_t>(numbers->front());
         if (o >= shapes->sections.spots.size())
-            return fail(ErrorKind::BadInput, "--title-opening: " + there_are(shapes->sections.spots.size(),
-                                                                             "opening", "openings"));
+            return only_so_many("--title-opening", shapes->sections.spots.size(), "opening", "openings");
         path.opening = shapes->sections.spots[o];
         path.on = TitleOn::Opening;
     }
     if (a.title_cut > 0) {
         if (a.title_cut > static_cast<int>(project.set_out.cuts.size()))
-            return fail(ErrorKind::BadInput,
-                        "--title-cut: " + there_are(project.set_out.cuts.size(), "cut", "cuts"));
+            return only_so_many("--title-cut", project.set_out.cuts.size(), "cut", "cuts");
         path.cut = project.set_out.cuts[static_cast<std::size_t>(a.title_cut) - 1].id;
         path.on = TitleOn::CutEdge;
     }
@@ -97,10 +95,7 @@ Result<PageTitle*> asked_title(const DressArgs& a, Project& project) {
     auto& all = project.dress.titles;
     const auto count = static_cast<int>(all.size());
     if (count == 0) return fail(ErrorKind::NothingToDo, "there is no title on the page; --title adds one");
-    if (a.title_number > count)
-        return fail(ErrorKind::BadInput,
-                    "--title-number: " + there_are(static_cast<std::size_t>(count), "title", "titles") +
-                        " on the page");
+    if (a.title_number > count) return only_so_many("--title-number", all.size(), "title", "titles");
     return &all[static_cast<std::size_t>(a.title_number > 0 ? a.title_number - 1 : count - 1)];
 }
 
@@ -159,10 +154,7 @@ Result<void> edit_embellishments(const DressArgs& a, Project& project) {
     if (count == 0)
         return fail(ErrorKind::NothingToDo, "there is no embellishment on the page; --put adds one");
     if (a.embellishment > count)
-        return fail(
-            ErrorKind::BadInput,
-            "--which: " + there_are(static_cast<std::size_t>(count), "embellishment", "embellishments") +
-                " on the page");
+        return only_so_many("--which", all.size(), "embellishment", "embellishments");
     const auto at = all.begin() + (a.embellishment > 0 ? a.embellishment - 1 : count - 1);
     if (a.take_off) {
         all.erase(at);

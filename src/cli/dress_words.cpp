@@ -4,7 +4,6 @@
 #include "cli/dress_args.h"
 #include "cli/typed.h"
 #include "core/dress/writing.h"
-#include "core/sentences.h"
 #include "core/setout/placed_cut.h"
 #include "core/stash/colour_words.h"
 
@@ -20,10 +19,7 @@ Result<Writing*> asked_writing(const DressArgs& args, Project& project) {
     if (count == 0)
         return fail(ErrorKind::NothingToDo, "there is no journaling on the page; --write adds some");
     if (args.writing > count)
-        return fail(ErrorKind::BadInput, "--journaling: " +
-                                             there_are(static_cast<std::size_t>(count), "piece of journaling",
-                                                       "pieces of journaling") +
-                                             " on the page");
+        return only_so_many("--journaling", all.size(), "piece of journaling", "pieces of journaling");
     return &all[static_cast<std::size_t>(args.writing > 0 ? args.writing - 1 : count - 1)];
 }
 

@@ -10,7 +10,6 @@
 #include "core/geometry/measure.h"
 #include "core/project/edits.h"
 #include "core/project/planner.h"
-#include "core/sentences.h"
 #include "core/setout/photo_fit.h"
 #include "core/setout/sizing.h"
 #include "io/drawing_import.h"
@@ -61,7 +60,7 @@ private:
                 p_.set_out.cuts.back().place = {SizeRule::Width, read->box.width(), 0, false, {}};
         }
         if (a_.cut > static_cast<int>(p_.set_out.cuts.size()))
-            return fail(ErrorKind::BadInput, "--cut: " + there_are(p_.set_out.cuts.size(), "cut", "cuts"));
+            return only_so_many("--cut", p_.set_out.cuts.size(), "cut", "cuts");
         if (cut() < 0)
             return wants_cut() ? fail(ErrorKind::NothingToDo, "the page has no cut yet") : Result<void>{};
         const int id = p_.set_out.cuts[cut()].id;
@@ -238,8 +237,7 @@ private:
         if (!wanted) return {};
         const int i = a_.photo > 0 ? a_.photo - 1 : static_cast<int>(p_.set_out.photos.size()) - 1;
         if (i < 0 || i >= static_cast<int>(p_.set_out.photos.size()))
-            return fail(ErrorKind::BadInput,
-                        "--which-photo: " + there_are(p_.set_out.photos.size(), "photo", "photos"));
+            return only_so_many("--which-photo", p_.set_out.photos.size(), "photo", "photos");
         Photo& photo = p_.set_out.photos[i];
         if (a_.photo > 0 && !changes_photo())
             return fail(ErrorKind::NothingToDo, "--which-photo: nothing is said about the photo");

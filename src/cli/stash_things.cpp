@@ -6,7 +6,6 @@
 #include "core/geometry/measure.h"
 #include "core/project/drop_outs.h"
 #include "core/project/planner.h"
-#include "core/sentences.h"
 #include "core/stash/colour_words.h"
 #include "core/stash/new_things.h"
 #include "io/paint/letters.h"
@@ -142,9 +141,7 @@ Result<Stash> with_things(const StashArgs& a, Stash now) {
         const auto project = open_project(QString::fromStdString(a.drop_outs));
         if (!project) return tl::make_unexpected(project.error());
         if (a.of_cut > static_cast<int>(project->set_out.cuts.size()))
-            return fail(ErrorKind::BadInput,
-                        "--of-cut: " + there_are(project->set_out.cuts.size(), "cut", "cuts") +
-                            " on the page");
+            return only_so_many("--of-cut", project->set_out.cuts.size(), "cut", "cuts");
         const auto plan = Planner().shapes(*project);
         if (!plan) return tl::make_unexpected(plan.error());
         now = with_drop_outs(std::move(now), *project, *plan, a.of_cut - 1);

@@ -1,5 +1,6 @@
 #include "cli/typed.h"
 
+#include "core/sentences.h"
 #include "io/edge.h"
 
 #include <charconv>
@@ -17,6 +18,11 @@ std::optional<int> whole(const std::string& text) {
 }
 
 } // namespace
+
+tl::unexpected<Error> only_so_many(const char* option, std::size_t there, const char* one, const char* many) {
+    return fail(ErrorKind::BadInput,
+                std::string(option) + ": " + there_are(there, one, many) + " on the page");
+}
 
 std::vector<std::string> split(const std::string& text, char at) {
     std::vector<std::string> out{""};

@@ -4,12 +4,16 @@
 #include "core/geometry/lengths.h"
 #include "core/names.h"
 #include "core/project/project.h"
+#include "core/result.h"
 
 #include <optional>
 #include <string>
 #include <vector>
 
 namespace zesty::cli {
+
+/// "--layer: there is 1 paper layer on the page", of a number beyond.
+tl::unexpected<Error> only_so_many(const char* option, std::size_t there, const char* one, const char* many);
 
 std::vector<std::string> split(const std::string& text, char at);
 

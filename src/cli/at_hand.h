@@ -6,6 +6,7 @@
 #include "core/result.h"
 
 #include <CLI/CLI.hpp>
+#include <QString>
 
 namespace zesty::cli {
 

@@ -150,11 +150,13 @@ void say_look_back(const Shelf& shelf) {
     std::cout << "\n";
 }
 
+constexpr const char* which_page = "say which page: --record ID, or the page's file";
+
 /// The page whose sheets are asked for; --record is one that is there.
 Result<Project> page_asked_for(const Shelf& shelf, const KeepArgs& a) {
     const PageRecord* record = shelf.stash.record(a.record);
     if (record) return remembered_page(shelf.store, *record);
-    return fail(ErrorKind::BadInput, "say which page: --record ID, or the page's file");
+    return fail(ErrorKind::BadInput, which_page);
 }
 
 /// The records, and what else was asked about them.
@@ -334,7 +336,7 @@ int run_shelf(const KeepArgs& a) {
     if (!a.again.empty()) return begin_again(*shelf, a);
     const bool changes = types_notes(a) || !a.photo.empty() || a.forget;
     if (changes) {
-        if (a.record.empty()) return complain("say which page: --record ID, or the page's file");
+        if (a.record.empty()) return complain(which_page);
         if (auto r = change_record(*shelf, a); !r) return complain(r.error().message);
         if (a.forget) return done;
         shelf->pages.clear();

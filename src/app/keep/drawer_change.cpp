@@ -32,6 +32,7 @@ public:
     }
 
 protected:
+    /// On the shade of what goes.
     virtual void paint_picture(QPainter& p, const QRectF& r) = 0;
 
     void paintEvent(QPaintEvent*) override {
@@ -41,6 +42,7 @@ protected:
         p.setBrush(theme::card);
         p.drawRoundedRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), theme::radius, theme::radius);
         const QRectF r(7, 7, width() - 14, theme::px(picture_high));
+        p.fillRect(r, theme::zest_wash);
         p.save();
         paint_picture(p, r);
         p.restore();
@@ -72,7 +74,6 @@ public:
 protected:
     void paint_picture(QPainter& p, const QRectF& r) override {
         const double stays = std::clamp(paper_.after / std::max(paper_.before, 1.0), 0.0, 1.0);
-        p.fillRect(r, theme::zest_wash);
         if (const auto textures = state_.textures())
             p.fillRect(QRectF(r.x(), r.y(), r.width() * stays, r.height()),
                        textures->brush(paper_.paper, {}, 1));
@@ -110,7 +111,6 @@ protected:
     void paint_picture(QPainter& p, const QRectF& r) override {
         constexpr double filled = 0.8;
         const Box box = bounds(thing_.outline);
-        p.fillRect(r, theme::zest_wash);
         p.translate(r.center());
         const double larger = filled * std::min(r.width() / box.width(), r.height() / box.height());
         p.scale(larger, larger);
@@ -134,7 +134,6 @@ public:
 
 protected:
     void paint_picture(QPainter& p, const QRectF& r) override {
-        p.fillRect(r, theme::zest_wash);
         p.setFont(theme::font(theme::Text::Small, true));
         p.setPen(colour_);
         QString shown;

@@ -1,6 +1,7 @@
 #include "app/bench.h"
 
 #include "core/project/fixes.h"
+#include "support/patience.h"
 
 #include <QApplication>
 #include <QDeadlineTimer>
@@ -38,7 +39,7 @@ QString Bench::message() const {
 }
 
 void Bench::settle() {
-    const QDeadlineTimer limit(90000);
+    const QDeadlineTimer limit(patience_ms);
     do {
         QApplication::processEvents(QEventLoop::AllEvents, 5);
         QTest::qSleep(1);

@@ -4,6 +4,7 @@
 #include "app/bench/rows.h"
 #include "app/build/build_panel.h"
 #include "support/demo.h"
+#include "support/patience.h"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -49,7 +50,7 @@ void choose(QComboBox& box, const QString& begins) {
 }
 
 bool wait_for(const std::function<bool()>& done) {
-    return QTest::qWaitFor(done, 15000);
+    return QTest::qWaitFor(done, patience_ms);
 }
 
 bool has_button(Bench& bench, const char* text) {

@@ -9,6 +9,7 @@
 #include "io/read_file.h"
 #include "io/stash_store.h"
 #include "support/demo.h"
+#include "support/patience.h"
 
 #include <QApplication>
 #include <QCheckBox>
@@ -267,7 +268,7 @@ TEST(KeepJourney, ALongShelfIsGoneThroughByKeysToItsEndAtOnce) {
         before = focused();
         QTest::keyClick(focused(), Qt::Key_Right);
     }
-    EXPECT_TRUE(QTest::qWaitFor([&] { return cards(bench).size() == pages; }));
+    EXPECT_TRUE(QTest::qWaitFor([&] { return cards(bench).size() == pages; }, patience_ms));
     for (const PageCard* c : cards(bench)) EXPECT_LE(c->y(), focused()->y());
     EXPECT_EQ(focused(), cards(bench).back());
     EXPECT_FALSE(focused()->visibleRegion().isEmpty()) << "the shelf follows the keys";
@@ -287,38 +288,47 @@ TEST(KeepJourney, TwoWindowsFinishPagesAtOnceAndTheDrawerStaysRight) {
     BenchWindow other(other_settings, {});
     other.show();
     const auto settle_both = [&] {
-        for (int i = 0; i < 2000 && !(other.settled() && bench.window().settled()); ++i) QTest::qWait(10);
+        EXPECT_TRUE(
+            QTest::qWaitFor([&] { return other.settled() && bench.window().settled(); }, patience_ms));
         bench.settle();
     };
+    const auto records_of = [](BenchWindow& w) { return w.document().project().stash->records.size(); };
+    const auto both_see = [&](std::size_t records) {
+        EXPECT_TRUE(QTest::qWaitFor(
+            [&] { return records_of(bench.window()) == records && records_of(other) == records; },
+            patience_ms));
+        settle_both();
+    };
+    const auto finished = [](BenchWindow& w) { return !w.document().project().keep.finished.empty(); };
+    const auto refused = [](BenchWindow& w) {
+        return w.findChild<QLabel*>("message")->text().contains("nothing was done");
+    };
     other.open(demo::project());
-    QTest::qWait(200);
+    EXPECT_TRUE(
+        QTest::qWaitFor([&] { return other.document().project().set_out.cuts.size() > 0; }, patience_ms));
     settle_both();
-    bench.window().actions()[Act::FinishPage]->trigger();
-    other.actions()[Act::FinishPage]->trigger();
-    QTest::qWait(100);
+    std::vector<BenchWindow*> both{&bench.window(), &other};
+    for (BenchWindow* w : both) w->actions()[Act::FinishPage]->trigger();
+    for (BenchWindow* w : both)
+        EXPECT_TRUE(QTest::qWaitFor([&] { return finished(*w) || refused(*w); }, patience_ms));
     settle_both();
-    QTest::qWait(2000); // each sees what the other has done
-    settle_both();
-    // Whoever sees the drawer change between asking and taking is told so, and asks again.
-    for (BenchWindow* w : {&bench.window(), &other}) {
-        if (!w->document().project().keep.finished.empty()) continue;
-        EXPECT_TRUE(w->findChild<QLabel*>("message")->text().contains("nothing was done"));
+    // Whoever saw the drawer change between asking and taking was told so, and asks again.
+    for (BenchWindow* w : both) {
+        if (finished(*w)) continue;
+        EXPECT_TRUE(QTest::qWaitFor([&] { return records_of(*w) == 1; }, patience_ms));
+        settle_both();
         w->actions()[Act::FinishPage]->trigger();
-        QTest::qWait(100);
-        settle_both();
-        QTest::qWait(2000);
-        settle_both();
+        EXPECT_TRUE(QTest::qWaitFor([&] { return finished(*w); }, patience_ms));
     }
-    EXPECT_EQ(stash_of(bench).records.size(), 2u);
+    both_see(2);
     EXPECT_LT(area_in_stash(), before) << "two pages cut from one drawer make no paper";
     for (const Paper& p : stash_of(bench).papers)
         for (const SheetStock& s : p.sheets) EXPECT_GE(s.count, 0);
-    bench.document().history().undo();
-    settle_both();
-    other.document().history().undo();
-    settle_both();
-    QTest::qWait(2000);
-    settle_both();
+    for (BenchWindow* w : both) {
+        w->document().history().undo();
+        settle_both();
+    }
+    both_see(0);
     EXPECT_TRUE(stash_of(bench).records.empty());
     EXPECT_NEAR(area_in_stash(), before, 1);
     EXPECT_NEAR(area_at_hand(bench), before, 1);

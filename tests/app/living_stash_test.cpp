@@ -6,6 +6,7 @@
 #include "io/stash_json.h"
 #include "io/stash_store.h"
 #include "support/demo.h"
+#include "support/patience.h"
 
 #include <QClipboard>
 #include <QDir>
@@ -21,9 +22,9 @@ using testing::named;
 
 namespace {
 
-/// Waits until the window sees what others have done to its stash; 2 s at most.
+/// Waits until the window sees what others have done to its stash.
 bool sees(Bench& bench, const std::function<bool(const Stash&)>& what) {
-    return QTest::qWaitFor([&] { return what(*bench.document().project().stash); }, 2000);
+    return QTest::qWaitFor([&] { return what(*bench.document().project().stash); }, patience_ms);
 }
 
 StashStore store_of(Bench& bench) {
@@ -51,7 +52,7 @@ TEST(LivingStash, IsThereFromTheFirstStartAndWritesEveryChangeAtOnce) {
     EXPECT_TRUE(as_kept(bench.document().project()).stash == nullptr) << "a page keeps what it uses";
 }
 
-TEST(LivingStash, ShowsWhatAnotherProgramDoesWithinTwoSecondsAndUndoTakesBackItsOwnAlone) {
+TEST(LivingStash, ShowsWhatAnotherProgramDoesAndUndoTakesBackItsOwnAlone) {
     Bench bench;
     click(named(bench.window(), "first-starter"));
     bench.settle();
@@ -132,7 +133,8 @@ TEST(LivingStash, WhatCannotBeWrittenIsSaidKeptAndWrittenLater) {
     ASSERT_TRUE(QFile::remove(bench.folder("papers.stash")));
     ASSERT_TRUE(QDir().mkdir(bench.folder("papers.stash"))) << "no file can be there now";
     click(named(bench.window(), "first-starter"));
-    EXPECT_TRUE(QTest::qWaitFor([&] { return bench.message().contains("not in the stash yet"); }, 3000));
+    EXPECT_TRUE(
+        QTest::qWaitFor([&] { return bench.message().contains("not in the stash yet"); }, patience_ms));
     EXPECT_EQ(bench.document().project().stash->papers.size(), 24u) << "nothing is lost here";
     ASSERT_TRUE(QDir().rmdir(bench.folder("papers.stash")));
     EXPECT_TRUE(QTest::qWaitFor(
@@ -140,7 +142,7 @@ TEST(LivingStash, WhatCannotBeWrittenIsSaidKeptAndWrittenLater) {
             const auto stash = read_stash(bench.folder("papers.stash"));
             return stash && stash->papers.size() == 24;
         },
-        5000));
+        patience_ms));
 }
 
 TEST(LivingStash, ListsAreShownBeforeTheyAreTakenAndFilesGoOutAndIn) {
@@ -157,13 +159,14 @@ TEST(LivingStash, ListsAreShownBeforeTheyAreTakenAndFilesGoOutAndIn) {
     bench.settle();
     bench.save_answer = bench.folder("backup.stash");
     bench.window().actions()[Act::BackUp]->trigger();
-    EXPECT_TRUE(QTest::qWaitFor([&] { return bench.message().contains("backed up"); }, 3000));
+    EXPECT_TRUE(QTest::qWaitFor([&] { return bench.message().contains("backed up"); }, patience_ms));
     const Stash before = *bench.document().project().stash;
     bench.document().history().undo();
     bench.settle();
     bench.papers_answer = {bench.folder("backup.stash")};
     bench.window().actions()[Act::Restore]->trigger();
-    EXPECT_TRUE(QTest::qWaitFor([&] { return bench.document().project().stash->papers.size() == 2; }, 3000));
+    EXPECT_TRUE(
+        QTest::qWaitFor([&] { return bench.document().project().stash->papers.size() == 2; }, patience_ms));
     bench.settle();
     EXPECT_EQ(bench.document().project().stash->papers[0].uid, before.papers[0].uid);
     // A folder of pictures, dropped: papers at once.

@@ -7,6 +7,7 @@
 #include "io/paint/textures.h"
 #include "io/project_file.h"
 #include "support/demo.h"
+#include "support/patience.h"
 
 #include <QTest>
 #include <algorithm>
@@ -32,7 +33,7 @@ TEST(BackgroundPicture, OnASharperScreenShowsTheSameFiner) {
                             look.cuts = cuts.get();
                             paint_page(painter, page, *plan, *textures, look);
                         });
-        EXPECT_TRUE(QTest::qWaitFor([&] { return picture.up_to_date(); }, 20000));
+        EXPECT_TRUE(QTest::qWaitFor([&] { return picture.up_to_date(); }, patience_ms));
         return picture.image();
     };
     const QImage one = painted(1);

@@ -10,6 +10,7 @@
 #include "app/sheets/sheets_view.h"
 #include "io/read_file.h"
 #include "support/demo.h"
+#include "support/patience.h"
 
 #include <QApplication>
 #include <QCheckBox>
@@ -361,7 +362,7 @@ TEST(BackgroundPicture, ShowsTheNewestAndPaintsNoMoreThanNeeded) {
             p.fillRect(QRect(0, 0, 20, 10), QColor(i * 10, 0, 0));
         });
     EXPECT_FALSE(picture.up_to_date());
-    ASSERT_TRUE(QTest::qWaitFor([&] { return picture.up_to_date(); }, 3000));
+    ASSERT_TRUE(QTest::qWaitFor([&] { return picture.up_to_date(); }, patience_ms));
     EXPECT_EQ(picture.image().pixelColor(5, 5), QColor(190, 0, 0));
     EXPECT_LE(painted, 3);
 }

@@ -4,6 +4,7 @@
 #include "io/project_file.h"
 #include "io/stash_store.h"
 #include "support/demo.h"
+#include "support/patience.h"
 
 #include <nlohmann/json.hpp>
 
@@ -137,7 +138,7 @@ TEST_F(HoldsByCommand, ThePlacementSheetIsAChapterOfItsOwn) {
     EXPECT_LE(ran.code, 1) << ran.err;
     QProcess text;
     text.start("pdftotext", {out + "/guide.pdf", "-"});
-    ASSERT_TRUE(text.waitForFinished(30000));
+    ASSERT_TRUE(text.waitForFinished(patience_ms));
     const QString words = QString::fromUtf8(text.readAllStandardOutput());
     EXPECT_TRUE(words.contains("where everything lies")) << words.left(400).toStdString();
     EXPECT_TRUE(words.contains("foam and glue"));

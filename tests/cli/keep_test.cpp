@@ -6,6 +6,7 @@
 #include "io/project_file.h"
 #include "io/stash_store.h"
 #include "support/demo.h"
+#include "support/patience.h"
 
 #include <QProcess>
 #include <algorithm>
@@ -49,7 +50,7 @@ protected:
         process.start(ZESTY_BINARY, QStringList{"keep"} + args + QStringList{"--stash", stash()});
         process.waitForFinished(ms);
         process.kill();
-        process.waitForFinished();
+        process.waitForFinished(patience_ms);
     }
     Stash now() { return *StashStore::open(stash())->read(); }
     double area_now() { return stock_area(now()); }

@@ -4,7 +4,6 @@
 #include "support/demo.h"
 
 #include <QDir>
-#include <QElapsedTimer>
 #include <QFile>
 #include <QImage>
 #include <QProcess>

@@ -1,6 +1,8 @@
 #pragma once
 // Runs `zesty` as a person or a script does.
 
+#include "support/patience.h"
+
 #include <QFile>
 #include <QProcess>
 #include <QStringList>
@@ -28,7 +30,7 @@ inline Ran zesty(const QStringList& arguments) {
     environment.insert("XDG_DATA_HOME", data_home());
     process.setProcessEnvironment(environment);
     process.start(ZESTY_BINARY, arguments);
-    EXPECT_TRUE(process.waitForFinished(60000));
+    EXPECT_TRUE(process.waitForFinished(patience_ms));
     if (process.exitStatus() != QProcess::NormalExit) return {-1, "", "ended by a signal"};
     return {process.exitCode(), process.readAllStandardOutput().toStdString(),
             process.readAllStandardError().toStdString()};

@@ -5,6 +5,7 @@
 #include "io/zip.h"
 #include "support/file_size_limit.h"
 #include "support/pages.h"
+#include "support/patience.h"
 
 #include <QCryptographicHash>
 #include <QDir>
@@ -60,7 +61,7 @@ TEST(Zip, FilesLargerThanAPieceComeBackAndOthersReadThem) {
     ASSERT_TRUE(pack_files(files, archive));
     QProcess other;
     other.start("/usr/bin/python3", {"-m", "zipfile", "-t", archive});
-    ASSERT_TRUE(other.waitForFinished());
+    ASSERT_TRUE(other.waitForFinished(patience_ms));
     EXPECT_EQ(other.exitCode(), 0) << other.readAllStandardError().toStdString();
     QFile again(archive);
     std::size_t seen = 0;

@@ -9,6 +9,7 @@
 #include "io/project_json.h"
 #include "support/demo.h"
 #include "support/pages.h"
+#include "support/patience.h"
 
 #include <QFile>
 #include <QProcess>
@@ -29,7 +30,7 @@ QString words_of_pdf(const QByteArray& pdf) {
     file.close();
     QProcess process;
     process.start("pdftotext", {"-layout", file.fileName(), "-"});
-    EXPECT_TRUE(process.waitForFinished(30000));
+    EXPECT_TRUE(process.waitForFinished(patience_ms));
     return QString::fromUtf8(process.readAllStandardOutput()).simplified();
 }
 

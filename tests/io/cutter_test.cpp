@@ -4,6 +4,7 @@
 #include "devices/cutter_link.h"
 #include "devices/cutter_server.h"
 #include "io/machine_job.h"
+#include "support/patience.h"
 #include "support/rounds.h"
 
 #include <QDir>
@@ -173,12 +174,12 @@ public:
     explicit Machine(const QString& folder, double faster) : folder_(folder) {
         process_.start(ZESTY_CUTTER,
                        {"--name", name(), "--journals", folder, "--faster", QString::number(faster)});
-        EXPECT_TRUE(process_.waitForReadyRead(10000));
+        EXPECT_TRUE(process_.waitForReadyRead(patience_ms));
     }
     QString name() const { return folder_ + "/socket"; }
     void kill() {
         ::kill(static_cast<pid_t>(process_.processId()), SIGKILL);
-        process_.waitForFinished(5000);
+        process_.waitForFinished(patience_ms);
     }
     ~Machine() {
         if (process_.state() != QProcess::NotRunning) kill();
@@ -189,7 +190,7 @@ private:
     QProcess process_;
 };
 
-bool wait_for(const std::function<bool()>& done, int ms = 8000) {
+bool wait_for(const std::function<bool()>& done, int ms = patience_ms) {
     QElapsedTimer clock;
     clock.start();
     while (!done() && clock.elapsed() < ms) {
@@ -331,7 +332,7 @@ TEST(CutterProcess, IsStartedWithWhatMakesSenseOrSaysWhatDoesNot) {
     const auto refused = [&](const QStringList& arguments, const char* part) {
         QProcess process;
         process.start(ZESTY_CUTTER, arguments);
-        EXPECT_TRUE(process.waitForFinished(10000));
+        EXPECT_TRUE(process.waitForFinished(patience_ms));
         EXPECT_EQ(process.exitCode(), 2);
         EXPECT_TRUE(process.readAllStandardError().contains(part)) << part;
     };

@@ -12,6 +12,7 @@
 #include "support/demo.h"
 #include "support/lattice.h"
 #include "support/pages.h"
+#include "support/patience.h"
 
 #include <QFile>
 #include <QImage>
@@ -120,7 +121,7 @@ TEST(CuttingFile, AnotherProgramDrawsTheSameAreas) {
     file.close();
     QProcess process;
     process.start("rsvg-convert", {"--dpi-x", "254", "--dpi-y", "254", file.fileName()});
-    ASSERT_TRUE(process.waitForFinished(30000));
+    ASSERT_TRUE(process.waitForFinished(patience_ms));
     const QImage image = QImage::fromData(process.readAllStandardOutput());
     EXPECT_NEAR(image.width(), mats.files[0].width * 10, 1.5);
     double inked = 0;

@@ -6,6 +6,7 @@
 #include "io/project_file.h"
 #include "support/demo.h"
 #include "support/pages.h"
+#include "support/patience.h"
 
 #include <QFile>
 #include <QImage>
@@ -20,7 +21,7 @@ namespace {
 QByteArray poppler(const QString& program, const QStringList& arguments) {
     QProcess process;
     process.start(program, arguments);
-    EXPECT_TRUE(process.waitForFinished(60000)) << program.toStdString();
+    EXPECT_TRUE(process.waitForFinished(patience_ms)) << program.toStdString();
     return process.readAllStandardOutput();
 }
 

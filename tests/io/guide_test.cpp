@@ -15,6 +15,7 @@
 #include "support/demo.h"
 #include "support/lattice.h"
 #include "support/pages.h"
+#include "support/patience.h"
 #include "support/rounds.h"
 
 #include <QFile>
@@ -46,7 +47,7 @@ const Planned& demo_plan() {
 QByteArray run(const QString& program, const QStringList& arguments) {
     QProcess process;
     process.start(program, arguments);
-    EXPECT_TRUE(process.waitForFinished(60000)) << program.toStdString();
+    EXPECT_TRUE(process.waitForFinished(patience_ms)) << program.toStdString();
     EXPECT_EQ(process.exitCode(), 0) << program.toStdString() << ": "
                                      << process.readAllStandardError().toStdString();
     return process.readAllStandardOutput();

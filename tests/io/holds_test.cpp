@@ -10,6 +10,7 @@
 #include "io/zip.h"
 #include "support/demo.h"
 #include "support/pages.h"
+#include "support/patience.h"
 
 #include <QFile>
 #include <QProcess>
@@ -67,7 +68,7 @@ QStringList printed_words(const QByteArray& pdf) {
     file.close();
     QProcess text;
     text.start("pdftotext", {"-layout", file.fileName(), "-"});
-    EXPECT_TRUE(text.waitForFinished(30000));
+    EXPECT_TRUE(text.waitForFinished(patience_ms));
     return QString::fromUtf8(text.readAllStandardOutput()).split('\n');
 }
 

@@ -10,6 +10,7 @@
 #include "support/demo.h"
 #include "support/lattice.h"
 #include "support/pages.h"
+#include "support/patience.h"
 
 #include <QFile>
 #include <QProcess>
@@ -38,7 +39,7 @@ std::vector<Ring> seen_by_another(const QByteArray& hpgl) {
     QProcess program;
     program.setStandardInputFile(QProcess::nullDevice());
     program.start("hp2xx", {"-q", "-t", "-m", "svg", "-f", dir.filePath("cut.svg"), file.fileName()});
-    EXPECT_TRUE(program.waitForFinished(60000)) << "hp2xx is among the packages";
+    EXPECT_TRUE(program.waitForFinished(patience_ms)) << "hp2xx is among the packages";
     QFile svg(dir.filePath("cut.svg"));
     EXPECT_TRUE(svg.open(QIODevice::ReadOnly));
     std::vector<Ring> out;

@@ -6,6 +6,7 @@
 #include "io/recovery.h"
 #include "support/demo.h"
 #include "support/file_size_limit.h"
+#include "support/patience.h"
 #include "support/rounds.h"
 
 #include <QDir>
@@ -39,11 +40,11 @@ QString light_page(const QTemporaryDir& dir) {
 int killed(const char* how, const QString& page, const QString& target, std::mt19937& random) {
     QProcess writer;
     writer.start(ZESTY_PAGE_WRITER, {how, page, target});
-    EXPECT_TRUE(writer.waitForReadyRead(30000)) << writer.readAllStandardError().toStdString();
+    EXPECT_TRUE(writer.waitForReadyRead(patience_ms)) << writer.readAllStandardError().toStdString();
     writer.waitForFinished(static_cast<int>(random() % 60)); // it never ends by itself
     EXPECT_EQ(writer.state(), QProcess::Running);
     writer.kill();
-    writer.waitForFinished(20000);
+    writer.waitForFinished(patience_ms);
     const QList<QByteArray> said = writer.readAllStandardOutput().split('\n');
     return said.size() < 2 ? 0 : said[said.size() - 2].toInt();
 }

@@ -7,6 +7,7 @@
 #include "io/project_file.h"
 #include "support/demo.h"
 #include "support/pages.h"
+#include "support/patience.h"
 
 #include <QImage>
 #include <QPainter>
@@ -35,7 +36,7 @@ void put_file(const QString& path, const QByteArray& bytes) {
 QByteArray other_program(const QString& program, const QStringList& arguments) {
     QProcess process;
     process.start(program, arguments);
-    EXPECT_TRUE(process.waitForFinished(60000)) << program.toStdString();
+    EXPECT_TRUE(process.waitForFinished(patience_ms)) << program.toStdString();
     EXPECT_EQ(process.exitCode(), 0) << process.readAllStandardError().toStdString();
     return process.readAllStandardOutput();
 }

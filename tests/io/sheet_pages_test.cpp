@@ -9,6 +9,7 @@
 #include "io/svg/svg_reader.h"
 #include "support/demo.h"
 #include "support/pages.h"
+#include "support/patience.h"
 
 #include <QFile>
 #include <QProcess>
@@ -42,7 +43,7 @@ TEST(Guide, TracingPagesAndOutlinesExistBeforeAnyPaperIsEntered) {
     ASSERT_TRUE(export_all(project, *plan, PrinterPaper::A4, dir.path(), all_chapters));
     QProcess pdftotext;
     pdftotext.start("pdftotext", {dir.filePath("guide.pdf"), "-"});
-    ASSERT_TRUE(pdftotext.waitForFinished(60000));
+    ASSERT_TRUE(pdftotext.waitForFinished(patience_ms));
     const QByteArray whole = pdftotext.readAllStandardOutput();
     ASSERT_TRUE(whole.contains("Mirrored for tracing"));
     const QByteArray text = whole.mid(whole.indexOf("Mirrored for tracing"));

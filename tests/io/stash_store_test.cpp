@@ -6,6 +6,7 @@
 #include "io/stash_store.h"
 #include "support/demo.h"
 #include "support/lattice.h"
+#include "support/patience.h"
 
 #include <QDate>
 #include <QFile>
@@ -228,11 +229,11 @@ TEST(StashStore, LosesNothingWhenItsProgramIsKilled) {
     for (int kill = 0; kill < 50; ++kill) {
         QProcess writer;
         writer.start(ZESTY_STASH_WRITER, {path, QString::number(next)});
-        ASSERT_TRUE(writer.waitForReadyRead(20000));
+        ASSERT_TRUE(writer.waitForReadyRead(patience_ms));
         writer.waitForFinished(static_cast<int>(random() % 25)); // it never ends by itself
         kills_while_writing += writer.state() == QProcess::Running;
         writer.kill();
-        ASSERT_TRUE(writer.waitForFinished(20000));
+        ASSERT_TRUE(writer.waitForFinished(patience_ms));
         const QList<QByteArray> said = writer.readAllStandardOutput().split('\n');
         // The last line may be torn; the one before it was said whole.
         const int last = said[said.size() - 2].toInt();

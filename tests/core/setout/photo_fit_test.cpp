@@ -7,7 +7,6 @@
 #include "support/pages.h"
 #include "support/rounds.h"
 
-#include <chrono>
 #include <gtest/gtest.h>
 
 namespace zesty {

@@ -190,6 +190,27 @@ Gap gap(const Ring& a, const Ring& b) {
     return MeasuredRing(a).gap_to(MeasuredRing(b));
 }
 
+struct AskedArea::Inner {
+    Geometry area;
+    const GEOSPreparedGeometry* prepared = nullptr; ///< once it is asked
+    explicit Inner(const Polygon& polygon) : area(repaired({polygon})) {}
+    Inner(const Inner&) = delete;
+    Inner& operator=(const Inner&) = delete;
+    ~Inner() {
+        if (prepared) GEOSPreparedGeom_destroy_r(context(), prepared);
+    }
+};
+
+AskedArea::AskedArea(const Polygon& polygon) : inner_(std::make_unique<Inner>(polygon)) {}
+AskedArea::~AskedArea() = default;
+AskedArea::AskedArea(AskedArea&&) noexcept = default;
+AskedArea& AskedArea::operator=(AskedArea&&) noexcept = default;
+
+bool AskedArea::meets(const AskedArea& other) const {
+    if (!inner_->prepared) inner_->prepared = GEOSPrepare_r(context(), inner_->area.get());
+    return GEOSPreparedIntersects_r(context(), inner_->prepared, other.inner_->area.get()) != 0;
+}
+
 struct BoxIndex::Inner {
     GEOSSTRtree* tree;
     std::vector<std::size_t> numbers;

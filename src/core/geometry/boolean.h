@@ -66,6 +66,21 @@ private:
     std::unique_ptr<Inner> inner_;
 };
 
+/// A polygon made ready for many questions whether another meets it.
+class AskedArea {
+public:
+    explicit AskedArea(const Polygon& polygon);
+    ~AskedArea();
+    AskedArea(AskedArea&&) noexcept;
+    AskedArea& operator=(AskedArea&&) noexcept;
+    /// Also where they only touch.
+    bool meets(const AskedArea& other) const;
+
+private:
+    struct Inner;
+    std::unique_ptr<Inner> inner_;
+};
+
 /// Which boxes meet a given box: an index for many of them.
 class BoxIndex {
 public:

@@ -243,8 +243,9 @@ Result<void> Planner::count_stock(const Project& project, Plan& plan) {
     return {};
 }
 
-Result<Plan> Planner::shapes(const Project& project) {
-    Plan plan;
+Result<Planner::Patched> Planner::patched(const Project& project) {
+    Patched out;
+    Plan& plan = out.plan;
     const Stash& stash = stash_at_hand(project);
     plan.set_out.frame = frame_of(project.set_out.page, project.units);
     plan.papers.sheets = sheets_of(stash);
@@ -258,49 +259,60 @@ Result<Plan> Planner::shapes(const Project& project) {
     plan.set_out.each = composition.each;
     if (!project.set_out.cuts.empty()) plan.sections.cut = composition.cut;
     look_at_photos(project, plan);
+    if (!project.set_out.cuts.empty() || project.sections.divisions.contains(base_spot)) {
+        const auto parts = spread(project, composition);
+        if (!parts) return tl::make_unexpected(parts.error());
+        out.spots = &(*parts)->spots;
+        SectionFacts& facts = plan.sections;
+        facts.cut = out.spots->cut;
+        facts.spots = out.spots->names;
+        facts.cut_of_opening = out.spots->cut_of_opening;
+        facts.inserts = (*parts)->inserts;
+        take_hidden_stock(project, plan);
+        facts.all = sections_of(facts.spots, project.sections);
+        facts.of_opening = section_by_opening(facts.all, facts.cut->openings.size());
+        facts.neighbours = neighbours_of(*facts.cut, facts.all, plan.set_out.whole.to_page, out.spots->seams);
+        for (Neighbours& n :
+             near_by_sight(facts.all, *facts.cut, facts.spots, facts.neighbours, plan.set_out.whole.to_page))
+            facts.neighbours.push_back(n);
+        plan.papers.of_section = chosen_papers(project, facts.all);
+        plan.papers.side_of_section = chosen_sides(project, plan);
+        if (auto r = back(project, composition, *out.spots, plan); !r) return tl::make_unexpected(r.error());
+    } else {
+        take_hidden_stock(project, plan);
+    }
+    if (auto r = count_stock(project, plan); !r) return tl::make_unexpected(r.error());
+    return out;
+}
+
+Result<Plan> Planner::patches(const Project& project) {
+    auto made = patched(project);
+    if (!made) return tl::make_unexpected(made.error());
+    return std::move(made->plan);
+}
+
+Result<Plan> Planner::shapes(const Project& project) {
+    auto made = patched(project);
+    if (!made) return tl::make_unexpected(made.error());
+    Plan& plan = made->plan;
     plan.set_out.photo_colours =
         **photo_colours_.get(project.set_out.photos, [](const std::vector<Photo>& photos) {
             return Result<std::vector<PhotoColours>>(photo_colours(photos));
         });
-    if (project.set_out.cuts.empty() && !project.sections.divisions.contains(base_spot)) {
-        take_hidden_stock(project, plan);
-        if (auto r = count_stock(project, plan); !r) return tl::make_unexpected(r.error());
-        look_at_dress(project, plan);
-        plan.findings = findings_of(project, plan);
-        part_set_aside(project, plan);
-        return plan;
+    if (made->spots) {
+        look_at_treatments(project, *made->spots, plan);
+        plan.sheets.placed.resize(plan.sections.patches.size());
+        count_papers(project, plan);
+        plan.dress.bar_places =
+            **bar_places_.get({plan.sections.cut, plan.set_out.whole.to_page.scale()}, [](const BarsBy& by) {
+                return Result<std::shared_ptr<const std::vector<BarPlace>>>(
+                    std::make_shared<const std::vector<BarPlace>>(bar_places(*by.cut, by.scale)));
+            });
     }
-    const auto parts = spread(project, composition);
-    if (!parts) return tl::make_unexpected(parts.error());
-    const Spots& spots = (*parts)->spots;
-    SectionFacts& facts = plan.sections;
-    facts.cut = spots.cut;
-    facts.spots = spots.names;
-    facts.cut_of_opening = spots.cut_of_opening;
-    facts.inserts = (*parts)->inserts;
-    take_hidden_stock(project, plan);
-    facts.all = sections_of(facts.spots, project.sections);
-    facts.of_opening = section_by_opening(facts.all, facts.cut->openings.size());
-    facts.neighbours = neighbours_of(*facts.cut, facts.all, plan.set_out.whole.to_page, spots.seams);
-    for (Neighbours& n :
-         near_by_sight(facts.all, *facts.cut, facts.spots, facts.neighbours, plan.set_out.whole.to_page))
-        facts.neighbours.push_back(n);
-    plan.papers.of_section = chosen_papers(project, facts.all);
-    plan.papers.side_of_section = chosen_sides(project, plan);
-    if (auto r = back(project, composition, spots, plan); !r) return tl::make_unexpected(r.error());
-    if (auto r = count_stock(project, plan); !r) return tl::make_unexpected(r.error());
-    look_at_treatments(project, spots, plan);
-    plan.sheets.placed.resize(facts.patches.size());
-    count_papers(project, plan);
-    plan.dress.bar_places =
-        **bar_places_.get({facts.cut, plan.set_out.whole.to_page.scale()}, [](const BarsBy& by) {
-            return Result<std::shared_ptr<const std::vector<BarPlace>>>(
-                std::make_shared<const std::vector<BarPlace>>(bar_places(*by.cut, by.scale)));
-        });
     look_at_dress(project, plan);
     plan.findings = findings_of(project, plan);
     part_set_aside(project, plan);
-    return plan;
+    return std::move(plan);
 }
 
 Result<int> Planner::piece_count(const Project& project, int cut) {

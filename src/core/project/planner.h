@@ -53,6 +53,10 @@ public:
     /// Drawing to patches: what changes while a size is dragged. The sheets of the plan stay empty.
     Result<Plan> shapes(const Project& project);
 
+    /// No further than the patches and the stock they can be cut from: what a trial of laying them asks.
+    /// Nothing is dressed and nothing is found.
+    Result<Plan> patches(const Project& project);
+
     /// The whole plan: as shapes(), then the papers chosen so far laid on their sheets. `proposed` says that
     /// propose() has already looked for papers for every section, so that what has none found none.
     Result<Plan> plan(const Project& project, const StopToken& stop = {}, const Progress& progress = {},
@@ -125,6 +129,12 @@ private:
         bool operator==(const BarsBy&) const = default;
     };
 
+    struct Patched {
+        Plan plan;
+        const Spots* spots = nullptr; ///< until spread_ changes; null where nothing is cut or divided
+    };
+
+    Result<Patched> patched(const Project& project);
     Result<const Composition*> composed(const Project& project);
     Result<const Spread*> spread(const Project& project, const Composition& composed);
     Result<void> back(const Project& project, const Composition& composed, const Spots& spots, Plan& plan);

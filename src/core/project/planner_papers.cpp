@@ -45,7 +45,7 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
     }
     add_sheet_findings(project, plan, capacity_, stop, [this](const Project& changed) {
         if (!trials_) trials_ = std::make_unique<Planner>(capacity_.memory());
-        return trials_->shapes(changed);
+        return trials_->patches(changed);
     });
     offer_other_papers(project, plan);
     offer_small_moves(project, plan);

@@ -26,7 +26,7 @@ Result<void> try_letter_sets(const DressArgs& a, const Project& project, const P
     to.letter_sets.emplace();
     for (const LetterSet& set : stash_at_hand(project).letters)
         to.letter_sets->emplace_back(set.id,
-                                     title_with(now, pile, static_cast<std::size_t>(number) - 1, set.id));
+                                     title_as_read(now, pile, static_cast<std::size_t>(number) - 1, set.id));
     return {};
 }
 

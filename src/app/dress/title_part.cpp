@@ -231,7 +231,7 @@ void TitlePart::show_sets(int title) {
             if (set_ids_.size() == most_compared) break;
             set_ids_.push_back(set->id);
             rows << words(set->name) + ": " +
-                        figures(title_with(dress, pile, static_cast<std::size_t>(title), set->id));
+                        figures(title_as_read(dress, pile, static_cast<std::size_t>(title), set->id));
             if (of.sets.size() == 1 && of.sets.front() == set->id)
                 now = static_cast<int>(set_ids_.size()) - 1;
         }

@@ -253,14 +253,17 @@ std::vector<TitleFacts> title_facts(const DressNow& now, const std::vector<Lying
     return out;
 }
 
-TitleFacts title_with(const DressNow& now, const std::vector<LyingThing>& pile, std::size_t title,
-                      const std::string& set) {
+TitleFacts title_as_set(const DressNow& now, std::size_t title, const std::string& set) {
     Used used;
     for (std::size_t i = 0; i < now.decided.titles.size(); ++i)
         if (i != title) (void)Setting(now, now.decided.titles[i], {}, used).set();
-    TitleFacts facts = Setting(now, now.decided.titles[title], set, used).set();
+    return Setting(now, now.decided.titles[title], set, used).set();
+}
+
+TitleFacts title_as_read(const DressNow& now, const std::vector<LyingThing>& pile, std::size_t title,
+                         const std::string& set) {
+    TitleFacts facts = title_as_set(now, title, set);
     look_at_ground(now, pile, now.decided.titles[title], facts);
-    measure_label(now.decided.titles[title], facts);
     return facts;
 }
 

@@ -8,10 +8,12 @@ namespace zesty {
 /// By DressDecisions::titles; pieces that run out are dealt to them in that order.
 std::vector<TitleFacts> title_facts(const DressNow& now, const std::vector<LyingThing>& pile);
 
-/// The title alone with one set for all its words, or with its own where that is empty: what other titles
-/// take is taken.
-TitleFacts title_with(const DressNow& now, const std::vector<LyingThing>& pile, std::size_t title,
-                      const std::string& set);
+/// One title alone with one set for all its words, or with its own where that is empty: its letters, their
+/// room and which are missing. What other titles take is taken.
+TitleFacts title_as_set(const DressNow& now, std::size_t title, const std::string& set = {});
+/// And how its letters are read; its label is not measured.
+TitleFacts title_as_read(const DressNow& now, const std::vector<LyingThing>& pile, std::size_t title,
+                         const std::string& set = {});
 
 /// A title is hard to read from so many lines below one letter on, or with less difference to what lies
 /// under it, in L*.

@@ -50,12 +50,17 @@ private:
                 now_.papers, now_.photo_colours, now_.units, nullptr,       now_.foam_width,
                 now_.had};
     }
-    /// How it comes out after a change; the pile of everything else is not needed for lengths and counts.
-    TitleFacts tried(std::size_t i, const std::function<void(PageTitle&)>& change) const {
+    /// How it would come out.
+    TitleFacts tried(std::size_t i, const PageTitle& instead) const {
         DressDecisions decided = now_.decided;
-        change(decided.titles[i]);
-        const DressNow now = with(decided);
-        return title_with(now, {}, i, {});
+        decided.titles[i] = instead;
+        return title_as_set(with(decided), i);
+    }
+    TitleFacts tried_and_read(std::size_t i, const PageTitle& instead,
+                              const std::vector<LyingThing>& pile) const {
+        DressDecisions decided = now_.decided;
+        decided.titles[i] = instead;
+        return title_as_read(with(decided), pile, i);
     }
     static bool is_cured(const TitleFacts& f) {
         return !f.no_path && f.overhang <= hardly_over && f.missing.empty();
@@ -78,7 +83,7 @@ private:
             if (title(i).sets.size() == 1 && title(i).sets[0] == set.id) continue;
             PageTitle other = title(i);
             other.sets = {set.id};
-            if (!is_cured(tried(i, [&](PageTitle& t) { t = other; }))) continue;
+            if (!is_cured(tried(i, other))) continue;
             f.fixes.emplace_back("Take " + set.name, SetTitle{static_cast<int>(i), other});
             ++found;
         }
@@ -97,7 +102,7 @@ private:
         if (!title(i).block && title(i).path.on == TitleOn::Line) {
             PageTitle block = title(i);
             block.block = true;
-            if (is_cured(tried(i, [&](PageTitle& x) { x = block; })))
+            if (is_cured(tried(i, block)))
                 f.fixes.emplace_back("A line for each word", SetTitle{static_cast<int>(i), block});
         }
         try_set(i, f);
@@ -120,7 +125,7 @@ private:
         close.spacing -= t.overhang / static_cast<double>(t.letters.size() - 1) * 1.05 + 0.02;
         if (least_gap + close.spacing < least_gap_share * least_gap) return;
         for (int step = 0; step < 4; ++step) {
-            const TitleFacts now = tried(i, [&](PageTitle& x) { x = close; });
+            const TitleFacts now = tried(i, close);
             if (now.overhang <= hardly_over) {
                 f.fixes.emplace_back("Letters " + format_mm(title(i).spacing - close.spacing) + " closer",
                                      SetTitle{static_cast<int>(i), close});
@@ -138,7 +143,7 @@ private:
         PageTitle low = title(i);
         low.height = std::floor(t.height * t.room / t.length * 0.97 * 2) / 2;
         if (low.height < 3) return;
-        if (is_cured(tried(i, [&](PageTitle& x) { x = low; })))
+        if (is_cured(tried(i, low)))
             f.fixes.emplace_back("Letters of " + format_mm(low.height), SetTitle{static_cast<int>(i), low});
     }
 
@@ -184,7 +189,7 @@ private:
                 while (mixed.sets.size() < words) mixed.sets.push_back(mixed.sets.back());
                 if (mixed.sets[w] == set.id) continue;
                 mixed.sets[w] = set.id;
-                if (!is_cured(tried(i, [&](PageTitle& x) { x = mixed; }))) continue;
+                if (!is_cured(tried(i, mixed))) continue;
                 f.fixes.emplace_back("Word " + std::to_string(w + 1) + " in " + set.name,
                                      SetTitle{static_cast<int>(i), mixed});
                 return;
@@ -207,7 +212,7 @@ private:
                       "; a plain label of " + format_size(t.label_width, t.label_height, now_.units) +
                       " under it helps.",
                   .where = where(i)};
-        const TitleFacts with_label = tried(i, [&](PageTitle& x) { x = labelled; });
+        const TitleFacts with_label = tried_and_read(i, labelled, {});
         if (!title(i).label && with_label.contrast >= readable_contrast)
             f.fixes.emplace_back("Lay a label under it", SetTitle{static_cast<int>(i), labelled});
         other_order(i, f);
@@ -235,10 +240,7 @@ private:
                     if (k >= other.sets.size()) other.sets.push_back({});
                     other.sets[k] = title(i).sets[std::min(order[k], title(i).sets.size() - 1)];
                 }
-            DressDecisions decided = now_.decided;
-            decided.titles[i] = other;
-            const DressNow now = with(decided);
-            const TitleFacts then = title_with(now, pile, i, {});
+            const TitleFacts then = tried_and_read(i, other, pile);
             if (!is_cured(then) || then.most_lines >= too_many_lines || then.contrast < readable_contrast)
                 continue;
             f.fixes.emplace_back("\"" + other.text + "\"", SetTitle{static_cast<int>(i), other});

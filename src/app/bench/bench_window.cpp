@@ -78,7 +78,7 @@ BenchWindow::~BenchWindow() {
     document_.history().disconnect(this);
     page_->show_waypoint(nullptr);
     for (WaypointView* w : waypoints_) delete w;
-    delete takeCentralWidget();
+    delete centralWidget(); // not taken out first: all there is in it would be dressed anew
 }
 
 // --- how it is put together

@@ -285,6 +285,13 @@ Result<Planner::Patched> Planner::patched(const Project& project) {
     return out;
 }
 
+void Planner::remember(std::size_t most) {
+    composed_.remember(most);
+    spread_.remember(most);
+    backing_.remember(most);
+    dress_places_.remember(most);
+}
+
 Result<Plan> Planner::patches(const Project& project) {
     auto made = patched(project);
     if (!made) return tl::make_unexpected(made.error());

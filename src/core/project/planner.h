@@ -50,6 +50,10 @@ public:
     /// Layings are looked up there first; several planners may share one.
     explicit Planner(std::shared_ptr<NestMemory> memory) : capacity_(std::move(memory)) {}
 
+    /// The patches of so many pages, those asked for last; of one at first. What is remembered is of the size
+    /// of the drawings.
+    void remember(std::size_t most);
+
     /// Drawing to patches: what changes while a size is dragged. The sheets of the plan stay empty.
     Result<Plan> shapes(const Project& project);
 
@@ -144,7 +148,7 @@ private:
     /// What is to be chosen, with the distances of the papers remembered.
     MatchJob job_for(const Project& project, const Plan& plan, bool keep_chosen);
 
-    // The stages in their order, each with the last answer it gave.
+    // The stages in their order, each with the last answers it gave.
     CutParts parts_;
     Memo<ComposedBy, Composition> composed_;
     Memo<SpreadBy, Spread> spread_;

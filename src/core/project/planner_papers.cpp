@@ -17,6 +17,15 @@ namespace zesty {
 
 namespace {
 
+constexpr std::size_t trials_of_a_page = 8;           ///< sizes, lips and methods tried for two papers
+constexpr std::size_t large_drawings = 1024UL * 1024; ///< bytes; what is tried with them fills the memory
+
+std::size_t bytes_of_drawings(const Project& project) {
+    std::size_t sum = 0;
+    for (const auto& file : project.set_out.drawings) sum += file->bytes.size();
+    return sum;
+}
+
 /// By section, as match numbers them.
 std::vector<int> chosen_faces(const Project& project, const Plan& plan) {
     std::vector<int> out;
@@ -45,6 +54,7 @@ Result<Plan> Planner::plan(const Project& project, const StopToken& stop, const 
     }
     add_sheet_findings(project, plan, capacity_, stop, [this](const Project& changed) {
         if (!trials_) trials_ = std::make_unique<Planner>(capacity_.memory());
+        trials_->remember(bytes_of_drawings(changed) < large_drawings ? trials_of_a_page : 1);
         return trials_->patches(changed);
     });
     offer_other_papers(project, plan);

@@ -74,14 +74,13 @@ void carry_thing(const LetterSet& before, const LetterSet& after, LetterSet& now
     carry(before.in_stash, after.in_stash, now.in_stash);
     for (const auto& [letter, piece] : after.letters) {
         const auto was = before.letters.find(letter);
-        const auto at = now.letters.find(letter);
-        if (at == now.letters.end()) {
-            if (was == before.letters.end()) now.letters.emplace(letter, piece);
-            continue;
-        }
-        if (was == before.letters.end()) continue;
-        carry(was->second.width, piece.width, at->second.width);
-        carry_count(was->second.count, piece.count, at->second.count);
+        if (was != before.letters.end() && was->second == piece) continue;
+        // What others have entered for the same new letter is added to, what they have removed comes back.
+        const auto [at, back] = now.letters.emplace(letter, piece);
+        if (back) continue;
+        const LetterPiece old = was == before.letters.end() ? LetterPiece{at->second.width, 0} : was->second;
+        carry(old.width, piece.width, at->second.width);
+        carry_count(old.count, piece.count, at->second.count);
     }
     for (const auto& [letter, piece] : before.letters)
         if (!after.letters.contains(letter)) now.letters.erase(letter);

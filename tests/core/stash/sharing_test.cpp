@@ -313,26 +313,34 @@ TEST(Sharing, EmbellishmentsAndLettersAreSharedLikePapers) {
     LetterSet cork;
     cork.id = cork.name = "cork";
     cork.uid = "cork";
-    cork.letters = {{"A", {9, 3}}, {"B", {9, 1}}};
+    cork.letters = {{"A", {9, 3}}, {"B", {9, 1}}, {"D", {9, 1}}};
     living.embellishments = {dot};
     living.letters = {cork};
     const Stash at_hand = joined({}, living, {});
     ASSERT_EQ(at_hand.embellishments.size(), 1u);
     EXPECT_TRUE(at_hand.embellishments[0].in_stash && at_hand.letters.at(0).in_stash);
-    // Here two are used up and it gets another name, there one more is bought and a letter is gone.
+    // Here two are used up and it gets another name, there one more is bought and two letters are gone, of
+    // which there are more here. Both have found the same new letter.
     Stash here = at_hand;
     here.embellishments[0].count = 7;
     here.embellishments[0].name = "Dot of brass";
     here.letters[0].letters["A"].count = 2;
+    here.letters[0].letters["D"].count = 3;
+    here.letters[0].letters["C"] = {9, 2};
     Stash there = living;
     there.embellishments[0].count = 10;
     there.letters[0].letters["A"].count = 2;
     there.letters[0].letters.erase("B");
+    there.letters[0].letters.erase("D");
+    there.letters[0].letters["C"] = {9, 4};
     const Stash both = carried_over(living_part(at_hand), living_part(here), there);
     EXPECT_EQ(both.embellishments.at(0).count, 8);
     EXPECT_EQ(both.embellishments[0].name, "Dot of brass");
     EXPECT_EQ(both.letters.at(0).letters.at("A").count, 1);
     EXPECT_FALSE(both.letters[0].letters.contains("B"));
+    EXPECT_EQ(both.letters[0].letters.at("C").count, 6) << "what either entered is there";
+    EXPECT_EQ(both.letters[0].letters.at("D").count, 3)
+        << "what was changed here comes back, as a paper does";
     // The page takes along what it uses, and what it has alone stays when the stash lacks it.
     const Stash kept = kept_by_page(at_hand, {"cork"});
     EXPECT_TRUE(kept.embellishments.empty());

@@ -159,7 +159,7 @@ Result<void> write_backup(const StashStore& store, const QString& numbers_file, 
     if (!aside) return tl::make_unexpected(aside.error());
     const WorkFolder& folder = **aside;
     std::vector<ZipFile> parts{{"stash", folder.file("stash")}};
-    if (auto r = store.back_up(parts.front().file); !r) return r;
+    if (auto r = store.back_up(parts.front().file, what); !r) return r;
     if (QFile::exists(numbers_file)) parts.push_back({"numbers.json", numbers_file});
     json said{{"format", backup_format}, {"sha256", json::object()}};
     for (const ZipFile& part : parts) said["sha256"][part.path.toStdString()] = digest_of_file(part.file);

@@ -45,10 +45,13 @@ StashStore::StashStore(StashStore&&) noexcept = default;
 StashStore& StashStore::operator=(StashStore&&) noexcept = default;
 
 tl::unexpected<Error> StashStore::trouble(const char* doing) const {
+    return trouble_with(what_, std::string("the stash cannot be ") + doing);
+}
+
+tl::unexpected<Error> StashStore::trouble_with(const std::string& file, const std::string& cannot) const {
     if (sqlite3_errcode(db_.get()) == SQLITE_FULL)
-        return fail(ErrorKind::Unwritable, what_ + ": there is no space left on the disk");
-    return fail(ErrorKind::Unwritable,
-                what_ + ": the stash cannot be " + doing + " (" + sqlite3_errmsg(db_.get()) + ")");
+        return fail(ErrorKind::Unwritable, file + ": there is no space left on the disk");
+    return fail(ErrorKind::Unwritable, file + ": " + cannot + " (" + sqlite3_errmsg(db_.get()) + ")");
 }
 
 bool StashStore::looks_like_one(const QString& path) {
@@ -275,18 +278,18 @@ Result<void> StashStore::remove(const std::string& id) {
     });
 }
 
-Result<void> StashStore::back_up(const QString& to) const {
+Result<void> StashStore::back_up(const QString& to, std::string what) const {
+    if (what.empty()) what = to.toStdString();
     const auto aside = folder_beside(to);
     if (!aside) return tl::make_unexpected(aside.error());
     const QString copy = (*aside)->file("backup.stash");
     *steps_left_ = most_steps;
     Statement into(db_.get(), "VACUUM INTO ?");
-    if (!into.text(1, copy.toStdString()).done()) return trouble("read");
+    if (!into.text(1, copy.toStdString()).done()) return trouble_with(what, "the backup cannot be written");
     const auto now = read();
     if (!now) return tl::make_unexpected(now.error());
     if (const auto there = open(copy); !there || !there->is_whole(*now))
-        return fail(ErrorKind::Unwritable,
-                    to.toStdString() + ": the backup is not as the stash is; nothing was written");
+        return fail(ErrorKind::Unwritable, what + ": the backup is not as the stash is; nothing was written");
     return put_in_place(copy, to);
 }
 

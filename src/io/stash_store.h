@@ -81,7 +81,8 @@ public:
     Result<void> forget_files(const std::string& unnamed_before);
 
     /// The whole stash in one file, read back and compared before it takes the place of an older one.
-    Result<void> back_up(const QString& to) const;
+    /// `what` begins the sentence of an error; the path where it is empty.
+    Result<void> back_up(const QString& to, std::string what = {}) const;
     /// All papers and reserved pieces as they are in a backup, in the place of what is here; nothing changes
     /// where that cannot be read whole.
     Result<void> restore(const QString& from);
@@ -109,6 +110,7 @@ private:
     /// Whether it holds the same, every file as its name says.
     bool is_whole(const Stash& as) const;
     tl::unexpected<Error> trouble(const char* doing) const;
+    tl::unexpected<Error> trouble_with(const std::string& file, const std::string& cannot) const;
 
     struct Close {
         void operator()(sqlite3* db) const;

@@ -19,6 +19,7 @@
 #include "support/pages.h"
 #include "support/rounds.h"
 
+#include <QDir>
 #include <QImage>
 #include <QTemporaryDir>
 #include <gtest/gtest.h>
@@ -278,6 +279,23 @@ TEST(EverythingBackup, ADamagedOneIsRefusedWhereverTheDamageIs) {
         EXPECT_EQ(read.error().message.find('\n'), std::string::npos);
     }
     EXPECT_FALSE(read_backup(demo::drawing()));
+}
+
+TEST(EverythingBackup, ADiskThatFillsUpIsSaidOfTheBackupAndTheOlderOneStays) {
+    Kept kept = kept_page();
+    ASSERT_TRUE(take(kept));
+    const QString file = kept.dir.filePath("all.zestybackup");
+    ASSERT_TRUE(write_backup(*kept.store, kept.dir.filePath("none"), file));
+    const auto whole = read_file(file, 1 << 30);
+    for (const rlim_t room : {rlim_t(4096), rlim_t(40'000)}) {
+        const FileSizeLimit full(room);
+        const auto written = write_backup(*kept.store, kept.dir.filePath("none"), file);
+        ASSERT_FALSE(written);
+        EXPECT_EQ(written.error().message.find(file.toStdString()), 0u) << written.error().message;
+    }
+    EXPECT_EQ(*read_file(file, 1 << 30), *whole);
+    EXPECT_TRUE(read_backup(file));
+    EXPECT_EQ(QDir(kept.dir.path()).entryList({".zesty*"}, QDir::AllEntries | QDir::Hidden).size(), 0);
 }
 
 TEST(EverythingBackup, OneOfAnOlderVersionIsADatabaseAndStillOpens) {

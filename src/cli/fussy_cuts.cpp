@@ -3,6 +3,7 @@
 #include "cli/typed.h"
 #include "core/stash/fussy_cut.h"
 #include "io/edge.h"
+#include "io/motif_picture.h"
 #include "io/paper_pixels.h"
 
 #include <algorithm>
@@ -110,7 +111,9 @@ Result<Stash> with_fussy_cuts(const StashArgs& a, const Stash& now) {
     if (!a.take_fussy.empty()) {
         const auto c = chosen("--take-fussy-cut", out, a.take_fussy);
         if (!c) return tl::make_unexpected(c.error());
-        auto taken = with_motif_cut_out(out, c->paper, c->motif);
+        Project project;
+        project.stash = std::make_shared<const Stash>(out);
+        auto taken = with_motif_cut_out_and_shown(out, c->paper, c->motif, Textures(project));
         if (!taken) return fail(taken.error().kind, "--take-fussy-cut: " + taken.error().message);
         out = std::move(*taken);
     }

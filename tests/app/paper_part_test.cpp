@@ -266,6 +266,7 @@ TEST(FussyCuts, AreEmbellishmentsOnceTheyAreCutOutByLabelOrKey) {
     bench.settle();
     ASSERT_EQ(things().size(), before + 1) << bench.message().toStdString();
     EXPECT_EQ(things().back().name, "Fussy cut of " + bench.document().project().stash->papers[0].name);
+    EXPECT_TRUE(bench.document().project().stash->pictures.contains(things().back().picture));
     EXPECT_EQ(cuts()[0].used, 1);
     // Return is not for the paper in hand here. There is no other sheet that shows it.
     bench.window().actions()[Act::Give]->setEnabled(true);

@@ -68,6 +68,14 @@ TEST(Cli, AMotifIsFoundNamedAndCutOutToBecomeAnEmbellishment) {
     EXPECT_NE(zesty({"stash", stash}).out.find("Red gull, other of 4 x 2 13/32 in"), std::string::npos)
         << zesty({"stash", stash}).out;
     ASSERT_EQ(zesty({"stash", stash, "--take-fussy-cut", "gull:1"}).code, 0);
+    ASSERT_EQ(zesty({"stash", stash, "--export", dir.filePath("out.json")}).code, 0);
+    QFile written(dir.filePath("out.json"));
+    ASSERT_TRUE(written.open(QIODevice::ReadOnly));
+    const json out = json::parse(written.readAll().toStdString());
+    const QImage shown(dir.filePath(QString::fromStdString(out["embellishments"][0]["image"])));
+    ASSERT_FALSE(shown.isNull()) << "what is to be seen on it goes along";
+    EXPECT_GT(shown.pixelColor(shown.width() / 2, shown.height() / 2).red(), 140);
+    EXPECT_LT(shown.pixelColor(shown.width() / 2, shown.height() / 2).blue(), 60);
     expect_one_line(zesty({"stash", stash, "--take-fussy-cut", "gull:1"}), "no sheet of Gull Print shows");
     expect_one_line(zesty({"stash", stash, "--take-fussy-cut", "gull:2"}), "there is no number 2");
     expect_one_line(zesty({"stash", stash, "--fussy-cut", "gull:1,1in"}), "runs across the whole paper");

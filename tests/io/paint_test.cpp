@@ -1,5 +1,7 @@
 #include "core/project/planner.h"
+#include "io/motif_picture.h"
 #include "io/paint/fonts.h"
+#include "io/paint/letters.h"
 #include "io/paint/page_painter.h"
 #include "io/project_file.h"
 #include "support/demo.h"
@@ -57,6 +59,47 @@ QColor seen_at(const QBrush& brush, QPointF mm, double pixels_per_mm) {
 }
 
 } // namespace
+
+TEST(CutOutMotifs, ShowWhatThePaperShowsThereAndNothingBesideTheirOutline) {
+    Stash stash = two_colours();
+    stash.papers[0].sheets[0].count = 2;
+    // A triangle across the middle, 40 mm wide.
+    const Polygon motif{{{30, 70}, {50, 30}, {70, 70}}, {}};
+    stash.papers[0].fussy_cuts = {{"Kite", motif, 0}};
+    auto once = with_motif_cut_out_and_shown(stash, 0, 0, Textures(project_with(stash)));
+    ASSERT_TRUE(once && once->embellishments.size() == 1);
+    ASSERT_TRUE(once->pictures.contains(once->embellishments[0].picture));
+    // One that was cut out before pictures were taken is given its picture, and counted.
+    once->embellishments[0].picture.clear();
+    const auto twice = with_motif_cut_out_and_shown(*once, 0, 0, Textures(project_with(*once)));
+    ASSERT_TRUE(twice && twice->embellishments.size() == 1);
+    EXPECT_EQ(twice->embellishments[0].count, 2);
+    EXPECT_TRUE(twice->pictures.contains(twice->embellishments[0].picture));
+    EXPECT_EQ(twice->pictures.size(), 2u) << "the same picture once";
+    EXPECT_EQ(with_motif_cut_out_and_shown(*twice, 0, 0, Textures(project_with(*twice))).error().kind,
+              ErrorKind::NothingToDo);
+
+    Project page = project_with(*twice);
+    page.dress.embellishments.push_back({"fussy-cut", {50, 50}});
+    QImage image(100, 100, QImage::Format_RGB32);
+    image.fill(Qt::white);
+    QPainter painter(&image);
+    paint_embellishments(painter, *page.stash, page, Textures(page));
+    painter.end();
+    EXPECT_EQ(image.pixelColor(44, 62), QColor(Qt::red));
+    EXPECT_EQ(image.pixelColor(56, 62), QColor(Qt::blue));
+    EXPECT_EQ(image.pixelColor(34, 40), QColor(Qt::white)) << "in its box, beside its outline";
+}
+
+TEST(CutOutMotifs, OfAPlainPaperAreItsColour) {
+    Stash stash = two_colours();
+    stash.papers[1].sheets = stash.papers[0].sheets;
+    stash.papers[1].fussy_cuts = {{"Kite", {{{30, 70}, {50, 30}, {70, 70}}, {}}, 0}};
+    const auto cut = with_motif_cut_out_and_shown(stash, 1, 0, Textures(project_with(stash)));
+    ASSERT_TRUE(cut && cut->embellishments.size() == 1);
+    EXPECT_TRUE(cut->embellishments[0].picture.empty());
+    EXPECT_EQ(cut->embellishments[0].colour, (Rgb{1, 2, 3}));
+}
 
 TEST(Textures, AreAtTrueScaleWhateverTheFineness) {
     const Textures t(project_with(two_colours()));

@@ -335,8 +335,13 @@ QString ThingsPart::row_of(const Embellishment& e) const {
 void ThingsPart::show_pictures(const Stash& stash) {
     constexpr int side = 18; // px
     constexpr std::size_t most_pictured = 400;
-    if (pictured_ == document_.project().stash && stock_->count() == pictured_rows_) return;
+    const auto textures = state_.textures();
+    const unsigned number = textures ? textures->number() : 0;
+    if (pictured_ == document_.project().stash && pictured_with_ == number &&
+        stock_->count() == pictured_rows_)
+        return;
     pictured_ = document_.project().stash;
+    pictured_with_ = number;
     pictured_rows_ = stock_->count();
     stock_->setIconSize({side, side});
     for (std::size_t i = 0; i < stash.embellishments.size() && i < most_pictured; ++i) {
@@ -350,7 +355,7 @@ void ThingsPart::show_pictures(const Stash& stash) {
         painter.translate(side / 2.0, side / 2.0);
         const double scale = (side - 3) / std::max(1e-6, std::max(box.width(), box.height()));
         painter.scale(scale, scale);
-        paint_embellishment(painter, e);
+        paint_embellishment(painter, e, textures ? textures->embellishment(e, scale) : QImage());
         painter.end();
         stock_->item(static_cast<int>(i))->setIcon(QIcon(picture));
     }

@@ -73,8 +73,9 @@ private:
     std::string places_for_;
     quint64 asked_ = 0;
     std::shared_ptr<std::atomic<bool>> stop_;
-    Polygon scanned_;        ///< outline of the new one, where it was measured; about its middle
-    Shared<Stash> pictured_; ///< what the list has pictures of
+    Polygon scanned_;            ///< outline of the new one, where it was measured; about its middle
+    Shared<Stash> pictured_;     ///< what the list has pictures of
+    unsigned pictured_with_ = 0; ///< number of the textures
     int pictured_rows_ = 0;
 };
 

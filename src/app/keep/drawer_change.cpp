@@ -103,9 +103,9 @@ QString some_stay(int after, int before) {
 /// An embellishment, as large as the card allows.
 class EmbellishmentChange : public Change {
 public:
-    EmbellishmentChange(const EmbellishmentsLeft& left, QWidget* parent)
+    EmbellishmentChange(const EmbellishmentsLeft& left, BenchState& state, QWidget* parent)
         : Change(words(left.thing.name), some_stay(left.after, left.thing.count), {}, parent),
-          thing_(left.thing) {}
+          thing_(left.thing), state_(state) {}
 
 protected:
     void paint_picture(QPainter& p, const QRectF& r) override {
@@ -115,11 +115,13 @@ protected:
         const double larger = filled * std::min(r.width() / box.width(), r.height() / box.height());
         p.scale(larger, larger);
         p.translate(-box.centre().x, -box.centre().y);
-        paint_embellishment(p, thing_);
+        const auto textures = state_.textures();
+        paint_embellishment(p, thing_, textures ? textures->embellishment(thing_, larger) : QImage());
     }
 
 private:
     Embellishment thing_;
+    BenchState& state_;
 };
 
 /// The letters that go, each as often as it goes; of long titles the first.
@@ -198,7 +200,8 @@ void DrawerChange::refresh() {
     line->setContentsMargins(0, 0, 0, 0);
     line->setSpacing(8);
     for (const BeforeAndAfter& paper : look->papers) line->addWidget(new PaperChange(paper, state_, row));
-    for (const EmbellishmentsLeft& e : look->embellishments) line->addWidget(new EmbellishmentChange(e, row));
+    for (const EmbellishmentsLeft& e : look->embellishments)
+        line->addWidget(new EmbellishmentChange(e, state_, row));
     for (const LettersLeft& l : look->letters) line->addWidget(new LettersChange(l, row));
     line->addStretch(1);
     scroll_->setWidget(row);

@@ -5,6 +5,7 @@
 #include "app/bench/wording.h"
 #include "core/geometry/measure.h"
 #include "core/project/stash_at_hand.h"
+#include "io/motif_picture.h"
 #include "io/paper_pixels.h"
 
 #include <QKeyEvent>
@@ -234,8 +235,10 @@ void FussyCutView::correct(std::size_t motif, const Ring& stroke, bool add) {
 
 /// Somebody has done so with scissors: the sheet has a hole, the drawer an embellishment.
 void FussyCutView::cut_out(std::size_t motif) {
-    const auto done = with_motif_cut_out(stash_at_hand(document_.project()),
-                                         static_cast<std::size_t>(state_.drawer().picked()), motif);
+    const Textures textures(document_.project(), state_.textures().get());
+    const auto done =
+        with_motif_cut_out_and_shown(stash_at_hand(document_.project()),
+                                     static_cast<std::size_t>(state_.drawer().picked()), motif, textures);
     if (!done) {
         emit say(words(done.error().message) + ".", true);
         return;

@@ -26,7 +26,7 @@ struct Embellishment {
     int count = 1;         ///< how many there are
     std::string on_sheet;  ///< the sheet it is on together with others; empty when it is loose
     std::string kept_in;   ///< where it is
-    std::string picture;   ///< name of a picture in the stash; empty for none
+    std::string picture;   ///< name of one in the stash that fills the outline's box; empty for none
     std::string uid;       ///< what it is known by wherever it goes; empty until a stash has taken it in
     bool in_stash = false; ///< as of papers
     bool operator==(const Embellishment&) const = default;

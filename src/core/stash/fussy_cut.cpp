@@ -277,7 +277,8 @@ Result<Paper> with_motif_taken(Paper paper, std::size_t motif) {
     return paper;
 }
 
-Result<Stash> with_motif_cut_out(Stash stash, std::size_t paper, std::size_t motif) {
+Result<Stash> with_motif_cut_out(Stash stash, std::size_t paper, std::size_t motif,
+                                 const std::string& picture) {
     auto cut_into = with_motif_taken(stash.papers[paper], motif);
     if (!cut_into) return tl::make_unexpected(cut_into.error());
     const FussyCut& cut = cut_into->fussy_cuts[motif];
@@ -287,6 +288,7 @@ Result<Stash> with_motif_cut_out(Stash stash, std::size_t paper, std::size_t mot
     fresh.kind = EmbellishmentKind::Other;
     fresh.colour = cut_into->colour;
     fresh.outline = about_its_middle(cut.outline);
+    fresh.picture = picture;
     fresh.in_stash = true;
     if (!add_or_count(stash.embellishments, std::move(fresh)))
         return fail(ErrorKind::NothingToDo, "there are as many embellishments in the drawer as there may be");

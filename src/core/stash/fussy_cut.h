@@ -34,8 +34,10 @@ int motifs_left(const Paper& paper, const FussyCut& motif);
 /// shape after that, and one more of it is used. An error of kind NothingToDo where no sheet shows it.
 Result<Paper> with_motif_taken(Paper paper, std::size_t motif);
 /// The stash when somebody has cut it out: the sheet has its hole, and there is one more of it among the
-/// embellishments. Errors as above, and where there are as many embellishments as there may be.
-Result<Stash> with_motif_cut_out(Stash stash, std::size_t paper, std::size_t motif);
+/// embellishments, with that one of the stash's pictures where it is named. Errors as above, and where there
+/// are as many embellishments as there may be.
+Result<Stash> with_motif_cut_out(Stash stash, std::size_t paper, std::size_t motif,
+                                 const std::string& picture = {});
 
 /// What of a sheet patches may take: without the motifs it shows and their margins.
 Region clear_of_motifs(const Paper& paper, const Polygon& sheet);

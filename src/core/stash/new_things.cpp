@@ -57,12 +57,14 @@ bool add_or_count(std::vector<Embellishment>& all, Embellishment fresh) {
     const auto known = std::find_if(all.begin(), all.end(), [&](const Embellishment& e) {
         return e.colour == fresh.colour && same_outline(e.outline, fresh.outline);
     });
-    if (known != all.end())
+    if (known != all.end()) {
         known->count = static_cast<int>(thing_count_limits.nearest(known->count + fresh.count));
-    else if (all.size() < most_embellishments)
+        if (known->picture.empty()) known->picture = fresh.picture;
+    } else if (all.size() < most_embellishments) {
         all.push_back(std::move(fresh));
-    else
+    } else {
         return false;
+    }
     return true;
 }
 

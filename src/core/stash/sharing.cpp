@@ -6,22 +6,24 @@
 
 namespace zesty {
 
-namespace {
-
-/// A name for the picture in the stash: the one it has, where that is free or stands for the same bytes.
-std::string take_picture(Stash& stash, const std::string& name, const Pictures& from) {
-    const auto bytes = from.find(name);
-    if (name.empty() || bytes == from.end()) return name;
+std::string with_picture(Stash& stash, const std::string& name, const PictureBytes& bytes) {
     const std::size_t dot = name.rfind('.') == std::string::npos ? name.size() : name.rfind('.');
     std::string free = name;
     for (int n = 2;; ++n) {
         const auto there = stash.pictures.find(free);
         if (there == stash.pictures.end()) break;
-        if (there->second == bytes->second) return free;
+        if (there->second == bytes) return free;
         free = name.substr(0, dot) + "-" + std::to_string(n) + name.substr(dot);
     }
-    stash.pictures[free] = bytes->second;
+    stash.pictures[free] = bytes;
     return free;
+}
+
+namespace {
+
+std::string take_picture(Stash& stash, const std::string& name, const Pictures& from) {
+    const auto bytes = from.find(name);
+    return name.empty() || bytes == from.end() ? name : with_picture(stash, name, bytes->second);
 }
 
 void take_pictures(Stash& stash, Paper& paper, const Pictures& from) {

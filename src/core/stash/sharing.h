@@ -36,6 +36,9 @@ int find_same(const Stash& stash, const Paper& paper);
 /// Adds a paper of another stash, with its pictures, under an id and names of pictures that are free.
 void adopt(Stash& stash, Paper paper, const Pictures& pictures);
 
+/// Adds a picture under that name, or under another where that one stands for other bytes; gives the name.
+std::string with_picture(Stash& stash, const std::string& name, const PictureBytes& bytes);
+
 /// With papers that come in from somewhere else. Those that are there already, by uid or, where one of the
 /// two has none, by id, are as they come in, under the id and uid they have; others are added. All of them
 /// are the stash's.

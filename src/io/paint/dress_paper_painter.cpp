@@ -4,7 +4,6 @@
 #include "core/geometry/measure.h"
 #include "core/setout/photo_mats.h"
 
-#include <cmath>
 #include <optional>
 
 namespace zesty {
@@ -43,7 +42,7 @@ void paint_paper(QPainter& painter, const Project& project, const Textures& text
     QBrush brush(no_paper);
     if (paper >= 0)
         brush = textures.brush(paper, Transform::moved(box.x0, box.y0) * Transform::turned_deg(look.turn_deg),
-                               std::sqrt(std::abs(painter.combinedTransform().determinant())), look.side);
+                               pixels_per_mm(painter), look.side);
     const Mounting held = look.held.value_or(Mounting{});
     painter.fillPath(path.translated(shadow_of(held, {0.6, 0.8})),
                      shadow_colour(held, look.see_through ? 20 : 52));

@@ -92,11 +92,19 @@ void paint_title(QPainter& painter, const Stash& stash, const PageTitle& title, 
     }
 }
 
-void paint_embellishment(QPainter& painter, const Embellishment& thing, const Mounting& held) {
+void paint_embellishment(QPainter& painter, const Embellishment& thing, const QImage& picture,
+                         const Mounting& held) {
     QPainterPath path = to_path(thing.outline);
     const QPointF flat(0.4 + thing.thickness * 0.2, 0.6 + thing.thickness * 0.3);
     painter.fillPath(path.translated(shadow_of(held, flat)), shadow_colour(held, letter_alpha));
     painter.fillPath(path, colour_of(thing.colour));
+    if (!picture.isNull()) {
+        const Box box = bounds(thing.outline);
+        painter.save();
+        painter.setClipPath(path, Qt::IntersectClip);
+        painter.drawImage(QRectF(box.x0, box.y0, box.width(), box.height()), picture);
+        painter.restore();
+    }
     if (thing.white_rim > 0) {
         painter.save();
         painter.setClipPath(path, Qt::IntersectClip);
@@ -117,14 +125,16 @@ void paint_embellishment(QPainter& painter, const Embellishment& thing, const Mo
     painter.restore();
 }
 
-void paint_embellishments(QPainter& painter, const Stash& stash, const Project& project) {
+void paint_embellishments(QPainter& painter, const Stash& stash, const Project& project,
+                          const Textures& textures) {
     for (const PlacedEmbellishment& placed : project.dress.embellishments) {
         const Embellishment* thing = stash.embellishment(placed.id);
         if (!thing) continue;
         painter.save();
         painter.translate(placed.centre.x, placed.centre.y);
         painter.rotate(placed.turn_deg);
-        paint_embellishment(painter, *thing, placed.held);
+        paint_embellishment(painter, *thing, textures.embellishment(*thing, pixels_per_mm(painter)),
+                            placed.held);
         painter.restore();
     }
 }

@@ -3,6 +3,7 @@
 
 #include "core/project/plan.h"
 #include "core/project/project.h"
+#include "io/paint/textures.h"
 
 #include <QPainter>
 #include <QPainterPath>
@@ -19,9 +20,11 @@ QPainterPath letter_path(const std::string& letters, double width, double height
 /// A title with its label. Letters that are missing are only outlined.
 void paint_title(QPainter& painter, const Stash& stash, const PageTitle& title, const TitleFacts& facts);
 
-/// Embellishments in their colours, with rim and shadow.
-void paint_embellishments(QPainter& painter, const Stash& stash, const Project& project);
-/// One of them about the origin.
-void paint_embellishment(QPainter& painter, const Embellishment& thing, const Mounting& held = {});
+/// Embellishments as they are seen, with rim and shadow.
+void paint_embellishments(QPainter& painter, const Stash& stash, const Project& project,
+                          const Textures& textures);
+/// One of them about the origin, with its picture, or in its colour without one.
+void paint_embellishment(QPainter& painter, const Embellishment& thing, const QImage& picture,
+                         const Mounting& held = {});
 
 } // namespace zesty

@@ -15,10 +15,6 @@ namespace {
 
 constexpr double hatch_px = 7; ///< between lines
 
-double pixels_per_mm(const QPainter& painter) {
-    return std::sqrt(std::abs(painter.combinedTransform().determinant()));
-}
-
 /// Slanting lines, as far apart on any scale. Drawn one by one: Qt's own patterns are shared between threads.
 void paint_hatch(QPainter& painter, const QPainterPath& outline) {
     painter.save();
@@ -268,7 +264,7 @@ void paint_page(QPainter& painter, const Project& project, const Plan& plan, con
     }
     paint_layers(painter, project, textures, LayerPlace::OnTop);
     const DressDecisions& dress = project.dress;
-    paint_embellishments(painter, stash_at_hand(project), project);
+    paint_embellishments(painter, stash_at_hand(project), project, textures);
     for (std::size_t i = 0; i < dress.titles.size() && i < plan.dress.titles.size(); ++i)
         paint_title(painter, stash_at_hand(project), dress.titles[i], plan.dress.titles[i]);
     for (std::size_t i = 0; i < dress.writings.size() && i < plan.dress.writings.size(); ++i)

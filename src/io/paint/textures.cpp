@@ -1,9 +1,11 @@
 #include "io/paint/textures.h"
 
+#include "core/geometry/measure.h"
 #include "io/picture.h"
 
 #include <algorithm>
 #include <atomic>
+#include <cmath>
 
 namespace zesty {
 
@@ -36,8 +38,17 @@ QPainterPath to_path(const Region& region) {
     return path;
 }
 
+double pixels_per_mm(const QPainter& painter) {
+    return std::sqrt(std::abs(painter.combinedTransform().determinant()));
+}
+
 namespace {
 constexpr int photo_pixels = 1200;
+
+/// Of a picture whose longer side is so long, mm.
+double mm_per_pixel(double longer, QSize size) {
+    return longer / std::max(1, std::max(size.width(), size.height()));
+}
 } // namespace
 
 Textures::Textures(const Project& project, const Textures* before)
@@ -92,6 +103,9 @@ void Textures::take(const Stash& stash, const Textures* before) {
                 return picture = known->second;
         return picture = {bytes, next_number()};
     };
+    for (const Embellishment& e : stash.embellishments)
+        if (const auto found = stash.pictures.find(e.picture); found != stash.pictures.end())
+            embellishments_[e.picture] = picture_of(found->second);
     for (const Paper& p : stash.papers) {
         std::array<Texture, 2> both;
         for (const Side side : {Side::A, Side::B}) {
@@ -130,6 +144,23 @@ QColor Textures::colour(int paper, Side side) const {
     return t ? t->colour : QColor(Qt::white);
 }
 
+QImage Textures::image(const Picture& picture, double longer, double pixels_per_mm) const {
+    return decoded_->image(picture.number, picture.bytes, [&](const DecodedPictures::Levels& levels) {
+        int level = 0;
+        while (pixels_per_mm > 0 && level + 1 < levels.count &&
+               mm_per_pixel(longer, levels.size / (2 << level)) * pixels_per_mm < 1.3)
+            ++level;
+        return level;
+    });
+}
+
+QImage Textures::embellishment(const Embellishment& thing, double pixels_per_mm) const {
+    const auto found = embellishments_.find(thing.picture);
+    if (found == embellishments_.end()) return {};
+    const Box box = bounds(thing.outline);
+    return image(found->second, std::max(box.width(), box.height()), pixels_per_mm);
+}
+
 QBrush Textures::brush(int paper, const Transform& sheet_to_target, double pixels_per_mm, Side side) const {
     const Texture* found = find(paper, side);
     if (!found) return Qt::white;
@@ -137,24 +168,14 @@ QBrush Textures::brush(int paper, const Transform& sheet_to_target, double pixel
     if (t.picture.number == 0) return t.colour;
     // Pixels to millimetres of the sheet: the picture keeps its proportions across the longer side.
     const double longer = std::max(t.covers.width(), t.covers.height());
-    const auto mm_per_pixel = [&](QSize size) {
-        return longer / std::max(1, std::max(size.width(), size.height()));
-    };
-    const auto fine_enough = [&](const DecodedPictures::Levels& levels) {
-        int level = 0;
-        while (pixels_per_mm > 0 && level + 1 < levels.count &&
-               mm_per_pixel(levels.size / (2 << level)) * pixels_per_mm < 1.3)
-            ++level;
-        return level;
-    };
-    const QImage image = decoded_->image(t.picture.number, t.picture.bytes, fine_enough);
+    const QImage image = this->image(t.picture, longer, pixels_per_mm);
     if (image.isNull()) return t.colour;
     QBrush brush(image);
     // Side B is looked at from behind: its picture begins at the right of the sheet.
     const Transform seen = side == Side::B
                                ? Transform::moved(t.covers.x0 + t.covers.x1, 0) * Transform::mirrored_x()
                                : Transform{};
-    brush.setTransform(to_qt(sheet_to_target * seen * Transform::scaled(mm_per_pixel(image.size()))));
+    brush.setTransform(to_qt(sheet_to_target * seen * Transform::scaled(mm_per_pixel(longer, image.size()))));
     return brush;
 }
 

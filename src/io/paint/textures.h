@@ -8,6 +8,7 @@
 #include <QBrush>
 #include <QColor>
 #include <QImage>
+#include <QPainter>
 #include <QPainterPath>
 #include <array>
 #include <map>
@@ -18,6 +19,8 @@ QTransform to_qt(const Transform& t);
 QPainterPath to_path(const Polygon& polygon);
 QPainterPath to_path(const Region& region);
 QColor to_qt(Rgb colour);
+/// Of what a painter paints in millimetres now.
+double pixels_per_mm(const QPainter& painter);
 
 /// The pictures of a project's stash and photos, decoded once; those of papers when they are wanted
 /// (io/paint/decoded_pictures.h). Copies share the images.
@@ -34,6 +37,8 @@ public:
     QBrush brush(int paper, const Transform& sheet_to_target, double pixels_per_mm = 0,
                  Side side = Side::A) const;
     QColor colour(int paper, Side side = Side::A) const;
+    /// What is to be seen on an embellishment, over the box of its outline; null where nothing is but colour.
+    QImage embellishment(const Embellishment& thing, double pixels_per_mm = 0) const;
     /// What a photo shows, no finer than a page needs; null where nobody brought a picture.
     const QImage& photo(const Photo& photo) const;
     /// The same of any picture that was brought: the sketch's, too.
@@ -61,8 +66,11 @@ private:
     void take(const Stash& stash, const Textures* before);
     void take_picture(const Shared<BroughtPicture>& brought, const Textures* before);
     const Texture* find(int paper, Side side) const;
-    std::vector<std::array<Texture, 2>> textures_; ///< by paper, A and B; B is A where there is no other
-    std::map<const void*, Picture> pictures_;      ///< by what their bytes are known by
+    /// No finer than shows where it is so long, mm; the finest for no pixels.
+    QImage image(const Picture& picture, double longer, double pixels_per_mm) const;
+    std::vector<std::array<Texture, 2>> textures_;  ///< by paper, A and B; B is A where there is no other
+    std::map<std::string, Picture> embellishments_; ///< by name of the picture
+    std::map<const void*, Picture> pictures_;       ///< by what their bytes are known by
     std::shared_ptr<DecodedPictures> decoded_;
     std::shared_ptr<const Stash> stash_;
     std::map<std::shared_ptr<const BroughtPicture>, QImage> photos_;

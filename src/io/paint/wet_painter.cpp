@@ -103,8 +103,7 @@ void paint_late_frame(QPainter& painter, const Project& project, const Plan& pla
     const auto brush = [&](const std::string& id, const Box& leaf) -> QBrush {
         const int paper = project.stash && !id.empty() ? project.stash->find(id) : -1;
         if (paper < 0) return otherwise;
-        return textures.brush(paper, Transform::moved(leaf.x0, leaf.y0),
-                              std::sqrt(std::abs(painter.combinedTransform().determinant())));
+        return textures.brush(paper, Transform::moved(leaf.x0, leaf.y0), pixels_per_mm(painter));
     };
     painter.save();
     for (std::size_t l = 0; l < leaves.size() && l < plan.dress.frame->inner.size(); ++l) {

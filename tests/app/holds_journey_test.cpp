@@ -5,6 +5,7 @@
 #include "core/project/variants.h"
 #include "core/stash/stash.h"
 #include "support/demo.h"
+#include "support/patience.h"
 
 #include <QComboBox>
 #include <QLabel>
@@ -236,10 +237,9 @@ TEST(HoldsJourney, VariantsArePutAsideComparedAndBroughtBackExactly) {
     bench.key(&bench.page(), Qt::Key_E, Qt::ControlModifier | Qt::AltModifier);
     auto* list = bench.window().findChild<QListWidget*>("variants");
     ASSERT_TRUE(list && list->isVisible());
-    for (int i = 0; i < 100 && !list->item(list->count() - 1)->text().contains("sheets"); ++i) {
-        QTest::qWait(50);
-        bench.settle();
-    }
+    EXPECT_TRUE(QTest::qWaitFor([&] { return list->item(list->count() - 1)->text().contains("sheets"); },
+                                patience_ms));
+    bench.settle();
     EXPECT_TRUE(list->item(list->count() - 1)->text().contains("sq in of paper"))
         << list->item(list->count() - 1)->text().toStdString();
     EXPECT_FALSE(list->item(list->count() - 1)->icon().isNull());

@@ -116,7 +116,8 @@ TEST(KeepJourney, WhatIsSaidOfAPageGoesIntoItsRecordAndIsFound) {
     ASSERT_NE(story, nullptr);
     story->setFocus();
     QTest::keyClicks(story, "The red one got away.");
-    QTest::qWait(600);
+    EXPECT_TRUE(QTest::qWaitFor(
+        [&] { return bench.document().project().keep.notes.story == "The red one got away."; }, patience_ms));
     bench.settle();
     EXPECT_EQ(bench.document().history().count(), take_in_steps + 1) << "typed in one go, one step";
     EXPECT_EQ(bench.document().project().keep.notes.story, "The red one got away.")

@@ -191,9 +191,14 @@ Gap gap(const Ring& a, const Ring& b) {
 }
 
 struct AskedArea::Inner {
-    Geometry area;
-    const GEOSPreparedGeometry* prepared = nullptr; ///< once it is asked
-    explicit Inner(const Polygon& polygon) : area(repaired({polygon})) {}
+    Polygon polygon;
+    Geometry made; ///< once it is asked for or about
+    const GEOSPreparedGeometry* prepared = nullptr;
+    explicit Inner(const Polygon& of) : polygon(of) {}
+    GEOSGeometry* area() {
+        if (!made) made = repaired({polygon});
+        return made.get();
+    }
     Inner(const Inner&) = delete;
     Inner& operator=(const Inner&) = delete;
     ~Inner() {
@@ -207,8 +212,8 @@ AskedArea::AskedArea(AskedArea&&) noexcept = default;
 AskedArea& AskedArea::operator=(AskedArea&&) noexcept = default;
 
 bool AskedArea::meets(const AskedArea& other) const {
-    if (!inner_->prepared) inner_->prepared = GEOSPrepare_r(context(), inner_->area.get());
-    return GEOSPreparedIntersects_r(context(), inner_->prepared, other.inner_->area.get()) != 0;
+    if (!inner_->prepared) inner_->prepared = GEOSPrepare_r(context(), inner_->area());
+    return GEOSPreparedIntersects_r(context(), inner_->prepared, other.inner_->area()) != 0;
 }
 
 struct BoxIndex::Inner {

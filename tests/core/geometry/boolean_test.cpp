@@ -116,6 +116,30 @@ TEST(BoxIndex, FindsExactlyTheBoxesThatMeet) {
     EXPECT_TRUE(BoxIndex({}).meeting({0, 0, 1, 1}).empty());
 }
 
+TEST(AskedArea, MeetsJustWhatItSharesSomethingWith) {
+    std::mt19937 random(9);
+    std::uniform_real_distribution<double> at(0, 30);
+    std::vector<Polygon> triangles;
+    while (triangles.size() < 30) {
+        Polygon t{{{at(random), at(random)}, {at(random), at(random)}, {at(random), at(random)}}, {}};
+        if (area(t) > 5) triangles.push_back(std::move(t));
+    }
+    int met = 0;
+    for (const Polygon& a : triangles) {
+        const AskedArea asked(a);
+        for (const Polygon& b : triangles) {
+            const bool shares = area(*intersect({a}, {b})) > 0;
+            EXPECT_EQ(asked.meets(AskedArea(b)), shares);
+            met += shares;
+        }
+    }
+    EXPECT_GT(met, 100);
+    EXPECT_LT(met, 800);
+    const Polygon square{{{0, 0}, {10, 0}, {10, 10}, {0, 10}}, {{{2, 2}, {8, 2}, {8, 8}, {2, 8}}}};
+    EXPECT_FALSE(AskedArea(square).meets(AskedArea({{{3, 3}, {7, 3}, {7, 7}}, {}}))) << "in its hole";
+    EXPECT_TRUE(AskedArea(square).meets(AskedArea({{{10, 0}, {15, 0}, {15, 5}}, {}}))) << "touching";
+}
+
 TEST(Clipped, LeavesAloneWhatLiesInTheBoxAndTrimsTheRest) {
     const Box box{0, 0, 100, 50};
     const Polygon inside{circle({50, 25}, 20, 40), {}};

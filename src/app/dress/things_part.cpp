@@ -355,7 +355,8 @@ void ThingsPart::show_pictures(const Stash& stash) {
         painter.translate(side / 2.0, side / 2.0);
         const double scale = (side - 3) / std::max(1e-6, std::max(box.width(), box.height()));
         painter.scale(scale, scale);
-        paint_embellishment(painter, e, textures ? textures->embellishment(e, scale) : QImage());
+        paint_embellishment(painter, e,
+                            textures ? textures->embellishment(e, pixels_per_mm(painter)) : QImage());
         painter.end();
         stock_->item(static_cast<int>(i))->setIcon(QIcon(picture));
     }

@@ -116,7 +116,8 @@ protected:
         p.scale(larger, larger);
         p.translate(-box.centre().x, -box.centre().y);
         const auto textures = state_.textures();
-        paint_embellishment(p, thing_, textures ? textures->embellishment(thing_, larger) : QImage());
+        paint_embellishment(p, thing_,
+                            textures ? textures->embellishment(thing_, pixels_per_mm(p)) : QImage());
     }
 
 private:

@@ -52,15 +52,18 @@ private:
     }
     /// How it would come out.
     TitleFacts tried(std::size_t i, const PageTitle& instead) const {
-        DressDecisions decided = now_.decided;
-        decided.titles[i] = instead;
+        const DressDecisions decided = decided_with(i, instead);
         return title_as_set(with(decided), i);
     }
     TitleFacts tried_and_read(std::size_t i, const PageTitle& instead,
                               const std::vector<LyingThing>& pile) const {
+        const DressDecisions decided = decided_with(i, instead);
+        return title_as_read(with(decided), pile, i);
+    }
+    DressDecisions decided_with(std::size_t i, const PageTitle& instead) const {
         DressDecisions decided = now_.decided;
         decided.titles[i] = instead;
-        return title_as_read(with(decided), pile, i);
+        return decided;
     }
     static bool is_cured(const TitleFacts& f) {
         return !f.no_path && f.overhang <= hardly_over && f.missing.empty();

@@ -2,7 +2,7 @@
 // .zesty: a ZIP with project.json, the drawing and the paper pictures; see docs/file-formats.md.
 
 #include "core/project/project.h"
-#include "io/fields/upgrade.h"
+#include "io/file_stamp.h"
 
 #include <QByteArray>
 #include <QString>
@@ -14,15 +14,6 @@ Project as_kept(Project project);
 Result<QByteArray> project_bytes(const Project& project);
 /// `what` begins the sentence of an error.
 Result<Project> project_from(const QByteArray& data, const std::string& what);
-
-/// What a file was like, to notice that somebody else has changed or removed it.
-struct FileStamp {
-    bool there = false;
-    QByteArray digest; ///< SHA-256 of its bytes
-    bool operator==(const FileStamp&) const = default;
-};
-/// Of a file that cannot be read: as if it were not there.
-FileStamp stamp_of(const QString& path);
 
 /// Reads what it is going to write and compares it with the project; then replaces the file in one step. A
 /// save that fails, for whatever reason, leaves the old file as it was.

@@ -6,7 +6,7 @@
 // whole or not at all. What is not such a database, or is one of a newer program, is refused and left alone.
 
 #include "core/result.h"
-#include "core/stash/reserved_piece.h"
+#include "io/reserved.h"
 
 #include <QString>
 #include <functional>
@@ -16,11 +16,6 @@
 struct sqlite3;
 
 namespace zesty {
-
-struct Reserved {
-    std::map<std::string, double> areas; ///< mm2 by paper
-    std::vector<ReservedPiece> pieces;
-};
 
 /// Where the stash is that is always open: in the user's data folder.
 QString living_stash_path();

@@ -1,6 +1,7 @@
 // What becomes of work when programs die and files change behind the window's back.
 
 #include "app/bench.h"
+#include "io/project_file.h"
 #include "io/recovery.h"
 #include "support/demo.h"
 #include "support/patience.h"

@@ -3,6 +3,7 @@
 
 #include "core/project/edits.h"
 #include "core/project/planner.h"
+#include "io/fields/upgrade.h"
 #include "io/picture.h"
 #include "io/plan_json.h"
 #include "io/project_file.h"

@@ -7,12 +7,14 @@
 #include "app/bench/living_stash.h"
 #include "app/bench/notice_bar.h"
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 #include "app/keep/keep_waypoint.h"
 #include "app/setout/set_out_waypoint.h"
 #include "app/sheets/sheets_waypoint.h"
 #include "core/project/edits.h"
 #include "io/own_numbers_file.h"
 #include "io/picture.h"
+#include "io/project_file.h"
 #include "io/recovery.h"
 
 #include <QClipboard>

@@ -7,7 +7,6 @@
 #include "app/bench/offers.h"
 #include "app/bench/page_tools.h"
 #include "app/bench/swatch_pictures.h"
-#include "app/bench/worker.h"
 #include "core/sheets/cutting_mats.h"
 
 #include <QImage>

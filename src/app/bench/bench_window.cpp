@@ -12,6 +12,7 @@
 #include "app/bench/route_bar.h"
 #include "app/bench/second_look.h"
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 #include "app/build/build_waypoint.h"
 #include "app/dress/dress_waypoint.h"
 #include "app/keep/keep_waypoint.h"

@@ -2,6 +2,7 @@
 
 #include "app/bench/notice_bar.h"
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 #include "core/project/stash_at_hand.h"
 #include "core/sentences.h"
 #include "core/stash/colour_words.h"

@@ -2,7 +2,7 @@
 // The project on the bench and its history. Every change goes through edit(), so every change can be undone.
 
 #include "core/project/project.h"
-#include "io/project_file.h"
+#include "io/file_stamp.h"
 
 #include <QObject>
 #include <QUndoStack>

@@ -1,7 +1,8 @@
 #pragma once
 // What is picked in the drawer, which side of each paper is up, and what other pages have reserved.
 
-#include "app/bench/worker.h"
+#include "core/stash/stash.h"
+#include "io/reserved.h"
 
 #include <QObject>
 #include <set>

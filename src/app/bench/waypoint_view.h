@@ -9,7 +9,6 @@
 #include "app/bench/document.h"
 #include "app/bench/file_questions.h"
 #include "app/bench/settings.h"
-#include "app/bench/worker.h"
 #include "app/page/page_drag.h"
 #include "app/page/page_map.h"
 #include "io/paint/values.h"
@@ -20,6 +19,7 @@
 namespace zesty {
 
 class LivingStash;
+class Worker;
 
 /// What a waypoint may use; all of it outlives the waypoint.
 struct BenchParts {

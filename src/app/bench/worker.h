@@ -7,10 +7,10 @@
 
 #include "core/project/planner.h"
 #include "io/drawing_import.h"
+#include "io/file_stamp.h"
 #include "io/guide/guide_pdf.h"
 #include "io/paint/textures.h"
-#include "io/project_file.h"
-#include "io/stash_store.h"
+#include "io/reserved.h"
 
 #include <QObject>
 #include <QThread>

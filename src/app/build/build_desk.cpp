@@ -1,6 +1,7 @@
 #include "app/build/build_desk.h"
 
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 #include "core/project/build_steps.h"
 #include "io/guide/letters_job.h"
 #include "io/paint/page_painter.h"

@@ -1,6 +1,7 @@
 #include "app/build/lists_part.h"
 
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 #include "core/project/build_lists.h"
 
 #include <QHBoxLayout>

@@ -2,11 +2,11 @@
 // What goes with the lists: what one more sheet would cure, and the printed guide.
 
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
 #include "app/build/build_desk.h"
 
 namespace zesty {
 
+class Worker;
 class ListsPart : public PanelPart {
     Q_OBJECT
 public:

@@ -1,6 +1,7 @@
 #include "app/dress/cover_part.h"
 
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 #include "core/project/cure.h"
 #include "core/project/findings.h"
 #include "core/sections/hidden.h"

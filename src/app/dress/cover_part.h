@@ -3,10 +3,10 @@
 
 #include "app/bench/panel_part.h"
 #include "app/bench/rows.h"
-#include "app/bench/worker.h"
 
 namespace zesty {
 
+class Worker;
 class CoverPart : public PanelPart {
     Q_OBJECT
 public:

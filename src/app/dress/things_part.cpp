@@ -1,6 +1,7 @@
 #include "app/dress/things_part.h"
 
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 #include "core/geometry/measure.h"
 #include "core/project/stash_at_hand.h"
 #include "core/sentences.h"

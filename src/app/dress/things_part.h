@@ -4,7 +4,6 @@
 #include "app/bench/choices.h"
 #include "app/bench/panel_part.h"
 #include "app/bench/rows.h"
-#include "app/bench/worker.h"
 #include "core/project/fitting.h"
 
 #include <atomic>
@@ -14,6 +13,7 @@ class QLineEdit;
 
 namespace zesty {
 
+class Worker;
 class ThingsPart : public PanelPart {
     Q_OBJECT
 public:

@@ -2,7 +2,6 @@
 // Arrangements of the whole page that are put aside, with their pictures and what they come to.
 
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
 
 #include <QLineEdit>
 #include <QListWidget>
@@ -10,6 +9,8 @@
 #include <memory>
 
 namespace zesty {
+
+class Worker;
 
 struct VariantFigures;
 

@@ -2,6 +2,7 @@
 
 #include "app/bench/living_stash.h"
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 #include "app/keep/page_card.h"
 #include "core/project/build_steps.h"
 #include "core/project/page_record_of.h"

@@ -2,6 +2,7 @@
 
 #include "app/bench/living_stash.h"
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 #include "app/keep/keep_desk.h"
 #include "core/project/again.h"
 #include "core/project/papers_named.h"

@@ -4,6 +4,7 @@
 #include "app/bench/wording.h"
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
+#include "core/sections/hidden.h"
 #include "core/sections/photos_behind.h"
 #include "core/setout/photos.h"
 

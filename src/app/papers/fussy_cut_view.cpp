@@ -3,6 +3,7 @@
 #include "app/bench/actions.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 #include "core/geometry/measure.h"
 #include "core/project/stash_at_hand.h"
 #include "io/motif_picture.h"

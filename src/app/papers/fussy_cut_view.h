@@ -6,13 +6,13 @@
 
 #include "app/bench/bench_state.h"
 #include "app/bench/document.h"
-#include "app/bench/worker.h"
 #include "core/stash/fussy_cut.h"
 
 #include <QWidget>
 
 namespace zesty {
 
+class Worker;
 class FussyCutView : public QWidget {
     Q_OBJECT
 public:

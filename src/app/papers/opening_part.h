@@ -3,12 +3,12 @@
 // them, and what is wanted of the pattern.
 
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
 
 class QLineEdit;
 
 namespace zesty {
 
+class Worker;
 class OpeningPart : public PanelPart {
     Q_OBJECT
 public:

@@ -4,7 +4,6 @@
 #include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
 
 class QCheckBox;
 class QLineEdit;
@@ -12,6 +11,7 @@ class QSpinBox;
 
 namespace zesty {
 
+class Worker;
 class PaletteStrip;
 class PaperStock;
 

@@ -2,10 +2,10 @@
 // Which paper where: proposals, the selected openings, what counts how much, and the picked paper itself.
 
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
 
 namespace zesty {
 
+class Worker;
 class ProposePart;
 class OpeningPart;
 class PaperPart;

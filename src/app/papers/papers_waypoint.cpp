@@ -1,5 +1,6 @@
 #include "app/papers/papers_waypoint.h"
 
+#include "app/bench/worker.h"
 #include "app/page/page_overlays.h"
 #include "app/papers/fussy_cut_view.h"
 #include "app/papers/opening_part.h"

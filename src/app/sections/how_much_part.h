@@ -2,11 +2,11 @@
 // How much of the page is backed: a third, half or all of it, each with its price.
 
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
 #include "core/project/how_much.h"
 
 namespace zesty {
 
+class Worker;
 class HowMuchPart : public PanelPart {
     Q_OBJECT
 public:

@@ -2,6 +2,7 @@
 
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 #include "core/project/edits.h"
 
 #include <QCheckBox>

@@ -5,7 +5,7 @@
 #include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
+#include "core/sections/advice.h"
 
 #include <array>
 
@@ -15,6 +15,7 @@ class QRadioButton;
 
 namespace zesty {
 
+class Worker;
 class MethodsPart : public PanelPart {
     Q_OBJECT
 public:

@@ -2,10 +2,10 @@
 // Sections: what belongs together and what goes behind it, what is divided, and by which way it is backed.
 
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
 
 namespace zesty {
 
+class Worker;
 class DividePart;
 
 class SectionsPanel : public PanelOfParts {

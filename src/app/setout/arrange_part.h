@@ -2,7 +2,6 @@
 // Arrangements of photos and rooms, as pictures: choosing one puts it on the page.
 
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
 #include "core/project/arranged.h"
 
 #include <QImage>
@@ -13,6 +12,7 @@ class QSpinBox;
 
 namespace zesty {
 
+class Worker;
 class ArrangePart : public PanelPart {
     Q_OBJECT
 public:

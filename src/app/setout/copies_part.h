@@ -4,13 +4,13 @@
 #include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
 
 class QCheckBox;
 class QSpinBox;
 
 namespace zesty {
 
+class Worker;
 class CopiesPart : public PanelPart {
     Q_OBJECT
 public:

@@ -1,6 +1,7 @@
 // What photos and openings have to do with each other; the rest of the part is in photos_part.cpp.
 
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 #include "app/setout/photos_part.h"
 #include "core/geometry/measure.h"
 #include "core/project/photos_into_openings.h"

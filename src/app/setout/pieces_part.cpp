@@ -2,6 +2,7 @@
 
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 #include "app/setout/piece_pictures.h"
 #include "core/project/edits.h"
 #include "io/drawing_import.h"

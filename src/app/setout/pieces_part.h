@@ -5,7 +5,6 @@
 #include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
 #include "app/page/page_map.h"
 
 #include <QImage>
@@ -17,6 +16,7 @@ class QPainter;
 
 namespace zesty {
 
+class Worker;
 class PiecesPart : public PanelPart {
     Q_OBJECT
 public:

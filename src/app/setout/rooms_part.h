@@ -4,13 +4,13 @@
 #include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
 #include "app/setout/arrange_part.h"
 
 class QListWidget;
 
 namespace zesty {
 
+class Worker;
 class RoomsPart : public PanelPart {
     Q_OBJECT
 public:

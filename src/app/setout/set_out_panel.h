@@ -3,10 +3,10 @@
 
 #include "app/bench/panel_part.h"
 #include "app/bench/settings.h"
-#include "app/bench/worker.h"
 
 namespace zesty {
 
+class Worker;
 class CopiesPart;
 class CutsPart;
 class PhotosPart;

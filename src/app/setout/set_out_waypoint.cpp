@@ -1,5 +1,6 @@
 #include "app/setout/set_out_waypoint.h"
 
+#include "app/bench/worker.h"
 #include "app/page/page_overlays.h"
 #include "app/setout/bundle_view.h"
 #include "app/setout/copies_part.h"

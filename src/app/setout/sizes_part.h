@@ -5,11 +5,11 @@
 #include "app/bench/choices.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
 #include "app/setout/ladder_chart.h"
 
 namespace zesty {
 
+class Worker;
 class SizesPart : public PanelPart {
     Q_OBJECT
 public:

@@ -2,13 +2,13 @@
 // Which photo to order of the picture in hand: what its size cuts off, and what else it could be.
 
 #include "app/bench/panel_part.h"
-#include "app/bench/worker.h"
 #include "core/project/which_photo.h"
 
 class QListWidget;
 
 namespace zesty {
 
+class Worker;
 class WhichPhotoPart : public PanelPart {
     Q_OBJECT
 public:

@@ -4,6 +4,7 @@
 #include "app/bench/length_edit.h"
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
+#include "app/bench/worker.h"
 
 #include <QFileInfo>
 #include <QHBoxLayout>

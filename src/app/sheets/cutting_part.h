@@ -3,7 +3,6 @@
 
 #include "app/bench/panel_part.h"
 #include "app/bench/settings.h"
-#include "app/bench/worker.h"
 #include "io/guide/guide_pdf.h"
 
 class QHBoxLayout;
@@ -11,6 +10,7 @@ class QPushButton;
 
 namespace zesty {
 
+class Worker;
 class CuttingPart : public PanelPart {
     Q_OBJECT
 public:

@@ -1,5 +1,6 @@
 #include "app/sheets/sheets_waypoint.h"
 
+#include "app/bench/worker.h"
 #include "app/sheets/cutting_part.h"
 #include "app/sheets/sheets_panel.h"
 #include "app/sheets/sheets_view.h"

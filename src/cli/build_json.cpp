@@ -34,6 +34,11 @@ json steps_json(const std::vector<BuildStep>& steps, const BuildNow& now, const 
                        {"after", after},
                        {"rows", rows},
                        {"needs", s.needs},
+                       {"takes", taken_by(s)},
+                       {"makes", made_by(s)},
+                       {"on", laid_on_by(s)},
+                       {"wet", wetted_by(s)},
+                       {"face_down", s.face_down},
                        {"caution", s.caution}});
     };
     for (std::size_t i = 0; i < steps.size(); ++i)

@@ -66,6 +66,10 @@ QByteArray cutting_svg(const CuttingFile& file) {
     begin_svg_in_mm(xml, file.width, file.height, file.title);
     if (!file.sheet.empty()) {
         begin_lines(xml, "sheet", "#d9d0c0", "0.2");
+        xml.writeAttribute("data-sheet", QString::fromStdString(file.sheet_id));
+        xml.writeAttribute(
+            "data-corner",
+            QString("%1 %2").arg(file.sheet_corner.x, 0, 'f', 4).arg(file.sheet_corner.y, 0, 'f', 4));
         for (const Ring& ring : file.sheet) {
             xml.writeEmptyElement("path");
             xml.writeAttribute("d", path_data(ring));

@@ -13,7 +13,7 @@ namespace zesty {
 namespace {
 
 constexpr double finest = 12;       ///< pixels to a millimetre
-constexpr double most_pixels = 600; ///< of the longer side
+constexpr double most_pixels_of_a_motif = 600; ///< of the longer side
 constexpr const char* picture_name = "fussy-cut.png";
 
 int pixels(double length, double fine) {
@@ -22,7 +22,7 @@ int pixels(double length, double fine) {
 
 /// The box of the motif, also what of it lies beside the outline: whoever paints it clips it.
 std::string png_of(const Textures& textures, int paper, const Box& box) {
-    const double fine = std::min(finest, most_pixels / std::max(box.width(), box.height()));
+    const double fine = std::min(finest, most_pixels_of_a_motif / std::max(box.width(), box.height()));
     QImage image(pixels(box.width(), fine), pixels(box.height(), fine), QImage::Format_RGB32);
     QPainter painter(&image);
     painter.setRenderHint(QPainter::SmoothPixmapTransform);

@@ -23,6 +23,8 @@ struct CuttingFile {
     /// Crosses drawn by the pen that lie at the same places of the sheet in every part it is cut in.
     std::vector<Point> registration = {};
     std::vector<Ring> sheet = {}; ///< the paper on the mat, beyond its edges where it is larger: not cut
+    std::string sheet_id = {};    ///< of the plan: "barley#1"; empty for paper that is not from the stash
+    Point sheet_corner = {};      ///< where the origin of the sheet's own coordinates lies on the mat
 };
 
 /// One loading of the machine.

@@ -1,6 +1,7 @@
 #pragma once
 // A step of the work. Minutes.
 
+#include "core/build/deeds.h"
 #include "core/build/timetable.h"
 #include "core/names.h"
 
@@ -50,7 +51,8 @@ struct BuildStep {
     StepKind kind = StepKind::Own;
     std::string what = {}; ///< a sentence without its full stop: "Cut the patches from hedge-stripe#1"
     TimedStep time = {};
-    std::string caution = {}; ///< where it can hurt or spoil; empty for none
+    std::vector<Act> acts = {}; ///< what it does with the things on the table
+    std::string caution = {};   ///< where it can hurt or spoil; empty for none
     std::vector<std::pair<std::string, std::string>> rows = {}; ///< "Glue": "fine tip: the lips are 1.9 mm"
     std::vector<StepPart> parts = {};
     bool face_down = false;              ///< what it is about lies with its good side down

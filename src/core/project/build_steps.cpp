@@ -11,37 +11,6 @@ namespace zesty {
 
 namespace {
 
-/// The steps in the order given, and what they wait for counted anew.
-std::vector<BuildStep> reordered(std::vector<BuildStep> steps, const std::vector<std::size_t>& order) {
-    std::vector<std::size_t> place(steps.size());
-    for (std::size_t i = 0; i < order.size(); ++i) place[order[i]] = i;
-    std::vector<BuildStep> out;
-    for (const std::size_t i : order) {
-        for (std::size_t& before : steps[i].time.after) before = place[before];
-        std::sort(steps[i].time.after.begin(), steps[i].time.after.end());
-        out.push_back(std::move(steps[i]));
-    }
-    return out;
-}
-
-/// An order in which nothing comes before what it waits for, as near to the given one as may be; empty where
-/// steps wait for each other in a circle.
-std::vector<std::size_t> possible_order(const std::vector<BuildStep>& steps) {
-    std::vector<std::size_t> out;
-    std::vector<char> done(steps.size(), 0);
-    while (out.size() < steps.size()) {
-        std::size_t next = steps.size();
-        for (std::size_t i = 0; i < steps.size() && next == steps.size(); ++i)
-            if (!done[i] && std::all_of(steps[i].time.after.begin(), steps[i].time.after.end(),
-                                        [&](std::size_t b) { return done[b] != 0; }))
-                next = i;
-        if (next == steps.size()) return {};
-        done[next] = 1;
-        out.push_back(next);
-    }
-    return out;
-}
-
 std::size_t find_step(const std::vector<BuildStep>& steps, const std::string& key) {
     return static_cast<std::size_t>(
         std::find_if(steps.begin(), steps.end(), [&](const BuildStep& s) { return s.key == key; }) -
@@ -56,10 +25,7 @@ std::string later_or_sooner(double minutes) {
 
 } // namespace
 
-std::size_t StepsInMaking::add(BuildStep step, After after) {
-    std::sort(after.begin(), after.end());
-    after.erase(std::unique(after.begin(), after.end()), after.end());
-    step.time.after = std::move(after);
+std::size_t StepsInMaking::add(BuildStep step) {
     steps.push_back(std::move(step));
     return steps.size() - 1;
 }
@@ -78,6 +44,17 @@ std::string StepsInMaking::free_key(const std::string& key) const {
     std::string out = key;
     for (int n = 2; find_step(steps, out) < steps.size(); ++n) out = key + "#" + std::to_string(n);
     return out;
+}
+
+std::vector<Act> fixed(const std::string& thing, const std::vector<std::string>& on) {
+    std::vector<Act> out{{Deed::Fixes, thing}};
+    for (const std::string& below : on) out.push_back({Deed::LaysOn, below});
+    return out;
+}
+
+void join(std::vector<Act>& all, std::vector<Act> more) {
+    for (Act& act : more)
+        if (std::find(all.begin(), all.end(), act) == all.end()) all.push_back(std::move(act));
 }
 
 std::string sheet_in_words(const Project& project, const Plan& plan, int sheet) {
@@ -105,8 +82,7 @@ void add_own_steps(StepsInMaking& s) {
         s.add({.key = "own:" + std::to_string(own.id),
                .kind = StepKind::Own,
                .what = own.what.empty() ? "Own step" : own.what,
-               .time = {own.hands, own.dries, {}}},
-              {});
+               .time = {own.hands, own.dries, {}}});
     for (std::size_t i = 0; i < s.project.build.own_steps.size(); ++i) {
         const OwnStep& own = s.project.build.own_steps[i];
         const auto bind = [&](std::size_t first, std::size_t then) {
@@ -127,15 +103,20 @@ std::vector<BuildStep> build_steps(const Project& project, const Plan& plan) {
         dress.layers.empty() && dress.wet.empty() && dress.titles.empty() && dress.embellishments.empty() &&
         dress.writings.empty() && dress.stitchings.empty() && project.build.own_steps.empty())
         return {};
-    StepsInMaking s{project, plan};
+    const PageThings things(project, plan);
+    StepsInMaking s{project, plan, things};
     add_cutting(s);
+    add_hand_cutting(s);
     if (project.build.habits.first == FirstWork::Photos) add_first_look(s);
     add_backing(s);
+    add_shakers(s);
     add_base(s);
     add_layout(s);
     add_mounting(s);
     add_dressing(s);
+    add_frames(s);
     add_finish(s);
+    put_in_order(s.steps);
     add_own_steps(s);
     return std::move(s.steps);
 }

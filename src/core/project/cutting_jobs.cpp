@@ -39,7 +39,8 @@ public:
 
     void cuts(const std::vector<CutsOnCuttingMats>& mats) {
         for (const CutsOnCuttingMats& one : mats) {
-            for (const auto& pieces : one.layout.mats) cut_mat(one, pieces);
+            if (!one.of_stock)
+                for (const auto& pieces : one.layout.mats) cut_mat(one, pieces);
             if (!one.layout.too_large.empty())
                 out_.too_large.push_back(sentence(
                     count_of(one.layout.too_large.size(), "piece", "pieces") + " from " + one.cardstock +
@@ -47,19 +48,12 @@ public:
         }
     }
 
+    /// Those that a cut is cut from first.
     void sheets() {
-        std::map<std::string, int> numbers; // of the sheets that anything is cut from
-        for (std::size_t s = 0; s < plan_.papers.sheets.size(); ++s)
-            numbers[plan_.papers.sheets[s].id] = static_cast<int>(s);
-        std::map<int, std::vector<const DressPiece*>> pieces;
-        for (const DressPiece& p : plan_.dress.pieces)
-            if (p.placed && cut_by_machine(p, project_.build.habits) && numbers.contains(p.sheet))
-                pieces[numbers[p.sheet]].push_back(&p);
-        for (const UsedSheet& used : plan_.sheets.used) {
-            sheet(used.sheet, &used, pieces[used.sheet]);
-            pieces.erase(used.sheet);
-        }
-        for (const auto& [number, of_it] : pieces) sheet(number, nullptr, of_it);
+        const std::vector<LoadedSheet> all = loaded_sheets(project_, plan_);
+        for (const bool cuts : {true, false})
+            for (const LoadedSheet& sheet : all)
+                if (sheet.cuts.empty() != cuts) load(sheet);
     }
 
     void acetate() {
@@ -138,46 +132,51 @@ private:
         return project_.build.cutting.material;
     }
 
-    void sheet(int number, const UsedSheet* used, const std::vector<const DressPiece*>& pieces) {
-        const Sheet& sheet = plan_.papers.sheets[static_cast<std::size_t>(number)];
-        std::vector<Ring> contours;
-        std::vector<CuttingFile::Label> labels;
-        if (used)
-            for (const int p : used->patches) {
-                const Patch& patch = plan_.sections.patches[static_cast<std::size_t>(p)];
-                if (!cut_by_machine(patch) || patch.rides_on >= 0) continue;
-                const Polygon on_sheet = transformed(
-                    patch.on_sheet(), plan_.sheets.placed[static_cast<std::size_t>(p)].to_sheet());
-                add_contours(on_sheet, contours);
-                labels.push_back(
-                    {std::to_string(patch.opening + 1), bounds(on_sheet).centre(), largest_label});
-            }
-        for (const DressPiece* piece : pieces) {
-            add_contours(piece->on_sheet, contours);
-            labels.push_back({piece->what, bounds(piece->on_sheet).centre(), largest_label / 2});
+    std::vector<CuttingFile::Label> labels_on(const LoadedSheet& sheet) const {
+        std::vector<CuttingFile::Label> out;
+        for (const std::size_t c : sheet.cuts) {
+            const Transform onto = sheet_of_cut(project_, plan_, c)->to_sheet * plan_.set_out.whole.to_page;
+            for (const InsertLabel& l : plan_.sections.inserts)
+                if (plan_.sections.cut->pieces[static_cast<std::size_t>(l.piece)].layer ==
+                    static_cast<int>(c))
+                    out.push_back({l.label, onto(l.in_piece),
+                                   std::clamp(l.room * onto.scale(), least_label, largest_label)});
         }
-        if (contours.empty()) return;
-        const Paper& paper = project_.stash->papers[static_cast<std::size_t>(sheet.paper)];
-        in_parts(number, without_doubles(std::move(contours)), labels, material_of(paper));
+        for (const int p : sheet.patches) {
+            const Patch& patch = plan_.sections.patches[static_cast<std::size_t>(p)];
+            const Transform onto = plan_.sheets.placed[static_cast<std::size_t>(p)].to_sheet();
+            out.push_back({std::to_string(patch.opening + 1),
+                           bounds(transformed(patch.on_sheet(), onto)).centre(), largest_label});
+        }
+        for (const DressPiece* piece : sheet.pieces)
+            out.push_back({piece->what, bounds(piece->on_sheet).centre(), largest_label / 2});
+        return out;
     }
 
-    void in_parts(int number, const std::vector<Ring>& contours,
-                  const std::vector<CuttingFile::Label>& labels, const std::string& material) {
-        const Sheet& sheet = plan_.papers.sheets[static_cast<std::size_t>(number)];
-        const std::string name = sheet_in_words(project_, plan_, number);
-        const Box box = bounds(sheet.outline);
-        const SheetParts parts = parts_of(box, contours, mat_.width, mat_.height);
+    /// In parts where the sheet is larger than the mat.
+    void load(const LoadedSheet& sheet) {
+        const std::vector<Ring> contours = contours_on(sheet, project_, plan_);
+        const std::vector<CuttingFile::Label> labels = labels_on(sheet);
+        const int first = sheet.numbers.front();
+        const std::string name = sheet_in_words(project_, plan_, first);
+        const Paper& paper = project_.stash->papers[static_cast<std::size_t>(
+            plan_.papers.sheets[static_cast<std::size_t>(first)].paper)];
+        const SheetParts parts = parts_of(bounds(sheet.outline), contours, mat_.width, mat_.height);
         if (!parts.too_large.empty())
             out_.too_large.push_back(sentence("something cut from " + name +
                                               " is larger than the cutting "
                                               "mat: cut it by hand"));
+        const std::string key =
+            sheet.cuts.empty() ? "sheet-" + file_name(sheet.id) : "mat-" + std::to_string(++mats_);
         for (std::size_t k = 0; k < parts.parts.size(); ++k) {
             const SheetParts::Part& part = parts.parts[k];
             const Transform to_mat = Transform::moved(-part.corner.x, -part.corner.y);
-            CuttingJob job = begin("sheet-" + file_name(sheet.id), name, material);
+            CuttingJob job = begin(key, name, material_of(paper));
             job.part = static_cast<int>(k) + 1;
             job.parts = static_cast<int>(parts.parts.size());
             if (job.parts > 1) job.key += "-part-" + std::to_string(job.part);
+            job.file.sheet_id = sheet.id;
+            job.file.sheet_corner = to_mat({0, 0});
             job.file.sheet = {transformed(sheet.outline.outer, to_mat)};
             for (const Ring& hole : sheet.outline.holes) job.file.sheet.push_back(transformed(hole, to_mat));
             for (const int c : part.contours)
@@ -191,8 +190,23 @@ private:
                 job.file.labels.push_back(std::move(l));
             }
             for (const Point p : part.crosses) job.file.registration.push_back(to_mat(p));
+            for (const std::size_t c : sheet.cuts)
+                if (const double bar = narrowest_bar_of(c); bar > 0)
+                    job.narrowest_bar = job.narrowest_bar > 0 ? std::min(job.narrowest_bar, bar) : bar;
             close(std::move(job));
         }
+    }
+
+    /// 0 for a cut without bars.
+    double narrowest_bar_of(std::size_t cut) const {
+        const CutFile& file = *plan_.sections.cut;
+        for (const Bar& bar : file.bars) {
+            const Opening& opening = file.openings[static_cast<std::size_t>(bar.a)];
+            if (opening.piece >= 0 &&
+                file.pieces[static_cast<std::size_t>(opening.piece)].layer == static_cast<int>(cut))
+                return bar.width * plan_.set_out.whole.scale; // they come narrowest first
+        }
+        return 0;
     }
 
     const Project& project_;
@@ -212,27 +226,6 @@ CuttingJobs cutting_jobs(const Project& project, const Plan& plan,
     jobs.sheets();
     jobs.acetate();
     return jobs.done();
-}
-
-bool cut_by_machine(const Patch& patch) {
-    if (patch.fell_back) return true;
-    switch (patch.method) {
-    case BackingMethod::TraceAndTrim:
-    case BackingMethod::GlueAndTrim:
-    case BackingMethod::Punches:
-        return false;
-    case BackingMethod::MachinePatches:
-    case BackingMethod::EnlargedCopy:
-    case BackingMethod::Inlay:
-    case BackingMethod::OneSheet:
-    case BackingMethod::CutFrom:
-        break;
-    }
-    return true;
-}
-
-bool cut_by_machine(const DressPiece& piece, const Habits& habits) {
-    return habits.mats == CutMats::Machine && !piece.of_frame;
 }
 
 std::string material_of(const Paper& paper) {
@@ -261,11 +254,6 @@ std::vector<std::string> bars_finer_than(const Plan& plan, double finest) {
     return out;
 }
 
-void add_contours(const Polygon& outline, std::vector<Ring>& contours) {
-    contours.insert(contours.end(), outline.holes.begin(), outline.holes.end());
-    contours.push_back(outline.outer);
-}
-
 void finish_job(CuttingJob& job, bool good_side_up) {
     job.good_side_up = good_side_up;
     if (!good_side_up) {
@@ -274,6 +262,7 @@ void finish_job(CuttingJob& job, bool good_side_up) {
         for (CuttingFile::Label& l : job.file.labels) l.at = over(l.at);
         for (Point& p : job.file.registration) p = over(p);
         for (Ring& r : job.file.sheet) r = transformed(r, over);
+        job.file.sheet_corner = over(job.file.sheet_corner);
     }
     job.file.contours = in_order(job.file.contours, tool_path(job.file.contours));
 }

@@ -5,6 +5,7 @@
 #include "core/build/cutting_job.h"
 #include "core/build/materials.h"
 #include "core/project/cutting_mat_plan.h"
+#include "core/project/loaded_sheets.h"
 
 namespace zesty {
 
@@ -17,11 +18,6 @@ struct CuttingJobs {
 CuttingJobs cutting_jobs(const Project& project, const Plan& plan,
                          const std::vector<CutsOnCuttingMats>& mats);
 
-/// Whether the machine cuts patches of this kind; others are traced, punched or cut by hand.
-bool cut_by_machine(const Patch& patch);
-/// Whether the machine cuts this piece of Dress: a photo mat or layer, as the habit goes.
-bool cut_by_machine(const DressPiece& piece, const Habits& habits);
-
 /// The material a paper is on the machine's list.
 std::string material_of(const Paper& paper);
 
@@ -31,8 +27,6 @@ const Material* too_fine_for(const CuttingJob& job);
 /// Bars of the cuts finer than a material bears, in words, narrowest first: "between 3 and 7, 0.7 mm".
 std::vector<std::string> bars_finer_than(const Plan& plan, double finest);
 
-/// Hollows and outlines as one list, as the jobs have them.
-void add_contours(const Polygon& outline, std::vector<Ring>& contours);
 /// Puts contours in the order they are cut in, mirrored where the good side lies down.
 void finish_job(CuttingJob& job, bool good_side_up);
 

@@ -1,5 +1,7 @@
 #include "core/project/cutting_mat_plan.h"
 
+#include "core/geometry/measure.h"
+#include "core/project/loaded_sheets.h"
 #include "core/stash/colour_words.h"
 
 #include <algorithm>
@@ -7,6 +9,10 @@
 namespace zesty {
 
 namespace {
+
+bool same_contour(const Ring& a, const Ring& b) {
+    return a.size() == b.size() && distance(a.front(), b.front()) < 1e-6;
+}
 
 bool of_one_cardstock(const PlacedCut& a, const PlacedCut& b) {
     if (a.paper != b.paper || a.colour != b.colour) return false;
@@ -31,6 +37,40 @@ std::vector<int> outer_pieces_of(const Plan& plan, int cut) {
     return out;
 }
 
+/// What lies on the mat of these cuts, loading by loading.
+CuttingMatLayout on_their_sheets(const Project& project, const Plan& plan, const std::vector<int>& cuts) {
+    CuttingMatLayout out;
+    const CuttingMat& size = project.set_out.cutting_mat;
+    for (const LoadedSheet& sheet : loaded_sheets(project, plan)) {
+        const bool here = std::any_of(sheet.cuts.begin(), sheet.cuts.end(), [&](std::size_t c) {
+            return std::find(cuts.begin(), cuts.end(), static_cast<int>(c)) != cuts.end();
+        });
+        if (!here) continue;
+        const std::vector<Ring> contours = contours_on(sheet, project, plan);
+        const SheetParts parts = parts_of(bounds(sheet.outline), contours, size.width, size.height);
+        for (const SheetParts::Part& part : parts.parts) {
+            std::vector<OnCuttingMat> mat;
+            for (const std::size_t c : sheet.cuts) {
+                const Transform onto = sheet_of_cut(project, plan, c)->to_sheet * plan.set_out.whole.to_page;
+                for (std::size_t p = 0; p < plan.sections.cut->pieces.size(); ++p) {
+                    if (plan.sections.cut->pieces[p].layer != static_cast<int>(c)) continue;
+                    const Ring outer = transformed(plan.sections.cut->pieces[p].outline.outer, onto);
+                    const bool cut_here = std::any_of(part.contours.begin(), part.contours.end(), [&](int n) {
+                        return same_contour(contours[static_cast<std::size_t>(n)], outer);
+                    });
+                    if (cut_here)
+                        mat.push_back({static_cast<int>(p), 0,
+                                       Transform::moved(-part.corner.x, -part.corner.y) * onto});
+                }
+            }
+            if (!mat.empty()) out.mats.push_back(std::move(mat));
+        }
+        // One for each contour that is too large, which is said of pieces.
+        for (std::size_t n = 0; n < parts.too_large.size(); ++n) out.too_large.push_back(0);
+    }
+    return out;
+}
+
 constexpr int halvings = 6;
 constexpr double least_share = 0.2; ///< of its size, for one more that is smaller
 
@@ -42,7 +82,10 @@ std::vector<CutsOnCuttingMats> mats_of(const Project& project, const Plan& plan,
     for (std::size_t c = 0; c < project.set_out.cuts.size(); ++c) {
         if (project.set_out.cuts[c].pieces_from_paper) continue;
         const auto same = std::find_if(out.begin(), out.end(), [&](const CutsOnCuttingMats& m) {
-            return of_one_cardstock(project.set_out.cuts[m.cuts.front()], project.set_out.cuts[c]);
+            const auto first = static_cast<std::size_t>(m.cuts.front());
+            return of_one_cardstock(project.set_out.cuts[first], project.set_out.cuts[c]) &&
+                   (sheet_of_cut(project, plan, first) != nullptr) ==
+                       (sheet_of_cut(project, plan, c) != nullptr);
         });
         if (same == out.end())
             out.push_back({{static_cast<int>(c)}, cardstock_of(project, project.set_out.cuts[c]), {}});
@@ -51,6 +94,13 @@ std::vector<CutsOnCuttingMats> mats_of(const Project& project, const Plan& plan,
     }
     const CuttingMat& size = project.set_out.cutting_mat;
     for (CutsOnCuttingMats& one : out) {
+        one.of_stock = std::all_of(one.cuts.begin(), one.cuts.end(), [&](int c) {
+            return sheet_of_cut(project, plan, static_cast<std::size_t>(c)) != nullptr;
+        });
+        if (one.of_stock) {
+            one.layout = on_their_sheets(project, plan, one.cuts);
+            continue;
+        }
         std::vector<int> pieces;
         for (std::size_t p = 0; p < plan.sections.cut->pieces.size(); ++p)
             if (std::find(one.cuts.begin(), one.cuts.end(), plan.sections.cut->pieces[p].layer) !=

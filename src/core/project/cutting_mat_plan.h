@@ -20,10 +20,12 @@ struct CutsOnCuttingMats {
     std::vector<int> cuts;   ///< into Project::cuts; of one cardstock
     std::string cardstock;   ///< "Barley", "white"
     CuttingMatLayout layout; ///< pieces of Plan::cut
+    bool of_stock = false;   ///< as they lie on sheets of the stash (core/project/loaded_sheets.h)
 };
 
-/// Cuts of one paper or colour share mats whatever drawing they come from. Shadows and layers of which it is
-/// not said what they are made of have mats of their own; pieces cut from papers are left to the sheets.
+/// Cuts whose cardstock is in the stash lie on the mat as they lie on their sheets. Cuts of one paper or
+/// colour share mats whatever drawing they come from. Shadows and layers of which it is not said what they
+/// are made of have mats of their own; pieces cut from papers are left to the sheets.
 std::vector<CutsOnCuttingMats> mats_of(const Project& project, const Plan& plan, const StopToken& stop = {});
 
 /// For one cardstock; none where it has no mat. Every cut as often as it fits, no cap but the mat.

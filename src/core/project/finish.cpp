@@ -32,11 +32,13 @@ std::string with_new_number(const std::map<std::string, std::string>& numbers, c
 
 /// Ticks of steps go by the sheets they are about.
 void rename_steps(std::map<std::string, StepLog>& log, const std::map<std::string, std::string>& numbers) {
-    static const std::string of_sheet = "sheet:";
     std::map<std::string, StepLog> out;
-    for (auto& [key, value] : log)
-        out[key.rfind(of_sheet, 0) == 0 ? of_sheet + with_new_number(numbers, key.substr(of_sheet.size()))
-                                        : key] = value;
+    for (auto& [key, value] : log) {
+        std::string renamed = key;
+        for (const std::string of : {"sheet:", "hand:", "punch:"})
+            if (key.rfind(of, 0) == 0) renamed = of + with_new_number(numbers, key.substr(of.size()));
+        out[renamed] = value;
+    }
     log = std::move(out);
 }
 

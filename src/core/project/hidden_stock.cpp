@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/sentences.h"
+#include "core/setout/place_in_sheet.h"
 #include "core/setout/strip_in_sheet.h"
 
 #include <algorithm>
@@ -68,11 +69,12 @@ public:
     void take_cuts() {
         for (std::size_t c = 0; c < project_.set_out.cuts.size(); ++c) {
             const std::string& paper = project_.set_out.cuts[c].paper;
-            if (paper.empty()) continue;
+            // Pieces that come from papers of their own are patches.
+            if (paper.empty() || project_.set_out.cuts[c].pieces_from_paper) continue;
             const Box box = plan_.set_out.each[c].cut_box;
             const std::string what = "cut " + std::to_string(project_.set_out.cuts[c].id);
             if (has_been_cut(what, paper, box)) continue;
-            const auto from = cut_from(paper, box);
+            const auto from = cut_from(paper, box, true);
             if (!from) {
                 miss(Code::CutPaper, "No sheet for the cut", "the cut's paper", box.width(), box.height());
                 continue;
@@ -207,14 +209,25 @@ private:
         return out;
     }
 
-    /// The box is cut from a corner of the smallest sheet that holds it; nothing when none does.
-    std::optional<CutFrom> cut_from(const std::string& id, const Box& box) {
-        Sheet* best = smallest(id, [&](const Sheet& s) { return holds(s, box); });
+    /// The box is cut from the smallest sheet that holds it, near a corner; nothing when none does.
+    std::optional<CutFrom> cut_from(const std::string& id, const Box& box, bool turns = false) {
+        std::optional<PlaceInSheet> place;
+        Sheet* best = nullptr;
+        for (Sheet* s : sheets_with(id)) {
+            if (best && s->area >= best->area) continue;
+            if (const auto found = place_in_sheet(s->outline, box, turns && may_turn(s->paper))) {
+                best = s;
+                place = found;
+            }
+        }
         if (!best) return std::nullopt;
-        const Box at = bounds(best->outline);
-        CutFrom out{best->id, best->paper, Transform::moved(at.x0 - box.x0, at.y0 - box.y0)};
-        cut_off(*best, Box{at.x0, at.y0, at.x0 + box.width(), at.y0 + box.height()});
+        CutFrom out{best->id, best->paper, place->to_sheet};
+        cut_off(*best, place->box);
         return out;
+    }
+
+    bool may_turn(int paper) const {
+        return allows(project_.stash->papers[static_cast<std::size_t>(paper)].direction, 90);
     }
 
     template <class Fits> Sheet* smallest(const std::string& id, Fits fits) {
@@ -222,13 +235,6 @@ private:
         for (Sheet* s : sheets_with(id))
             if (fits(*s) && (!best || s->area < best->area)) best = s;
         return best;
-    }
-
-    static bool holds(const Sheet& sheet, const Box& box) {
-        const Box at = bounds(sheet.outline);
-        const Box there{at.x0, at.y0, at.x0 + box.width(), at.y0 + box.height()};
-        const auto missing = subtract({{ring_of(there), {}}}, {sheet.outline});
-        return missing && area(*missing) < 0.01;
     }
 
     void keep(Sheet& sheet, Polygon left) {

@@ -14,7 +14,7 @@ namespace zesty {
 
 namespace {
 
-constexpr std::size_t most_colours = 6;
+constexpr std::size_t most_colours_kept = 6;
 
 /// By paper: what was taken of it, and what of that is on the page.
 std::vector<RecordPaper> papers_of(const Project& project) {
@@ -72,7 +72,7 @@ std::vector<PaletteColour> palette_of_page(const Project& project, const std::ve
                     out.push_back({c.colour, c.share * p.used / all});
     std::stable_sort(out.begin(), out.end(),
                      [](const PaletteColour& a, const PaletteColour& b) { return a.share > b.share; });
-    if (out.size() > most_colours) out.resize(most_colours);
+    if (out.size() > most_colours_kept) out.resize(most_colours);
     for (PaletteColour& c : out) c.share = std::min(c.share, 1.0);
     return out;
 }

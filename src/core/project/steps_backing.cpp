@@ -1,6 +1,8 @@
-// The steps of backing: patches by paper, loose pieces, shakers.
+// The steps of backing: patches by paper, prints and loose pieces.
 
-#include "core/project/cutting_jobs.h"
+#include "core/geometry/boolean.h"
+#include "core/geometry/measure.h"
+#include "core/project/loaded_sheets.h"
 #include "core/project/steps_in_making.h"
 #include "core/sections/effort.h"
 #include "core/sentences.h"
@@ -15,12 +17,7 @@ namespace {
 
 constexpr std::size_t most_named = 5;  ///< by in_a_row()
 constexpr double longest_backing = 20; ///< minutes of one step; longer ones are divided by place
-
-using After = StepsInMaking::After;
-
-const std::string& id_of_sheet(const StepsInMaking& s, int sheet) {
-    return s.plan.papers.sheets[static_cast<std::size_t>(sheet)].id;
-}
+constexpr double lies_on_from = 0.5;   ///< mm2
 
 /// Patches that are glued in one go.
 struct Go {
@@ -31,26 +28,29 @@ struct Go {
 
 double minutes_of(const StepsInMaking& s, const std::vector<int>& patches, const Pace& pace) {
     double out = 0;
-    for (const int p : patches)
-        out += backing_minutes(s.plan.sections.patches[static_cast<std::size_t>(p)], pace);
+    for (const int p : patches) out += backing_minutes(s.patch(p), pace);
+    return out;
+}
+
+std::vector<int> patches_behind(const StepsInMaking& s) {
+    std::vector<int> out;
+    const auto& patches = s.plan.sections.patches;
+    for (std::size_t p = 0; p < patches.size(); ++p)
+        if (s.things.is_there(patches[p]) && s.things.place_of(patches[p]) == PatchPlace::Behind)
+            out.push_back(static_cast<int>(p));
     return out;
 }
 
 /// By paper; where one is glued over the other, in that order.
 std::vector<Go> goes_of(const StepsInMaking& s) {
-    const auto& patches = s.plan.sections.patches;
     const bool ordered = gluing_order_matters(s.project.sections);
-    std::vector<int> order;
-    for (std::size_t p = 0; p < patches.size(); ++p)
-        if (s.plan.papers.of_section[static_cast<std::size_t>(patches[p].section)] >= 0)
-            order.push_back(static_cast<int>(p));
+    std::vector<int> order = patches_behind(s);
     if (ordered)
-        std::stable_sort(order.begin(), order.end(), [&](int a, int b) {
-            return patches[static_cast<std::size_t>(a)].order < patches[static_cast<std::size_t>(b)].order;
-        });
+        std::stable_sort(order.begin(), order.end(),
+                         [&](int a, int b) { return s.patch(a).order < s.patch(b).order; });
     std::vector<Go> out;
     for (const int p : order) {
-        const auto section = static_cast<std::size_t>(patches[static_cast<std::size_t>(p)].section);
+        const auto section = static_cast<std::size_t>(s.patch(p).section);
         const int paper = s.plan.papers.of_section[section];
         const Side side = s.plan.papers.side_of_section[section];
         const auto same =
@@ -66,81 +66,141 @@ std::vector<Go> goes_of(const StepsInMaking& s) {
     return out;
 }
 
+int leader_of(const StepsInMaking& s, int p) {
+    return s.patch(p).rides_on >= 0 ? s.patch(p).rides_on : p;
+}
+
 /// Halves from left to right until none takes too long, at the usual pace: a step that is ticked off stays
-/// what it was when the household learns how fast it is.
+/// what it was when the household learns how fast it is. What is one piece of paper stays together.
 std::vector<std::vector<int>> divided_by_place(const StepsInMaking& s, std::vector<int> patches) {
     if (patches.size() < 2 || minutes_of(s, patches, Pace{}) <= longest_backing) return {patches};
-    std::stable_sort(patches.begin(), patches.end(), [&](int a, int b) {
-        const auto x = [&](int p) {
-            return s.plan.middle_of(s.plan.sections.patches[static_cast<std::size_t>(p)].opening).x;
-        };
-        return x(a) < x(b);
-    });
-    const auto half = patches.begin() + static_cast<std::ptrdiff_t>(patches.size() / 2);
-    auto out = divided_by_place(s, {patches.begin(), half});
-    auto rest = divided_by_place(s, {half, patches.end()});
+    const auto place = [&](int p) {
+        return std::pair(s.plan.middle_of(s.patch(leader_of(s, p)).opening).x, leader_of(s, p));
+    };
+    std::stable_sort(patches.begin(), patches.end(), [&](int a, int b) { return place(a) < place(b); });
+    std::size_t half = patches.size() / 2;
+    while (half < patches.size() && leader_of(s, patches[half]) == leader_of(s, patches[half - 1])) ++half;
+    if (half == patches.size()) return {patches};
+    const auto middle = patches.begin() + static_cast<std::ptrdiff_t>(half);
+    auto out = divided_by_place(s, {patches.begin(), middle});
+    auto rest = divided_by_place(s, {middle, patches.end()});
     out.insert(out.end(), rest.begin(), rest.end());
     return out;
 }
 
 /// The lowest opening of these patches, as decisions name it.
 std::string first_of(const StepsInMaking& s, const std::vector<int>& patches) {
-    int lowest = s.plan.sections.patches[static_cast<std::size_t>(patches.front())].opening;
-    for (const int p : patches)
-        lowest = std::min(lowest, s.plan.sections.patches[static_cast<std::size_t>(p)].opening);
+    int lowest = s.patch(patches.front()).opening;
+    for (const int p : patches) lowest = std::min(lowest, s.patch(p).opening);
     const Spot& spot = s.plan.sections.spots[static_cast<std::size_t>(lowest)];
     return std::to_string(spot.cut) + "." + std::to_string(spot.opening) + "." + std::to_string(spot.part);
 }
 
 std::string how_backed(const std::vector<int>& patches, const StepsInMaking& s) {
     std::set<BackingMethod> methods;
-    for (const int p : patches) {
-        const Patch& patch = s.plan.sections.patches[static_cast<std::size_t>(p)];
-        methods.insert(patch.fell_back ? BackingMethod::MachinePatches : patch.method);
-    }
+    for (const int p : patches)
+        methods.insert(s.patch(p).fell_back ? BackingMethod::MachinePatches : s.patch(p).method);
     std::vector<std::string> out;
     for (const BackingMethod m : methods) out.emplace_back(name_of(m));
     return in_a_row(out);
 }
 
+/// Those that lie below a patch where lips overlap: glued before it.
+std::vector<Act> laid_over(const StepsInMaking& s, int p) {
+    std::vector<Act> out;
+    for (const Patch& below : s.plan.sections.patches) {
+        if (below.order >= s.patch(p).order || !s.things.is_there(below) || below.rides_on >= 0) continue;
+        if (!bounds(below.outline).meets(bounds(s.patch(p).outline))) continue;
+        const auto shared = intersect({below.outline}, {s.patch(p).outline});
+        if (shared && area(*shared) > lies_on_from) out.push_back({Deed::LaysOn, name_of_patch(below)});
+    }
+    return out;
+}
+
+bool see_through(const StepsInMaking& s, const std::vector<int>& patches) {
+    return std::any_of(patches.begin(), patches.end(), [&](int p) {
+        return s.plan.sections.all[static_cast<std::size_t>(s.patch(p).section)].treatment ==
+               Treatment::Translucent;
+    });
+}
+
 /// One step that glues these patches behind their openings.
-std::size_t back(StepsInMaking& s, const std::vector<int>& patches, const Go& go, const std::string& key,
-                 After after) {
+std::size_t back(StepsInMaking& s, const std::vector<int>& patches, const Go& go,
+                 std::vector<std::size_t> after) {
+    const std::string paper =
+        name_and_side(s.project.stash->papers[static_cast<std::size_t>(go.paper)], go.side);
+    BuildStep step = gluing_step(s, patches);
+    step.key = "back:" + s.project.stash->papers[static_cast<std::size_t>(go.paper)].id + ":" +
+               name_of(go.side) + ":" + first_of(s, patches);
+    step.kind = StepKind::Back;
+    step.what = "Back " + step.what + " with " + paper;
+    if (see_through(s, patches)) step.time.dries = std::max(step.time.dries, s.drying().acetate);
+    step.time.after = std::move(after);
+    step.face_down = true;
+    step.rows.insert(step.rows.begin(), {"Turn", "the cut face down: it is mirrored here as it lies"});
+    for (const int p : patches) {
+        step.acts.push_back({Deed::Fixes, name_of_patch(s.patch(p))});
+        join(step.acts, {{Deed::Backs, s.things.cut(s.cut_of(p))}});
+    }
+    if (gluing_order_matters(s.project.sections))
+        for (const int p : patches)
+            for (Act& act : laid_over(s, p))
+                if (std::find(step.acts.begin(), step.acts.end(), Act{Deed::Fixes, act.thing}) ==
+                    step.acts.end())
+                    join(step.acts, {act});
+    return s.add(std::move(step));
+}
+
+/// A print for every opening that shows a photo.
+void put_prints(StepsInMaking& s) {
+    for (const SectionPhoto& photo : s.plan.sections.photo_sizes) {
+        const int cut = s.plan.sections.cut_of_opening[static_cast<std::size_t>(photo.opening)];
+        if (cut < 0) continue;
+        const std::string at = "opening " + std::to_string(photo.opening + 1);
+        s.add({.key = "print:" + std::to_string(photo.opening),
+               .kind = StepKind::Back,
+               .what = "Trim the print for " + at + " and glue it behind",
+               .time = {s.minutes().mounting, s.drying().glue, {}},
+               .acts = {{Deed::Fixes, "print:" + name_of_opening(photo.opening)},
+                        {Deed::Backs, s.things.cut(static_cast<std::size_t>(cut))}},
+               .caution = knife_caution,
+               .rows = {{"Print", format_size(photo.size.width, photo.size.height, s.project.units)}},
+               .parts = {{StepPart::Kind::Opening, photo.opening}},
+               .face_down = true,
+               .needs = {"photo print for " + at, "tape or glue"},
+               .waiting = "glue sets"});
+    }
+}
+
+} // namespace
+
+BuildStep gluing_step(const StepsInMaking& s, const std::vector<int>& patches) {
     std::vector<int> openings;
-    std::vector<StepPart> parts;
+    BuildStep step;
     std::set<std::string> sheets;
     double least = 1e9, most = 0;
     bool by_hand = false;
     for (const int p : patches) {
-        const Patch& patch = s.plan.sections.patches[static_cast<std::size_t>(p)];
+        const Patch& patch = s.patch(p);
         openings.push_back(patch.opening);
-        parts.push_back({StepPart::Kind::Opening, patch.opening});
+        step.parts.push_back({StepPart::Kind::Opening, patch.opening});
         least = std::min(least, patch.lip);
         most = std::max(most, patch.lip);
         by_hand = by_hand || !cut_by_machine(patch);
-        if (const int sheet = s.plan.sheets.placed[static_cast<std::size_t>(p)].sheet; sheet >= 0)
-            sheets.insert(sheet_in_words(s.project, s.plan, sheet));
+        sheets.insert(sheet_in_words(s.project, s.plan, s.placed(p).sheet));
     }
     std::sort(openings.begin(), openings.end());
     std::vector<std::string> all;
     for (const int o : openings) all.push_back(std::to_string(o + 1));
-    const std::string paper =
-        name_and_side(s.project.stash->papers[static_cast<std::size_t>(go.paper)], go.side);
-    BuildStep step{
-        .key = key,
-        .kind = StepKind::Back,
-        .what = "Back " + in_a_row(all) + " with " + paper,
-        .time = {std::max(1.0, minutes_of(s, patches, s.project.sections.pace)), s.drying().glue, {}},
-        .parts = std::move(parts),
-        .face_down = true,
-        .waiting = "glue sets"};
+    step.what = in_a_row(all);
+    step.time = {std::max(1.0, minutes_of(s, patches, s.project.sections.pace)), s.drying().glue, {}};
+    step.waiting = "glue sets";
     if (all.size() > most_named) {
         std::string every;
         for (const std::string& one : all) every += (every.empty() ? "" : ", ") + one;
         step.rows.emplace_back("Openings", every);
     }
-    step.rows.emplace_back("Turn", "the cut face down: it is mirrored here as it lies");
-    if (!sheets.empty()) step.rows.emplace_back("From", in_a_row({sheets.begin(), sheets.end()}));
+    step.rows.emplace_back("From", in_a_row({sheets.begin(), sheets.end()}));
     step.rows.emplace_back("How", how_backed(patches, s));
     if (most > 0) step.rows.emplace_back("Glue", glue_in_words(least, most, s.project.set_out.bars));
     step.rows.emplace_back("Hold", minutes_in_words(s.drying().glue) + " under a heavy book");
@@ -148,117 +208,21 @@ std::size_t back(StepsInMaking& s, const std::vector<int>& patches, const Go& go
     step.needs.assign(sheets.begin(), sheets.end());
     step.needs.emplace_back("fine-tip glue");
     if (by_hand) step.needs.emplace_back("scissors");
-    return s.add(std::move(step), std::move(after));
+    return step;
 }
-
-void glue_loose_pieces(StepsInMaking& s) {
-    if (s.plan.sections.inserts.empty()) return;
-    std::vector<StepPart> parts;
-    std::vector<std::string> labels;
-    for (const InsertLabel& l : s.plan.sections.inserts) {
-        labels.push_back(l.label);
-        const int in = s.plan.sections.cut->pieces[static_cast<std::size_t>(l.piece)].in_opening;
-        if (in >= 0) parts.push_back({StepPart::Kind::Opening, in});
-    }
-    const std::size_t n = s.plan.sections.inserts.size();
-    s.backed.push_back(
-        s.add({.key = "loose",
-               .kind = StepKind::LoosePieces,
-               .what = "Glue " + count_of(n, "loose piece", "loose pieces") + " from the cutting mat into " +
-                       (n == 1 ? "its opening" : "their openings"),
-               .time = {static_cast<double>(n), s.drying().glue, {}},
-               .rows = {{"Pieces", in_a_row(labels)}},
-               .parts = parts,
-               .needs = {"fine-tip glue", "tweezers"},
-               .waiting = "glue sets"},
-              s.backed.empty() ? s.cut : s.backed));
-}
-
-void make_shaker(StepsInMaking& s, const Shaker& shaker, const After& backed) {
-    const std::string at = "opening " + std::to_string(shaker.opening + 1);
-    const std::string key = "shaker:" + std::to_string(shaker.opening);
-    const std::vector<StepPart> parts{{StepPart::Kind::Opening, shaker.opening}};
-    After begins = s.cut;
-    StepsInMaking::join(begins, s.acetate);
-    const std::size_t glued = s.add({.key = key + "-acetate",
-                                     .kind = StepKind::Shaker,
-                                     .what = "Glue acetate behind " + at,
-                                     .time = {3, s.drying().acetate, {}},
-                                     .parts = parts,
-                                     .face_down = true,
-                                     .needs = {"acetate", "glue for acetate"},
-                                     .waiting = "acetate holds"},
-                                    begins);
-    const std::size_t trimmed = s.add({.key = key + "-trim",
-                                       .kind = StepKind::Shaker,
-                                       .what = "Trim the acetate of " + at + " back to its bars",
-                                       .time = {2, 0, {}},
-                                       .caution = knife_caution,
-                                       .parts = parts,
-                                       .face_down = true,
-                                       .needs = {"craft knife"}},
-                                      {glued});
-    const std::size_t walls =
-        s.add({.key = key + "-walls",
-               .kind = StepKind::Shaker,
-               .what = "Wall " + at + " with foam and fill it",
-               .time = {6, 0, {}},
-               .caution = "Small parts stay away from small children.",
-               .rows = {{"Foam", format_long(shaker.wall_length, s.project.units) + " of strip, " +
-                                     format_mm(shaker.foam_width) + " wide, its cut edge out of sight"},
-                        {"Fill",
-                         "about " + format_area(shaker.inner_area / 3, s.project.units) + " of it covered"}},
-               .parts = parts,
-               .face_down = true,
-               .needs = {"foam strip", "sequins or other filling"}},
-              {trimmed});
-    After closes = backed;
-    closes.push_back(walls);
-    s.backed.push_back(s.add({.key = key + "-close",
-                              .kind = StepKind::Shaker,
-                              .what = "Close the shaker of " + at,
-                              .time = {2, s.drying().glue, {}},
-                              .parts = parts,
-                              .face_down = true,
-                              .needs = {"backing of the shaker"},
-                              .waiting = "glue sets"},
-                             closes));
-}
-
-} // namespace
 
 void add_backing(StepsInMaking& s) {
     const bool ordered = gluing_order_matters(s.project.sections);
-    After one_before;
+    std::vector<std::size_t> one_before;
     for (const Go& go : goes_of(s)) {
         const auto groups =
             ordered ? std::vector<std::vector<int>>{go.patches} : divided_by_place(s, go.patches);
         for (const auto& patches : groups) {
-            After after = s.cut;
-            std::set<std::string> from;
-            for (const int p : patches)
-                if (const int sheet = s.plan.sheets.placed[static_cast<std::size_t>(p)].sheet; sheet >= 0)
-                    from.insert("sheet:" + id_of_sheet(s, sheet));
-            for (const std::size_t cut : s.patches)
-                if (from.contains(s.steps[cut].key)) after.push_back(cut);
-            // What is cut by hand from the gutted middle waits for it, too.
-            for (const int p : patches)
-                if (const int sheet = s.plan.sheets.placed[static_cast<std::size_t>(p)].sheet;
-                    sheet >= 0 &&
-                    s.plan.papers.sheets[static_cast<std::size_t>(sheet)].kind == SheetKind::Gutted)
-                    StepsInMaking::join(after, s.gutted);
-            if (s.project.build.habits.first == FirstWork::Photos) after.push_back(s.laid_out);
-            if (ordered) StepsInMaking::join(after, one_before);
-            const std::string key = "back:" + s.project.stash->papers[static_cast<std::size_t>(go.paper)].id +
-                                    ":" + name_of(go.side) + ":" + first_of(s, patches);
-            const std::size_t step = back(s, patches, go, key, after);
-            s.backed.push_back(step);
-            one_before = {step};
+            const std::size_t step = back(s, patches, go, one_before);
+            if (ordered) one_before = {step};
         }
     }
-    const After patched = s.backed;
-    glue_loose_pieces(s);
-    for (const Shaker& shaker : s.plan.sections.shakers) make_shaker(s, shaker, patched);
+    put_prints(s);
 }
 
 } // namespace zesty

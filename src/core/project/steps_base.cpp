@@ -1,15 +1,20 @@
-// The steps of the base: trimming, wet work, stitching, and the frame where that comes first.
+// The steps of the base: trimming, wet work, stitching; and frames, those that come first and those that come
+// last.
 
 #include "core/dress/wet.h"
 #include "core/geometry/lengths.h"
+#include "core/geometry/measure.h"
 #include "core/project/steps_in_making.h"
 #include "core/sentences.h"
+#include "core/stash/stock.h"
+
+#include <algorithm>
 
 namespace zesty {
 
 namespace {
 
-using After = StepsInMaking::After;
+constexpr double hardly_larger = 0.05; ///< mm
 
 double dries_for(WetKind kind, const DryingMinutes& drying) {
     switch (kind) {
@@ -25,99 +30,205 @@ double dries_for(WetKind kind, const DryingMinutes& drying) {
     return drying.paint;
 }
 
-/// All places of wet work; what the last ones are waited for by.
-After wet_work(StepsInMaking& s, const After& begins) {
-    After zones;
+const OwnUse* own_use(const StepsInMaking& s, const std::string& what) {
+    for (const OwnUse& use : s.plan.papers.own)
+        if (use.what == what) return &use;
+    return nullptr;
+}
+
+/// The sheet of the stock that a base is a part of until it is trimmed; empty for one that is not from the
+/// stash, or is a whole sheet.
+std::string sheet_round(const StepsInMaking& s, std::size_t leaf) {
+    const OwnUse* use = own_use(s, "base " + std::to_string(leaf + 1));
+    if (!use) return {};
+    const Box base = bounds(use->on_sheet);
+    for (const Sheet& sheet : s.plan.papers.sheets)
+        if (sheet.id == use->sheet && sheet.area > 0) return use->sheet;
+    Box whole = base;
+    each_sheet(*s.project.stash, [&](const std::string& id, int, const SheetStock& stock) {
+        if (id == use->sheet) whole = bounds(stock.outline);
+    });
+    return whole.width() > base.width() + hardly_larger || whole.height() > base.height() + hardly_larger
+               ? use->sheet
+               : std::string();
+}
+
+bool trims_base(const StepsInMaking& s, std::size_t leaf) {
+    return s.project.set_out.page.framed() || !sheet_round(s, leaf).empty();
+}
+
+/// What happens to a base happens to the sheet that it is a part of.
+std::vector<Act> on_base(const StepsInMaking& s, Deed deed, std::size_t leaf) {
+    std::vector<Act> out{{deed, s.things.base(leaf)}};
+    const bool trimmed_before = s.project.build.habits.trim == TrimBase::BeforeWet && deed > Deed::TrimsFirst;
+    if (const std::string sheet = sheet_round(s, leaf); !sheet.empty() && !trimmed_before)
+        out.push_back({deed, sheet});
+    return out;
+}
+
+std::vector<Act> wets(const StepsInMaking& s, const Region& where) {
+    std::vector<Act> out;
+    const auto bases = s.things.bases_below(where);
+    for (std::size_t l = 0; l < s.project.set_out.page.leaves().size(); ++l)
+        if (std::find(bases.begin(), bases.end(), s.things.base(l)) != bases.end())
+            join(out, on_base(s, Deed::Wets, l));
+    return out;
+}
+
+/// All places of wet work. One that wants another dry first waits for it.
+void add_wet_work(StepsInMaking& s) {
+    std::vector<std::size_t> zones;
     const auto& wet = s.project.dress.wet;
     for (std::size_t i = 0; i < wet.size(); ++i) {
         const WetZone& zone = wet[i];
         const std::string name = name_of(zone, i);
         const std::string key = s.free_key("wet:" + name);
         const std::vector<StepPart> parts{{StepPart::Kind::Wet, static_cast<int>(i)}};
-        After after = begins;
+        const std::vector<Act> acts = wets(s, s.plan.dress.wet[i].wet);
+        std::vector<std::size_t> after;
         if (zone.primer)
             after.push_back(s.add({.key = key + "-primer",
                                    .kind = StepKind::Wet,
                                    .what = "Prime the place of " + name,
                                    .time = {s.minutes().wetting / 2, s.drying().primer, {}},
+                                   .acts = acts,
                                    .parts = parts,
                                    .needs = {"primer", "brush"},
-                                   .waiting = "primer dries"},
-                                  begins));
+                                   .waiting = "primer dries"}));
         for (const WetPair& pair : s.plan.dress.wet_pairs)
             if (pair.second == static_cast<int>(i) && static_cast<std::size_t>(pair.first) < zones.size())
                 after.push_back(zones[static_cast<std::size_t>(pair.first)]);
-        if (zone.shape == WetShape::Stencil) StepsInMaking::join(after, s.cut);
-        zones.push_back(
-            s.add({.key = key,
-                   .kind = StepKind::Wet,
-                   .what = "Put " + name + " on the base",
-                   .time = {s.minutes().wetting, dries_for(zone.kind, s.drying()), {}},
-                   .caution = "Fresh air, and the label's own advice; its drying time comes before ours.",
-                   .parts = parts,
-                   .needs = {std::string(key_of(zone.kind)) + " for " + name, "something to cover the table"},
-                   .waiting = name + " dries"},
-                  after));
+        BuildStep step{
+            .key = key,
+            .kind = StepKind::Wet,
+            .what = "Put " + name + " on the base",
+            .time = {s.minutes().wetting, dries_for(zone.kind, s.drying()), after},
+            .acts = acts,
+            .caution = "Fresh air, and the label's own advice; its drying time comes before ours.",
+            .parts = parts,
+            .needs = {std::string(key_of(zone.kind)) + " for " + name, "something to cover the table"},
+            .waiting = name + " dries"};
+        for (std::size_t c = 0; c < s.project.set_out.cuts.size(); ++c)
+            if (zone.shape == WetShape::Stencil && s.project.set_out.cuts[c].id == zone.cut &&
+                s.things.is_lattice(c))
+                step.acts.push_back({Deed::Stencils, s.things.cut(c)});
+        zones.push_back(s.add(std::move(step)));
     }
-    return zones;
 }
 
-std::size_t trim_base(StepsInMaking& s, After after) {
+void trim_base(StepsInMaking& s) {
+    const bool first = s.project.build.habits.trim == TrimBase::BeforeWet;
     const auto leaves = s.project.set_out.page.leaves();
     std::vector<std::string> sizes;
-    for (const Box& leaf : leaves) {
-        const Box base = s.project.set_out.page.base_of(leaf);
+    std::vector<Act> acts;
+    for (std::size_t l = 0; l < leaves.size(); ++l) {
+        if (!trims_base(s, l)) continue;
+        const Box base = s.project.set_out.page.base_of(leaves[l]);
         sizes.push_back(format_size(base.width(), base.height(), s.project.units));
+        join(acts, on_base(s, first ? Deed::TrimsFirst : Deed::Trims, l));
     }
-    return s.add({.key = "trim-base",
-                  .kind = StepKind::Trim,
-                  .what = leaves.size() == 1 ? "Trim the base" : "Trim both bases",
-                  .time = {s.minutes().trimming * static_cast<double>(leaves.size()), 0, {}},
-                  .caution = knife_caution,
-                  .rows = {{"Size", in_a_row(sizes)}},
-                  .parts = {{StepPart::Kind::Base, 0}},
-                  .needs = {"base", "trimmer"}},
-                 std::move(after));
+    if (sizes.empty()) return;
+    s.add({.key = "trim-base",
+           .kind = StepKind::Trim,
+           .what = sizes.size() == 1 ? "Trim the base" : "Trim both bases",
+           .time = {s.minutes().trimming * static_cast<double>(sizes.size()), 0, {}},
+           .acts = std::move(acts),
+           .caution = knife_caution,
+           .rows = {{"Size", in_a_row(sizes)}},
+           .parts = {{StepPart::Kind::Base, 0}},
+           .needs = {"base", "trimmer"}});
+}
+
+void add_stitching(StepsInMaking& s) {
+    for (std::size_t i = 0; i < s.plan.dress.stitchings.size(); ++i) {
+        const StitchingFacts& sewn = s.plan.dress.stitchings[i];
+        std::vector<Act> acts;
+        for (std::size_t l = 0; l < s.project.set_out.page.leaves().size(); ++l)
+            acts.push_back({Deed::Sews, s.things.base(l)});
+        s.add({.key = "stitch:" + std::to_string(i),
+               .kind = StepKind::Stitch,
+               .what = "Pierce and sew " + count_of(static_cast<std::size_t>(sewn.holes), "hole", "holes") +
+                       " along the base",
+               .time = {2 + s.minutes().hole * sewn.holes, 0, {}},
+               .acts = std::move(acts),
+               .caution = "Pierce on a soft mat; mind the needle.",
+               .rows = {{"Thread", format_long(sewn.thread, s.project.units)}},
+               .parts = {{StepPart::Kind::Base, 0}},
+               .needs = {"needle and thread", "piercing mat"}});
+    }
+}
+
+/// A frame that is planned from the beginning, behind the base.
+void mount_on_frame(StepsInMaking& s) {
+    const std::vector<std::string> frames = frame_things(s);
+    if (frames.empty()) return;
+    const bool first = s.project.build.habits.frame == FrameBase::First;
+    std::vector<Act> acts;
+    for (std::size_t l = 0; l < s.project.set_out.page.leaves().size(); ++l)
+        acts.push_back({first ? Deed::FramesFirst : Deed::FramesLast, s.things.base(l)});
+    for (const std::string& frame : frames) acts.push_back({Deed::LaysOn, frame});
+    s.add({.key = "frame",
+           .kind = StepKind::Frame,
+           .what = "Mount the base on its frame",
+           .time = {s.minutes().mounting, s.drying().glue, {}},
+           .acts = std::move(acts),
+           .parts = {{StepPart::Kind::Base, 0}},
+           .needs = {"frame paper", "tape or glue"},
+           .waiting = "glue sets"});
+}
+
+/// A frame that is decided when everything else is done.
+void finish_with_frame(StepsInMaking& s) {
+    const bool trimmed = s.project.dress.frame.how == LateFraming::Trimmed;
+    std::vector<Act> acts;
+    for (const DressPiece& piece : s.plan.dress.pieces)
+        if (piece.of_frame && s.things.is_there(piece))
+            acts.push_back({trimmed ? Deed::LaysOn : Deed::Fixes, s.things.piece(piece)});
+    if (acts.empty()) return;
+    for (std::size_t l = 0; l < s.project.set_out.page.leaves().size(); ++l)
+        acts.push_back({Deed::FramesLast, s.things.base(l)});
+    s.add({.key = "late-frame",
+           .kind = StepKind::Frame,
+           .what = trimmed ? "Trim the page to its marks and mount it on the frame"
+                           : "Glue the strips of the frame over the edges",
+           .time = {s.minutes().trimming + s.minutes().mounting, s.drying().glue, {}},
+           .acts = std::move(acts),
+           .caution = knife_caution,
+           .parts = {{StepPart::Kind::Base, 0}},
+           .needs = {"paper of the frame", "trimmer", "tape or glue"},
+           .waiting = "glue sets"});
 }
 
 } // namespace
 
+std::vector<std::string> frame_things(const StepsInMaking& s) {
+    const Page& page = s.project.set_out.page;
+    std::vector<std::string> out;
+    if (!page.framed()) return out;
+    if (page.frame == FrameKind::Whole) {
+        for (std::size_t l = 0; l < page.leaves().size(); ++l)
+            if (page.frame_paper.empty() || own_use(s, "frame " + std::to_string(l + 1)))
+                out.push_back(s.things.frame(l));
+        return out;
+    }
+    int from_stash = 0, others = 0;
+    for (const FrameStrip& strip : s.plan.set_out.frame.strips)
+        (strip.paper.empty() ? others : from_stash) += strip.count;
+    for (int n = 1; n <= from_stash + others; ++n)
+        if (n > from_stash || own_use(s, "strip " + std::to_string(n)))
+            out.push_back("frame:strip " + std::to_string(n));
+    return out;
+}
+
 void add_base(StepsInMaking& s) {
-    const bool framed = s.project.set_out.page.framed();
-    const bool before = s.project.build.habits.trim == TrimBase::BeforeWet;
-    After begins;
-    if (framed && before) begins.push_back(trim_base(s, {}));
-    After wet = wet_work(s, begins);
-    s.based = begins;
-    StepsInMaking::join(s.based, wet);
-    if (framed && !before) s.based.push_back(trim_base(s, wet));
-    for (std::size_t i = 0; i < s.plan.dress.stitchings.size(); ++i) {
-        const StitchingFacts& sewn = s.plan.dress.stitchings[i];
-        const After on = s.based;
-        s.based.push_back(s.add({.key = "stitch:" + std::to_string(i),
-                                 .kind = StepKind::Stitch,
-                                 .what = "Pierce and sew " +
-                                         count_of(static_cast<std::size_t>(sewn.holes), "hole", "holes") +
-                                         " along the base",
-                                 .time = {2 + s.minutes().hole * sewn.holes, 0, {}},
-                                 .caution = "Pierce on a soft mat; mind the needle.",
-                                 .rows = {{"Thread", format_long(sewn.thread, s.project.units)}},
-                                 .parts = {{StepPart::Kind::Base, 0}},
-                                 .needs = {"needle and thread", "piercing mat"}},
-                                on));
-    }
-    if (framed && s.project.build.habits.frame == FrameBase::First) {
-        After on = s.based;
-        StepsInMaking::join(on, s.gutted);
-        s.based.push_back(s.add({.key = "frame",
-                                 .kind = StepKind::Frame,
-                                 .what = "Mount the base on its frame",
-                                 .time = {s.minutes().mounting, s.drying().glue, {}},
-                                 .parts = {{StepPart::Kind::Base, 0}},
-                                 .needs = {"frame paper", "tape or glue"},
-                                 .waiting = "glue sets"},
-                                on));
-    }
+    trim_base(s);
+    add_wet_work(s);
+    add_stitching(s);
+}
+
+void add_frames(StepsInMaking& s) {
+    mount_on_frame(s);
+    finish_with_frame(s);
 }
 
 } // namespace zesty

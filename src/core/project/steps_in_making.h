@@ -1,11 +1,10 @@
 #pragma once
-// The steps of a page while they are put together, chapter by chapter; what each chapter leaves to wait for.
+// The steps of a page while they are put together, chapter by chapter. Each says what it does with the things
+// on the table; in which order that can be done is worked out when all are there (core/build/deeds.h).
 
 #include "core/build/step.h"
-#include "core/project/plan.h"
-#include "core/project/project.h"
+#include "core/project/page_things.h"
 
-#include <map>
 #include <string>
 #include <utility>
 #include <vector>
@@ -13,30 +12,13 @@
 namespace zesty {
 
 struct StepsInMaking {
-    using After = std::vector<std::size_t>;
-
     const Project& project;
     const Plan& plan;
+    const PageThings& things;
     std::vector<BuildStep> steps = {};
 
-    // What later steps wait for.
-    After gutted = {};
-    After trimmed = {}; ///< the base, where it is trimmed before anything wet
-    After cut = {};     ///< the cuts are off the mat
-    After patches = {}; ///< everything that is cut from sheets
-    After acetate = {}; ///< its windows are cut
-    After backed = {};
-    After based = {};  ///< the base is dry and sewn
-    After matted = {}; ///< photos are on their photo mats
-    After mounted = {};
-    After dressed = {};
-    std::map<std::pair<int, int>, After> pieces = {}; ///< by photo and layer, -1 for neither: they are cut
-    std::map<int, std::size_t> matted_photo = {};     ///< by photo
-    std::size_t laid_out = 0;
-
-    /// Adds it, `after` in order and once each; its number.
-    std::size_t add(BuildStep step, After after);
-    static void join(After& all, const After& more) { all.insert(all.end(), more.begin(), more.end()); }
+    /// Its number.
+    std::size_t add(BuildStep step);
 
     const StepMinutes& minutes() const { return project.build.minutes; }
     const DryingMinutes& drying() const { return project.build.drying; }
@@ -45,20 +27,46 @@ struct StepsInMaking {
     bool raised(Lying what, int index) const;
     /// "photo:Mia", with a number behind it where a step has that key already.
     std::string free_key(const std::string& key) const;
+    const Patch& patch(int p) const { return plan.sections.patches[static_cast<std::size_t>(p)]; }
+    const PlacedPatch& placed(int p) const { return plan.sheets.placed[static_cast<std::size_t>(p)]; }
+    /// Of the cut whose opening or piece a patch is for.
+    std::size_t cut_of(int p) const {
+        return static_cast<std::size_t>(
+            plan.sections.cut_of_opening[static_cast<std::size_t>(patch(p).opening)]);
+    }
 };
+
+/// What something fixed in its place does: it is fixed itself, on each of these.
+std::vector<Act> fixed(const std::string& thing, const std::vector<std::string>& on);
+void join(std::vector<Act>& all, std::vector<Act> more);
 
 // The chapters, in the order in which they are added.
 void add_cutting(StepsInMaking& s);
-void add_backing(StepsInMaking& s);
-void add_base(StepsInMaking& s);
+void add_hand_cutting(StepsInMaking& s);
 /// For those who lay the photos down first.
 void add_first_look(StepsInMaking& s);
+void add_backing(StepsInMaking& s);
+void add_shakers(StepsInMaking& s);
+void add_base(StepsInMaking& s);
 void add_layout(StepsInMaking& s);
 void add_mounting(StepsInMaking& s);
 void add_dressing(StepsInMaking& s);
+void add_frames(StepsInMaking& s);
 void add_finish(StepsInMaking& s);
-/// Somebody's own steps find their places between the others, whose numbers change.
+/// Somebody's own steps find their places between the others, whose numbers change. Those are in order by
+/// then.
 void add_own_steps(StepsInMaking& s);
+
+/// Foam behind a thing of this name that is raised; true where there is any. It is put there once everything
+/// has been laid out.
+bool add_foam(StepsInMaking& s, Lying what, int index, const std::string& words, const std::string& thing,
+              StepPart part);
+
+/// Parts of the frame that the base is mounted on, as far as there is paper for them.
+std::vector<std::string> frame_things(const StepsInMaking& s);
+
+/// The one step that glues these patches in their place.
+BuildStep gluing_step(const StepsInMaking& s, const std::vector<int>& patches);
 
 // Cautions that several steps give.
 inline constexpr const char* knife_caution =

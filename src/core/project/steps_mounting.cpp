@@ -2,19 +2,17 @@
 
 #include "core/dress/glue.h"
 #include "core/dress/layers.h"
-#include "core/dress/pile.h"
 #include "core/geometry/lengths.h"
 #include "core/project/steps_in_making.h"
 #include "core/sentences.h"
 #include "core/setout/photos.h"
 
 #include <algorithm>
+#include <map>
 
 namespace zesty {
 
 namespace {
-
-using After = StepsInMaking::After;
 
 constexpr double usual_strip = 40;   ///< mm of foam that is cut and set at once
 constexpr double pieces_at_once = 4; ///< of foam, in the time it takes to set one thing on it
@@ -40,26 +38,6 @@ std::string foam_in_words(const RaisedThing& thing, Units units) {
     return in_a_row(out);
 }
 
-/// Foam goes behind a raised thing before it is set down; what it then waits for.
-After with_foam(StepsInMaking& s, Lying what, int index, const std::string& name, StepPart part,
-                After after) {
-    const RaisedThing* thing = raised_thing(s, what, index);
-    if (!thing || (thing->strips.empty() && thing->pads.empty())) return after;
-    const std::string foam = foam_in_words(*thing, s.project.units);
-    double strips = 0;
-    for (const FoamStrip& f : thing->strips) strips += distance(f.from, f.to);
-    const double pieces = strips / usual_strip + static_cast<double>(thing->pads.size());
-    return {s.add({.key = s.free_key("foam:" + name),
-                   .kind = StepKind::Foam,
-                   .what = "Put foam behind " + name,
-                   .time = {1 + pieces * s.project.sections.pace.foam / 60 / pieces_at_once, 0, {}},
-                   .rows = {{"Foam", foam}, {"Where", "behind bars and edges, out of sight"}},
-                   .parts = {part},
-                   .face_down = true,
-                   .needs = {"foam strips and pads", "scissors"}},
-                  std::move(after))};
-}
-
 BuildStep set_down(const StepsInMaking& s, const std::string& key, const std::string& what, bool foam) {
     return {.key = key,
             .kind = StepKind::Mount,
@@ -68,48 +46,82 @@ BuildStep set_down(const StepsInMaking& s, const std::string& key, const std::st
             .waiting = foam ? "" : "glue sets"};
 }
 
-std::size_t set_photo(StepsInMaking& s, std::size_t i, After after) {
+void set_photo(StepsInMaking& s, std::size_t i) {
     const Photo& of = s.project.set_out.photos[i];
     const std::string name = name_of(of, i);
+    const std::string thing = s.things.photo(i);
     const StepPart part{StepPart::Kind::Photo, static_cast<int>(i)};
-    if (const auto matted = s.matted_photo.find(static_cast<int>(i)); matted != s.matted_photo.end())
-        after.push_back(matted->second);
-    after = with_foam(s, Lying::Photo, static_cast<int>(i), name, part, std::move(after));
-    const bool foam = s.raised(Lying::Photo, static_cast<int>(i));
+    const bool foam = add_foam(s, Lying::Photo, static_cast<int>(i), name, thing, part) ||
+                      s.raised(Lying::Photo, static_cast<int>(i));
     BuildStep step = set_down(s, s.free_key("photo:" + name),
                               (foam ? "Set " + name + " on its foam" : "Glue " + name + " on the base") +
                                   std::string(of.on_top ? "" : ", where the cut will lie over it"),
                               foam);
     if (of.on_top && !foam) step.what = "Glue " + name + " down";
+    step.acts = fixed(thing, s.things.below(thing));
     step.parts = {part};
     step.needs = {name, foam ? "foam strips and pads" : "tape or glue"};
-    return s.add(std::move(step), std::move(after));
+    s.add(std::move(step));
 }
 
-std::size_t set_layer(StepsInMaking& s, std::size_t i, After after) {
+void set_layer(StepsInMaking& s, std::size_t i) {
+    if (!s.things.layer_is_there(i)) return;
     const std::string name = name_of(s.project.dress.layers[i], i);
+    const std::string thing = s.things.layer(i);
     const StepPart part{StepPart::Kind::Layer, static_cast<int>(i)};
-    StepsInMaking::join(after, s.pieces[{-1, static_cast<int>(i)}]);
-    after = with_foam(s, Lying::Layer, static_cast<int>(i), name, part, std::move(after));
-    const bool foam = s.raised(Lying::Layer, static_cast<int>(i));
+    const bool foam = add_foam(s, Lying::Layer, static_cast<int>(i), name, thing, part) ||
+                      s.raised(Lying::Layer, static_cast<int>(i));
     BuildStep step = set_down(s, s.free_key("layer:" + name),
                               foam ? "Set " + name + " on its foam" : "Glue " + name + " down", foam);
     step.time.hands = 2;
+    step.acts = fixed(thing, s.things.below(thing));
     step.parts = {part};
     step.needs = {name, "tape or glue"};
-    return s.add(std::move(step), std::move(after));
+    s.add(std::move(step));
 }
 
-void set_cut(StepsInMaking& s, std::size_t c, const After& behind) {
+/// The pieces of a cut that come from papers of their own, or one lattice.
+std::vector<Act> cut_fixed(const StepsInMaking& s, std::size_t c, bool& over_something) {
+    std::vector<std::string> names;
+    if (s.things.is_lattice(c)) {
+        names.push_back(s.things.cut(c));
+    } else {
+        for (std::size_t p = 0; p < s.plan.sections.patches.size(); ++p)
+            if (const Patch& patch = s.plan.sections.patches[p];
+                s.things.is_there(patch) && s.things.place_of(patch) == PatchPlace::Piece &&
+                s.cut_of(static_cast<int>(p)) == c)
+                names.push_back(name_of_patch(patch));
+    }
+    std::vector<Act> out;
+    for (const std::string& name : names) {
+        const auto below = s.things.below(name);
+        over_something = over_something || below.size() > s.things.bases_below({}).size();
+        join(out, fixed(name, below));
+    }
+    // What is fixed in the same step lies beside, or in its turn.
+    std::erase_if(out, [&](const Act& act) {
+        return act.deed == Deed::LaysOn && std::find(names.begin(), names.end(), act.thing) != names.end();
+    });
+    return out;
+}
+
+void set_cut(StepsInMaking& s, std::size_t c) {
     const StepPart part{StepPart::Kind::Cut, static_cast<int>(c)};
     const std::string name =
         s.project.set_out.cuts.size() == 1 ? std::string("the cut") : "cut " + std::to_string(c + 1);
-    After after = with_foam(s, Lying::Cut, static_cast<int>(c), name, part, {s.laid_out});
-    const bool foam = s.raised(Lying::Cut, static_cast<int>(c));
-    StepsInMaking::join(after, behind);
+    bool over = false;
+    std::vector<Act> acts = cut_fixed(s, c, over);
+    if (acts.empty()) return;
+    const bool lattice = s.things.is_lattice(c);
+    const bool foam = add_foam(s, Lying::Cut, static_cast<int>(c), name, acts.front().thing, part) ||
+                      s.raised(Lying::Cut, static_cast<int>(c));
+    const std::string what = lattice ? name : "the pieces of " + name;
     BuildStep step = set_down(s, "set-cut:" + std::to_string(s.project.set_out.cuts[c].id),
-                              foam ? "Set " + name + " on its foam" : "Glue " + name + " on the base", foam);
-    if (behind.size() > 1) step.what += ", over what is tucked behind it";
+                              foam ? "Set " + what + " on " + (lattice ? "its" : "their") + " foam"
+                                   : "Glue " + what + " on the base",
+                              foam);
+    if (over) step.what += ", over what is tucked behind it";
+    step.acts = std::move(acts);
     step.parts = {part};
     if (c < s.plan.dress.glue.cuts.size()) {
         const GlueMap& map = s.plan.dress.glue.cuts[c];
@@ -124,27 +136,103 @@ void set_cut(StepsInMaking& s, std::size_t c, const After& behind) {
         for (const GlueUse& use : map.uses) step.needs.push_back(name_of(use.what));
     }
     if (!foam) step.rows.emplace_back("Hold", minutes_in_words(s.drying().glue) + " under a heavy book");
-    s.mounted.push_back(s.add(std::move(step), after));
+    s.add(std::move(step));
 }
 
-void put_titles(StepsInMaking& s, After& last) {
+/// Inlays, and circles on openings: from the front, once the cut is in its place.
+void set_in(StepsInMaking& s, std::size_t c) {
+    std::vector<int> patches;
+    for (std::size_t p = 0; p < s.plan.sections.patches.size(); ++p)
+        if (const Patch& patch = s.plan.sections.patches[p]; s.things.is_there(patch) &&
+                                                             s.things.place_of(patch) == PatchPlace::Inside &&
+                                                             s.cut_of(static_cast<int>(p)) == c)
+            patches.push_back(static_cast<int>(p));
+    if (patches.empty()) return;
+    BuildStep step = gluing_step(s, patches);
+    step.key = "inlay:" + std::to_string(s.project.set_out.cuts[c].id);
+    step.kind = StepKind::Back;
+    step.what = "Set in " + step.what + " from the front";
+    step.rows.emplace_back("Foam", s.raised(Lying::Cut, static_cast<int>(c))
+                                       ? "as thick as behind the cut, so that they lie level with it"
+                                       : "thin, where they are to stand out; glued flat otherwise");
+    step.needs.emplace_back("foam pads");
+    for (const int p : patches) {
+        const std::string name = name_of_patch(s.patch(p));
+        join(step.acts, fixed(name, s.things.below(name)));
+        join(step.acts, {{Deed::LaysOn, s.things.cut(c)}});
+    }
+    s.add(std::move(step));
+}
+
+/// Parts of the base, in their places.
+void back_the_base(StepsInMaking& s) {
+    std::vector<int> patches;
+    for (std::size_t p = 0; p < s.plan.sections.patches.size(); ++p)
+        if (const Patch& patch = s.plan.sections.patches[p];
+            s.things.is_there(patch) && s.things.place_of(patch) == PatchPlace::OnBase)
+            patches.push_back(static_cast<int>(p));
+    // Each runs on below the next: they are glued in their order.
+    for (const int p : patches) {
+        BuildStep step = gluing_step(s, {p});
+        const Patch& patch = s.patch(p);
+        const int paper = s.plan.papers.of_section[static_cast<std::size_t>(patch.section)];
+        const std::string name = name_of_patch(patch);
+        step.key = "base-part:" +
+                   std::to_string(s.plan.sections.spots[static_cast<std::size_t>(patch.opening)].part);
+        step.kind = StepKind::Back;
+        step.what = "Glue part " + step.what + " of the base in its place, from " +
+                    s.project.stash->papers[static_cast<std::size_t>(paper)].name;
+        step.acts = fixed(name, s.things.below(name));
+        s.add(std::move(step));
+    }
+}
+
+/// How the letters of a title come to their place.
+const char* how_put(const StepsInMaking& s, const TitleFacts& title) {
+    bool stamped = false, drawn = false;
+    for (const TitleLetter& l : title.letters) {
+        const LetterSet* set = s.project.stash ? s.project.stash->letter_set(l.set) : nullptr;
+        stamped = stamped || (set && set->kind == LetterKind::Stamps);
+        drawn = drawn || !set;
+    }
+    return stamped ? "Stamp " : drawn ? "Draw " : "";
+}
+
+void put_titles(StepsInMaking& s) {
     for (std::size_t i = 0; i < s.plan.dress.titles.size(); ++i) {
         const TitleFacts& t = s.plan.dress.titles[i];
-        if (t.letters.empty()) continue;
+        const auto there = std::count_if(t.letters.begin(), t.letters.end(),
+                                         [](const TitleLetter& l) { return !l.missing; });
+        if (there == 0) continue;
         const StepPart part{StepPart::Kind::Title, static_cast<int>(i)};
         const std::string name = "the title \"" + s.project.dress.titles[i].text + "\"";
-        const After on = with_foam(s, Lying::Title, static_cast<int>(i), name, part, last);
-        last.push_back(s.add(
-            {.key = s.free_key("title:" + s.project.dress.titles[i].text),
-             .kind = StepKind::Title,
-             .what = "Lay " + name + " out on something movable, then put it down",
-             .time = {2 + s.minutes().letter * static_cast<double>(t.letters.size()), s.drying().glue, {}},
-             .rows = {{"Letters", count_of(t.letters.size(), "letter", "letters") + ", " +
-                                      format_length(t.length, s.project.units) + " long"}},
-             .parts = {part},
-             .needs = {"letters", "tweezers"},
-             .waiting = "glue sets"},
-            on));
+        const bool label = s.project.dress.titles[i].label && !t.label.outer.empty();
+        const std::string lowest = label ? s.things.label(i) : s.things.letters(i);
+        (void)add_foam(s, Lying::Title, static_cast<int>(i), name, lowest, part);
+        const std::string by_hand = how_put(s, t);
+        BuildStep step{.key = s.free_key("title:" + s.project.dress.titles[i].text),
+                       .kind = StepKind::Title,
+                       .what = by_hand.empty() ? "Lay " + name + " out on something movable, then put it down"
+                                               : by_hand + name + ", with a sketch in pencil first",
+                       .time = {2 + s.minutes().letter * static_cast<double>(there),
+                                by_hand.empty() ? s.drying().glue : s.drying().ink,
+                                {}},
+                       .acts = fixed(s.things.letters(i), s.things.below(s.things.letters(i))),
+                       .rows = {{"Letters", count_of(static_cast<std::size_t>(there), "letter", "letters") +
+                                                ", " + format_length(t.length, s.project.units) + " long"}},
+                       .parts = {part},
+                       .needs = {"letters", "tweezers"},
+                       .waiting = by_hand.empty() ? "glue sets" : "ink dries"};
+        if (label) {
+            join(step.acts, fixed(s.things.label(i), s.things.below(s.things.label(i))));
+            std::erase(step.acts, Act{Deed::LaysOn, s.things.label(i)});
+            step.rows.emplace_back("Label", "first, then the letters on it");
+        }
+        if (static_cast<std::size_t>(there) < t.letters.size())
+            step.rows.emplace_back("Missing", count_of(t.letters.size() - static_cast<std::size_t>(there),
+                                                       "letter is", "letters are") +
+                                                  " still to be got");
+        s.add(std::move(step));
     }
 }
 
@@ -155,145 +243,174 @@ std::string name_of_thing(const StepsInMaking& s, std::size_t i) {
     return thing ? thing->name : "embellishment " + std::to_string(i + 1);
 }
 
-void put_embellishments(StepsInMaking& s, After& last) {
-    const std::size_t n = s.project.dress.embellishments.size();
-    if (n == 0) return;
-    std::vector<StepPart> parts;
-    After on = last;
-    for (std::size_t i = 0; i < n; ++i) {
-        parts.push_back({StepPart::Kind::Embellishment, static_cast<int>(i)});
-        on = with_foam(s, Lying::Embellishment, static_cast<int>(i), name_of_thing(s, i), parts.back(), on);
+void put_embellishments(StepsInMaking& s) {
+    BuildStep step{.key = "embellishments",
+                   .kind = StepKind::Embellish,
+                   .needs = {"embellishments", "glue dots"},
+                   .waiting = "glue sets"};
+    std::size_t n = 0;
+    for (std::size_t i = 0; i < s.project.dress.embellishments.size(); ++i) {
+        if (!s.project.stash || !s.project.stash->embellishment(s.project.dress.embellishments[i].id))
+            continue;
+        ++n;
+        step.parts.push_back({StepPart::Kind::Embellishment, static_cast<int>(i)});
+        const std::string thing = s.things.embellishment(i);
+        (void)add_foam(s, Lying::Embellishment, static_cast<int>(i), name_of_thing(s, i), thing,
+                       step.parts.back());
+        for (Act& act : fixed(thing, s.things.below(thing)))
+            // Lowest first, in one go.
+            if (act.deed == Deed::Fixes || act.thing.rfind("embellishment:", 0) != 0) join(step.acts, {act});
     }
-    last.push_back(s.add({.key = "embellishments",
-                          .kind = StepKind::Embellish,
-                          .what = "Put on " + count_of(n, "embellishment", "embellishments"),
-                          .time = {s.minutes().embellishment * static_cast<double>(n), s.drying().glue, {}},
-                          .parts = parts,
-                          .needs = {"embellishments", "glue dots"},
-                          .waiting = "glue sets"},
-                         on));
+    if (n == 0) return;
+    step.what = "Put on " + count_of(n, "embellishment", "embellishments");
+    step.time = {s.minutes().embellishment * static_cast<double>(n), s.drying().glue, {}};
+    s.add(std::move(step));
 }
 
-void write(StepsInMaking& s, After& last) {
-    int words = 0;
-    std::vector<StepPart> parts;
-    for (std::size_t i = 0; i < s.plan.dress.writings.size(); ++i) {
-        words += s.plan.dress.writings[i].words;
-        parts.push_back({StepPart::Kind::Writing, static_cast<int>(i)});
+void write(StepsInMaking& s) {
+    for (const bool on_back : {false, true}) {
+        int words = 0;
+        BuildStep step{.key = on_back ? "write-back" : "write",
+                       .kind = StepKind::Write,
+                       .rows = {{"Lines", "in the guide, to lay under or trace"}},
+                       .needs = {"pen", "ruler"},
+                       .waiting = "ink dries"};
+        for (std::size_t i = 0; i < s.plan.dress.writings.size() && i < s.plan.dress.placed.size(); ++i) {
+            if ((s.plan.dress.placed[i].shape == WritingShape::Back) != on_back) continue;
+            if (s.plan.dress.writings[i].words == 0) continue;
+            words += s.plan.dress.writings[i].words;
+            step.parts.push_back({StepPart::Kind::Writing, static_cast<int>(i)});
+            Region lines;
+            for (const WritingLine& line : s.plan.dress.writings[i].lines) {
+                Box box;
+                box.add(line.from);
+                box.add(line.to);
+                if (!box.empty())
+                    lines.push_back({ring_of(box.grown(s.plan.dress.placed[i].line_height / 2)), {}});
+            }
+            if (on_back)
+                join(step.acts, {{Deed::Backs, s.things.base(0)}});
+            else
+                for (const std::string& below : s.things.below(lines))
+                    join(step.acts, {{Deed::LaysOn, below}});
+        }
+        if (words == 0) continue;
+        step.what = "Write the journaling, about " + std::to_string(words) + " words" +
+                    (on_back ? ", on the back" : "");
+        step.time = {3 + s.minutes().word * words, s.drying().pen, {}};
+        s.add(std::move(step));
     }
-    if (words == 0) return;
-    last.push_back(s.add({.key = "write",
-                          .kind = StepKind::Write,
-                          .what = "Write the journaling, about " + std::to_string(words) + " words",
-                          .time = {3 + s.minutes().word * words, s.drying().pen, {}},
-                          .rows = {{"Lines", "in the guide, to lay under or trace"}},
-                          .parts = parts,
-                          .needs = {"pen", "ruler"},
-                          .waiting = "ink dries"},
-                         s.mounted));
+}
+
+/// Everything that is laid out before anything is fixed on the base.
+std::vector<Act> laid_out(const StepsInMaking& s) {
+    std::vector<Act> out;
+    for (std::size_t l = 0; l < s.project.set_out.page.leaves().size(); ++l)
+        out.push_back({Deed::LooksAt, s.things.base(l)});
+    for (const PageThings::Lies& lies : s.things.pile()) out.push_back({Deed::LooksAt, lies.name});
+    return out;
 }
 
 } // namespace
 
+bool add_foam(StepsInMaking& s, Lying what, int index, const std::string& words, const std::string& thing,
+              StepPart part) {
+    const RaisedThing* raised = raised_thing(s, what, index);
+    if (!raised || (raised->strips.empty() && raised->pads.empty())) return false;
+    double strips = 0;
+    for (const FoamStrip& f : raised->strips) strips += distance(f.from, f.to);
+    const double pieces = strips / usual_strip + static_cast<double>(raised->pads.size());
+    s.add({.key = s.free_key("foam:" + words),
+           .kind = StepKind::Foam,
+           .what = "Put foam behind " + words,
+           .time = {1 + pieces * s.project.sections.pace.foam / 60 / pieces_at_once, 0, {}},
+           .acts = {{Deed::Foams, thing}},
+           .rows = {{"Foam", foam_in_words(*raised, s.project.units)},
+                    {"Where", "behind bars and edges, out of sight"}},
+           .parts = {part},
+           .face_down = true,
+           .needs = {"foam strips and pads", "scissors"}});
+    return true;
+}
+
 void add_first_look(StepsInMaking& s) {
-    After after = s.cut;
-    std::vector<StepPart> parts;
-    for (std::size_t i = 0; i < s.project.set_out.photos.size(); ++i)
-        parts.push_back({StepPart::Kind::Photo, static_cast<int>(i)});
-    s.laid_out = s.add({.key = "first-look",
-                        .kind = StepKind::LayOut,
-                        .what = "Lay the cut and the photos on the base, dry, and see what they hide",
-                        .time = {s.minutes().laying_out / 2, 0, {}},
-                        .parts = parts,
-                        .needs = {"photos", "base"}},
-                       after);
+    BuildStep step{.key = "first-look",
+                   .kind = StepKind::LayOut,
+                   .what = "Lay the cut and the photos on the base, dry, and see what they hide",
+                   .time = {s.minutes().laying_out / 2, 0, {}},
+                   .needs = {"photos", "base"}};
+    for (std::size_t i = 0; i < s.project.set_out.photos.size(); ++i) {
+        step.parts.push_back({StepPart::Kind::Photo, static_cast<int>(i)});
+        step.acts.push_back({Deed::LooksFirst, s.things.photo(i)});
+    }
+    for (std::size_t c = 0; c < s.project.set_out.cuts.size(); ++c)
+        if (s.things.is_lattice(c)) step.acts.push_back({Deed::LooksFirst, s.things.cut(c)});
+    s.add(std::move(step));
 }
 
 void add_layout(StepsInMaking& s) {
     for (std::size_t i = 0; i < s.project.set_out.photos.size(); ++i) {
         const Photo& photo = s.project.set_out.photos[i];
-        if (photo.mats.empty()) continue;
         const std::string name = name_of(photo, i);
-        const std::size_t matted =
-            s.add({.key = s.free_key("photo-mats:" + name),
-                   .kind = StepKind::Mount,
-                   .what = "Glue " + name + " on its photo " + (photo.mats.size() == 1 ? "mat" : "mats"),
-                   .time = {2.0 * static_cast<double>(photo.mats.size()), s.drying().glue, {}},
-                   .parts = {{StepPart::Kind::Photo, static_cast<int>(i)}},
-                   .needs = {name, "tape or glue"},
-                   .waiting = "glue sets"},
-                  s.pieces[{static_cast<int>(i), -1}]);
-        s.matted_photo[static_cast<int>(i)] = matted;
-        s.matted.push_back(matted);
+        BuildStep step{.key = s.free_key("photo-mats:" + name),
+                       .kind = StepKind::Mount,
+                       .acts = {{Deed::Mats, s.things.photo(i)}},
+                       .parts = {{StepPart::Kind::Photo, static_cast<int>(i)}},
+                       .needs = {name, "tape or glue"},
+                       .waiting = "glue sets"};
+        std::size_t mats = 0;
+        for (const DressPiece& piece : s.plan.dress.pieces)
+            if (piece.photo == static_cast<int>(i) && s.things.is_there(piece)) {
+                ++mats;
+                step.acts.push_back({Deed::LaysOn, s.things.piece(piece)});
+            }
+        if (mats == 0) continue;
+        step.what = "Glue " + name + " on its photo " + (mats == 1 ? "mat" : "mats");
+        step.time = {2.0 * static_cast<double>(mats), s.drying().glue, {}};
+        s.add(std::move(step));
     }
-    After after = s.backed;
-    for (const After* more : {&s.cut, &s.based, &s.gutted, &s.matted}) StepsInMaking::join(after, *more);
-    for (const auto& [of, pieces] : s.pieces) StepsInMaking::join(after, pieces);
-    s.laid_out =
-        s.add({.key = "lay-out",
-               .kind = StepKind::LayOut,
-               .what = "Lay everything out dry, look, and move it before anything is glued on the base",
-               .time = {s.minutes().laying_out, 0, {}},
-               .rows = {{"Look", "at it from arm's length, and once from the other side"},
-                        {"Photo", "take one: it says later where everything lay"}},
-               .needs = {"everything that goes on the page"}},
-              after);
+    s.add({.key = "lay-out",
+           .kind = StepKind::LayOut,
+           .what = "Lay everything out dry, look, and move it before anything is glued on the base",
+           .time = {s.minutes().laying_out, 0, {}},
+           .acts = laid_out(s),
+           .rows = {{"Look", "at it from arm's length, and once from the other side"},
+                    {"Photo", "take one: it says later where everything lay"}},
+           .needs = {"everything that goes on the page"}});
 }
 
 /// Photos and layers that lie behind first, then the cuts over them.
 void add_mounting(StepsInMaking& s) {
-    After behind{s.laid_out};
+    back_the_base(s);
     for (std::size_t i = 0; i < s.project.dress.layers.size(); ++i)
-        if (s.project.dress.layers[i].place == LayerPlace::UnderCuts)
-            behind.push_back(set_layer(s, i, {s.laid_out}));
+        if (s.project.dress.layers[i].place == LayerPlace::UnderCuts) set_layer(s, i);
     for (std::size_t i = 0; i < s.project.set_out.photos.size(); ++i)
-        if (!s.project.set_out.photos[i].on_top) behind.push_back(set_photo(s, i, {s.laid_out}));
-    for (std::size_t c = 0; c < s.project.set_out.cuts.size(); ++c) set_cut(s, c, behind);
-    if (s.mounted.empty()) s.mounted = behind;
+        if (!s.project.set_out.photos[i].on_top) set_photo(s, i);
+    for (std::size_t c = 0; c < s.project.set_out.cuts.size(); ++c) {
+        set_cut(s, c);
+        set_in(s, c);
+    }
 }
 
 void add_dressing(StepsInMaking& s) {
-    After last = s.mounted;
     for (std::size_t i = 0; i < s.project.dress.layers.size(); ++i)
-        if (s.project.dress.layers[i].place != LayerPlace::UnderCuts)
-            last.push_back(set_layer(s, i, s.mounted));
+        if (s.project.dress.layers[i].place != LayerPlace::UnderCuts) set_layer(s, i);
     for (std::size_t i = 0; i < s.project.set_out.photos.size(); ++i)
-        if (s.project.set_out.photos[i].on_top) last.push_back(set_photo(s, i, s.mounted));
-    put_titles(s, last);
-    put_embellishments(s, last);
-    write(s, last);
-    s.dressed = std::move(last);
+        if (s.project.set_out.photos[i].on_top) set_photo(s, i);
+    put_embellishments(s);
+    put_titles(s);
+    write(s);
 }
 
+/// It comes after everything else.
 void add_finish(StepsInMaking& s) {
-    const Page& page = s.project.set_out.page;
-    if (page.framed() && s.project.build.habits.frame == FrameBase::Last)
-        s.dressed.push_back(s.add({.key = "frame",
-                                   .kind = StepKind::Frame,
-                                   .what = "Mount the base on its frame",
-                                   .time = {s.minutes().mounting, s.drying().glue, {}},
-                                   .parts = {{StepPart::Kind::Base, 0}},
-                                   .needs = {"frame paper", "tape or glue"},
-                                   .waiting = "glue sets"},
-                                  s.dressed));
-    if (s.project.dress.frame.how != LateFraming::None)
-        s.dressed.push_back(s.add({.key = "late-frame",
-                                   .kind = StepKind::Frame,
-                                   .what = s.project.dress.frame.how == LateFraming::Trimmed
-                                               ? "Trim the page to its marks and mount it on the frame"
-                                               : "Glue the strips of the frame over the edges",
-                                   .time = {s.minutes().trimming + s.minutes().mounting, s.drying().glue, {}},
-                                   .caution = knife_caution,
-                                   .parts = {{StepPart::Kind::Base, 0}},
-                                   .needs = {"paper of the frame", "trimmer", "tape or glue"},
-                                   .waiting = "glue sets"},
-                                  s.dressed));
     BuildStep end{.key = "finish",
                   .kind = StepKind::Finish,
                   .what = "Look at it once more, write down what was used, and put the leftovers back",
                   .time = {5, 0, {}}};
+    for (std::size_t i = 0; i < s.steps.size(); ++i) end.time.after.push_back(i);
     for (const std::string& said : s.project.build.reminders) end.rows.emplace_back("Remember", said);
-    s.add(std::move(end), s.dressed);
+    s.add(std::move(end));
 }
 
 } // namespace zesty

@@ -9,15 +9,15 @@ namespace zesty {
 
 namespace {
 
-constexpr double same_within = 0.05; ///< mm
+constexpr double same_place_within = 0.05; ///< mm
 constexpr double same_area = 1;      ///< mm2
 
 bool same_shape(const Polygon& a, const Polygon& b) {
     const Box p = bounds(a);
     const Box q = bounds(b);
-    return std::abs(area(a) - area(b)) < same_area && std::abs(p.x0 - q.x0) < same_within &&
-           std::abs(p.y0 - q.y0) < same_within && std::abs(p.x1 - q.x1) < same_within &&
-           std::abs(p.y1 - q.y1) < same_within;
+    return std::abs(area(a) - area(b)) < same_area && std::abs(p.x0 - q.x0) < same_place_within &&
+           std::abs(p.y0 - q.y0) < same_place_within && std::abs(p.x1 - q.x1) < same_place_within &&
+           std::abs(p.y1 - q.y1) < same_place_within;
 }
 
 PlacedPatch placed(const TakenPatch& taken, int sheet) {
@@ -28,7 +28,7 @@ PlacedPatch placed(const TakenPatch& taken, int sheet) {
 bool same_size(const Polygon& a, const Polygon& b) {
     const Box p = bounds(a);
     const Box q = bounds(b);
-    const auto near = [](double x, double y) { return std::abs(x - y) < same_within; };
+    const auto near = [](double x, double y) { return std::abs(x - y) < same_place_within; };
     return std::abs(area(a) - area(b)) < same_area &&
            ((near(p.width(), q.width()) && near(p.height(), q.height())) ||
             (near(p.width(), q.height()) && near(p.height(), q.width())));

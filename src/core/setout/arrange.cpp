@@ -22,7 +22,7 @@ constexpr std::size_t most_placings = 6;
 constexpr long quick_work = 400'000; ///< comparisons, a few hundredths of a second
 constexpr long long_work = 40'000'000;
 constexpr int cut_halvings = 7;
-constexpr double over = 0.002; ///< share of the cut that a raster may be wrong by
+constexpr double raster_is_over_by = 0.002; ///< share of the cut that a raster may be wrong by
 
 /// The cut as it lies, then in the middle, at the edges and in the corners of every base that holds it.
 std::vector<Point> placings_of(const ArrangeQuestion& question, const Box& cut) {
@@ -152,7 +152,7 @@ private:
     }
 
     bool near_enough(const Placing& placing, const std::vector<Place>& places) const {
-        return covered(placing, places) <= question_.may_cover + over;
+        return covered(placing, places) <= question_.may_cover + raster_is_over_by;
     }
 
     Arrangement taken(const Placing& placing, const std::vector<Place>& places) {

@@ -14,7 +14,7 @@ namespace {
 constexpr double least_glue_lip = mm_per_inch / 4;
 constexpr double least_window = 20; ///< smaller is not worth cutting out
 
-std::string size_in_words(const Box& b, Units units) {
+std::string box_in_words(const Box& b, Units units) {
     const std::string w = format_for_trimmer(b.width(), units);
     const std::string h = format_for_trimmer(b.height(), units);
     // The unit once: "11 x 11 1/2 in".
@@ -84,11 +84,11 @@ void check_lip(const Page& page, const Box& base, Units units, std::vector<Findi
               .where = base.centre(),
               .fixes = {{"Glue lip of " + in_words(mm_per_inch / 2), SetGlueLip{mm_per_inch / 2}}}};
     if (typed)
-        f.message = "A window of " + size_in_words({0, 0, page.window_width, page.window_height}, units) +
-                    (lip <= 0 ? " lets a base of " + size_in_words(base, units) + " fall through"
+        f.message = "A window of " + box_in_words({0, 0, page.window_width, page.window_height}, units) +
+                    (lip <= 0 ? " lets a base of " + box_in_words(base, units) + " fall through"
                               : " leaves " + in_words(lip) + " on each side of a base of " +
-                                    size_in_words(base, units)) +
-                    "; " + size_in_words(base.grown(-mm_per_inch / 2), units) + " leaves " +
+                                    box_in_words(base, units)) +
+                    "; " + box_in_words(base.grown(-mm_per_inch / 2), units) + " leaves " +
                     in_words(mm_per_inch / 2) + ".";
     else
         f.message = lip <= 0 ? "Without a glue lip the base falls through the window of the frame paper."
@@ -153,11 +153,11 @@ void say_bases(const Page& page, Units units, FramePlan& out) {
     const Box& first = out.bases.front();
     const std::string trim = "Trim " + trimming(page.reveal, units) + ": ";
     if (page.unequal())
-        out.to_cut.push_back(trim + "the bases are " + size_in_words(first, units) + " and " +
-                             size_in_words(out.bases.back(), units) + ".");
+        out.to_cut.push_back(trim + "the bases are " + box_in_words(first, units) + " and " +
+                             box_in_words(out.bases.back(), units) + ".");
     else
         out.to_cut.push_back(trim + (page.spread ? "each base is " : "the base is ") +
-                             size_in_words(first, units) + ".");
+                             box_in_words(first, units) + ".");
 }
 
 void say_strips(const Page& page, Units units, FramePlan& out) {
@@ -168,7 +168,7 @@ void say_strips(const Page& page, Units units, FramePlan& out) {
         const FrameStrip& s = out.strips[i];
         words += std::string(i == 0 ? " " : " and ") + std::to_string(s.count) +
                  (s.count == 1 ? " strip of " : " strips of ") +
-                 size_in_words({0, 0, s.width, s.length}, units);
+                 box_in_words({0, 0, s.width, s.length}, units);
     }
     out.to_cut.push_back(words + "; " + format_for_trimmer(page.glue_lip, units) +
                          " of the width goes behind the base.");
@@ -179,8 +179,8 @@ void say_window(const Page& page, Units units, FramePlan& out) {
     const Box& window = *out.window;
     const auto leaves = page.leaves();
     const auto other = page.unequal() ? window_of(page, leaves.back()) : std::nullopt;
-    std::string where = "Gut the frame paper before gluing: a window of " + size_in_words(window, units);
-    if (other) where += ", in the second page's of " + size_in_words(*other, units);
+    std::string where = "Gut the frame paper before gluing: a window of " + box_in_words(window, units);
+    if (other) where += ", in the second page's of " + box_in_words(*other, units);
     if (r.is_even())
         where += ", " + format_for_trimmer(window.x0, units) + " from every edge.";
     else
@@ -188,11 +188,11 @@ void say_window(const Page& page, Units units, FramePlan& out) {
                  format_for_trimmer(window.y0, units) + " from the top.";
     out.to_cut.push_back(where);
     if (other)
-        out.to_cut.push_back("That gives sheets of " + size_in_words(window, units) + " and " +
-                             size_in_words(*other, units) + " to back with.");
+        out.to_cut.push_back("That gives sheets of " + box_in_words(window, units) + " and " +
+                             box_in_words(*other, units) + " to back with.");
     else
         out.to_cut.push_back(std::string("That gives ") + (page.spread ? "two sheets" : "a sheet") + " of " +
-                             size_in_words(window, units) + " to back with.");
+                             box_in_words(window, units) + " to back with.");
 }
 
 } // namespace

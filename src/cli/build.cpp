@@ -63,13 +63,15 @@ static int run_build(const BuildArgs& args) {
     auto p = planned(args.project, std::nullopt, 10);
     if (!p) return complain(p.error().message);
     Project changed = *read;
-    if (auto r = edit_build(args, build_steps(p->project, p->plan), *moment, changed); !r)
+    const auto numbered = [&] {
+        return work_now(build_steps(p->project, p->plan), p->project.build, *moment, p->project.seed);
+    };
+    if (auto r = edit_build(args, numbered().steps, *moment, changed); !r)
         return complain(r.error().message);
     if (auto r = save_changes(*read, changed, args.project, args.out); !r) return complain(r.error().message);
     p->project.build = changed.build;
     p->project.sections.pace = changed.sections.pace;
-    const std::vector<BuildStep> steps = build_steps(p->project, p->plan);
-    const BuildNow now = build_now(steps, p->project.build, *moment, p->project.seed);
+    const auto [steps, now] = numbered();
     if (!args.job.empty()) {
         const Painting painting;
         return send_to_machine(args, p->project, p->plan, cutting_of(*p));

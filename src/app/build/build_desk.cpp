@@ -16,12 +16,6 @@ namespace {
 constexpr int between_looks_ms = 20'000;
 constexpr int picture_detail = 900; ///< px of the page's picture
 
-struct Work {
-    std::vector<BuildStep> steps;
-    BuildNow now;
-    std::vector<std::size_t> in_the_time;
-};
-
 } // namespace
 
 BuildDesk::BuildDesk(const BenchParts& bench, QObject* parent) : QObject(parent), bench_(bench) {
@@ -62,27 +56,24 @@ bool BuildDesk::plan_holds() const {
 void BuildDesk::ask() {
     if (!plan_) return;
     const quint64 number = ++asked_;
-    bench_.worker.think(this,
-                        [this, number, project = project_, plan = plan_, moment = clock(),
-                         minutes = minutes_there_are_](Planner&) -> std::function<void()> {
-                            Work work;
-                            work.steps = build_steps(project, *plan);
-                            work.now = build_now(work.steps, project.build, moment, project.seed);
-                            work.in_the_time =
-                                in_the_next(work.steps, project.build, moment, minutes, project.seed);
-                            return [this, number, work = std::move(work)]() mutable {
-                                if (number != asked_) return;
-                                answered_ = number;
-                                say_what_is_dry(work.steps, work.now);
-                                const int before = shown();
-                                steps_ = std::move(work.steps);
-                                now_ = std::move(work.now);
-                                in_the_time_ = std::move(work.in_the_time);
-                                if (std::exchange(show_first_, false) || shown() < 0 || before < 0)
-                                    show_first();
-                                emit changed();
-                            };
-                        });
+    bench_.worker.think(
+        this,
+        [this, number, project = project_, plan = plan_, moment = clock(),
+         minutes = minutes_there_are_](Planner&) -> std::function<void()> {
+            Work work = work_now(build_steps(project, *plan), project.build, moment, project.seed);
+            auto in_the_time = in_the_next(work.steps, project.build, moment, minutes, project.seed);
+            return [this, number, work = std::move(work), in_the_time = std::move(in_the_time)]() mutable {
+                if (number != asked_) return;
+                answered_ = number;
+                say_what_is_dry(work.steps, work.now);
+                const int before = shown();
+                steps_ = std::move(work.steps);
+                now_ = std::move(work.now);
+                in_the_time_ = std::move(in_the_time);
+                if (std::exchange(show_first_, false) || shown() < 0 || before < 0) show_first();
+                emit changed();
+            };
+        });
 }
 
 /// A timer that makes no noise: what dried when we last looked and is dry now is named once.

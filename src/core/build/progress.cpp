@@ -172,6 +172,34 @@ BuildNow build_now(const std::vector<BuildStep>& steps, const BuildDecisions& de
     return out;
 }
 
+Work work_now(std::vector<BuildStep> steps, const BuildDecisions& decided, std::int64_t now, unsigned seed) {
+    Work out{{}, build_now(steps, decided, now, seed)};
+    std::vector<std::size_t> order;
+    for (std::size_t i = 0; i < steps.size(); ++i)
+        if (log_of(steps[i], decided).done > 0) order.push_back(i);
+    std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
+        return log_of(steps[a], decided).done < log_of(steps[b], decided).done;
+    });
+    order.insert(order.end(), out.now.order.begin(), out.now.order.end());
+    std::vector<std::size_t> place(steps.size());
+    for (std::size_t k = 0; k < order.size(); ++k) place[order[k]] = k;
+    // Whoever has done a step before what it waits for does not wait for that any more.
+    for (std::size_t i = 0; i < steps.size(); ++i)
+        std::erase_if(steps[i].time.after, [&](std::size_t before) { return place[before] > place[i]; });
+    std::vector<StepNow> states;
+    for (const std::size_t i : order) states.push_back(out.now.steps[i]);
+    out.now.steps = std::move(states);
+    for (std::size_t& i : out.now.order) i = place[i];
+    out.steps = reordered(std::move(steps), order);
+    return out;
+}
+
+std::int64_t last_logged(const BuildDecisions& decided) {
+    std::int64_t last = 0;
+    for (const auto& [key, log] : decided.log) last = std::max({last, log.started, log.running, log.done});
+    return last;
+}
+
 std::vector<std::size_t> in_the_next(const std::vector<BuildStep>& steps, const BuildDecisions& decided,
                                      std::int64_t now, double minutes, unsigned seed) {
     const std::vector<StepNow> states = states_of(steps, decided, now);

@@ -105,6 +105,7 @@ std::vector<BuildStep> build_steps(const Project& project, const Plan& plan) {
         return {};
     const PageThings things(project, plan);
     StepsInMaking s{project, plan, things};
+    add_frame_cutting(s);
     add_cutting(s);
     add_hand_cutting(s);
     if (project.build.habits.first == FirstWork::Photos) add_first_look(s);

@@ -2,7 +2,6 @@
 
 #include "core/geometry/measure.h"
 #include "core/project/stash_at_hand.h"
-#include "core/stash/stock.h"
 
 #include <algorithm>
 
@@ -12,7 +11,8 @@ namespace {
 
 class SheetLoading {
 public:
-    SheetLoading(const Project& project, const Plan& plan) : project_(project), plan_(plan) {
+    SheetLoading(const Project& project, const Plan& plan)
+        : project_(project), plan_(plan), stock_(sheets_of(stash_at_hand(project))) {
         for (std::size_t n = 0; n < plan.papers.sheets.size(); ++n)
             sheet_of_.push_back(group_of(static_cast<int>(n)));
     }
@@ -63,31 +63,33 @@ private:
             known->numbers.push_back(n);
             return static_cast<std::size_t>(known - out_.begin());
         }
-        out_.push_back(
-            {id, {n}, id == part.id && id.find('/') != std::string::npos ? part.outline : whole(id, part)});
+        out_.push_back({id, {n}, part.outline, part.kind});
+        if (id.find('/') == std::string::npos) look_up(out_.back());
         return out_.size() - 1;
     }
 
     /// As it lies on the mat: as it is in the stock, or the middle of a frame; one that has been cut already
     /// as it was then.
-    Polygon whole(const std::string& id, const Sheet& part) const {
-        for (const OwnUse& use : plan_.papers.own)
-            if (use.sheet == id && use.what.rfind("frame ", 0) == 0 && !use.on_sheet.holes.empty())
-                return {use.on_sheet.holes.front(), {}};
-        Polygon out = part.outline;
-        each_sheet(stash_at_hand(project_), [&](const std::string& one, int paper, const SheetStock& stock) {
-            if (one == id)
-                out = without_strip(stock, project_.stash->papers[static_cast<std::size_t>(paper)].strip);
-        });
+    void look_up(LoadedSheet& loaded) const {
+        for (const Sheet& one : stock_)
+            if (one.id == loaded.id) {
+                loaded.outline = one.outline;
+                loaded.kind = one.kind;
+            }
         for (const TakenSheet& taken : project_.keep.taken)
-            if (taken.id == id) out = taken.outline;
-        return out;
+            if (taken.id == loaded.id) loaded.outline = taken.outline;
+        for (const OwnUse& use : plan_.papers.own)
+            if (use.sheet == loaded.id && use.what.rfind("frame ", 0) == 0 && !use.on_sheet.holes.empty()) {
+                loaded.outline = {use.on_sheet.holes.front(), {}};
+                loaded.kind = SheetKind::Gutted;
+            }
     }
 
     LoadedSheet& at(int n) { return out_[sheet_of_[static_cast<std::size_t>(n)]]; }
 
     const Project& project_;
     const Plan& plan_;
+    std::vector<Sheet> stock_;
     std::vector<std::size_t> sheet_of_;
     std::vector<LoadedSheet> out_;
 };

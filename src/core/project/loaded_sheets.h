@@ -16,6 +16,7 @@ struct LoadedSheet {
     std::string id;                             ///< as the plan has it, of the whole: "barley#1"
     std::vector<int> numbers;                   ///< into PaperFacts::sheets: itself and its parts
     Polygon outline;                            ///< without its branding strip
+    SheetKind kind = SheetKind::Full;
     std::vector<std::size_t> cuts = {};         ///< into SetOutDecisions::cuts
     std::vector<int> patches = {};              ///< that the machine cuts, into SectionFacts::patches
     std::vector<const DressPiece*> pieces = {}; ///< the same, of DressFacts

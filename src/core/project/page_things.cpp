@@ -14,10 +14,16 @@ namespace {
 
 constexpr double meets_from = 1; ///< mm2
 
+/// A photo lies on its mats: what is one thing may overlap itself.
 bool meet(const Region& a, const Region& b) {
     if (!bounds(a).meets(bounds(b))) return false;
-    const auto shared = intersect(a, b);
-    return shared && area(*shared) > meets_from;
+    for (const Polygon& p : a)
+        for (const Polygon& q : b) {
+            if (!bounds(p).meets(bounds(q))) continue;
+            const auto shared = intersect({p}, {q});
+            if (shared && area(*shared) > meets_from) return true;
+        }
+    return false;
 }
 
 /// Each by its name, with a number where one before it has that name.
@@ -111,6 +117,19 @@ PatchPlace PageThings::place_of(const Patch& patch) const {
                : PatchPlace::Behind;
 }
 
+std::string PageThings::round(int opening) const {
+    const auto o = static_cast<std::size_t>(opening);
+    const int cut_number = plan_.sections.cut_of_opening[o];
+    if (cut_number < 0) return {};
+    if (is_lattice(static_cast<std::size_t>(cut_number))) return cut(static_cast<std::size_t>(cut_number));
+    const auto& openings = plan_.sections.cut->openings;
+    for (const Patch& p : plan_.sections.patches)
+        if (place_of(p) == PatchPlace::Piece &&
+            openings[static_cast<std::size_t>(p.opening)].piece == openings[o].piece)
+            return is_there(p) ? name_of_patch(p) : std::string();
+    return {};
+}
+
 bool PageThings::is_there(const Patch& patch) const {
     const auto p = static_cast<std::size_t>(&patch - plan_.sections.patches.data());
     return p < plan_.sheets.placed.size() && plan_.sheets.placed[p].sheet >= 0;
@@ -166,7 +185,7 @@ void PageThings::put(const std::string& name, Region region) {
 void PageThings::put_patches(PatchPlace place, int cut) {
     for (const Patch& p : plan_.sections.patches)
         if (plan_.sections.cut_of_opening[static_cast<std::size_t>(p.opening)] == cut && is_there(p) &&
-            place_of(p) == place)
+            place_of(p) == place && (place != PatchPlace::Inside || !round(p.opening).empty()))
             put(name_of_patch(p), {p.outline});
 }
 
@@ -177,8 +196,10 @@ void PageThings::put(const LyingThing& thing) {
         if (layer_is_there(i)) put(layer(i), thing.outline);
         return;
     case Lying::Cut:
-        if (!is_lattice(i)) return put_patches(PatchPlace::Piece, thing.index);
-        put(cut(i), thing.outline);
+        if (is_lattice(i))
+            put(cut(i), thing.outline);
+        else
+            put_patches(PatchPlace::Piece, thing.index);
         return put_patches(PatchPlace::Inside, thing.index);
     case Lying::Mat:
     case Lying::Photo:

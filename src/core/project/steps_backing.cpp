@@ -36,7 +36,8 @@ std::vector<int> patches_behind(const StepsInMaking& s) {
     std::vector<int> out;
     const auto& patches = s.plan.sections.patches;
     for (std::size_t p = 0; p < patches.size(); ++p)
-        if (s.things.is_there(patches[p]) && s.things.place_of(patches[p]) == PatchPlace::Behind)
+        if (s.things.is_there(patches[p]) && s.things.place_of(patches[p]) == PatchPlace::Behind &&
+            !s.things.round(patches[p].opening).empty())
             out.push_back(static_cast<int>(p));
     return out;
 }
@@ -108,8 +109,12 @@ std::string how_backed(const std::vector<int>& patches, const StepsInMaking& s) 
 /// Those that lie below a patch where lips overlap: glued before it.
 std::vector<Act> laid_over(const StepsInMaking& s, int p) {
     std::vector<Act> out;
+    const std::string round = s.things.round(s.patch(p).opening);
     for (const Patch& below : s.plan.sections.patches) {
         if (below.order >= s.patch(p).order || !s.things.is_there(below) || below.rides_on >= 0) continue;
+        const PatchPlace place = s.things.place_of(below);
+        if (place != PatchPlace::Behind && place != PatchPlace::Closes) continue;
+        if (s.things.round(below.opening) != round) continue;
         if (!bounds(below.outline).meets(bounds(s.patch(p).outline))) continue;
         const auto shared = intersect({below.outline}, {s.patch(p).outline});
         if (shared && area(*shared) > lies_on_from) out.push_back({Deed::LaysOn, name_of_patch(below)});
@@ -140,7 +145,7 @@ std::size_t back(StepsInMaking& s, const std::vector<int>& patches, const Go& go
     step.rows.insert(step.rows.begin(), {"Turn", "the cut face down: it is mirrored here as it lies"});
     for (const int p : patches) {
         step.acts.push_back({Deed::Fixes, name_of_patch(s.patch(p))});
-        join(step.acts, {{Deed::Backs, s.things.cut(s.cut_of(p))}});
+        join(step.acts, {{Deed::Backs, s.things.round(s.patch(p).opening)}});
     }
     if (gluing_order_matters(s.project.sections))
         for (const int p : patches)
@@ -154,15 +159,14 @@ std::size_t back(StepsInMaking& s, const std::vector<int>& patches, const Go& go
 /// A print for every opening that shows a photo.
 void put_prints(StepsInMaking& s) {
     for (const SectionPhoto& photo : s.plan.sections.photo_sizes) {
-        const int cut = s.plan.sections.cut_of_opening[static_cast<std::size_t>(photo.opening)];
-        if (cut < 0) continue;
+        const std::string round = s.things.round(photo.opening);
+        if (round.empty()) continue;
         const std::string at = "opening " + std::to_string(photo.opening + 1);
         s.add({.key = "print:" + std::to_string(photo.opening),
                .kind = StepKind::Back,
                .what = "Trim the print for " + at + " and glue it behind",
                .time = {s.minutes().mounting, s.drying().glue, {}},
-               .acts = {{Deed::Fixes, "print:" + name_of_opening(photo.opening)},
-                        {Deed::Backs, s.things.cut(static_cast<std::size_t>(cut))}},
+               .acts = {{Deed::Fixes, "print:" + name_of_opening(photo.opening)}, {Deed::Backs, round}},
                .caution = knife_caution,
                .rows = {{"Print", format_size(photo.size.width, photo.size.height, s.project.units)}},
                .parts = {{StepPart::Kind::Opening, photo.opening}},

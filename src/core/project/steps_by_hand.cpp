@@ -14,7 +14,7 @@ namespace zesty {
 namespace {
 
 constexpr double more_than_the_page = 0.05; ///< mm
-constexpr double rough_cut = 0.5;      ///< minutes for a piece that is trimmed later
+constexpr double rough_cut = 0.5;           ///< minutes for a piece that is trimmed later
 
 const OwnUse* frame_from_stash(const StepsInMaking& s, std::size_t leaf) {
     const std::string what = "frame " + std::to_string(leaf + 1);
@@ -206,10 +206,13 @@ void cut_labels(StepsInMaking& s) {
 
 } // namespace
 
-void add_hand_cutting(StepsInMaking& s) {
+void add_frame_cutting(StepsInMaking& s) {
     gut_frame(s);
     trim_frame(s);
     cut_strips(s);
+}
+
+void add_hand_cutting(StepsInMaking& s) {
     cut_patches(s);
     cut_pieces(s);
     cut_labels(s);

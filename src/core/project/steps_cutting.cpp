@@ -190,18 +190,17 @@ void cut_sheet(StepsInMaking& s, const LoadedSheet& sheet) {
     const int first = sheet.numbers.front();
     const std::string name = sheet_in_words(s.project, s.plan, first);
     const Box box = bounds(sheet.outline);
-    s.add(
-        {.key = "sheet:" + sheet.id,
-         .kind = StepKind::MachineCut,
-         .what = "Cut " + in_a_row(loading.what) + " from " + name,
-         .time = {s.minutes().loading, s.machine_minutes(loading.length, loading.contours), {}, true, true},
-         .acts = std::move(loading.acts),
-         .caution = machine_caution,
-         .rows = {{"Sheet", std::string(name_of(s.plan.papers.sheets[static_cast<std::size_t>(first)].kind)) +
-                                ", " + format_size(box.width(), box.height(), s.project.units)}},
-         .parts = std::move(loading.parts),
-         .needs = {name, "cutting machine and its cutting mat"},
-         .waiting = "the machine cuts"});
+    s.add({.key = "sheet:" + sheet.id,
+           .kind = StepKind::MachineCut,
+           .what = "Cut " + in_a_row(loading.what) + " from " + name,
+           .time = {s.minutes().loading, s.machine_minutes(loading.length, loading.contours), {}, true, true},
+           .acts = std::move(loading.acts),
+           .caution = machine_caution,
+           .rows = {{"Sheet", std::string(name_of(sheet.kind)) + ", " +
+                                  format_size(box.width(), box.height(), s.project.units)}},
+           .parts = std::move(loading.parts),
+           .needs = {name, "cutting machine and its cutting mat"},
+           .waiting = "the machine cuts"});
 }
 
 void cut_acetate(StepsInMaking& s) {

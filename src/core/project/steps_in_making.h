@@ -41,6 +41,7 @@ std::vector<Act> fixed(const std::string& thing, const std::vector<std::string>&
 void join(std::vector<Act>& all, std::vector<Act> more);
 
 // The chapters, in the order in which they are added.
+void add_frame_cutting(StepsInMaking& s);
 void add_cutting(StepsInMaking& s);
 void add_hand_cutting(StepsInMaking& s);
 /// For those who lay the photos down first.

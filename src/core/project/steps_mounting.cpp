@@ -143,9 +143,9 @@ void set_cut(StepsInMaking& s, std::size_t c) {
 void set_in(StepsInMaking& s, std::size_t c) {
     std::vector<int> patches;
     for (std::size_t p = 0; p < s.plan.sections.patches.size(); ++p)
-        if (const Patch& patch = s.plan.sections.patches[p]; s.things.is_there(patch) &&
-                                                             s.things.place_of(patch) == PatchPlace::Inside &&
-                                                             s.cut_of(static_cast<int>(p)) == c)
+        if (const Patch& patch = s.plan.sections.patches[p];
+            s.things.is_there(patch) && s.things.place_of(patch) == PatchPlace::Inside &&
+            s.cut_of(static_cast<int>(p)) == c && !s.things.round(patch.opening).empty())
             patches.push_back(static_cast<int>(p));
     if (patches.empty()) return;
     BuildStep step = gluing_step(s, patches);
@@ -159,7 +159,7 @@ void set_in(StepsInMaking& s, std::size_t c) {
     for (const int p : patches) {
         const std::string name = name_of_patch(s.patch(p));
         join(step.acts, fixed(name, s.things.below(name)));
-        join(step.acts, {{Deed::LaysOn, s.things.cut(c)}});
+        join(step.acts, {{Deed::LaysOn, s.things.round(s.patch(p).opening)}});
     }
     s.add(std::move(step));
 }

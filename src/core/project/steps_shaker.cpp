@@ -21,9 +21,8 @@ int closing_patch(const StepsInMaking& s, const Shaker& shaker) {
 }
 
 void make_shaker(StepsInMaking& s, const Shaker& shaker) {
-    const int cut = s.plan.sections.cut_of_opening[static_cast<std::size_t>(shaker.opening)];
-    if (cut < 0) return;
-    const Act behind{Deed::Backs, s.things.cut(static_cast<std::size_t>(cut))};
+    const Act behind{Deed::Backs, s.things.round(shaker.opening)};
+    if (behind.thing.empty()) return;
     const std::string at = "opening " + std::to_string(shaker.opening + 1);
     const std::string key = "shaker:" + std::to_string(shaker.opening);
     const std::string thing = "shaker:" + name_of_opening(shaker.opening);

@@ -10,7 +10,7 @@ namespace zesty {
 namespace {
 
 constexpr double same_place_within = 0.05; ///< mm
-constexpr double same_area = 1;      ///< mm2
+constexpr double same_area = 1;            ///< mm2
 
 bool same_shape(const Polygon& a, const Polygon& b) {
     const Box p = bounds(a);

@@ -6,7 +6,6 @@
 #include "io/guide/chapters/chapters.h"
 
 #include <QFontMetricsF>
-#include <numeric>
 
 namespace zesty::guide {
 
@@ -126,19 +125,15 @@ void print_trimming(GuidePaper& g) {
 }
 
 void print_steps(GuidePaper& g) {
-    const std::vector<BuildStep> steps = build_steps(g.project, g.plan);
-    const Timetable times = timetable(
-        times_of(steps), TableTime{g.project.build.pairs, spans_of(g.project.build, 0)}, g.project.seed);
-    std::vector<std::size_t> order(steps.size());
-    std::iota(order.begin(), order.end(), std::size_t{0});
-    std::stable_sort(order.begin(), order.end(),
-                     [&](std::size_t a, std::size_t b) { return times.start[a] < times.start[b]; });
+    const std::vector<BuildStep> steps = work_now(build_steps(g.project, g.plan), g.project.build,
+                                                  last_logged(g.project.build), g.project.seed)
+                                             .steps;
     Column column(
         g, words(g.project.title) + ": step by step",
         "To tick off, in an order that wastes no waiting: minutes of work + minutes until it is dry. "
         "Makers' instructions come first.");
     QString last_caution;
-    for (const std::size_t i : order) {
+    for (std::size_t i = 0; i < steps.size(); ++i) {
         // The same caution over and over is read no more.
         const QString caution = words(steps[i].caution);
         print_step(g, column, steps[i], i + 1, caution == last_caution ? QString() : caution);

@@ -36,7 +36,7 @@ protected:
 
 TEST_F(BuildByCommand, StepsAreStartedPausedAndTickedOffWithTheirTimes) {
     EXPECT_EQ(build({"--start", "cut:"}).code, 0);
-    EXPECT_EQ(zesty({"build", page_, "--stash", "none", "--done", "2", "--at", "2026-11-28T19:05"}).code, 0);
+    EXPECT_EQ(zesty({"build", page_, "--stash", "none", "--done", "1", "--at", "2026-11-28T19:05"}).code, 0);
     EXPECT_EQ(decided().log.at("cut:").worked, 300);
     const Ran ran = zesty({"build", page_, "--stash", "none", "--json", "--at", "2026-11-28T19:06"});
     ASSERT_EQ(ran.code, 0) << ran.err;

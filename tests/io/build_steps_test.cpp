@@ -91,7 +91,8 @@ TEST(BuildSteps, APhotoIsTuckedBeforeItsCutAndALayerLiesUnderIt) {
     const std::size_t cut = step(steps, "Glue cut 1");
     ASSERT_LT(std::max({tucked, street, cut}), steps.size());
     EXPECT_TRUE(waits_for(steps, cut, tucked));
-    EXPECT_TRUE(waits_for(steps, cut, street));
+    EXPECT_TRUE(waits_for(steps, step(steps, "Set Nell on its foam"), street)) << "what lies on it";
+    EXPECT_EQ(steps[street].acts.back(), (Act{Deed::LaysOn, "base:1"}));
     EXPECT_LT(step(steps, "Put foam behind cut 2"), steps.size());
 }
 

@@ -180,6 +180,9 @@ Work work_now(std::vector<BuildStep> steps, const BuildDecisions& decided, std::
     std::stable_sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
         return log_of(steps[a], decided).done < log_of(steps[b], decided).done;
     });
+    // What somebody is at comes before what nobody has begun.
+    std::stable_partition(out.now.order.begin(), out.now.order.end(),
+                          [&](std::size_t i) { return out.now.steps[i].state == StepState::Running; });
     order.insert(order.end(), out.now.order.begin(), out.now.order.end());
     std::vector<std::size_t> place(steps.size());
     for (std::size_t k = 0; k < order.size(); ++k) place[order[k]] = k;

@@ -45,7 +45,7 @@ BuildNow build_now(const std::vector<BuildStep>& steps, const BuildDecisions& de
                    unsigned seed = 1);
 
 /// The steps in the order in which they are done, from which their numbers come: those that are done in the order
-/// they were ticked off, then the others as they come. Ticking off never gives a step that is done another number.
+/// they were ticked off, what somebody is at, then the others as they come. Ticking off never gives a step that is done another number.
 struct Work {
     std::vector<BuildStep> steps;
     BuildNow now; ///< of these; its order is theirs

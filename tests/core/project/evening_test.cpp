@@ -5,6 +5,7 @@
 #include "core/project/planner.h"
 #include "support/full_page.h"
 #include "support/pages.h"
+#include "support/sheets_once.h"
 #include "support/table.h"
 
 #include <cstdlib>
@@ -23,7 +24,7 @@ int evenings() {
 
 } // namespace
 
-TEST(Evening, IsPlayedWithoutAStepThatCannotBeDone) {
+TEST(Evening, IsPlayedWithoutAStepThatCannotBeDoneAndASheetIsCutOnce) {
     std::size_t steps = 0, violations = 0;
     int planned = 0;
     for (int seed = 1; seed <= evenings(); ++seed) {
@@ -33,11 +34,14 @@ TEST(Evening, IsPlayedWithoutAStepThatCannotBeDone) {
         ++planned;
         const std::size_t all = build_steps(page, *plan).size();
         steps += all;
+        const std::string where = "page " + std::to_string(seed);
+        testing::expect_sheets_cut_once(page, *plan, where);
+        testing::expect_rest_given_back(page, *plan, where);
         const std::size_t ticked =
             seed % 2 ? 0 : std::mt19937(static_cast<unsigned>(seed))() % std::max<std::size_t>(1, all);
         for (const std::string& said : testing::played(page, *plan, ticked)) {
             ++violations;
-            ADD_FAILURE() << "page " << seed << ": " << said;
+            ADD_FAILURE() << where << ": " << said;
         }
     }
     std::cout << "[ evenings ] " << planned << " pages, " << steps << " steps, " << violations

@@ -92,7 +92,7 @@ TEST(BuildSteps, APhotoIsTuckedBeforeItsCutAndALayerLiesUnderIt) {
     ASSERT_LT(std::max({tucked, street, cut}), steps.size());
     EXPECT_TRUE(waits_for(steps, cut, tucked));
     EXPECT_TRUE(waits_for(steps, step(steps, "Set Nell on its foam"), street)) << "what lies on it";
-    EXPECT_EQ(steps[street].acts.back(), (Act{Deed::LaysOn, "base:1"}));
+    EXPECT_EQ(steps[street].deeds.back(), (StepDeed{Deed::LaysOn, "base:1"}));
     EXPECT_LT(step(steps, "Put foam behind cut 2"), steps.size());
 }
 

@@ -291,8 +291,8 @@ void Table::play(const BuildStep& step, double start) {
     const double end = start + step.time.hands + step.time.dries;
     done_.insert(step.key);
     std::set<std::string> fixes;
-    for (const Act& act : step.acts)
-        if (act.deed == Deed::Fixes || act.deed == Deed::Mats) fixes.insert(act.thing);
+    for (const StepDeed& deed : step.deeds)
+        if (deed.deed == Deed::Fixes || deed.deed == Deed::Mats) fixes.insert(deed.thing);
     const auto makes = made_by(step);
     for (const std::string& name : taken_by(step)) {
         Thing* thing = there(step, name, start);

@@ -42,7 +42,7 @@ void Autosaver::keep() {
     if (!document_.changed()) return;
     const auto plan = state_.own_plan();
     QMetaObject::invokeMethod(&hands_, [this, project = document_.project(), path = document_.path(), plan] {
-        const QImage page = plan ? page_picture(project, *plan, picture_px) : QImage();
+        const QImage page = plan ? page_picture(*plan->of, *plan, picture_px) : QImage();
         const auto done = autosave_.keep(project, path, page);
         QMetaObject::invokeMethod(this, [this, done] {
             if (done)

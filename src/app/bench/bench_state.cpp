@@ -1,5 +1,7 @@
 #include "app/bench/bench_state.h"
 
+#include <utility>
+
 namespace zesty {
 
 BenchState::BenchState(QObject* parent)
@@ -32,7 +34,20 @@ void BenchState::show_plan(std::shared_ptr<const Plan> plan, std::shared_ptr<con
     if (!selected_.empty() && *selected_.rbegin() >= openings) select({});
     if (hovered_ >= openings) hovered_ = -1;
     if (drawer_->picked() >= static_cast<int>(plan_->papers.uses.size())) drawer_->pick(-1);
+    plan_is_current_ = true;
     emit plan_changed();
+    if (plan_->sheets.done || !plan_->sections.cut) run_waiting();
+}
+
+void BenchState::when_planned(QObject* asker, std::function<void(std::shared_ptr<const Plan>)> job) {
+    std::erase_if(waiting_, [&](const Waiting& w) { return !w.asker || w.asker == asker; });
+    waiting_.push_back({asker, std::move(job)});
+    if (plan_ && plan_is_current_ && (plan_->sheets.done || !plan_->sections.cut)) run_waiting();
+}
+
+void BenchState::run_waiting() {
+    for (const Waiting& w : std::exchange(waiting_, {}))
+        if (w.asker) w.job(plan_);
 }
 
 void BenchState::select(std::set<int> openings) {

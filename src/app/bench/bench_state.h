@@ -11,7 +11,9 @@
 
 #include <QImage>
 #include <QObject>
+#include <QPointer>
 #include <QStringList>
+#include <functional>
 #include <optional>
 #include <set>
 
@@ -59,6 +61,13 @@ public:
     const std::shared_ptr<const Plan>& shared_plan() const;
     /// That of what is decided.
     std::shared_ptr<const Plan> own_plan() const { return plan_; }
+    /// Runs `job` with a plan of what is decided now: at once, or when that is there, unless the asker has
+    /// gone or asked for another by then. Its project is Plan::of.
+    void when_planned(QObject* asker, std::function<void(std::shared_ptr<const Plan>)> job);
+    /// Something has been decided since the plan was made; or no plan could be made of it.
+    void plan_is_stale() { plan_is_current_ = false; }
+    void no_plan() { waiting_.clear(); }
+    bool plan_is_current() const { return plan_is_current_; }
     const std::shared_ptr<const Textures>& textures() const { return textures_; }
     /// What setting the cut in hand out came to; null until there is a plan with it.
     const SetOut* set_out_in_hand(const Project& project) const;
@@ -96,7 +105,15 @@ private:
     InDrawer* drawer_;
     SwatchPictures* swatch_pictures_;
     Waypoint waypoint_ = Waypoint::SetOut;
+    struct Waiting {
+        QPointer<QObject> asker;
+        std::function<void(std::shared_ptr<const Plan>)> job;
+    };
+    void run_waiting();
+
     std::shared_ptr<const Plan> plan_;
+    bool plan_is_current_ = false;
+    std::vector<Waiting> waiting_;
     std::shared_ptr<const Textures> textures_ = std::make_shared<const Textures>();
     std::set<int> selected_;
     int hovered_ = -1;

@@ -196,7 +196,10 @@ void BenchWindow::connect_worker() {
         if (std::exchange(fit_next_, false)) page_->fit();
         refresh();
     });
-    connect(&worker_, &Worker::plan_failed, this, [this](const QString& m) { say(m, true); });
+    connect(&worker_, &Worker::plan_failed, this, [this](const QString& m) {
+        state_.no_plan();
+        say(m, true);
+    });
     connect(&worker_, &Worker::failed, this, [this](const QString& m) { say(m, true); });
 }
 
@@ -255,6 +258,7 @@ void BenchWindow::replan() {
     papers_->follow_aims();
     if (worker_.proposing()) worker_.stop_proposing();
     state_.offers().set({});
+    state_.plan_is_stale();
     wanted_plan_ = worker_.plan(document_.project(), state_.waypoint() == Waypoint::SetOut);
     show_middle();
     refresh();

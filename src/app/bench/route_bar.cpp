@@ -98,9 +98,8 @@ void RouteBar::refresh() {
     stops_[static_cast<std::size_t>(state_.waypoint())]->setChecked(true);
     const Plan* plan = state_.plan();
     if (!plan) return;
-    const Project& project = state_.offers().shown() ? state_.offers().shown()->project : document_.project();
     for (std::size_t i = 0; i < stops_.size(); ++i)
-        static_cast<Stop*>(stops_[i])->say(waypoints_[i]->answer(project, *plan),
+        static_cast<Stop*>(stops_[i])->say(waypoints_[i]->answer(*plan->of, *plan),
                                            waypoints_[i]->in_trouble(*plan));
 }
 

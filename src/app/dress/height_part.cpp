@@ -103,7 +103,7 @@ std::vector<HeightPart::Held> HeightPart::things() const {
     std::vector<Held> out;
     const Plan* plan = state_.plan();
     if (!plan) return out;
-    const Project& p = document_.project();
+    const Project& p = *plan->of;
     const DressNow now = dress_now(p, *plan);
     for (const LyingThing& thing : pile_of(now)) {
         if (thing.what == Lying::Mat) continue;

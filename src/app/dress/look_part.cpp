@@ -99,7 +99,7 @@ void LookPart::refresh() {
     const Plan* plan = state_.plan();
     if (!plan) return;
     balance_->setText(balance_in_words(plan->dress.balance));
-    const auto missing = missing_of(document_.project(), *plan);
+    const auto missing = missing_of(*plan->of, *plan);
     missing_->setText(missing.empty() ? QString("Finished? Nothing is missing.")
                                       : "Finished? Missing: " + words(in_a_row(missing)) + ".");
 }

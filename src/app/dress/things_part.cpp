@@ -247,16 +247,17 @@ std::shared_ptr<std::atomic<bool>> ThingsPart::begin_question() {
 }
 
 void ThingsPart::ask_what_fits() {
-    const auto plan = state_.own_plan();
-    if (!plan) return;
-    const Project p = document_.project();
+    state_.when_planned(this, [this](std::shared_ptr<const Plan> plan) { what_fits_in(std::move(plan)); });
+}
+
+void ThingsPart::what_fits_in(std::shared_ptr<const Plan> plan) {
     std::optional<Point> at = clicked_;
     if (!state_.selected().empty()) at = plan->middle_of(*state_.selected().begin());
     if (!at) {
         says_->setText("Click the opening or the free place first.");
         return;
     }
-    const auto place = place_at(p, *plan, *at);
+    const auto place = place_at(*plan->of, *plan, *at);
     place_ = place;
     emit in_hand_changed();
     if (!place) {
@@ -264,8 +265,8 @@ void ThingsPart::ask_what_fits() {
         return;
     }
     says_->setText("Trying what there is.");
-    worker_.think(this, [this, p, plan, place, stop = begin_question(), number = ++asked_](Planner&) {
-        auto found = what_fits(p, *plan, *place, [stop] { return stop->load(); });
+    worker_.think(this, [this, plan, place, stop = begin_question(), number = ++asked_](Planner&) {
+        auto found = what_fits(*plan->of, *plan, *place, [stop] { return stop->load(); });
         return std::function<void()>([this, found = std::move(found), number] {
             if (number != asked_ || stop_->load()) return;
             things_found_ = found;
@@ -276,18 +277,18 @@ void ThingsPart::ask_what_fits() {
 }
 
 void ThingsPart::ask_where_it_fits() {
-    const auto plan = state_.own_plan();
     const Embellishment* e = chosen();
-    if (!plan || !e) return;
+    if (!e) return;
     says_->setText("Trying every place.");
-    worker_.think(this, [this, p = document_.project(), plan, id = e->id, stop = begin_question(),
-                         number = ++asked_](Planner&) {
-        auto found = where_it_fits(p, *plan, id, [stop] { return stop->load(); });
-        return std::function<void()>([this, id, found = std::move(found), number] {
-            if (number != asked_ || stop_->load()) return;
-            places_found_ = found;
-            places_for_ = id;
-            show_found();
+    state_.when_planned(this, [this, id = e->id](std::shared_ptr<const Plan> plan) {
+        worker_.think(this, [this, plan, id, stop = begin_question(), number = ++asked_](Planner&) {
+            auto found = where_it_fits(*plan->of, *plan, id, [stop] { return stop->load(); });
+            return std::function<void()>([this, id, found = std::move(found), number] {
+                if (number != asked_ || stop_->load()) return;
+                places_found_ = found;
+                places_for_ = id;
+                show_found();
+            });
         });
     });
 }

@@ -24,6 +24,7 @@ public:
     void take_on_page(int placed);
     /// Asks what fits the opening selected, or the free place round the last place that was clicked.
     void ask_what_fits();
+    void what_fits_in(std::shared_ptr<const Plan> plan);
     void ask_where_it_fits();
     void clicked_at(Point at) { clicked_ = at; }
     /// What was found for the place asked about; nothing before.

@@ -212,7 +212,7 @@ QString TitlePart::figures(const TitleFacts& t) const {
 
 void TitlePart::show_sets(int title) {
     const Plan* plan = state_.plan();
-    const Project& p = document_.project();
+    const Project& p = plan ? *plan->of : document_.project();
     const Stash& stash = stash_at_hand(p);
     set_ids_.clear();
     QStringList rows;

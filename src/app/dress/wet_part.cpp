@@ -135,11 +135,11 @@ void WetPart::pick_colour() {
 }
 
 void WetPart::take_drop_outs() {
-    const auto plan = state_.own_plan();
-    if (!plan) return;
-    const int cut = std::max(0, state_.in_hand().cut(document_.project()));
-    document_.change("Add drop-outs to the drawer",
-                     [&](Project& p) { zesty::take_drop_outs(p, *plan, {cut}); });
+    state_.when_planned(this, [this](std::shared_ptr<const Plan> plan) {
+        const int cut = std::max(0, state_.in_hand().cut(document_.project()));
+        document_.change("Add drop-outs to the drawer",
+                         [&](Project& p) { zesty::take_drop_outs(p, *plan, {cut}); });
+    });
 }
 
 QString WetPart::says(int zone) const {

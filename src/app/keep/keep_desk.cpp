@@ -59,23 +59,23 @@ void KeepDesk::ask() {
     }
     const quint64 number = ++asked_;
     const bool first = records().empty();
-    bench_.worker.think(
-        this, [this, number, plan, first, page = project()](Planner&) -> std::function<void()> {
-            const auto steps = build_steps(page, *plan);
-            FinishLook look;
-            look.all = finishing_of(page, *plan, FinishWhat::Everything, steps);
-            look.papers = before_and_after(page, look.all);
-            look.embellishments = embellishments_left(page, look.all);
-            look.letters = letters_left(page, look.all);
-            if (first && plan->sections.cut) look.page = page_picture(page, *plan, 2 * card_picture);
-            look.some_cut = !finishing_of(page, *plan, FinishWhat::WhatIsCut, steps).nothing();
-            return [this, number, look = std::move(look)]() mutable {
-                if (number != asked_) return;
-                answered_ = number;
-                look_ = std::move(look);
-                emit changed();
-            };
-        });
+    bench_.worker.think(this, [this, number, plan, first](Planner&) -> std::function<void()> {
+        const Project& page = *plan->of;
+        const auto steps = build_steps(page, *plan);
+        FinishLook look;
+        look.all = finishing_of(page, *plan, FinishWhat::Everything, steps);
+        look.papers = before_and_after(page, look.all);
+        look.embellishments = embellishments_left(page, look.all);
+        look.letters = letters_left(page, look.all);
+        if (first && plan->sections.cut) look.page = page_picture(page, *plan, 2 * card_picture);
+        look.some_cut = !finishing_of(page, *plan, FinishWhat::WhatIsCut, steps).nothing();
+        return [this, number, look = std::move(look)]() mutable {
+            if (number != asked_) return;
+            answered_ = number;
+            look_ = std::move(look);
+            emit changed();
+        };
+    });
 }
 
 void KeepDesk::look_at_shelf() {
@@ -168,12 +168,15 @@ void KeepDesk::take(FinishedPage made, const Project& of, const QString& intenti
 }
 
 void KeepDesk::finish(FinishWhat what) {
-    const auto plan = bench_.state.own_plan();
-    if (!plan || !plan->sheets.done) return;
+    bench_.state.when_planned(
+        this, [this, what](std::shared_ptr<const Plan> plan) { finish_by(std::move(plan), what); });
+}
+
+void KeepDesk::finish_by(std::shared_ptr<const Plan> plan, FinishWhat what) {
     ++waiting_;
     const std::string file = page_key(bench_.document.path());
     bench_.worker.think(
-        this, [this, plan, what, file, day = today(), page = project()](Planner&) -> std::function<void()> {
+        this, [this, plan, what, file, day = today(), page = *plan->of](Planner&) -> std::function<void()> {
             auto made = finished_page(page, *plan, what, day, file);
             return [this, page, what, made = std::move(made)]() mutable {
                 --waiting_;
@@ -187,11 +190,13 @@ void KeepDesk::finish(FinishWhat what) {
 }
 
 void KeepDesk::put_back() {
-    const auto plan = bench_.state.own_plan();
-    if (!plan) return;
+    bench_.state.when_planned(this, [this](std::shared_ptr<const Plan> plan) { put_back_by(std::move(plan)); });
+}
+
+void KeepDesk::put_back_by(std::shared_ptr<const Plan> plan) {
     ++waiting_;
     const std::string file = page_key(bench_.document.path());
-    bench_.worker.think(this, [this, plan, file, page = project()](Planner&) -> std::function<void()> {
+    bench_.worker.think(this, [this, plan, file, page = *plan->of](Planner&) -> std::function<void()> {
         auto made = page_put_back(page, *plan, file);
         return [this, page, made = std::move(made)]() mutable {
             --waiting_;

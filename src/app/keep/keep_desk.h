@@ -81,6 +81,8 @@ signals:
     void page_begun(const zesty::Project& page);
 
 private:
+    void finish_by(std::shared_ptr<const Plan> plan, FinishWhat what);
+    void put_back_by(std::shared_ptr<const Plan> plan);
     void ask();
     void look_at_shelf();
     void catch_up();

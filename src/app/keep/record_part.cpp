@@ -192,10 +192,10 @@ void RecordPart::show_times() {
 }
 
 void RecordPart::take_drop_outs_of_cuts() {
-    const auto plan = state_.own_plan();
-    if (!plan) return;
-    document_.change("Add drop-outs to the drawer",
-                     [&](Project& p) { take_drop_outs(p, *plan, cuts_from_elsewhere(p)); });
+    state_.when_planned(this, [this](std::shared_ptr<const Plan> plan) {
+        document_.change("Add drop-outs to the drawer",
+                         [&](Project& p) { take_drop_outs(p, *plan, cuts_from_elsewhere(p)); });
+    });
 }
 
 void RecordPart::refresh() {

@@ -73,7 +73,7 @@ void PageView::move_view_to(QPointF origin) {
 }
 
 const Project& PageView::shown_project() const {
-    return state_.offers().shown() ? state_.offers().shown()->project : document_.project();
+    return state_.plan() ? *state_.plan()->of : document_.project();
 }
 
 bool PageView::something_to_show() const {
@@ -167,8 +167,6 @@ void PageView::ask_for_base() {
         size(), devicePixelRatioF(), theme::bench,
         [map = map_, look, seen, kept, plan = state_.shared_plan(), textures = state_.textures(),
          project = shown_project(),
-         own =
-             state_.offers().compared_with() ? state_.offers().compared_with()->project : document_.project(),
          own_plan =
              state_.offers().compared_with() ? state_.offers().compared_with()->plan : state_.own_plan(),
          compared = state_.offers().compared_at()](QPainter& painter) {
@@ -190,7 +188,7 @@ void PageView::ask_for_base() {
             painter.restore();
             if (!compared || !own_plan) return;
             painter.setClipRect(QRectF(line, 0, width - line, project.set_out.page.full_height()));
-            paint_page(painter, own, *own_plan, *textures, look);
+            paint_page(painter, *own_plan->of, *own_plan, *textures, look);
         },
         [seen](QImage image) { return as_seen(image, seen); });
     asked_map_ = map_;

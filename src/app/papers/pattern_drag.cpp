@@ -10,7 +10,7 @@ namespace {
 
 /// Moves the pattern from where it is in `plan`: a decision, so that the patch is cut there.
 void move_pattern(const PageHands& hands, const Plan& plan, int opening, Point from, Point to, int drag) {
-    const auto wish = moved_pattern(hands.document.project(), plan, opening, from, to);
+    const auto wish = moved_pattern(*plan.of, plan, opening, from, to);
     if (!wish) return;
     const Spot section = plan.sections.all[plan.sections.of_opening[opening]].id;
     hands.document.change(

@@ -78,7 +78,7 @@ void DividePart::divide_selection() {
     document_.change("Divide the opening", [&](Project& p) {
         if (!about || !goes_about_a_place()) return divide(p, spots, division());
         for (const int o : state_.selected())
-            divide(p, plan->spots_of({o}), about_place(p, *plan, o, division(), *about));
+            divide(p, plan->spots_of({o}), about_place(*plan->of, *plan, o, division(), *about));
     });
 }
 
@@ -93,7 +93,7 @@ void DividePart::divide_base() {
         if (divided)
             undivide(p, {base_spot});
         else if (const auto& about = state_.tools().middle(); about && goes_about_a_place() && state_.plan())
-            divide(p, {base_spot}, about_place(p, *state_.plan(), -1, division(), *about));
+            divide(p, {base_spot}, about_place(*state_.plan()->of, *state_.plan(), -1, division(), *about));
         else
             divide(p, {base_spot}, division());
     });

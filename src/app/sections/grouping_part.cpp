@@ -190,7 +190,7 @@ void GroupingPart::refresh() {
                                                 .arg(openings)
                                                 .arg(counted(sections.size(), "section", "sections")));
         numbers_->setText(openings == 1
-                              ? about_opening(project, *plan, *state_.selected().begin()).section(": ", 1)
+                              ? about_opening(*plan->of, *plan, *state_.selected().begin()).section(": ", 1)
                               : QString("Make them one section to give them one paper."));
         const bool mixed = std::any_of(sections.begin(), sections.end(), [&](Spot s) {
             return project.sections.choice(s).treatment != c.treatment;
@@ -209,7 +209,7 @@ void GroupingPart::refresh() {
         summary_->setText("No patches yet.");
         return;
     }
-    summary_->setText(about_patches(project, *plan));
+    summary_->setText(about_patches(*plan->of, *plan));
 }
 
 } // namespace zesty

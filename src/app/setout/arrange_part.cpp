@@ -91,13 +91,14 @@ ArrangePart::ArrangePart(Document& document, BenchState& state, Actions& actions
 }
 
 void ArrangePart::ask() {
-    const auto plan = state_.own_plan();
-    if (!plan) return;
     says_->setText("Trying arrangements.");
     says_->show();
-    const Project p = document_.project();
-    worker_.think(this, [this, p, plan, move = cuts_move_->isChecked(), textures = state_.textures(),
-                         number = ++asked_](Planner& planner) {
+    state_.when_planned(this, [this](std::shared_ptr<const Plan> plan) { ask_of(std::move(plan)); });
+}
+
+void ArrangePart::ask_of(std::shared_ptr<const Plan> plan) {
+    worker_.think(this, [this, p = *plan->of, plan, move = cuts_move_->isChecked(),
+                         textures = state_.textures(), number = ++asked_](Planner& planner) {
         const auto found = arranged_pages(p, *plan, move);
         std::vector<QImage> pictures;
         if (found) {

@@ -18,6 +18,7 @@ class ArrangePart : public PanelPart {
 public:
     ArrangePart(Document& document, BenchState& state, Actions& actions, Worker& worker, QWidget* parent);
     void ask();
+    void ask_of(std::shared_ptr<const Plan> plan);
 
 private:
     void refresh() override;

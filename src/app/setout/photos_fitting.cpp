@@ -115,15 +115,18 @@ void PhotosPart::fit_photo() {
 }
 
 void PhotosPart::put_into_openings() {
-    const Project p = document_.project();
-    const auto plan = state_.own_plan();
-    if (!plan) return;
+    state_.when_planned(this,
+                        [this](std::shared_ptr<const Plan> plan) { put_into_openings_by(std::move(plan)); });
+}
+
+void PhotosPart::put_into_openings_by(std::shared_ptr<const Plan> plan) {
+    const Project& p = *plan->of;
     std::vector<int> photos;
     for (std::size_t i = 0; i < p.set_out.photos.size(); ++i) photos.push_back(static_cast<int>(i));
     const std::vector<int> openings(state_.selected().begin(), state_.selected().end());
     const IntoOpenings how{static_cast<double>(tilt_->value()), punched_->isChecked()};
-    worker_.think(this, [this, p, plan, photos, openings, how](Planner&) {
-        const auto found = photos_into_openings(p, *plan, photos, openings, how);
+    worker_.think(this, [this, plan, photos, openings, how](Planner&) {
+        const auto found = photos_into_openings(*plan->of, *plan, photos, openings, how);
         return std::function<void()>([this, found] {
             if (!found) {
                 into_says_->setText(words(sentence(found.error().message)));

@@ -25,6 +25,7 @@ public:
     void cover_opening();
     /// All photos into the openings that are selected, or into the best of all.
     void put_into_openings();
+    void put_into_openings_by(std::shared_ptr<const Plan> plan);
 
 private:
     void build_adding();

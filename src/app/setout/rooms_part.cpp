@@ -74,17 +74,16 @@ void RoomsPart::build_list() {
 }
 
 void RoomsPart::ask() {
-    const auto plan = state_.own_plan();
-    if (!plan) return;
     says_->setText("Trying it out.");
-    const Project p = document_.project();
-    answered_for_ = p;
-    worker_.think(this, [this, p, plan, number = ++asked_](Planner&) {
-        const auto answer = all_fit(p, *plan);
-        return std::function<void()>([this, number, answer] {
-            if (number != asked_) return;
-            const std::string said = answer ? answer->in_words : sentence(answer.error().message);
-            says_->setText(words(said));
+    answered_for_ = document_.project();
+    state_.when_planned(this, [this](std::shared_ptr<const Plan> plan) {
+        worker_.think(this, [this, plan, number = ++asked_](Planner&) {
+            const auto answer = all_fit(*plan->of, *plan);
+            return std::function<void()>([this, number, answer] {
+                if (number != asked_) return;
+                const std::string said = answer ? answer->in_words : sentence(answer.error().message);
+                says_->setText(words(said));
+            });
         });
     });
 }

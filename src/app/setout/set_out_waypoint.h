@@ -3,6 +3,7 @@
 
 #include "app/bench/waypoint_view.h"
 #include "app/bench/wording.h"
+#include "io/drawing_import.h"
 
 namespace zesty {
 

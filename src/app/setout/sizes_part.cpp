@@ -144,11 +144,15 @@ void SizesPart::count_on_cutting_mat() {
 }
 
 void SizesPart::lay_on_cutting_mats() {
-    const Project project = document_.project();
-    const auto plan = state_.own_plan();
-    if (!plan || !plan->sections.cut) return;
+    state_.when_planned(this,
+                        [this](std::shared_ptr<const Plan> plan) { lay_on_mats_by(std::move(plan)); });
+}
+
+void SizesPart::lay_on_mats_by(std::shared_ptr<const Plan> plan) {
+    if (!plan->sections.cut) return;
     fits_->setText("Laying the cuts on cutting mats.");
-    worker_.think(this, [this, project, plan](Planner&) {
+    worker_.think(this, [this, plan](Planner&) {
+        const Project& project = *plan->of;
         auto shown = std::make_shared<ShownCuttingMats>(
             ShownCuttingMats{{},
                              plan->sections.cut,

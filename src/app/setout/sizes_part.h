@@ -23,6 +23,7 @@ private:
     void ask_for_ladder();
     void count_on_cutting_mat();
     void lay_on_cutting_mats();
+    void lay_on_mats_by(std::shared_ptr<const Plan> plan);
     void set_cutting_mat(double CuttingMat::*side, const char* intention, double mm);
     void tell();
     void grow(const QString& intention, double factor);

@@ -40,13 +40,16 @@ WhichPhotoPart::WhichPhotoPart(Document& document, BenchState& state, Actions& a
 }
 
 void WhichPhotoPart::ask() {
-    const auto plan = state_.own_plan();
-    const Project p = document_.project();
+    state_.when_planned(this, [this](std::shared_ptr<const Plan> plan) { ask_of(std::move(plan)); });
+}
+
+void WhichPhotoPart::ask_of(std::shared_ptr<const Plan> plan) {
+    const Project& p = *plan->of;
     const int photo = state_.in_hand().photo(p);
-    if (!plan || photo < 0) return;
+    if (photo < 0) return;
     answered_for_ = p.set_out.photos[static_cast<std::size_t>(photo)];
-    worker_.think(this, [this, p, plan, photo, number = ++asked_](Planner&) {
-        const auto ways = which_photo(p, *plan, photo);
+    worker_.think(this, [this, plan, photo, number = ++asked_](Planner&) {
+        const auto ways = which_photo(*plan->of, *plan, photo);
         return std::function<void()>([this, ways, number] {
             if (number != asked_) return;
             ways_ = ways ? *ways : std::vector<WayToPrint>{};

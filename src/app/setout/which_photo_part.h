@@ -17,6 +17,7 @@ public:
 private:
     void refresh() override;
     void ask();
+    void ask_of(std::shared_ptr<const Plan> plan);
     void show_ways();
     void take();
 

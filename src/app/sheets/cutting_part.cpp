@@ -114,15 +114,15 @@ void CuttingPart::count_pages() {
         return;
     }
     const PrinterPaper paper = settings_.letter_paper() ? PrinterPaper::Letter : PrinterPaper::A4;
-    worker_.think(this,
-                  [this, number = ++asked_, plan, paper, project = document_.project(),
-                   chapters = chapters_](Planner&) -> std::function<void()> {
-                      const int pages = guide_pages(project, *plan, mats_of(project, *plan), paper, chapters);
-                      return [this, number, pages] {
-                          if (number == asked_)
-                              pages_->setText(counted(static_cast<std::size_t>(pages), "page", "pages"));
-                      };
-                  });
+    worker_.think(
+        this,
+        [this, number = ++asked_, plan, paper, chapters = chapters_](Planner&) -> std::function<void()> {
+            const int pages = guide_pages(*plan->of, *plan, mats_of(*plan->of, *plan), paper, chapters);
+            return [this, number, pages] {
+                if (number == asked_)
+                    pages_->setText(counted(static_cast<std::size_t>(pages), "page", "pages"));
+            };
+        });
 }
 
 void CuttingPart::show_written(const QStringList& files) {

@@ -39,7 +39,7 @@ SheetsView::SheetsView(Document& document, BenchState& state, QWidget* parent)
 }
 
 const Project& SheetsView::shown_project() const {
-    return state_.offers().shown() ? state_.offers().shown()->project : document_.project();
+    return state_.plan() ? *state_.plan()->of : document_.project();
 }
 
 QRectF SheetsView::page_room() const {

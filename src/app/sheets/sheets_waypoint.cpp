@@ -72,22 +72,21 @@ void SheetsWaypoint::write_guide() {
     }
     const QString folder = bench_.questions.export_folder(bench_.window, bench_.settings.last_folder());
     if (!folder.isEmpty())
-        bench_.worker.export_to(bench_.document.project(), plan,
+        bench_.worker.export_to(*plan->of, plan,
                                 bench_.settings.letter_paper() ? PrinterPaper::Letter : PrinterPaper::A4,
                                 folder, panel_->cutting_part().chapters());
 }
 
 void SheetsWaypoint::reserve_papers(const Project& project, const QString& path) {
-    const auto plan = bench_.state.own_plan();
-    if (!plan || !plan->sheets.done || !project.stash ||
-        plan->papers.uses.size() != project.stash->papers.size())
-        return;
-    const std::string name = name_of_page(project, QFileInfo(path).completeBaseName().toStdString());
-    std::vector<ReservedPiece> pieces = pieces_taken(project, *plan, name);
-    for (ReservedPiece& piece : pieces)
-        piece.paper = id_in(bench_.document.living_stash(), *project.stash, piece.paper);
-    std::erase_if(pieces, [](const ReservedPiece& piece) { return piece.paper.empty(); });
-    bench_.worker.reserve(bench_.settings.stash_file(), path, std::move(pieces));
+    bench_.state.when_planned(this, [this, project, path](std::shared_ptr<const Plan> plan) {
+        if (!plan->sheets.done || !plan->of->stash) return;
+        const std::string name = name_of_page(project, QFileInfo(path).completeBaseName().toStdString());
+        std::vector<ReservedPiece> pieces = pieces_taken(*plan->of, *plan, name);
+        for (ReservedPiece& piece : pieces)
+            piece.paper = id_in(bench_.document.living_stash(), *plan->of->stash, piece.paper);
+        std::erase_if(pieces, [](const ReservedPiece& piece) { return piece.paper.empty(); });
+        bench_.worker.reserve(bench_.settings.stash_file(), path, std::move(pieces));
+    });
 }
 
 /// What they have reserved now; where that is so already, or they want nothing any more, nothing is reserved.

@@ -16,9 +16,9 @@ bool is_laid_on(Deed deed) {
 
 template <class Wanted> std::vector<std::string> things_of(const BuildStep& step, Wanted wanted) {
     std::vector<std::string> out;
-    for (const Act& act : step.acts)
-        if (wanted(act.deed) && std::find(out.begin(), out.end(), act.thing) == out.end())
-            out.push_back(act.thing);
+    for (const StepDeed& deed : step.deeds)
+        if (wanted(deed.deed) && std::find(out.begin(), out.end(), deed.thing) == out.end())
+            out.push_back(deed.thing);
     return out;
 }
 
@@ -87,7 +87,7 @@ std::vector<BuildStep> reordered(std::vector<BuildStep> steps, const std::vector
 void put_in_order(std::vector<BuildStep>& steps) {
     std::map<std::string, std::vector<Doing>> lives;
     for (std::size_t i = 0; i < steps.size(); ++i)
-        for (const Act& act : steps[i].acts) lives[act.thing].push_back({i, act.deed});
+        for (const StepDeed& deed : steps[i].deeds) lives[deed.thing].push_back({i, deed.deed});
     order_lives(lives, steps);
     std::vector<std::size_t> order = possible_order(steps);
     assert(order.size() == steps.size());

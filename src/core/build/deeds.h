@@ -48,13 +48,13 @@ inline constexpr std::array words_of<Deed>{
     "sews",     "frames-first", "lifts", "stencils",  "looks-first", "mats",   "backs",
     "looks-at", "foams",        "fixes", "lays-on",   "fills",       "closes", "frames-last"};
 
-struct Act {
+struct StepDeed {
     Deed deed = Deed::Makes;
     std::string thing;
-    bool operator==(const Act&) const = default;
+    bool operator==(const StepDeed&) const = default;
 };
 
-/// Which things a step needs and handles; each once, in the order of its acts.
+/// Which things a step needs and handles; each once, in the order of its deeds.
 std::vector<std::string> taken_by(const BuildStep& step);
 /// Which are there after it and were not, or not by themselves, before.
 std::vector<std::string> made_by(const BuildStep& step);

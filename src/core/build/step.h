@@ -51,7 +51,7 @@ struct BuildStep {
     StepKind kind = StepKind::Own;
     std::string what = {}; ///< a sentence without its full stop: "Cut the patches from hedge-stripe#1"
     TimedStep time = {};
-    std::vector<Act> acts = {}; ///< what it does with the things on the table
+    std::vector<StepDeed> deeds = {}; ///< what it does with the things on the table
     std::string caution = {};   ///< where it can hurt or spoil; empty for none
     std::vector<std::pair<std::string, std::string>> rows = {}; ///< "Glue": "fine tip: the lips are 1.9 mm"
     std::vector<StepPart> parts = {};

@@ -46,15 +46,15 @@ std::string StepsInMaking::free_key(const std::string& key) const {
     return out;
 }
 
-std::vector<Act> fixed(const std::string& thing, const std::vector<std::string>& on) {
-    std::vector<Act> out{{Deed::Fixes, thing}};
+std::vector<StepDeed> fixed(const std::string& thing, const std::vector<std::string>& on) {
+    std::vector<StepDeed> out{{Deed::Fixes, thing}};
     for (const std::string& below : on) out.push_back({Deed::LaysOn, below});
     return out;
 }
 
-void join(std::vector<Act>& all, std::vector<Act> more) {
-    for (Act& act : more)
-        if (std::find(all.begin(), all.end(), act) == all.end()) all.push_back(std::move(act));
+void join(std::vector<StepDeed>& all, std::vector<StepDeed> more) {
+    for (StepDeed& deed : more)
+        if (std::find(all.begin(), all.end(), deed) == all.end()) all.push_back(std::move(deed));
 }
 
 std::string sheet_in_words(const Project& project, const Plan& plan, int sheet) {

@@ -10,7 +10,12 @@
 
 namespace zesty {
 
+struct Project;
+
 struct Plan {
+    /// What it is the plan of: whoever asks something of both takes it from here. Null for a plan that nobody
+    /// has worked out.
+    std::shared_ptr<const Project> of;
     SetOutFacts set_out;
     SectionFacts sections;
     PaperFacts papers;

@@ -246,6 +246,7 @@ Result<void> Planner::count_stock(const Project& project, Plan& plan) {
 Result<Planner::Patched> Planner::patched(const Project& project) {
     Patched out;
     Plan& plan = out.plan;
+    plan.of = std::make_shared<const Project>(project);
     const Stash& stash = stash_at_hand(project);
     plan.set_out.frame = frame_of(project.set_out.page, project.units);
     plan.papers.sheets = sheets_of(stash);

@@ -107,8 +107,8 @@ std::string how_backed(const std::vector<int>& patches, const StepsInMaking& s) 
 }
 
 /// Those that lie below a patch where lips overlap: glued before it.
-std::vector<Act> laid_over(const StepsInMaking& s, int p) {
-    std::vector<Act> out;
+std::vector<StepDeed> laid_over(const StepsInMaking& s, int p) {
+    std::vector<StepDeed> out;
     const std::string round = s.things.round(s.patch(p).opening);
     for (const Patch& below : s.plan.sections.patches) {
         if (below.order >= s.patch(p).order || !s.things.is_there(below) || below.rides_on >= 0) continue;
@@ -144,15 +144,15 @@ std::size_t back(StepsInMaking& s, const std::vector<int>& patches, const Go& go
     step.face_down = true;
     step.rows.insert(step.rows.begin(), {"Turn", "the cut face down: it is mirrored here as it lies"});
     for (const int p : patches) {
-        step.acts.push_back({Deed::Fixes, name_of_patch(s.patch(p))});
-        join(step.acts, {{Deed::Backs, s.things.round(s.patch(p).opening)}});
+        step.deeds.push_back({Deed::Fixes, name_of_patch(s.patch(p))});
+        join(step.deeds, {{Deed::Backs, s.things.round(s.patch(p).opening)}});
     }
     if (gluing_order_matters(s.project.sections))
         for (const int p : patches)
-            for (Act& act : laid_over(s, p))
-                if (std::find(step.acts.begin(), step.acts.end(), Act{Deed::Fixes, act.thing}) ==
-                    step.acts.end())
-                    join(step.acts, {act});
+            for (StepDeed& deed : laid_over(s, p))
+                if (std::find(step.deeds.begin(), step.deeds.end(), StepDeed{Deed::Fixes, deed.thing}) ==
+                    step.deeds.end())
+                    join(step.deeds, {deed});
     return s.add(std::move(step));
 }
 
@@ -166,7 +166,7 @@ void put_prints(StepsInMaking& s) {
                .kind = StepKind::Back,
                .what = "Trim the print for " + at + " and glue it behind",
                .time = {s.minutes().mounting, s.drying().glue, {}},
-               .acts = {{Deed::Fixes, "print:" + name_of_opening(photo.opening)}, {Deed::Backs, round}},
+               .deeds = {{Deed::Fixes, "print:" + name_of_opening(photo.opening)}, {Deed::Backs, round}},
                .caution = knife_caution,
                .rows = {{"Print", format_size(photo.size.width, photo.size.height, s.project.units)}},
                .parts = {{StepPart::Kind::Opening, photo.opening}},

@@ -58,16 +58,16 @@ bool trims_base(const StepsInMaking& s, std::size_t leaf) {
 }
 
 /// What happens to a base happens to the sheet that it is a part of.
-std::vector<Act> on_base(const StepsInMaking& s, Deed deed, std::size_t leaf) {
-    std::vector<Act> out{{deed, s.things.base(leaf)}};
+std::vector<StepDeed> on_base(const StepsInMaking& s, Deed deed, std::size_t leaf) {
+    std::vector<StepDeed> out{{deed, s.things.base(leaf)}};
     const bool trimmed_before = s.project.build.habits.trim == TrimBase::BeforeWet && deed > Deed::TrimsFirst;
     if (const std::string sheet = sheet_round(s, leaf); !sheet.empty() && !trimmed_before)
         out.push_back({deed, sheet});
     return out;
 }
 
-std::vector<Act> wets(const StepsInMaking& s, const Region& where) {
-    std::vector<Act> out;
+std::vector<StepDeed> wets(const StepsInMaking& s, const Region& where) {
+    std::vector<StepDeed> out;
     const auto bases = s.things.bases_below(where);
     for (std::size_t l = 0; l < s.project.set_out.page.leaves().size(); ++l)
         if (std::find(bases.begin(), bases.end(), s.things.base(l)) != bases.end())
@@ -84,14 +84,14 @@ void add_wet_work(StepsInMaking& s) {
         const std::string name = name_of(zone, i);
         const std::string key = s.free_key("wet:" + name);
         const std::vector<StepPart> parts{{StepPart::Kind::Wet, static_cast<int>(i)}};
-        const std::vector<Act> acts = wets(s, s.plan.dress.wet[i].wet);
+        const std::vector<StepDeed> deeds = wets(s, s.plan.dress.wet[i].wet);
         std::vector<std::size_t> after;
         if (zone.primer)
             after.push_back(s.add({.key = key + "-primer",
                                    .kind = StepKind::Wet,
                                    .what = "Prime the place of " + name,
                                    .time = {s.minutes().wetting / 2, s.drying().primer, {}},
-                                   .acts = acts,
+                                   .deeds = deeds,
                                    .parts = parts,
                                    .needs = {"primer", "brush"},
                                    .waiting = "primer dries"}));
@@ -103,7 +103,7 @@ void add_wet_work(StepsInMaking& s) {
             .kind = StepKind::Wet,
             .what = "Put " + name + " on the base",
             .time = {s.minutes().wetting, dries_for(zone.kind, s.drying()), after},
-            .acts = acts,
+            .deeds = deeds,
             .caution = "Fresh air, and the label's own advice; its drying time comes before ours.",
             .parts = parts,
             .needs = {std::string(key_of(zone.kind)) + " for " + name, "something to cover the table"},
@@ -111,7 +111,7 @@ void add_wet_work(StepsInMaking& s) {
         for (std::size_t c = 0; c < s.project.set_out.cuts.size(); ++c)
             if (zone.shape == WetShape::Stencil && s.project.set_out.cuts[c].id == zone.cut &&
                 s.things.is_lattice(c))
-                step.acts.push_back({Deed::Stencils, s.things.cut(c)});
+                step.deeds.push_back({Deed::Stencils, s.things.cut(c)});
         zones.push_back(s.add(std::move(step)));
     }
 }
@@ -120,19 +120,19 @@ void trim_base(StepsInMaking& s) {
     const bool first = s.project.build.habits.trim == TrimBase::BeforeWet;
     const auto leaves = s.project.set_out.page.leaves();
     std::vector<std::string> sizes;
-    std::vector<Act> acts;
+    std::vector<StepDeed> deeds;
     for (std::size_t l = 0; l < leaves.size(); ++l) {
         if (!trims_base(s, l)) continue;
         const Box base = s.project.set_out.page.base_of(leaves[l]);
         sizes.push_back(format_size(base.width(), base.height(), s.project.units));
-        join(acts, on_base(s, first ? Deed::TrimsFirst : Deed::Trims, l));
+        join(deeds, on_base(s, first ? Deed::TrimsFirst : Deed::Trims, l));
     }
     if (sizes.empty()) return;
     s.add({.key = "trim-base",
            .kind = StepKind::Trim,
            .what = sizes.size() == 1 ? "Trim the base" : "Trim both bases",
            .time = {s.minutes().trimming * static_cast<double>(sizes.size()), 0, {}},
-           .acts = std::move(acts),
+           .deeds = std::move(deeds),
            .caution = knife_caution,
            .rows = {{"Size", in_a_row(sizes)}},
            .parts = {{StepPart::Kind::Base, 0}},
@@ -142,15 +142,15 @@ void trim_base(StepsInMaking& s) {
 void add_stitching(StepsInMaking& s) {
     for (std::size_t i = 0; i < s.plan.dress.stitchings.size(); ++i) {
         const StitchingFacts& sewn = s.plan.dress.stitchings[i];
-        std::vector<Act> acts;
+        std::vector<StepDeed> deeds;
         for (std::size_t l = 0; l < s.project.set_out.page.leaves().size(); ++l)
-            acts.push_back({Deed::Sews, s.things.base(l)});
+            deeds.push_back({Deed::Sews, s.things.base(l)});
         s.add({.key = "stitch:" + std::to_string(i),
                .kind = StepKind::Stitch,
                .what = "Pierce and sew " + count_of(static_cast<std::size_t>(sewn.holes), "hole", "holes") +
                        " along the base",
                .time = {2 + s.minutes().hole * sewn.holes, 0, {}},
-               .acts = std::move(acts),
+               .deeds = std::move(deeds),
                .caution = "Pierce on a soft mat; mind the needle.",
                .rows = {{"Thread", format_long(sewn.thread, s.project.units)}},
                .parts = {{StepPart::Kind::Base, 0}},
@@ -163,15 +163,15 @@ void mount_on_frame(StepsInMaking& s) {
     const std::vector<std::string> frames = frame_things(s);
     if (frames.empty()) return;
     const bool first = s.project.build.habits.frame == FrameBase::First;
-    std::vector<Act> acts;
+    std::vector<StepDeed> deeds;
     for (std::size_t l = 0; l < s.project.set_out.page.leaves().size(); ++l)
-        acts.push_back({first ? Deed::FramesFirst : Deed::FramesLast, s.things.base(l)});
-    for (const std::string& frame : frames) acts.push_back({Deed::LaysOn, frame});
+        deeds.push_back({first ? Deed::FramesFirst : Deed::FramesLast, s.things.base(l)});
+    for (const std::string& frame : frames) deeds.push_back({Deed::LaysOn, frame});
     s.add({.key = "frame",
            .kind = StepKind::Frame,
            .what = "Mount the base on its frame",
            .time = {s.minutes().mounting, s.drying().glue, {}},
-           .acts = std::move(acts),
+           .deeds = std::move(deeds),
            .parts = {{StepPart::Kind::Base, 0}},
            .needs = {"frame paper", "tape or glue"},
            .waiting = "glue sets"});
@@ -180,19 +180,19 @@ void mount_on_frame(StepsInMaking& s) {
 /// A frame that is decided when everything else is done.
 void finish_with_frame(StepsInMaking& s) {
     const bool trimmed = s.project.dress.frame.how == LateFraming::Trimmed;
-    std::vector<Act> acts;
+    std::vector<StepDeed> deeds;
     for (const DressPiece& piece : s.plan.dress.pieces)
         if (piece.of_frame && s.things.is_there(piece))
-            acts.push_back({trimmed ? Deed::LaysOn : Deed::Fixes, s.things.piece(piece)});
-    if (acts.empty()) return;
+            deeds.push_back({trimmed ? Deed::LaysOn : Deed::Fixes, s.things.piece(piece)});
+    if (deeds.empty()) return;
     for (std::size_t l = 0; l < s.project.set_out.page.leaves().size(); ++l)
-        acts.push_back({Deed::FramesLast, s.things.base(l)});
+        deeds.push_back({Deed::FramesLast, s.things.base(l)});
     s.add({.key = "late-frame",
            .kind = StepKind::Frame,
            .what = trimmed ? "Trim the page to its marks and mount it on the frame"
                            : "Glue the strips of the frame over the edges",
            .time = {s.minutes().trimming + s.minutes().mounting, s.drying().glue, {}},
-           .acts = std::move(acts),
+           .deeds = std::move(deeds),
            .caution = knife_caution,
            .parts = {{StepPart::Kind::Base, 0}},
            .needs = {"paper of the frame", "trimmer", "tape or glue"},

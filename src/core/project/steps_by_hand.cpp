@@ -26,20 +26,20 @@ const OwnUse* frame_from_stash(const StepsInMaking& s, std::size_t leaf) {
 void gut_frame(StepsInMaking& s) {
     const Page& page = s.project.set_out.page;
     if (!s.plan.set_out.frame.window || !page.gut) return;
-    std::vector<Act> acts;
+    std::vector<StepDeed> deeds;
     for (std::size_t l = 0; l < page.leaves().size(); ++l) {
         const OwnUse* use = frame_from_stash(s, l);
         if (!use && !page.frame_paper.empty()) continue; // there is none to be gutted
-        if (use) acts.push_back({Deed::Divides, use->sheet});
-        acts.push_back({Deed::Makes, s.things.frame(l)});
+        if (use) deeds.push_back({Deed::Divides, use->sheet});
+        deeds.push_back({Deed::Makes, s.things.frame(l)});
     }
-    if (acts.empty()) return;
+    if (deeds.empty()) return;
     const Box& window = *s.plan.set_out.frame.window;
     s.add({.key = "gut",
            .kind = StepKind::Gut,
            .what = "Cut the middle out of the frame paper, before the base is glued on it",
            .time = {s.minutes().gutting, 0, {}},
-           .acts = std::move(acts),
+           .deeds = std::move(deeds),
            .caution = knife_caution,
            .rows = {{"Window", format_size(window.width(), window.height(), s.project.units)},
                     {"Middle", "is paper for this page, or for the next"}},
@@ -50,7 +50,7 @@ void gut_frame(StepsInMaking& s) {
 /// A frame paper larger than its page.
 void trim_frame(StepsInMaking& s) {
     const auto leaves = s.project.set_out.page.leaves();
-    std::vector<Act> acts;
+    std::vector<StepDeed> deeds;
     std::vector<std::string> sizes;
     for (std::size_t l = 0; l < leaves.size(); ++l) {
         const OwnUse* use = frame_from_stash(s, l);
@@ -59,15 +59,15 @@ void trim_frame(StepsInMaking& s) {
         if (sheet.width() <= leaves[l].width() + more_than_the_page &&
             sheet.height() <= leaves[l].height() + more_than_the_page)
             continue;
-        acts.push_back({Deed::Trims, s.things.frame(l)});
+        deeds.push_back({Deed::Trims, s.things.frame(l)});
         sizes.push_back(format_size(leaves[l].width(), leaves[l].height(), s.project.units));
     }
-    if (acts.empty()) return;
+    if (deeds.empty()) return;
     s.add({.key = "trim-frame",
            .kind = StepKind::Trim,
            .what = "Trim the frame paper to the size of the page",
            .time = {s.minutes().trimming, 0, {}},
-           .acts = std::move(acts),
+           .deeds = std::move(deeds),
            .caution = knife_caution,
            .rows = {{"Size", in_a_row(sizes)}},
            .parts = {{StepPart::Kind::Base, 0}},
@@ -91,14 +91,14 @@ void cut_strips(StepsInMaking& s) {
                                format_size(strip.width, strip.length, s.project.units));
     for (const std::string& strip : strips) {
         for (const OwnUse& use : s.plan.papers.own)
-            if ("frame:" + use.what == strip) join(step.acts, {{Deed::CutsFrom, use.sheet}});
-        step.acts.push_back({Deed::Makes, strip});
+            if ("frame:" + use.what == strip) join(step.deeds, {{Deed::CutsFrom, use.sheet}});
+        step.deeds.push_back({Deed::Makes, strip});
     }
     s.add(std::move(step));
 }
 
 /// Where hands cut a piece out of: a sheet, or a part of one that is there later.
-std::vector<Act> cut_out_of(const StepsInMaking& s, const Sheet& sheet) {
+std::vector<StepDeed> cut_out_of(const StepsInMaking& s, const Sheet& sheet) {
     switch (sheet.kind) {
     case SheetKind::DropOut:
         return {{Deed::CutsFrom, sheet.id}};
@@ -134,14 +134,14 @@ void cut_patches(StepsInMaking& s) {
             BuildStep step{.key = key + sheet.id,
                            .kind = StepKind::HandCut,
                            .time = {rough_cut * static_cast<double>(patches.size()), 0, {}},
-                           .acts = cut_out_of(s, sheet),
+                           .deeds = cut_out_of(s, sheet),
                            .caution = knife_caution,
                            .parts = {{StepPart::Kind::Sheet, used.sheet}},
                            .needs = {name, key == std::string("punch:") ? "punches" : "scissors"}};
             std::vector<std::string> numbers;
             for (const int p : patches) {
                 numbers.push_back(std::to_string(s.patch(p).opening + 1));
-                step.acts.push_back({Deed::Makes, name_of_patch(s.patch(p))});
+                step.deeds.push_back({Deed::Makes, name_of_patch(s.patch(p))});
             }
             step.what = how + in_a_row(numbers) + " out of " + name;
             s.add(std::move(step));
@@ -173,14 +173,14 @@ void cut_pieces(StepsInMaking& s) {
             if (sheet.id != piece.sheet) continue;
             from = sheet_in_words(s.project, s.plan, static_cast<int>(n));
             // One that has been taken for the page is cut already.
-            if (from.find(", already cut") == std::string::npos) join(step.acts, cut_out_of(s, sheet));
+            if (from.find(", already cut") == std::string::npos) join(step.deeds, cut_out_of(s, sheet));
         }
-        step.acts.push_back({Deed::Makes, s.things.piece(piece)});
+        step.deeds.push_back({Deed::Makes, s.things.piece(piece)});
         if (!piece.outline.holes.empty()) {
             step.rows.emplace_back("Middle", "is cut out first: paper for this page, or for the next");
             for (const Sheet& part : s.plan.papers.sheets)
                 if (piece.placed && part.id.rfind(piece.sheet + "/mat", 0) == 0)
-                    join(step.acts, {{Deed::Makes, part.id}});
+                    join(step.deeds, {{Deed::Makes, part.id}});
         }
         step.what = "Cut " + piece.what + (from.empty() ? std::string() : " from " + from);
         step.needs = {from.empty() ? "paper for " + piece.what : from, "trimmer"};
@@ -196,7 +196,7 @@ void cut_labels(StepsInMaking& s) {
                .kind = StepKind::HandCut,
                .what = "Cut the label of the title",
                .time = {s.minutes().trimming, 0, {}},
-               .acts = {{Deed::Makes, s.things.label(t)}},
+               .deeds = {{Deed::Makes, s.things.label(t)}},
                .caution = knife_caution,
                .rows = {{"Size", format_size(facts.label_width, facts.label_height, s.project.units)}},
                .parts = {{StepPart::Kind::Title, static_cast<int>(t)}},

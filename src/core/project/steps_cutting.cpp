@@ -19,7 +19,7 @@ struct Loading {
     std::size_t contours = 0;
     std::vector<std::string> what = {};
     std::size_t patches = 0;
-    std::vector<Act> acts = {};
+    std::vector<StepDeed> deeds = {};
     std::vector<StepPart> parts = {};
 
     void add(const Polygon& outline, double scale = 1) {
@@ -31,31 +31,31 @@ struct Loading {
 /// The patches and pieces of Dress that the machine cuts from one sheet of the stock, with all that is a part
 /// of it in the plan.
 void load_sheet(const StepsInMaking& s, const LoadedSheet& sheet, Loading& out) {
-    out.acts.push_back({Deed::Loads, sheet.id});
+    out.deeds.push_back({Deed::Loads, sheet.id});
     for (const int n : sheet.numbers) {
         out.parts.push_back({StepPart::Kind::Sheet, n});
         // The base is a part of its sheet.
         if (s.plan.papers.sheets[static_cast<std::size_t>(n)].id.find("/photo") != std::string::npos)
             for (const OwnUse& use : s.plan.papers.own)
                 if (use.is_base && use.sheet == sheet.id)
-                    join(out.acts, {{Deed::Loads, "base:" + use.what.substr(5)}});
+                    join(out.deeds, {{Deed::Loads, "base:" + use.what.substr(5)}});
     }
     for (const int p : sheet.patches) {
         out.add(s.patch(p).on_sheet());
         ++out.patches;
-        out.acts.push_back({Deed::Makes, name_of_patch(s.patch(p))});
+        out.deeds.push_back({Deed::Makes, name_of_patch(s.patch(p))});
         for (const Patch& rider : s.plan.sections.patches)
-            if (rider.rides_on == p) out.acts.push_back({Deed::Makes, name_of_patch(rider)});
+            if (rider.rides_on == p) out.deeds.push_back({Deed::Makes, name_of_patch(rider)});
     }
     for (const DressPiece* piece : sheet.pieces) {
         out.add(piece->outline);
         out.what.push_back(piece->what);
-        out.acts.push_back({Deed::Makes, s.things.piece(*piece)});
+        out.deeds.push_back({Deed::Makes, s.things.piece(*piece)});
     }
     // What is taken out of mats is paper, too, for hands.
     if (!sheet.pieces.empty())
         for (const Sheet& part : s.plan.papers.sheets)
-            if (part.id.rfind(sheet.id + "/mat", 0) == 0) out.acts.push_back({Deed::Makes, part.id});
+            if (part.id.rfind(sheet.id + "/mat", 0) == 0) out.deeds.push_back({Deed::Makes, part.id});
 }
 
 std::string cardstock_of(const StepsInMaking& s, const std::string& paper) {
@@ -88,18 +88,18 @@ void lift(StepsInMaking& s, const std::string& paper, const std::vector<std::siz
                    .needs = {"spatula"}};
     for (const std::size_t c : cuts) {
         step.parts.push_back({StepPart::Kind::Cut, static_cast<int>(c)});
-        step.acts.push_back({Deed::Lifts, s.things.cut(c)});
+        step.deeds.push_back({Deed::Lifts, s.things.cut(c)});
         const std::string what = "cut " + std::to_string(s.project.set_out.cuts[c].id);
         for (const OwnUse& use : s.plan.papers.own)
             if (use.what == what)
                 for (const Sheet& part : s.plan.papers.sheets)
                     if (part.kind == SheetKind::DropOut && whole_sheet_of(part.id) == use.sheet)
-                        join(step.acts, {{Deed::Makes, part.id}});
+                        join(step.deeds, {{Deed::Makes, part.id}});
     }
     for (const InsertLabel& label : s.plan.sections.inserts) {
         const int layer = s.plan.sections.cut->pieces[static_cast<std::size_t>(label.piece)].layer;
         if (std::find(cuts.begin(), cuts.end(), static_cast<std::size_t>(layer)) != cuts.end())
-            step.acts.push_back({Deed::Makes, loose_thing(label)});
+            step.deeds.push_back({Deed::Makes, loose_thing(label)});
     }
     s.add(std::move(step));
 }
@@ -117,7 +117,7 @@ void ink_edges(StepsInMaking& s, const std::string& paper, const std::vector<std
     for (const std::size_t c : cuts) {
         if (!s.project.set_out.cuts[c].edge) continue;
         step.parts.push_back({StepPart::Kind::Cut, static_cast<int>(c)});
-        step.acts.push_back({Deed::Wets, s.things.cut(c)});
+        step.deeds.push_back({Deed::Wets, s.things.cut(c)});
         step.time.hands += s.minutes().wetting;
         names.push_back(s.project.set_out.cuts.size() == 1 ? "the cut" : "cut " + std::to_string(c + 1));
     }
@@ -136,7 +136,7 @@ void cut_the_cuts(StepsInMaking& s, std::vector<LoadedSheet>& sheets) {
         const std::string from = cardstock_of(s, paper);
         loading.what.push_back(cuts.size() == 1 ? "the cut" : count_of(cuts.size(), "cut", "cuts"));
         for (const std::size_t c : cuts) {
-            loading.acts.push_back({Deed::Makes, s.things.cut(c)});
+            loading.deeds.push_back({Deed::Makes, s.things.cut(c)});
             loading.parts.push_back({StepPart::Kind::Cut, static_cast<int>(c)});
         }
         for (const Piece& p : s.plan.sections.cut->pieces) {
@@ -170,7 +170,7 @@ void cut_the_cuts(StepsInMaking& s, std::vector<LoadedSheet>& sheets) {
                       {},
                       true,
                       true},
-             .acts = std::move(loading.acts),
+             .deeds = std::move(loading.deeds),
              .caution = machine_caution,
              .rows = {{"Cuts", format_long(loading.length, s.project.units) + " in " +
                                    count_of(loading.contours, "contour", "contours")}},
@@ -194,7 +194,7 @@ void cut_sheet(StepsInMaking& s, const LoadedSheet& sheet) {
            .kind = StepKind::MachineCut,
            .what = "Cut " + in_a_row(loading.what) + " from " + name,
            .time = {s.minutes().loading, s.machine_minutes(loading.length, loading.contours), {}, true, true},
-           .acts = std::move(loading.acts),
+           .deeds = std::move(loading.deeds),
            .caution = machine_caution,
            .rows = {{"Sheet", std::string(name_of(sheet.kind)) + ", " +
                                   format_size(box.width(), box.height(), s.project.units)}},
@@ -216,7 +216,7 @@ void cut_acetate(StepsInMaking& s) {
     for (const Shaker& sh : s.plan.sections.shakers) {
         length += 2 * (sh.acetate.width() + sh.acetate.height());
         step.parts.push_back({StepPart::Kind::Opening, sh.opening});
-        step.acts.push_back({Deed::Makes, "acetate:" + name_of_opening(sh.opening)});
+        step.deeds.push_back({Deed::Makes, "acetate:" + name_of_opening(sh.opening)});
     }
     step.time = {
         s.minutes().loading, s.machine_minutes(length, s.plan.sections.shakers.size()), {}, true, true};
@@ -242,7 +242,7 @@ void cut_letters(StepsInMaking& s) {
                 length += 3 * (l.width + l.height);
             }
             if (!some) continue;
-            step.acts.push_back({Deed::Makes, s.things.letters(t)});
+            step.deeds.push_back({Deed::Makes, s.things.letters(t)});
             step.parts.push_back({StepPart::Kind::Title, static_cast<int>(t)});
         }
         if (letters == 0) continue;

@@ -58,7 +58,7 @@ void set_photo(StepsInMaking& s, std::size_t i) {
                                   std::string(of.on_top ? "" : ", where the cut will lie over it"),
                               foam);
     if (of.on_top && !foam) step.what = "Glue " + name + " down";
-    step.acts = fixed(thing, s.things.below(thing));
+    step.deeds = fixed(thing, s.things.below(thing));
     step.parts = {part};
     step.needs = {name, foam ? "foam strips and pads" : "tape or glue"};
     s.add(std::move(step));
@@ -74,14 +74,14 @@ void set_layer(StepsInMaking& s, std::size_t i) {
     BuildStep step = set_down(s, s.free_key("layer:" + name),
                               foam ? "Set " + name + " on its foam" : "Glue " + name + " down", foam);
     step.time.hands = 2;
-    step.acts = fixed(thing, s.things.below(thing));
+    step.deeds = fixed(thing, s.things.below(thing));
     step.parts = {part};
     step.needs = {name, "tape or glue"};
     s.add(std::move(step));
 }
 
 /// The pieces of a cut that come from papers of their own, or one lattice.
-std::vector<Act> cut_fixed(const StepsInMaking& s, std::size_t c, bool& over_something) {
+std::vector<StepDeed> cut_fixed(const StepsInMaking& s, std::size_t c, bool& over_something) {
     std::vector<std::string> names;
     if (s.things.is_lattice(c)) {
         names.push_back(s.things.cut(c));
@@ -92,15 +92,15 @@ std::vector<Act> cut_fixed(const StepsInMaking& s, std::size_t c, bool& over_som
                 s.cut_of(static_cast<int>(p)) == c)
                 names.push_back(name_of_patch(patch));
     }
-    std::vector<Act> out;
+    std::vector<StepDeed> out;
     for (const std::string& name : names) {
         const auto below = s.things.below(name);
         over_something = over_something || below.size() > s.things.bases_below({}).size();
         join(out, fixed(name, below));
     }
     // What is fixed in the same step lies beside, or in its turn.
-    std::erase_if(out, [&](const Act& act) {
-        return act.deed == Deed::LaysOn && std::find(names.begin(), names.end(), act.thing) != names.end();
+    std::erase_if(out, [&](const StepDeed& deed) {
+        return deed.deed == Deed::LaysOn && std::find(names.begin(), names.end(), deed.thing) != names.end();
     });
     return out;
 }
@@ -110,10 +110,10 @@ void set_cut(StepsInMaking& s, std::size_t c) {
     const std::string name =
         s.project.set_out.cuts.size() == 1 ? std::string("the cut") : "cut " + std::to_string(c + 1);
     bool over = false;
-    std::vector<Act> acts = cut_fixed(s, c, over);
-    if (acts.empty()) return;
+    std::vector<StepDeed> deeds = cut_fixed(s, c, over);
+    if (deeds.empty()) return;
     const bool lattice = s.things.is_lattice(c);
-    const bool foam = add_foam(s, Lying::Cut, static_cast<int>(c), name, acts.front().thing, part) ||
+    const bool foam = add_foam(s, Lying::Cut, static_cast<int>(c), name, deeds.front().thing, part) ||
                       s.raised(Lying::Cut, static_cast<int>(c));
     const std::string what = lattice ? name : "the pieces of " + name;
     BuildStep step = set_down(s, "set-cut:" + std::to_string(s.project.set_out.cuts[c].id),
@@ -121,7 +121,7 @@ void set_cut(StepsInMaking& s, std::size_t c) {
                                    : "Glue " + what + " on the base",
                               foam);
     if (over) step.what += ", over what is tucked behind it";
-    step.acts = std::move(acts);
+    step.deeds = std::move(deeds);
     step.parts = {part};
     if (c < s.plan.dress.glue.cuts.size()) {
         const GlueMap& map = s.plan.dress.glue.cuts[c];
@@ -158,8 +158,8 @@ void set_in(StepsInMaking& s, std::size_t c) {
     step.needs.emplace_back("foam pads");
     for (const int p : patches) {
         const std::string name = name_of_patch(s.patch(p));
-        join(step.acts, fixed(name, s.things.below(name)));
-        join(step.acts, {{Deed::LaysOn, s.things.round(s.patch(p).opening)}});
+        join(step.deeds, fixed(name, s.things.below(name)));
+        join(step.deeds, {{Deed::LaysOn, s.things.round(s.patch(p).opening)}});
     }
     s.add(std::move(step));
 }
@@ -182,7 +182,7 @@ void back_the_base(StepsInMaking& s) {
         step.kind = StepKind::Back;
         step.what = "Glue part " + step.what + " of the base in its place, from " +
                     s.project.stash->papers[static_cast<std::size_t>(paper)].name;
-        step.acts = fixed(name, s.things.below(name));
+        step.deeds = fixed(name, s.things.below(name));
         s.add(std::move(step));
     }
 }
@@ -217,15 +217,15 @@ void put_titles(StepsInMaking& s) {
                        .time = {2 + s.minutes().letter * static_cast<double>(there),
                                 by_hand.empty() ? s.drying().glue : s.drying().ink,
                                 {}},
-                       .acts = fixed(s.things.letters(i), s.things.below(s.things.letters(i))),
+                       .deeds = fixed(s.things.letters(i), s.things.below(s.things.letters(i))),
                        .rows = {{"Letters", count_of(static_cast<std::size_t>(there), "letter", "letters") +
                                                 ", " + format_length(t.length, s.project.units) + " long"}},
                        .parts = {part},
                        .needs = {"letters", "tweezers"},
                        .waiting = by_hand.empty() ? "glue sets" : "ink dries"};
         if (label) {
-            join(step.acts, fixed(s.things.label(i), s.things.below(s.things.label(i))));
-            std::erase(step.acts, Act{Deed::LaysOn, s.things.label(i)});
+            join(step.deeds, fixed(s.things.label(i), s.things.below(s.things.label(i))));
+            std::erase(step.deeds, StepDeed{Deed::LaysOn, s.things.label(i)});
             step.rows.emplace_back("Label", "first, then the letters on it");
         }
         if (static_cast<std::size_t>(there) < t.letters.size())
@@ -257,9 +257,9 @@ void put_embellishments(StepsInMaking& s) {
         const std::string thing = s.things.embellishment(i);
         (void)add_foam(s, Lying::Embellishment, static_cast<int>(i), name_of_thing(s, i), thing,
                        step.parts.back());
-        for (Act& act : fixed(thing, s.things.below(thing)))
+        for (StepDeed& deed : fixed(thing, s.things.below(thing)))
             // Lowest first, in one go.
-            if (act.deed == Deed::Fixes || act.thing.rfind("embellishment:", 0) != 0) join(step.acts, {act});
+            if (deed.deed == Deed::Fixes || deed.thing.rfind("embellishment:", 0) != 0) join(step.deeds, {deed});
     }
     if (n == 0) return;
     step.what = "Put on " + count_of(n, "embellishment", "embellishments");
@@ -289,10 +289,10 @@ void write(StepsInMaking& s) {
                     lines.push_back({ring_of(box.grown(s.plan.dress.placed[i].line_height / 2)), {}});
             }
             if (on_back)
-                join(step.acts, {{Deed::Backs, s.things.base(0)}});
+                join(step.deeds, {{Deed::Backs, s.things.base(0)}});
             else
                 for (const std::string& below : s.things.below(lines))
-                    join(step.acts, {{Deed::LaysOn, below}});
+                    join(step.deeds, {{Deed::LaysOn, below}});
         }
         if (words == 0) continue;
         step.what = "Write the journaling, about " + std::to_string(words) + " words" +
@@ -303,8 +303,8 @@ void write(StepsInMaking& s) {
 }
 
 /// Everything that is laid out before anything is fixed on the base.
-std::vector<Act> laid_out(const StepsInMaking& s) {
-    std::vector<Act> out;
+std::vector<StepDeed> laid_out(const StepsInMaking& s) {
+    std::vector<StepDeed> out;
     for (std::size_t l = 0; l < s.project.set_out.page.leaves().size(); ++l)
         out.push_back({Deed::LooksAt, s.things.base(l)});
     for (const PageThings::Lies& lies : s.things.pile()) out.push_back({Deed::LooksAt, lies.name});
@@ -324,7 +324,7 @@ bool add_foam(StepsInMaking& s, Lying what, int index, const std::string& words,
            .kind = StepKind::Foam,
            .what = "Put foam behind " + words,
            .time = {1 + pieces * s.project.sections.pace.foam / 60 / pieces_at_once, 0, {}},
-           .acts = {{Deed::Foams, thing}},
+           .deeds = {{Deed::Foams, thing}},
            .rows = {{"Foam", foam_in_words(*raised, s.project.units)},
                     {"Where", "behind bars and edges, out of sight"}},
            .parts = {part},
@@ -341,10 +341,10 @@ void add_first_look(StepsInMaking& s) {
                    .needs = {"photos", "base"}};
     for (std::size_t i = 0; i < s.project.set_out.photos.size(); ++i) {
         step.parts.push_back({StepPart::Kind::Photo, static_cast<int>(i)});
-        step.acts.push_back({Deed::LooksFirst, s.things.photo(i)});
+        step.deeds.push_back({Deed::LooksFirst, s.things.photo(i)});
     }
     for (std::size_t c = 0; c < s.project.set_out.cuts.size(); ++c)
-        if (s.things.is_lattice(c)) step.acts.push_back({Deed::LooksFirst, s.things.cut(c)});
+        if (s.things.is_lattice(c)) step.deeds.push_back({Deed::LooksFirst, s.things.cut(c)});
     s.add(std::move(step));
 }
 
@@ -354,7 +354,7 @@ void add_layout(StepsInMaking& s) {
         const std::string name = name_of(photo, i);
         BuildStep step{.key = s.free_key("photo-mats:" + name),
                        .kind = StepKind::Mount,
-                       .acts = {{Deed::Mats, s.things.photo(i)}},
+                       .deeds = {{Deed::Mats, s.things.photo(i)}},
                        .parts = {{StepPart::Kind::Photo, static_cast<int>(i)}},
                        .needs = {name, "tape or glue"},
                        .waiting = "glue sets"};
@@ -362,7 +362,7 @@ void add_layout(StepsInMaking& s) {
         for (const DressPiece& piece : s.plan.dress.pieces)
             if (piece.photo == static_cast<int>(i) && s.things.is_there(piece)) {
                 ++mats;
-                step.acts.push_back({Deed::LaysOn, s.things.piece(piece)});
+                step.deeds.push_back({Deed::LaysOn, s.things.piece(piece)});
             }
         if (mats == 0) continue;
         step.what = "Glue " + name + " on its photo " + (mats == 1 ? "mat" : "mats");
@@ -373,7 +373,7 @@ void add_layout(StepsInMaking& s) {
            .kind = StepKind::LayOut,
            .what = "Lay everything out dry, look, and move it before anything is glued on the base",
            .time = {s.minutes().laying_out, 0, {}},
-           .acts = laid_out(s),
+           .deeds = laid_out(s),
            .rows = {{"Look", "at it from arm's length, and once from the other side"},
                     {"Photo", "take one: it says later where everything lay"}},
            .needs = {"everything that goes on the page"}});

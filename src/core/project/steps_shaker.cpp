@@ -21,7 +21,7 @@ int closing_patch(const StepsInMaking& s, const Shaker& shaker) {
 }
 
 void make_shaker(StepsInMaking& s, const Shaker& shaker) {
-    const Act behind{Deed::Backs, s.things.round(shaker.opening)};
+    const StepDeed behind{Deed::Backs, s.things.round(shaker.opening)};
     if (behind.thing.empty()) return;
     const std::string at = "opening " + std::to_string(shaker.opening + 1);
     const std::string key = "shaker:" + std::to_string(shaker.opening);
@@ -32,7 +32,7 @@ void make_shaker(StepsInMaking& s, const Shaker& shaker) {
          .kind = StepKind::Shaker,
          .what = "Glue acetate behind " + at,
          .time = {3, s.drying().acetate, {}},
-         .acts = {{Deed::Fixes, "acetate:" + name_of_opening(shaker.opening)}, {Deed::Makes, thing}, behind},
+         .deeds = {{Deed::Fixes, "acetate:" + name_of_opening(shaker.opening)}, {Deed::Makes, thing}, behind},
          .parts = parts,
          .face_down = true,
          .needs = {"acetate", "glue for acetate"},
@@ -41,7 +41,7 @@ void make_shaker(StepsInMaking& s, const Shaker& shaker) {
            .kind = StepKind::Shaker,
            .what = "Trim the acetate of " + at + " back to its bars",
            .time = {2, 0, {}},
-           .acts = {{Deed::Trims, thing}, behind},
+           .deeds = {{Deed::Trims, thing}, behind},
            .caution = knife_caution,
            .parts = parts,
            .face_down = true,
@@ -52,7 +52,7 @@ void make_shaker(StepsInMaking& s, const Shaker& shaker) {
         .kind = StepKind::Shaker,
         .what = "Wall " + at + " with foam and fill it",
         .time = {6, 0, {}},
-        .acts = {{Deed::Fills, thing}, behind},
+        .deeds = {{Deed::Fills, thing}, behind},
         .caution = "Small parts stay away from small children.",
         .rows = {{"Foam", format_long(shaker.wall_length, s.project.units) + " of strip, " +
                               format_mm(shaker.foam_width) + " wide, its cut edge out of sight"},
@@ -71,14 +71,14 @@ void make_shaker(StepsInMaking& s, const Shaker& shaker) {
     close.what = "Close the shaker of " + at + " with its patch";
     close.time.hands = 2;
     close.face_down = true;
-    close.acts = {{Deed::Fixes, name_of_patch(s.patch(patch))}, {Deed::Closes, thing}, behind};
+    close.deeds = {{Deed::Fixes, name_of_patch(s.patch(patch))}, {Deed::Closes, thing}, behind};
     s.add(std::move(close));
 }
 
 /// What a loose piece lies on: the patch behind its opening, the acetate, a print, or the base.
-std::vector<Act> put_into(const StepsInMaking& s, int opening, int cut) {
+std::vector<StepDeed> put_into(const StepsInMaking& s, int opening, int cut) {
     const auto& patches = s.plan.sections.patches;
-    const Act behind{Deed::Backs, s.things.cut(static_cast<std::size_t>(cut))};
+    const StepDeed behind{Deed::Backs, s.things.cut(static_cast<std::size_t>(cut))};
     for (const Shaker& shaker : s.plan.sections.shakers)
         if (shaker.opening == opening) return {{Deed::LaysOn, "shaker:" + name_of_opening(opening)}, behind};
     for (const Patch& p : patches)
@@ -88,7 +88,7 @@ std::vector<Act> put_into(const StepsInMaking& s, int opening, int cut) {
         if (photo.opening == opening) return {{Deed::LaysOn, "print:" + name_of_opening(opening)}, behind};
     for (const Patch& p : patches)
         if (p.opening == opening && s.things.is_there(p)) return {{Deed::LaysOn, name_of_patch(p)}};
-    std::vector<Act> out{{Deed::LaysOn, s.things.cut(static_cast<std::size_t>(cut))}};
+    std::vector<StepDeed> out{{Deed::LaysOn, s.things.cut(static_cast<std::size_t>(cut))}};
     for (const std::string& below : s.things.below(s.things.cut(static_cast<std::size_t>(cut))))
         out.push_back({Deed::LaysOn, below});
     return out;
@@ -101,14 +101,14 @@ void glue_loose_pieces(StepsInMaking& s) {
     for (const InsertLabel& l : s.plan.sections.inserts) {
         const Piece& piece = s.plan.sections.cut->pieces[static_cast<std::size_t>(l.piece)];
         if (!s.things.is_lattice(static_cast<std::size_t>(piece.layer))) continue;
-        const std::vector<Act> on = put_into(s, l.opening, piece.layer);
+        const std::vector<StepDeed> on = put_into(s, l.opening, piece.layer);
         const bool before =
-            std::any_of(on.begin(), on.end(), [](const Act& a) { return a.deed == Deed::Backs; });
+            std::any_of(on.begin(), on.end(), [](const StepDeed& a) { return a.deed == Deed::Backs; });
         BuildStep& step = steps[before];
         labels[before].push_back(l.label);
         step.parts.push_back({StepPart::Kind::Opening, l.opening});
-        step.acts.push_back({Deed::Fixes, "loose:" + l.label});
-        join(step.acts, on);
+        step.deeds.push_back({Deed::Fixes, "loose:" + l.label});
+        join(step.deeds, on);
     }
     for (auto& [before, step] : steps) {
         const std::size_t n = labels[before].size();

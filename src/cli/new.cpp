@@ -48,6 +48,28 @@ Result<Project> empty_page(const New& args) {
     return p;
 }
 
+/// Photos, papers and words make a page, too.
+int without_cut(const New& args, Project& p) {
+    for (const auto& [option, given] : {std::pair{"--margin", !args.margin.empty()},
+                                        {"--width", !args.width.empty()},
+                                        {"--height", !args.height.empty()},
+                                        {"--turn", args.turn_deg != 0},
+                                        {"--mirror", args.mirrored},
+                                        {"--drawing", !args.drawing.empty()},
+                                        {"--light-paper", args.light_paper},
+                                        {"--square", !args.square.empty()}})
+        if (given)
+            return complain(std::string(option) +
+                            ": there is no cut file to size; name one, or leave this out");
+    p.title = QFileInfo(QString::fromStdString(args.out)).completeBaseName().toStdString();
+    if (const auto r = save_project(p, QString::fromStdString(args.out)); !r)
+        return complain(r.error().message);
+    std::cout << args.out << ": a page of "
+              << format_size(p.set_out.page.width, p.set_out.page.height, Units::Inches)
+              << " without a cut\n";
+    return done;
+}
+
 } // namespace
 
 static int run(const New& args) {
@@ -83,6 +105,13 @@ static int run(const New& args) {
     place.turn_deg = std::remainder(args.turn_deg, 360.0);
     place.mirrored = args.mirrored;
     place = sized(place, place.rule, place.length);
+    p.set_out.page.reveal = Sides::even(reveal);
+    if (!args.stash.empty()) {
+        auto stash = read_stash(QString::fromStdString(args.stash));
+        if (!stash) return complain(stash.error().message);
+        p.stash = std::make_shared<const Stash>(std::move(*stash));
+    }
+    if (args.cut.empty()) return without_cut(args, p);
     const auto square = typed_length("--square", args.square, 2, 500);
     if (!square) return complain(square.error().message);
     auto drawing = read_drawing(args.cut, square->value_or(0), args.light_paper, args.drawing);
@@ -92,15 +121,9 @@ static int run(const New& args) {
     // What has been measured is set out at the size it has.
     if ((*drawing)->drawing.size_real && !args.says_size())
         place = {SizeRule::Width, cut->box.width(), place.turn_deg, place.mirrored, {}};
-    p.set_out.page.reveal = Sides::even(reveal);
     set_only_cut(p, *drawing);
     p.set_out.cuts.front().place = place;
     p.title = QFileInfo(QString::fromStdString(args.cut)).completeBaseName().toStdString();
-    if (!args.stash.empty()) {
-        auto stash = read_stash(QString::fromStdString(args.stash));
-        if (!stash) return complain(stash.error().message);
-        p.stash = std::make_shared<const Stash>(std::move(*stash));
-    }
     if (const auto r = save_project(p, QString::fromStdString(args.out)); !r)
         return complain(r.error().message);
     if (!(*drawing)->drawing.size_known && !args.says_size())
@@ -113,8 +136,9 @@ static int run(const New& args) {
 namespace {
 
 CLI::App* add_new(CLI::App& app, New& a) {
-    auto* c = app.add_subcommand("new", "Set a cut out on a page and save the project");
-    c->add_option("CUT", a.cut, "SVG, SVGZ, DXF, PNG or JPEG, or a ZIP with one of them")->required();
+    auto* c = app.add_subcommand("new", "Set a cut out on a page, or begin a page without one, and save it");
+    c->add_option("CUT", a.cut,
+                  "SVG, SVGZ, DXF, PNG or JPEG, or a ZIP with one of them; none for a page without a cut");
     c->add_option("--page", a.page, "Page size, such as 12x12in or 210x297mm")->capture_default_str();
     auto* margin =
         c->add_option("--margin", a.margin, "Border left around the cut (1/2 in unless a size is given)");

@@ -35,8 +35,8 @@ Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, d
                         const std::function<void(Project&)>& with) {
     auto project = read_project(path);
     if (!project) return tl::make_unexpected(project.error());
-    if (project->set_out.cuts.empty())
-        return fail(ErrorKind::NothingToDo, path + ": the project has no drawing yet");
+    if (is_bare(*project))
+        return fail(ErrorKind::NothingToDo, path + ": nothing is on the page yet; add a cut file, photos or papers");
     if (seed) project->seed = *seed;
     if (with) with(*project);
     const Deadline deadline(seconds);
@@ -108,9 +108,12 @@ static int run(const PlanArgs& args) {
         return exit_code(plan);
     }
     const Units units = p->project.units;
-    std::cout << p->project.title << ": cut "
-              << format_size(plan.set_out.whole.size.x, plan.set_out.whole.size.y, units) << ", thinnest bar "
-              << format_length(plan.set_out.whole.thinnest_bar, units) << "\n"
+    std::cout << p->project.title << ": "
+              << (p->project.set_out.cuts.empty()
+                      ? std::string("no cut")
+                      : "cut " + format_size(plan.set_out.whole.size.x, plan.set_out.whole.size.y, units) +
+                            ", thinnest bar " + format_length(plan.set_out.whole.thinnest_bar, units))
+              << "\n"
               << count_of(plan.sections.all.size(), "section", "sections") << ", "
               << count_of(plan.sections.patches.size(), "patch", "patches") << ", "
               << plan.sheets.short_patches.size() << " short, "

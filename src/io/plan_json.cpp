@@ -133,10 +133,12 @@ json plan_json(const Project& project, const Plan& plan, double seconds) {
              {"dress", dress_json(project, plan)},
              {"seconds", seconds}};
     const Box page = project.set_out.page.whole();
-    for (const Piece& p : plan.sections.cut->pieces)
+    const CutFile no_cut;
+    const CutFile& cut = plan.sections.cut ? *plan.sections.cut : no_cut;
+    for (const Piece& p : cut.pieces)
         for (const Polygon& part : on_page(transformed(p.outline, t), page))
             out["material"].push_back(to_json(part));
-    for (std::size_t i = 0; i < plan.sections.cut->openings.size(); ++i)
+    for (std::size_t i = 0; i < cut.openings.size(); ++i)
         out["openings"].push_back(opening_json(plan, i, page));
     for (const Neighbours& n : plan.sections.neighbours)
         if (!n.by_sight)

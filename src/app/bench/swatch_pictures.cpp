@@ -11,9 +11,11 @@ namespace {
 
 constexpr qsizetype most_kilobytes = 16 << 10;
 
-QString key_of(unsigned picture, const SwatchPictures::Wanted& w) {
-    return QString("%1 %2 %3 %4x%5 %6 %7")
-        .arg(picture)
+/// Papers without a picture differ by their colour alone.
+QString key_of(const Textures& textures, const SwatchPictures::Wanted& w) {
+    return QString("%1 %2 %3 %4 %5x%6 %7 %8")
+        .arg(textures.picture_number(w.paper, w.side))
+        .arg(textures.colour(w.paper, w.side).rgba())
         .arg(static_cast<int>(w.side))
         .arg(w.whole)
         .arg(w.size.width())
@@ -52,7 +54,7 @@ SwatchPictures::SwatchPictures(QObject* parent) : QObject(parent), painted_(most
 
 QImage SwatchPictures::picture(const std::shared_ptr<const Textures>& textures, const Wanted& wanted,
                                QWidget* wants) {
-    const QString key = key_of(textures->picture_number(wanted.paper, wanted.side), wanted);
+    const QString key = key_of(*textures, wanted);
     if (const QImage* known = painted_.object(key)) return *known;
     auto& waiting = asked_[key];
     waiting << QPointer<QWidget>(wants);

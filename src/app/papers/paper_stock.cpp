@@ -3,6 +3,7 @@
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/geometry/measure.h"
+#include "core/sheets/leftover.h"
 #include "core/stash/new_paper.h"
 
 #include <QGridLayout>
@@ -130,8 +131,7 @@ void PaperStock::rebuild_rows() {
     grid->setVerticalSpacing(2);
     for (std::size_t i = 0; i < sheets_.size(); ++i) {
         const SheetStock& s = sheets_[i];
-        const Box b = bounds(s.outline);
-        const QString size = words(format_size(b.width(), b.height(), units_));
+        const QString size = words(size_of_sheet(s.outline, units_));
         auto* count = new QSpinBox(rows_);
         count->setRange(0, 999);
         count->setValue(s.count);

@@ -60,8 +60,7 @@ void paint_card(QPainter& p, const SheetScene& scene, const SheetCard& place) {
     line(0, words(scene.project.stash->papers[sheet.paper].name));
     p.setFont(theme::font(theme::Text::Small));
     p.setPen(theme::quiet);
-    const Box box = bounds(sheet.outline);
-    line(1, words(format_size(box.width(), box.height(), scene.project.units)));
+    line(1, words(size_of_sheet(sheet.outline, scene.project.units)));
     const QString uses = QString("%1, %2 % used")
                              .arg(name_of(sheet.kind))
                              .arg(std::lround(100 * used.used_area / area(sheet.outline)));

@@ -5,6 +5,7 @@
 #include "core/project/cutting_jobs.h"
 #include "core/project/steps_in_making.h"
 #include "core/sentences.h"
+#include "core/sheets/leftover.h"
 
 #include <algorithm>
 #include <map>
@@ -55,7 +56,7 @@ private:
             if (used && !used->largest_left.empty())
                 note += "; " + size(used->largest_left) + " of it stays whole";
             lines.push_back({sheet_in_words(project_, plan_, number),
-                             std::string(name_of(sheet.kind)) + ", " + size(bounds(sheet.outline)), note});
+                             std::string(name_of(sheet.kind)) + ", " + size_of_sheet(sheet.outline, project_.units), note});
             told.insert(sheet.id);
         };
         for (const UsedSheet& used : plan_.sheets.used) tell(used.sheet, &used);

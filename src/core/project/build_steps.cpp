@@ -98,11 +98,7 @@ void add_own_steps(StepsInMaking& s) {
 }
 
 std::vector<BuildStep> build_steps(const Project& project, const Plan& plan) {
-    const DressDecisions& dress = project.dress;
-    if (project.set_out.cuts.empty() && project.set_out.photos.empty() && plan.sections.patches.empty() &&
-        dress.layers.empty() && dress.wet.empty() && dress.titles.empty() && dress.embellishments.empty() &&
-        dress.writings.empty() && dress.stitchings.empty() && project.build.own_steps.empty())
-        return {};
+    if (is_bare(project) && project.build.own_steps.empty()) return {};
     const PageThings things(project, plan);
     StepsInMaking s{project, plan, things};
     add_frame_cutting(s);

@@ -11,6 +11,13 @@
 
 namespace zesty {
 
+bool is_bare(const Project& project) {
+    const DressDecisions& d = project.dress;
+    return project.set_out.cuts.empty() && project.set_out.photos.empty() &&
+           !project.sections.divisions.contains(base_spot) && d.layers.empty() && d.wet.empty() &&
+           d.titles.empty() && d.embellishments.empty() && d.writings.empty() && d.stitchings.empty();
+}
+
 namespace {
 
 /// All that is chosen for one section.

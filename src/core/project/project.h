@@ -31,4 +31,7 @@ struct Project {
     bool operator==(const Project&) const = default;
 };
 
+/// Nothing has been put on the page yet.
+bool is_bare(const Project& project);
+
 } // namespace zesty

@@ -4,6 +4,7 @@
 #include "core/project/cutting_jobs.h"
 #include "core/project/steps_in_making.h"
 #include "core/sentences.h"
+#include "core/sheets/leftover.h"
 
 #include <algorithm>
 #include <cmath>
@@ -189,15 +190,13 @@ void cut_sheet(StepsInMaking& s, const LoadedSheet& sheet) {
         loading.what.insert(loading.what.begin(), count_of(loading.patches, "patch", "patches"));
     const int first = sheet.numbers.front();
     const std::string name = sheet_in_words(s.project, s.plan, first);
-    const Box box = bounds(sheet.outline);
     s.add({.key = "sheet:" + sheet.id,
            .kind = StepKind::MachineCut,
            .what = "Cut " + in_a_row(loading.what) + " from " + name,
            .time = {s.minutes().loading, s.machine_minutes(loading.length, loading.contours), {}, true, true},
            .deeds = std::move(loading.deeds),
            .caution = machine_caution,
-           .rows = {{"Sheet", std::string(name_of(sheet.kind)) + ", " +
-                                  format_size(box.width(), box.height(), s.project.units)}},
+           .rows = {{"Sheet", std::string(name_of(sheet.kind)) + ", " + size_of_sheet(sheet.outline, s.project.units)}},
            .parts = std::move(loading.parts),
            .needs = {name, "cutting machine and its cutting mat"},
            .waiting = "the machine cuts"});

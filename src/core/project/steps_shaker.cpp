@@ -94,30 +94,37 @@ std::vector<StepDeed> put_into(const StepsInMaking& s, int opening, int cut) {
     return out;
 }
 
-/// Those that lie on what backs the cut are glued before it is mounted, those in open openings after that.
+/// By when they are glued: on what backs the cut, before it is mounted; on the acetate of shakers, before those are
+/// filled; into open openings, on the base.
+const char* key_of_gluing(const std::vector<StepDeed>& on) {
+    const auto has = [&](auto which) { return std::any_of(on.begin(), on.end(), which); };
+    if (has([](const StepDeed& d) { return d.thing.rfind("shaker:", 0) == 0; })) return "loose-in-shakers";
+    return has([](const StepDeed& d) { return d.deed == Deed::Backs; }) ? "loose" : "loose-on-base";
+}
+
 void glue_loose_pieces(StepsInMaking& s) {
-    std::map<bool, BuildStep> steps;
-    std::map<bool, std::vector<std::string>> labels;
+    std::map<std::string, BuildStep> steps;
+    std::map<std::string, std::vector<std::string>> labels;
     for (const InsertLabel& l : s.plan.sections.inserts) {
         const Piece& piece = s.plan.sections.cut->pieces[static_cast<std::size_t>(l.piece)];
         if (!s.things.is_lattice(static_cast<std::size_t>(piece.layer))) continue;
         const std::vector<StepDeed> on = put_into(s, l.opening, piece.layer);
-        const bool before =
-            std::any_of(on.begin(), on.end(), [](const StepDeed& a) { return a.deed == Deed::Backs; });
-        BuildStep& step = steps[before];
-        labels[before].push_back(l.label);
+        const std::string key = key_of_gluing(on);
+        BuildStep& step = steps[key];
+        labels[key].push_back(l.label);
         step.parts.push_back({StepPart::Kind::Opening, l.opening});
         step.deeds.push_back({Deed::Fixes, "loose:" + l.label});
         join(step.deeds, on);
     }
-    for (auto& [before, step] : steps) {
-        const std::size_t n = labels[before].size();
-        step.key = before ? "loose" : "loose-on-base";
+    for (auto& [key, step] : steps) {
+        const std::size_t n = labels[key].size();
+        step.key = key;
         step.kind = StepKind::LoosePieces;
         step.what = "Glue " + count_of(n, "loose piece", "loose pieces") + " from the cutting mat into " +
-                    (n == 1 ? "its opening" : "their openings");
+                    (n == 1 ? "its opening" : "their openings") +
+                    (key == "loose-in-shakers" ? ", on the acetate" : "");
         step.time = {static_cast<double>(n), s.drying().glue, {}};
-        step.rows = {{"Pieces", in_a_row(labels[before])}};
+        step.rows = {{"Pieces", in_a_row(labels[key])}};
         step.needs = {"fine-tip glue", "tweezers"};
         step.waiting = "glue sets";
         s.add(std::move(step));

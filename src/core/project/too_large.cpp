@@ -7,6 +7,8 @@
 #include "core/sections/fixes.h"
 #include "core/sentences.h"
 #include "core/setout/fixes.h"
+#include "core/sheets/leftover.h"
+#include "core/sheets/nest.h"
 
 #include <algorithm>
 #include <cmath>
@@ -83,6 +85,63 @@ int unplaceable(const Project& project, const Plan& plan, Capacity& capacity, in
     return -1;
 }
 
+/// Whether some sheet of the plan holds the patch by itself.
+bool fits_some_sheet(const Project& project, const Plan& plan, const Patch& patch) {
+    NestJob job;
+    job.pieces.push_back({{patch.on_sheet().outer, {}}, false, {0, 90, 180, 270}});
+    job.pieces.back().any_rotation = true;
+    for (const Sheet& s : plan.papers.sheets) {
+        if (s.area < area(Polygon{patch.on_sheet().outer, {}})) continue;
+        const Direction way = project.stash->papers[static_cast<std::size_t>(s.paper)].direction;
+        job.pieces.back().any_rotation = way == Direction::Free;
+        job.pieces.back().rotations_deg = way == Direction::Free   ? std::vector<double>{0, 90, 180, 270}
+                                          : way == Direction::Half ? std::vector<double>{0, 180}
+                                                                   : std::vector<double>{0};
+        job.sheets = {{s.outline, 0}};
+        job.attempts = 1;
+        if (nest(job).unplaced.empty()) return true;
+    }
+    return false;
+}
+
+/// Whether everything that the opening is cut into then has a sheet that holds it.
+bool parts_fit(const Project& project, const Fix& fix, Spot opening, const Shapes& shapes) {
+    Project changed = project;
+    fix.apply(changed);
+    const auto plan = shapes(changed);
+    if (!plan) return false;
+    bool some = false;
+    for (const Patch& p : plan->sections.patches) {
+        const Spot& spot = plan->sections.spots[static_cast<std::size_t>(p.opening)];
+        if (spot.cut != opening.cut || spot.opening != opening.opening || p.rides_on >= 0) continue;
+        some = true;
+        if (!fits_some_sheet(changed, *plan, p)) return false;
+    }
+    return some;
+}
+
+/// Into as few equal parts as fit.
+std::optional<Fix> divided_evenly(const Project& project, const Plan& plan, int patch, const Shapes& shapes) {
+    const Patch& p = plan.sections.patches[static_cast<std::size_t>(patch)];
+    const Spot spot = plan.sections.spots[static_cast<std::size_t>(p.opening)];
+    if (is_piece(spot)) return {};
+    const Spot whole = spot.cut < 0 ? base_spot : Spot(spot.cut, spot.opening);
+    const Box box = bounds(p.on_sheet());
+    const double across = box.width() >= box.height() ? 90 : 0;
+    std::vector<std::pair<std::string, Division>> tries;
+    for (const int n : {2, 3, 4})
+        tries.emplace_back(std::to_string(n) + " bands",
+                           Division{Division::Kind::Bands, n, 2, across, {0.5, 0.5}});
+    for (const auto& [columns, rows] : {std::pair{2, 2}, {3, 2}, {3, 3}, {4, 4}})
+        tries.emplace_back("a grid of " + std::to_string(columns) + " x " + std::to_string(rows),
+                           Division{Division::Kind::Grid, columns, rows, 0, {0.5, 0.5}});
+    for (const auto& [words, division] : tries) {
+        Fix fix("Divide it into " + words, DivideOpening{whole, division});
+        if (parts_fit(project, fix, whole, shapes)) return fix;
+    }
+    return {};
+}
+
 } // namespace
 
 std::vector<Fix> ways_for_large(const Project& project, const Plan& plan, int patch, int paper) {
@@ -125,24 +184,35 @@ std::vector<int> larger_than_every_sheet(const Project& project, const Plan& pla
     return out;
 }
 
-Finding too_large(const Project& project, const Plan& plan, Capacity& capacity, int section) {
+Finding too_large(const Project& project, const Plan& plan, Capacity& capacity, int section,
+                  const Shapes& shapes) {
     const Section& about = plan.sections.all[section];
     const int patch = unplaceable(project, plan, capacity, section);
-    const Box box = bounds(plan.sections.patches[patch].on_sheet());
-    const int sheet = largest_sheet(plan);
-    std::string message = "Its patch is " + format_size(box.width(), box.height(), project.units) + "; ";
-    const Box most = bounds(plan.papers.sheets[sheet].outline);
-    message += "the largest sheet there is, of " +
-               stash_at_hand(project).papers[plan.papers.sheets[sheet].paper].name + ", is " +
-               format_size(most.width(), most.height(), project.units) + ".";
-    const int paper = plan.papers.sheets[sheet].paper;
+    const Patch& large = plan.sections.patches[patch];
+    const Spot spot = plan.sections.spots[static_cast<std::size_t>(large.opening)];
+    const Box box = bounds(large.on_sheet());
+    const Sheet& sheet = plan.papers.sheets[static_cast<std::size_t>(largest_sheet(plan))];
     Finding out{.code = Code::TooLarge,
-                .title = about.label + " is larger than every sheet",
-                .message = message,
-                .where = plan.middle_of(plan.sections.patches[patch].opening),
-                .openings = {plan.sections.patches[patch].opening},
-                .fixes = ways_for_large(project, plan, patch, paper)};
-    out.fixes.emplace_back("Leave " + about.label + " open", SetTreatment{about.id, Treatment::Open});
+                .title = "Section " + about.label + " is larger than every sheet",
+                .message = "Its patch is " + format_size(box.width(), box.height(), project.units) +
+                           "; the largest sheet you have, of " +
+                           stash_at_hand(project).papers[static_cast<std::size_t>(sheet.paper)].name +
+                           ", is " + size_of_sheet(sheet.outline, project.units) + ".",
+                .where = plan.middle_of(large.opening),
+                .openings = {large.opening}};
+    if (about.method == BackingMethod::OneSheet) {
+        Fix pieces("Pieces that meet under the bars", SetMethod{about.id, BackingMethod::MachinePatches});
+        if (parts_fit(project, pieces, spot, shapes)) out.fixes.push_back(std::move(pieces));
+    }
+    for (Fix& way : ways_for_large(project, plan, patch, sheet.paper)) {
+        const bool divides = way.label().rfind("Divide", 0) == 0;
+        if (!divides || parts_fit(project, way, spot, shapes)) out.fixes.push_back(std::move(way));
+    }
+    const bool divided = std::any_of(out.fixes.begin(), out.fixes.end(),
+                                     [](const Fix& f) { return f.label().rfind("Divide", 0) == 0; });
+    if (!divided)
+        if (auto even = divided_evenly(project, plan, patch, shapes)) out.fixes.push_back(std::move(*even));
+    out.fixes.emplace_back("Leave section " + about.label + " open", SetTreatment{about.id, Treatment::Open});
     return out;
 }
 

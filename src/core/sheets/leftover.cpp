@@ -89,4 +89,12 @@ Point good_for(const Box& rectangle, Units units) {
     return {down(rectangle.width()), down(rectangle.height())};
 }
 
+std::string size_of_sheet(const Polygon& outline, Units units) {
+    constexpr double nearly_a_rectangle = 0.97; ///< of its box
+    const Box box = bounds(outline);
+    if (area(outline) > nearly_a_rectangle * box.area()) return format_size(box.width(), box.height(), units);
+    const Box most = largest_rectangle(outline);
+    return most.empty() ? "irregular" : "up to " + format_size(most.width(), most.height(), units);
+}
+
 } // namespace zesty

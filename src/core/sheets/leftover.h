@@ -22,6 +22,10 @@ Box box_of(const SheetRaster& sheet, const CellBox& cells);
 /// the very largest; empty when there is none. `cell` in mm.
 Box largest_rectangle(const Polygon& polygon, double cell = 1);
 
+/// How large a sheet is, in words: "12 x 12 in"; of one that is no rectangle the largest in it, "up to 3 x 12
+/// in".
+std::string size_of_sheet(const Polygon& outline, Units units);
+
 /// What a rectangle is good for, as one would note it down: rounded down to 1/8 in or 5 mm.
 Point good_for(const Box& rectangle, Units units);
 

@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <map>
+#include <set>
 
 namespace zesty {
 
@@ -76,6 +77,51 @@ void let_go_of_spares(KeepDecisions& keep, const Finishing& finishing) {
                               [&](const TakenPatch& p) { return p.on_sheet == spare.outline; });
 }
 
+/// A sheet of the stock that was taken, with what came of it; in files of older versions all of one paper.
+struct SheetTaken {
+    std::vector<StockChange> changes;
+    std::set<std::string> ids; ///< of the page's taken sheets
+};
+
+/// The last that was taken first: what it left may lie in what was taken before.
+std::vector<SheetTaken> sheets_taken(const KeepDecisions& keep) {
+    std::map<std::string, std::vector<SheetTaken>> by_paper;
+    for (const StockChange& change : keep.changes) {
+        std::vector<SheetTaken>& of = by_paper[change.paper];
+        const bool begins = of.empty() || (!change.back && of.back().changes.back().back);
+        if (begins) of.emplace_back();
+        of.back().changes.push_back(change);
+    }
+    std::vector<SheetTaken> out;
+    for (auto& [paper, all] : by_paper) {
+        std::vector<std::string> ids;
+        for (const TakenSheet& t : keep.taken)
+            if (t.paper == paper && std::find(ids.begin(), ids.end(), whole_sheet_of(t.id)) == ids.end())
+                ids.push_back(whole_sheet_of(t.id));
+        if (ids.size() != all.size()) {
+            // Which is which is not known: all or none.
+            SheetTaken whole{{}, {ids.begin(), ids.end()}};
+            for (const SheetTaken& one : all)
+                whole.changes.insert(whole.changes.end(), one.changes.begin(), one.changes.end());
+            all = {whole};
+        } else {
+            for (std::size_t i = 0; i < all.size(); ++i) all[i].ids = {ids[i]};
+        }
+        out.insert(out.end(), all.rbegin(), all.rend());
+    }
+    return out;
+}
+
+/// False, and nothing changed, where something that went back is not there any more.
+bool put_back(Paper& paper, const std::vector<StockChange>& changes) {
+    Paper then = paper;
+    for (auto c = changes.rbegin(); c != changes.rend(); ++c)
+        if (!change_count(then, c->sheet, c->back ? -c->sheet.count : c->sheet.count)) return false;
+    std::erase_if(then.sheets, [](const SheetStock& s) { return s.irregular && s.count == 0; });
+    paper = std::move(then);
+    return true;
+}
+
 } // namespace
 
 void finish(Project& project, const Finishing& finishing, FinishWhat what, const std::string& day) {
@@ -86,13 +132,12 @@ void finish(Project& project, const Finishing& finishing, FinishWhat what, const
         Paper& paper = stash.papers[static_cast<std::size_t>(fate.paper)];
         change(paper, fate.stock, -1);
         keep.changes.push_back({paper.id, fate.stock, false});
-    }
-    for (const SheetFate& fate : finishing.sheets)
+        // What comes of a sheet follows it, so that it can be put back by itself.
         for (const SheetStock& scrap : fate.back) {
-            Paper& paper = stash.papers[static_cast<std::size_t>(fate.paper)];
             change(paper, scrap, 1);
             keep.changes.push_back({paper.id, scrap, true});
         }
+    }
     for (const auto& [id, spare] : finishing.spares) {
         change(stash.papers[static_cast<std::size_t>(stash.find(id))], spare, 1);
         keep.changes.push_back({id, spare, true});
@@ -117,23 +162,28 @@ std::vector<std::string> put_back(Project& project) {
     std::vector<std::string> said;
     Stash stash = stash_at_hand(project);
     KeepDecisions& keep = project.keep;
-    for (Paper& paper : stash.papers) {
-        Paper then = paper;
-        bool whole = true;
-        for (auto c = keep.changes.rbegin(); c != keep.changes.rend(); ++c)
-            if (c->paper == paper.id)
-                whole = change_count(then, c->sheet, c->back ? -c->sheet.count : c->sheet.count) && whole;
-        if (!whole) {
-            said.push_back(
-                sentence(paper.name + " stays as it is: a scrap that went back has been used since"));
+    std::vector<StockChange> left;
+    std::set<std::string> waiting;
+    for (const SheetTaken& taken : sheets_taken(keep)) {
+        const int paper = stash.find(taken.changes.front().paper);
+        if (paper < 0) {
+            said.push_back(sentence(taken.changes.front().paper +
+                                    " is not in your stash: what was taken of it cannot come back"));
+        } else if (put_back(stash.papers[static_cast<std::size_t>(paper)], taken.changes)) {
+            std::erase_if(keep.taken,
+                          [&](const TakenSheet& t) { return taken.ids.contains(whole_sheet_of(t.id)); });
             continue;
+        } else if (waiting.insert(taken.changes.front().paper).second) {
+            said.push_back(
+                sentence("a scrap of " + stash.papers[static_cast<std::size_t>(paper)].name +
+                         " that went back has been used since: put back the page that was cut from it, "
+                         "then this one again"));
         }
-        std::erase_if(then.sheets, [](const SheetStock& s) { return s.irregular && s.count == 0; });
-        paper = std::move(then);
+        left.insert(left.end(), taken.changes.begin(), taken.changes.end());
     }
+    if (left.empty()) keep.taken.clear();
+    keep.changes = std::move(left);
     take_things(stash, keep.had, 1);
-    keep.taken.clear();
-    keep.changes.clear();
     keep.had = {};
     keep.finished.clear();
     ++keep.takings;

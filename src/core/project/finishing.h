@@ -51,7 +51,8 @@ Finishing finishing_of(const Project& project, const Plan& plan, FinishWhat what
 void finish(Project& project, const Finishing& finishing, FinishWhat what, const std::string& day);
 
 /// The opposite of everything that was taken for the page: sheets and things come back, scraps that went back
-/// are taken out of the stash. A sentence for each scrap that is not there any more.
+/// are taken out of the stash. A sheet of which a scrap has been used for another page stays taken, with a
+/// sentence that says so, and comes back when that page has been put back and this is asked again.
 std::vector<std::string> put_back(Project& project);
 
 } // namespace zesty

@@ -6,6 +6,7 @@
 #include "core/sheets/leftover.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace zesty {
 
@@ -91,8 +92,9 @@ void lay_what_has_been_cut(Plan& plan) {
 void take(const PaperNest& nest, const Project& project, Plan& plan) {
     for (const NestPlacement& p : nest.result.placements) {
         const LaidPatch& laid = nest.patches[p.piece];
-        plan.sheets.placed[laid.patch] = {nest.sheets[p.sheet], p.rotation_deg, p.shift,
-                                          laid.side == Side::B};
+        // A whole turn more is the same place, and more than can be stored.
+        plan.sheets.placed[laid.patch] = {nest.sheets[p.sheet], std::remainder(p.rotation_deg, 360.0),
+                                          p.shift, laid.side == Side::B};
     }
     for (std::size_t i = 0; i < plan.sections.patches.size(); ++i)
         if (const int leader = plan.sections.patches[i].rides_on; leader >= 0)

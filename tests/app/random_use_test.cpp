@@ -11,6 +11,7 @@
 #include <QAction>
 #include <QApplication>
 #include <QDialog>
+#include <QFileInfo>
 #include <QLineEdit>
 #include <QTest>
 #include <QTimer>
@@ -178,7 +179,12 @@ void use(const QString& page, unsigned seed) {
     Bench bench;
     bench.save_answer = bench.folder("kept.zesty");
     bench.folder_answer = {};
-    if (!page.isEmpty()) bench.open(page);
+    if (!page.isEmpty()) {
+        // It will be saved over.
+        const QString copy = bench.folder(QFileInfo(page).fileName());
+        ASSERT_TRUE(QFile::copy(page, copy));
+        bench.open(copy);
+    }
     const ClosesPopups closes;
     RandomUse use(bench, seed);
     for (int h = 0; h < hundreds(); ++h) {

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <tuple>
+#include <utility>
 
 namespace zesty {
 
@@ -11,6 +12,7 @@ constexpr double clearly = 0.25;        ///< of the sections, where papers have 
 constexpr double most_in_common = 0.5;  ///< of the papers
 constexpr double effort_for_more = 0.3; ///< the first is what was asked for
 constexpr int takes_of_one_mood = 6;
+constexpr std::ptrdiff_t always_made = 3; ///< however few are asked for
 
 struct Take {
     Mood mood;
@@ -63,16 +65,24 @@ public:
     }
 
     std::vector<Proposal> take_best(int count) {
-        // Where the drawer holds too few papers for different ones, the same are dealt differently.
-        for (Proposal& p : made_)
-            if (static_cast<int>(kept_.size()) < count && unlike_all(p)) kept_.push_back(std::move(p));
+        // Where the drawer holds too few papers for different ones, others of them are dealt differently; the
+        // very same only where nothing else is left to choose from.
+        for (const bool same : {false, true})
+            for (Proposal& p : made_)
+                if (static_cast<int>(kept_.size()) <
+                        (same ? std::min(count, static_cast<int>(always_made)) : count) &&
+                    !p.assignment.paper.empty() && unlike_all(p) && (same || of_other_papers(p)))
+                    kept_.push_back(std::exchange(p, {}));
         const auto rank = [&](const Proposal& p) {
-            return std::tuple(missing(p.assignment), p.assignment.alike.size(),
+            const bool against = p.mood == Mood::MoreScatter || p.mood == Mood::MoreDrift;
+            return std::tuple(missing(p.assignment), against, p.assignment.alike.size(),
                               cost_of(job_, p.assignment.paper));
         };
-        // Of one mood the first ones suit it best.
+        // Of one mood the first ones suit it best. Those that are always made are ranked, others follow: a
+        // number means the same however many are asked for.
         if (!wish_.mood)
-            std::stable_sort(kept_.begin(), kept_.end(),
+            std::stable_sort(kept_.begin(),
+                             kept_.begin() + std::min<std::ptrdiff_t>(always_made, std::ssize(kept_)),
                              [&](const Proposal& a, const Proposal& b) { return rank(a) < rank(b); });
         return std::move(kept_);
     }
@@ -142,6 +152,13 @@ private:
         kept_.push_back(std::move(p));
     }
 
+    bool of_other_papers(const Proposal& p) const {
+        const std::set<int> papers = papers_of(faces_, p.assignment.paper);
+        return std::none_of(kept_.begin(), kept_.end(), [&](const Proposal& k) {
+            return papers_of(faces_, k.assignment.paper) == papers;
+        });
+    }
+
     bool unlike_all(const Proposal& p) const {
         return std::all_of(kept_.begin(), kept_.end(), [&](const Proposal& k) {
             return unlikeness(job_, p.assignment.paper, k.assignment.paper) >= clearly;
@@ -183,14 +200,17 @@ std::vector<Proposal> proposals(const MatchJob& job, Capacity& capacity, int cou
                                 const StopToken& stop, const Progress& progress) {
     Proposing proposing(job, capacity, wish);
     const std::vector<Take> all = takes(job, wish);
-    for (std::size_t t = 0; t < all.size() && proposing.count() < count; ++t) {
+    const int made = std::max(count, static_cast<int>(always_made));
+    for (std::size_t t = 0; t < all.size() && proposing.count() < made; ++t) {
         if (t > 0 && stopped(stop)) break;
         const Progress part = [&](double f, const char* what) {
             if (progress) progress((static_cast<double>(t) + f) / static_cast<double>(all.size()), what);
         };
         if (!proposing.add(all[t], stop, part)) break;
     }
-    return proposing.take_best(count);
+    std::vector<Proposal> best = proposing.take_best(made);
+    if (static_cast<int>(best.size()) > count) best.resize(static_cast<std::size_t>(count));
+    return best;
 }
 
 } // namespace zesty

@@ -17,11 +17,13 @@ struct ProposalWish {
     std::set<int> papers = {};
 };
 
-/// Up to `count`, best first: fewest sections short, then fewest neighbours alike, then the cost as asked.
-/// Where the drawer allows, any two share at most half of their papers; where it holds too few for that, they
-/// differ in at least a quarter of the sections that are free to choose. Fewer are given rather than
-/// near-duplicates. A job with a start is improved on as one of them. Told to stop, it gives those it has,
-/// the first of which may not be complete.
+/// Up to `count`. The first three come best first: fewest sections short, those of the style that was asked
+/// for before its opposite, then fewest neighbours alike, then the cost as asked; others follow as they were
+/// found, so that a number means the same proposal however many are asked for. Where the drawer allows, any
+/// two share at most half of their papers; where it holds too few for that, they differ in at least a quarter
+/// of the sections that are free to choose. Fewer are given rather than near-duplicates. A job with a start
+/// is improved on as one of them. Told to stop, it gives those it has, the first of which may not be
+/// complete.
 std::vector<Proposal> proposals(const MatchJob& job, Capacity& capacity, int count,
                                 const ProposalWish& wish = {}, const StopToken& stop = {},
                                 const Progress& progress = {});

@@ -28,7 +28,7 @@ namespace {
 constexpr int in_a_hundred = 100;
 
 int hundreds() {
-    return 4 * std::max(1, qEnvironmentVariableIntValue("ZESTY_LONG"));
+    return 20 * std::max(1, qEnvironmentVariableIntValue("ZESTY_LONG"));
 }
 
 /// Menus and lists that open are closed again: nobody waits for them.

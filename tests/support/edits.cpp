@@ -7,6 +7,7 @@
 #include "core/setout/photos.h"
 #include "support/between.h"
 #include "support/build_edits.h"
+#include "support/pages.h"
 
 namespace zesty::testing {
 
@@ -351,7 +352,7 @@ void further_edit(Project& p, std::mt19937& random, int openings) {
         std::swap(p.set_out.cuts.front(), p.set_out.cuts.back());
         break;
     default:
-        if (const auto plan = Planner().plan(p); plan && !plan->findings.empty()) {
+        if (const auto plan = Planner(laid_in_a_hurry()).plan(p); plan && !plan->findings.empty()) {
             const Finding& f = plan->findings[random() % plan->findings.size()];
             if (!f.fixes.empty()) f.fixes[random() % f.fixes.size()].apply(p);
         }

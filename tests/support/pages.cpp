@@ -12,6 +12,11 @@ const std::shared_ptr<NestMemory>& laid_before() {
     return memory;
 }
 
+const std::shared_ptr<NestMemory>& laid_in_a_hurry() {
+    static const auto memory = std::make_shared<NestMemory>(2, 1);
+    return memory;
+}
+
 Project project_of(const Drawing& drawing) {
     Project p;
     set_only_cut(p, std::make_shared<const DrawingFile>(DrawingFile{"x.svg", "", drawing}));

@@ -9,6 +9,9 @@ namespace zesty::testing {
 /// what a planner that knows nothing says.
 const std::shared_ptr<NestMemory>& laid_before();
 
+/// The same, laid in a hurry: for whoever asks what is laid, not how close.
+const std::shared_ptr<NestMemory>& laid_in_a_hurry();
+
 /// A page with this drawing alone.
 Project project_of(const Drawing& drawing);
 

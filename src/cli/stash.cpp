@@ -116,6 +116,12 @@ struct Wanted {
 Result<Wanted> wanted(const StashArgs& a) {
     Wanted out;
     if (!a.import.empty()) {
+        if (const auto unknown = unknown_columns_in(QString::fromStdString(a.import));
+            !unknown.empty() && !a.ignore_columns)
+            return fail(ErrorKind::BadInput,
+                        a.import + ": no paper has " +
+                            (unknown.size() == 1 ? "a column called " : "columns called ") + in_a_row(unknown) +
+                            "; rename it in the table, or give --ignore-columns to leave it out");
         auto papers = read_watched(a.import);
         if (!papers) return tl::make_unexpected(papers.error());
         out.import = std::move(*papers);
@@ -213,6 +219,9 @@ void add_changing(CLI::App* c, StashArgs& a) {
     c->add_option("--import", a.import,
                   "Takes in papers: JSON, CSV, another database, a picture, a folder of these")
         ->group("Changing");
+    c->add_flag("--ignore-columns", a.ignore_columns, "Leaves out columns of a table that no paper has")
+        ->group("Changing");
+    needs(*c, {{"--ignore-columns", "--import"}});
     c->add_option("--add", a.add,
                   "Adds a paper; of one with this id just what is given is changed, sheets are added")
         ->group("Changing");

@@ -26,7 +26,7 @@ struct StashArgs {
     bool untouched = false, first = false;
     std::string offcut, square;
     std::string find, like, kind, room;
-    bool in_stock = false, crop = false, starter = false;
+    bool in_stock = false, crop = false, starter = false, ignore_columns = false;
     std::string embellishment, outline_of, thickness, white_rim, on_sheet, letters, remove_thing, thing_name,
         thing_colour, thing_kept_in, outline_square, drop_outs;
     int of_cut = 1;

@@ -43,6 +43,12 @@ Result<Stash> read_papers(const QString& path) {
     return stash_from_csv(data->toStdString(), path.toStdString(), pictures_beside(path, 128LL << 20));
 }
 
+std::vector<std::string> unknown_columns_in(const QString& path) {
+    if (!path.endsWith(".csv", Qt::CaseInsensitive)) return {};
+    const auto data = read_file(path);
+    return data ? unknown_columns(data->toStdString()) : std::vector<std::string>{};
+}
+
 Result<Stash> papers_from_list(const std::string& text, const std::string& what) {
     return stash_from_csv(text, what, [](const std::string& name) -> Result<PictureBytes> {
         return fail(ErrorKind::BadInput, "a list that is pasted cannot bring the picture " + name);

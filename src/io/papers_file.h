@@ -7,6 +7,8 @@
 namespace zesty {
 
 Result<Stash> read_papers(const QString& path);
+/// Columns of a table that nobody knows; none of what is no table, or cannot be read.
+std::vector<std::string> unknown_columns_in(const QString& path);
 /// A list that was pasted, as CSV.
 Result<Stash> papers_from_list(const std::string& text, const std::string& what);
 /// As CSV or JSON, by the ending, its pictures beside it.

@@ -273,13 +273,32 @@ std::string stash_csv(const Stash& stash) {
     return out;
 }
 
-Result<Stash> stash_from_csv(const std::string& bytes, const std::string& what,
-                             const PictureSource& pictures) {
+namespace {
+
+std::vector<std::vector<std::string>> table_of(const std::string& bytes) {
     const std::string text = utf8_of(bytes);
     // Where commas are in numbers, tables are saved with semicolons.
     const std::string head = text.substr(0, text.find('\n'));
     const auto separators = [&](char c) { return std::count(head.begin(), head.end(), c); };
-    const auto rows = rows_of(text, separators(';') > separators(',') ? ';' : ',');
+    return rows_of(text, separators(';') > separators(',') ? ';' : ',');
+}
+
+} // namespace
+
+std::vector<std::string> unknown_columns(const std::string& bytes) {
+    const auto rows = table_of(bytes);
+    std::vector<std::string> out;
+    if (rows.empty()) return out;
+    for (const std::string& name : rows[0])
+        if (!name.empty() && name != "size" &&
+            std::none_of(columns.begin(), columns.end(), [&](const char* c) { return name == c; }))
+            out.push_back(name);
+    return out;
+}
+
+Result<Stash> stash_from_csv(const std::string& bytes, const std::string& what,
+                             const PictureSource& pictures) {
+    const auto rows = table_of(bytes);
     const auto has = [&](const char* column) {
         return !rows.empty() && std::find(rows[0].begin(), rows[0].end(), column) != rows[0].end();
     };

@@ -13,6 +13,9 @@ namespace zesty {
 
 std::string stash_csv(const Stash& stash);
 
+/// Columns that a table has and nobody knows, in their order; what stands there is not taken over.
+std::vector<std::string> unknown_columns(const std::string& bytes);
+
 /// The columns may come in any order; those that are missing are empty. A list somebody has typed may do with
 /// name, colour (in words, too), size ("12x12", in inches) and count. Pictures as for stash_from().
 Result<Stash> stash_from_csv(const std::string& bytes, const std::string& what,

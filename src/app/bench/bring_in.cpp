@@ -9,6 +9,7 @@
 #include "core/stash/sharing.h"
 #include "core/stash/stock.h"
 #include "io/papers_file.h"
+#include "io/stash_csv.h"
 #include "io/stash_json.h"
 
 #include <QFileInfo>
@@ -69,10 +70,14 @@ void BringIn::files(const QStringList& paths) {
         return all;
     };
     const QString from = paths.size() == 1 ? QFileInfo(paths.front()).fileName() : QString("These files");
+    left_out_.clear();
+    for (const QString& path : paths)
+        for (std::string& column : unknown_columns_in(path)) left_out_.push_back(std::move(column));
     read(read_all, from, std::any_of(paths.begin(), paths.end(), is_list));
 }
 
 void BringIn::list(const QString& text) {
+    left_out_ = unknown_columns(text.toStdString());
     read([text] { return papers_from_list(text.toStdString(), "The list"); }, "The list", true);
 }
 
@@ -80,10 +85,19 @@ void BringIn::show_what_was_understood(const std::shared_ptr<const Stash>& paper
     std::vector<std::string> each;
     for (const Paper& p : papers->papers) each.push_back(understood(p));
     const QString many = counted(each.size(), "paper", "papers");
-    notices_.show_notice(list_key, QString("%1: %2").arg(from, many), words(in_a_row(each)) + ".", {},
+    notices_.show_notice(list_key, QString("%1: %2").arg(from, many),
+                         words(in_a_row(each)) + "." + said_of_columns(), {},
                          {{"Add " + many, "They join those in the stash; it can be undone",
                            [this, papers, from] { take(*papers, from); }},
                           {"Leave them", "Nothing is added", [] {}}});
+}
+
+QString BringIn::said_of_columns() const {
+    if (left_out_.empty()) return {};
+    return left_out_.size() == 1
+               ? " The column " + words(left_out_.front()) + " is nothing a paper has: it is left out."
+               : " The columns " + words(in_a_row(left_out_)) +
+                     " are nothing a paper has: they are left out.";
 }
 
 void BringIn::take(const Stash& papers, const QString& from) {

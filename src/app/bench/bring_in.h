@@ -26,12 +26,14 @@ public:
 private:
     void take(const Stash& papers, const QString& from);
     void show_what_was_understood(const std::shared_ptr<const Stash>& papers, const QString& from);
+    QString said_of_columns() const;
     template <class Read> void read(Read read_there, const QString& from, bool ask);
 
     Document& document_;
     Worker& worker_;
     NoticeBar& notices_;
     Say say_;
+    std::vector<std::string> left_out_; ///< columns of the lists that are read
 };
 
 } // namespace zesty

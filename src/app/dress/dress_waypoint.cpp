@@ -187,13 +187,14 @@ QString DressWaypoint::answer(const Project& project, const Plan& plan) const {
     if (const int n = pieces_without_sheet(plan); n > 0)
         return counted(static_cast<std::size_t>(n), "piece without paper", "pieces without paper");
     if (const int n = letters_short(plan); n > 0)
-        return counted(static_cast<std::size_t>(n), "letter short", "letters short");
+        return counted(static_cast<std::size_t>(n), "letter missing", "letters missing");
     if (const auto n = plan.dress.short_embellishments.size(); n > 0)
-        return counted(n, "embellishment short", "embellishments short");
+        return counted(n, "embellishment missing", "embellishments missing");
     const auto missing = missing_of(project, plan);
     if (missing.empty()) return "nothing is missing";
-    return missing.size() == 1 ? words(missing.front())
-                               : QString("%1, %2 more").arg(words(missing.front())).arg(missing.size() - 1);
+    return missing.size() == 1
+               ? words(missing.front()) + " missing"
+               : QString("%1 and %2 more missing").arg(words(missing.front())).arg(missing.size() - 1);
 }
 
 Seen DressWaypoint::seen() const {

@@ -101,7 +101,7 @@ void LookPart::refresh() {
     balance_->setText(balance_in_words(plan->dress.balance));
     const auto missing = missing_of(*plan->of, *plan);
     missing_->setText(missing.empty() ? QString("Finished? Nothing is missing.")
-                                      : "Finished? Missing: " + words(in_a_row(missing)) + ".");
+                                      : "Still missing: " + words(in_a_row(missing)) + ".");
 }
 
 } // namespace zesty

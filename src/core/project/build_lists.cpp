@@ -3,6 +3,7 @@
 #include "core/build/trimmer.h"
 #include "core/geometry/measure.h"
 #include "core/project/cutting_jobs.h"
+#include "core/project/stash_at_hand.h"
 #include "core/project/steps_in_making.h"
 #include "core/sentences.h"
 #include "core/sheets/leftover.h"
@@ -17,7 +18,8 @@ namespace {
 
 class Lists {
 public:
-    Lists(const Project& project, const Plan& plan) : project_(project), plan_(plan) {}
+    Lists(const Project& project, const Plan& plan)
+        : project_(project), plan_(plan), stock_(sheets_of(stash_at_hand(project))) {}
 
     std::vector<BuildList> all() {
         missing();
@@ -39,8 +41,59 @@ private:
     std::string length(double mm) const { return format_long(mm, project_.units); }
     std::string size(const Box& box) const { return format_size(box.width(), box.height(), project_.units); }
 
+    /// Of the stock as it is before anything is cut.
+    std::string size_of(const Sheet& sheet) const {
+        for (const Sheet& whole : stock_)
+            if (whole.id == sheet.id)
+                return std::string(name_of(whole.kind)) + ", " + size_of_sheet(whole.outline, project_.units);
+        return std::string(name_of(sheet.kind)) + ", " + size_of_sheet(sheet.outline, project_.units);
+    }
+
+    /// "the base, frame 1 and cut 2", of what the page itself is made of.
+    std::map<std::string, std::vector<std::string>> page_itself() const {
+        std::map<std::string, std::vector<std::string>> out;
+        for (const OwnUse& use : plan_.papers.own) {
+            std::string words = use.what;
+            if (use.is_base)
+                words = plan_.papers.own.size() > 1 && use.what != "base 1" ? "the second base" : "the base";
+            if (use.what.rfind("frame ", 0) == 0) words = "the frame";
+            if (use.what.rfind("strip ", 0) == 0) words = "a strip of the frame";
+            for (std::size_t c = 0; c < project_.set_out.cuts.size(); ++c)
+                if (use.what == "cut " + std::to_string(project_.set_out.cuts[c].id))
+                    words = project_.set_out.cuts.size() == 1 ? "the cut" : "cut " + std::to_string(c + 1);
+            out[use.sheet].push_back(std::move(words));
+        }
+        return out;
+    }
+
+    /// Of the page, cuts and letters, where it is not from the stash.
+    void other_papers(std::vector<ListLine>& lines) const {
+        const Page& page = project_.set_out.page;
+        const Box base = page.base_of(page.leaves().front());
+        if (page.base_paper.empty())
+            lines.push_back({"Cardstock for the base", size(base), "not from your stash"});
+        if (page.framed() && page.frame_paper.empty())
+            lines.push_back({"Paper for the frame", size(page.leaves().front()), "not from your stash"});
+        for (std::size_t c = 0; c < project_.set_out.cuts.size() && c < plan_.set_out.each.size(); ++c)
+            if (project_.set_out.cuts[c].paper.empty() && !project_.set_out.cuts[c].pieces_from_paper)
+                lines.push_back({project_.set_out.cuts.size() == 1
+                                     ? std::string("Cardstock for the cut")
+                                     : "Cardstock for cut " + std::to_string(c + 1),
+                                 size(plan_.set_out.each[c].cut_box), "not from your stash"});
+        std::size_t letters = 0;
+        for (const TitleFacts& t : plan_.dress.titles)
+            for (const TitleLetter& l : t.letters) {
+                const LetterSet* set = project_.stash ? project_.stash->letter_set(l.set) : nullptr;
+                letters +=
+                    !l.missing && set && (set->kind == LetterKind::Cut || set->kind == LetterKind::Dies);
+            }
+        if (letters > 0)
+            lines.push_back({"Paper for the title", count_of(letters, "letter", "letters"), "to be cut"});
+    }
+
     void papers() {
         std::vector<ListLine> lines;
+        const auto own = page_itself();
         std::map<std::string, std::size_t> pieces;
         for (const DressPiece& p : plan_.dress.pieces)
             if (p.placed) ++pieces[p.sheet];
@@ -52,17 +105,20 @@ private:
                 yields.push_back(count_of(used->patches.size(), "patch", "patches"));
             if (const std::size_t n = pieces[sheet.id]; n > 0)
                 yields.push_back(count_of(n, "photo mat or layer", "photo mats and layers"));
+            if (const auto of = own.find(sheet.id); of != own.end())
+                yields.insert(yields.end(), of->second.begin(), of->second.end());
             std::string note = in_a_row(yields);
             if (used && !used->largest_left.empty())
                 note += "; " + size(used->largest_left) + " of it stays whole";
-            lines.push_back({sheet_in_words(project_, plan_, number),
-                             std::string(name_of(sheet.kind)) + ", " + size_of_sheet(sheet.outline, project_.units), note});
+            lines.push_back({sheet_in_words(project_, plan_, number), size_of(sheet), note});
             told.insert(sheet.id);
         };
         for (const UsedSheet& used : plan_.sheets.used) tell(used.sheet, &used);
         for (std::size_t n = 0; n < plan_.papers.sheets.size(); ++n)
-            if (const std::string& id = plan_.papers.sheets[n].id; pieces.contains(id) && !told.contains(id))
+            if (const std::string& id = plan_.papers.sheets[n].id;
+                (pieces.contains(id) || own.contains(id)) && !told.contains(id))
                 tell(static_cast<int>(n), nullptr);
+        other_papers(lines);
         add("Papers", std::move(lines));
     }
 
@@ -139,7 +195,7 @@ private:
                 const Ring least = smallest_rectangle_around(p.on_sheet().outer);
                 if (least.size() != 4) continue;
                 lines.push_back(
-                    {"Rectangle for " + std::to_string(p.opening + 1),
+                    {"Rectangle for opening " + std::to_string(p.opening + 1),
                      format_size(distance(least[0], least[1]), distance(least[1], least[2]), project_.units),
                      paper_of(p)});
             }
@@ -183,7 +239,7 @@ private:
         std::vector<ListLine> lines;
         for (const ShortPatch& s : plan_.sheets.short_patches)
             lines.push_back(
-                {"Paper for " +
+                {"Paper for opening " +
                      std::to_string(plan_.sections.patches[static_cast<std::size_t>(s.patch)].opening + 1),
                  size(bounds(plan_.sections.patches[static_cast<std::size_t>(s.patch)].on_sheet())),
                  sentence(s.reason)});
@@ -195,9 +251,8 @@ private:
                 lines.push_back({"Letter " + piece, std::to_string(n) + " more", {}});
         for (const ShortThing& s : plan_.dress.short_embellishments) {
             const Embellishment* thing = project_.stash ? project_.stash->embellishment(s.id) : nullptr;
-            lines.push_back(
-                {thing ? thing->name : s.id, std::to_string(s.used - s.there) + " more",
-                 "there " + std::string(s.there == 1 ? "is " : "are ") + std::to_string(s.there)});
+            lines.push_back({thing ? thing->name : s.id, std::to_string(s.used - s.there) + " more",
+                             "you have " + std::to_string(s.there)});
         }
         for (const PhotoCount& p : plan_.set_out.photo_sizes)
             lines.push_back({"Photo print", in_words(p), {}});
@@ -210,6 +265,7 @@ private:
 
     const Project& project_;
     const Plan& plan_;
+    std::vector<Sheet> stock_;
     std::vector<BuildList> out_;
 };
 

@@ -6,6 +6,30 @@
 
 namespace zesty {
 
+namespace {
+
+void add_pieces(const Plan& plan, std::vector<std::string>& out) {
+    std::size_t mats = 0, layers = 0, frames = 0;
+    for (const DressPiece& p : plan.dress.pieces)
+        if (!p.placed && !p.paper.empty()) ++(p.of_frame ? frames : p.layer >= 0 ? layers : mats);
+    if (mats > 0) out.push_back("paper for " + count_of(mats, "photo mat", "photo mats"));
+    if (layers > 0) out.push_back("paper for " + count_of(layers, "layer", "layers"));
+    if (frames > 0) out.push_back("paper for " + count_of(frames, "part of the frame", "parts of the frame"));
+}
+
+void add_letters_and_things(const Plan& plan, std::vector<std::string>& out) {
+    int letters = 0;
+    for (const TitleFacts& t : plan.dress.titles)
+        for (const auto& [piece, n] : t.missing) letters += n;
+    if (letters > 0) out.push_back(count_of(static_cast<std::size_t>(letters), "letter", "letters"));
+    int things = 0;
+    for (const ShortThing& s : plan.dress.short_embellishments) things += s.used - s.there;
+    if (things > 0)
+        out.push_back(count_of(static_cast<std::size_t>(things), "embellishment", "embellishments"));
+}
+
+} // namespace
+
 std::vector<std::string> missing_of(const Project& project, const Plan& plan) {
     std::vector<std::string> out;
     const auto count = [&](Code code) {
@@ -17,18 +41,20 @@ std::vector<std::string> missing_of(const Project& project, const Plan& plan) {
                     [](const Section& s) { return s.treatment == Treatment::Words; });
     const bool written = std::any_of(project.dress.writings.begin(), project.dress.writings.end(),
                                      [](const Writing& w) { return !w.text.empty(); });
-    if (!written && !words_in_opening) out.emplace_back("no journaling");
+    if (!written && !words_in_opening) out.emplace_back("journaling");
     int left_over = 0;
     for (const WritingFacts& w : plan.dress.writings) left_over += w.left_over;
     if (left_over > 0)
         out.push_back(count_of(static_cast<std::size_t>(left_over), "word", "words") + " without a place");
-    if (project.set_out.date.empty()) out.emplace_back("no date");
+    if (project.set_out.date.empty()) out.emplace_back("a date");
     for (const RoomWanted& room : project.set_out.rooms)
-        if (!room.centre) out.push_back("no place for a " + std::string(key_of(room.what)));
+        if (!room.centre) out.push_back("a place for a " + std::string(key_of(room.what)));
     if (const auto none = count(Code::NoPaper))
-        out.push_back(count_of(none, "section", "sections") + " without paper");
+        out.push_back("paper for " + count_of(none, "section", "sections"));
     if (const auto n = count(Code::Short) + count(Code::TooLarge))
-        out.push_back(count_of(n, "patch", "patches") + " short");
+        out.push_back("room for " + count_of(n, "patch", "patches"));
+    add_pieces(plan, out);
+    add_letters_and_things(plan, out);
     return out;
 }
 

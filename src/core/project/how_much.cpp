@@ -91,14 +91,15 @@ struct BackedSome {
     bool parted = false; ///< a size is not treated alike
 };
 
-BackedSome left_open(const std::vector<std::vector<Candidate>>& sizes, std::size_t wanted) {
+/// `exactly`: sizes are parted rather than more or fewer left open.
+BackedSome left_open(const std::vector<std::vector<Candidate>>& sizes, std::size_t wanted, bool exactly) {
     BackedSome out;
     for (const auto& size : sizes) {
         if (out.open.size() >= wanted) break;
         const std::size_t still = wanted - out.open.size();
         // A size more or less is nearer to alike than a part of one.
-        const bool whole = size.size() <= still || (size.size() - still) * 3 <= size.size();
-        if (!whole && still * 3 <= size.size()) break;
+        const bool whole = size.size() <= still || (!exactly && (size.size() - still) * 3 <= size.size());
+        if (!whole && !exactly && still * 3 <= size.size()) break;
         const auto some = whole ? size : spread(size, still, out.open);
         out.parted = out.parted || !whole;
         out.open.insert(out.open.end(), some.begin(), some.end());
@@ -132,11 +133,18 @@ Result<std::vector<BackedSo>> how_much_to_back(const Project& project, const Pla
     if (!plan.sections.cut) return fail(ErrorKind::NothingToDo, "there is no opening to back yet");
     const std::vector<Candidate> all = candidates(project, plan);
     const auto sizes = sizes_of(all);
+    const auto so_many = [&](double share) {
+        return all.size() -
+               std::min(static_cast<std::size_t>(std::lround(share * static_cast<double>(all.size()))),
+                        all.size());
+    };
+    // A third is another answer than a half wherever it can be.
+    const bool as_a_half = left_open(sizes, so_many(1.0 / 3), false).open.size() ==
+                           left_open(sizes, so_many(0.5), false).open.size();
     std::vector<BackedSo> out;
     for (const auto& [much, share] :
          {std::pair{HowMuch::Third, 1.0 / 3}, std::pair{HowMuch::Half, 0.5}, std::pair{HowMuch::All, 1.0}}) {
-        const auto backed = static_cast<std::size_t>(std::lround(share * static_cast<double>(all.size())));
-        const BackedSome chosen = left_open(sizes, all.size() - std::min(backed, all.size()));
+        const BackedSome chosen = left_open(sizes, so_many(share), as_a_half && much == HowMuch::Third);
         std::set<int> open;
         for (const Candidate& c : chosen.open) open.insert(c.section);
         BackedSo one{much, project, all.size() - open.size(), all.size(), 0, 0, reason_of(much, all, chosen)};

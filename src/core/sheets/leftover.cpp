@@ -92,9 +92,10 @@ Point good_for(const Box& rectangle, Units units) {
 std::string size_of_sheet(const Polygon& outline, Units units) {
     constexpr double nearly_a_rectangle = 0.97; ///< of its box
     const Box box = bounds(outline);
+    if (box.empty()) return "used up";
     if (area(outline) > nearly_a_rectangle * box.area()) return format_size(box.width(), box.height(), units);
-    const Box most = largest_rectangle(outline);
-    return most.empty() ? "irregular" : "up to " + format_size(most.width(), most.height(), units);
+    const Point most = good_for(largest_rectangle(outline), units);
+    return most.x <= 0 || most.y <= 0 ? "irregular" : "up to " + format_size(most.x, most.y, units);
 }
 
 } // namespace zesty

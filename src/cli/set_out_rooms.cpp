@@ -123,7 +123,7 @@ Result<void> put_photos_into_openings(const SetOutArgs& args, Project& project, 
     const auto found = photos_into_openings(project, *plan, photos, openings,
                                             {args.most_tilt.value_or(usual_tilt_deg), args.punched});
     if (!found) return fail(found.error().kind, "--photos-into: " + found.error().message);
-    put_into_openings(project.set_out, *found);
+    put_into_openings(project, *plan, *found);
     return {};
 }
 

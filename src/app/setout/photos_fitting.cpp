@@ -127,7 +127,8 @@ void PhotosPart::put_into_openings_by(std::shared_ptr<const Plan> plan) {
     const IntoOpenings how{static_cast<double>(tilt_->value()), punched_->isChecked()};
     worker_.think(this, [this, plan, photos, openings, how](Planner&) {
         const auto found = photos_into_openings(*plan->of, *plan, photos, openings, how);
-        return std::function<void()>([this, found] {
+        return std::function<void()>([this, plan, found] {
+            if (!(*plan->of == document_.project())) return put_into_openings(); // it has changed meanwhile
             if (!found) {
                 into_says_->setText(words(sentence(found.error().message)));
                 into_says_->show();
@@ -135,7 +136,7 @@ void PhotosPart::put_into_openings_by(std::shared_ptr<const Plan> plan) {
             }
             into_says_->hide();
             document_.change("Put the photos into openings",
-                             [&](Project& next) { zesty::put_into_openings(next.set_out, *found); });
+                             [&](Project& next) { zesty::put_into_openings(next, *plan, *found); });
         });
     });
 }

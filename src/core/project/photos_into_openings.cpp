@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/on_two_threads.h"
+#include "core/project/edits.h"
 #include "core/sentences.h"
 #include "core/setout/photo_fit.h"
 
@@ -20,6 +21,7 @@ constexpr std::size_t looked_at(std::size_t photos) {
 constexpr std::size_t most_photos = 8; ///< more are a page of their own
 constexpr double beside_costs = 4;     ///< against the logarithm of sizes
 constexpr double spread_counts = 0.5;
+constexpr double round_from = 0.97; ///< share of an opening that its largest circle fills
 
 class Choosing {
 public:
@@ -39,7 +41,7 @@ public:
             const Polygon opening =
                 transformed(plan_.sections.cut->openings[openings_[o]].outline, plan_.set_out.whole.to_page);
             for (std::size_t p = 0; p < photos_.size() && !stopped(stop); ++p) {
-                const Photo& photo = project_.set_out.photos[photos_[p]];
+                const Photo photo = shaped(project_.set_out.photos[photos_[p]], o);
                 auto fit = photo.round ? largest_round_inside(opening, photo.width, overlap, punches)
                                        : largest_tucked(opening, photo.width, photo.height, overlap,
                                                         how.most_tilt_deg);
@@ -66,13 +68,24 @@ public:
         std::vector<PhotoInOpening> out;
         for (std::size_t p = 0; p < best_.size(); ++p) {
             const std::size_t o = static_cast<std::size_t>(best_[p]);
-            out.push_back({photos_[p], openings_[o],
-                           fitted(project_.set_out.photos[photos_[p]], *fits_[p * openings_.size() + o])});
+            out.push_back(
+                {photos_[p], openings_[o],
+                 fitted(shaped(project_.set_out.photos[photos_[p]], o), *fits_[p * openings_.size() + o])});
         }
         return out;
     }
 
 private:
+    /// Trimmed to a circle for a round opening.
+    Photo shaped(Photo photo, std::size_t o) const {
+        const Opening& opening = plan_.sections.cut->openings[static_cast<std::size_t>(openings_[o])];
+        const double r = opening.label.radius;
+        if (photo.round || M_PI * r * r < round_from * opening.area) return photo;
+        photo.round = true;
+        photo.width = photo.height = std::min(photo.width, photo.height);
+        return photo;
+    }
+
     static bool shows_faces(const Photo& photo, double factor) {
         return std::all_of(photo.protected_parts.begin(), photo.protected_parts.end(),
                            [&](const Box& face) { return face.height() * factor >= least_face; });
@@ -179,17 +192,27 @@ Result<std::vector<PhotoInOpening>> photos_into_openings(const Project& project,
         return fail(ErrorKind::NothingToDo, name_of(project.set_out.photos[static_cast<std::size_t>(photo)],
                                                     static_cast<std::size_t>(photo)) +
                                                 " fits into none of them with its faces at least " +
-                                                format_length(least_face, project.units) + " high");
+                                                format_length(least_face, project.units) + " high" +
+                                                (how.punched ? ", in a size you have a punch for" : ""));
     auto best = choosing.best();
     if (best.empty()) return fail(ErrorKind::NothingToDo, "two of the photos fit into the same opening only");
     return best;
 }
 
-void put_into_openings(SetOutDecisions& page, const std::vector<PhotoInOpening>& found) {
+void put_into_openings(Project& project, const Plan& plan, const std::vector<PhotoInOpening>& found) {
     for (const PhotoInOpening& one : found) {
-        Photo& photo = page.photos[static_cast<std::size_t>(one.photo)];
+        Photo& photo = project.set_out.photos[static_cast<std::size_t>(one.photo)];
         photo = one.fitted;
         photo.on_top = false;
+        const auto o = static_cast<std::size_t>(one.opening);
+        if (const int cut = plan.sections.cut_of_opening[o]; cut >= 0)
+            project.set_out.cuts[static_cast<std::size_t>(cut)].above_photos = true;
+        // Of a section of several only this opening shows the photo.
+        const Spot spot = plan.sections.spots[o];
+        ungroup(project, {spot});
+        SectionChoice choice = project.sections.choice(spot);
+        choice.treatment = Treatment::Open;
+        project.sections.choose(spot, std::move(choice));
     }
 }
 

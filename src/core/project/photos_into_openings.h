@@ -21,13 +21,14 @@ struct IntoOpenings {
 };
 
 /// Every one of the photos into an opening of its own: as large as may be, with no face under 1/2 in high,
-/// not two side by side while there is another way, and spread over the page. Of `openings`; all that are
-/// whole when that is empty. An error of kind NothingToDo says what is in
+/// not two side by side while there is another way, and spread over the page. Round openings get round
+/// photos. Of `openings`; all that are whole when that is empty. An error of kind NothingToDo says what is in
 /// the way.
 Result<std::vector<PhotoInOpening>>
 photos_into_openings(const Project& project, const Plan& plan, const std::vector<int>& photos,
                      std::vector<int> openings, const IntoOpenings& how = {}, const StopToken& stop = {});
-/// The photos where they have been found to go, behind the cuts.
-void put_into_openings(SetOutDecisions& page, const std::vector<PhotoInOpening>& found);
+/// The photos where they have been found to go, behind the cuts. Their openings stay open: what was to back
+/// them goes.
+void put_into_openings(Project& project, const Plan& plan, const std::vector<PhotoInOpening>& found);
 
 } // namespace zesty

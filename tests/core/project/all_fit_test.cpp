@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/project/all_fit.h"
+#include "core/project/edits.h"
 #include "core/project/photos_into_openings.h"
 #include "core/setout/photo_fit.h"
 #include "core/setout/photos.h"
@@ -113,7 +114,7 @@ TEST(PhotosIntoOpenings, GoIntoTheLargestThatAreNotSideBySide) {
     for (const Bar& bar : plan.sections.cut->bars)
         EXPECT_FALSE(std::minmax(bar.a, bar.b) == std::minmax((*found)[0].opening, (*found)[1].opening))
             << "they share no bar";
-    put_into_openings(p.set_out, *found);
+    put_into_openings(p, plan, *found);
     for (const PhotoInOpening& one : *found) {
         const Photo& photo = p.set_out.photos[static_cast<std::size_t>(one.photo)];
         EXPECT_FALSE(photo.on_top);
@@ -124,6 +125,32 @@ TEST(PhotosIntoOpenings, GoIntoTheLargestThatAreNotSideBySide) {
     const auto forced = photos_into_openings(p, plan, {0, 1}, {0, 1});
     ASSERT_TRUE(forced);
     EXPECT_NE((*forced)[0].opening, (*forced)[1].opening);
+}
+
+TEST(PhotosIntoOpenings, ShowThroughOpeningsThatLoseTheirPatchesAndRoundOnesGetRoundPhotos) {
+    Project p = testing::project_of(
+        testing::drawing_of({testing::rectangle(0, 0, 220, 110), testing::polygon({55, 55}, 45, 90),
+                             testing::rectangle(120, 20, 200, 90)}));
+    p.set_out.cuts[0].place = {SizeRule::Width, 220, 0, false, {}};
+    p.stash = std::make_shared<const Stash>(testing::five_papers());
+    group(p, {Spot(0, 0), Spot(0, 1)});
+    for (int i = 0; i < 2; ++i) p.set_out.photos.push_back(square_photo(60));
+    const Plan plan = shapes_of(p);
+    ASSERT_EQ(plan.sections.patches.size(), 2u);
+    const auto found = photos_into_openings(p, plan, {0, 1}, {});
+    ASSERT_TRUE(found) << found.error().message;
+    put_into_openings(p, plan, *found);
+    const Plan then = shapes_of(p);
+    EXPECT_TRUE(then.sections.patches.empty()) << "nobody backs what shows a photo";
+    int round = 0;
+    for (const PhotoInOpening& one : *found) {
+        const bool circle =
+            plan.sections.cut->openings[static_cast<std::size_t>(one.opening)].outline.outer.size() > 50;
+        EXPECT_EQ(p.set_out.photos[static_cast<std::size_t>(one.photo)].round, circle);
+        round += circle;
+        EXPECT_GT(then.sections.behind[static_cast<std::size_t>(one.opening)].share, 0.9);
+    }
+    EXPECT_EQ(round, 1);
 }
 
 TEST(PhotosIntoOpenings, KeepFacesHighEnoughAndSayWhenTheyCannot) {

@@ -8,6 +8,7 @@
 #include "cli/painting.h"
 #include "cli/proposed.h"
 #include "core/project/build_steps.h"
+#include "core/project/finished.h"
 #include "io/guide/letters_job.h"
 
 #include <iostream>
@@ -28,6 +29,7 @@ CuttingJobs cutting_of(const Planned& p) {
 nlohmann::json answers_json(const BuildArgs& a, const Planned& p, const std::vector<BuildStep>& steps,
                             const BuildNow& now, std::int64_t moment) {
     nlohmann::json out = steps_json(steps, now, p.project.build);
+    out["to_choose"] = still_to_choose(p.project, p.plan);
     if (a.next) out["next"] = next_json(p.project, steps, moment, *a.next);
     if (a.lists) out.update(lists_json(p.project, p.plan));
     if (a.packing) out["packing"] = packing_json(p.project, steps, now);
@@ -60,14 +62,13 @@ static int run_build(const BuildArgs& args) {
     if (!read) return complain(read.error().message);
     const auto moment = typed_moment(args.at);
     if (!moment) return complain(moment.error().message);
-    auto p = planned(args.project, std::nullopt, 10);
+    auto p = args.suggested ? planned(args.project, std::nullopt, 10) : planned_as_decided(args.project);
     if (!p) return complain(p.error().message);
     Project changed = *read;
     const auto numbered = [&] {
         return work_now(build_steps(p->project, p->plan), p->project.build, *moment, p->project.seed);
     };
-    if (auto r = edit_build(args, numbered().steps, *moment, changed); !r)
-        return complain(r.error().message);
+    if (auto r = edit_build(args, numbered().steps, *moment, changed); !r) return complain(r.error().message);
     if (auto r = save_changes(*read, changed, args.project, args.out); !r) return complain(r.error().message);
     p->project.build = changed.build;
     p->project.sections.pace = changed.sections.pace;
@@ -82,6 +83,9 @@ static int run_build(const BuildArgs& args) {
         answer(args, *p, steps, now, *moment);
     else
         say_steps(p->project, steps, now);
+    if (!args.json)
+        for (const std::string& said : still_to_choose(p->project, p->plan))
+            std::cout << "still to choose: " << said << "\n";
     return done;
 }
 
@@ -169,6 +173,7 @@ CLI::App* add_build(CLI::App& app, BuildArgs& a) {
     add_habit_options(*c, a);
     add_step_options(*c, a);
     add_time_options(*c, a);
+    c->add_flag("--suggested", a.suggested, "With suggested papers where none has been chosen yet");
     c->add_flag("--json", a.json, "Print zesty-build/1");
     add_stash_option(*c);
     return c;

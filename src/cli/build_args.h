@@ -33,6 +33,7 @@ struct BuildArgs {
     bool take_pace = false;
     // Questions
     std::optional<double> next;
+    bool suggested = false;
     bool lists = false, packing = false, one_more = false, what_if = false, cutting = false;
     bool json = false;
     // The machine

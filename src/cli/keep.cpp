@@ -167,8 +167,8 @@ static int run_keep(const KeepArgs& a) {
         if (auto r = save_changes(*begun, page, a.project, a.out); !r) return complain(r.error().message);
     if (auto r = notes_into_record(a, page); !r) return complain(r.error().message);
     if (a.sheets && !a.json) return say_sheets(page);
-    auto p = planned(says_something && !a.out.empty() ? a.out : a.project, std::nullopt, 10,
-                     [&](Project& project) { project.keep = page.keep; });
+    auto p = planned_as_decided(says_something && !a.out.empty() ? a.out : a.project,
+                                [&](Project& project) { project.keep = page.keep; });
     if (!p) return complain(p.error().message);
     const FinishWhat what = a.only_cut ? FinishWhat::WhatIsCut : FinishWhat::Everything;
     if (a.finish || a.only_cut || a.put_back) {

@@ -31,28 +31,43 @@ struct PlanArgs {
 
 } // namespace
 
-Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, double seconds,
-                        const std::function<void(Project&)>& with) {
+static Result<Planned> planned_so(const std::string& path, const std::function<void(Project&)>& with,
+                                  bool propose, const Deadline& deadline) {
     auto project = read_project(path);
     if (!project) return tl::make_unexpected(project.error());
     if (is_bare(*project))
-        return fail(ErrorKind::NothingToDo, path + ": nothing is on the page yet; add a cut file, photos or papers");
-    if (seed) project->seed = *seed;
+        return fail(ErrorKind::NothingToDo,
+                    path + ": nothing is on the page yet; add a cut file, photos or papers");
     if (with) with(*project);
-    const Deadline deadline(seconds);
     Planner planner;
     const auto shapes = planner.shapes(*project);
     if (!shapes) return fail(shapes.error().kind, path + ": " + shapes.error().message);
-    const auto assignment = planner.propose(*project, true, deadline.token());
-    if (assignment) {
-        *project = with_papers(*project, *shapes, *assignment);
-    } else if (assignment.error().kind != ErrorKind::NothingToDo) {
-        return tl::make_unexpected(assignment.error());
+    if (propose) {
+        const auto assignment = planner.propose(*project, true, deadline.token());
+        if (assignment)
+            *project = with_papers(*project, *shapes, *assignment);
+        else if (assignment.error().kind != ErrorKind::NothingToDo)
+            return tl::make_unexpected(assignment.error());
     }
     // A choice cut short keeps what it has; laying it on the sheets takes a bounded number of attempts.
-    auto plan = planner.plan(*project, {}, {}, true);
+    auto plan = planner.plan(*project, {}, {}, propose);
     if (!plan) return fail(plan.error().kind, path + ": " + plan.error().message);
     return Planned{std::move(*project), std::move(*plan), deadline.seconds()};
+}
+
+Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, double seconds,
+                        const std::function<void(Project&)>& with) {
+    return planned_so(
+        path,
+        [&](Project& project) {
+            if (seed) project.seed = *seed;
+            if (with) with(project);
+        },
+        true, Deadline(seconds));
+}
+
+Result<Planned> planned_as_decided(const std::string& path, const std::function<void(Project&)>& with) {
+    return planned_so(path, with, false, Deadline(1e6));
 }
 
 namespace {

@@ -17,5 +17,8 @@ struct Planned {
 /// `with` changes the project first. An error says what of the project cannot be planned.
 Result<Planned> planned(const std::string& project_path, std::optional<unsigned> seed, double seconds,
                         const std::function<void(Project&)>& with = {});
+/// As it was decided, without proposals.
+Result<Planned> planned_as_decided(const std::string& project_path,
+                                   const std::function<void(Project&)>& with = {});
 
 } // namespace zesty::cli

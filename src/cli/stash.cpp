@@ -120,7 +120,8 @@ Result<Wanted> wanted(const StashArgs& a) {
             !unknown.empty() && !a.ignore_columns)
             return fail(ErrorKind::BadInput,
                         a.import + ": no paper has " +
-                            (unknown.size() == 1 ? "a column called " : "columns called ") + in_a_row(unknown) +
+                            (unknown.size() == 1 ? "a column called " : "columns called ") +
+                            in_a_row(unknown) +
                             "; rename it in the table, or give --ignore-columns to leave it out");
         auto papers = read_watched(a.import);
         if (!papers) return tl::make_unexpected(papers.error());

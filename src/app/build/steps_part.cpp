@@ -3,6 +3,8 @@
 #include "app/bench/theme.h"
 #include "app/bench/wording.h"
 #include "core/project/build_steps.h"
+#include "core/project/finished.h"
+#include "core/sentences.h"
 
 #include <QDateTime>
 #include <QHBoxLayout>
@@ -122,7 +124,12 @@ void StepsPart::refresh() {
         rows_->item(static_cast<int>(k))->setToolTip(words(desk_.steps()[listed_[k]].what));
         if (static_cast<int>(listed_[k]) == desk_.shown()) rows_->setCurrentRow(static_cast<int>(k));
     }
-    now_->setText(desk_.known() && !desk_.steps().empty() ? what_now() : "The steps follow from the plan.");
+    QString says =
+        desk_.known() && !desk_.steps().empty() ? what_now() : QString("The steps follow from the plan.");
+    if (desk_.known())
+        if (const auto open = still_to_choose(desk_.project(), desk_.plan()); !open.empty())
+            says += " Still to choose: " + words(in_a_row(open)) + ".";
+    now_->setText(says);
 }
 
 } // namespace zesty

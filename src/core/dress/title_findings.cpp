@@ -7,6 +7,7 @@
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
 #include "core/sentences.h"
+#include "core/stash/colour_words.h"
 
 #include <algorithm>
 #include <cmath>
@@ -15,6 +16,9 @@
 namespace zesty {
 
 namespace {
+
+constexpr Rgb light_label{0xfb, 0xf8, 0xf1}, dark_label{0x26, 0x24, 0x2b};
+constexpr double hardly_better = 5; ///< of L*
 
 constexpr double hardly_over = 0.2;     ///< mm that nobody sees
 constexpr double least_gap_share = 0.3; ///< of the usual gap between letters, when they are set closer
@@ -203,8 +207,19 @@ private:
         const TitleFacts& t = facts_.titles[i];
         if (t.letters.empty() || (t.most_lines < too_many_lines && t.contrast >= readable_contrast)) return;
         const bool faint = t.contrast < readable_contrast;
+        // Light below dark letters, dark below light ones, as what helps.
         PageTitle labelled = title(i);
         labelled.label = true;
+        TitleFacts with_label = tried_and_read(i, labelled, {});
+        for (const Rgb colour : {light_label, dark_label}) {
+            PageTitle other = labelled;
+            other.label_colour = colour;
+            TitleFacts read = tried_and_read(i, other, {});
+            if (read.contrast <= with_label.contrast + hardly_better) continue;
+            labelled = std::move(other);
+            with_label = std::move(read);
+        }
+        const bool helps = !(labelled == title(i)) && with_label.contrast >= readable_contrast;
         Finding f{.code = Code::TitleHardToRead,
                   .title = name(i) + " is hard to read",
                   .message =
@@ -212,12 +227,14 @@ private:
                                    std::to_string(std::lround(t.contrast)) + " of 100 in lightness"
                              : count_of(static_cast<std::size_t>(t.most_lines), "bar runs", "bars run") +
                                    " through below one letter") +
-                      "; a plain label of " + format_size(t.label_width, t.label_height, now_.units) +
-                      " under it helps.",
+                      (helps ? "; a plain " + colour_words(labelled.label_colour) + " label of " +
+                                   format_size(t.label_width, t.label_height, now_.units) + " under it helps."
+                             : ". No label makes these letters readable: choose another set."),
                   .where = where(i)};
-        const TitleFacts with_label = tried_and_read(i, labelled, {});
-        if (!title(i).label && with_label.contrast >= readable_contrast)
-            f.fixes.emplace_back("Lay a label under it", SetTitle{static_cast<int>(i), labelled});
+        if (helps)
+            f.fixes.emplace_back(title(i).label ? "Make the label " + colour_words(labelled.label_colour)
+                                                : std::string("Lay a label under it"),
+                                 SetTitle{static_cast<int>(i), labelled});
         other_order(i, f);
         out_.push_back(std::move(f));
     }

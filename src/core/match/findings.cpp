@@ -4,6 +4,7 @@
 #include "core/match/photo_findings.h"
 #include "core/sentences.h"
 #include "core/stash/colour_words.h"
+#include "core/stash/likeness.h"
 
 #include <algorithm>
 #include <array>
@@ -137,13 +138,13 @@ void about_alike(const PapersNow& now, std::vector<Finding>& out) {
 std::vector<Finding> like_base_findings(const PapersNow& now) {
     const int base = now.stash.find(now.page.base_paper);
     if (base < 0) return {};
-    const Lab ground = to_lab(now.stash.papers[base].colour);
+    const auto ground = palette_or_colour(now.stash.papers[base].face(Side::A));
     std::vector<int> like;
     for (std::size_t s = 0; s < now.sections.all.size(); ++s) {
         const int paper = now.papers.of_section[s];
         if (paper < 0 || now.decided.choice(now.sections.all[s].id).locked) continue;
         const PaperFace face = now.stash.papers[paper].face(now.papers.side_of_section[s]);
-        if (paper == base || difference(to_lab(face.colour), ground) < vanishes_within)
+        if (paper == base || palette_distance(palette_or_colour(face), ground) < vanishes_within)
             like.push_back(now.sections.all[s].openings.front());
     }
     if (like.empty()) return {};

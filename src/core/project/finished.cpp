@@ -58,4 +58,37 @@ std::vector<std::string> missing_of(const Project& project, const Plan& plan) {
     return out;
 }
 
+std::vector<std::string> still_to_choose(const Project& project, const Plan& plan) {
+    std::vector<std::string> out;
+    std::vector<std::string> openings;
+    for (const Patch& p : plan.sections.patches)
+        if (plan.papers.of_section[static_cast<std::size_t>(p.section)] < 0)
+            openings.push_back(std::to_string(p.opening + 1));
+    if (!openings.empty())
+        out.push_back("paper for " + std::string(openings.size() == 1 ? "opening " : "openings ") +
+                      in_a_row(openings));
+    openings.clear();
+    for (const ShortPatch& s : plan.sheets.short_patches)
+        if (plan.papers.of_section[static_cast<std::size_t>(s.section)] >= 0)
+            openings.push_back(
+                std::to_string(plan.sections.patches[static_cast<std::size_t>(s.patch)].opening + 1));
+    if (!openings.empty())
+        out.push_back("another paper for " + std::string(openings.size() == 1 ? "opening " : "openings ") +
+                      in_a_row(openings) + ", which " + (openings.size() == 1 ? "does" : "do") + " not fit");
+    for (const DressPiece& p : plan.dress.pieces)
+        if (!p.placed && !p.paper.empty())
+            out.push_back("another paper for " + p.what + ", which does not fit");
+    const Page& page = project.set_out.page;
+    const auto lacks = [&](const std::string& paper, const char* begins) {
+        return !paper.empty() &&
+               std::none_of(plan.papers.own.begin(), plan.papers.own.end(),
+                            [&](const OwnUse& use) { return use.what.rfind(begins, 0) == 0; }) &&
+               project.keep.taken.empty();
+    };
+    if (page.framed() && lacks(page.frame_paper, page.frame == FrameKind::Whole ? "frame " : "strip "))
+        out.emplace_back("another paper for the frame, which does not fit");
+    if (lacks(page.base_paper, "base ")) out.emplace_back("another paper for the base, which does not fit");
+    return out;
+}
+
 } // namespace zesty

@@ -32,7 +32,7 @@ double beside_photo(const std::vector<Polygon>& photos, Point at, double radius)
 
 Lab colour_of(const Project& project, const std::string& paper, Rgb otherwise) {
     const int p = paper.empty() ? -1 : project.stash->find(paper);
-    return to_lab(p < 0 ? otherwise : project.stash->papers[p].colour);
+    return to_lab(p < 0 ? otherwise : main_colour(project.stash->papers[p].face(Side::A)));
 }
 
 /// Of its edges where these are coloured by hand: they are what a patch lies beside.

@@ -27,7 +27,7 @@ struct Kind {
 };
 
 Kind kind_of(const Paper& paper) {
-    const Lab lab = to_lab(paper.colour);
+    const Lab lab = to_lab(main_colour(paper.face(Side::A)));
     const double turn = std::atan2(lab.b, lab.a) / (2 * std::numbers::pi) + 0.5;
     const bool grey = std::hypot(lab.a, lab.b) < grey_below;
     return {paper.pattern, grey ? -1 : static_cast<int>(turn * families) % families,

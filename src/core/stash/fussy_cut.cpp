@@ -15,6 +15,9 @@ namespace zesty {
 namespace {
 
 constexpr double most_of_picture = 0.5;
+constexpr double most_of_a_side = 0.8;  ///< of the picture, both ways
+constexpr double half_of_a_side = 0.45; ///< the same of what is full of gaps
+constexpr double solid_from = 0.5;      ///< share of its box that a motif fills
 constexpr double least_motif = 4;       ///< mm2: less is grain
 constexpr double least_change = 0.01;   ///< mm2
 constexpr double outline_detail = 0.02; ///< mm
@@ -60,6 +63,23 @@ public:
     bool has(int x, int y) const {
         if (x < 0 || y < 0 || x >= pixels_.width || y >= pixels_.height) return false;
         return in_[index(x, y)] != 0;
+    }
+
+    /// Whether it runs between other things over most of the picture: a ground, however patterned.
+    bool is_a_ground() const {
+        int x0 = pixels_.width, y0 = pixels_.height, x1 = -1, y1 = -1;
+        double count = 0;
+        for (int y = 0; y < pixels_.height; ++y)
+            for (int x = 0; x < pixels_.width; ++x)
+                if (has(x, y)) {
+                    x0 = std::min(x0, x), x1 = std::max(x1, x);
+                    y0 = std::min(y0, y), y1 = std::max(y1, y);
+                    ++count;
+                }
+        const double wide = (x1 - x0 + 1.0) / pixels_.width, high = (y1 - y0 + 1.0) / pixels_.height;
+        const double fills = count / std::max(1.0, (x1 - x0 + 1.0) * (y1 - y0 + 1.0));
+        const double least = std::min(wide, high);
+        return least > most_of_a_side || (least > half_of_a_side && fills < solid_from);
     }
 
     bool reaches_every_edge() const {
@@ -213,7 +233,7 @@ Result<Polygon> motif_at(const Pixels& pixels, Point at, double tolerance) {
         return fail(ErrorKind::NothingToDo, "this is the background of the paper; click on a motif");
     const std::size_t count = growing.grow_from(x, y);
     if (static_cast<double>(count) > most_of_picture * static_cast<double>(pixels.at.size()) ||
-        growing.reaches_every_edge())
+        growing.reaches_every_edge() || growing.is_a_ground())
         return fail(ErrorKind::NothingToDo,
                     "the area here runs across the whole paper: it is the background, or "
                     "motifs that touch; a higher tolerance may separate them");

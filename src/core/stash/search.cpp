@@ -11,6 +11,9 @@ namespace zesty {
 
 namespace {
 
+constexpr double seen_from = 0.04;   ///< share of a colour that is named
+constexpr double counts_from = 0.15; ///< the same of one that a paper is looked for by
+
 /// Words that mean the same to people who look for paper.
 constexpr std::array<std::array<std::string_view, 3>, 14> searched_alike{{{"solid", "plain", "cardstock"},
                                                                           {"stripe", "striped", "lines"},
@@ -34,8 +37,10 @@ std::string all_of(const Paper& paper) {
     for (const Side side : {Side::A, Side::B}) {
         if (!paper.has(side)) continue;
         const PaperFace face = paper.face(side);
-        out += std::string("\n") + name_of(face.pattern) + "\n" + colour_words(face.colour);
-        for (const PaletteColour& c : face.palette) out += "\n" + colour_words(c.colour);
+        out += std::string("\n") + name_of(face.pattern);
+        // A black and white stripe is black and white, not the grey that is its mean.
+        for (const PaletteColour& c : palette_or_colour(face))
+            if (c.share >= seen_from) out += "\n" + colour_words(c.colour);
     }
     for (const SheetStock& s : paper.sheets)
         if (s.irregular && s.count > 0) out += "\nscrap";
@@ -64,13 +69,21 @@ bool anything_left(const Paper& paper) {
                        [](const SheetStock& s) { return s.count > 0; });
 }
 
+/// Of the colours that make up a good part of a side, the nearest.
+double off_by(const PaperFace& face, Rgb wanted) {
+    double best = difference(to_lab(main_colour(face)), to_lab(wanted));
+    for (const PaletteColour& c : palette_or_colour(face))
+        if (c.share >= counts_from) best = std::min(best, difference(to_lab(c.colour), to_lab(wanted)));
+    return best;
+}
+
 /// How far off its colour is, for the side that comes nearest; nothing when no side looks as asked.
 std::optional<double> looks(const Paper& paper, const StashQuery& query) {
     std::optional<double> best;
     for (const Side side : {Side::A, Side::B}) {
         if (!paper.has(side)) continue;
         const PaperFace face = paper.face(side);
-        const double off = query.colour ? difference(to_lab(face.colour), to_lab(*query.colour)) : 0;
+        const double off = query.colour ? off_by(face, *query.colour) : 0;
         if (query.pattern && face.pattern != *query.pattern) continue;
         if (query.colour && off > query.colour_within) continue;
         best = std::min(off, best.value_or(off));

@@ -93,6 +93,13 @@ std::string free_id(const Stash& stash, const std::string& id) {
     return free_id_among(stash.papers, id);
 }
 
+Rgb main_colour(const PaperFace& face) {
+    const auto most =
+        std::max_element(face.palette.begin(), face.palette.end(),
+                         [](const PaletteColour& a, const PaletteColour& b) { return a.share < b.share; });
+    return most == face.palette.end() ? face.colour : most->colour;
+}
+
 std::vector<PaletteColour> palette_or_colour(const PaperFace& face) {
     return face.palette.empty() ? std::vector<PaletteColour>{{face.colour, 1.0}} : face.palette;
 }

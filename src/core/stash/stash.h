@@ -53,6 +53,8 @@ struct PaperFace {
 };
 /// The palette, or the one colour of a side without one.
 std::vector<PaletteColour> palette_or_colour(const PaperFace& face);
+/// The colour that most of a side has.
+Rgb main_colour(const PaperFace& face);
 inline constexpr int coarse_cells = 8; ///< in a row of PaperFace::coarse
 
 /// What became a scrap.

@@ -4,12 +4,14 @@
 #include "app/bench/document.h"
 #include "app/bench/length_edit.h"
 #include "app/bench/settings.h"
+#include "app/bench/swatch_pictures.h"
 #include "app/bench/wording.h"
 #include "app/sheets/sheet_cards.h"
 #include "core/geometry/measure.h"
 #include "core/project/planner.h"
 #include "io/project_file.h"
 #include "support/demo.h"
+#include "support/pages.h"
 
 #include <QFile>
 #include <QTemporaryDir>
@@ -166,6 +168,28 @@ TEST(SheetCards, StandApartInTheirRoomAndHoldTheirSheets) {
         }
     }
     EXPECT_TRUE(cards_for(Plan{}, 640, 500).empty());
+}
+
+TEST(SwatchPictures, PlainPapersShowTheirOwnColours) {
+    const Stash stash = testing::five_papers();
+    Project page;
+    page.stash = std::make_shared<const Stash>(stash);
+    const auto textures = std::make_shared<const Textures>(page);
+    SwatchPictures pictures(nullptr);
+    QWidget asks;
+    const auto picture_of = [&](int paper) {
+        const SwatchPictures::Wanted wanted{paper, Side::A, false, {40, 30}, 1, 2};
+        QImage image = pictures.picture(textures, wanted, &asks);
+        while (image.isNull()) {
+            QTest::qWait(1);
+            image = pictures.picture(textures, wanted, &asks);
+        }
+        return image;
+    };
+    for (int paper = 0; paper < static_cast<int>(stash.papers.size()); ++paper) {
+        const Rgb colour = stash.papers[static_cast<std::size_t>(paper)].colour;
+        EXPECT_EQ(picture_of(paper).pixelColor(20, 15), QColor(colour.r, colour.g, colour.b)) << paper;
+    }
 }
 
 } // namespace zesty

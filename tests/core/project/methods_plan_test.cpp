@@ -40,7 +40,7 @@ Project project_backed(const Drawing& drawing, BackingMethod method) {
 }
 
 /// Proposed, taken and planned.
-Plan planned(Project p) {
+Plan planned_by(Project p) {
     Planner planner(testing::laid_before());
     const auto shapes = planner.shapes(p);
     EXPECT_TRUE(shapes);
@@ -109,7 +109,7 @@ TEST_P(EveryWay, LaysSoundSheetsAndLosesNothing) {
         Project p = project_backed(testing::random_lattice(random, 3 + round, 3, 3), GetParam());
         if (round == 1) divide(p, {2}, {Division::Kind::Grid, 2, 2, 15, {0.5, 0.5}});
         if (round == 2) p.set_out.photos.push_back({"", 120, 90, false, {150, 150}, 8, true, {}});
-        const Plan plan = planned(p);
+        const Plan plan = planned_by(p);
         expect_sound_sheets(plan);
         expect_nothing_lost(plan);
     }

@@ -56,6 +56,33 @@ double worst_off(const Polygon& outline, const Disc& disc) {
 
 } // namespace
 
+TEST(FussyCut, OnAPatternedGroundAMotifIsFoundOrRefusedAndNeverTheWholeSheet) {
+    std::mt19937 random(5);
+    int found = 0, refused = 0;
+    for (int round = 0; round < 24; ++round) {
+        const Disc one{{15 + static_cast<double>(random() % 30), 15 + static_cast<double>(random() % 30)}, 7};
+        Pixels pixels = printed({one}, 220);
+        const int stripe = 3 + static_cast<int>(random() % 12);
+        for (int y = 0; y < pixels.height; ++y)
+            for (int x = 0; x < pixels.width; ++x) {
+                const auto i = static_cast<std::size_t>(y * pixels.width + x);
+                const bool dark = round % 2 ? (x / stripe) % 2 == 0 : (x / stripe + y / stripe) % 2 == 0;
+                if (pixels.at[i] == plain_ground && dark) pixels.at[i] = {120, 150, 170};
+            }
+        for (const Point at : {one.at + Point{4, 0}, Point{3.1, 60.2}, Point{60.3, 4.4}}) {
+            const auto motif = motif_at(pixels, at);
+            motif ? ++found : ++refused;
+            if (motif) {
+                EXPECT_LT(area(*motif), 0.5 * 66 * 66) << "round " << round;
+                const Box box = bounds(*motif);
+                EXPECT_LT(std::min(box.width(), box.height()), 0.81 * 66) << "round " << round;
+            }
+        }
+    }
+    EXPECT_GT(found, 0);
+    EXPECT_GT(refused, 0);
+}
+
 TEST(FussyCut, AMotifIsFoundWithinHalfAMillimetreWithItsHolesFilled) {
     std::mt19937 random(12);
     const auto part = [&](double from, double to) {

@@ -39,9 +39,11 @@ static Result<Planned> planned_so(const std::string& path, const std::function<v
         return fail(ErrorKind::NothingToDo,
                     path + ": nothing is on the page yet; add a cut file, photos or papers");
     if (with) with(*project);
+    const Project read = *project;
     Planner planner;
     const auto shapes = planner.shapes(*project);
     if (!shapes) return fail(shapes.error().kind, path + ": " + shapes.error().message);
+    std::size_t proposed = 0;
     if (propose) {
         const auto assignment = planner.propose(*project, true, deadline.token());
         if (assignment)
@@ -49,10 +51,12 @@ static Result<Planned> planned_so(const std::string& path, const std::function<v
         else if (assignment.error().kind != ErrorKind::NothingToDo)
             return tl::make_unexpected(assignment.error());
     }
+    for (const Section& s : shapes->sections.all)
+        proposed += read.match.choice(s.id).paper.empty() && !project->match.choice(s.id).paper.empty();
     // A choice cut short keeps what it has; laying it on the sheets takes a bounded number of attempts.
     auto plan = planner.plan(*project, {}, {}, propose);
     if (!plan) return fail(plan.error().kind, path + ": " + plan.error().message);
-    return Planned{std::move(*project), std::move(*plan), deadline.seconds()};
+    return Planned{std::move(*project), std::move(*plan), deadline.seconds(), proposed};
 }
 
 Result<Planned> planned(const std::string& path, std::optional<unsigned> seed, double seconds,
@@ -134,6 +138,9 @@ static int run(const PlanArgs& args) {
               << plan.sheets.short_patches.size() << " short, "
               << count_of(plan.papers.alike.size(), "pair of neighbours", "pairs of neighbours")
               << " alike\n";
+    if (p->proposed > 0)
+        std::cout << count_of(p->proposed, "section has", "sections have")
+                  << " a suggested paper; zesty papers --take-proposal 1 keeps what is suggested\n";
     for (const UsedSheet& u : plan.sheets.used) {
         const Sheet& s = plan.papers.sheets[u.sheet];
         std::cout << "  " << s.id << " (" << name_of(s.kind)

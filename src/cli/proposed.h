@@ -12,6 +12,7 @@ struct Planned {
     Project project;
     Plan plan;
     double seconds = 0;
+    std::size_t proposed = 0; ///< sections whose paper nobody has chosen
 };
 
 /// `with` changes the project first. An error says what of the project cannot be planned.

@@ -12,7 +12,7 @@ namespace zesty {
 
 namespace {
 
-constexpr double finest = 12;       ///< pixels to a millimetre
+constexpr double finest = 12;                  ///< pixels to a millimetre
 constexpr double most_pixels_of_a_motif = 600; ///< of the longer side
 constexpr const char* picture_name = "fussy-cut.png";
 

@@ -42,6 +42,7 @@ protected:
         ASSERT_TRUE(done(zesty({"stash", stash(), "--import", demo::file("kite-hill-things.json")})));
         write(dir_.filePath("kite.svg"), kite_of_four);
         ASSERT_TRUE(done(zesty({"new", dir_.filePath("kite.svg"), "--width", "120mm", "--out", page()})));
+        ASSERT_TRUE(done(ask({"papers", page(), "--take-proposal", "1"})));
     }
     QString stash() const { return dir_.filePath("kite.stash"); }
     QString page() const { return dir_.filePath("kite.zesty"); }

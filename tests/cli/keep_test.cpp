@@ -38,6 +38,7 @@ protected:
         ASSERT_TRUE(done(zesty({"stash", stash(), "--import", demo::stash()})));
         write(at("kite-hill.svg"), small_kite);
         ASSERT_TRUE(done(zesty({"new", at("kite-hill.svg"), "--width", "120mm", "--out", page()})));
+        ASSERT_TRUE(done(zesty({"papers", page(), "--stash", stash(), "--take-proposal", "1"})));
         ASSERT_TRUE(done(keep({page(), "--title", "Kite Hill"})));
     }
     QString stash() const { return dir_.filePath("kite.stash"); }

@@ -58,7 +58,8 @@ private:
                        static_cast<std::uint8_t>(below(256))},
                       sides[below(8)] * inch, 1 + below(3), any<Pattern>(),
                       chance(60) ? Direction::Free : Direction::Half));
-            if (chance(30)) s.papers.back().back = PaperFace{{90, 30, 60}, "", Pattern::Solid, Direction::Half};
+            if (chance(30))
+                s.papers.back().back = PaperFace{{90, 30, 60}, "", Pattern::Solid, Direction::Half};
             if (chance(20)) s.papers.back().strip = 12;
         }
         for (const LetterKind kind :

@@ -8,6 +8,7 @@
 #include "core/project/findings.h"
 #include "core/setout/photo_mats.h"
 #include "core/setout/photos.h"
+#include "support/footprints.h"
 
 #include <algorithm>
 
@@ -22,109 +23,6 @@ bool begins(const std::string& text, const std::string& with) {
     return text.rfind(with, 0) == 0;
 }
 
-std::string patch_name(const Patch& p) {
-    return "p" + std::to_string(p.opening + 1);
-}
-
-/// What lies where, by the decisions.
-struct Footprint {
-    std::string name;
-    Region region;
-};
-
-class Footprints {
-public:
-    Footprints(const Project& project, const Plan& plan) : project_(project), plan_(plan) {}
-
-    /// Lowest first.
-    std::vector<Footprint> all() {
-        patches([&](const Patch& p) { return plan_.sections.cut_of_opening[at(p)] < 0; });
-        layers(LayerPlace::UnderCuts);
-        cuts(false);
-        photos(false);
-        cuts(true);
-        layers(LayerPlace::UnderPhotos);
-        photos(true);
-        layers(LayerPlace::OnTop);
-        for (std::size_t i = 0; i < project_.dress.embellishments.size(); ++i)
-            if (plan_.dress.embellishments[i].known)
-                put("embellishment:" + std::to_string(i + 1), {plan_.dress.embellishments[i].outline});
-        for (std::size_t t = 0; t < plan_.dress.titles.size(); ++t) {
-            Region letters;
-            for (const TitleLetter& l : plan_.dress.titles[t].letters)
-                if (!l.missing) letters.push_back(l.box);
-            if (!letters.empty()) put("letters:" + std::to_string(t + 1), letters);
-        }
-        return std::move(out_);
-    }
-
-private:
-    static std::size_t at(const Patch& p) { return static_cast<std::size_t>(p.opening); }
-    void put(std::string name, Region region) { out_.push_back({std::move(name), std::move(region)}); }
-
-    template <class Which> void patches(Which which) {
-        for (std::size_t p = 0; p < plan_.sections.patches.size(); ++p)
-            if (plan_.sheets.placed[p].sheet >= 0 && which(plan_.sections.patches[p]))
-                put(patch_name(plan_.sections.patches[p]), {plan_.sections.patches[p].outline});
-    }
-
-    static std::string numbered(const std::string& kind, const std::vector<std::string>& names,
-                                std::size_t i) {
-        const auto before =
-            std::count(names.begin(), names.begin() + static_cast<std::ptrdiff_t>(i), names[i]);
-        return kind + ":" + names[i] + (before > 0 ? "#" + std::to_string(before + 1) : "");
-    }
-
-    void layers(LayerPlace place) {
-        std::vector<std::string> names;
-        for (std::size_t i = 0; i < project_.dress.layers.size(); ++i)
-            names.push_back(name_of(project_.dress.layers[i], i));
-        for (std::size_t i = 0; i < names.size(); ++i) {
-            const PaperLayer& layer = project_.dress.layers[i];
-            const bool cut =
-                std::any_of(plan_.dress.pieces.begin(), plan_.dress.pieces.end(), [&](const DressPiece& p) {
-                    return p.layer == static_cast<int>(i) && (p.placed || p.paper.empty());
-                });
-            if (layer.place == place && cut)
-                put(numbered("layer", names, i), {outline_of(layer, project_.set_out.page)});
-        }
-    }
-
-    void photos(bool on_top) {
-        std::vector<std::string> names;
-        for (std::size_t i = 0; i < project_.set_out.photos.size(); ++i)
-            names.push_back(name_of(project_.set_out.photos[i], i));
-        for (std::size_t i = 0; i < names.size(); ++i)
-            if (project_.set_out.photos[i].on_top == on_top)
-                put(numbered("photo", names, i), {matted_outline(project_.set_out.photos[i])});
-    }
-
-    void cuts(bool above_photos) {
-        if (!plan_.sections.cut) return;
-        const Transform& to_page = plan_.set_out.whole.to_page;
-        for (std::size_t c = 0; c < project_.set_out.cuts.size(); ++c) {
-            const PlacedCut& cut = project_.set_out.cuts[c];
-            if (cut.above_photos != above_photos) continue;
-            if (cut.pieces_from_paper) {
-                patches([&](const Patch& p) {
-                    return plan_.sections.cut_of_opening[at(p)] == static_cast<int>(c) &&
-                           plan_.sections.spots[at(p)].opening >= first_piece_spot;
-                });
-                continue;
-            }
-            Region material;
-            for (const Piece& p : plan_.sections.cut->pieces)
-                if (p.layer == static_cast<int>(c) && p.in_opening < 0)
-                    material.push_back(transformed(p.outline, to_page));
-            put("cut:" + std::to_string(cut.id), material);
-        }
-    }
-
-    const Project& project_;
-    const Plan& plan_;
-    std::vector<Footprint> out_;
-};
-
 } // namespace
 
 Table::Table(const Project& project, const Plan& plan) : project_(project), plan_(plan) {
@@ -133,7 +31,7 @@ Table::Table(const Project& project, const Plan& plan) : project_(project), plan
     for (const TakenSheet& s : project.keep.taken) know(s.id);
     for (std::size_t l = 0; l < project.set_out.page.leaves().size(); ++l)
         know("base:" + std::to_string(l + 1));
-    const auto footprints = Footprints(project, plan).all();
+    const auto footprints = footprints_of(project, plan);
     for (std::size_t i = 0; i < footprints.size(); ++i) {
         wanted_.insert(footprints[i].name);
         if (begins(footprints[i].name, "photo:") || begins(footprints[i].name, "embellishment:"))
@@ -306,18 +204,7 @@ void Table::play(const BuildStep& step, double start) {
         if (step.kind == StepKind::MachineCut && trimmed_.contains(name))
             refuse(step, name + " has been trimmed");
     }
-    for (const std::string& name : laid_on_by(step)) {
-        const bool with_it =
-            fixes.contains(name) || std::find(makes.begin(), makes.end(), name) != makes.end();
-        Thing* thing = with_it ? &things_[name] : there(step, name, start);
-        if (!thing || with_it) continue;
-        const bool from_behind = step.face_down && begins(name, "cut:");
-        if (from_behind && thing->fixed) refuse(step, "the back of " + name + " is glued down");
-        if (!from_behind && (begins(name, "cut:") || begins(name, "photo:") || begins(name, "layer:")) &&
-            !thing->fixed && fixes.size() > 0 && step.kind != StepKind::LoosePieces)
-            refuse(step, name + " is not in its place yet");
-        if (begins(name, "base:") && !fixes.empty()) worked_on_.insert(name);
-    }
+    lay_on(step, start, fixes);
     for (const std::string& name : makes) check_makes(step, name, start);
     for (const std::string& name : makes) things_[name].from = std::max(things_[name].from, end);
     for (const std::string& name : fixes)
@@ -334,6 +221,26 @@ void Table::play(const BuildStep& step, double start) {
         for (const std::string& name : taken_by(step)) trimmed_.insert(name);
     if (step.kind == StepKind::Frame)
         for (const std::string& name : taken_by(step)) framed_.insert(name);
+    look_at_shakers(step, fixes);
+}
+
+void Table::lay_on(const BuildStep& step, double start, const std::set<std::string>& fixes) {
+    const auto makes = made_by(step);
+    for (const std::string& name : laid_on_by(step)) {
+        const bool with_it =
+            fixes.contains(name) || std::find(makes.begin(), makes.end(), name) != makes.end();
+        Thing* thing = with_it ? &things_[name] : there(step, name, start);
+        if (!thing || with_it) continue;
+        const bool from_behind = step.face_down && begins(name, "cut:");
+        if (from_behind && thing->fixed) refuse(step, "the back of " + name + " is glued down");
+        if (!from_behind && (begins(name, "cut:") || begins(name, "photo:") || begins(name, "layer:")) &&
+            !thing->fixed && fixes.size() > 0 && step.kind != StepKind::LoosePieces)
+            refuse(step, name + " is not in its place yet");
+        if (begins(name, "base:") && !fixes.empty()) worked_on_.insert(name);
+    }
+}
+
+void Table::look_at_shakers(const BuildStep& step, const std::set<std::string>& fixes) {
     if (begins(step.key, "shaker:")) {
         const std::string opening = "o" + std::to_string(std::stoi(step.key.substr(7)) + 1);
         if (step.key.find("-walls") != std::string::npos) {

@@ -38,6 +38,8 @@ private:
     void know(const std::string& name) { things_.try_emplace(name); }
     void check_makes(const BuildStep& step, const std::string& name, double start);
     void check_patch(const BuildStep& step, int patch);
+    void lay_on(const BuildStep& step, double start, const std::set<std::string>& fixes);
+    void look_at_shakers(const BuildStep& step, const std::set<std::string>& fixes);
     void fix(const BuildStep& step, const std::string& name, double end);
     bool is_fixed(const std::string& name) const;
     bool is_wet(const std::string& name, double at) const;

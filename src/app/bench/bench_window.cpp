@@ -196,10 +196,8 @@ void BenchWindow::connect_worker() {
         if (std::exchange(fit_next_, false)) page_->fit();
         refresh();
     });
-    connect(&worker_, &Worker::plan_failed, this, [this](const QString& m) {
-        state_.no_plan();
-        say(m, true);
-    });
+    connect(&worker_, &Worker::plan_failed, &state_, &BenchState::no_plan);
+    connect(&worker_, &Worker::plan_failed, this, [this](const QString& m) { say(m, true); });
     connect(&worker_, &Worker::failed, this, [this](const QString& m) { say(m, true); });
 }
 

@@ -194,7 +194,7 @@ QString DressWaypoint::answer(const Project& project, const Plan& plan) const {
     if (missing.empty()) return "nothing is missing";
     return missing.size() == 1
                ? words(missing.front()) + " missing"
-               : QString("%1 and %2 more missing").arg(words(missing.front())).arg(missing.size() - 1);
+               : QString("missing: %1, +%2").arg(words(missing.front())).arg(missing.size() - 1);
 }
 
 Seen DressWaypoint::seen() const {

@@ -190,7 +190,8 @@ void KeepDesk::finish_by(std::shared_ptr<const Plan> plan, FinishWhat what) {
 }
 
 void KeepDesk::put_back() {
-    bench_.state.when_planned(this, [this](std::shared_ptr<const Plan> plan) { put_back_by(std::move(plan)); });
+    bench_.state.when_planned(this,
+                              [this](std::shared_ptr<const Plan> plan) { put_back_by(std::move(plan)); });
 }
 
 void KeepDesk::put_back_by(std::shared_ptr<const Plan> plan) {

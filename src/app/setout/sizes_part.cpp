@@ -144,8 +144,7 @@ void SizesPart::count_on_cutting_mat() {
 }
 
 void SizesPart::lay_on_cutting_mats() {
-    state_.when_planned(this,
-                        [this](std::shared_ptr<const Plan> plan) { lay_on_mats_by(std::move(plan)); });
+    state_.when_planned(this, [this](std::shared_ptr<const Plan> plan) { lay_on_mats_by(std::move(plan)); });
 }
 
 void SizesPart::lay_on_mats_by(std::shared_ptr<const Plan> plan) {

@@ -44,13 +44,15 @@ struct BuildNow {
 BuildNow build_now(const std::vector<BuildStep>& steps, const BuildDecisions& decided, std::int64_t now,
                    unsigned seed = 1);
 
-/// The steps in the order in which they are done, from which their numbers come: those that are done in the order
-/// they were ticked off, what somebody is at, then the others as they come. Ticking off never gives a step that is done another number.
+/// The steps in the order in which they are done, from which their numbers come: those that are done in the
+/// order they were ticked off, what somebody is at, then the others as they come. Ticking off never gives a
+/// step that is done another number.
 struct Work {
     std::vector<BuildStep> steps;
     BuildNow now; ///< of these; its order is theirs
 };
-Work work_now(std::vector<BuildStep> steps, const BuildDecisions& decided, std::int64_t now, unsigned seed = 1);
+Work work_now(std::vector<BuildStep> steps, const BuildDecisions& decided, std::int64_t now,
+              unsigned seed = 1);
 
 /// When the work was looked after last, for whoever has no clock; 0 for never.
 std::int64_t last_logged(const BuildDecisions& decided);

@@ -52,7 +52,7 @@ struct BuildStep {
     std::string what = {}; ///< a sentence without its full stop: "Cut the patches from hedge-stripe#1"
     TimedStep time = {};
     std::vector<StepDeed> deeds = {}; ///< what it does with the things on the table
-    std::string caution = {};   ///< where it can hurt or spoil; empty for none
+    std::string caution = {};         ///< where it can hurt or spoil; empty for none
     std::vector<std::pair<std::string, std::string>> rows = {}; ///< "Glue": "fine tip: the lips are 1.9 mm"
     std::vector<StepPart> parts = {};
     bool face_down = false;              ///< what it is about lies with its good side down

@@ -259,7 +259,8 @@ void add_sheet_findings(const Project& project, Plan& plan, Capacity& capacity, 
     WaysOut ways(project, plan, capacity, stop);
     explain_alike(project, plan, ways);
     const std::vector<int> large = larger_than_every_sheet(project, plan, capacity);
-    for (const int section : large) plan.findings.push_back(too_large(project, plan, capacity, section, shapes));
+    for (const int section : large)
+        plan.findings.push_back(too_large(project, plan, capacity, section, shapes));
     about_short(project, plan, ways, shapes, large, plan.findings);
     explain_bare(project, plan, ways, large);
     about_lost_sheets(project, plan, plan.findings);

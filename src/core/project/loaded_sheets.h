@@ -13,9 +13,9 @@ namespace zesty {
 
 /// A sheet, or a part of one that is cut out by hand before: the middle of a frame or of a mat.
 struct LoadedSheet {
-    std::string id;                             ///< as the plan has it, of the whole: "barley#1"
-    std::vector<int> numbers;                   ///< into PaperFacts::sheets: itself and its parts
-    Polygon outline;                            ///< without its branding strip
+    std::string id;           ///< as the plan has it, of the whole: "barley#1"
+    std::vector<int> numbers; ///< into PaperFacts::sheets: itself and its parts
+    Polygon outline;          ///< without its branding strip
     SheetKind kind = SheetKind::Full;
     std::vector<std::size_t> cuts = {};         ///< into SetOutDecisions::cuts
     std::vector<int> patches = {};              ///< that the machine cuts, into SectionFacts::patches

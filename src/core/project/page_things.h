@@ -46,8 +46,8 @@ public:
     bool is_there(const DressPiece& piece) const;
     /// Whether a layer has its paper.
     bool layer_is_there(std::size_t i) const;
-    /// The paper round an opening: its cut, or a piece that comes from a paper of its own; empty where there is
-    /// none.
+    /// The paper round an opening: its cut, or a piece that comes from a paper of its own; empty where there
+    /// is none.
     std::string round(int opening) const;
     /// Whether it is cut as one thing; otherwise its pieces are patches.
     bool is_lattice(std::size_t c) const { return !project_.set_out.cuts[c].pieces_from_paper; }

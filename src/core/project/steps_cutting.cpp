@@ -196,7 +196,8 @@ void cut_sheet(StepsInMaking& s, const LoadedSheet& sheet) {
            .time = {s.minutes().loading, s.machine_minutes(loading.length, loading.contours), {}, true, true},
            .deeds = std::move(loading.deeds),
            .caution = machine_caution,
-           .rows = {{"Sheet", std::string(name_of(sheet.kind)) + ", " + size_of_sheet(sheet.outline, s.project.units)}},
+           .rows = {{"Sheet", std::string(name_of(sheet.kind)) + ", " +
+                                  size_of_sheet(sheet.outline, s.project.units)}},
            .parts = std::move(loading.parts),
            .needs = {name, "cutting machine and its cutting mat"},
            .waiting = "the machine cuts"});

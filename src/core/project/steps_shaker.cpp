@@ -94,8 +94,8 @@ std::vector<StepDeed> put_into(const StepsInMaking& s, int opening, int cut) {
     return out;
 }
 
-/// By when they are glued: on what backs the cut, before it is mounted; on the acetate of shakers, before those are
-/// filled; into open openings, on the base.
+/// By when they are glued: on what backs the cut, before it is mounted; on the acetate of shakers, before
+/// those are filled; into open openings, on the base.
 const char* key_of_gluing(const std::vector<StepDeed>& on) {
     const auto has = [&](auto which) { return std::any_of(on.begin(), on.end(), which); };
     if (has([](const StepDeed& d) { return d.thing.rfind("shaker:", 0) == 0; })) return "loose-in-shakers";

@@ -12,7 +12,7 @@ namespace {
 
 constexpr std::size_t most_edges = 24;  ///< of a sheet that are tried, each way
 constexpr double hardly_missing = 0.01; ///< mm2
-constexpr double one_edge = 0.01;      ///< mm
+constexpr double one_edge = 0.01;       ///< mm
 
 /// Where something so wide could begin so that it ends or begins at a corner, ascending.
 std::vector<double> beginnings(const Polygon& sheet, double Point::*along, double wide) {

@@ -279,41 +279,6 @@ TEST(Finishing, FiveHundredRandomPagesFinishedAndUndoneLeaveTheDrawerConsistent)
     EXPECT_EQ(stock_of(*drawer), at_first);
 }
 
-TEST(Finishing, PagesThatSharedSheetsAndScrapsArePutBackInAnyOrder) {
-    LEFT_OUT_UNDER_SANITIZERS("it lays sheets for long");
-    int waited = 0;
-    for (unsigned seed = 1; seed <= 5; ++seed) {
-        std::mt19937 random(seed);
-        Stash few;
-        few.papers = {testing::paper("barley", {220, 190, 90}, 304.8, 1),
-                      testing::paper("hedge", {70, 120, 80}, 304.8, 1)};
-        Shared<Stash> drawer = std::make_shared<const Stash>(few);
-        const auto at_first = stock_of(*drawer);
-        std::vector<Project> done;
-        for (unsigned n = 0; n < 4; ++n) {
-            Project page = page_with(10 * seed + n, 3, 1 + static_cast<int>(n % 2), *drawer);
-            page.stash = drawer;
-            Planned p = planned(page);
-            finish(p.project, finishing(p), FinishWhat::Everything, "2026-11-28");
-            drawer = p.project.stash;
-            done.push_back(p.project);
-        }
-        for (int turns = 0; !done.empty(); ++turns) {
-            ASSERT_LT(turns, 100) << "some page is never put back";
-            const std::size_t i = random() % done.size();
-            done[i].stash = drawer;
-            const auto said = put_back(done[i]);
-            drawer = done[i].stash;
-            ASSERT_TRUE(none_below_zero(*drawer));
-            EXPECT_EQ(said.empty(), done[i].keep.changes.empty()) << "what stays taken is said";
-            waited += !said.empty();
-            if (said.empty()) done.erase(done.begin() + static_cast<std::ptrdiff_t>(i));
-        }
-        EXPECT_EQ(stock_of(*drawer), at_first) << "drawer " << seed;
-    }
-    EXPECT_GT(waited, 0) << "some page was cut from another's scraps";
-}
-
 TEST(Finishing, WhatIsCutIsTakenFirstAndTheRestLater) {
     Planned page = planned(page_with(11, 4, 3, small_drawer()));
     const auto steps = build_steps(page.project, page.plan);

@@ -1,5 +1,6 @@
 #include "core/sheets/nest.h"
 
+#include "core/geometry/measure.h"
 #include "core/on_two_threads.h"
 #include "core/sheets/fewer_sheets.h"
 #include "core/sheets/first_layout.h"
@@ -34,9 +35,7 @@ std::vector<int> next_order(std::vector<int> order, const std::vector<int>& unpl
     return order;
 }
 
-} // namespace
-
-NestResult nest(const NestJob& job, const StopToken& stop, const Progress& progress) {
+NestResult nested(const NestJob& job, const StopToken& stop, const Progress& progress) {
     const int n = static_cast<int>(job.pieces.size());
     NestResult none;
     for (int i = 0; i < n; ++i) none.unplaced.push_back(i);
@@ -80,6 +79,52 @@ NestResult nest(const NestJob& job, const StopToken& stop, const Progress& progr
     result = with_fewer_sheets(job, std::move(result), rounds, stop);
     const bool dense = left_out || sheets_in_use(result).size() < sheets;
     return with_room(job, std::move(result), rounds, dense, stop);
+}
+
+/// Whether a sheet could be large enough at all. What is not needs no raster, which of a very large piece
+/// would fill the memory.
+std::vector<int> that_may_fit(const std::vector<NestPiece>& pieces, const std::vector<NestSheet>& sheets) {
+    double most_area = 0, longest = 0;
+    for (const NestSheet& s : sheets) {
+        most_area = std::max(most_area, area(s.outline));
+        longest = std::max(longest, bounds(s.outline).diagonal());
+    }
+    std::vector<int> out;
+    for (std::size_t i = 0; i < pieces.size(); ++i) {
+        const Box box = bounds(pieces[i].outline);
+        if (area(pieces[i].outline) <= most_area + 1 && std::max(box.width(), box.height()) <= longest + 1)
+            out.push_back(static_cast<int>(i));
+    }
+    return out;
+}
+
+std::vector<NestPiece> only(const std::vector<NestPiece>& pieces, const std::vector<int>& which) {
+    std::vector<NestPiece> out;
+    for (const int i : which) out.push_back(pieces[static_cast<std::size_t>(i)]);
+    return out;
+}
+
+} // namespace
+
+NestResult nest(const NestJob& job, const StopToken& stop, const Progress& progress) {
+    const std::vector<int> may = that_may_fit(job.pieces, job.sheets);
+    const std::vector<int> later = that_may_fit(job.later, job.sheets);
+    if (may.size() == job.pieces.size() && later.size() == job.later.size())
+        return nested(job, stop, progress);
+    NestJob fewer = job;
+    fewer.pieces = only(job.pieces, may);
+    fewer.later = only(job.later, later);
+    NestResult out = nested(fewer, stop, progress);
+    std::vector<char> placed(job.pieces.size(), 0);
+    for (NestPlacement& p : out.placements) {
+        p.piece = may[static_cast<std::size_t>(p.piece)];
+        placed[static_cast<std::size_t>(p.piece)] = 1;
+    }
+    for (NestPlacement& p : out.room) p.piece = later[static_cast<std::size_t>(p.piece)];
+    out.unplaced.clear();
+    for (std::size_t i = 0; i < placed.size(); ++i)
+        if (!placed[i]) out.unplaced.push_back(static_cast<int>(i));
+    return out;
 }
 
 std::string verify(const NestJob& job, const NestResult& result) {

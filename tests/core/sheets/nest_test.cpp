@@ -200,4 +200,20 @@ TEST(NestMemory, SaysTheSameAgainAndNeverTakesOneJobForAnother) {
     testing::expect_same(memory.nest(long_one, {}).placements, nest(long_one).placements);
 }
 
+TEST(Nest, PiecesLargerThanEverySheetCostNothingAndLeaveTheOthersTheirPlaces) {
+    NestJob job;
+    job.sheets = {{{ring_of(Box{0, 0, 100, 100}), {}}, 0}, {{ring_of(Box{0, 0, 60, 60}), {}}, 1}};
+    for (int i = 0; i < 200; ++i) job.pieces.push_back({{ring_of(Box{0, 0, 90'000, 80'000}), {}}});
+    job.pieces.insert(job.pieces.begin() + 7, {{ring_of(Box{0, 0, 80, 70}), {}}});
+    job.later = {{{ring_of(Box{0, 0, 5'000, 20}), {}}}, {{ring_of(Box{0, 0, 40, 30}), {}}}};
+    job.attempts = 2;
+    const NestResult r = nest(job);
+    ASSERT_EQ(r.placements.size(), 1u);
+    EXPECT_EQ(r.placements[0].piece, 7);
+    EXPECT_EQ(r.unplaced.size(), 200u);
+    EXPECT_EQ(verify(job, r), "");
+    ASSERT_EQ(r.room.size(), 1u);
+    EXPECT_EQ(r.room[0].piece, 1);
+}
+
 } // namespace zesty

@@ -1,12 +1,14 @@
 // What becomes of work when programs die and files change behind the window's back.
 
 #include "app/bench.h"
+#include "app/bench/tried_out.h"
 #include "io/project_file.h"
 #include "io/recovery.h"
 #include "support/demo.h"
 #include "support/patience.h"
 
 #include <QDir>
+#include <QFile>
 #include <QPushButton>
 #include <QTest>
 #include <gtest/gtest.h>
@@ -135,6 +137,55 @@ TEST(FilesJourney, WhatAnEditGetsWrongIsBroughtWithinTheLimits) {
     EXPECT_TRUE(turn_limits.hold(p.set_out.cuts[0].place.turn_deg));
     EXPECT_TRUE(lip_limits.hold(p.sections.lip));
     EXPECT_TRUE(save_project(p, bench.folder("kite.zesty")));
+}
+
+namespace {
+
+/// A program in place of the one that reads drawings.
+DrawingReader reader_that(const Bench& bench, const QByteArray& does) {
+    const QString path = bench.folder("reader");
+    QFile script(path);
+    EXPECT_TRUE(script.open(QIODevice::WriteOnly));
+    script.write("#!/bin/sh\n" + does + "\n");
+    script.close();
+    EXPECT_TRUE(script.setPermissions(QFile::ReadOwner | QFile::WriteOwner | QFile::ExeOwner));
+    return {path, 300};
+}
+
+std::string why_not(const DrawingReader& reader) {
+    const auto tried = tried_out("kite.svg", 0, reader);
+    return tried ? "" : tried.error().message;
+}
+
+} // namespace
+
+TEST(FilesJourney, ADrawingThatEndsItsReaderLeavesTheWindowOpen) {
+    Bench bench;
+    EXPECT_EQ(why_not(reader_that(bench, "exit 0")), "");
+    EXPECT_EQ(why_not(reader_that(bench, "echo 'kite.svg: too large' >&2; exit 2")), "kite.svg: too large");
+    EXPECT_EQ(why_not(reader_that(bench, "kill -SEGV $$")),
+              "kite.svg: this cannot be read; whoever tried was ended by it");
+    EXPECT_EQ(why_not(reader_that(bench, "exec sleep 1000")),
+              "kite.svg: reading this takes too long; it was given up");
+    EXPECT_EQ(why_not({bench.folder("no-reader"), 300}),
+              "kite.svg: zesty, which drawings are tried out with, is not there");
+}
+
+TEST(FilesJourney, ABadDrawingIsASentenceAndTheWindowGoesOn) {
+    Bench bench;
+    bench.open(demo::project());
+    const auto before = bench.document().project();
+    const QString bad = bench.folder("bad.svg");
+    QFile file(bad);
+    ASSERT_TRUE(file.open(QIODevice::WriteOnly));
+    file.write("<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm'><path d='M0 0 L");
+    file.close();
+    bench.open(bad);
+    bench.settle();
+    EXPECT_TRUE(bench.document().project() == before);
+    EXPECT_TRUE(bench.window().isVisible());
+    rename_page(bench, "Windy");
+    EXPECT_EQ(bench.document().project().title, "Windy");
 }
 
 } // namespace zesty

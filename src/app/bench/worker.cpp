@@ -1,5 +1,6 @@
 #include "app/bench/worker.h"
 
+#include "app/bench/tried_out.h"
 #include "io/drawing_import.h"
 #include "io/guide/export_all.h"
 #include "io/picture.h"
@@ -34,6 +35,7 @@ struct ToCut {
 Result<ToCut> drawing_to_cut(const QString& path, double square = 0) {
     const auto data = read_file(path);
     if (!data) return tl::make_unexpected(data.error());
+    if (const auto tried = tried_out(path, square); !tried) return tl::make_unexpected(tried.error());
     const auto refused = [&](const Error& e) { return fail(e.kind, path.toStdString() + ": " + e.message); };
     auto bundle = drawings_of_bundle(*data, {square});
     if (!bundle) return refused(bundle.error());

@@ -1,0 +1,40 @@
+#include "app/bench/tried_out.h"
+
+#include <QCoreApplication>
+#include <QFileInfo>
+#include <QProcess>
+#include <csignal>
+#include <sys/prctl.h>
+
+namespace zesty {
+
+namespace {
+
+QString installed_reader() {
+    const QString beside = QCoreApplication::applicationDirPath() + "/zesty";
+    return QFileInfo::exists(beside) ? beside : QString("zesty");
+}
+
+} // namespace
+
+Result<void> tried_out(const QString& path, double square, const DrawingReader& reader) {
+    QStringList arguments{"inspect", QFileInfo(path).absoluteFilePath()};
+    if (square > 0) arguments << "--square" << QString::number(square, 'g', 17) + "mm";
+    QProcess process;
+    process.setChildProcessModifier([] { ::prctl(PR_SET_PDEATHSIG, SIGKILL); });
+    process.start(reader.program.isEmpty() ? installed_reader() : reader.program, arguments);
+    const std::string name = path.toStdString();
+    if (!process.waitForStarted())
+        return fail(ErrorKind::Unreadable, name + ": zesty, which drawings are tried out with, is not there");
+    if (!process.waitForFinished(reader.patience_ms)) {
+        process.kill();
+        process.waitForFinished();
+        return fail(ErrorKind::TooLarge, name + ": reading this takes too long; it was given up");
+    }
+    if (process.exitStatus() != QProcess::NormalExit)
+        return fail(ErrorKind::TooLarge, name + ": this cannot be read; whoever tried was ended by it");
+    if (process.exitCode() == 0) return {};
+    return fail(ErrorKind::BadInput, process.readAllStandardError().trimmed().toStdString());
+}
+
+} // namespace zesty

@@ -4,6 +4,7 @@
 #include "core/geometry/measure.h"
 
 #include <algorithm>
+#include <cassert>
 #include <cmath>
 #include <numeric>
 
@@ -38,6 +39,11 @@ struct Group {
     bool laid = false;
 };
 
+/// A little wider than the mat: a group that is as wide as it is in it whatever its corner is rounded to.
+Box window_at(Point corner, double w, double h) {
+    return Box{corner.x, corner.y, corner.x + w, corner.y + h}.grown(2 * hair);
+}
+
 /// Of the windows with an edge along an open group's, the one that takes most of them in.
 Point best_window(const std::vector<Group>& groups, const Box& sheet, double w, double h) {
     Point best{};
@@ -48,7 +54,7 @@ Point best_window(const std::vector<Group>& groups, const Box& sheet, double w, 
             // The window need not reach beyond the sheet where the sheet is larger.
             const double x = std::max(sheet.x0, std::min(left.box.x0, sheet.x1 - w));
             const double y = std::max(sheet.y0, std::min(upper.box.y0, sheet.y1 - h));
-            const Box window{x - hair, y - hair, x + w + hair, y + h + hair};
+            const Box window = window_at({x, y}, w, h);
             const auto held =
                 static_cast<std::size_t>(std::count_if(groups.begin(), groups.end(), [&](const Group& g) {
                     return !g.laid && window.holds(g.box);
@@ -144,24 +150,28 @@ SheetParts parts_of(const Box& sheet, const std::vector<Ring>& contours, double 
                     double mat_height) {
     SheetParts out;
     std::vector<Group> groups;
+    // What is cut may reach beyond the sheet; a window that must not would never hold it.
+    Box all = sheet;
     for (std::vector<int>& group : nested_groups(contours)) {
         const Box box = bounds(contours[static_cast<std::size_t>(group.front())]);
         if (box.empty()) continue;
         if (box.width() > mat_width + hair || box.height() > mat_height + hair)
             out.too_large.insert(out.too_large.end(), group.begin(), group.end());
-        else
+        else {
+            all.add(box);
             groups.push_back({std::move(group), box, false});
+        }
     }
     while (std::any_of(groups.begin(), groups.end(), [](const Group& g) { return !g.laid; })) {
         SheetParts::Part part;
-        part.corner = best_window(groups, sheet, mat_width, mat_height);
-        const Box window{part.corner.x - hair, part.corner.y - hair, part.corner.x + mat_width + hair,
-                         part.corner.y + mat_height + hair};
+        part.corner = best_window(groups, all, mat_width, mat_height);
+        const Box window = window_at(part.corner, mat_width, mat_height);
         for (Group& g : groups) {
             if (g.laid || !window.holds(g.box)) continue;
             g.laid = true;
             part.contours.insert(part.contours.end(), g.contours.begin(), g.contours.end());
         }
+        assert(!part.contours.empty());
         out.parts.push_back(std::move(part));
     }
     for (std::size_t k = 1; k < out.parts.size(); ++k) {

@@ -94,4 +94,15 @@ TEST(CuttingJob, ATestPieceLiesInTheCornerOfTheMat) {
     EXPECT_TRUE((Box{180, 80, 200, 100}).holds(bounds(piece.file.contours[1])));
 }
 
+TEST(CuttingJob, WhatReachesBeyondTheSheetIsInAPartAllTheSame) {
+    const std::vector<Ring> contours{ring_of(Box{-3, 10, 20, 40}), ring_of(Box{280, 280, 300.00001, 310}),
+                                     ring_of(Box{-40, 500, -10, 530}), ring_of(Box{0, 0, 304.800001, 9})};
+    const SheetParts parts = parts_of({0, 0, 300, 300}, contours, 304.8, 304.8);
+    std::vector<int> cut;
+    for (const SheetParts::Part& p : parts.parts) cut.insert(cut.end(), p.contours.begin(), p.contours.end());
+    std::sort(cut.begin(), cut.end());
+    EXPECT_EQ(cut, (std::vector<int>{0, 1, 2, 3}));
+    EXPECT_TRUE(parts.too_large.empty());
+}
+
 } // namespace zesty

@@ -1,5 +1,7 @@
 #include "core/stash/letter_set.h"
 
+#include "core/stash/search.h"
+
 namespace zesty {
 
 std::vector<std::string> letters_of(const std::string& text) {
@@ -12,21 +14,11 @@ std::vector<std::string> letters_of(const std::string& text) {
     return out;
 }
 
-namespace {
-
-std::string lower(std::string text) {
-    for (char& c : text)
-        if (c >= 'A' && c <= 'Z') c = static_cast<char>(c - 'A' + 'a');
-    return text;
-}
-
-} // namespace
-
 std::string piece_for(const LetterSet& set, const std::string& letter) {
     if (set.letters.contains(letter)) return letter;
     if (set.kind == LetterKind::Words)
         for (const auto& [word, piece] : set.letters)
-            if (lower(word) == lower(letter)) return word;
+            if (in_lower(word) == in_lower(letter)) return word;
     if (letter.size() == 1 && letter[0] >= 'a' && letter[0] <= 'z')
         if (const std::string capital(1, static_cast<char>(letter[0] - 'a' + 'A'));
             set.letters.contains(capital))

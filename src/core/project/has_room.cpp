@@ -21,6 +21,11 @@ std::vector<Region> left_of_papers(const Stash& stash, const std::vector<Sheet>&
     return out;
 }
 
+std::vector<double> turns_of(Direction way) {
+    if (way == Direction::Free) return {};
+    return way == Direction::Half ? std::vector<double>{0, 180} : std::vector<double>{0};
+}
+
 std::vector<int> with_room(const Stash& stash, const std::vector<Region>& left, Point size,
                            const std::vector<int>& among) {
     const Polygon piece{ring_of(Box{0, 0, size.x, size.y}), {}};
@@ -37,11 +42,7 @@ std::vector<int> with_room(const Stash& stash, const std::vector<Region>& left, 
                            const std::vector<int>& among) {
     std::vector<int> out;
     for (const int p : among) {
-        const Direction way = stash.papers[p].direction;
-        const std::vector<double> turns = way == Direction::Free   ? std::vector<double>{}
-                                          : way == Direction::Half ? std::vector<double>{0, 180}
-                                                                   : std::vector<double>{0};
-        if (has_room(left[p], patch.on_sheet(), turns)) out.push_back(p);
+        if (has_room(left[p], patch.on_sheet(), turns_of(stash.papers[p].direction))) out.push_back(p);
     }
     return out;
 }

@@ -9,6 +9,9 @@ namespace zesty {
 std::vector<Region> left_of_papers(const Stash& stash, const std::vector<Sheet>& sheets,
                                    const SheetFacts& laid = {});
 
+/// The turns on the sheet that a direction allows; none for any.
+std::vector<double> turns_of(Direction way);
+
 /// Those of `among` (indices into the stash) with room for a rectangle, either way round.
 std::vector<int> with_room(const Stash& stash, const std::vector<Region>& left, Point size,
                            const std::vector<int>& among);

@@ -3,12 +3,13 @@
 #include "core/geometry/measure.h"
 #include "core/project/drawn_line.h"
 #include "core/project/fixes.h"
+#include "core/project/has_room.h"
 #include "core/project/stash_at_hand.h"
 #include "core/sections/fixes.h"
 #include "core/sentences.h"
 #include "core/setout/fixes.h"
 #include "core/sheets/leftover.h"
-#include "core/sheets/nest.h"
+#include "core/sheets/room_for.h"
 
 #include <algorithm>
 #include <cmath>
@@ -87,21 +88,11 @@ int unplaceable(const Project& project, const Plan& plan, Capacity& capacity, in
 
 /// Whether some sheet of the plan holds the patch by itself.
 bool fits_some_sheet(const Project& project, const Plan& plan, const Patch& patch) {
-    NestJob job;
-    job.pieces.push_back({{patch.on_sheet().outer, {}}, false, {0, 90, 180, 270}});
-    job.pieces.back().any_rotation = true;
-    for (const Sheet& s : plan.papers.sheets) {
-        if (s.area < area(Polygon{patch.on_sheet().outer, {}})) continue;
-        const Direction way = project.stash->papers[static_cast<std::size_t>(s.paper)].direction;
-        job.pieces.back().any_rotation = way == Direction::Free;
-        job.pieces.back().rotations_deg = way == Direction::Free   ? std::vector<double>{0, 90, 180, 270}
-                                          : way == Direction::Half ? std::vector<double>{0, 180}
-                                                                   : std::vector<double>{0};
-        job.sheets = {{s.outline, 0}};
-        job.attempts = 1;
-        if (nest(job).unplaced.empty()) return true;
-    }
-    return false;
+    const Polygon piece{patch.on_sheet().outer, {}};
+    return std::any_of(plan.papers.sheets.begin(), plan.papers.sheets.end(), [&](const Sheet& s) {
+        const Paper& paper = project.stash->papers[static_cast<std::size_t>(s.paper)];
+        return has_room({s.outline}, piece, turns_of(paper.direction));
+    });
 }
 
 /// Whether everything that the opening is cut into then has a sheet that holds it.

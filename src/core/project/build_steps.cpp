@@ -35,9 +35,19 @@ double StepsInMaking::machine_minutes(double length_mm, std::size_t contours) co
     return (length_mm / pace.blade + static_cast<double>(contours) * pace.blade_lift) / 60;
 }
 
-bool StepsInMaking::raised(Lying what, int index) const {
-    return std::any_of(plan.dress.heights.raised.begin(), plan.dress.heights.raised.end(),
-                       [&](const RaisedThing& r) { return r.what == what && r.index == index; });
+const RaisedThing* StepsInMaking::raised(Lying what, int index) const {
+    for (const RaisedThing& r : plan.dress.heights.raised)
+        if (r.what == what && r.index == index) return &r;
+    return nullptr;
+}
+
+std::vector<int> StepsInMaking::patches_at(PatchPlace place) const {
+    std::vector<int> out;
+    const auto& patches = plan.sections.patches;
+    for (std::size_t p = 0; p < patches.size(); ++p)
+        if (things.is_there(patches[p]) && things.place_of(patches[p]) == place)
+            out.push_back(static_cast<int>(p));
+    return out;
 }
 
 std::string StepsInMaking::free_key(const std::string& key) const {

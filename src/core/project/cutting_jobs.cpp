@@ -135,7 +135,7 @@ private:
     std::vector<CuttingFile::Label> labels_on(const LoadedSheet& sheet) const {
         std::vector<CuttingFile::Label> out;
         for (const std::size_t c : sheet.cuts) {
-            const Transform onto = sheet_of_cut(project_, plan_, c)->to_sheet * plan_.set_out.whole.to_page;
+            const Transform onto = drawing_to_sheet(project_, plan_, c);
             for (const InsertLabel& l : plan_.sections.inserts)
                 if (plan_.sections.cut->pieces[static_cast<std::size_t>(l.piece)].layer ==
                     static_cast<int>(c))

@@ -51,7 +51,7 @@ CuttingMatLayout on_their_sheets(const Project& project, const Plan& plan, const
         for (const SheetParts::Part& part : parts.parts) {
             std::vector<OnCuttingMat> mat;
             for (const std::size_t c : sheet.cuts) {
-                const Transform onto = sheet_of_cut(project, plan, c)->to_sheet * plan.set_out.whole.to_page;
+                const Transform onto = drawing_to_sheet(project, plan, c);
                 for (std::size_t p = 0; p < plan.sections.cut->pieces.size(); ++p) {
                     if (plan.sections.cut->pieces[p].layer != static_cast<int>(c)) continue;
                     const Ring outer = transformed(plan.sections.cut->pieces[p].outline.outer, onto);

@@ -100,17 +100,24 @@ std::vector<LoadedSheet> loaded_sheets(const Project& project, const Plan& plan)
     return SheetLoading(project, plan).all();
 }
 
-const OwnUse* sheet_of_cut(const Project& project, const Plan& plan, std::size_t cut) {
-    const std::string what = "cut " + std::to_string(project.set_out.cuts[cut].id);
+const OwnUse* own_use(const Plan& plan, const std::string& what) {
     for (const OwnUse& use : plan.papers.own)
         if (use.what == what) return &use;
     return nullptr;
 }
 
+const OwnUse* sheet_of_cut(const Project& project, const Plan& plan, std::size_t cut) {
+    return own_use(plan, "cut " + std::to_string(project.set_out.cuts[cut].id));
+}
+
+Transform drawing_to_sheet(const Project& project, const Plan& plan, std::size_t cut) {
+    return sheet_of_cut(project, plan, cut)->to_sheet * plan.set_out.whole.to_page;
+}
+
 std::vector<Ring> contours_on(const LoadedSheet& sheet, const Project& project, const Plan& plan) {
     std::vector<Ring> out;
     for (const std::size_t c : sheet.cuts) {
-        const Transform onto = sheet_of_cut(project, plan, c)->to_sheet * plan.set_out.whole.to_page;
+        const Transform onto = drawing_to_sheet(project, plan, c);
         for (const Piece& p : plan.sections.cut->pieces)
             if (p.layer == static_cast<int>(c)) add_contours(transformed(p.outline, onto), out);
     }

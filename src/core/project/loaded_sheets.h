@@ -25,8 +25,13 @@ struct LoadedSheet {
 /// Those that the machine cuts anything from, in the order of the plan. They point into the plan.
 std::vector<LoadedSheet> loaded_sheets(const Project& project, const Plan& plan);
 
+/// What is cut of the page itself under this name, such as "base 1"; null where it is not from the stash.
+const OwnUse* own_use(const Plan& plan, const std::string& what);
 /// From the page to the sheet that a cut is cut from; null where that is not from the stash.
 const OwnUse* sheet_of_cut(const Project& project, const Plan& plan, std::size_t cut);
+
+/// From the drawing to that sheet, of a cut that has one.
+Transform drawing_to_sheet(const Project& project, const Plan& plan, std::size_t cut);
 
 /// Every contour that is cut from it, on the sheet, none twice.
 std::vector<Ring> contours_on(const LoadedSheet& sheet, const Project& project, const Plan& plan);

@@ -33,12 +33,8 @@ double minutes_of(const StepsInMaking& s, const std::vector<int>& patches, const
 }
 
 std::vector<int> patches_behind(const StepsInMaking& s) {
-    std::vector<int> out;
-    const auto& patches = s.plan.sections.patches;
-    for (std::size_t p = 0; p < patches.size(); ++p)
-        if (s.things.is_there(patches[p]) && s.things.place_of(patches[p]) == PatchPlace::Behind &&
-            !s.things.round(patches[p].opening).empty())
-            out.push_back(static_cast<int>(p));
+    std::vector<int> out = s.patches_at(PatchPlace::Behind);
+    std::erase_if(out, [&](int p) { return s.things.round(s.patch(p).opening).empty(); });
     return out;
 }
 

@@ -4,6 +4,7 @@
 #include "core/dress/wet.h"
 #include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
+#include "core/project/loaded_sheets.h"
 #include "core/project/steps_in_making.h"
 #include "core/sentences.h"
 #include "core/stash/stock.h"
@@ -30,16 +31,10 @@ double dries_for(WetKind kind, const DryingMinutes& drying) {
     return drying.paint;
 }
 
-const OwnUse* own_use(const StepsInMaking& s, const std::string& what) {
-    for (const OwnUse& use : s.plan.papers.own)
-        if (use.what == what) return &use;
-    return nullptr;
-}
-
 /// The sheet of the stock that a base is a part of until it is trimmed; empty for one that is not from the
 /// stash, or is a whole sheet.
 std::string sheet_round(const StepsInMaking& s, std::size_t leaf) {
-    const OwnUse* use = own_use(s, "base " + std::to_string(leaf + 1));
+    const OwnUse* use = own_use(s.plan, "base " + std::to_string(leaf + 1));
     if (!use) return {};
     const Box base = bounds(use->on_sheet);
     for (const Sheet& sheet : s.plan.papers.sheets)
@@ -207,7 +202,7 @@ std::vector<std::string> frame_things(const StepsInMaking& s) {
     if (!page.framed()) return out;
     if (page.frame == FrameKind::Whole) {
         for (std::size_t l = 0; l < page.leaves().size(); ++l)
-            if (page.frame_paper.empty() || own_use(s, "frame " + std::to_string(l + 1)))
+            if (page.frame_paper.empty() || own_use(s.plan, "frame " + std::to_string(l + 1)))
                 out.push_back(s.things.frame(l));
         return out;
     }
@@ -215,7 +210,7 @@ std::vector<std::string> frame_things(const StepsInMaking& s) {
     for (const FrameStrip& strip : s.plan.set_out.frame.strips)
         (strip.paper.empty() ? others : from_stash) += strip.count;
     for (int n = 1; n <= from_stash + others; ++n)
-        if (n > from_stash || own_use(s, "strip " + std::to_string(n)))
+        if (n > from_stash || own_use(s.plan, "strip " + std::to_string(n)))
             out.push_back("frame:strip " + std::to_string(n));
     return out;
 }

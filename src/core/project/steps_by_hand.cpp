@@ -2,6 +2,7 @@
 
 #include "core/geometry/measure.h"
 #include "core/project/cutting_jobs.h"
+#include "core/project/loaded_sheets.h"
 #include "core/project/steps_in_making.h"
 #include "core/sections/effort.h"
 #include "core/sentences.h"
@@ -17,10 +18,7 @@ constexpr double more_than_the_page = 0.05; ///< mm
 constexpr double rough_cut = 0.5;           ///< minutes for a piece that is trimmed later
 
 const OwnUse* frame_from_stash(const StepsInMaking& s, std::size_t leaf) {
-    const std::string what = "frame " + std::to_string(leaf + 1);
-    for (const OwnUse& use : s.plan.papers.own)
-        if (use.what == what) return &use;
-    return nullptr;
+    return own_use(s.plan, "frame " + std::to_string(leaf + 1));
 }
 
 void gut_frame(StepsInMaking& s) {

@@ -90,12 +90,10 @@ void lift(StepsInMaking& s, const std::string& paper, const std::vector<std::siz
     for (const std::size_t c : cuts) {
         step.parts.push_back({StepPart::Kind::Cut, static_cast<int>(c)});
         step.deeds.push_back({Deed::Lifts, s.things.cut(c)});
-        const std::string what = "cut " + std::to_string(s.project.set_out.cuts[c].id);
-        for (const OwnUse& use : s.plan.papers.own)
-            if (use.what == what)
-                for (const Sheet& part : s.plan.papers.sheets)
-                    if (part.kind == SheetKind::DropOut && whole_sheet_of(part.id) == use.sheet)
-                        join(step.deeds, {{Deed::Makes, part.id}});
+        if (const OwnUse* use = sheet_of_cut(s.project, s.plan, c))
+            for (const Sheet& part : s.plan.papers.sheets)
+                if (part.kind == SheetKind::DropOut && whole_sheet_of(part.id) == use->sheet)
+                    join(step.deeds, {{Deed::Makes, part.id}});
     }
     for (const InsertLabel& label : s.plan.sections.inserts) {
         const int layer = s.plan.sections.cut->pieces[static_cast<std::size_t>(label.piece)].layer;

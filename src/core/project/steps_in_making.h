@@ -24,11 +24,14 @@ struct StepsInMaking {
     const DryingMinutes& drying() const { return project.build.drying; }
     /// How long the machine goes on.
     double machine_minutes(double length_mm, std::size_t contours) const;
-    bool raised(Lying what, int index) const;
+    /// Null for what lies flat.
+    const RaisedThing* raised(Lying what, int index) const;
     /// "photo:Mia", with a number behind it where a step has that key already.
     std::string free_key(const std::string& key) const;
     const Patch& patch(int p) const { return plan.sections.patches[static_cast<std::size_t>(p)]; }
     const PlacedPatch& placed(int p) const { return plan.sheets.placed[static_cast<std::size_t>(p)]; }
+    /// Those there is paper for that come to their place in this way.
+    std::vector<int> patches_at(PatchPlace place) const;
     /// Of the cut whose opening or piece a patch is for.
     std::size_t cut_of(int p) const {
         return static_cast<std::size_t>(
@@ -58,8 +61,8 @@ void add_finish(StepsInMaking& s);
 /// then.
 void add_own_steps(StepsInMaking& s);
 
-/// Foam behind a thing of this name that is raised; true where there is any. It is put there once everything
-/// has been laid out.
+/// Foam behind a thing of this name that is raised, put there once everything has been laid out; true for one
+/// that is, also where no foam is left to be cut for it.
 bool add_foam(StepsInMaking& s, Lying what, int index, const std::string& words, const std::string& thing,
               StepPart part);
 

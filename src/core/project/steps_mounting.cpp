@@ -17,12 +17,6 @@ namespace {
 constexpr double usual_strip = 40;   ///< mm of foam that is cut and set at once
 constexpr double pieces_at_once = 4; ///< of foam, in the time it takes to set one thing on it
 
-const RaisedThing* raised_thing(const StepsInMaking& s, Lying what, int index) {
-    for (const RaisedThing& r : s.plan.dress.heights.raised)
-        if (r.what == what && r.index == index) return &r;
-    return nullptr;
-}
-
 /// "14 in of 2 mm strip, 6 pads of 2 mm".
 std::string foam_in_words(const RaisedThing& thing, Units units) {
     std::map<double, std::pair<double, std::size_t>> by_thickness;
@@ -51,8 +45,7 @@ void set_photo(StepsInMaking& s, std::size_t i) {
     const std::string name = name_of(of, i);
     const std::string thing = s.things.photo(i);
     const StepPart part{StepPart::Kind::Photo, static_cast<int>(i)};
-    const bool foam = add_foam(s, Lying::Photo, static_cast<int>(i), name, thing, part) ||
-                      s.raised(Lying::Photo, static_cast<int>(i));
+    const bool foam = add_foam(s, Lying::Photo, static_cast<int>(i), name, thing, part);
     BuildStep step = set_down(s, s.free_key("photo:" + name),
                               (foam ? "Set " + name + " on its foam" : "Glue " + name + " on the base") +
                                   std::string(of.on_top ? "" : ", where the cut will lie over it"),
@@ -69,8 +62,7 @@ void set_layer(StepsInMaking& s, std::size_t i) {
     const std::string name = name_of(s.project.dress.layers[i], i);
     const std::string thing = s.things.layer(i);
     const StepPart part{StepPart::Kind::Layer, static_cast<int>(i)};
-    const bool foam = add_foam(s, Lying::Layer, static_cast<int>(i), name, thing, part) ||
-                      s.raised(Lying::Layer, static_cast<int>(i));
+    const bool foam = add_foam(s, Lying::Layer, static_cast<int>(i), name, thing, part);
     BuildStep step = set_down(s, s.free_key("layer:" + name),
                               foam ? "Set " + name + " on its foam" : "Glue " + name + " down", foam);
     step.time.hands = 2;
@@ -86,11 +78,8 @@ std::vector<StepDeed> cut_fixed(const StepsInMaking& s, std::size_t c, bool& ove
     if (s.things.is_lattice(c)) {
         names.push_back(s.things.cut(c));
     } else {
-        for (std::size_t p = 0; p < s.plan.sections.patches.size(); ++p)
-            if (const Patch& patch = s.plan.sections.patches[p];
-                s.things.is_there(patch) && s.things.place_of(patch) == PatchPlace::Piece &&
-                s.cut_of(static_cast<int>(p)) == c)
-                names.push_back(name_of_patch(patch));
+        for (const int p : s.patches_at(PatchPlace::Piece))
+            if (s.cut_of(p) == c) names.push_back(name_of_patch(s.patch(p)));
     }
     std::vector<StepDeed> out;
     for (const std::string& name : names) {
@@ -113,8 +102,7 @@ void set_cut(StepsInMaking& s, std::size_t c) {
     std::vector<StepDeed> deeds = cut_fixed(s, c, over);
     if (deeds.empty()) return;
     const bool lattice = s.things.is_lattice(c);
-    const bool foam = add_foam(s, Lying::Cut, static_cast<int>(c), name, deeds.front().thing, part) ||
-                      s.raised(Lying::Cut, static_cast<int>(c));
+    const bool foam = add_foam(s, Lying::Cut, static_cast<int>(c), name, deeds.front().thing, part);
     const std::string what = lattice ? name : "the pieces of " + name;
     BuildStep step = set_down(s, "set-cut:" + std::to_string(s.project.set_out.cuts[c].id),
                               foam ? "Set " + what + " on " + (lattice ? "its" : "their") + " foam"
@@ -141,12 +129,9 @@ void set_cut(StepsInMaking& s, std::size_t c) {
 
 /// Inlays, and circles on openings: from the front, once the cut is in its place.
 void set_in(StepsInMaking& s, std::size_t c) {
-    std::vector<int> patches;
-    for (std::size_t p = 0; p < s.plan.sections.patches.size(); ++p)
-        if (const Patch& patch = s.plan.sections.patches[p];
-            s.things.is_there(patch) && s.things.place_of(patch) == PatchPlace::Inside &&
-            s.cut_of(static_cast<int>(p)) == c && !s.things.round(patch.opening).empty())
-            patches.push_back(static_cast<int>(p));
+    std::vector<int> patches = s.patches_at(PatchPlace::Inside);
+    std::erase_if(patches,
+                  [&](int p) { return s.cut_of(p) != c || s.things.round(s.patch(p).opening).empty(); });
     if (patches.empty()) return;
     BuildStep step = gluing_step(s, patches);
     step.key = "inlay:" + std::to_string(s.project.set_out.cuts[c].id);
@@ -166,13 +151,8 @@ void set_in(StepsInMaking& s, std::size_t c) {
 
 /// Parts of the base, in their places.
 void back_the_base(StepsInMaking& s) {
-    std::vector<int> patches;
-    for (std::size_t p = 0; p < s.plan.sections.patches.size(); ++p)
-        if (const Patch& patch = s.plan.sections.patches[p];
-            s.things.is_there(patch) && s.things.place_of(patch) == PatchPlace::OnBase)
-            patches.push_back(static_cast<int>(p));
     // Each runs on below the next: they are glued in their order.
-    for (const int p : patches) {
+    for (const int p : s.patches_at(PatchPlace::OnBase)) {
         BuildStep step = gluing_step(s, {p});
         const Patch& patch = s.patch(p);
         const int paper = s.plan.papers.of_section[static_cast<std::size_t>(patch.section)];
@@ -200,8 +180,9 @@ std::vector<StepDeed> laid_out(const StepsInMaking& s) {
 
 bool add_foam(StepsInMaking& s, Lying what, int index, const std::string& words, const std::string& thing,
               StepPart part) {
-    const RaisedThing* raised = raised_thing(s, what, index);
-    if (!raised || (raised->strips.empty() && raised->pads.empty())) return false;
+    const RaisedThing* raised = s.raised(what, index);
+    if (!raised) return false;
+    if (raised->strips.empty() && raised->pads.empty()) return true;
     double strips = 0;
     for (const FoamStrip& f : raised->strips) strips += distance(f.from, f.to);
     const double pieces = strips / usual_strip + static_cast<double>(raised->pads.size());

@@ -12,11 +12,8 @@ namespace {
 
 /// The patch that closes a shaker; -1 where it has none.
 int closing_patch(const StepsInMaking& s, const Shaker& shaker) {
-    const auto& patches = s.plan.sections.patches;
-    for (std::size_t p = 0; p < patches.size(); ++p)
-        if (patches[p].opening == shaker.opening && s.things.is_there(patches[p]) &&
-            s.things.place_of(patches[p]) == PatchPlace::Closes)
-            return static_cast<int>(p);
+    for (const int p : s.patches_at(PatchPlace::Closes))
+        if (s.patch(p).opening == shaker.opening) return p;
     return -1;
 }
 

@@ -36,16 +36,17 @@ void BenchState::show_plan(std::shared_ptr<const Plan> plan, std::shared_ptr<con
     if (drawer_->picked() >= static_cast<int>(plan_->papers.uses.size())) drawer_->pick(-1);
     plan_is_current_ = true;
     emit plan_changed();
-    if (plan_->sheets.done || !plan_->sections.cut) run_waiting();
+    run_waiting();
 }
 
 void BenchState::when_planned(QObject* asker, std::function<void(std::shared_ptr<const Plan>)> job) {
     std::erase_if(waiting_, [&](const Waiting& w) { return !w.asker || w.asker == asker; });
     waiting_.push_back({asker, std::move(job)});
-    if (plan_ && plan_is_current_ && (plan_->sheets.done || !plan_->sections.cut)) run_waiting();
+    run_waiting();
 }
 
 void BenchState::run_waiting() {
+    if (!plan_ || !plan_is_current_ || !(plan_->sheets.done || !plan_->sections.cut)) return;
     for (const Waiting& w : std::exchange(waiting_, {}))
         if (w.asker) w.job(plan_);
 }

@@ -15,6 +15,7 @@ namespace {
 
 constexpr int most_tried_for_one = 12; ///< nestings
 constexpr int most_tried_for_all = 80;
+constexpr int most_planned = 60; ///< changed projects; each takes as long as the patches of the page
 constexpr double less_lip = mm_per_inch / 16;
 constexpr double narrowest_lip = mm_per_inch / 32;
 constexpr std::array smaller{0.98, 0.95, 0.92, 0.88, 0.84, 0.8};
@@ -101,7 +102,7 @@ std::vector<Spot> WaysOut::sections_on(int paper) const {
 }
 
 bool WaysOut::fits_when(const Project& changed, int paper, const Shapes& shapes) {
-    if (stopped(stop_)) return false;
+    if (stopped(stop_) || ++planned_ > most_planned) return false;
     const auto then = shapes(changed);
     if (!then) return false;
     Capacity room(capacity_.memory());

@@ -36,7 +36,7 @@ public:
     /// What else would make everything on the section's paper fit, the cheapest first: gutting the frame, a
     /// narrower lip, pieces in place of one sheet, a smaller cut. Asked once for each paper.
     const std::vector<Fix>& other_ways(int section, const Shapes& shapes);
-    /// Whether everything on the section's paper fits after that.
+    /// Whether everything on the section's paper fits after that; false where there was no time to look.
     bool works(const Fix& fix, int section, const Shapes& shapes) {
         Project changed = project_;
         fix.apply(changed);
@@ -55,6 +55,7 @@ private:
     const StopToken& stop_;
     int tried_ = 0; ///< for the finding at hand
     int tried_in_all_ = 0;
+    int planned_ = 0; ///< changed projects, for all findings
     std::map<int, std::vector<Fix>> known_;
 };
 

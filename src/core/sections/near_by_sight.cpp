@@ -28,11 +28,12 @@ std::vector<Neighbours> near_by_sight(const std::vector<Section>& sections, cons
     if (!may_meet(spots)) return {};
     std::set<std::pair<int, int>> known;
     for (const Neighbours& n : by_bar) known.insert({n.a, n.b});
-    std::vector<Ring> outlines;
+    std::vector<MeasuredRing> outlines;
     std::vector<Box> boxes;
     for (const Opening& o : cut.openings) {
-        outlines.push_back(transformed(o.outline, to_page).outer);
-        boxes.push_back(bounds(outlines.back()));
+        const Ring outline = transformed(o.outline, to_page).outer;
+        outlines.emplace_back(outline);
+        boxes.push_back(bounds(outline));
     }
     const BoxIndex index(boxes);
     const std::vector<int> of_opening = section_by_opening(sections, cut.openings.size());
@@ -47,9 +48,10 @@ std::vector<Neighbours> near_by_sight(const std::vector<Section>& sections, cons
                 continue;
             const std::pair<int, int> pair = std::minmax(of_opening[o], of_opening[i]);
             if (pair.first < 0 || pair.first == pair.second || known.contains(pair)) continue;
-            const Gap between = gap(outlines[o], outlines[i]);
-            if (between.distance > neighbour_limit) continue;
             const auto at = found.find(pair);
+            if (at != found.end() && at->second.width <= 0) continue; // no pair comes closer
+            const Gap between = outlines[o].gap_to(outlines[i]);
+            if (between.distance > neighbour_limit) continue;
             if (at != found.end() && at->second.width <= between.distance) continue;
             found[pair] = {pair.first, pair.second, between.distance, between.from, between.to, true};
         }

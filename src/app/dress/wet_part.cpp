@@ -135,6 +135,10 @@ void WetPart::pick_colour() {
 }
 
 void WetPart::take_drop_outs() {
+    if (document_.project().set_out.cuts.empty()) {
+        says_->setText("Nothing falls out of a page without a cut: put a cut file on it first.");
+        return;
+    }
     state_.when_planned(this, [this](std::shared_ptr<const Plan> plan) {
         const int cut = std::max(0, state_.in_hand().cut(document_.project()));
         document_.change("Add drop-outs to the drawer",

@@ -88,6 +88,7 @@ std::vector<int> cuts_from_elsewhere(const Project& project) {
 void take_drop_outs(Project& project, const Plan& plan, const std::vector<int>& cuts) {
     Stash stash = stash_at_hand(project);
     for (const int cut : cuts) {
+        if (cut < 0 || cut >= static_cast<int>(project.set_out.cuts.size())) continue;
         stash = with_drop_outs(std::move(stash), project, plan, cut);
         if (paper_of_cut(project, project.set_out.cuts[static_cast<std::size_t>(cut)]) >= 0)
             project.keep.drop_outs = false;

@@ -143,4 +143,15 @@ TEST(DropOuts, AreEmbellishmentsOrScrapsButNotBoth) {
     EXPECT_FALSE(p.keep.drop_outs);
 }
 
+TEST(DropOuts, DoNotComeOfCutsThatAreNotThere) {
+    Project p = page_of(304.8, 1);
+    const Project before = p;
+    const Plan plan = shapes_of(p);
+    take_drop_outs(p, plan, {-1, 7});
+    EXPECT_EQ(*p.stash, *before.stash);
+    p.set_out.cuts.clear();
+    take_drop_outs(p, shapes_of(p), {0});
+    EXPECT_TRUE(p.stash->embellishments.empty());
+}
+
 } // namespace zesty

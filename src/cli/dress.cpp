@@ -101,7 +101,9 @@ Result<void> edit(const DressArgs& a, Project& project, Planner& planner, std::v
     auto cured = cure_coverage(project, [&](const Project& changed) { return planner.shapes(changed); });
     if (!cured) return tl::make_unexpected(cured.error());
     if (cured->moves.empty())
-        return fail(ErrorKind::NothingToDo, "--cure: no small move leaves less slivers");
+        return fail(ErrorKind::NothingToDo, cured->looked_everywhere
+                                                ? "--cure: no small move leaves less slivers"
+                                                : "--cure: no small move was found in the time there is");
     const auto shapes = planner.shapes(project);
     if (!shapes) return tl::make_unexpected(shapes.error());
     for (const DressMove& m : cured->moves) moves.push_back(label_of(m, dress_now(project, *shapes)));

@@ -15,10 +15,16 @@ namespace zesty {
 namespace {
 
 QString in_words(const Cure& cure, const DressNow& now) {
-    if (cure.moves.empty()) return "No small move helps; make a photo smaller or turn it.";
+    if (cure.moves.empty())
+        return cure.looked_everywhere ? "No small move helps; make a photo smaller or turn it."
+                                      : "No small move was found in the time there is; take openings or "
+                                        "photos off the page, or move them by hand.";
     QStringList moves;
     for (const DressMove& m : cure.moves) moves << words(label_of(m, now)) + ".";
-    if (cure.faults_left > 0)
+    if (cure.faults_left > 0 && !cure.looked_everywhere)
+        moves << counted(cure.faults_left, "place is left; press again to look further.",
+                         "places are left; press again to look further.");
+    else if (cure.faults_left > 0)
         moves << counted(cure.faults_left, "place is left that no small move cures.",
                          "places are left that no small move cures.");
     return moves.join(" ");
@@ -51,6 +57,8 @@ CoverPart::CoverPart(Document& document, BenchState& state, Actions& actions, Wo
     });
     column_->addWidget(sections_);
     connect(&document, &Document::project_changed, this, [this] {
+        // What it looks for is of a page that is no more, and the plan of the new one waits for it.
+        if (stop_) *stop_ = true;
         cured_->clear();
         refresh_if_shown();
     });
@@ -59,6 +67,7 @@ CoverPart::CoverPart(Document& document, BenchState& state, Actions& actions, Wo
 
 void CoverPart::cure() {
     const Project p = document_.project();
+    if (stop_) *stop_ = true;
     cured_->setText("Looking for the smallest moves.");
     stop_ = std::make_shared<std::atomic<bool>>(false);
     stop_button_->show();

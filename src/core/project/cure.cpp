@@ -11,6 +11,9 @@ namespace {
 
 constexpr int rounds = 3;
 constexpr NudgeLimits small_moves{8, 96};
+// A page of many hundred openings takes a tenth of a second for each place, and longer for each plan.
+constexpr int most_cure_places = 4000;
+constexpr int most_cure_plans = 100;
 
 /// How many findings there are of each kind.
 std::map<Code, int> counted(const Plan& plan) {
@@ -56,10 +59,16 @@ Result<Cure> cure_coverage(const Project& project, const Shapes& shapes, const S
     out.faults_before = out.faults_left = Nudging(dress_now(project, *plan)).faults();
     if (out.faults_before == 0)
         return fail(ErrorKind::NothingToDo, "no slivers are left, and nothing covers a protected part");
-    for (int round = 0; round < rounds && out.faults_left > 0; ++round) {
+    int places = 0;
+    int planned_so_far = 0;
+    const StopToken enough = [&] {
+        if (++places > most_cure_places || planned_so_far >= most_cure_plans) out.looked_everywhere = false;
+        return !out.looked_everywhere || stopped(stop);
+    };
+    for (int round = 0; round < rounds && out.faults_left > 0 && out.looked_everywhere; ++round) {
         const std::size_t before_round = out.faults_left;
         const auto movers = Nudging(dress_now(out.project, *plan)).movers();
-        for (std::size_t m = 0; m < movers.size() && out.faults_left > 0; ++m) {
+        for (std::size_t m = 0; m < movers.size() && out.faults_left > 0 && out.looked_everywhere; ++m) {
             if (stopped(stop)) return fail(ErrorKind::Stopped, "stopped");
             if (progress)
                 progress((static_cast<double>(m) / static_cast<double>(movers.size()) + round) / rounds,
@@ -73,13 +82,14 @@ Result<Cure> cure_coverage(const Project& project, const Shapes& shapes, const S
                 [&](const DressMove& tried) {
                     Project moved = out.project;
                     MoveOnPage{tried}(moved);
+                    ++planned_so_far;
                     auto made = shapes(moved);
                     if (!made || !nothing_new(known, *made)) return false;
                     if (Nudging(dress_now(moved, *made)).faults() >= out.faults_left) return false;
                     planned = std::move(*made);
                     return true;
                 },
-                stop);
+                enough);
             if (!move) continue;
             MoveOnPage{*move}(out.project);
             plan = std::move(*planned);

@@ -18,6 +18,7 @@ struct Cure {
     std::vector<DressMove> moves;  ///< in the order in which they were found, one for each thing
     std::size_t faults_before = 0; ///< slivers and covered parts
     std::size_t faults_left = 0;
+    bool looked_everywhere = true; ///< false where it would have taken too long; more may be found from here
 };
 
 /// Moves one thing after the other, each as little as cures all that it has to do with, until nothing is left

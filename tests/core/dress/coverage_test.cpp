@@ -206,6 +206,26 @@ TEST(Coverage, CuresKeepTheirPromiseOnRandomPages) {
     EXPECT_LT(left * 2, before + 1) << left << " of " << before << " are left";
 }
 
+TEST(Coverage, CuresGiveUpWhereEveryMoveIsRefusedAndSaySo) {
+    std::mt19937 random(2);
+    Planner planner(testing::laid_before());
+    std::size_t most = 0;
+    bool given_up = false;
+    for (int page = 0; page < 12; ++page) {
+        const Project p = dressed_page(random);
+        std::size_t plans = 0;
+        const auto cured = cure_coverage(p, [&](const Project& changed) -> Result<Plan> {
+            if (plans++ == 0) return planner.shapes(changed);
+            return fail(ErrorKind::BadInput, "refused");
+        });
+        if (cured) given_up = given_up || !cured->looked_everywhere;
+        most = std::max(most, plans);
+    }
+    EXPECT_TRUE(given_up);
+    EXPECT_GT(most, 10u);
+    EXPECT_LE(most, 101u) << "a plan of a large page takes seconds";
+}
+
 TEST(Coverage, WorkThatIsToldToStopChangesNothing) {
     std::mt19937 random(2);
     Project p = dressed_page(random);

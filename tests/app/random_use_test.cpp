@@ -192,6 +192,8 @@ void use(const QString& page, unsigned seed) {
             use.act();
             if (std::getenv("ZESTY_SAY")) std::cerr << h * in_a_hundred + i << " " << use.last() << std::endl;
         }
+        // A page that takes long to plan is kept for whoever looks into it.
+        if (std::getenv("ZESTY_SAY")) (void)save_project(as_kept(bench.document().project()), "said.zesty");
         bench.settle();
         const std::string where =
             page.toStdString() + ", after " + std::to_string((h + 1) * in_a_hundred) + ", " + use.last();

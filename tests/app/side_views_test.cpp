@@ -6,7 +6,10 @@
 #include "app/page/page_view.h"
 #include "io/read_file.h"
 #include "support/demo.h"
+#include "support/patience.h"
 
+#include <QApplication>
+#include <QDeadlineTimer>
 #include <QLabel>
 #include <QMenu>
 #include <QPushButton>
@@ -48,6 +51,39 @@ TEST(SecondLook, CardsAreSortedAndCanBeReachedByKey) {
     cards.front()->setFocus();
     bench.key(cards.front(), Qt::Key_Space);
     EXPECT_EQ(bench.state().selected(), std::set<int>{10});
+}
+
+TEST(SecondLook, KindsAreFoldedWhileCardsAreStillAdded) {
+    BenchState state;
+    SecondLook look(state);
+    auto plan = std::make_shared<Plan>();
+    for (int i = 0; i < 40; ++i) plan->findings.push_back({.code = Code::NoPaper, .title = "a"});
+    for (int i = 0; i < 18; ++i) plan->findings.push_back({.code = Code::Sliver, .title = "b"});
+    state.show_plan(plan, {});
+    const auto settle = [&] {
+        QDeadlineTimer limit(patience_ms);
+        while (!look.up_to_date() && !limit.hasExpired()) QApplication::processEvents();
+        QApplication::processEvents();
+    };
+    const auto fold = [&](Code code) {
+        return look.findChild<QPushButton*>(QString("fold-%1").arg(key_of(code)));
+    };
+    settle();
+    ASSERT_TRUE(fold(Code::Sliver));
+    click(fold(Code::Sliver));
+    settle();
+    ASSERT_TRUE(fold(Code::NoPaper));
+    click(fold(Code::NoPaper));
+    // All of the one kind have their cards, of the other not yet: the one is folded meanwhile.
+    QDeadlineTimer limit(patience_ms);
+    while ((look.up_to_date() || !fold(Code::NoPaper) || !fold(Code::NoPaper)->text().startsWith("Fold")) &&
+           !limit.hasExpired())
+        QApplication::processEvents();
+    ASSERT_FALSE(look.up_to_date());
+    click(fold(Code::NoPaper));
+    settle();
+    EXPECT_EQ(fold(Code::NoPaper)->text(), "39 more like this");
+    EXPECT_TRUE(look.up_to_date());
 }
 
 TEST(Room, ThePageHasItWhereItIsAboutThePage) {

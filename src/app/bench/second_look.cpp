@@ -177,7 +177,6 @@ void SecondLook::refresh() {
     again_->setVisible(shown_aside_ > 0);
     again_->setText(QString("%1 set aside").arg(shown_aside_));
     any_shown_ = true;
-    order_cards();
     build();
     count_->setText(QString::number(plan->findings.size()));
 }
@@ -202,6 +201,7 @@ void SecondLook::order_cards() {
 }
 
 void SecondLook::build() {
+    order_cards();
     auto* list = new QWidget;
     cards_ = new QVBoxLayout(list);
     cards_->setContentsMargins(0, 0, 12, 8);
@@ -240,8 +240,7 @@ QWidget* SecondLook::card_for(std::size_t item, QWidget* list) {
             opened_.erase(code);
         else
             opened_.insert(code);
-        order_cards();
-        // Not while its own button is still at work.
+        // Not while its own button is still at work, nor while cards of the old order are still being added.
         QTimer::singleShot(0, this, &SecondLook::build);
     });
     return fold;

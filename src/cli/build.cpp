@@ -69,7 +69,8 @@ static int run_build(const BuildArgs& args) {
         return work_now(build_steps(p->project, p->plan), p->project.build, *moment, p->project.seed);
     };
     if (auto r = edit_build(args, numbered().steps, *moment, changed); !r) return complain(r.error().message);
-    if (auto r = save_changes(*read, changed, args.project, args.out); !r) return complain(r.error().message);
+    if (auto r = save_changes(*read, changed, args.project, args.out, args.edits); !r)
+        return complain(r.error().message);
     p->project.build = changed.build;
     p->project.sections.pace = changed.sections.pace;
     const auto [steps, now] = numbered();
@@ -179,7 +180,10 @@ CLI::App* add_build(CLI::App& app, BuildArgs& a) {
     return c;
 }
 
-const Registered<BuildArgs> build_command(8, add_build, run_build);
+const Registered<BuildArgs> build_command(8, add_build, run_build,
+                                          {"--cutting", "--what-if", "--job", "--machine", "--anew",
+                                           "--picture", "--next", "--packing", "--lists", "--one-more-sheet",
+                                           "--at", "--suggested"});
 
 } // namespace
 

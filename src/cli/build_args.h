@@ -13,6 +13,7 @@ namespace zesty::cli {
 
 /// Everything that is decided and asked at Build. Texts are as typed; empty ones change nothing.
 struct BuildArgs {
+    std::vector<std::string> edits; ///< options that are to change the page
     std::string project, out;
     int hands = 0; ///< 0: as decided
     // Cutting

@@ -59,9 +59,24 @@ Result<Plan> shapes_with_cut(Planner& planner, const Project& project) {
     return plan;
 }
 
+std::vector<std::string> typed_edits(const CLI::App& command, const Questions& questions) {
+    static const Questions of_all{"--json", "--out", "--stash", "--seconds", "--seed"};
+    std::vector<std::string> out;
+    for (const CLI::Option* option : command.get_options()) {
+        const std::string name = option->get_single_name();
+        if (option->count() > 0 && !option->get_positional() && !of_all.contains("--" + name) &&
+            !questions.contains("--" + name))
+            out.push_back("--" + name);
+    }
+    return out;
+}
+
 Result<void> save_changes(const Project& before, const Project& after, const std::string& path,
-                          const std::string& out) {
+                          const std::string& out, const std::vector<std::string>& edits) {
     if (!out.empty()) return save_project(after, QString::fromStdString(out));
+    if (before == after && !edits.empty())
+        return fail(ErrorKind::NothingToDo, in_a_row(edits) + (edits.size() == 1 ? " changes" : " change") +
+                                                " nothing: " + path + " is as that says already");
     if (before == after) return {};
     auto now = open_project(QString::fromStdString(path));
     // Which papers the stash has by now is another matter.

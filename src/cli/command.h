@@ -10,6 +10,7 @@
 #include <CLI/CLI.hpp>
 #include <functional>
 #include <memory>
+#include <set>
 #include <string>
 #include <vector>
 
@@ -29,9 +30,10 @@ int exit_code(const Plan& plan);
 /// Prints the one line and returns bad_input.
 int complain(const std::string& message);
 
-/// Writes the project to `out`, or back where it came from when that is empty and it has changed.
+/// Writes the project to `out`, or back where it came from when that is empty and it has changed. An error of
+/// kind NothingToDo where `edits`, the options that were to change it, have left it as it was.
 Result<void> save_changes(const Project& before, const Project& after, const std::string& path,
-                          const std::string& out);
+                          const std::string& out, const std::vector<std::string>& edits);
 
 /// Reads a project, with the papers at hand (cli/at_hand.h); gives up after 10 s.
 Result<Project> read_project(const std::string& path);
@@ -48,14 +50,23 @@ struct CommandRow {
 };
 std::vector<CommandRow>& command_rows();
 
-/// A command whose options are `Args`.
+/// Options that ask or point at something, and change nothing by themselves.
+using Questions = std::set<std::string>;
+/// What was typed beyond questions and what all commands have (--json, --out, --stash, --seconds, --seed).
+std::vector<std::string> typed_edits(const CLI::App& command, const Questions& questions);
+
+/// A command whose options are `Args`; where these have `edits`, they get what was typed to change the page.
 template <class Args> struct Registered {
-    Registered(int place, CLI::App* (*add_options)(CLI::App&, Args&), int (*run)(const Args&)) {
+    Registered(int place, CLI::App* (*add_options)(CLI::App&, Args&), int (*run)(const Args&),
+               const Questions& questions = {}) {
         command_rows().push_back({place, [=](CLI::App& program) {
                                       auto args = std::make_shared<Args>();
                                       CLI::App* command = add_options(program, *args);
-                                      return std::pair(command,
-                                                       std::function<int()>([=] { return run(*args); }));
+                                      return std::pair(command, std::function<int()>([=] {
+                                                           if constexpr (requires { args->edits; })
+                                                               args->edits = typed_edits(*command, questions);
+                                                           return run(*args);
+                                                       }));
                                   }});
     }
 };

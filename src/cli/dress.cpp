@@ -138,7 +138,7 @@ static int run_dress(const DressArgs& args) {
     const auto plan = args.picture.empty() ? planner.shapes(*project) : planner.plan(*project);
     if (!plan) return complain(plan.error().message);
     if (const auto r = draw(args, *project, *plan); !r) return complain(r.error().message);
-    if (const auto r = save_changes(before, *project, args.project, args.out); !r)
+    if (const auto r = save_changes(before, *project, args.project, args.out, args.edits); !r)
         return complain(r.error().message);
     const auto answers = dress_answers(args, *project, *plan, planner);
     if (!answers) return complain(answers.error().message);
@@ -177,7 +177,11 @@ CLI::App* add_dress(CLI::App& app, DressArgs& a) {
     return c;
 }
 
-const Registered<DressArgs> dress_command(7, add_dress, run_dress);
+const Registered<DressArgs> dress_command(7, add_dress, run_dress,
+                                          {"--of-photo", "--photo-mat", "--layer", "--stitching",
+                                           "--title-number", "--which", "--journaling", "--wet-number",
+                                           "--letter-sets", "--what-fits", "--where-fits", "--compare",
+                                           "--picture", "--seen", "--foot"});
 
 } // namespace
 

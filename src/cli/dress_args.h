@@ -12,6 +12,7 @@ namespace zesty::cli {
 
 /// Everything that dresses the page. Texts are as typed; empty ones change nothing.
 struct DressArgs {
+    std::vector<std::string> edits; ///< options that are to change the page
     std::string project, out;
     // Mats
     int photo = 0; ///< whose mats, from 1; 0 for every photo

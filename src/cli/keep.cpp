@@ -164,7 +164,7 @@ static int run_keep(const KeepArgs& a) {
     const bool says_something = types_notes(a) || a.drop_outs || a.no_drop_outs || a.take_pace || a.finish ||
                                 a.only_cut || a.put_back;
     if (says_something)
-        if (auto r = save_changes(*begun, page, a.project, a.out); !r) return complain(r.error().message);
+        if (auto r = save_changes(*begun, page, a.project, a.out, {}); !r) return complain(r.error().message);
     if (auto r = notes_into_record(a, page); !r) return complain(r.error().message);
     if (a.sheets && !a.json) return say_sheets(page);
     auto p = planned_as_decided(says_something && !a.out.empty() ? a.out : a.project,

@@ -26,10 +26,12 @@ constexpr double longest_answer = 120; ///< s, beyond what an answer is given by
 struct Asked {
     std::function<int()> run;
     int code = done;
+    std::shared_ptr<CLI::App> program; ///< what was typed, asked by `run`
 };
 
 Asked asked_for(int argc, char** argv) {
-    CLI::App program{"Plans a page built around a cut file."};
+    const auto owned = std::make_shared<CLI::App>("Plans a page built around a cut file.");
+    CLI::App& program = *owned;
     program.set_version_flag("--version", std::string("zesty ") + ZESTY_VERSION);
     program.require_subcommand(1);
     auto& rows = command_rows();
@@ -39,13 +41,13 @@ Asked asked_for(int argc, char** argv) {
     try {
         program.parse(argc, argv);
     } catch (const CLI::Success& e) {
-        return {{}, program.exit(e)};
+        return {{}, program.exit(e), {}};
     } catch (const CLI::ParseError& e) {
-        return {{}, complain(std::string(e.what()) + " (zesty --help lists what there is)")};
+        return {{}, complain(std::string(e.what()) + " (zesty --help lists what there is)"), {}};
     }
     for (const auto& [command, run] : commands)
-        if (command->parsed()) return {run, done};
-    return {{}, bad_input};
+        if (command->parsed()) return {run, done, owned};
+    return {{}, bad_input, {}};
 }
 
 int run_bounded(const std::function<int()>& run) {

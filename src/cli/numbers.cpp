@@ -12,7 +12,8 @@ namespace {
 
 /// The household's own numbers: of a page, or those that new pages begin with.
 struct Numbers {
-    std::string project; ///< empty for those of new pages
+    std::vector<std::string> edits; ///< options that are to change the page
+    std::string project;            ///< empty for those of new pages
     std::string out;
     std::map<std::string, std::string> typed; ///< by OwnNumberRow::key
     bool remember = false;
@@ -88,7 +89,7 @@ static int run(const Numbers& args) {
     OwnNumbers own = args.usual ? OwnNumbers{} : own_numbers_of(before);
     if (const auto r = take_typed(args, own); !r) return complain(r.error().message);
     begin_with(own, *project);
-    if (const auto r = save_changes(before, *project, args.project, args.out); !r)
+    if (const auto r = save_changes(before, *project, args.project, args.out, args.edits); !r)
         return complain(r.error().message);
     if (args.remember)
         if (const auto r = write_own_numbers(own, kept); !r) return complain(r.error().message);
@@ -118,7 +119,7 @@ CLI::App* add_numbers(CLI::App& app, Numbers& a) {
     return c;
 }
 
-const Registered<Numbers> numbers_command(8, add_numbers, run);
+const Registered<Numbers> numbers_command(8, add_numbers, run, {"--remember"});
 
 } // namespace
 

@@ -171,7 +171,7 @@ static int run(const PapersArgs& args) {
     if (!answers) return complain(answers.error().message);
     const auto plan = planner.plan(*project);
     if (!plan) return complain(args.project + ": " + plan.error().message);
-    if (const auto r = save_changes(before, *project, args.project, args.out); !r)
+    if (const auto r = save_changes(before, *project, args.project, args.out, args.edits); !r)
         return complain(r.error().message);
     if (args.json)
         std::cout << answers_json(*project, *plan, *answers).dump(1) << "\n";
@@ -255,7 +255,9 @@ CLI::App* add_papers(CLI::App& app, PapersArgs& a) {
     return c;
 }
 
-const Registered<PapersArgs> papers_command(5, add_papers, run);
+const Registered<PapersArgs> papers_command(5, add_papers, run,
+                                            {"--proposals", "--mood", "--with-papers", "--proposal-pictures",
+                                             "--why"});
 
 } // namespace
 

@@ -8,6 +8,7 @@ namespace zesty::cli {
 
 /// Changes what Papers decides, then says which paper is where, what else is proposed, and why.
 struct PapersArgs {
+    std::vector<std::string> edits; ///< options that are to change the page
     std::string project;
     std::string out;
     // Papers of sections

@@ -19,6 +19,7 @@ namespace zesty::cli {
 namespace {
 
 struct PlanArgs {
+    std::vector<std::string> edits; ///< options that are to change the page
     std::string project;
     std::optional<unsigned> seed;
     double seconds = 10;
@@ -103,7 +104,7 @@ Result<void> set_findings_aside(const PlanArgs& args, const Plan& plan) {
         if (!numbers) return tl::make_unexpected(numbers.error());
         for (const int n : *numbers) set_aside(after, plan.findings[static_cast<std::size_t>(n)]);
     }
-    return save_changes(*before, after, args.project, {});
+    return save_changes(*before, after, args.project, {}, args.edits);
 }
 
 } // namespace
@@ -179,7 +180,7 @@ CLI::App* add_plan(CLI::App& app, PlanArgs& a) {
     return c;
 }
 
-const Registered<PlanArgs> plan_command(6, add_plan, run);
+const Registered<PlanArgs> plan_command(6, add_plan, run, {"--drift", "--light"});
 
 } // namespace
 

@@ -105,7 +105,7 @@ static int run(const SectionsArgs& args) {
         if (!compared) return complain(compared.error().message);
         table = std::move(*compared);
     }
-    if (const auto r = save_changes(before, *project, args.project, args.out); !r)
+    if (const auto r = save_changes(before, *project, args.project, args.out, args.edits); !r)
         return complain(r.error().message);
     if (args.json) {
         json out{{"format", "zesty-sections/1"}, {"sections", json::array()}};
@@ -194,7 +194,8 @@ CLI::App* add_sections(CLI::App& app, SectionsArgs& a) {
     return c;
 }
 
-const Registered<SectionsArgs> sections_command(4, add_sections, run);
+const Registered<SectionsArgs>
+    sections_command(4, add_sections, run, {"--how-much", "--compare", "--advise", "--count", "--centre"});
 
 } // namespace
 

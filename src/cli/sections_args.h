@@ -8,6 +8,7 @@ namespace zesty::cli {
 
 /// Changes what Sections decides, then lists the sections.
 struct SectionsArgs {
+    std::vector<std::string> edits; ///< options that are to change the page
     std::string project;
     std::string out;
     std::string by, centre, about, lasso_box, foam, clearance, punches, lips;

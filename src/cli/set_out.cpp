@@ -69,7 +69,7 @@ static int run(const SetOutArgs& args) {
     if (args.ladder)
         if (const auto j = ladder_json(*project, planner, cut, said); !answer("ladder", j))
             return complain(j.error().message);
-    if (const auto r = save_changes(before, *project, args.project, args.out); !r)
+    if (const auto r = save_changes(before, *project, args.project, args.out, args.edits); !r)
         return complain(r.error().message);
     if (args.json) {
         add_page(*plan, answers);
@@ -303,7 +303,11 @@ CLI::App* add_set_out(CLI::App& app, SetOutArgs& a) {
     return c;
 }
 
-const Registered<SetOutArgs> set_out_command(3, add_set_out, run);
+const Registered<SetOutArgs> set_out_command(3, add_set_out, run,
+                                             {"--cut", "--which-photo", "--photo-ways", "--all-fit",
+                                              "--arrange", "--cuts-move", "--cutting-mat",
+                                              "--cutting-mat-picture", "--cutting-mats", "--sizes",
+                                              "--ladder", "--fit-photo", "--most-tilt"});
 
 } // namespace
 

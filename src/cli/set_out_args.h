@@ -8,6 +8,7 @@ namespace zesty::cli {
 
 /// Changes what Set out decides, then says what comes of it. Texts are as typed; empty ones change nothing.
 struct SetOutArgs {
+    std::vector<std::string> edits; ///< options that are to change the page
     std::string project;
     std::string out; ///< empty: the project itself
     // Page

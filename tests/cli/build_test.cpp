@@ -89,8 +89,10 @@ TEST_F(BuildByCommand, QuestionsAreAnswered) {
                      "2026-11-28T19:04"})
                   .code,
               0);
-    EXPECT_EQ(build({"--take-pace"}).code, 0);
     EXPECT_NEAR(decided().minutes.loading, 4, 1e-6);
+    const Ran again = build({"--take-pace"});
+    EXPECT_EQ(again.code, 2);
+    EXPECT_TRUE(QString::fromStdString(again.err).startsWith("--take-pace changes nothing: ")) << again.err;
 }
 
 TEST_F(BuildByCommand, WhatIsTypedWrongIsOneSentenceAndChangesNothing) {

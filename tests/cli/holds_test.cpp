@@ -161,7 +161,8 @@ TEST_F(HoldsByCommand, TheStepsOfThePageAreSaidWithTheirTimes) {
         }
         return j["finish_min"].get<double>();
     };
-    EXPECT_LE(minutes("2"), minutes("1"));
+    const double by_two = minutes("2");
+    EXPECT_LE(by_two, minutes("1"));
     refuses(zesty({"build", page_, "--hands", "0"}), "--hands");
     refuses(zesty({"build", dir_.filePath("nothing.zesty")}), "nothing.zesty");
 }

@@ -4,6 +4,7 @@
 #include "cli/deadline.h"
 #include "core/cutfile/cut_file.h"
 #include "core/project/planner.h"
+#include "core/sentences.h"
 #include "io/drawing_import.h"
 #include "io/edge.h"
 #include "io/project_file.h"

@@ -142,7 +142,7 @@ TEST(FilesJourney, WhatAnEditGetsWrongIsBroughtWithinTheLimits) {
 namespace {
 
 /// A program in place of the one that reads drawings.
-DrawingReader reader_that(const Bench& bench, const QByteArray& does) {
+TrialReader reader_that(const Bench& bench, const QByteArray& does) {
     const QString path = bench.folder("reader");
     QFile script(path);
     EXPECT_TRUE(script.open(QIODevice::WriteOnly));
@@ -152,8 +152,8 @@ DrawingReader reader_that(const Bench& bench, const QByteArray& does) {
     return {path, 300};
 }
 
-std::string why_not(const DrawingReader& reader) {
-    const auto tried = tried_out("kite.svg", 0, reader);
+std::string why_not(const TrialReader& reader) {
+    const auto tried = tried_out("kite.svg", TriedAs::Cut, 0, reader);
     return tried ? "" : tried.error().message;
 }
 
@@ -168,7 +168,7 @@ TEST(FilesJourney, ADrawingThatEndsItsReaderLeavesTheWindowOpen) {
     EXPECT_EQ(why_not(reader_that(bench, "exec sleep 1000")),
               "kite.svg: reading this takes too long; it was given up");
     EXPECT_EQ(why_not({bench.folder("no-reader"), 300}),
-              "kite.svg: zesty, which drawings are tried out with, is not there");
+              "kite.svg: zesty, which files are tried out with, is not there");
 }
 
 TEST(FilesJourney, ABadDrawingIsASentenceAndTheWindowGoesOn) {
@@ -186,6 +186,30 @@ TEST(FilesJourney, ABadDrawingIsASentenceAndTheWindowGoesOn) {
     EXPECT_TRUE(bench.window().isVisible());
     rename_page(bench, "Windy");
     EXPECT_EQ(bench.document().project().title, "Windy");
+}
+
+TEST(FilesJourney, WhateverIsOpenedIsTriedOutAsWhatItIsTo) {
+    Bench bench;
+    const auto tried = [](const QString& path, TriedAs as) {
+        const auto r = tried_out(path, as);
+        return r ? std::string() : r.error().message;
+    };
+    EXPECT_EQ(tried(demo::project(), TriedAs::Page), "");
+    EXPECT_EQ(tried(demo::file("kite-hill-stash.json"), TriedAs::Papers), "");
+    EXPECT_NE(tried(demo::project(), TriedAs::Picture), "");
+    EXPECT_NE(tried(demo::drawing(), TriedAs::Page), "");
+    // A page that is cut off in the middle is refused there, and the open one stays.
+    bench.open(demo::project());
+    const auto before = bench.document().project();
+    QFile whole(demo::project());
+    ASSERT_TRUE(whole.open(QIODevice::ReadOnly));
+    QFile half(bench.folder("half.zesty"));
+    ASSERT_TRUE(half.open(QIODevice::WriteOnly));
+    half.write(whole.read(whole.size() / 2));
+    half.close();
+    bench.open(half.fileName());
+    EXPECT_TRUE(bench.document().project() == before);
+    EXPECT_TRUE(bench.message().contains("half.zesty")) << bench.message().toStdString();
 }
 
 } // namespace zesty

@@ -1,6 +1,7 @@
 #include "app/bench/bring_in.h"
 
 #include "app/bench/notice_bar.h"
+#include "app/bench/tried_out.h"
 #include "app/bench/wording.h"
 #include "app/bench/worker.h"
 #include "core/project/stash_at_hand.h"
@@ -59,7 +60,8 @@ void BringIn::files(const QStringList& paths) {
     const auto read_all = [paths]() -> Result<Stash> {
         Stash all;
         for (const QString& path : paths) {
-            auto some = read_papers(path);
+            const auto tried = tried_out(path, TriedAs::Papers);
+            auto some = tried ? read_papers(path) : tl::make_unexpected(tried.error());
             // It can be undone and redone long after that file has gone.
             if (some)
                 if (auto held = hold_pictures(*some, path.toStdString()); !held)

@@ -15,17 +15,31 @@ QString installed_reader() {
     return QFileInfo::exists(beside) ? beside : QString("zesty");
 }
 
+QString word_for(TriedAs as) {
+    switch (as) {
+    case TriedAs::Page:
+        return "page";
+    case TriedAs::Picture:
+        return "picture";
+    case TriedAs::Papers:
+        return "papers";
+    case TriedAs::Cut:
+        break;
+    }
+    return "cut";
+}
+
 } // namespace
 
-Result<void> tried_out(const QString& path, double square, const DrawingReader& reader) {
-    QStringList arguments{"inspect", QFileInfo(path).absoluteFilePath()};
+Result<void> tried_out(const QString& path, TriedAs as, double square, const TrialReader& reader) {
+    QStringList arguments{"inspect", QFileInfo(path).absoluteFilePath(), "--as", word_for(as)};
     if (square > 0) arguments << "--square" << QString::number(square, 'g', 17) + "mm";
     QProcess process;
     process.setChildProcessModifier([] { ::prctl(PR_SET_PDEATHSIG, SIGKILL); });
     process.start(reader.program.isEmpty() ? installed_reader() : reader.program, arguments);
     const std::string name = path.toStdString();
     if (!process.waitForStarted())
-        return fail(ErrorKind::Unreadable, name + ": zesty, which drawings are tried out with, is not there");
+        return fail(ErrorKind::Unreadable, name + ": zesty, which files are tried out with, is not there");
     if (!process.waitForFinished(reader.patience_ms)) {
         process.kill();
         process.waitForFinished();

@@ -35,7 +35,8 @@ struct ToCut {
 Result<ToCut> drawing_to_cut(const QString& path, double square = 0) {
     const auto data = read_file(path);
     if (!data) return tl::make_unexpected(data.error());
-    if (const auto tried = tried_out(path, square); !tried) return tl::make_unexpected(tried.error());
+    if (const auto tried = tried_out(path, TriedAs::Cut, square); !tried)
+        return tl::make_unexpected(tried.error());
     const auto refused = [&](const Error& e) { return fail(e.kind, path.toStdString() + ": " + e.message); };
     auto bundle = drawings_of_bundle(*data, {square});
     if (!bundle) return refused(bundle.error());
@@ -193,7 +194,8 @@ void Worker::look_ahead(const Project& project) {
 void Worker::open(const QString& path) {
     post([this, path] {
         if (QFileInfo(path).suffix().toLower() == "zesty") {
-            const auto opened = open_project_stamped(path);
+            const auto tried = tried_out(path, TriedAs::Page);
+            const auto opened = tried ? open_project_stamped(path) : tl::make_unexpected(tried.error());
             if (opened) {
                 report([this, o = *opened, path] { emit opened_project(o.project, path, o.stamp); });
                 look_ahead(opened->project);
@@ -273,7 +275,8 @@ void Worker::reserve(const QString& stash, const QString& page, std::vector<Rese
 
 void Worker::read_paper_picture(const QString& path, bool crop) {
     post([this, path, crop] {
-        auto paper = paper_from_picture(path, crop);
+        const auto tried = tried_out(path, TriedAs::Picture);
+        auto paper = tried ? paper_from_picture(path, crop) : tl::make_unexpected(tried.error());
         if (paper)
             report(
                 [this, s = std::make_shared<const Stash>(std::move(*paper))] { emit paper_picture_read(s); });
@@ -284,7 +287,8 @@ void Worker::read_paper_picture(const QString& path, bool crop) {
 
 void Worker::read_photo_picture(const QString& path) {
     post([this, path] {
-        const auto picture = brought_from(path);
+        const auto tried = tried_out(path, TriedAs::Picture);
+        const auto picture = tried ? brought_from(path) : tl::make_unexpected(tried.error());
         if (picture)
             report([this, p = *picture] { emit photo_picture_read(p); });
         else
@@ -294,7 +298,8 @@ void Worker::read_photo_picture(const QString& path) {
 
 void Worker::measure_scrap(const QString& path) {
     post([this, path] {
-        const auto bytes = read_file(path, 64LL << 20);
+        const auto tried = tried_out(path, TriedAs::Picture);
+        const auto bytes = tried ? read_file(path, 64LL << 20) : tl::make_unexpected(tried.error());
         auto outline = bytes ? measured_offcut(*bytes, mm_per_inch)
                              : Result<Polygon>(tl::make_unexpected(bytes.error()));
         if (outline)

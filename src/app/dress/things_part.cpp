@@ -1,5 +1,6 @@
 #include "app/dress/things_part.h"
 
+#include "app/bench/tried_out.h"
 #include "app/bench/wording.h"
 #include "app/bench/worker.h"
 #include "core/geometry/measure.h"
@@ -178,7 +179,8 @@ void ThingsPart::take_scan(const QString& path) {
     constexpr qint64 most_bytes = 64LL << 20;
     says_->setText("Measuring the scan.");
     worker_.think(this, [this, path](Planner&) {
-        const auto bytes = read_file(path, most_bytes);
+        const auto tried = tried_out(path, TriedAs::Picture);
+        const auto bytes = tried ? read_file(path, most_bytes) : tl::make_unexpected(tried.error());
         const auto outline = bytes ? measured_offcut(*bytes, mm_per_inch)
                                    : Result<Polygon>(tl::make_unexpected(bytes.error()));
         return std::function<void()>([this, outline] {

@@ -1,5 +1,6 @@
 #include "app/setout/set_out_waypoint.h"
 
+#include "app/bench/tried_out.h"
 #include "app/bench/worker.h"
 #include "app/page/page_overlays.h"
 #include "app/setout/bundle_view.h"
@@ -153,7 +154,8 @@ void SetOutWaypoint::connect_planning() {
         const QString path = bench_.questions.open_picture(bench_.window, bench_.settings.last_folder());
         if (path.isEmpty()) return;
         bench_.worker.think(this, [this, path](Planner&) -> std::function<void()> {
-            const auto picture = brought_from(path);
+            const auto tried = tried_out(path, TriedAs::Picture);
+            const auto picture = tried ? brought_from(path) : tl::make_unexpected(tried.error());
             return [this, picture] {
                 if (picture)
                     panel_->sketch().take_picture(*picture);

@@ -1,6 +1,7 @@
 #include "core/match/photo_findings.h"
 
 #include "core/sentences.h"
+#include "core/setout/photos.h"
 #include "core/stash/colour_words.h"
 
 #include <algorithm>
@@ -37,13 +38,43 @@ std::string at_openings(const Coloured& thing) {
     return thing.openings.empty() ? std::string() : " at " + numbers(thing.openings);
 }
 
+/// Its photo mats from the photo outwards, as far as they set it off all round. Of paper that is not from the
+/// stash no colour is known.
+std::vector<Coloured> mats_of(const PapersNow& now, const Photo& photo) {
+    std::vector<Coloured> out;
+    for (const PhotoMat& mat : photo.mats) {
+        if (mat.see_through || mat.span != MatSpan::Whole) continue;
+        const int at = now.stash.find(mat.paper);
+        if (at < 0)
+            out.push_back({"the photo mat", {}, {}, true});
+        else
+            out.push_back({"the photo mat of " + now.stash.papers[at].name,
+                           palette_or_colour(now.stash.papers[at].face(mat.side)),
+                           {},
+                           true});
+    }
+    return out;
+}
+
+std::vector<Coloured> with_mats(std::vector<Coloured> things, const PapersNow& now) {
+    for (const Photo& photo : now.photos)
+        for (Coloured& mat : mats_of(now, photo)) things.push_back(std::move(mat));
+    return things;
+}
+
+bool within(const Box& inner, const Box& outer) {
+    return inner.x0 >= outer.x0 && inner.y0 >= outer.y0 && inner.x1 <= outer.x1 && inner.y1 <= outer.y1;
+}
+
 class LookingAtPhotos {
 public:
     LookingAtPhotos(const PapersNow& now, const MatchJob& job)
-        : now_(now), things_(coloured_things(now, job)) {}
+        : now_(now), things_(coloured_things(now, job)), all_(with_mats(things_, now)) {}
 
     std::vector<Finding> run() {
         for (std::size_t i = 0; i < now_.photos.size() && i < now_.photo_colours.size(); ++i) {
+            mats_ = mats_of(now_, now_.photos[i]);
+            mat_is_lost(i);
             if (now_.photo_colours[i].palette.empty()) continue;
             blends_in(i);
             edge_vanishes(i);
@@ -57,24 +88,28 @@ private:
     void blends_in(std::size_t i) {
         for (const PaletteColour& c : now_.photo_colours[i].palette) {
             if (c.share < large_share) continue;
-            for (const Coloured& thing : things_) {
+            for (const Coloured& thing : round_the_photo()) {
                 if (!thing.beside || !has_near(thing, c.colour, blends_in_within)) continue;
                 if (!said_.insert("blends" + thing.name).second) continue;
-                out_.push_back({.code = Code::PhotoBlendsIn,
-                                .title = thing.name + " blends into the photo's " + colour_words(c.colour),
-                                .message = "They lie within 2 in of each other" + at_openings(thing) +
-                                           "; a photo mat between them or another paper keeps them apart.",
-                                .where = place_of(now_, thing, now_.photos[i]),
-                                .openings = thing.openings,
-                                .swatch = c.colour});
+                out_.push_back(
+                    {.code = Code::PhotoBlendsIn,
+                     .title = thing.name + " blends into the photo's " + colour_words(c.colour),
+                     .message = mats_.empty() ? "They lie within 2 in of each other" + at_openings(thing) +
+                                                    "; a photo mat between them or another paper keeps "
+                                                    "them apart."
+                                              : "It lies right round the photo; another paper sets the photo "
+                                                "off.",
+                     .where = place_of(now_, thing, now_.photos[i]),
+                     .openings = thing.openings,
+                     .swatch = c.colour});
             }
         }
     }
 
-    /// Only what lies under the photo: base, frame and cuts.
+    /// Only what lies under the photo: its photo mat, or base, frame and cuts.
     void edge_vanishes(std::size_t i) {
-        for (const Coloured& thing : things_) {
-            if (!thing.openings.empty()) continue;
+        for (const Coloured& thing : round_the_photo()) {
+            if (!thing.openings.empty() || (thing.frame && lies_on_the_base(i))) continue;
             double share = 0;
             std::optional<Rgb> colour;
             for (const PaletteColour& c : now_.photo_colours[i].edge) {
@@ -86,14 +121,42 @@ private:
             out_.push_back({.code = Code::PhotoEdge,
                             .title = "The photo's edge vanishes on " + thing.name,
                             .message = percent(share) + " of its rim is " + colour_words(*colour) + " as " +
-                                       thing.name + " is: a photo mat of another colour frames it.",
+                                       thing.name + " is: a photo mat of another colour " +
+                                       (mats_.empty() ? "frames it." : "on it frames the photo."),
                             .where = now_.photos[i].centre,
                             .swatch = colour});
         }
     }
 
-    void fights(std::size_t i) {
+    /// The outermost photo mat on the base, or beside a patch, of its own colour.
+    void mat_is_lost(std::size_t i) {
+        if (mats_.empty() || mats_.back().palette.empty()) return;
+        const Coloured& mat = mats_.back();
+        const PaletteColour& main = *std::max_element(
+            mat.palette.begin(), mat.palette.end(),
+            [](const PaletteColour& a, const PaletteColour& b) { return a.share < b.share; });
         for (const Coloured& thing : things_) {
+            if (!thing.beside || (thing.frame && lies_on_the_base(i))) continue;
+            const bool alike =
+                std::all_of(mat.palette.begin(), mat.palette.end(), [&](const PaletteColour& c) {
+                    return c.share < 0.15 || has_near(thing, c.colour, blends_in_within);
+                });
+            if (!alike || !said_.insert("mat" + mat.name + thing.name).second) continue;
+            out_.push_back({.code = Code::PhotoEdge,
+                            .title = mat.name + " is hardly told from " + thing.name,
+                            .message = "Both are " + colour_words(main.colour) + at_openings(thing) +
+                                       ": another paper for one of them, or one more photo mat, sets the "
+                                       "photo off.",
+                            .where = now_.photos[i].centre,
+                            .openings = thing.openings,
+                            .swatch = main.colour});
+        }
+    }
+
+    void fights(std::size_t i) {
+        std::vector<Coloured> beside = things_;
+        beside.insert(beside.end(), mats_.begin(), mats_.end());
+        for (const Coloured& thing : beside) {
             if (!thing.beside) continue;
             for (const PaletteColour& own : thing.palette) {
                 const Lab a = to_lab(own.colour);
@@ -123,7 +186,7 @@ private:
         for (std::size_t i = 0; i < now_.photo_colours.size(); ++i)
             for (const PaletteColour& c : now_.photo_colours[i].palette) {
                 if (chroma_of(to_lab(c.colour)) < photo_colour_from) continue;
-                const bool there = std::any_of(things_.begin(), things_.end(), [&](const Coloured& thing) {
+                const bool there = std::any_of(all_.begin(), all_.end(), [&](const Coloured& thing) {
                     return has_near(thing, c.colour,
                                     c.share < large_share ? picks_up_within : goes_with_within);
                 });
@@ -168,6 +231,13 @@ private:
         return in_a_row(names);
     }
 
+    /// What its edge is seen against.
+    std::vector<Coloured> round_the_photo() const {
+        return mats_.empty() ? things_ : std::vector<Coloured>{mats_.front()};
+    }
+    bool lies_on_the_base(std::size_t i) const {
+        return within(bounds(outline_of(now_.photos[i]).outer), now_.set_out.base);
+    }
     static bool has_near(const Coloured& thing, Rgb colour, double within) {
         return std::any_of(thing.palette.begin(), thing.palette.end(), [&](const PaletteColour& c) {
             return c.share >= 0.15 && difference(to_lab(c.colour), to_lab(colour)) < within;
@@ -175,6 +245,8 @@ private:
     }
     const PapersNow& now_;
     std::vector<Coloured> things_;
+    std::vector<Coloured> all_;  ///< with the photo mats
+    std::vector<Coloured> mats_; ///< of the photo that is looked at
     std::set<std::string> said_; ///< by cause and thing
     std::vector<Finding> out_;
 };
@@ -213,7 +285,11 @@ std::vector<Coloured> coloured_things(const PapersNow& now, const MatchJob& job)
             out.push_back({name, {{*colour, 1.0}}, {}, true});
     };
     add("the base", now.page.base_paper, {});
-    if (now.page.framed()) add("the frame", now.page.frame_paper, {});
+    if (now.page.framed()) {
+        const std::size_t before = out.size();
+        add("the frame", now.page.frame_paper, {});
+        if (out.size() > before) out.back().frame = true;
+    }
     for (const PlacedCut& cut : now.cuts) add("the cut", cut.paper, cut.colour);
     return out;
 }
@@ -223,7 +299,7 @@ std::vector<Finding> photo_colour_findings(const PapersNow& now, const MatchJob&
 }
 
 std::vector<std::string> picked_up(const PapersNow& now, const MatchJob& job) {
-    const std::vector<Coloured> things = coloured_things(now, job);
+    const std::vector<Coloured> things = with_mats(coloured_things(now, job), now);
     std::vector<std::pair<double, std::string>> found;
     for (const PhotoColours& photo : now.photo_colours)
         for (const PaletteColour& c : photo.palette) {

@@ -61,6 +61,12 @@ Project page_with_photo(std::vector<Paper> papers, Shared<BroughtPicture> pictur
     return p;
 }
 
+PhotoMat mat_of(const char* paper) {
+    PhotoMat mat;
+    mat.paper = paper;
+    return mat;
+}
+
 const PaletteColour* near_colour(const PhotoColours& colours, Rgb wanted) {
     for (const PaletteColour& c : colours.palette)
         if (difference(to_lab(c.colour), to_lab(wanted)) < 5) return &c;
@@ -110,6 +116,48 @@ TEST(PhotoFindings, ThePhotosEdgeVanishesOnABaseOfItsColour) {
     EXPECT_NE(finding_in(*plan, Code::PhotoEdge)->title.find("the base"), std::string::npos);
     p.set_out.photos[0].picture = picture(blue, cream, 20);
     EXPECT_FALSE(finding_in(*Planner(testing::laid_before()).plan(p), Code::PhotoEdge));
+}
+
+TEST(PhotoFindings, APhotoMatIsWhatLiesRoundThePhoto) {
+    Project p = page_with_photo({stock_paper("a", grey, 304.8, 2), stock_paper("barley", cream, 304.8, 2),
+                                 stock_paper("dusk", {40, 45, 60}, 304.8, 2)},
+                                picture(cream, blue, 20));
+    p.set_out.page.base_paper = "barley";
+    const auto said = [&] { return *Planner(testing::laid_before()).plan(p); };
+    ASSERT_TRUE(finding_in(said(), Code::PhotoEdge));
+    p.set_out.photos[0].mats = {mat_of("dusk")};
+    EXPECT_FALSE(finding_in(said(), Code::PhotoEdge)) << "the dark photo mat frames it";
+    EXPECT_FALSE(finding_in(said(), Code::PhotoBlendsIn)) << "and keeps the papers beside it apart";
+    p.set_out.photos[0].mats[0].see_through = true;
+    EXPECT_TRUE(finding_in(said(), Code::PhotoEdge)) << "through vellum the base is seen";
+    // On a photo mat of its own colour it vanishes, and so does that on the base.
+    p.set_out.photos[0].mats = {mat_of("barley")};
+    const Plan alike = said();
+    std::vector<std::string> titles;
+    for (const Finding& f : alike.findings)
+        if (f.code == Code::PhotoEdge) titles.push_back(f.title);
+    const std::string base = "the base of " + p.stash->papers[1].name;
+    const std::string mat = "the photo mat of " + p.stash->papers[1].name;
+    EXPECT_EQ(titles, (std::vector<std::string>{mat + " is hardly told from " + base,
+                                                "The photo's edge vanishes on " + mat}));
+    p.set_out.photos[0].mats = {mat_of("dusk"), mat_of("barley")};
+    const Plan two = said();
+    ASSERT_TRUE(finding_in(two, Code::PhotoEdge));
+    EXPECT_EQ(finding_in(two, Code::PhotoEdge)->title, mat + " is hardly told from " + base);
+    EXPECT_EQ(std::count_if(two.findings.begin(), two.findings.end(),
+                            [](const Finding& f) { return f.code == Code::PhotoEdge; }),
+              1);
+}
+
+TEST(PhotoFindings, AFrameCountsOnlyWhereThePhotoReachesIt) {
+    Project p = page_with_photo({stock_paper("a", grey, 304.8, 2), stock_paper("barley", cream, 304.8, 2)},
+                                picture(cream, blue, 20));
+    p.set_out.page.reveal = {12, 12, 12, 12};
+    p.set_out.page.frame_paper = "barley";
+    p.set_out.page.base_paper = "a";
+    EXPECT_FALSE(finding_in(*Planner(testing::laid_before()).plan(p), Code::PhotoEdge));
+    p.set_out.photos[0].centre = {15, 150};
+    EXPECT_TRUE(finding_in(*Planner(testing::laid_before()).plan(p), Code::PhotoEdge));
 }
 
 TEST(PhotoFindings, ACutInThePhotosColourGoesWithItAndIsPickedUp) {

@@ -48,10 +48,13 @@ std::string shortened(const std::string& text, std::size_t most_bytes) {
     return text.substr(0, end);
 }
 
+std::string with_capital(std::string text) {
+    if (!text.empty() && text[0] >= 'a' && text[0] <= 'z') text[0] = static_cast<char>(text[0] - 'a' + 'A');
+    return text;
+}
+
 std::string sentence(std::string reason) {
-    if (!reason.empty() && reason[0] >= 'a' && reason[0] <= 'z')
-        reason[0] = static_cast<char>(reason[0] - 'a' + 'A');
-    return reason + ".";
+    return with_capital(std::move(reason)) + ".";
 }
 
 std::string date_in_words(const std::string& iso) {

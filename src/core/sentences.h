@@ -27,6 +27,8 @@ std::string date_in_words(const std::string& iso);
 /// As much of UTF-8 as has so many bytes at most, in whole characters.
 std::string shortened(const std::string& text, std::size_t most_bytes);
 
+/// A title that begins with a name: its first letter is a capital.
+std::string with_capital(std::string text);
 /// A reason as a sentence of its own: with a capital and a full stop.
 std::string sentence(std::string reason);
 

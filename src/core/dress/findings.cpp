@@ -17,12 +17,6 @@ std::string writing_name(std::size_t i, std::size_t all) {
     return all == 1 ? "the journaling" : "journaling " + std::to_string(i + 1);
 }
 
-std::string with_capital(std::string words) {
-    if (!words.empty() && words[0] >= 'a' && words[0] <= 'z')
-        words[0] = static_cast<char>(words[0] - 'a' + 'A');
-    return words;
-}
-
 Finding left_over(const WritingFacts& facts, const Writing& w, std::size_t i, const std::string& name) {
     Finding out{.code = Code::WordsLeftOver,
                 .title = with_capital(name) + " is " +

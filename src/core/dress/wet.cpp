@@ -219,12 +219,6 @@ WetLook wet_facts(const DressNow& now, const std::vector<LyingThing>& pile) {
 
 namespace {
 
-std::string capital(std::string words) {
-    if (!words.empty() && words[0] >= 'a' && words[0] <= 'z')
-        words[0] = static_cast<char>(words[0] - 'a' + 'A');
-    return words;
-}
-
 /// "1/2 in to the right and 1 in up".
 std::string way_in_words(Point by, Units units) {
     constexpr double least_push = 0.4; // mm
@@ -242,7 +236,7 @@ Finding hidden_zone(const DressNow& now, const WetFacts& f, std::size_t i, const
                 .message = "Other things lie on the rest.",
                 .where = bounds(f.wet).centre()};
     if (!f.known) {
-        out.title = capital(name) + " goes by a cut that is not on the page";
+        out.title = with_capital(name) + " goes by a cut that is not on the page";
         out.message = "Choose another cut or another shape, or remove it.";
         out.where.reset();
         return out;
@@ -275,7 +269,7 @@ std::vector<Finding> wet_findings(const DressNow& now, const DressFacts& facts) 
         if (!f.known || f.seen < hardly_seen_share) out.push_back(hidden_zone(now, f, i, name));
         if (f.known && f.contrast < like_the_base)
             out.push_back({.code = Code::WetFaint,
-                           .title = capital(name) + " is hardly seen on the base",
+                           .title = with_capital(name) + " is hardly seen on the base",
                            .message = "Its colour and the base's are nearly the same; a darker or stronger "
                                       "one shows.",
                            .where = bounds(f.wet).centre(),

@@ -1,5 +1,6 @@
 #include "core/match/photo_findings.h"
 
+#include "core/geometry/measure.h"
 #include "core/sentences.h"
 #include "core/setout/photos.h"
 #include "core/stash/colour_words.h"
@@ -93,7 +94,7 @@ private:
                 if (!said_.insert("blends" + thing.name).second) continue;
                 out_.push_back(
                     {.code = Code::PhotoBlendsIn,
-                     .title = thing.name + " blends into the photo's " + colour_words(c.colour),
+                     .title = with_capital(thing.name + " blends into the photo's " + colour_words(c.colour)),
                      .message = mats_.empty() ? "They lie within 2 in of each other" + at_openings(thing) +
                                                     "; a photo mat between them or another paper keeps "
                                                     "them apart."
@@ -128,7 +129,8 @@ private:
         }
     }
 
-    /// The outermost photo mat on the base, or beside a patch, of its own colour.
+    /// The outermost photo mat on base, frame or cut of its own colour. Papers beside it may be like it: so
+    /// it picks them up.
     void mat_is_lost(std::size_t i) {
         if (mats_.empty() || mats_.back().palette.empty()) return;
         const Coloured& mat = mats_.back();
@@ -136,19 +138,18 @@ private:
             mat.palette.begin(), mat.palette.end(),
             [](const PaletteColour& a, const PaletteColour& b) { return a.share < b.share; });
         for (const Coloured& thing : things_) {
-            if (!thing.beside || (thing.frame && lies_on_the_base(i))) continue;
+            if (!thing.openings.empty() || (thing.frame && lies_on_the_base(i))) continue;
             const bool alike =
                 std::all_of(mat.palette.begin(), mat.palette.end(), [&](const PaletteColour& c) {
                     return c.share < 0.15 || has_near(thing, c.colour, blends_in_within);
                 });
             if (!alike || !said_.insert("mat" + mat.name + thing.name).second) continue;
             out_.push_back({.code = Code::PhotoEdge,
-                            .title = mat.name + " is hardly told from " + thing.name,
-                            .message = "Both are " + colour_words(main.colour) + at_openings(thing) +
+                            .title = with_capital(mat.name + " is hardly told from " + thing.name),
+                            .message = "Both are " + colour_words(main.colour) +
                                        ": another paper for one of them, or one more photo mat, sets the "
                                        "photo off.",
                             .where = now_.photos[i].centre,
-                            .openings = thing.openings,
                             .swatch = main.colour});
         }
     }
@@ -167,7 +168,7 @@ private:
                     if (!said_.insert("fights" + thing.name).second) continue;
                     out_.push_back(
                         {.code = Code::PhotoFights,
-                         .title = thing.name + " fights the photo's " + colour_words(c.colour),
+                         .title = with_capital(thing.name + " fights the photo's " + colour_words(c.colour)),
                          .message = "Its " + colour_words(own.colour) + at_openings(thing) +
                                     " is as strong and the opposite colour; a quieter paper lets the "
                                     "photo stand out.",

@@ -138,12 +138,13 @@ TEST(PhotoFindings, APhotoMatIsWhatLiesRoundThePhoto) {
         if (f.code == Code::PhotoEdge) titles.push_back(f.title);
     const std::string base = "the base of " + p.stash->papers[1].name;
     const std::string mat = "the photo mat of " + p.stash->papers[1].name;
-    EXPECT_EQ(titles, (std::vector<std::string>{mat + " is hardly told from " + base,
+    EXPECT_EQ(titles, (std::vector<std::string>{"The" + mat.substr(3) + " is hardly told from " + base,
                                                 "The photo's edge vanishes on " + mat}));
     p.set_out.photos[0].mats = {mat_of("dusk"), mat_of("barley")};
     const Plan two = said();
     ASSERT_TRUE(finding_in(two, Code::PhotoEdge));
-    EXPECT_EQ(finding_in(two, Code::PhotoEdge)->title, mat + " is hardly told from " + base);
+    EXPECT_EQ(finding_in(two, Code::PhotoEdge)->title,
+              "The" + mat.substr(3) + " is hardly told from " + base);
     EXPECT_EQ(std::count_if(two.findings.begin(), two.findings.end(),
                             [](const Finding& f) { return f.code == Code::PhotoEdge; }),
               1);

@@ -293,6 +293,15 @@ void Planner::remember(std::size_t most) {
     dress_places_.remember(most);
 }
 
+/// Only pictures that lie behind a cut are asked what hides them.
+static PhotosSeen photos_seen(const Project& project, const Plan& plan) {
+    const auto& photos = project.set_out.photos;
+    const bool asked =
+        std::any_of(photos.begin(), photos.end(), [](const Photo& p) { return p.picture && !p.on_top; });
+    if (!asked || !plan.sections.cut) return {photos, {}};
+    return {photos, over_photos_behind(project.set_out, plan.sections, plan.set_out.whole)};
+}
+
 Result<Plan> Planner::patches(const Project& project) {
     auto made = patched(project);
     if (!made) return tl::make_unexpected(made.error());
@@ -303,10 +312,9 @@ Result<Plan> Planner::shapes(const Project& project) {
     auto made = patched(project);
     if (!made) return tl::make_unexpected(made.error());
     Plan& plan = made->plan;
-    plan.set_out.photo_colours =
-        **photo_colours_.get(project.set_out.photos, [](const std::vector<Photo>& photos) {
-            return Result<std::vector<PhotoColours>>(photo_colours(photos));
-        });
+    plan.set_out.photo_colours = **photo_colours_.get(photos_seen(project, plan), [](const PhotosSeen& seen) {
+        return Result<std::vector<PhotoColours>>(photo_colours(seen));
+    });
     if (made->spots) {
         look_at_treatments(project, *made->spots, plan);
         plan.sheets.placed.resize(plan.sections.patches.size());

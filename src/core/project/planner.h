@@ -156,7 +156,7 @@ private:
     Memo<BarsBy, std::shared_ptr<const std::vector<BarPlace>>> bar_places_;
     Memo<DressCutting, std::vector<DressPlace>> dress_places_;
     Memo<std::vector<PaperFace>, std::shared_ptr<const FaceDistances>> distances_;
-    Memo<std::vector<Photo>, std::vector<PhotoColours>> photo_colours_;
+    Memo<PhotosSeen, std::vector<PhotoColours>> photo_colours_;
     Capacity capacity_;
     std::unique_ptr<Planner> trials_; ///< for ways out of a shortage, so that they leave what is known alone
 };

@@ -227,4 +227,21 @@ std::vector<Finding> photo_behind_findings(const SetOutDecisions& page, const Se
     return out;
 }
 
+std::vector<Polygon> over_photos_behind(const SetOutDecisions& page, const SectionFacts& facts,
+                                        const SetOut& set_out) {
+    std::vector<Polygon> out;
+    const auto above = [&](int cut) {
+        return cut >= 0 && page.cuts[static_cast<std::size_t>(cut)].above_photos;
+    };
+    for (const Piece& piece : facts.cut->pieces)
+        if (above(piece.layer)) out.push_back(transformed(piece.outline, set_out.to_page));
+    for (std::size_t o = 0; o < facts.cut->openings.size(); ++o) {
+        const Section& section = facts.all[static_cast<std::size_t>(facts.of_opening[o])];
+        if (above(facts.cut_of_opening[o]) && section.treatment != Treatment::Translucent &&
+            patch_of(facts, static_cast<int>(o)) >= 0)
+            out.push_back(transformed(facts.cut->openings[o].outline, set_out.to_page));
+    }
+    return out;
+}
+
 } // namespace zesty

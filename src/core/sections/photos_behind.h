@@ -26,4 +26,9 @@ std::optional<Point> smallest_move(const SetOutDecisions& page, const SectionFac
 std::vector<Finding> photo_behind_findings(const SetOutDecisions& page, const SectionFacts& facts,
                                            const SetOut& set_out, Units units);
 
+/// What lies over the photos that slide behind cuts, on the page: pieces of the cuts that are above photos,
+/// and the openings that their papers close. Vellum hides nothing.
+std::vector<Polygon> over_photos_behind(const SetOutDecisions& page, const SectionFacts& facts,
+                                        const SetOut& set_out);
+
 } // namespace zesty

@@ -1,5 +1,6 @@
 #include "core/setout/photo_colours.h"
 
+#include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/setout/photos.h"
 
@@ -14,8 +15,29 @@ constexpr int most_colours = 10;
 constexpr int protected_counts = 3;
 constexpr int rim_cells = 2;
 
-bool hidden(const std::vector<Photo>& photos, const std::vector<Polygon>& outlines, std::size_t own,
-            Point at) {
+/// Polygons that may hold a point, found by their boxes.
+class Cover {
+public:
+    explicit Cover(const std::vector<Polygon>& polygons) : polygons_(polygons), index_(boxes_of(polygons)) {}
+    bool holds(Point at) const {
+        const std::vector<int> near = index_.meeting({at.x, at.y, at.x, at.y});
+        return std::any_of(near.begin(), near.end(),
+                           [&](int i) { return contains(polygons_[static_cast<std::size_t>(i)], at); });
+    }
+
+private:
+    static std::vector<Box> boxes_of(const std::vector<Polygon>& polygons) {
+        std::vector<Box> out;
+        for (const Polygon& p : polygons) out.push_back(bounds(p));
+        return out;
+    }
+    const std::vector<Polygon>& polygons_;
+    BoxIndex index_;
+};
+
+bool hidden(const std::vector<Photo>& photos, const std::vector<Polygon>& outlines, const Cover& cover,
+            std::size_t own, Point at) {
+    if (!photos[own].on_top && cover.holds(at)) return true;
     for (std::size_t k = 0; k < photos.size(); ++k) {
         const bool above = photos[k].on_top != photos[own].on_top ? photos[k].on_top : k > own;
         if (k != own && above && contains(outlines[k], at)) return true;
@@ -33,7 +55,9 @@ std::vector<PaletteColour> palette_of_cells(const std::vector<Rgb>& cells) {
 
 } // namespace
 
-std::vector<PhotoColours> photo_colours(const std::vector<Photo>& photos) {
+std::vector<PhotoColours> photo_colours(const PhotosSeen& page) {
+    const std::vector<Photo>& photos = page.photos;
+    const Cover cover(page.over_those_behind);
     std::vector<Polygon> outlines;
     for (const Photo& p : photos) outlines.push_back(outline_of(p));
     std::vector<PhotoColours> out(photos.size());
@@ -56,7 +80,7 @@ std::vector<PhotoColours> photo_colours(const std::vector<Photo>& photos) {
                 const Point own{photo.width * ((x + 0.5) / picture_cells - 0.5),
                                 height * ((y + 0.5) / picture_cells - 0.5)};
                 const Point at = placed(own);
-                if (!contains(outlines[i], at) || hidden(photos, outlines, i, at)) continue;
+                if (!contains(outlines[i], at) || hidden(photos, outlines, cover, i, at)) continue;
                 const Rgb colour =
                     photo.picture
                         ->cells[static_cast<std::size_t>(y) * picture_cells + static_cast<std::size_t>(x)];

@@ -78,20 +78,20 @@ const PaletteColour* near_colour(const PhotoColours& colours, Rgb wanted) {
 TEST(PhotoColours, AccentsFromTwoPerCentCountAndProtectedPartsThreeTimes) {
     // 5 by 5 of 32 by 32 cells: 2.4 %.
     const Photo photo = photo_of(picture(blue, gold, 5), {150, 150});
-    const auto plain = photo_colours({photo});
+    const auto plain = photo_colours({{photo}});
     ASSERT_TRUE(near_colour(plain[0], gold));
     EXPECT_NEAR(near_colour(plain[0], gold)->share, 25.0 / 1024, 0.004);
     Photo guarded = photo;
     guarded.protected_parts = {{-9, -9, 9, 9}};
-    EXPECT_GT(near_colour(photo_colours({guarded})[0], gold)->share,
+    EXPECT_GT(near_colour(photo_colours({{guarded}})[0], gold)->share,
               2.4 * near_colour(plain[0], gold)->share);
-    EXPECT_FALSE(near_colour(photo_colours({photo_of(picture(blue, gold, 4), {150, 150})})[0], gold))
+    EXPECT_FALSE(near_colour(photo_colours({{photo_of(picture(blue, gold, 4), {150, 150})}})[0], gold))
         << "1.6 % of it";
     // What another photo hides does not count at all.
     Photo above = photo_of(picture(grey, grey, 2), {150, 150});
     above.width = above.height = 30;
-    EXPECT_FALSE(near_colour(photo_colours({photo, above})[0], gold));
-    EXPECT_TRUE(near_colour(photo_colours({above, photo})[1], gold)) << "it lies below now";
+    EXPECT_FALSE(near_colour(photo_colours({{photo, above}})[0], gold));
+    EXPECT_TRUE(near_colour(photo_colours({{above, photo}})[1], gold)) << "it lies below now";
 }
 
 TEST(PhotoFindings, AStrongOppositeBesideThePhotoFightsAndAQuietOneDoesNot) {
@@ -110,6 +110,7 @@ TEST(PhotoFindings, AStrongOppositeBesideThePhotoFightsAndAQuietOneDoesNot) {
 TEST(PhotoFindings, ThePhotosEdgeVanishesOnABaseOfItsColour) {
     Project p = page_with_photo({stock_paper("a", grey, 304.8, 2), stock_paper("barley", cream, 304.8, 2)},
                                 picture(cream, blue, 20));
+    p.set_out.photos[0].on_top = true; // behind the cut its edge would be hidden
     p.set_out.page.base_paper = "barley";
     const auto plan = Planner(testing::laid_before()).plan(p);
     ASSERT_TRUE(finding_in(*plan, Code::PhotoEdge));
@@ -122,6 +123,7 @@ TEST(PhotoFindings, APhotoMatIsWhatLiesRoundThePhoto) {
     Project p = page_with_photo({stock_paper("a", grey, 304.8, 2), stock_paper("barley", cream, 304.8, 2),
                                  stock_paper("dusk", {40, 45, 60}, 304.8, 2)},
                                 picture(cream, blue, 20));
+    p.set_out.photos[0].on_top = true; // behind the cut its edge would be hidden
     p.set_out.page.base_paper = "barley";
     const auto said = [&] { return *Planner(testing::laid_before()).plan(p); };
     ASSERT_TRUE(finding_in(said(), Code::PhotoEdge));

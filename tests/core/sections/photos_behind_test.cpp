@@ -48,6 +48,25 @@ const Finding* found(const Plan& plan, Code code) {
 
 } // namespace
 
+TEST(PhotosBehind, WhatLiesOverThemIsTheCutAndThePapersThatCloseItsOpenings) {
+    Project p = two_windows();
+    const auto over = [&] {
+        const Plan plan = plan_of(p);
+        return over_photos_behind(p.set_out, plan.sections, plan.set_out.whole);
+    };
+    ASSERT_EQ(over().size(), 3u) << "the piece and two papers";
+    double whole = 0;
+    for (const Polygon& o : over()) whole += area(o);
+    EXPECT_NEAR(whole, 170 * 100, 1e-6);
+    const Spot first = plan_of(p).sections.all[0].id;
+    p.sections.choices[first].treatment = Treatment::Open;
+    EXPECT_EQ(over().size(), 2u);
+    p.sections.choices[first].treatment = Treatment::Translucent;
+    EXPECT_EQ(over().size(), 2u) << "vellum hides nothing";
+    p.set_out.cuts[0].above_photos = false;
+    EXPECT_TRUE(over().empty());
+}
+
 TEST(PhotosBehind, AnOpeningThatShowsThePhotoGetsNoPatch) {
     Project p = two_windows();
     const Plan bare = plan_of(p);

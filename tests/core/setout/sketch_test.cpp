@@ -70,7 +70,7 @@ TEST(Sketch, ABoxWithAPhotoInItIsLeftAloneAndSpecksAreIgnored) {
 
 TEST(PhotoColours, AreWhatShowsOfIt) {
     const Photo photo = photo_of_halves();
-    const auto whole = photo_colours({photo});
+    const auto whole = photo_colours({{photo}});
     ASSERT_EQ(whole.size(), 1u);
     EXPECT_NEAR(share_of(whole[0].palette, sea), 0.5, 0.03);
     // Another photo over its left half.
@@ -78,18 +78,29 @@ TEST(PhotoColours, AreWhatShowsOfIt) {
     over.picture = nullptr;
     over.width = 50;
     over.centre = {75, 100};
-    const auto covered = photo_colours({photo, over});
+    const auto covered = photo_colours({{photo, over}});
     EXPECT_LT(share_of(covered[0].palette, sea), 0.05);
     EXPECT_GT(share_of(covered[0].palette, sand), 0.9);
     EXPECT_TRUE(covered[1].palette.empty()) << "nobody knows what that shows";
     // Below it, nothing is hidden.
-    EXPECT_NEAR(share_of(photo_colours({over, photo})[1].palette, sea), 0.5, 0.03);
+    EXPECT_NEAR(share_of(photo_colours({{over, photo}})[1].palette, sea), 0.5, 0.03);
+}
+
+TEST(PhotoColours, WhatACutHidesDoesNotCountOfPhotosBehindIt) {
+    Photo photo = photo_of_halves();
+    const Box half{photo.centre.x - 50, photo.centre.y - 50, photo.centre.x, photo.centre.y + 50};
+    photo.on_top = false;
+    const auto behind = photo_colours({{photo}, {Polygon{ring_of(half), {}}}});
+    EXPECT_LT(share_of(behind[0].palette, sea), 0.05);
+    EXPECT_LT(share_of(behind[0].edge, sea), 0.05);
+    photo.on_top = true;
+    EXPECT_NEAR(share_of(photo_colours({{photo}, {Polygon{ring_of(half), {}}}})[0].palette, sea), 0.5, 0.03);
 }
 
 TEST(PhotoColours, ProtectedPartsCountMore) {
     Photo photo = photo_of_halves();
     photo.protected_parts = {{-50, -50, 0, 50}};
-    EXPECT_NEAR(share_of(photo_colours({photo})[0].palette, sea), 0.75, 0.04) << "three to one";
+    EXPECT_NEAR(share_of(photo_colours({{photo}})[0].palette, sea), 0.75, 0.04) << "three to one";
 }
 
 TEST(PhotoColours, ARoundPhotoHasNoCorners) {
@@ -100,9 +111,9 @@ TEST(PhotoColours, ARoundPhotoHasNoCorners) {
         for (int x = 0; x < 3; ++x)
             corners->cells[static_cast<std::size_t>(y * picture_cells + x)] = {255, 0, 255};
     photo.picture = std::shared_ptr<const BroughtPicture>(corners);
-    EXPECT_EQ(share_of(photo_colours({photo})[0].palette, {255, 0, 255}), 0);
+    EXPECT_EQ(share_of(photo_colours({{photo}})[0].palette, {255, 0, 255}), 0);
     photo.round = false;
-    EXPECT_EQ(share_of(photo_colours({photo})[0].palette, {255, 0, 255}), 0)
+    EXPECT_EQ(share_of(photo_colours({{photo}})[0].palette, {255, 0, 255}), 0)
         << "9 of 1024 cells are under 2 %";
 }
 

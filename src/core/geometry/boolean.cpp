@@ -106,10 +106,25 @@ Polygon simplified(const Polygon& polygon, double tolerance) {
     return r.size() == 1 ? std::move(r.front()) : polygon;
 }
 
+/// About some point of it; none is larger than what it is narrower than.
+static std::optional<Circle> circle_in_sliver(const GEOSGeometry* area) {
+    const Geometry inside(GEOSPointOnSurface_r(context(), area));
+    const Geometry rim(GEOSBoundary_r(context(), area));
+    Circle c;
+    if (!inside || !rim || GEOSGeomGetX_r(context(), inside.get(), &c.centre.x) != 1 ||
+        GEOSGeomGetY_r(context(), inside.get(), &c.centre.y) != 1)
+        return std::nullopt;
+    GEOSDistance_r(context(), inside.get(), rim.get(), &c.radius);
+    return c;
+}
+
 std::optional<Circle> largest_circle(const Polygon& polygon, double tolerance) {
     if (polygon.outer.size() < 3) return std::nullopt;
     const Geometry g = repaired({polygon});
     if (!g || GEOSisEmpty_r(context(), g.get()) != 0) return std::nullopt;
+    // The search begins with squares as wide as the box is: millions, where that is a hair and three metres.
+    if (const Box box = bounds(polygon); std::min(box.width(), box.height()) < 2 * tolerance)
+        return circle_in_sliver(g.get());
     const Geometry radius(GEOSMaximumInscribedCircle_r(context(), g.get(), tolerance));
     if (!radius) return std::nullopt;
     const GEOSCoordSequence* seq = GEOSGeom_getCoordSeq_r(context(), radius.get());

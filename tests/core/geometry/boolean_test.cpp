@@ -86,6 +86,19 @@ TEST(Boolean, TheLargestCircleTouchesWhatItMay) {
     EXPECT_FALSE(largest_circle({}, 0.01));
 }
 
+TEST(LargestCircle, OfAHairThatIsMetresLongIsFoundAtOnce) {
+    // Squares as wide as the hair would be thirty million: minutes and gigabytes.
+    const auto c = largest_circle({rectangle(10, 20, 3010, 20.0001), {}}, 1);
+    ASSERT_TRUE(c);
+    EXPECT_LE(c->radius, 0.0001);
+    EXPECT_GE(c->radius, 0);
+    EXPECT_NEAR(c->centre.y, 20, 0.001);
+    EXPECT_GE(c->centre.x, 10);
+    const auto strip = largest_circle({rectangle(0, 0, 3000, 3), {}}, 1);
+    ASSERT_TRUE(strip);
+    EXPECT_NEAR(strip->radius, 1.5, 1);
+}
+
 TEST(Boolean, GapsAreExact) {
     EXPECT_NEAR(gap(rectangle(0, 0, 10, 10), rectangle(13, 14, 20, 20)).distance, 5, 1e-12);
     const Gap inside = gap(rectangle(0, 0, 10, 10), rectangle(2, 3, 6, 9));

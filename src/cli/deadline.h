@@ -29,7 +29,8 @@ private:
 inline constexpr double longest_reading = 10;     ///< s
 inline constexpr double longest_collecting = 120; ///< s, of many papers with their pictures
 
-/// Ends the program with exit code 2 and one line when it is still there after so many seconds: nothing is
+/// Ends the program with exit code 2 and one line when it has worked for so many seconds, or is still there
+/// after six times as long: a page is not refused because the machine is busy with something else. Nothing is
 /// written while one is on watch.
 class Watch {
 public:

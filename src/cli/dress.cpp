@@ -102,7 +102,7 @@ Result<void> edit(const DressArgs& a, Project& project, Planner& planner, std::v
     if (!cured) return tl::make_unexpected(cured.error());
     if (cured->moves.empty())
         return fail(ErrorKind::NothingToDo, cured->looked_everywhere
-                                                ? "--cure: no small move leaves less slivers"
+                                                ? "--cure: no small move leaves fewer slivers"
                                                 : "--cure: no small move was found in the time there is");
     const auto shapes = planner.shapes(project);
     if (!shapes) return tl::make_unexpected(shapes.error());

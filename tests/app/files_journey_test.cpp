@@ -198,6 +198,8 @@ TEST(FilesJourney, WhateverIsOpenedIsTriedOutAsWhatItIsTo) {
     EXPECT_EQ(tried(demo::file("kite-hill-stash.json"), TriedAs::Papers), "");
     EXPECT_NE(tried(demo::project(), TriedAs::Picture), "");
     EXPECT_NE(tried(demo::drawing(), TriedAs::Page), "");
+    EXPECT_TRUE(tried_out(demo::project(), TriedAs::Page, 0, {bench.folder("no-reader"), 300}))
+        << "a page is not refused because there is nobody to try it out";
     // A page that is cut off in the middle is refused there, and the open one stays.
     bench.open(demo::project());
     const auto before = bench.document().project();

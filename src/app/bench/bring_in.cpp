@@ -60,8 +60,7 @@ void BringIn::files(const QStringList& paths) {
     const auto read_all = [paths]() -> Result<Stash> {
         Stash all;
         for (const QString& path : paths) {
-            const auto tried = tried_out(path, TriedAs::Papers);
-            auto some = tried ? read_papers(path) : tl::make_unexpected(tried.error());
+            auto some = read_as(path, TriedAs::Papers, [&] { return read_papers(path); });
             // It can be undone and redone long after that file has gone.
             if (some)
                 if (auto held = hold_pictures(*some, path.toStdString()); !held)

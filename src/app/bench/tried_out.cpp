@@ -38,7 +38,9 @@ Result<void> tried_out(const QString& path, TriedAs as, double square, const Tri
     process.setChildProcessModifier([] { ::prctl(PR_SET_PDEATHSIG, SIGKILL); });
     process.start(reader.program.isEmpty() ? installed_reader() : reader.program, arguments);
     const std::string name = path.toStdString();
-    if (!process.waitForStarted())
+    const bool started = process.waitForStarted();
+    if (!started && as == TriedAs::Page) return {};
+    if (!started)
         return fail(ErrorKind::Unreadable, name + ": zesty, which files are tried out with, is not there");
     if (!process.waitForFinished(reader.patience_ms)) {
         process.kill();

@@ -194,8 +194,7 @@ void Worker::look_ahead(const Project& project) {
 void Worker::open(const QString& path) {
     post([this, path] {
         if (QFileInfo(path).suffix().toLower() == "zesty") {
-            const auto tried = tried_out(path, TriedAs::Page);
-            const auto opened = tried ? open_project_stamped(path) : tl::make_unexpected(tried.error());
+            const auto opened = read_as(path, TriedAs::Page, [&] { return open_project_stamped(path); });
             if (opened) {
                 report([this, o = *opened, path] { emit opened_project(o.project, path, o.stamp); });
                 look_ahead(opened->project);
@@ -275,8 +274,7 @@ void Worker::reserve(const QString& stash, const QString& page, std::vector<Rese
 
 void Worker::read_paper_picture(const QString& path, bool crop) {
     post([this, path, crop] {
-        const auto tried = tried_out(path, TriedAs::Picture);
-        auto paper = tried ? paper_from_picture(path, crop) : tl::make_unexpected(tried.error());
+        auto paper = read_as(path, TriedAs::Picture, [&] { return paper_from_picture(path, crop); });
         if (paper)
             report(
                 [this, s = std::make_shared<const Stash>(std::move(*paper))] { emit paper_picture_read(s); });
@@ -287,8 +285,7 @@ void Worker::read_paper_picture(const QString& path, bool crop) {
 
 void Worker::read_photo_picture(const QString& path) {
     post([this, path] {
-        const auto tried = tried_out(path, TriedAs::Picture);
-        const auto picture = tried ? brought_from(path) : tl::make_unexpected(tried.error());
+        const auto picture = read_as(path, TriedAs::Picture, [&] { return brought_from(path); });
         if (picture)
             report([this, p = *picture] { emit photo_picture_read(p); });
         else
@@ -298,8 +295,7 @@ void Worker::read_photo_picture(const QString& path) {
 
 void Worker::measure_scrap(const QString& path) {
     post([this, path] {
-        const auto tried = tried_out(path, TriedAs::Picture);
-        const auto bytes = tried ? read_file(path, 64LL << 20) : tl::make_unexpected(tried.error());
+        const auto bytes = read_as(path, TriedAs::Picture, [&] { return read_file(path, 64LL << 20); });
         auto outline = bytes ? measured_offcut(*bytes, mm_per_inch)
                              : Result<Polygon>(tl::make_unexpected(bytes.error()));
         if (outline)

@@ -179,8 +179,7 @@ void ThingsPart::take_scan(const QString& path) {
     constexpr qint64 most_bytes = 64LL << 20;
     says_->setText("Measuring the scan.");
     worker_.think(this, [this, path](Planner&) {
-        const auto tried = tried_out(path, TriedAs::Picture);
-        const auto bytes = tried ? read_file(path, most_bytes) : tl::make_unexpected(tried.error());
+        const auto bytes = read_as(path, TriedAs::Picture, [&] { return read_file(path, most_bytes); });
         const auto outline = bytes ? measured_offcut(*bytes, mm_per_inch)
                                    : Result<Polygon>(tl::make_unexpected(bytes.error()));
         return std::function<void()>([this, outline] {

@@ -154,8 +154,7 @@ void SetOutWaypoint::connect_planning() {
         const QString path = bench_.questions.open_picture(bench_.window, bench_.settings.last_folder());
         if (path.isEmpty()) return;
         bench_.worker.think(this, [this, path](Planner&) -> std::function<void()> {
-            const auto tried = tried_out(path, TriedAs::Picture);
-            const auto picture = tried ? brought_from(path) : tl::make_unexpected(tried.error());
+            const auto picture = read_as(path, TriedAs::Picture, [&] { return brought_from(path); });
             return [this, picture] {
                 if (picture)
                     panel_->sketch().take_picture(*picture);

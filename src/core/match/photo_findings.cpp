@@ -63,10 +63,6 @@ std::vector<Coloured> with_mats(std::vector<Coloured> things, const PapersNow& n
     return things;
 }
 
-bool within(const Box& inner, const Box& outer) {
-    return inner.x0 >= outer.x0 && inner.y0 >= outer.y0 && inner.x1 <= outer.x1 && inner.y1 <= outer.y1;
-}
-
 class LookingAtPhotos {
 public:
     LookingAtPhotos(const PapersNow& now, const MatchJob& job)
@@ -237,7 +233,7 @@ private:
         return mats_.empty() ? things_ : std::vector<Coloured>{mats_.front()};
     }
     bool lies_on_the_base(std::size_t i) const {
-        return within(bounds(outline_of(now_.photos[i]).outer), now_.set_out.base);
+        return now_.set_out.base.holds(bounds(outline_of(now_.photos[i]).outer));
     }
     static bool has_near(const Coloured& thing, Rgb colour, double within) {
         return std::any_of(thing.palette.begin(), thing.palette.end(), [&](const PaletteColour& c) {

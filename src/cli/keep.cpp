@@ -13,6 +13,7 @@
 #include "core/project/stash_at_hand.h"
 #include "core/sentences.h"
 #include "core/stash/sharing.h"
+#include "core/stash/taking.h"
 #include "io/page_record.h"
 #include "io/project_file.h"
 
@@ -91,14 +92,7 @@ Result<void> take_and_save(const Project& before, FinishedPage& made, const Keep
         if (!store) return tl::make_unexpected(store.error());
         const Stash was = living_part(stash_at_hand(before));
         const Stash is = living_part(stash_at_hand(made.project));
-        if (auto r = store->change(
-                [&](const Stash& now) -> Result<Stash> {
-                    if (const auto gone = cannot_be_carried(was, is, now); !gone.empty())
-                        return fail(ErrorKind::ChangedOutside, "somebody else has used " + in_a_row(gone) +
-                                                                   " meanwhile; nothing was taken");
-                    return carried_over(was, is, now);
-                },
-                made.files);
+        if (auto r = store->change([&](const Stash& now) { return taken_over(was, is, now); }, made.files);
             !r)
             return r;
     }

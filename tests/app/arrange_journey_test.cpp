@@ -54,11 +54,11 @@ TEST(ArrangeJourney, ArrangementsAreLookedThroughByKeysAndAreOneUndoStep) {
     bench.key(&list, Qt::Key_Up);
     bench.settle();
     EXPECT_TRUE(bench.document().project() == first) << "the first is found again";
-    bench.document().history().undo();
+    bench.document().undo();
     bench.settle();
     EXPECT_TRUE(bench.document().project() == before) << "looking through them is one step";
     EXPECT_TRUE(list.isVisible()) << "they are about this page again";
-    bench.document().history().redo();
+    bench.document().redo();
     bench.settle();
     // A room with a place is dragged; what was found is about another page then.
     const Point room = *bench.document().project().set_out.rooms[0].centre;
@@ -109,7 +109,7 @@ TEST(ArrangeJourney, PhotoSizesAreAskedForAndTakenAndPartsToHideMarked) {
     bench.settle();
     EXPECT_FALSE(photo() == before);
     EXPECT_EQ(photo().centre, before.centre);
-    bench.document().history().undo();
+    bench.document().undo();
     EXPECT_TRUE(photo() == before);
     // To be hidden: marked by dragging, by the second of the two marking buttons.
     QList<QPushButton*> marks;

@@ -47,9 +47,9 @@ TEST(DressJourney, JournalingIsAddedTypedMovedAndUndone) {
     press(bench, "Remove");
     bench.settle();
     EXPECT_TRUE(bench.document().project().dress.writings.empty());
-    bench.document().history().undo();
+    bench.document().undo();
     EXPECT_EQ(writing().text, "We flew kites");
-    while (bench.document().history().canUndo()) bench.document().history().undo();
+    while (bench.document().history().canUndo()) bench.document().undo();
     EXPECT_TRUE(bench.document().project() == before);
     bench.settle();
 }
@@ -120,7 +120,7 @@ TEST(DressJourney, APhotoGetsMatsAStripGoesUnderItAndSliversAreCured) {
     // A click takes it in hand; a drag moves it, mats and all.
     drag(bench, at(bench, {211, 76}), at(bench, {221, 76}));
     EXPECT_NEAR(photo().centre.x, 221, 1.5);
-    bench.document().history().undo();
+    bench.document().undo();
     bench.key(Qt::Key_M, Qt::ControlModifier);
     bench.settle();
     ASSERT_EQ(photo().mats.size(), 1u);
@@ -150,11 +150,11 @@ TEST(DressJourney, APhotoGetsMatsAStripGoesUnderItAndSliversAreCured) {
     bench.settle();
     EXPECT_EQ(slivers(), 0) << bench.window().findChild<QLabel*>("cured")->text().toStdString();
     const Point cured = photo().centre;
-    bench.document().history().undo();
+    bench.document().undo();
     EXPECT_FALSE(photo().centre == cured) << "one step";
     while (bench.document().project() != before) {
         ASSERT_TRUE(bench.document().history().canUndo());
-        bench.document().history().undo();
+        bench.document().undo();
     }
     bench.settle();
 }
@@ -204,7 +204,7 @@ TEST(DressJourney, ATitleComesOutInTheLettersThereAreAndEmbellishmentsFindTheirP
     bench.settle();
     ASSERT_EQ(bench.document().project().dress.embellishments.size(), placed + 1);
     EXPECT_EQ(bench.document().project().dress.embellishments.back().id, "straw-button");
-    bench.document().history().undo();
+    bench.document().undo();
     // What is entered by hand is counted from then on.
     testing::type(bench, "Name of the new embellishment", "Kite charm");
     press(bench, "Add to drawer");
@@ -214,7 +214,7 @@ TEST(DressJourney, ATitleComesOutInTheLettersThereAreAndEmbellishmentsFindTheirP
     bench.key(Qt::Key_B, Qt::ControlModifier);
     bench.settle();
     EXPECT_EQ(stock->item(stock->count() - 1)->text(), "Kite charm: 1 short; 1 x 1 in");
-    while (bench.document().history().canUndo()) bench.document().history().undo();
+    while (bench.document().history().canUndo()) bench.document().undo();
     EXPECT_TRUE(bench.document().project().dress == before.dress);
     bench.settle();
 }
@@ -231,9 +231,9 @@ TEST(DressJourney, StitchingIsAddedSetInAndRemoved) {
     press(bench, "Remove");
     bench.settle();
     EXPECT_TRUE(bench.document().project().dress.stitchings.empty());
-    bench.document().history().undo();
+    bench.document().undo();
     EXPECT_EQ(bench.document().project().dress.stitchings.size(), 1u);
-    while (bench.document().history().canUndo()) bench.document().history().undo();
+    while (bench.document().history().canUndo()) bench.document().undo();
     bench.settle();
 }
 
@@ -281,7 +281,7 @@ TEST(DressJourney, ALetterSetIsAddedToTheDrawerUsedChangedAndRemoved) {
     EXPECT_EQ(sets().back().uid, added.uid);
     press(bench, "Remove set");
     EXPECT_EQ(sets().size(), before.size());
-    for (int i = 0; i < 3; ++i) bench.document().history().undo();
+    for (int i = 0; i < 3; ++i) bench.document().undo();
     bench.settle();
     EXPECT_EQ(sets().size(), before.size()) << "added, changed and removed are a step each";
 }

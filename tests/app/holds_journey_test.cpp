@@ -43,7 +43,7 @@ void choose_row(Bench& bench, const char* list, const QString& begins) {
 }
 
 void undo_all(Bench& bench) {
-    while (bench.document().history().canUndo()) bench.document().history().undo();
+    while (bench.document().history().canUndo()) bench.document().undo();
     bench.settle();
 }
 
@@ -168,7 +168,7 @@ TEST(HoldsJourney, DropOutsGoIntoTheDrawerAndOutAgain) {
     bench.key(&bench.page(), Qt::Key_D, Qt::ControlModifier | Qt::AltModifier);
     bench.settle();
     EXPECT_GT(bench.document().project().stash->embellishments.size(), had + 5);
-    bench.document().history().undo();
+    bench.document().undo();
     bench.settle();
     EXPECT_EQ(bench.document().project().stash->embellishments.size(), had);
 }
@@ -249,7 +249,7 @@ TEST(HoldsJourney, VariantsArePutAsideComparedAndBroughtBackExactly) {
     EXPECT_EQ(bench.document().project().set_out, then);
     EXPECT_EQ(shown_variant(bench.document().project()), static_cast<int>(before.variants.size()));
     EXPECT_EQ(bench.document().project().variants.back().name, name);
-    bench.document().history().undo();
+    bench.document().undo();
     EXPECT_NE(bench.document().project().set_out, then);
     undo_all(bench);
     EXPECT_TRUE(bench.document().project() == before);

@@ -35,7 +35,7 @@ void open_drawing_and_papers(Bench& bench) {
 
 /// By the field, and by pulling the slider, which is one step however often it moves.
 void size_the_cut(Bench& bench) {
-    QUndoStack& history = bench.document().history();
+    const QUndoStack& history = bench.document().history();
     auto* length = bench.window().findChild<QLineEdit*>("length");
     length->setFocus();
     length->selectAll();
@@ -108,7 +108,7 @@ void propose_and_take(Bench& bench) {
 }
 
 void undo_and_redo_everything(Bench& bench) {
-    QUndoStack& history = bench.document().history();
+    const QUndoStack& history = bench.document().history();
     const Project done = bench.document().project();
     const int steps = history.count();
     ASSERT_GT(steps, 6);

@@ -1,7 +1,9 @@
 // The stash that is always open: written at once, shared with other programs, brought in and written out.
 
 #include "app/bench.h"
+#include "app/bench/actions.h"
 #include "app/bench/drawer.h"
+#include "core/stash/stock.h"
 #include "io/project_file.h"
 #include "io/stash_json.h"
 #include "io/stash_store.h"
@@ -43,10 +45,10 @@ TEST(LivingStash, IsThereFromTheFirstStartAndWritesEveryChangeAtOnce) {
     EXPECT_EQ(store.read()->papers.size(), 24u);
     const Stash written = *store.read();
     for (const Paper& p : written.papers) EXPECT_FALSE(p.uid.empty());
-    bench.document().history().undo();
+    bench.document().undo();
     bench.settle();
     EXPECT_TRUE(store.read()->papers.empty());
-    bench.document().history().redo();
+    bench.document().redo();
     bench.settle();
     EXPECT_EQ(store.read()->papers.size(), 24u);
     EXPECT_TRUE(as_kept(bench.document().project()).stash == nullptr) << "a page keeps what it uses";
@@ -79,7 +81,7 @@ TEST(LivingStash, ShowsWhatAnotherProgramDoesAndUndoTakesBackItsOwnAlone) {
         return next;
     }));
     EXPECT_TRUE(sees(bench, [&](const Stash& s) { return sheets_of_first(s) == 3; }));
-    bench.document().history().undo();
+    bench.document().undo();
     bench.settle();
     EXPECT_EQ(sheets_of_first(*other.read()), 9) << "seven as before, and the two of the other program";
     EXPECT_EQ(other.read()->papers.front().kept_in, "Blue folder");
@@ -145,6 +147,61 @@ TEST(LivingStash, WhatCannotBeWrittenIsSaidKeptAndWrittenLater) {
         patience_ms));
 }
 
+TEST(LivingStash, WhatWasTakenForAPageComesBackWholeOrTheStepStays) {
+    Bench bench;
+    bench.open(demo::project());
+    testing::take_papers_in(bench);
+    StashStore other = store_of(bench);
+    const double before = stock_area(*other.read());
+    bench.window().actions()[Act::FinishPage]->trigger();
+    ASSERT_TRUE(QTest::qWaitFor([&] { return !other.read()->records.empty(); }, patience_ms));
+    bench.settle();
+    // Somebody uses a scrap that went back.
+    SheetStock used;
+    std::string of;
+    ASSERT_TRUE(other.change([&](const Stash& now) -> Result<Stash> {
+        Stash next = now;
+        for (Paper& p : next.papers)
+            for (SheetStock& s : p.sheets)
+                if (of.empty() && s.of == ScrapOf::Leftover && s.count > 0) {
+                    used = s;
+                    of = p.id;
+                    --s.count;
+                }
+        return next;
+    }));
+    ASSERT_FALSE(of.empty());
+    const auto in_stash = [&] { return stock_area(*other.read()); };
+    const double meanwhile = in_stash();
+    const auto is_finished = [&] { return !bench.document().project().keep.finished.empty(); };
+    bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_TRUE(is_finished()) << "not one sheet less in the drawer than the page says";
+    EXPECT_TRUE(bench.message().contains("nothing was done")) << bench.message().toStdString();
+    EXPECT_NEAR(in_stash(), meanwhile, 1);
+    EXPECT_EQ(other.read()->records.size(), 1u);
+    ASSERT_TRUE(other.change([&](const Stash& now) -> Result<Stash> {
+        Stash next = now;
+        change_count(next.papers[static_cast<std::size_t>(next.find(of))], used, 1);
+        return next;
+    }));
+    bench.key(Qt::Key_Z, Qt::ControlModifier);
+    bench.settle();
+    EXPECT_FALSE(is_finished());
+    EXPECT_NEAR(in_stash(), before, 1);
+    EXPECT_TRUE(other.read()->records.empty());
+    // The sheets are gone by the time it is to be done again.
+    ASSERT_TRUE(other.change([](const Stash& now) -> Result<Stash> {
+        Stash next = now;
+        for (Paper& p : next.papers) p.sheets.clear();
+        return next;
+    }));
+    bench.key(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+    bench.settle();
+    EXPECT_FALSE(is_finished());
+    EXPECT_TRUE(other.read()->records.empty());
+}
+
 TEST(LivingStash, ListsAreShownBeforeTheyAreTakenAndFilesGoOutAndIn) {
     Bench bench;
     QGuiApplication::clipboard()->setText(
@@ -161,7 +218,7 @@ TEST(LivingStash, ListsAreShownBeforeTheyAreTakenAndFilesGoOutAndIn) {
     bench.window().actions()[Act::BackUp]->trigger();
     EXPECT_TRUE(QTest::qWaitFor([&] { return bench.message().contains("backed up"); }, patience_ms));
     const Stash before = *bench.document().project().stash;
-    bench.document().history().undo();
+    bench.document().undo();
     bench.settle();
     bench.papers_answer = {bench.folder("backup.stash")};
     bench.window().actions()[Act::Restore]->trigger();

@@ -146,7 +146,7 @@ TEST(FirstStart, LeadsToACompleteProposalInAFewClicks) {
                              [](int p) { return p < 0; }));
     EXPECT_LE(clicks, 12);
     // All of it can be taken back.
-    while (bench.document().history().canUndo()) bench.document().history().undo();
+    while (bench.document().history().canUndo()) bench.document().undo();
     bench.settle();
     EXPECT_TRUE(bench.document().project().stash->papers.empty());
 }
@@ -178,7 +178,7 @@ TEST(FirstStart, PapersAreTypedInOneAfterTheOther) {
     }
     bench.key(Qt::Key_Escape);
     EXPECT_FALSE(bench.window().findChild<QWidget*>("add-paper")->isVisible());
-    bench.document().history().undo();
+    bench.document().undo();
     EXPECT_EQ(bench.document().project().stash->papers.size(), 5u);
 }
 
@@ -235,7 +235,7 @@ TEST(FussyCuts, AreFoundByAClickOnTheMotifAndLetGoOfAgain) {
     EXPECT_GT(more, found + 10);
     brush(Qt::ShiftModifier, middle + Point{20, 0}, middle + Point{6, 0});
     EXPECT_LT(area(cuts()[0].outline), more - 5);
-    bench.document().history().undo();
+    bench.document().undo();
     EXPECT_EQ(area(cuts()[0].outline), more);
     QTest::mouseDClick(view, Qt::LeftButton, {}, view->pixel_of(middle).toPoint());
     auto* name = view->findChild<QLineEdit*>("fussy-cut-name");
@@ -247,7 +247,7 @@ TEST(FussyCuts, AreFoundByAClickOnTheMotifAndLetGoOfAgain) {
     QTest::mouseMove(view, view->pixel_of(middle).toPoint());
     bench.key(view, Qt::Key_Delete);
     EXPECT_TRUE(cuts().empty());
-    bench.document().history().undo();
+    bench.document().undo();
     EXPECT_EQ(cuts().size(), 1u);
     bench.key(Qt::Key_Escape);
     EXPECT_FALSE(view->isVisible());
@@ -274,7 +274,7 @@ TEST(FussyCuts, AreEmbellishmentsOnceTheyAreCutOutByLabelOrKey) {
     bench.key(view, Qt::Key_Return);
     EXPECT_TRUE(bench.message().contains("shows this motif whole")) << bench.message().toStdString();
     EXPECT_EQ(cuts()[0].used, 1);
-    bench.document().history().undo();
+    bench.document().undo();
     EXPECT_EQ(things().size(), before);
     EXPECT_EQ(cuts()[0].used, 0);
 }
@@ -293,7 +293,7 @@ TEST(HowMuchPart, BacksAThirdInOneStep) {
     EXPECT_GT(std::count_if(all.begin(), all.end(),
                             [](const Section& s) { return s.treatment == Treatment::Open; }),
               10);
-    bench.document().history().undo();
+    bench.document().undo();
     bench.settle();
     EXPECT_EQ(std::count_if(bench.plan().sections.all.begin(), bench.plan().sections.all.end(),
                             [](const Section& s) { return s.treatment == Treatment::Open; }),

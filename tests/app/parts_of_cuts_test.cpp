@@ -245,7 +245,7 @@ TEST(SetOutJourney, RoomsAreAddedAskedAboutAndPhotosGoIntoOpenings) {
     ASSERT_EQ(photos.size(), 2u);
     EXPECT_NE(bench.plan().opening_at(photos[0].centre), bench.plan().opening_at(photos[1].centre));
     EXPECT_GE(bench.plan().opening_at(photos[0].centre), 0);
-    while (bench.document().history().canUndo()) bench.document().history().undo();
+    while (bench.document().history().canUndo()) bench.document().undo();
     bench.settle();
     EXPECT_TRUE(bench.document().project() == before);
 }
@@ -272,10 +272,10 @@ TEST(SetOutJourney, ASketchIsBroughtAndItsBoxesAreDrawnAndTakenOver) {
     QTest::mouseClick(&bench.page(), Qt::LeftButton, {}, at(bench, {200, 40}));
     bench.settle();
     EXPECT_EQ(sketch().boxes.size(), 1u);
-    bench.document().history().undo();
+    bench.document().undo();
     bench.settle();
     EXPECT_EQ(sketch().boxes.size(), 2u);
-    while (bench.document().history().canUndo()) bench.document().history().undo();
+    while (bench.document().history().canUndo()) bench.document().undo();
     bench.settle();
     EXPECT_TRUE(bench.document().project() == before);
 }

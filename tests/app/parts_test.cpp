@@ -44,9 +44,9 @@ TEST(Document, StepsOfOneDragAreOneStepAndADragBackIsNone) {
     EXPECT_EQ(d.history().count(), 2);
     d.change("Nothing", [](Project&) {});
     EXPECT_EQ(d.history().count(), 2);
-    d.history().undo();
+    d.undo();
     EXPECT_EQ(d.project().sections.lip, 4);
-    d.history().undo();
+    d.undo();
     EXPECT_TRUE(d.project() == Project{});
     EXPECT_FALSE(d.changed());
 }
@@ -57,9 +57,9 @@ TEST(Document, SavingMarksTheStepAsClean) {
     EXPECT_TRUE(d.changed());
     d.saved_as("x.zesty", {});
     EXPECT_FALSE(d.changed());
-    d.history().undo();
+    d.undo();
     EXPECT_TRUE(d.changed());
-    d.history().redo();
+    d.redo();
     EXPECT_FALSE(d.changed());
 }
 

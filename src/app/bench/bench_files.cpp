@@ -132,6 +132,7 @@ void BenchWindow::connect_files() {
     connect(&worker_, &Worker::file_looked_at, this, [this](const QString& path, const FileStamp& now) {
         if (path == document_.path() && !(now == document_.stamp())) say_changed_outside(now);
     });
+    connect(&document_, &Document::refused, this, [this](const QString& why) { say(why, true); });
     connect(living_, &LivingStash::failed, this, [this](const QString& m) { say(m, true); });
     connect(living_, &LivingStash::backed_up, this, [this](const QString& file) {
         say("Stash, records and your numbers are backed up as " + QFileInfo(file).fileName() + ".", false);

@@ -210,8 +210,8 @@ void BenchWindow::connect_actions() {
     connect_stash_actions();
     on(Act::Save, [this] { save(false); });
     on(Act::SaveAs, [this] { save(true); });
-    on(Act::Undo, [this] { document_.history().undo(); });
-    on(Act::Redo, [this] { document_.history().redo(); });
+    on(Act::Undo, [this] { document_.undo(); });
+    on(Act::Redo, [this] { document_.redo(); });
     on(Act::Keys, [this] {
         keys_->setGeometry(centralWidget()->rect());
         keys_->setVisible(!keys_->isVisible());
@@ -323,7 +323,7 @@ void BenchWindow::show_middle() {
 
 void BenchWindow::refresh() {
     const Plan* plan = state_.plan();
-    QUndoStack& history = document_.history();
+    const QUndoStack& history = document_.history();
     actions_.enable({.cut = plan && plan->sections.cut,
                      .photo = state_.in_hand().photo(document_.project()) >= 0,
                      .proposal = state_.offers().shown() != nullptr,

@@ -3,6 +3,7 @@
 #include "core/project/page_record_of.h"
 #include "core/project/papers_named.h"
 #include "core/project/stash_at_hand.h"
+#include "core/sentences.h"
 #include "core/stash/sharing.h"
 #include "io/project_json.h"
 #include "io/stash_store.h"
@@ -18,8 +19,10 @@ public:
         : QUndoCommand(text), document_(document), before_(document.project()), after_(std::move(next)),
           drag_(drag) {}
 
-    void redo() override { document_.show(after_, before_.stash); }
-    void undo() override { document_.show(before_, after_.stash); }
+    void redo() override { document_.show(before_, after_); }
+    void undo() override { document_.show(after_, before_); }
+    const Project& before() const { return before_; }
+    const Project& after() const { return after_; }
     int id() const override { return drag_ > 0 ? drag_ : -1; }
     bool mergeWith(const QUndoCommand* other) override {
         after_ = static_cast<const EditCommand*>(other)->after_;
@@ -36,24 +39,49 @@ private:
 
 Document::Document(QObject* parent) : QObject(parent) {}
 
-void Document::show(const Project& project, const Shared<Stash>& papers_before) {
+namespace {
+
+bool takes_for_page(const Project& from, const Project& to) {
+    return from.keep.takings != to.keep.takings;
+}
+
+std::shared_ptr<const Stash> living_part_of(const Project& project) {
+    return std::make_shared<const Stash>(living_part(stash_at_hand(project)));
+}
+
+} // namespace
+
+void Document::show(const Project& from, const Project& to) {
     const Shared<Stash> now = project_.stash;
-    const Shared<Stash> wanted = project.stash;
-    project_ = project;
-    project_.stash = now;
-    if (!(wanted == papers_before)) {
-        static const Stash none;
-        const Stash& before = papers_before ? *papers_before : none;
-        const Stash& after = wanted ? *wanted : none;
-        if (now == papers_before)
-            project_.stash = wanted;
-        else
-            project_.stash =
-                std::make_shared<const Stash>(carried_over(before, after, stash_at_hand(project_)));
-        emit papers_changed(std::make_shared<const Stash>(living_part(before)),
-                            std::make_shared<const Stash>(living_part(after)));
+    project_ = to;
+    if (!(to.stash == from.stash)) {
+        if (!(now == from.stash)) {
+            project_.stash = now;
+            project_.stash = std::make_shared<const Stash>(
+                carried_over(stash_at_hand(from), stash_at_hand(to), stash_at_hand(project_)));
+        }
+        if (!takes_for_page(from, to)) emit papers_changed(living_part_of(from), living_part_of(to));
+    } else {
+        project_.stash = now;
     }
     emit project_changed();
+}
+
+bool Document::may_go(const Project& from, const Project& to) {
+    if (!take_ || !takes_for_page(from, to)) return true;
+    const auto taken = take_(living_part_of(from), living_part_of(to));
+    if (!taken) emit refused(QString::fromStdString(sentence(taken.error().message)));
+    return taken.has_value();
+}
+
+void Document::undo() {
+    const auto* step = static_cast<const EditCommand*>(history_.command(history_.index() - 1));
+    if (step && may_go(step->after(), step->before())) history_.undo();
+}
+
+void Document::redo() {
+    const auto* step = static_cast<const EditCommand*>(history_.command(history_.index()));
+    if (step && may_go(step->before(), step->after())) history_.redo();
 }
 
 Project Document::at_hand(Project page) const {
@@ -100,12 +128,14 @@ void Document::give_uids(Project& project) {
     project.stash = std::make_shared<const Stash>(std::move(named));
 }
 
-void Document::edit(const QString& intention, Project next, int drag) {
+bool Document::edit(const QString& intention, Project next, int drag) {
     bring_within_limits(next);
     give_uids(next);
-    if (next == project_) return;
+    if (next == project_) return false;
     if (!(next.keep.notes == project_.keep.notes && next.title == project_.title)) notes_into_record(next);
+    if (!may_go(project_, next)) return false;
     history_.push(new EditCommand(*this, intention, std::move(next), drag));
+    return true;
 }
 
 void Document::reset(Project project, const QString& path, const FileStamp& stamp) {

@@ -2,6 +2,7 @@
 // The project on the bench and its history. Every change goes through edit(), so every change can be undone.
 
 #include "core/project/project.h"
+#include "core/result.h"
 #include "io/file_stamp.h"
 
 #include <QObject>
@@ -16,14 +17,17 @@ public:
     explicit Document(QObject* parent = nullptr);
 
     const Project& project() const { return project_; }
-    QUndoStack& history() { return history_; }
+    const QUndoStack& history() const { return history_; }
+    void undo();
+    void redo();
     const QString& path() const { return path_; }
     bool changed() const { return !history_.isClean(); }
 
     /// Makes `next` the project, its numbers within the limits they are stored with, as one step named after
     /// the intention. Steps with the same `drag` number above 0 that follow each other become one. Nothing
-    /// happens when nothing changes.
-    void edit(const QString& intention, Project next, int drag = 0);
+    /// happens when nothing changes, or where it takes for the page what others have used meanwhile.
+    /// Gives whether the step was made.
+    bool edit(const QString& intention, Project next, int drag = 0);
     /// A number no drag has had yet.
     int new_drag() { return ++drags_; }
     /// As edit(), on a copy.
@@ -51,7 +55,15 @@ public:
     /// The person has been told of what the file is like now.
     void file_known_as(const FileStamp& stamp) { stamp_ = stamp; }
 
+    /// Writes what a step takes for the page, or gives back, before the step is made: an error where that
+    /// cannot be done whole.
+    using Take = std::function<Result<void>(const std::shared_ptr<const Stash>& before,
+                                            const std::shared_ptr<const Stash>& after)>;
+    void take_by(Take take) { take_ = std::move(take); }
+
 signals:
+    /// A step that cannot be made, with the reason in one sentence.
+    void refused(const QString& why);
     /// Of the stash's papers, before and after.
     void papers_changed(std::shared_ptr<const zesty::Stash> before,
                         std::shared_ptr<const zesty::Stash> after);
@@ -61,7 +73,8 @@ signals:
 private:
     friend class EditCommand;
     /// Where the papers of the two differ, the difference is made to those at hand.
-    void show(const Project& project, const Shared<Stash>& papers_before);
+    void show(const Project& from, const Project& to);
+    bool may_go(const Project& from, const Project& to);
 
     static void give_uids(Project& project);
 
@@ -71,6 +84,7 @@ private:
     QString path_;
     FileStamp stamp_;
     int drags_ = 0;
+    Take take_;
 };
 
 } // namespace zesty

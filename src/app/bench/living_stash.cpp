@@ -2,6 +2,7 @@
 
 #include "core/sentences.h"
 #include "core/stash/sharing.h"
+#include "core/stash/taking.h"
 #include "io/backup.h"
 #include "io/stash_json.h"
 
@@ -33,12 +34,17 @@ LivingStash::LivingStash(Document& document, const QString& path, QObject* paren
                 changes_.push_back({++numbers_, before, after});
                 look();
             });
+    document.take_by(
+        [this](const std::shared_ptr<const Stash>& before, const std::shared_ptr<const Stash>& after) {
+            return take_for_page(before, after);
+        });
     connect(&look_, &QTimer::timeout, this, &LivingStash::look);
     look_.start(look_ms);
     look();
 }
 
 LivingStash::~LivingStash() {
+    document_.take_by(nullptr);
     thread_.quit();
     thread_.wait();
 }
@@ -56,28 +62,33 @@ RecordFiles named_by(const Stash& stash, const RecordFiles& held) {
 
 } // namespace
 
-LivingStash::Report LivingStash::attempt(const std::vector<Change>& changes, const RecordFiles& held) {
-    Report report{written_, nullptr, {}, {}};
-    const StashStamp now = stash_stamp(path_);
-    const bool same_file = store_ && now.file == stamp_.file;
-    if (same_file && now == stamp_ && changes.empty()) return report;
-    if (!same_file) {
-        QDir().mkpath(QFileInfo(path_).absolutePath());
-        store_.reset();
-        auto opened = StashStore::open(path_);
-        if (!opened) return {written_, nullptr, opened.error().message, {}};
-        store_ = std::move(*opened);
-        // Of steps that were undone and that nobody will redo any more. Where that fails, they only take
-        // room.
-        (void)store_->forget_files(
-            QDate::currentDate().addDays(-days_to_redo).toString(Qt::ISODate).toStdString());
+Result<void> LivingStash::be_open() {
+    if (store_ && stash_stamp(path_).file == opened_) return {};
+    QDir().mkpath(QFileInfo(path_).absolutePath());
+    store_.reset();
+    auto opened = StashStore::open(path_);
+    if (!opened) return tl::make_unexpected(opened.error());
+    store_ = std::move(*opened);
+    opened_ = stash_stamp(path_).file;
+    stamp_ = {};
+    // Of steps that were undone and that nobody will redo any more. Where that fails, they only take room.
+    (void)store_->forget_files(
+        QDate::currentDate().addDays(-days_to_redo).toString(Qt::ISODate).toStdString());
+    return {};
+}
+
+LivingStash::Report LivingStash::write(const std::vector<Change>& changes, const RecordFiles& held) {
+    Report report{written_, nullptr, {}, {}, takings_};
+    if (auto open = be_open(); !open) {
+        report.trouble = open.error().message;
+        return report;
     }
     for (const Change& c : changes) {
         if (c.number <= written_) continue;
         const auto done = store_->change(
             [&](const Stash& there) -> Result<Stash> {
                 for (std::string& name : cannot_be_carried(*c.before, *c.after, there))
-                    report.gone.push_back(std::move(name));
+                    gone_.push_back(std::move(name));
                 return carried_over(*c.before, *c.after, there);
             },
             named_by(*c.after, held));
@@ -87,13 +98,22 @@ LivingStash::Report LivingStash::attempt(const std::vector<Change>& changes, con
         }
         report.written = written_ = c.number;
     }
+    return report;
+}
+
+LivingStash::Report LivingStash::attempt(const std::vector<Change>& changes, const RecordFiles& held) {
+    Report report = write(changes, held);
+    report.gone = std::exchange(gone_, {});
     // Before reading: a change that comes between is seen at the next look.
-    stamp_ = stash_stamp(path_);
+    const StashStamp stamp = stash_stamp(path_);
+    if (!store_ || (stamp == stamp_ && changes.empty())) return report;
     auto papers = store_->read();
-    if (papers)
+    if (papers) {
         report.now = std::make_shared<const Stash>(std::move(*papers));
-    else
+        stamp_ = stamp;
+    } else {
         report.trouble = papers.error().message;
+    }
     return report;
 }
 
@@ -106,7 +126,7 @@ void LivingStash::ask(QObject* asker, std::function<std::function<void()>(const 
     QPointer<QObject> who(asker);
     QMetaObject::invokeMethod(&hands_, [this, who, job = std::move(job)] {
         // Whoever asks before the first look finds it open all the same.
-        if (!store_) attempt({}, {});
+        (void)be_open();
         std::function<void()> then = store_ ? job(*store_) : std::function<void()>();
         QMetaObject::invokeMethod(this, [this, who, then = std::move(then)] {
             --questions_;
@@ -118,8 +138,7 @@ void LivingStash::ask(QObject* asker, std::function<std::function<void()>(const 
 void LivingStash::look() {
     if (busy_) return;
     busy_ = true;
-    std::vector<Change> changes(changes_.begin(), changes_.end());
-    QMetaObject::invokeMethod(&hands_, [this, changes = std::move(changes), held = held_] {
+    QMetaObject::invokeMethod(&hands_, [this, changes = still_to_write(), held = held_] {
         const Report report = attempt(changes, held);
         QMetaObject::invokeMethod(this, [this, report] { take(report); });
     });
@@ -135,10 +154,11 @@ void LivingStash::take(const Report& report) {
         emit failed("Somebody else has used " + QString::fromStdString(in_a_row(report.gone)) +
                     " meanwhile; its sheets stay as they are.");
     const bool first = !std::exchange(read_once_, true);
-    if (report.now && changes_.empty()) {
+    const bool newest = changes_.empty() && report.takings == takings_;
+    if (report.now && newest) {
         document_.use_stash(report.now);
         emit changed();
-    } else if (!changes_.empty() && trouble_.empty()) {
+    } else if (!newest && trouble_.empty()) {
         look();
     } else if (first && trouble_.empty()) {
         document_.use_stash(std::make_shared<const Stash>());
@@ -146,16 +166,29 @@ void LivingStash::take(const Report& report) {
 }
 
 bool LivingStash::flush() {
-    const std::vector<Change> changes(changes_.begin(), changes_.end());
     bool good = true;
+    QMetaObject::invokeMethod(
+        &hands_, [&] { good = write(still_to_write(), held_).trouble.empty(); },
+        Qt::BlockingQueuedConnection);
+    return good;
+}
+
+Result<void> LivingStash::take_for_page(const std::shared_ptr<const Stash>& before,
+                                        const std::shared_ptr<const Stash>& after) {
+    Result<void> taken;
     QMetaObject::invokeMethod(
         &hands_,
         [&] {
-            const Report report = attempt(changes, held_);
-            good = report.trouble.empty();
+            if (const Report first = write(still_to_write(), held_); !first.trouble.empty())
+                taken = fail(ErrorKind::Unwritable, first.trouble);
+            else
+                taken = store_->change([&](const Stash& now) { return taken_over(*before, *after, now); },
+                                       named_by(*after, held_));
+            ++takings_;
         },
         Qt::BlockingQueuedConnection);
-    return good;
+    look();
+    return taken;
 }
 
 void LivingStash::back_up(const QString& to, const QString& numbers_file) {

@@ -51,10 +51,19 @@ private:
         std::shared_ptr<const Stash> now;
         std::string trouble;
         std::vector<std::string> gone; ///< papers whose sheets others had used
+        quint64 takings = 0;           ///< for the page, before it was read
     };
-    /// On the other thread.
+    // On the other thread:
+    /// Opens the file where it is not open yet, or is another one by now.
+    Result<void> be_open();
+    Report write(const std::vector<Change>& changes, const RecordFiles& held);
+    /// Writes, and reads where anything is different from what was read last.
     Report attempt(const std::vector<Change>& changes, const RecordFiles& held);
     void look();
+    std::vector<Change> still_to_write() const { return {changes_.begin(), changes_.end()}; }
+    /// All of it or nothing, before this returns.
+    Result<void> take_for_page(const std::shared_ptr<const Stash>& before,
+                               const std::shared_ptr<const Stash>& after);
     void take(const Report& report);
     void take_backup(const Backup& backup);
 
@@ -72,8 +81,11 @@ private:
     int questions_ = 0;
     // The other thread's own:
     std::optional<StashStore> store_;
-    StashStamp stamp_;
-    quint64 written_ = 0; ///< all changes up to this number, each once
+    std::vector<std::string> gone_; ///< not reported yet
+    quint64 takings_ = 0;           ///< the window waits while this changes
+    quint64 opened_ = 0;            ///< StashStamp::file
+    StashStamp stamp_;              ///< of what was read last
+    quint64 written_ = 0;           ///< all changes up to this number, each once
 };
 
 } // namespace zesty

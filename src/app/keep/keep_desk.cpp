@@ -160,8 +160,7 @@ void KeepDesk::take(FinishedPage made, const Project& of, const QString& intenti
         return;
     }
     bench_.living.hold(made.files);
-    bench_.document.edit(intention, std::move(made.project));
-    if (made.without.empty()) return;
+    if (!bench_.document.edit(intention, std::move(made.project)) || made.without.empty()) return;
     QStringList said;
     for (const std::string& one : made.without) said << words(one);
     bench_.say(said.join(" "), true);

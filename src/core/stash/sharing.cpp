@@ -1,5 +1,6 @@
 #include "core/stash/sharing.h"
 
+#include "core/stash/same_thing.h"
 #include "core/stash/sheet_changes.h"
 
 #include <algorithm>
@@ -147,16 +148,6 @@ void carry_change(const Paper& before, Paper after, const Pictures& pictures, St
     if (after.back && (!old.back || after.back->picture != old.back->picture))
         after.back->picture = take_picture(now, after.back->picture, pictures);
     carry_paper(old, after, now.papers[at]);
-}
-
-/// What is the same by uid or, where one has none, by id; -1 where it is not there.
-template <class Thing> int find_thing(const std::vector<Thing>& things, const Thing& like) {
-    for (std::size_t i = 0; i < things.size(); ++i) {
-        const Thing& t = things[i];
-        if (t.uid.empty() || like.uid.empty() ? t.uid == like.uid && t.id == like.id : t.uid == like.uid)
-            return static_cast<int>(i);
-    }
-    return -1;
 }
 
 void take_pictures(Stash& stash, Embellishment& thing, const Pictures& from) {

@@ -2,6 +2,7 @@
 
 #include "core/stash/sharing.h"
 #include "core/stash/stock.h"
+#include "core/stash/taking.h"
 
 #include <algorithm>
 #include <gtest/gtest.h>
@@ -350,6 +351,49 @@ TEST(Sharing, EmbellishmentsAndLettersAreSharedLikePapers) {
     ASSERT_EQ(elsewhere.letters.size(), 1u);
     EXPECT_FALSE(elsewhere.letters[0].in_stash);
     EXPECT_EQ(joined(kept, living, {"cork"}).letters.size(), 1u) << "known again by its uid";
+}
+
+TEST(Taking, IsDoneWholeOrNotAtAll) {
+    Stash before = stash_of({paper("barley", "b")});
+    Embellishment buttons;
+    buttons.id = buttons.name = "buttons";
+    buttons.uid = "e";
+    buttons.count = 5;
+    before.embellishments.push_back(buttons);
+    LetterSet letters;
+    letters.id = letters.name = "letters";
+    letters.uid = "l";
+    letters.letters["k"] = {10, 3};
+    before.letters.push_back(letters);
+    Stash after = before;
+    change_count(after.papers[0], sheet(304.8, 1), -1);
+    change_count(after.papers[0], sheet(100, 1), 1);
+    after.embellishments[0].count = 2;
+    after.letters[0].letters["k"].count = 1;
+    EXPECT_EQ(*taken_over(before, after, before), after);
+
+    // What others have used leaves too little of each by itself.
+    const auto refused = [&](auto&& use, const Stash& from, const Stash& to, const char* name) {
+        Stash now = from;
+        use(now);
+        const auto taken = taken_over(from, to, now);
+        ASSERT_FALSE(taken) << name;
+        EXPECT_EQ(taken.error().kind, ErrorKind::ChangedOutside);
+        EXPECT_NE(taken.error().message.find(name), std::string::npos) << taken.error().message;
+    };
+    refused([](Stash& s) { s.papers[0].sheets[0].count = 0; }, before, after, "barley");
+    refused([](Stash& s) { change_count(s.papers[0], sheet(100, 1), -1); }, after, before, "barley");
+    refused([](Stash& s) { s.embellishments[0].count = 2; }, before, after, "buttons");
+    refused([](Stash& s) { s.letters[0].letters["k"].count = 1; }, before, after, "letters");
+
+    // Others' doing beside it stays.
+    Stash now = before;
+    now.papers[0].sheets[0].count = 1;
+    now.embellishments[0].count = 9;
+    const Stash taken = *taken_over(before, after, now);
+    EXPECT_EQ(taken.papers[0].sheets[0].count, 0);
+    EXPECT_EQ(taken.embellishments[0].count, 6);
+    EXPECT_EQ(*taken_over(after, before, taken), now);
 }
 
 } // namespace zesty

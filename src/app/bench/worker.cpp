@@ -93,6 +93,18 @@ void Worker::think(QObject* asker, std::function<std::function<void()>(Planner&)
     });
 }
 
+void Worker::think_of_page(QObject* asker,
+                           std::function<std::function<void()>(Planner&, const StopToken&)> job,
+                           std::function<void()> missed) {
+    think(asker,
+          [this, of = newest_plan_.load(), job = std::move(job),
+           missed = std::move(missed)](Planner& planner) -> std::function<void()> {
+              const StopToken edited = [this, of] { return newest_plan_ != of; };
+              std::function<void()> answer = edited() ? missed : job(planner, edited);
+              return edited() ? missed : answer;
+          });
+}
+
 void Worker::report(std::function<void()> on_window_thread) {
     QMetaObject::invokeMethod(this, std::move(on_window_thread), Qt::QueuedConnection);
 }

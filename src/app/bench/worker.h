@@ -63,6 +63,10 @@ public:
     /// The planner is for such questions alone: it remembers drawings, and leaves the caches of plans as they
     /// are.
     void think(QObject* asker, std::function<std::function<void()>(Planner&)> job);
+    /// A question about the page as it is: it is told to stop when the next plan is asked for, and then
+    /// `missed` runs on the window's thread in place of the answer.
+    void think_of_page(QObject* asker, std::function<std::function<void()>(Planner&, const StopToken&)> job,
+                       std::function<void()> missed);
     bool idle() const { return jobs_ == 0; }
 
 signals:

@@ -191,9 +191,11 @@ void BuildDesk::want_jobs() {
     jobs_wanted_ = true;
     if (!plan_) return;
     const quint64 number = ++jobs_asked_;
-    bench_.worker.think(
-        this, [this, number, project = project_, plan = plan_](Planner&) -> std::function<void()> {
-            CuttingJobs jobs = all_cutting_jobs(project, *plan, mats_of(project, *plan));
+    bench_.worker.think_of_page(
+        this,
+        [this, number, project = project_, plan = plan_](Planner&,
+                                                         const StopToken& stop) -> std::function<void()> {
+            CuttingJobs jobs = all_cutting_jobs(project, *plan, mats_of(project, *plan, stop));
             return [this, number, jobs = std::move(jobs)]() mutable {
                 if (number != jobs_asked_) return;
                 jobs_answered_ = number;
@@ -201,6 +203,9 @@ void BuildDesk::want_jobs() {
                 job_ = std::clamp(job_, 0, std::max(0, static_cast<int>(jobs_->jobs.size()) - 1));
                 emit jobs_changed();
             };
+        },
+        [this, number] {
+            if (number == jobs_asked_) want_jobs();
         });
 }
 

@@ -27,21 +27,23 @@ void ListsPart::ask_one_more() {
     if (!desk_.known()) return;
     one_more_->setEnabled(false);
     says_->setText("Trying one more sheet of each\u2026");
-    worker_.think(this,
-                  [this, project = desk_.project(),
-                   plan = desk_.shared_plan()](Planner& planner) -> std::function<void()> {
-                      QString html;
-                      for (const OneMoreSheet& one : one_more_sheet(project, *plan, planner))
-                          html += QString("<p>%1, %2: %3 short now, %4 with it.</p>")
-                                      .arg(words(one.paper).toHtmlEscaped(),
-                                           words(format_size(one.width, one.height, project.units)),
-                                           counted(one.short_now, "patch", "patches"))
-                                      .arg(one.short_then);
-                      return [this, html] {
-                          refresh();
-                          emit one_more_known(html.isEmpty() ? "<p>Nothing is short of paper.</p>" : html);
-                      };
-                  });
+    worker_.think_of_page(
+        this,
+        [this, project = desk_.project(),
+         plan = desk_.shared_plan()](Planner& planner, const StopToken& stop) -> std::function<void()> {
+            QString html;
+            for (const OneMoreSheet& one : one_more_sheet(project, *plan, planner, stop))
+                html += QString("<p>%1, %2: %3 short now, %4 with it.</p>")
+                            .arg(words(one.paper).toHtmlEscaped(),
+                                 words(format_size(one.width, one.height, project.units)),
+                                 counted(one.short_now, "patch", "patches"))
+                            .arg(one.short_then);
+            return [this, html] {
+                refresh();
+                emit one_more_known(html.isEmpty() ? "<p>Nothing is short of paper.</p>" : html);
+            };
+        },
+        [this] { refresh(); });
 }
 
 void ListsPart::refresh() {

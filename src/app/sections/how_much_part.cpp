@@ -49,15 +49,22 @@ void HowMuchPart::ask() {
     asked_for_ = now;
     answers_.clear();
     const quint64 number = ++number_;
-    worker_.think(this, [this, now, number](Planner& planner) {
-        const auto plan = planner.shapes(now);
-        auto answers = plan
-                           ? how_much_to_back(now, *plan, [&](const Project& p) { return planner.shapes(p); })
-                           : Result<std::vector<BackedSo>>(tl::make_unexpected(plan.error()));
-        return [this, number, now, all = answers ? std::move(*answers) : std::vector<BackedSo>{}] {
-            if (number == number_) show_answers(now, all);
-        };
-    });
+    worker_.think_of_page(
+        this,
+        [this, now, number](Planner& planner, const StopToken& stop) {
+            const auto shapes = [&](const Project& p) {
+                return stopped(stop) ? Result<Plan>(fail(ErrorKind::Stopped, "stopped")) : planner.shapes(p);
+            };
+            const auto plan = shapes(now);
+            auto answers = plan ? how_much_to_back(now, *plan, shapes)
+                                : Result<std::vector<BackedSo>>(tl::make_unexpected(plan.error()));
+            return [this, number, now, all = answers ? std::move(*answers) : std::vector<BackedSo>{}] {
+                if (number == number_) show_answers(now, all);
+            };
+        },
+        [this, number] {
+            if (number == number_) asked_ = false;
+        });
 }
 
 void HowMuchPart::show_answers(const Project& of, const std::vector<BackedSo>& answers) {

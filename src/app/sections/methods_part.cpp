@@ -204,12 +204,17 @@ void MethodsPart::ask_for_table() {
     for (const Row& r : rows_)
         for (QLabel* l : {r.paper, r.minutes, r.lips}) l->setText("...");
     if (now.set_out.cuts.empty()) return;
-    worker_.think(this, [this, now, number](Planner& planner) {
-        auto table = planner.compare_methods(now);
-        return [this, number, table = table ? std::move(*table) : std::vector<MethodFigures>{}] {
-            if (number == asked_) show_table(table);
-        };
-    });
+    worker_.think_of_page(
+        this,
+        [this, now, number](Planner& planner, const StopToken& stop) {
+            auto table = planner.compare_methods(now, stop);
+            return [this, number, table = table ? std::move(*table) : std::vector<MethodFigures>{}] {
+                if (number == asked_) show_table(table);
+            };
+        },
+        [this, number] {
+            if (number == asked_) table_shown_ = false;
+        });
 }
 
 void MethodsPart::show_table(const std::vector<MethodFigures>& table) {

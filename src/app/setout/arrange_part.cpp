@@ -97,9 +97,10 @@ void ArrangePart::ask() {
 }
 
 void ArrangePart::ask_of(std::shared_ptr<const Plan> plan) {
-    worker_.think(this, [this, p = *plan->of, plan, move = cuts_move_->isChecked(),
-                         textures = state_.textures(), number = ++asked_](Planner& planner) {
-        const auto found = arranged_pages(p, *plan, move);
+    const quint64 number = ++asked_;
+    const auto job = [this, p = *plan->of, plan, move = cuts_move_->isChecked(), textures = state_.textures(),
+                      number](Planner& planner, const StopToken& stop) {
+        const auto found = arranged_pages(p, *plan, move, stop);
         std::vector<QImage> pictures;
         if (found) {
             pictures.push_back(picture_of(p, *plan, *textures, {}));
@@ -118,6 +119,9 @@ void ArrangePart::ask_of(std::shared_ptr<const Plan> plan) {
             pages_ = {p};
             show(*found, pictures);
         });
+    };
+    worker_.think_of_page(this, job, [this, number] {
+        if (number == asked_) says_->setText("The page has changed meanwhile. Ask again.");
     });
 }
 

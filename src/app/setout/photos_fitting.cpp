@@ -125,8 +125,8 @@ void PhotosPart::put_into_openings_by(std::shared_ptr<const Plan> plan) {
     for (std::size_t i = 0; i < p.set_out.photos.size(); ++i) photos.push_back(static_cast<int>(i));
     const std::vector<int> openings(state_.selected().begin(), state_.selected().end());
     const IntoOpenings how{static_cast<double>(tilt_->value()), punched_->isChecked()};
-    worker_.think(this, [this, plan, photos, openings, how](Planner&) {
-        const auto found = photos_into_openings(*plan->of, *plan, photos, openings, how);
+    const auto job = [this, plan, photos, openings, how](Planner&, const StopToken& stop) {
+        const auto found = photos_into_openings(*plan->of, *plan, photos, openings, how, stop);
         return std::function<void()>([this, plan, found] {
             if (!(*plan->of == document_.project())) return put_into_openings(); // it has changed meanwhile
             if (!found) {
@@ -138,7 +138,8 @@ void PhotosPart::put_into_openings_by(std::shared_ptr<const Plan> plan) {
             document_.change("Put the photos into openings",
                              [&](Project& next) { zesty::put_into_openings(next, *plan, *found); });
         });
-    });
+    };
+    worker_.think_of_page(this, job, [this] { put_into_openings(); });
 }
 
 void PhotosPart::cover_opening() {

@@ -77,14 +77,20 @@ void RoomsPart::ask() {
     says_->setText("Trying it out.");
     answered_for_ = document_.project();
     state_.when_planned(this, [this](std::shared_ptr<const Plan> plan) {
-        worker_.think(this, [this, plan, number = ++asked_](Planner&) {
-            const auto answer = all_fit(*plan->of, *plan);
-            return std::function<void()>([this, number, answer] {
-                if (number != asked_) return;
-                const std::string said = answer ? answer->in_words : sentence(answer.error().message);
-                says_->setText(words(said));
+        const quint64 number = ++asked_;
+        worker_.think_of_page(
+            this,
+            [this, plan, number](Planner&, const StopToken& stop) {
+                const auto answer = all_fit(*plan->of, *plan, stop);
+                return std::function<void()>([this, number, answer] {
+                    if (number != asked_) return;
+                    const std::string said = answer ? answer->in_words : sentence(answer.error().message);
+                    says_->setText(words(said));
+                });
+            },
+            [this, number] {
+                if (number == asked_) says_->setText("The page has changed meanwhile. Ask again.");
             });
-        });
     });
 }
 

@@ -219,14 +219,19 @@ void SizesPart::ask_for_ladder() {
     ladder_sections_ = p.sections;
     ladder_units_ = p.units;
     const quint64 number = ++asked_;
-    worker_.think(this, [this, p, cut, number](Planner& planner) {
-        const double most = std::max(p.set_out.page.width, p.set_out.page.full_height());
-        auto made = planner.ladder(p, cut, most * smallest_share, most, rungs);
-        return [this, number, bars = p.set_out.bars, units = p.units,
-                made = made ? std::move(*made) : std::vector<Rung>{}] {
-            if (number == asked_) chart_->show_rungs(made, bars, units);
-        };
-    });
+    worker_.think_of_page(
+        this,
+        [this, p, cut, number](Planner& planner, const StopToken& stop) {
+            const double most = std::max(p.set_out.page.width, p.set_out.page.full_height());
+            auto made = planner.ladder(p, cut, most * smallest_share, most, rungs, stop);
+            return [this, number, bars = p.set_out.bars, units = p.units,
+                    made = made ? std::move(*made) : std::vector<Rung>{}] {
+                if (number == asked_) chart_->show_rungs(made, bars, units);
+            };
+        },
+        [this, number] {
+            if (number == asked_) ladder_cut_ = -1;
+        });
 }
 
 void SizesPart::refresh() {

@@ -27,10 +27,10 @@ int evenings() {
 TEST(Evening, IsPlayedWithoutAStepThatCannotBeDoneAndASheetIsCutOnce) {
     std::size_t steps = 0, violations = 0;
     int planned = 0;
-    for (int seed = 1; seed <= evenings(); ++seed) {
+    for (int seed = 1; planned < evenings() && seed <= 2 * evenings(); ++seed) {
         const Project page = testing::full_page(static_cast<unsigned>(seed));
         const auto plan = Planner(testing::laid_before()).plan(page);
-        if (!plan) continue; // a base that cannot be divided that way says so
+        if (!plan) continue; // a base that cannot be divided that way says so, and another page is played
         ++planned;
         const std::size_t all = build_steps(page, *plan).size();
         steps += all;
@@ -46,7 +46,7 @@ TEST(Evening, IsPlayedWithoutAStepThatCannotBeDoneAndASheetIsCutOnce) {
     }
     std::cout << "[ evenings ] " << planned << " pages, " << steps << " steps, " << violations
               << " violations\n";
-    EXPECT_GT(planned, evenings() * 9 / 10);
+    EXPECT_EQ(planned, evenings());
 }
 
 } // namespace zesty

@@ -53,8 +53,7 @@ TEST(Worker, AQuestionNobodyDisturbsIsAnswered) {
     QObject asker;
     bool answered = false;
     worker.think_of_page(
-        &asker,
-        [&](Planner&, const StopToken&) { return std::function<void()>([&] { answered = true; }); },
+        &asker, [&](Planner&, const StopToken&) { return std::function<void()>([&] { answered = true; }); },
         [] { FAIL() << "nothing was edited"; });
     EXPECT_TRUE(QTest::qWaitFor([&] { return answered; }, patience_ms));
 }

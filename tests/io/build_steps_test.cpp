@@ -113,6 +113,19 @@ TEST(BuildSteps, GutFirstAndPrimeBeforeColour) {
     EXPECT_LT(timetable(times_of(steps), 2).finish, t.finish);
 }
 
+TEST(BuildSteps, ALabelSaysWhichTitleItIsOf) {
+    const auto steps = steps_of("kite-hill.zesty", [](Project& p) {
+        p.dress.titles.clear();
+        for (const char* text : {"HILL", "KITES"}) {
+            p.dress.titles.emplace_back();
+            p.dress.titles.back().text = text;
+            p.dress.titles.back().label = true;
+        }
+    });
+    EXPECT_LT(step(steps, "Cut the label of the title \"HILL\""), steps.size());
+    EXPECT_LT(step(steps, "Cut the label of the title \"KITES\""), steps.size());
+}
+
 TEST(BuildSteps, OfAnEmptyPageAreNone) {
     const Project empty;
     EXPECT_TRUE(build_steps(empty, *Planner(testing::laid_before()).plan(empty)).empty());

@@ -2,6 +2,7 @@
 
 #include "core/dress/embellishments.h"
 #include "core/dress/foam.h"
+#include "core/dress/title.h"
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/sentences.h"
@@ -168,12 +169,13 @@ private:
         for (std::size_t i = 0; i < titles.size() && i < now_.decided.titles.size(); ++i) {
             HeldThing held{
                 Lying::Title, static_cast<int>(i), "the title", now_.decided.titles[i].held, false, {}};
-            if (!titles[i].label.outer.empty()) held.leaves.push_back({{titles[i].label}, paper_thick});
+            if (now_.decided.titles[i].label && !titles[i].label.outer.empty())
+                held.leaves.push_back({{titles[i].label}, paper_thick});
             Leaf letters{{}, letter_thick};
             for (const TitleLetter& l : titles[i].letters)
-                if (!l.missing) letters.outline.push_back(l.box);
-            held.leaves.push_back(std::move(letters));
-            things_.push_back(std::move(held));
+                if (!l.missing && !is_written(l, now_.stash)) letters.outline.push_back(l.box);
+            if (!letters.outline.empty()) held.leaves.push_back(std::move(letters));
+            if (!held.leaves.empty()) things_.push_back(std::move(held));
         }
     }
 

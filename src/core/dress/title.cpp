@@ -241,6 +241,11 @@ void measure_label(const PageTitle& title, TitleFacts& facts) {
 
 } // namespace
 
+bool is_written(const TitleLetter& letter, const Stash& stash) {
+    const LetterSet* set = stash.letter_set(letter.set);
+    return !set || set->kind == LetterKind::Stamps;
+}
+
 std::vector<TitleFacts> title_facts(const DressNow& now, const std::vector<LyingThing>& pile) {
     std::vector<TitleFacts> out;
     Used used;

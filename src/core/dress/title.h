@@ -15,6 +15,9 @@ TitleFacts title_as_set(const DressNow& now, std::size_t title, const std::strin
 TitleFacts title_as_read(const DressNow& now, const std::vector<LyingThing>& pile, std::size_t title,
                          const std::string& set = {});
 
+/// Drawn or stamped: ink on what lies below, nothing that can be raised.
+bool is_written(const TitleLetter& letter, const Stash& stash);
+
 /// A title is hard to read from so many lines below one letter on, or with less difference to what lies
 /// under it, in L*.
 inline constexpr int too_many_lines = 2;

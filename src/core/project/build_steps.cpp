@@ -56,6 +56,10 @@ std::string StepsInMaking::free_key(const std::string& key) const {
     return out;
 }
 
+std::string name_of_title(const PageTitle& title) {
+    return "the title \"" + title.text + "\"";
+}
+
 std::vector<StepDeed> fixed(const std::string& thing, const std::vector<std::string>& on) {
     std::vector<StepDeed> out{{Deed::Fixes, thing}};
     for (const std::string& below : on) out.push_back({Deed::LaysOn, below});

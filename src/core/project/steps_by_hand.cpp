@@ -192,7 +192,7 @@ void cut_labels(StepsInMaking& s) {
         if (!s.project.dress.titles[t].label || facts.label.outer.empty() || facts.letters.empty()) continue;
         s.add({.key = s.free_key("label:" + s.project.dress.titles[t].text),
                .kind = StepKind::HandCut,
-               .what = "Cut the label of the title",
+               .what = "Cut the label of " + name_of_title(s.project.dress.titles[t]),
                .time = {s.minutes().trimming, 0, {}},
                .deeds = {{Deed::Makes, s.things.label(t)}},
                .caution = knife_caution,

@@ -244,7 +244,12 @@ void cut_letters(StepsInMaking& s) {
             step.parts.push_back({StepPart::Kind::Title, static_cast<int>(t)});
         }
         if (letters == 0) continue;
-        step.what = "Cut " + count_of(letters, "letter", "letters") + " of the title " + how;
+        step.what = "Cut " + count_of(letters, "letter", "letters") + " of " +
+                    (step.parts.size() > 1
+                         ? std::string("the titles")
+                         : name_of_title(
+                               s.project.dress.titles[static_cast<std::size_t>(step.parts.front().index)])) +
+                    " " + how;
         if (kind == LetterKind::Cut) {
             step.time = {s.minutes().loading, s.machine_minutes(length, letters), {}, true, true};
             step.caution = machine_caution;

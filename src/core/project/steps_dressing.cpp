@@ -28,7 +28,7 @@ void put_titles(StepsInMaking& s) {
                                          [](const TitleLetter& l) { return !l.missing; });
         if (there == 0) continue;
         const StepPart part{StepPart::Kind::Title, static_cast<int>(i)};
-        const std::string name = "the title \"" + s.project.dress.titles[i].text + "\"";
+        const std::string name = name_of_title(s.project.dress.titles[i]);
         const bool label = s.project.dress.titles[i].label && !t.label.outer.empty();
         const std::string lowest = label ? s.things.label(i) : s.things.letters(i);
         (void)add_foam(s, Lying::Title, static_cast<int>(i), name, lowest, part);

@@ -7,8 +7,8 @@
 
 namespace zesty {
 
-/// carried_over(before, after, now), where everything that goes is there. An error of kind ChangedOutside names
-/// what is not; a paper that is not known there at all comes back with the change.
+/// carried_over(before, after, now), where everything that goes is there. An error of kind ChangedOutside
+/// names what is not; a paper that is not known there at all comes back with the change.
 Result<Stash> taken_over(const Stash& before, const Stash& after, const Stash& now);
 
 } // namespace zesty

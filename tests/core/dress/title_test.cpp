@@ -278,4 +278,22 @@ TEST(Title, WordsInAnotherOrderAreOfferedWhereThatReadsBetter) {
     EXPECT_LT(shapes_of(p).dress.titles[0].most_lines, 2);
 }
 
+TEST(Title, OfInkIsNotRaisedButItsLabelIs) {
+    Project p = page_with_title("WINDY HILL");
+    const auto is_raised = [&](const std::string& set, bool label) {
+        p.dress.titles[0].sets = {set};
+        p.dress.titles[0].label = label;
+        p.dress.titles[0].held.how = Mount::Normal;
+        const auto raised = shapes_of(p).dress.heights.raised;
+        return std::any_of(raised.begin(), raised.end(),
+                           [](const RaisedThing& r) { return r.what == Lying::Title; });
+    };
+    EXPECT_TRUE(is_raised("cork", false));
+    EXPECT_TRUE(is_raised("cut", false));
+    EXPECT_FALSE(is_raised("stamp", false));
+    EXPECT_FALSE(is_raised("nobody's", false)) << "drawn by hand";
+    EXPECT_TRUE(is_raised("stamp", true));
+    EXPECT_TRUE(is_raised("nobody's", true));
+}
+
 } // namespace zesty

@@ -5,6 +5,7 @@
 #include "core/project/build_lists.h"
 #include "core/project/build_steps.h"
 #include "core/project/cutting_jobs.h"
+#include "core/project/edits.h"
 #include "core/project/learned_pace.h"
 #include "core/project/planner.h"
 #include "io/guide/letters_job.h"
@@ -94,6 +95,15 @@ TEST(BuildSteps, APhotoIsTuckedBeforeItsCutAndALayerLiesUnderIt) {
     EXPECT_TRUE(waits_for(steps, step(steps, "Set Nell on its foam"), street)) << "what lies on it";
     EXPECT_EQ(steps[street].deeds.back(), (StepDeed{Deed::LaysOn, "base:1"}));
     EXPECT_LT(step(steps, "Put foam behind cut 2"), steps.size());
+}
+
+TEST(BuildSteps, NothingIsSaidOfACutThatDoesNotLieOverThePhoto) {
+    const auto steps = steps_of("tram-terrace.zesty", [](Project& p) {
+        while (!p.set_out.cuts.empty()) remove_cut(p, p.set_out.cuts.front().id);
+        for (Photo& photo : p.set_out.photos) photo.on_top = false;
+    });
+    EXPECT_LT(step(steps, "Glue The street"), steps.size());
+    for (const BuildStep& s : steps) EXPECT_EQ(s.what.find("the cut will lie"), std::string::npos) << s.what;
 }
 
 TEST(BuildSteps, GutFirstAndPrimeBeforeColour) {

@@ -1,5 +1,6 @@
 #include "core/project/finished.h"
 
+#include "core/project/page_things.h"
 #include "core/sentences.h"
 
 #include <algorithm>
@@ -26,6 +27,12 @@ void add_letters_and_things(const Plan& plan, std::vector<std::string>& out) {
     for (const ShortThing& s : plan.dress.short_embellishments) things += s.used - s.there;
     if (things > 0)
         out.push_back(count_of(static_cast<std::size_t>(things), "embellishment", "embellishments"));
+}
+
+std::string openings_in_a_row(const std::vector<int>& openings) {
+    std::vector<std::string> numbers;
+    for (const int o : openings) numbers.push_back(std::to_string(o + 1));
+    return (numbers.size() == 1 ? "opening " : "openings ") + in_a_row(numbers);
 }
 
 } // namespace
@@ -60,21 +67,23 @@ std::vector<std::string> missing_of(const Project& project, const Plan& plan) {
 
 std::vector<std::string> still_to_choose(const Project& project, const Plan& plan) {
     std::vector<std::string> out;
-    std::vector<std::string> openings;
-    for (const Patch& p : plan.sections.patches)
-        if (plan.papers.of_section[static_cast<std::size_t>(p.section)] < 0)
-            openings.push_back(std::to_string(p.opening + 1));
-    if (!openings.empty())
-        out.push_back("paper for " + std::string(openings.size() == 1 ? "opening " : "openings ") +
-                      in_a_row(openings));
-    openings.clear();
+    const PageThings things(project, plan);
+    std::vector<int> bare, too_large, waiting;
+    for (const Patch& p : plan.sections.patches) {
+        if (plan.papers.of_section[static_cast<std::size_t>(p.section)] < 0) bare.push_back(p.opening);
+        if (things.is_there(p) && things.place_of(p) == PatchPlace::Inside && things.round(p.opening).empty())
+            waiting.push_back(p.opening);
+    }
     for (const ShortPatch& s : plan.sheets.short_patches)
         if (plan.papers.of_section[static_cast<std::size_t>(s.section)] >= 0)
-            openings.push_back(
-                std::to_string(plan.sections.patches[static_cast<std::size_t>(s.patch)].opening + 1));
-    if (!openings.empty())
-        out.push_back("another paper for " + std::string(openings.size() == 1 ? "opening " : "openings ") +
-                      in_a_row(openings) + ", which " + (openings.size() == 1 ? "does" : "do") + " not fit");
+            too_large.push_back(plan.sections.patches[static_cast<std::size_t>(s.patch)].opening);
+    if (!bare.empty()) out.push_back("paper for " + openings_in_a_row(bare));
+    if (!too_large.empty())
+        out.push_back("another paper for " + openings_in_a_row(too_large) + ", which " +
+                      (too_large.size() == 1 ? "does" : "do") + " not fit");
+    if (!waiting.empty())
+        out.push_back("paper for what lies round " + openings_in_a_row(waiting) +
+                      ", cut but not set in without it");
     for (const DressPiece& p : plan.dress.pieces)
         if (!p.placed && !p.paper.empty())
             out.push_back("another paper for " + p.what + ", which does not fit");

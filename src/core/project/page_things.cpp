@@ -7,6 +7,7 @@
 #include "core/setout/photos.h"
 
 #include <algorithm>
+#include <set>
 
 namespace zesty {
 
@@ -142,6 +143,16 @@ bool PageThings::is_there(const DressPiece& piece) const {
 bool PageThings::layer_is_there(std::size_t i) const {
     return std::none_of(plan_.dress.pieces.begin(), plan_.dress.pieces.end(),
                         [&](const DressPiece& p) { return p.layer == static_cast<int>(i) && !is_there(p); });
+}
+
+bool PageThings::lies_under_a_cut(const std::string& name) const {
+    std::set<std::string> of_cuts;
+    for (std::size_t c = 0; c < project_.set_out.cuts.size(); ++c) of_cuts.insert(cut(c));
+    for (const Patch& p : plan_.sections.patches)
+        if (place_of(p) == PatchPlace::Piece) of_cuts.insert(name_of_patch(p));
+    return std::any_of(pile_.begin(), pile_.end(), [&](const Lies& l) {
+        return of_cuts.contains(l.name) && std::find(l.on.begin(), l.on.end(), name) != l.on.end();
+    });
 }
 
 std::vector<std::string> PageThings::bases_below(const Region& region) const {

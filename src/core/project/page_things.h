@@ -51,6 +51,8 @@ public:
     std::string round(int opening) const;
     /// Whether it is cut as one thing; otherwise its pieces are patches.
     bool is_lattice(std::size_t c) const { return !project_.set_out.cuts[c].pieces_from_paper; }
+    /// Whether a cut, or a piece of one, lies over something.
+    bool lies_under_a_cut(const std::string& name) const;
     /// The bases that something on the page lies on; the first where it lies on none.
     std::vector<std::string> bases_below(const Region& region) const;
 

@@ -46,11 +46,11 @@ void set_photo(StepsInMaking& s, std::size_t i) {
     const std::string thing = s.things.photo(i);
     const StepPart part{StepPart::Kind::Photo, static_cast<int>(i)};
     const bool foam = add_foam(s, Lying::Photo, static_cast<int>(i), name, thing, part);
-    BuildStep step = set_down(s, s.free_key("photo:" + name),
-                              (foam ? "Set " + name + " on its foam" : "Glue " + name + " on the base") +
-                                  std::string(of.on_top ? "" : ", where the cut will lie over it"),
-                              foam);
-    if (of.on_top && !foam) step.what = "Glue " + name + " down";
+    BuildStep step =
+        set_down(s, s.free_key("photo:" + name),
+                 (foam ? "Set " + name + " on its foam" : "Glue " + name + " down") +
+                     std::string(s.things.lies_under_a_cut(thing) ? ", where the cut will lie over it" : ""),
+                 foam);
     step.deeds = fixed(thing, s.things.below(thing));
     step.parts = {part};
     step.needs = {name, foam ? "foam strips and pads" : "tape or glue"};

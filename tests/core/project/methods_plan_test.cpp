@@ -4,6 +4,7 @@
 #include "core/geometry/measure.h"
 #include "core/project/drawn_line.h"
 #include "core/project/edits.h"
+#include "core/project/finished.h"
 #include "core/project/planner.h"
 #include "support/lattice.h"
 #include "support/pages.h"
@@ -242,6 +243,25 @@ TEST(Spread, CutsAndFramesGoByTheirPages) {
     const Plan less = *planner.plan(p);
     EXPECT_TRUE(std::any_of(less.findings.begin(), less.findings.end(),
                             [](const Finding& f) { return f.code == Code::FramePaper; }));
+}
+
+TEST(StillToChoose, SaysWhatWaitsForThePieceItIsSetInto) {
+    Project p = project_backed(
+        testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(20, 20, 80, 80)}),
+        BackingMethod::Inlay);
+    p.set_out.cuts.front().pieces_from_paper = true;
+    const std::vector<Spot> spots = Planner().shapes(p)->sections.spots;
+    ASSERT_EQ(spots.size(), 2u) << "the opening, and the piece round it";
+    p.match.choices[spots[0]].paper = "p0";
+    const auto said = [&] {
+        const auto plan = Planner(testing::laid_before()).plan(p);
+        EXPECT_TRUE(plan);
+        return still_to_choose(p, *plan);
+    };
+    const std::string waits = "paper for what lies round opening 1, cut but not set in without it";
+    EXPECT_EQ(said(), (std::vector<std::string>{"paper for opening 2", waits}));
+    p.match.choices[spots[1]].paper = "p1";
+    EXPECT_TRUE(said().empty());
 }
 
 } // namespace zesty

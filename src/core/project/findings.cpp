@@ -155,9 +155,13 @@ void explain_alike(const Project& project, Plan& plan, WaysOut& ways) {
             continue;
         }
         if (!a.searched || !b.searched) continue;
-        f.message += " Of the other papers, " + std::to_string(std::min(a.beside, b.beside)) +
-                     " already lie beside them and " +
-                     std::to_string(std::max(a.without_room, b.without_room)) + " have no room left.";
+        std::vector<std::string> why;
+        if (const auto n_beside = static_cast<std::size_t>(std::min(a.beside, b.beside)))
+            why.push_back(count_of(n_beside, "other paper lies beside them already",
+                                   "other papers lie beside them already"));
+        if (const auto full = static_cast<std::size_t>(std::max(a.without_room, b.without_room)))
+            why.push_back(count_of(full, "other paper has no room left", "other papers have no room left"));
+        if (!why.empty()) f.message += " " + in_a_row(why) + ".";
     }
 }
 

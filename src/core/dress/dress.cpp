@@ -11,6 +11,7 @@
 #include "core/dress/title.h"
 #include "core/dress/wet.h"
 #include "core/dress/writing.h"
+#include "core/dress/writing_place.h"
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/setout/photo_mats.h"
@@ -22,42 +23,7 @@ namespace zesty {
 
 namespace {
 
-constexpr double may_enter = 1;     ///< mm
 constexpr double no_dress_area = 1; ///< mm2
-
-Rgb ground_of(const DressNow& now, const Writing& w) {
-    const std::string& paper = w.shape == WritingShape::Back ? std::string() : now.page.page.base_paper;
-    const int at = paper.empty() ? -1 : now.stash.find(paper);
-    return at < 0 ? bare_base : now.stash.papers[static_cast<std::size_t>(at)].colour;
-}
-
-bool lies_on(const Region& writing, const Polygon& thing) {
-    if (!bounds(writing).meets(bounds(thing))) return false;
-    const auto both = intersect(writing, {thing});
-    return both && area(*both) > no_dress_area;
-}
-
-std::vector<std::string> entered_by(const DressNow& now, std::size_t own) {
-    std::vector<std::string> out;
-    const Polygon outline = outline_of(on_page(now.decided.writings[own], now.page));
-    if (outline.outer.empty()) return out;
-    const auto inside = grow({outline}, -may_enter);
-    if (!inside || inside->empty()) return out;
-    for (std::size_t i = 0; i < now.page.photos.size(); ++i)
-        if (lies_on(*inside, matted_outline(now.page.photos[i])))
-            out.push_back(name_of(now.page.photos[i], i));
-    if (now.sections.cut)
-        for (const Piece& p : now.sections.cut->pieces)
-            if (lies_on(*inside, transformed(p.outline, now.whole.to_page))) {
-                out.emplace_back("the cut");
-                break;
-            }
-    for (std::size_t k = 0; k < own; ++k)
-        if (const Polygon other = outline_of(on_page(now.decided.writings[k], now.page));
-            !other.outer.empty() && lies_on(*inside, other))
-            out.push_back("other writing");
-    return out;
-}
 
 /// What is seen of each mat, and of each layer.
 void look_at_paper(const DressNow& now, const std::vector<LyingThing>& pile, DressFacts& out) {
@@ -87,23 +53,31 @@ void look_at_paper(const DressNow& now, const std::vector<LyingThing>& pile, Dre
     });
 }
 
+void look_at_writings(const DressNow& now, const std::vector<LyingThing>& pile, DressFacts& out) {
+    for (std::size_t i = 0; i < now.decided.writings.size(); ++i) {
+        const Writing w = on_page(now.decided.writings[i], now.page);
+        WritingFacts facts = written(w, now.decided.letter_width);
+        const PenLook look = pen_look(now, pile, w);
+        facts.ground = look.ground;
+        facts.contrast = look.contrast;
+        facts.better_pen = look.better;
+        facts.better_contrast = look.better_contrast;
+        facts.entered = entered_by(now, pile, out.titles, i);
+        if (!facts.entered.empty()) facts.way_out = way_to_free_place(now, pile, out.titles, i);
+        out.writings.push_back(std::move(facts));
+        out.placed.push_back(w);
+    }
+}
+
 } // namespace
 
 DressFacts dress_facts(const DressNow& now) {
     DressFacts out;
-    for (std::size_t i = 0; i < now.decided.writings.size(); ++i) {
-        const Writing w = on_page(now.decided.writings[i], now.page);
-        WritingFacts facts = written(w, now.decided.letter_width);
-        facts.ground = ground_of(now, w);
-        facts.contrast = std::abs(to_lab(w.pen).l - to_lab(facts.ground).l);
-        facts.entered = entered_by(now, i);
-        out.writings.push_back(std::move(facts));
-        out.placed.push_back(w);
-    }
     const std::vector<LyingThing> pile = pile_of(now);
     look_at_paper(now, pile, out);
     out.coverage = coverage_of(now, pile);
     out.titles = title_facts(now, pile);
+    look_at_writings(now, pile, out);
     for (const Stitching& s : now.decided.stitchings) out.stitchings.push_back(stitched(s, now, pile));
     out.embellishments = embellishment_facts(now, pile);
     out.short_embellishments = short_embellishments(now);

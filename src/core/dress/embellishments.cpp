@@ -1,5 +1,6 @@
 #include "core/dress/embellishments.h"
 
+#include "core/dress/fixes.h"
 #include "core/dress/grounds.h"
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
@@ -83,7 +84,9 @@ std::vector<Finding> embellishment_findings(const DressNow& now, const DressFact
         out.push_back({.code = Code::EmbellishmentsShort,
                        .title = name(s.id) + ": " + std::to_string(s.used - s.there) + " short",
                        .message = "The page has " + std::to_string(s.used) + ", there " +
-                                  (s.there == 1 ? "is 1." : "are " + std::to_string(s.there) + ".")});
+                                  (s.there == 1 ? "is 1." : "are " + std::to_string(s.there) + "."),
+                       .fixes = {{"Take " + std::to_string(s.used - s.there) + " off the page",
+                                  TakeEmbellishmentsOff{s.id, s.used - s.there}}}});
     for (std::size_t i = 0; i < facts.embellishments.size(); ++i) {
         const EmbellishmentFacts& e = facts.embellishments[i];
         const PlacedEmbellishment& placed = now.decided.embellishments[i];

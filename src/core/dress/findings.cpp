@@ -2,6 +2,7 @@
 #include "core/dress/dress.h"
 #include "core/dress/fixes.h"
 #include "core/dress/stitching.h"
+#include "core/dress/writing_place.h"
 #include "core/geometry/lengths.h"
 #include "core/sentences.h"
 
@@ -10,8 +11,6 @@
 namespace zesty {
 
 namespace {
-
-constexpr double least_contrast = 35; ///< L* below which a pen is hardly read
 
 std::string writing_name(std::size_t i, std::size_t all) {
     return all == 1 ? "the journaling" : "journaling " + std::to_string(i + 1);
@@ -34,6 +33,36 @@ Finding left_over(const WritingFacts& facts, const Writing& w, std::size_t i, co
     return out;
 }
 
+Finding entered(const WritingFacts& facts, const Writing& w, std::size_t i, const std::string& name) {
+    Finding out{.code = Code::WritingEntered,
+                .title = with_capital(in_a_row(facts.entered)) + " and " + name + " lie on each other",
+                .message = "By more than 1 mm; ",
+                .where = w.centre};
+    if (facts.way_out) {
+        out.message += "there is a free place nearby.";
+        out.fixes.push_back({"Move " + name + " there", MoveWriting{static_cast<int>(i), *facts.way_out}});
+    } else {
+        out.message += "no place nearby is free for it: make it smaller, or move what lies there.";
+    }
+    return out;
+}
+
+Finding faint(const WritingFacts& facts, const Writing& w, std::size_t i, const std::string& name) {
+    Finding out{.code = Code::FaintWriting,
+                .title = with_capital(name) + " is hard to read",
+                .message = "Pen and ground differ by " + std::to_string(std::lround(facts.contrast)) +
+                           " of 100 steps of lightness; from " +
+                           std::to_string(std::lround(pen_is_read_from)) + " on a pen is easy to read.",
+                .where = w.centre,
+                .swatch = w.pen};
+    if (facts.better_contrast >= pen_is_read_from)
+        out.fixes.push_back({to_lab(facts.better_pen).l > 50 ? "A white pen" : "A dark pen",
+                             SetPen{static_cast<int>(i), facts.better_pen}});
+    else
+        out.message += " No pen is read on all that lies below it: a calmer place or a plain label helps.";
+    return out;
+}
+
 } // namespace
 
 std::vector<Finding> writing_findings(const DressFacts& facts) {
@@ -43,20 +72,8 @@ std::vector<Finding> writing_findings(const DressFacts& facts) {
         const Writing& w = facts.placed[i];
         const std::string name = writing_name(i, facts.writings.size());
         if (f.left_over > 0) out.push_back(left_over(f, w, i, name));
-        if (!f.entered.empty())
-            out.push_back({.code = Code::WritingEntered,
-                           .title = with_capital(in_a_row(f.entered)) + " and " + name + " lie on each other",
-                           .message = "By more than 1 mm; move one of them.",
-                           .where = w.centre});
-        if (f.contrast < least_contrast)
-            out.push_back({.code = Code::FaintWriting,
-                           .title = with_capital(name) + " is hard to read",
-                           .message = "Pen and ground differ by " + std::to_string(std::lround(f.contrast)) +
-                                      " of 100 steps of lightness; from " +
-                                      std::to_string(std::lround(least_contrast)) +
-                                      " on a pen is easy to read.",
-                           .where = w.centre,
-                           .swatch = w.pen});
+        if (!f.entered.empty()) out.push_back(entered(f, w, i, name));
+        if (f.contrast < pen_is_read_from) out.push_back(faint(f, w, i, name));
     }
     return out;
 }
@@ -70,7 +87,7 @@ std::vector<Finding> coverage_findings(const DressNow& now, const CoverageFacts&
                                 std::to_string(c.opening + 1),
                        .message = percent(c.hidden) +
                                   " of it is hidden, and what is left looks like a mistake; "
-                                  "show more of it or nothing.",
+                                  "show more of it or nothing. \"Cure by small moves\" looks for what helps.",
                        .where = c.at,
                        .openings = {c.opening}});
     }
@@ -81,7 +98,7 @@ std::vector<Finding> dress_findings(const DressNow& now, const DressFacts& facts
     std::vector<Finding> out = writing_findings(facts);
     for (auto& more : {title_findings(now, facts), embellishment_findings(now, facts),
                        mat_findings(now, facts), coverage_findings(now, facts.coverage),
-                       balance_findings(now, facts.balance), stitching_findings(facts),
+                       balance_findings(now, facts.balance), stitching_findings(now, facts),
                        hold_findings(now, facts), wet_findings(now, facts), late_frame_findings(now, facts)})
         out.insert(out.end(), more.begin(), more.end());
     return out;

@@ -5,6 +5,8 @@
 #include "core/dress/lying.h"
 #include "core/setout/decisions.h"
 
+#include <algorithm>
+
 namespace zesty {
 
 struct SetLineHeight {
@@ -15,6 +17,49 @@ struct SetLineHeight {
             decided.writings[static_cast<std::size_t>(writing)].line_height = height;
     }
     bool operator==(const SetLineHeight&) const = default;
+};
+
+struct MoveWriting {
+    int writing = 0;
+    Point by;
+    void operator()(DressDecisions& decided) const {
+        const auto i = static_cast<std::size_t>(writing);
+        if (i < decided.writings.size()) decided.writings[i].centre = decided.writings[i].centre + by;
+    }
+    bool operator==(const MoveWriting&) const = default;
+};
+struct SetPen {
+    int writing = 0;
+    Rgb pen;
+    void operator()(DressDecisions& decided) const {
+        const auto i = static_cast<std::size_t>(writing);
+        if (i < decided.writings.size()) decided.writings[i].pen = pen;
+    }
+    bool operator==(const SetPen&) const = default;
+};
+/// The last that were put on the page, so many.
+struct TakeEmbellishmentsOff {
+    std::string id;
+    int count = 1;
+    void operator()(DressDecisions& decided) const {
+        auto& all = decided.embellishments;
+        for (int n = 0; n < count; ++n) {
+            const auto last =
+                std::find_if(all.rbegin(), all.rend(), [&](const auto& e) { return e.id == id; });
+            if (last == all.rend()) return;
+            all.erase(std::next(last).base());
+        }
+    }
+    bool operator==(const TakeEmbellishmentsOff&) const = default;
+};
+struct SetStitching {
+    int stitching = 0;
+    Stitching as;
+    void operator()(DressDecisions& decided) const {
+        const auto i = static_cast<std::size_t>(stitching);
+        if (i < decided.stitchings.size()) decided.stitchings[i] = as;
+    }
+    bool operator==(const SetStitching&) const = default;
 };
 
 /// A mat of a photo, where there is one.

@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <optional>
 
 namespace zesty {
 
@@ -71,12 +72,13 @@ private:
                 std::none_of(thing.outline.begin(), thing.outline.end(),
                              [&](const Polygon& q) { return contains(q, p); }))
                 continue;
-            return of(thing, p);
+            if (const auto seen = of(thing, p)) return *seen;
         }
         return paper(now_.page.page.base_paper, Side::A, bare_base);
     }
 
-    Seen of(const LyingThing& thing, Point p) const {
+    /// Nothing where one sees through it.
+    std::optional<Seen> of(const LyingThing& thing, Point p) const {
         const auto i = static_cast<std::size_t>(thing.index);
         switch (thing.what) {
         case Lying::Layer:
@@ -103,8 +105,8 @@ private:
         return of_cut(thing.index, p);
     }
 
-    /// An opening's paper, or the material.
-    Seen of_cut(int cut, Point on_page) const {
+    /// An opening's paper, or the material; nothing of an opening that has none.
+    std::optional<Seen> of_cut(int cut, Point on_page) const {
         const CutFile& file = *now_.sections.cut;
         const Point p = to_drawing_(on_page);
         for (std::size_t o = 0; o < file.openings.size(); ++o) {
@@ -113,8 +115,8 @@ private:
                 continue;
             const auto s = static_cast<std::size_t>(now_.sections.of_opening[o]);
             const int paper_of = s < now_.papers.of_section.size() ? now_.papers.of_section[s] : -1;
-            if (paper_of < 0 || paper_of >= static_cast<int>(now_.stash.papers.size())) return {};
-            return {paper_of, now_.papers.side_of_section[s], -1, bare_base};
+            if (paper_of < 0 || paper_of >= static_cast<int>(now_.stash.papers.size())) return std::nullopt;
+            return Seen{paper_of, now_.papers.side_of_section[s], -1, bare_base};
         }
         const PlacedCut& placed = now_.page.cuts[static_cast<std::size_t>(cut)];
         return paper(placed.paper, Side::A, placed.colour.value_or(plain_cut));

@@ -25,7 +25,7 @@ Fix hold_differently(const RaisedThing& thing, Mount how, std::string label) {
 }
 
 /// The same page with one thing held differently.
-double highest_with(const DressNow& now, const DressFacts& facts, const RaisedThing& thing, Mount how) {
+HeightFacts heights_with(const DressNow& now, const DressFacts& facts, const RaisedThing& thing, Mount how) {
     SetOutDecisions page = now.page;
     DressDecisions decided = now.decided;
     const Mounting held{how};
@@ -37,7 +37,7 @@ double highest_with(const DressNow& now, const DressFacts& facts, const RaisedTh
         decided,           page,      now.whole,      now.sections,   now.stash, now.papers,
         now.photo_colours, now.units, now.bar_places, now.foam_width, now.had};
     const auto pile = pile_of(changed);
-    return heights_of(changed, pile, facts.titles, zones_of(changed, pile)).highest;
+    return heights_of(changed, pile, facts.titles, zones_of(changed, pile));
 }
 
 Finding too_high(const DressNow& now, const DressFacts& facts) {
@@ -63,13 +63,14 @@ Finding too_high(const DressNow& now, const DressFacts& facts) {
         for (const auto& [how, words] :
              {std::pair(Mount::Thin, "Thin foam behind "), std::pair(Mount::Glued, "Glue flat: ")}) {
             if (raised_by(how) >= raised_by(thing->how)) continue;
-            const double then = highest_with(now, facts, *thing, how);
+            const double then = heights_with(now, facts, *thing, how).highest;
             if (then > h.highest - 0.1) continue;
             const bool enough = then <= now.decided.album_takes;
             out.fixes.push_back(
                 hold_differently(*thing, how, words + thing->name + " (" + format_mm(then) + ")"));
             if (enough) break;
         }
+    if (out.fixes.empty()) out.message += " Holding one of them otherwise does not lower it.";
     return out;
 }
 
@@ -80,6 +81,33 @@ std::string levels_in_words(const RaisedThing& thing) {
                                              : std::string("glue")) +
                         " behind " + percent(level.area / std::max(1e-9, thing.full)) + " of it");
     return in_a_row(parts);
+}
+
+bool is_on_two_levels(const RaisedThing& thing) {
+    return thing.how != Mount::Tip && thing.levels.size() > 1;
+}
+
+/// Whether it lies flat where it is glued.
+bool glued_flat(const DressNow& now, const DressFacts& facts, const RaisedThing& thing) {
+    if (thing.for_shakers || thing.how == Mount::Glued) return false;
+    const auto flat = heights_with(now, facts, thing, Mount::Glued).raised;
+    return std::none_of(flat.begin(), flat.end(),
+                        [&](const RaisedThing& r) { return r.what == thing.what && r.index == thing.index; });
+}
+
+Finding two_levels(const DressNow& now, const DressFacts& facts, const RaisedThing& thing) {
+    Finding out{.code = Code::TwoLevels,
+                .title = with_capital(thing.name) + " lies on two levels",
+                .message = "For a level top it needs " + levels_in_words(thing) + "."};
+    if (thing.for_shakers || thing.how == Mount::Glued) {
+        out.message += thing.for_shakers ? " Its shakers hold it up." : " It bridges what lies below it.";
+        return out;
+    }
+    if (glued_flat(now, facts, thing))
+        out.fixes.push_back(hold_differently(thing, Mount::Glued, "Glue it flat"));
+    else
+        out.message += " Glued, it would bridge what lies below it.";
+    return out;
 }
 
 } // namespace
@@ -96,14 +124,11 @@ std::vector<Finding> hold_findings(const DressNow& now, const DressFacts& facts)
                                  format_length(now.foam_width, now.units) +
                                  " and for a pad; narrower foam, or glue.",
                       .where = {}};
-            if (!thing.for_shakers && thing.how != Mount::Glued)
+            if (glued_flat(now, facts, thing))
                 f.fixes.push_back(hold_differently(thing, Mount::Glued, "Glue it flat"));
             out.push_back(std::move(f));
         }
-        if (thing.how != Mount::Tip && thing.levels.size() > 1)
-            out.push_back({.code = Code::TwoLevels,
-                           .title = thing.name + " lies on two levels",
-                           .message = "For a level top it needs " + levels_in_words(thing) + "."});
+        if (is_on_two_levels(thing)) out.push_back(two_levels(now, facts, thing));
     }
     std::vector<std::string> numbers;
     for (const BadlyHeld& b : facts.glue.badly_held) numbers.push_back(std::to_string(b.piece + 1));

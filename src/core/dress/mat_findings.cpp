@@ -88,6 +88,10 @@ private:
         constexpr double step = mm_per_inch / 16;
         return std::ceil(mm / step - 1e-9) * step;
     }
+    static double down_to_sixteenths(double mm) {
+        constexpr double step = mm_per_inch / 16;
+        return std::floor(mm / step + 1e-9) * step;
+    }
     static double short_side(const Photo& p) { return p.round ? p.width : std::min(p.width, p.height); }
     static bool compete(const Photo& p, const std::vector<double>& borders) {
         double sum = 0;
@@ -105,8 +109,7 @@ private:
         }
         if (!compete(p, borders)) return;
         const double factor = borders_compete * short_side(p) / sum;
-        constexpr double step = mm_per_inch / 16;
-        for (double& b : borders) b = std::floor(b * factor / step + 1e-9) * step;
+        for (double& b : borders) b = down_to_sixteenths(b * factor);
         Finding f{.code = Code::MatsCompete,
                   .title = "The photo mats of " + name_of(p, i) + " compete with it",
                   .message = "Their borders are " + format_length(sum, now_.units) + " together; up to " +
@@ -127,12 +130,26 @@ private:
             material.push_back(transformed(p.outline, now_.whole.to_page));
         const auto hidden = intersect(material, {whole});
         const double all = area(material);
-        out_.push_back(
-            {.code = Code::MatLargerThanCut,
-             .title = name_of(now_.page.photos[i], i) + " with its photo mats is larger than the cut",
-             .message = percent(hidden && all > 0 ? area(*hidden) / all : 0) +
-                        " of the cut lies where it lies; a smaller photo mat leaves more of it.",
-             .where = now_.page.photos[i].centre});
+        Finding f{.code = Code::MatLargerThanCut,
+                  .title = name_of(now_.page.photos[i], i) + " with its photo mats is larger than the cut",
+                  .message = percent(hidden && all > 0 ? area(*hidden) / all : 0) +
+                             " of the cut lies where it lies; a smaller photo mat leaves more of it.",
+                  .where = now_.page.photos[i].centre};
+        Photo narrower = now_.page.photos[i];
+        std::vector<double> borders;
+        for (const double share : {0.75, 0.5, 0.25}) {
+            borders.clear();
+            for (std::size_t m = 0; m < narrower.mats.size(); ++m)
+                borders.push_back(down_to_sixteenths(now_.page.photos[i].mats[m].border * share));
+            for (std::size_t m = 0; m < borders.size(); ++m) narrower.mats[m].border = borders[m];
+            if (area(matted_outline(narrower)) > now_.whole.cut_box.area() ||
+                std::any_of(borders.begin(), borders.end(), [](double b) { return b <= 0; }))
+                continue;
+            f.fixes = {{"Narrower borders", SetMatBorders{static_cast<int>(i), borders}}};
+            break;
+        }
+        if (f.fixes.empty()) f.message += " Narrower borders alone do not help: make the photo smaller.";
+        out_.push_back(std::move(f));
     }
 
     void gutting() {

@@ -1,6 +1,8 @@
 #include "core/dress/stitching.h"
 
+#include "core/dress/fixes.h"
 #include "core/geometry/boolean.h"
+#include "core/geometry/lengths.h"
 #include "core/geometry/measure.h"
 #include "core/sentences.h"
 #include "core/setout/set_out.h"
@@ -108,17 +110,57 @@ StitchingFacts stitched(const Stitching& s, const DressNow& now, const std::vect
     return out;
 }
 
-std::vector<Finding> stitching_findings(const DressFacts& facts) {
-    constexpr double much_left_out = 0.3;
+namespace {
+
+constexpr double much_left_out = 0.3;
+
+bool is_broken(const StitchingFacts& f) {
+    return f.wanted > 0 && f.length < (1 - much_left_out) * f.wanted;
+}
+
+/// Other insets for all sides first, then fewer sides.
+std::vector<std::pair<std::string, Stitching>> other_ways(const Stitching& s, Units units) {
+    std::vector<std::pair<std::string, Stitching>> out;
+    for (const double eighths : {1.0, 2.0, 3.0, 4.0, 6.0, 8.0}) {
+        Stitching other = s;
+        other.inset = eighths * mm_per_inch / 8;
+        if (std::abs(other.inset - s.inset) > 0.1)
+            out.emplace_back(format_length(other.inset, units) + " from the edge", other);
+    }
+    const auto without = [&](bool Stitching::*side, const char* name) {
+        Stitching other = s;
+        other.*side = false;
+        if (s.*side && (other.left || other.top || other.right || other.bottom))
+            out.emplace_back(std::string("Leave the ") + name + " out", other);
+    };
+    without(&Stitching::left, "left side");
+    without(&Stitching::top, "upper side");
+    without(&Stitching::right, "right side");
+    without(&Stitching::bottom, "lower side");
+    return out;
+}
+
+} // namespace
+
+std::vector<Finding> stitching_findings(const DressNow& now, const DressFacts& facts) {
     std::vector<Finding> out;
+    std::vector<LyingThing> pile;
     for (std::size_t i = 0; i < facts.stitchings.size(); ++i) {
         const StitchingFacts& f = facts.stitchings[i];
-        if (f.wanted <= 0 || f.length >= (1 - much_left_out) * f.wanted) continue;
-        out.push_back({.code = Code::StitchingBroken,
+        if (!is_broken(f)) continue;
+        Finding broken{.code = Code::StitchingBroken,
                        .title = "Much of the stitching is left out",
                        .message = percent(1 - f.length / f.wanted) + " of the line would run through " +
-                                  (f.kept_clear_of.empty() ? "something" : in_a_row(f.kept_clear_of)) +
-                                  "; another inset, or fewer sides, look less broken."});
+                                  (f.kept_clear_of.empty() ? "something" : in_a_row(f.kept_clear_of)) + "."};
+        if (pile.empty()) pile = pile_of(now);
+        for (const auto& [label, other] : other_ways(now.decided.stitchings[i], now.units)) {
+            if (is_broken(stitched(other, now, pile))) continue;
+            broken.fixes = {{label, SetStitching{static_cast<int>(i), other}}};
+            break;
+        }
+        if (broken.fixes.empty())
+            broken.message += " Neither another inset nor one side less helps: move what lies there.";
+        out.push_back(std::move(broken));
     }
     return out;
 }

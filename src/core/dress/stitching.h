@@ -10,6 +10,6 @@ namespace zesty {
 StitchingFacts stitched(const Stitching& stitching, const DressNow& now, const std::vector<LyingThing>& pile);
 
 /// Lines of which much is left out.
-std::vector<Finding> stitching_findings(const DressFacts& facts);
+std::vector<Finding> stitching_findings(const DressNow& now, const DressFacts& facts);
 
 } // namespace zesty

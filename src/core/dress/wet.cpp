@@ -232,8 +232,11 @@ std::string way_in_words(Point by, Units units) {
 
 Finding hidden_zone(const DressNow& now, const WetFacts& f, std::size_t i, const std::string& name) {
     Finding out{.code = Code::WetHidden,
-                .title = "Only " + percent(f.seen) + " of the " + name + " will be seen",
-                .message = "Other things lie on the rest.",
+                .title = percent(f.seen) == percent(0)
+                             ? "Nothing of " + name + " will be seen"
+                             : "Only " + percent(f.seen) + " of " + name + " will be seen",
+                .message = percent(f.seen) == percent(0) ? "Other things lie on it."
+                                                         : "Other things lie on the rest.",
                 .where = bounds(f.wet).centre()};
     if (!f.known) {
         out.title = with_capital(name) + " goes by a cut that is not on the page";
@@ -241,7 +244,10 @@ Finding hidden_zone(const DressNow& now, const WetFacts& f, std::size_t i, const
         out.where.reset();
         return out;
     }
-    if (!f.better) return out;
+    if (!f.better) {
+        out.message += " No place nearby shows more of it: move what lies there, or leave it out.";
+        return out;
+    }
     const std::string how = way_in_words(*f.better, now.units);
     out.message = "Moved " + how + ", " + percent(f.better_seen) + " of it is seen.";
     out.fixes.emplace_back("Move it " + how, MoveWetZone{static_cast<int>(i), *f.better});

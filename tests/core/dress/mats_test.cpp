@@ -241,7 +241,9 @@ TEST(Mats, LargerThanTheCutSayHowMuchOfItTheyHide) {
     p.set_out.photos[0] = photo_of(200, 150, {100, 90});
     p.set_out.photos[0].mats = {mat_of("", 5)};
     const Plan plan = shapes_of(p);
-    EXPECT_TRUE(finding_in(plan, Code::MatLargerThanCut));
+    ASSERT_TRUE(finding_in(plan, Code::MatLargerThanCut));
+    EXPECT_NE(finding_in(plan, Code::MatLargerThanCut)->message.find("make the photo smaller"),
+              std::string::npos);
     EXPECT_FALSE(finding_in(plan, Code::MatPaper)) << "paper from elsewhere needs no sheet";
 }
 

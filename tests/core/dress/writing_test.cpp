@@ -140,7 +140,15 @@ TEST(Dress, SaysWhatDoesNotFitWhatIsFaintAndWhatLiesOnIt) {
     plan = shapes_of(p);
     ASSERT_NE(about(Code::WritingEntered), plan.findings.end());
     EXPECT_NE(about(Code::WritingEntered)->title.find("Mia"), std::string::npos);
-    EXPECT_NE(about(Code::FaintWriting), plan.findings.end());
+    ASSERT_NE(about(Code::FaintWriting), plan.findings.end());
+    cured = p;
+    for (const Code code : {Code::WritingEntered, Code::FaintWriting}) {
+        ASSERT_EQ(about(code)->fixes.size(), 1u);
+        about(code)->fixes.front().apply(cured);
+    }
+    const Plan mended = shapes_of(cured);
+    EXPECT_EQ(testing::finding_in(mended, Code::WritingEntered), nullptr);
+    EXPECT_EQ(testing::finding_in(mended, Code::FaintWriting), nullptr);
     // By less than 1 mm is no matter; on the back nothing is in the way.
     p.set_out.photos[0].centre = {60, 60 + 15 + 20 - 0.8};
     plan = shapes_of(p);
@@ -149,6 +157,34 @@ TEST(Dress, SaysWhatDoesNotFitWhatIsFaintAndWhatLiesOnIt) {
     p.dress.writings[0].shape = WritingShape::Back;
     plan = shapes_of(p);
     EXPECT_EQ(about(Code::WritingEntered), plan.findings.end());
+}
+
+TEST(Writing, IsReadAgainstWhatReallyLiesBelowIt) {
+    Project p = testing::project_of(
+        testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(10, 10, 90, 90)}));
+    Writing w;
+    w.centre = {150, 150};
+    w.width = 60;
+    w.height = 30;
+    w.text = some_words(6);
+    p.dress.writings = {w};
+    EXPECT_EQ(testing::finding_in(shapes_of(p), Code::FaintWriting), nullptr) << "on a bare base";
+    Stash papers;
+    papers.papers.push_back({"midnight", "Midnight", {20, 20, 40}, "", Pattern::Solid, Direction::Free, {}});
+    p.stash = std::make_shared<const Stash>(papers);
+    PaperLayer strip;
+    strip.centre = w.centre;
+    strip.width = 90;
+    strip.height = 50;
+    strip.paper = "midnight";
+    p.dress.layers = {strip};
+    const Plan dark = shapes_of(p);
+    const Finding* faint = testing::finding_in(dark, Code::FaintWriting);
+    ASSERT_TRUE(faint) << "a dark pen on a dark strip";
+    ASSERT_EQ(faint->fixes.size(), 1u);
+    EXPECT_EQ(faint->fixes[0].label(), "A white pen");
+    p.dress.writings[0].shape = WritingShape::Back;
+    EXPECT_EQ(testing::finding_in(shapes_of(p), Code::FaintWriting), nullptr) << "the back is plain";
 }
 
 TEST(Dress, SaysWhatIsMissingAndNothingElse) {

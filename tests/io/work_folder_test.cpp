@@ -3,7 +3,9 @@
 #include "io/read_file.h"
 #include "io/work_folder.h"
 
+#include <QDateTime>
 #include <QDir>
+#include <QFile>
 #include <QTemporaryDir>
 #include <gtest/gtest.h>
 #include <sys/wait.h>
@@ -48,7 +50,8 @@ TEST(WorkFolder, OfSomebodyWhoWasKilledIsClearedAwayByTheNextOneAlone) {
     const QTemporaryDir place;
     die_with_a_folder(place);
     ASSERT_EQ(in(place).size(), 1) << "left behind";
-    ASSERT_TRUE(QDir(place.path()).mkdir(".zesty-kites1")) << "somebody else's, never locked";
+    ASSERT_TRUE(QDir(place.path()).mkdir(".zesty-kites1"));
+    ASSERT_TRUE(write_file(place.filePath(".zesty-kites1/tail"), "somebody else's, never locked"));
     const auto held = folder_beside(place.filePath("kites.zestybackup"));
     ASSERT_TRUE(held);
     ASSERT_TRUE(write_file((*held)->file("stash"), "in hand"));
@@ -57,6 +60,22 @@ TEST(WorkFolder, OfSomebodyWhoWasKilledIsClearedAwayByTheNextOneAlone) {
     ASSERT_TRUE(next);
     EXPECT_EQ(in(place).size(), 3) << "one that is in use stays";
     EXPECT_EQ(*read_file((*held)->file("stash")), "in hand");
+}
+
+TEST(WorkFolder, OfSomebodyWhoWasKilledWhileMakingItIsClearedAwayToo) {
+    const QTemporaryDir place;
+    ASSERT_TRUE(QDir(place.path()).mkdir(".zesty-kites1")) << "before it was locked";
+    ASSERT_TRUE(QDir(place.path()).mkdir(".zesty-kites2"));
+    const QString lock = place.filePath(".zesty-kites2/in-use");
+    ASSERT_TRUE(write_file(lock, "")) << "before the lock said whose it is";
+    QFile old(lock);
+    ASSERT_TRUE(old.open(QIODevice::ReadWrite));
+    ASSERT_TRUE(
+        old.setFileTime(QDateTime::currentDateTime().addSecs(-60), QFileDevice::FileModificationTime));
+    old.close();
+    const auto folder = folder_beside(place.filePath("kites.zestybackup"));
+    ASSERT_TRUE(folder);
+    EXPECT_EQ(in(place).size(), 1) << in(place).join(" ").toStdString();
 }
 
 TEST(WorkFolder, IsRefusedWhereThereIsNoPlaceForIt) {

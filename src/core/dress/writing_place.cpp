@@ -13,11 +13,11 @@ namespace zesty {
 
 namespace {
 
-constexpr double may_enter = 1;             ///< mm
-constexpr double no_writing_area = 1;       ///< mm2
-constexpr double ground_of_writing = 0.05;  ///< share of the room that counts
-constexpr double farthest_way = 100;        ///< mm
-constexpr double step_away = 10;             ///< mm
+constexpr double may_enter = 1;            ///< mm
+constexpr double no_writing_area = 1;      ///< mm2
+constexpr double ground_of_writing = 0.05; ///< share of the room that counts
+constexpr double farthest_way = 100;       ///< mm
+constexpr double step_away = 10;           ///< mm
 constexpr int ways_round = 16;
 constexpr Rgb dark_pen{0x26, 0x24, 0x2b};
 constexpr Rgb white_pen{0xff, 0xff, 0xff};
@@ -52,7 +52,8 @@ std::vector<Obstacle> obstacles_of(const DressNow& now, const std::vector<LyingT
         out.push_back(std::move(letters));
     }
     for (std::size_t k = 0; k < own; ++k)
-        if (const Polygon other = outline_of(on_page(now.decided.writings[k], now.page)); !other.outer.empty())
+        if (const Polygon other = outline_of(on_page(now.decided.writings[k], now.page));
+            !other.outer.empty())
             out.push_back({"other writing", {other}});
     return out;
 }
@@ -107,7 +108,8 @@ std::optional<Point> way_to_free_place(const DressNow& now, const std::vector<Ly
             moved.centre = moved.centre + by;
             const Region room = room_of(on_page(moved, now.page));
             const Box box = bounds(room);
-            if (room.empty() || !page.contains({box.x0, box.y0}) || !page.contains({box.x1, box.y1})) continue;
+            if (room.empty() || !page.contains({box.x0, box.y0}) || !page.contains({box.x1, box.y1}))
+                continue;
             if (std::none_of(obstacles.begin(), obstacles.end(),
                              [&](const Obstacle& thing) { return lies_on(room, thing); }))
                 return by;

@@ -1,5 +1,5 @@
-// What Dress offers against a finding helps, on pages with everything on them; where nothing is offered it says
-// why.
+// What Dress offers against a finding helps, on pages with everything on them; where nothing is offered it
+// says why.
 
 #include "core/project/planner.h"
 #include "support/full_page.h"
@@ -14,9 +14,8 @@ namespace zesty {
 namespace {
 
 std::ptrdiff_t same_findings(const Plan& plan, const Finding& like) {
-    return std::count_if(plan.findings.begin(), plan.findings.end(), [&](const Finding& f) {
-        return f.code == like.code && f.title == like.title;
-    });
+    return std::count_if(plan.findings.begin(), plan.findings.end(),
+                         [&](const Finding& f) { return f.code == like.code && f.title == like.title; });
 }
 
 /// Reasons why nothing is offered, by code.
@@ -61,8 +60,8 @@ TEST(DressFixes, WereTriedOrSayWhyNot) {
             ++offered[f.code];
         }
     }
-    for (const Code code : {Code::WritingEntered, Code::EmbellishmentsShort, Code::StitchingBroken,
-                            Code::TooHigh})
+    for (const Code code :
+         {Code::WritingEntered, Code::EmbellishmentsShort, Code::StitchingBroken, Code::TooHigh})
         EXPECT_GT(offered[code], 0) << static_cast<int>(code) << " is never offered anything";
 }
 

@@ -52,23 +52,20 @@ std::shared_ptr<const Stash> living_part_of(const Project& project) {
 } // namespace
 
 void Document::show(const Project& from, const Project& to) {
-    const Shared<Stash> now = project_.stash;
+    const bool changes_papers = !(to.stash == from.stash);
+    Shared<Stash> papers = changes_papers ? to.stash : project_.stash;
+    if (changes_papers && !(project_.stash == from.stash))
+        papers = std::make_shared<const Stash>(
+            carried_over(stash_at_hand(from), stash_at_hand(to), stash_at_hand(project_)));
     project_ = to;
-    if (!(to.stash == from.stash)) {
-        if (!(now == from.stash)) {
-            project_.stash = now;
-            project_.stash = std::make_shared<const Stash>(
-                carried_over(stash_at_hand(from), stash_at_hand(to), stash_at_hand(project_)));
-        }
-        if (!takes_for_page(from, to)) emit papers_changed(living_part_of(from), living_part_of(to));
-    } else {
-        project_.stash = now;
-    }
+    project_.stash = std::move(papers);
+    if (changes_papers && !takes_for_page(from, to))
+        emit papers_changed(living_part_of(from), living_part_of(to));
     emit project_changed();
 }
 
 bool Document::may_go(const Project& from, const Project& to) {
-    if (!take_ || !takes_for_page(from, to)) return true;
+    if (!take_ || !takes_for_page(from, to) || to.stash == from.stash) return true;
     const auto taken = take_(living_part_of(from), living_part_of(to));
     if (!taken) emit refused(QString::fromStdString(sentence(taken.error().message)));
     return taken.has_value();

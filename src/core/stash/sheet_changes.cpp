@@ -32,13 +32,16 @@ std::vector<SheetChange> sheet_changes(const std::vector<SheetStock>& before,
     return out;
 }
 
+bool takes_more_than_is_there(const std::vector<SheetChange>& changes, const std::vector<SheetStock>& now) {
+    return std::any_of(changes.begin(), changes.end(), [&](const SheetChange& c) {
+        return c.by < 0 && std::max(0, count_of_outline(now, c.kind)) + c.by < 0;
+    });
+}
+
 bool can_be_carried(const std::vector<SheetChange>& changes, const std::vector<SheetStock>& now) {
-    bool more = false, lacking = false;
-    for (const SheetChange& c : changes) {
-        more = more || c.by > 0;
-        lacking = lacking || (c.by < 0 && std::max(0, count_of_outline(now, c.kind)) + c.by < 0);
-    }
-    return !(more && lacking);
+    const bool more =
+        std::any_of(changes.begin(), changes.end(), [](const SheetChange& c) { return c.by > 0; });
+    return !(more && takes_more_than_is_there(changes, now));
 }
 
 void carry_sheets(const std::vector<SheetStock>& before, const std::vector<SheetStock>& after,

@@ -16,6 +16,9 @@ struct SheetChange {
 std::vector<SheetChange> sheet_changes(const std::vector<SheetStock>& before,
                                        const std::vector<SheetStock>& after);
 
+/// Whether of any of them more goes than there is.
+bool takes_more_than_is_there(const std::vector<SheetChange>& changes, const std::vector<SheetStock>& now);
+
 /// Sheets that become scraps, or the other way round, do so altogether or not at all: where they are not
 /// there any more, nothing may come of them.
 bool can_be_carried(const std::vector<SheetChange>& changes, const std::vector<SheetStock>& now);

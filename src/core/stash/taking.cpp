@@ -12,13 +12,7 @@ namespace zesty {
 namespace {
 
 bool lacks(const Paper& before, const Paper& after, const Paper& now) {
-    const auto changes = sheet_changes(before.sheets, after.sheets);
-    return std::any_of(changes.begin(), changes.end(), [&](const SheetChange& c) {
-        int there = 0;
-        for (const SheetStock& s : now.sheets)
-            if (same_sheets(s, c.kind)) there += s.count;
-        return c.by < 0 && there + c.by < 0;
-    });
+    return takes_more_than_is_there(sheet_changes(before.sheets, after.sheets), now.sheets);
 }
 
 bool lacks(const Embellishment& before, const Embellishment& after, const Embellishment& now) {

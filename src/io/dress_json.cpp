@@ -20,8 +20,9 @@ json writing_json(const WritingFacts& f) {
                          {"radius_mm", l.radius},
                          {"length_mm", l.length},
                          {"text", l.text}});
-    return {{"lines", lines},           {"length_mm", f.length},  {"holds", f.holds},    {"words", f.words},
-            {"left_over", f.left_over}, {"contrast", f.contrast}, {"entered", f.entered}};
+    return {{"lines", lines},      {"length_mm", f.length},    {"holds", f.holds},
+            {"words", f.words},    {"left_over", f.left_over}, {"contrast", f.pen.contrast},
+            {"entered", f.entered}};
 }
 
 json piece_json(const DressPiece& piece) {

@@ -57,11 +57,7 @@ void look_at_writings(const DressNow& now, const std::vector<LyingThing>& pile, 
     for (std::size_t i = 0; i < now.decided.writings.size(); ++i) {
         const Writing w = on_page(now.decided.writings[i], now.page);
         WritingFacts facts = written(w, now.decided.letter_width);
-        const PenLook look = pen_look(now, pile, w);
-        facts.ground = look.ground;
-        facts.contrast = look.contrast;
-        facts.better_pen = look.better;
-        facts.better_contrast = look.better_contrast;
+        facts.pen = pen_look(now, pile, w);
         facts.entered = entered_by(now, pile, out.titles, i);
         if (!facts.entered.empty()) facts.way_out = way_to_free_place(now, pile, out.titles, i);
         out.writings.push_back(std::move(facts));

@@ -26,17 +26,21 @@ struct WritingLine {
     std::string text; ///< what comes on it
 };
 
+/// How a pen is read where it is read worst.
+struct PenLook {
+    double contrast = 0;        ///< between it and what lies below, in L*
+    Rgb better = {};            ///< dark or white, whichever is read better
+    double better_contrast = 0; ///< the same of that pen
+};
+
 struct WritingFacts {
     std::vector<WritingLine> lines;
-    double length = 0;                 ///< of all lines
-    int holds = 0;                     ///< words of usual length, about
-    int words = 0;                     ///< that are wanted
-    int left_over = 0;                 ///< of them, without a place
-    double widest_fitting = 0;         ///< the largest line height at which all find a place; 0 for none
-    Rgb ground;                        ///< where the pen is read worst
-    double contrast = 0;               ///< between pen and ground, in L*
-    Rgb better_pen = {};               ///< dark or white
-    double better_contrast = 0;        ///< of that pen, where it is read worst
+    double length = 0;         ///< of all lines
+    int holds = 0;             ///< words of usual length, about
+    int words = 0;             ///< that are wanted
+    int left_over = 0;         ///< of them, without a place
+    double widest_fitting = 0; ///< the largest line height at which all find a place; 0 for none
+    PenLook pen;
     std::vector<std::string> entered;  ///< by what, by more than 1 mm
     std::optional<Point> way_out = {}; ///< the shortest way to where nothing enters it
 };

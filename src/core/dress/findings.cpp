@@ -50,14 +50,14 @@ Finding entered(const WritingFacts& facts, const Writing& w, std::size_t i, cons
 Finding faint(const WritingFacts& facts, const Writing& w, std::size_t i, const std::string& name) {
     Finding out{.code = Code::FaintWriting,
                 .title = with_capital(name) + " is hard to read",
-                .message = "Pen and ground differ by " + std::to_string(std::lround(facts.contrast)) +
+                .message = "Pen and ground differ by " + std::to_string(std::lround(facts.pen.contrast)) +
                            " of 100 steps of lightness; from " +
                            std::to_string(std::lround(pen_is_read_from)) + " on a pen is easy to read.",
                 .where = w.centre,
                 .swatch = w.pen};
-    if (facts.better_contrast >= pen_is_read_from)
-        out.fixes.push_back({to_lab(facts.better_pen).l > 50 ? "A white pen" : "A dark pen",
-                             SetPen{static_cast<int>(i), facts.better_pen}});
+    if (facts.pen.better_contrast >= pen_is_read_from)
+        out.fixes.push_back({to_lab(facts.pen.better).l > 50 ? "A white pen" : "A dark pen",
+                             SetPen{static_cast<int>(i), facts.pen.better}});
     else
         out.message += " No pen is read on all that lies below it: a calmer place or a plain label helps.";
     return out;
@@ -73,7 +73,7 @@ std::vector<Finding> writing_findings(const DressFacts& facts) {
         const std::string name = writing_name(i, facts.writings.size());
         if (f.left_over > 0) out.push_back(left_over(f, w, i, name));
         if (!f.entered.empty()) out.push_back(entered(f, w, i, name));
-        if (f.contrast < pen_is_read_from) out.push_back(faint(f, w, i, name));
+        if (f.pen.contrast < pen_is_read_from) out.push_back(faint(f, w, i, name));
     }
     return out;
 }

@@ -196,11 +196,11 @@ private:
         if (cells_.empty()) return;
         const double low = support(0);
         const double high = support(1);
-        const bool bridges = thing.held.how == Mount::Glued && high - low >= bridges_from;
+        const bool bridges = high - low >= bridges_from;
         if (thing.held.how == Mount::Glued && !bridges)
             for (const std::size_t c : cells_) grid_.top[c] += thickness(thing, c);
         else
-            raise(thing, high);
+            raise(thing, high, bridges);
     }
 
     float thickness(const HeldThing& thing, std::size_t c) const {
@@ -218,13 +218,14 @@ private:
         return *nth;
     }
 
-    void raise(const HeldThing& thing, double support) {
+    void raise(const HeldThing& thing, double support, bool bridges) {
         RaisedThing out;
         out.what = thing.what;
         out.index = thing.index;
         out.name = thing.name;
         out.how = thing.held.how;
         out.for_shakers = thing.for_shakers;
+        out.bridges = bridges;
         const double cell = grid_.cell * grid_.cell;
         std::map<double, double> levels;
         const double foot = thing.held.foot_deg * M_PI / 180;

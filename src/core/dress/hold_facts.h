@@ -49,6 +49,7 @@ struct RaisedThing {
     double full = 0;          ///< mm2 of foam, were it all behind it
     double planned = 0;       ///< mm2 of strips and pads
     bool for_shakers = false; ///< raised because shakers in it are
+    bool bridges = false;     ///< it does so, or would if it were glued: it spans what lies below it
 };
 
 /// Foam of one thickness on the whole page.

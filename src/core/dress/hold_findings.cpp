@@ -25,7 +25,7 @@ Fix hold_differently(const RaisedThing& thing, Mount how, std::string label) {
 }
 
 /// The same page with one thing held differently.
-HeightFacts heights_with(const DressNow& now, const DressFacts& facts, const RaisedThing& thing, Mount how) {
+double highest_with(const DressNow& now, const DressFacts& facts, const RaisedThing& thing, Mount how) {
     SetOutDecisions page = now.page;
     DressDecisions decided = now.decided;
     const Mounting held{how};
@@ -37,7 +37,7 @@ HeightFacts heights_with(const DressNow& now, const DressFacts& facts, const Rai
         decided,           page,      now.whole,      now.sections,   now.stash, now.papers,
         now.photo_colours, now.units, now.bar_places, now.foam_width, now.had};
     const auto pile = pile_of(changed);
-    return heights_of(changed, pile, facts.titles, zones_of(changed, pile));
+    return heights_of(changed, pile, facts.titles, zones_of(changed, pile)).highest;
 }
 
 Finding too_high(const DressNow& now, const DressFacts& facts) {
@@ -63,7 +63,7 @@ Finding too_high(const DressNow& now, const DressFacts& facts) {
         for (const auto& [how, words] :
              {std::pair(Mount::Thin, "Thin foam behind "), std::pair(Mount::Glued, "Glue flat: ")}) {
             if (raised_by(how) >= raised_by(thing->how)) continue;
-            const double then = heights_with(now, facts, *thing, how).highest;
+            const double then = highest_with(now, facts, *thing, how);
             if (then > h.highest - 0.1) continue;
             const bool enough = then <= now.decided.album_takes;
             out.fixes.push_back(
@@ -87,26 +87,21 @@ bool is_on_two_levels(const RaisedThing& thing) {
     return thing.how != Mount::Tip && thing.levels.size() > 1;
 }
 
-/// Whether it lies flat where it is glued.
-bool glued_flat(const DressNow& now, const DressFacts& facts, const RaisedThing& thing) {
-    if (thing.for_shakers || thing.how == Mount::Glued) return false;
-    const auto flat = heights_with(now, facts, thing, Mount::Glued).raised;
-    return std::none_of(flat.begin(), flat.end(),
-                        [&](const RaisedThing& r) { return r.what == thing.what && r.index == thing.index; });
+bool can_be_glued_flat(const RaisedThing& thing) {
+    return !thing.for_shakers && !thing.bridges && thing.how != Mount::Glued;
 }
 
-Finding two_levels(const DressNow& now, const DressFacts& facts, const RaisedThing& thing) {
+Finding two_levels(const RaisedThing& thing) {
     Finding out{.code = Code::TwoLevels,
                 .title = with_capital(thing.name) + " lies on two levels",
                 .message = "For a level top it needs " + levels_in_words(thing) + "."};
-    if (thing.for_shakers || thing.how == Mount::Glued) {
-        out.message += thing.for_shakers ? " Its shakers hold it up." : " It bridges what lies below it.";
-        return out;
-    }
-    if (glued_flat(now, facts, thing))
+    if (can_be_glued_flat(thing))
         out.fixes.push_back(hold_differently(thing, Mount::Glued, "Glue it flat"));
+    else if (thing.for_shakers)
+        out.message += " Its shakers hold it up.";
     else
-        out.message += " Glued, it would bridge what lies below it.";
+        out.message += thing.how == Mount::Glued ? " It bridges what lies below it."
+                                                 : " Glued, it would bridge what lies below it.";
     return out;
 }
 
@@ -124,11 +119,11 @@ std::vector<Finding> hold_findings(const DressNow& now, const DressFacts& facts)
                                  format_length(now.foam_width, now.units) +
                                  " and for a pad; narrower foam, or glue.",
                       .where = {}};
-            if (glued_flat(now, facts, thing))
+            if (can_be_glued_flat(thing))
                 f.fixes.push_back(hold_differently(thing, Mount::Glued, "Glue it flat"));
             out.push_back(std::move(f));
         }
-        if (is_on_two_levels(thing)) out.push_back(two_levels(now, facts, thing));
+        if (is_on_two_levels(thing)) out.push_back(two_levels(thing));
     }
     std::vector<std::string> numbers;
     for (const BadlyHeld& b : facts.glue.badly_held) numbers.push_back(std::to_string(b.piece + 1));

@@ -70,15 +70,11 @@ Region room_of(const Writing& on_page) {
     return grow({outline}, -may_enter).value_or(Region{});
 }
 
-double least_difference(Rgb pen, const std::vector<Ground>& grounds, double all, Rgb* where = nullptr) {
+double least_difference(Rgb pen, const std::vector<Ground>& grounds, double all) {
     double least = 100;
-    for (const Ground& g : grounds) {
-        if (g.area < ground_of_writing * all) continue;
-        const double difference = std::abs(to_lab(pen).l - to_lab(g.colour).l);
-        if (difference >= least) continue;
-        least = difference;
-        if (where) *where = g.colour;
-    }
+    for (const Ground& g : grounds)
+        if (g.area >= ground_of_writing * all)
+            least = std::min(least, std::abs(to_lab(pen).l - to_lab(g.colour).l));
     return least;
 }
 
@@ -98,6 +94,8 @@ std::vector<std::string> entered_by(const DressNow& now, const std::vector<Lying
 std::optional<Point> way_to_free_place(const DressNow& now, const std::vector<LyingThing>& pile,
                                        const std::vector<TitleFacts>& titles, std::size_t own) {
     const Writing& decided = now.decided.writings[own];
+    const Writing here = on_page(decided, now.page);
+    const Region room = room_of(here);
     const auto obstacles = obstacles_of(now, pile, titles, own);
     const Box page = now.page.page.whole();
     for (double far = step_away; far <= farthest_way; far += step_away)
@@ -106,12 +104,12 @@ std::optional<Point> way_to_free_place(const DressNow& now, const std::vector<Ly
             const Point by{far * std::cos(angle), far * std::sin(angle)};
             Writing moved = decided;
             moved.centre = moved.centre + by;
-            const Region room = room_of(on_page(moved, now.page));
-            const Box box = bounds(room);
-            if (room.empty() || !page.contains({box.x0, box.y0}) || !page.contains({box.x1, box.y1}))
-                continue;
+            const Point shift = on_page(moved, now.page).centre - here.centre;
+            const Region there = transformed(room, Transform::moved(shift.x, shift.y));
+            const Box box = bounds(there);
+            if (!page.contains({box.x0, box.y0}) || !page.contains({box.x1, box.y1})) continue;
             if (std::none_of(obstacles.begin(), obstacles.end(),
-                             [&](const Obstacle& thing) { return lies_on(room, thing); }))
+                             [&](const Obstacle& thing) { return lies_on(there, thing); }))
                 return by;
         }
     return std::nullopt;
@@ -125,9 +123,8 @@ PenLook pen_look(const DressNow& now, const std::vector<LyingThing>& pile, const
     if (grounds.empty()) grounds.push_back({bare_base, 1, false});
     double all = 0;
     for (const Ground& g : grounds) all += g.area;
-    PenLook out{grounds.front().colour, 0, dark_pen, 0};
-    out.contrast = least_difference(writing.pen, grounds, all, &out.ground);
-    out.better_contrast = least_difference(dark_pen, grounds, all);
+    PenLook out{least_difference(writing.pen, grounds, all), dark_pen,
+                least_difference(dark_pen, grounds, all)};
     if (const double white = least_difference(white_pen, grounds, all); white > out.better_contrast) {
         out.better = white_pen;
         out.better_contrast = white;

@@ -19,12 +19,6 @@ std::optional<Point> way_to_free_place(const DressNow& now, const std::vector<Ly
 /// A pen is hardly read from less difference in L* on.
 inline constexpr double pen_is_read_from = 35;
 
-struct PenLook {
-    Rgb ground;          ///< where it is read worst
-    double contrast = 0; ///< there, in L*
-    Rgb better;          ///< dark or white, whichever is read better
-    double better_contrast = 0;
-};
 /// `writing`: as it is on the page.
 PenLook pen_look(const DressNow& now, const std::vector<LyingThing>& pile, const Writing& writing);
 

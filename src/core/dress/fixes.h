@@ -6,15 +6,21 @@
 #include "core/setout/decisions.h"
 
 #include <algorithm>
+#include <vector>
 
 namespace zesty {
+
+/// The thing a fix is about; null where it is not there any more.
+template <class Thing> Thing* thing_at(std::vector<Thing>& all, int index) {
+    return index >= 0 && index < static_cast<int>(all.size()) ? &all[static_cast<std::size_t>(index)]
+                                                              : nullptr;
+}
 
 struct SetLineHeight {
     int writing = 0;
     double height = 0;
     void operator()(DressDecisions& decided) const {
-        if (writing >= 0 && writing < static_cast<int>(decided.writings.size()))
-            decided.writings[static_cast<std::size_t>(writing)].line_height = height;
+        if (Writing* w = thing_at(decided.writings, writing)) w->line_height = height;
     }
     bool operator==(const SetLineHeight&) const = default;
 };
@@ -23,8 +29,7 @@ struct MoveWriting {
     int writing = 0;
     Point by;
     void operator()(DressDecisions& decided) const {
-        const auto i = static_cast<std::size_t>(writing);
-        if (i < decided.writings.size()) decided.writings[i].centre = decided.writings[i].centre + by;
+        if (Writing* w = thing_at(decided.writings, writing)) w->centre = w->centre + by;
     }
     bool operator==(const MoveWriting&) const = default;
 };
@@ -32,8 +37,7 @@ struct SetPen {
     int writing = 0;
     Rgb pen;
     void operator()(DressDecisions& decided) const {
-        const auto i = static_cast<std::size_t>(writing);
-        if (i < decided.writings.size()) decided.writings[i].pen = pen;
+        if (Writing* w = thing_at(decided.writings, writing)) w->pen = pen;
     }
     bool operator==(const SetPen&) const = default;
 };
@@ -56,17 +60,15 @@ struct SetStitching {
     int stitching = 0;
     Stitching as;
     void operator()(DressDecisions& decided) const {
-        const auto i = static_cast<std::size_t>(stitching);
-        if (i < decided.stitchings.size()) decided.stitchings[i] = as;
+        if (Stitching* s = thing_at(decided.stitchings, stitching)) *s = as;
     }
     bool operator==(const SetStitching&) const = default;
 };
 
 /// A mat of a photo, where there is one.
 inline PhotoMat* mat_of(SetOutDecisions& page, int photo, int mat) {
-    if (photo < 0 || photo >= static_cast<int>(page.photos.size())) return nullptr;
-    auto& mats = page.photos[static_cast<std::size_t>(photo)].mats;
-    return mat >= 0 && mat < static_cast<int>(mats.size()) ? &mats[static_cast<std::size_t>(mat)] : nullptr;
+    Photo* of = thing_at(page.photos, photo);
+    return of ? thing_at(of->mats, mat) : nullptr;
 }
 
 struct RemoveMat {
@@ -94,8 +96,7 @@ struct SetTitle {
     int title = 0;
     PageTitle as;
     void operator()(DressDecisions& decided) const {
-        if (title >= 0 && title < static_cast<int>(decided.titles.size()))
-            decided.titles[static_cast<std::size_t>(title)] = as;
+        if (PageTitle* t = thing_at(decided.titles, title)) *t = as;
     }
     bool operator==(const SetTitle&) const = default;
 };
@@ -115,9 +116,10 @@ struct SetLayerPaper {
     int layer = 0;
     std::string paper;
     void operator()(DressDecisions& decided) const {
-        if (layer < 0 || layer >= static_cast<int>(decided.layers.size())) return;
-        decided.layers[static_cast<std::size_t>(layer)].paper = paper;
-        decided.layers[static_cast<std::size_t>(layer)].side = Side::A;
+        if (PaperLayer* l = thing_at(decided.layers, layer)) {
+            l->paper = paper;
+            l->side = Side::A;
+        }
     }
     bool operator==(const SetLayerPaper&) const = default;
 };
@@ -127,9 +129,13 @@ struct SetMount {
     int index = 0;
     Mounting held;
     void operator()(SetOutDecisions& page) const {
-        const auto i = static_cast<std::size_t>(index);
-        if (photo && i < page.photos.size()) page.photos[i].held = held;
-        if (!photo && i < page.cuts.size()) page.cuts[i].held = held;
+        const auto hold = [this](auto* thing) {
+            if (thing) thing->held = held;
+        };
+        if (photo)
+            hold(thing_at(page.photos, index));
+        else
+            hold(thing_at(page.cuts, index));
     }
     bool operator==(const SetMount&) const = default;
 };
@@ -138,11 +144,12 @@ struct SetDressMount {
     int index = 0;
     Mounting held;
     void operator()(DressDecisions& decided) const {
-        const auto i = static_cast<std::size_t>(index);
-        if (what == Lying::Layer && i < decided.layers.size()) decided.layers[i].held = held;
-        if (what == Lying::Embellishment && i < decided.embellishments.size())
-            decided.embellishments[i].held = held;
-        if (what == Lying::Title && i < decided.titles.size()) decided.titles[i].held = held;
+        const auto hold = [this](auto* thing) {
+            if (thing) thing->held = held;
+        };
+        if (what == Lying::Layer) hold(thing_at(decided.layers, index));
+        if (what == Lying::Embellishment) hold(thing_at(decided.embellishments, index));
+        if (what == Lying::Title) hold(thing_at(decided.titles, index));
     }
     bool operator==(const SetDressMount&) const = default;
 };
@@ -150,8 +157,7 @@ struct MoveWetZone {
     int zone = 0;
     Point by;
     void operator()(DressDecisions& decided) const {
-        const auto i = static_cast<std::size_t>(zone);
-        if (i < decided.wet.size()) decided.wet[i].centre = decided.wet[i].centre + by;
+        if (WetZone* z = thing_at(decided.wet, zone)) z->centre = z->centre + by;
     }
     bool operator==(const MoveWetZone&) const = default;
 };

@@ -75,8 +75,7 @@ private:
                              "; from a border of " + format_length(wanted, now_.units) +
                              " on it can be read.",
                   .where = photo(m.photo).centre};
-        std::vector<double> borders;
-        for (const PhotoMat& one : photo(m.photo).mats) borders.push_back(one.border);
+        std::vector<double> borders = borders_of(photo(m.photo));
         borders[static_cast<std::size_t>(m.mat)] = in_sixteenths(wanted);
         if (!compete(photo(m.photo), borders))
             f.fixes.push_back({"A border of " + format_length(in_sixteenths(wanted), now_.units),
@@ -93,6 +92,17 @@ private:
         return std::floor(mm / step + 1e-9) * step;
     }
     static double short_side(const Photo& p) { return p.round ? p.width : std::min(p.width, p.height); }
+    static std::vector<double> borders_of(const Photo& p) {
+        std::vector<double> out;
+        for (const PhotoMat& m : p.mats) out.push_back(m.border);
+        return out;
+    }
+    /// Each so many times as wide, in sixteenths; empty where one of them would be none.
+    static std::vector<double> narrowed(std::vector<double> borders, double factor) {
+        for (double& b : borders) b = down_to_sixteenths(b * factor);
+        if (std::any_of(borders.begin(), borders.end(), [](double b) { return b <= 0; })) borders.clear();
+        return borders;
+    }
     static bool compete(const Photo& p, const std::vector<double>& borders) {
         double sum = 0;
         for (const double b : borders) sum += b;
@@ -101,23 +111,19 @@ private:
 
     void competing(std::size_t i) {
         const Photo& p = now_.page.photos[i];
-        std::vector<double> borders;
-        double sum = 0;
-        for (const PhotoMat& m : p.mats) {
-            borders.push_back(m.border);
-            sum += m.border;
-        }
+        const std::vector<double> borders = borders_of(p);
         if (!compete(p, borders)) return;
-        const double factor = borders_compete * short_side(p) / sum;
-        for (double& b : borders) b = down_to_sixteenths(b * factor);
+        double sum = 0;
+        for (const double b : borders) sum += b;
         Finding f{.code = Code::MatsCompete,
                   .title = "The photo mats of " + name_of(p, i) + " compete with it",
                   .message = "Their borders are " + format_length(sum, now_.units) + " together; up to " +
                              format_length(borders_compete * short_side(p), now_.units) +
                              ", a quarter of its short side, the photo stays the strongest.",
                   .where = p.centre};
-        if (std::all_of(borders.begin(), borders.end(), [](double b) { return b > 0; }))
-            f.fixes.push_back({"Narrower borders", SetMatBorders{static_cast<int>(i), borders}});
+        const auto narrower = narrowed(borders, borders_compete * short_side(p) / sum);
+        if (!narrower.empty())
+            f.fixes.push_back({"Narrower borders", SetMatBorders{static_cast<int>(i), narrower}});
         out_.push_back(std::move(f));
     }
 
@@ -135,16 +141,11 @@ private:
                   .message = percent(hidden && all > 0 ? area(*hidden) / all : 0) +
                              " of the cut lies where it lies; a smaller photo mat leaves more of it.",
                   .where = now_.page.photos[i].centre};
-        Photo narrower = now_.page.photos[i];
-        std::vector<double> borders;
         for (const double share : {0.75, 0.5, 0.25}) {
-            borders.clear();
-            for (std::size_t m = 0; m < narrower.mats.size(); ++m)
-                borders.push_back(down_to_sixteenths(now_.page.photos[i].mats[m].border * share));
+            const auto borders = narrowed(borders_of(now_.page.photos[i]), share);
+            Photo narrower = now_.page.photos[i];
             for (std::size_t m = 0; m < borders.size(); ++m) narrower.mats[m].border = borders[m];
-            if (area(matted_outline(narrower)) > now_.whole.cut_box.area() ||
-                std::any_of(borders.begin(), borders.end(), [](double b) { return b <= 0; }))
-                continue;
+            if (borders.empty() || area(matted_outline(narrower)) > now_.whole.cut_box.area()) continue;
             f.fixes = {{"Narrower borders", SetMatBorders{static_cast<int>(i), borders}}};
             break;
         }

@@ -231,12 +231,10 @@ std::string way_in_words(Point by, Units units) {
 }
 
 Finding hidden_zone(const DressNow& now, const WetFacts& f, std::size_t i, const std::string& name) {
+    const bool nothing = percent(f.seen) == percent(0);
     Finding out{.code = Code::WetHidden,
-                .title = percent(f.seen) == percent(0)
-                             ? "Nothing of " + name + " will be seen"
-                             : "Only " + percent(f.seen) + " of " + name + " will be seen",
-                .message = percent(f.seen) == percent(0) ? "Other things lie on it."
-                                                         : "Other things lie on the rest.",
+                .title = (nothing ? "Nothing" : "Only " + percent(f.seen)) + " of " + name + " will be seen",
+                .message = nothing ? "Other things lie on it." : "Other things lie on the rest.",
                 .where = bounds(f.wet).centre()};
     if (!f.known) {
         out.title = with_capital(name) + " goes by a cut that is not on the page";

@@ -244,12 +244,10 @@ void cut_letters(StepsInMaking& s) {
             step.parts.push_back({StepPart::Kind::Title, static_cast<int>(t)});
         }
         if (letters == 0) continue;
-        step.what = "Cut " + count_of(letters, "letter", "letters") + " of " +
-                    (step.parts.size() > 1
-                         ? std::string("the titles")
-                         : name_of_title(
-                               s.project.dress.titles[static_cast<std::size_t>(step.parts.front().index)])) +
-                    " " + how;
+        const auto first = static_cast<std::size_t>(step.parts.front().index);
+        const std::string whose =
+            step.parts.size() > 1 ? "the titles" : name_of_title(s.project.dress.titles[first]);
+        step.what = "Cut " + count_of(letters, "letter", "letters") + " of " + whose + " " + how;
         if (kind == LetterKind::Cut) {
             step.time = {s.minutes().loading, s.machine_minutes(length, letters), {}, true, true};
             step.caution = machine_caution;

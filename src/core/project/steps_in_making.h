@@ -41,9 +41,9 @@ struct StepsInMaking {
 
 /// What something fixed in its place does: it is fixed itself, on each of these.
 std::vector<StepDeed> fixed(const std::string& thing, const std::vector<std::string>& on);
+void join(std::vector<StepDeed>& all, std::vector<StepDeed> more);
 /// "the title "WINDY HILL"".
 std::string name_of_title(const PageTitle& title);
-void join(std::vector<StepDeed>& all, std::vector<StepDeed> more);
 
 // The chapters, in the order in which they are added.
 void add_frame_cutting(StepsInMaking& s);

@@ -107,16 +107,26 @@ TEST(Writing, KeepsNewLinesAndLeavesOutWhatFitsNowhere) {
     EXPECT_EQ(written(w, 0.42).left_over, 0) << "12 letters of 2.94 mm on 60 mm";
 }
 
-TEST(Dress, SaysWhatDoesNotFitWhatIsFaintAndWhatLiesOnIt) {
+namespace {
+
+/// One piece of journaling on a page with a square ring.
+Project page_with_words(Point centre, double width, int words) {
     Project p = testing::project_of(
         testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(10, 10, 90, 90)}));
-    p.set_out.cuts[0].place = sized({}, SizeRule::Width, 100);
     Writing w;
-    w.centre = {60, 60};
-    w.width = 80;
+    w.centre = centre;
+    w.width = width;
     w.height = 30;
-    w.text = some_words(60);
+    w.text = some_words(words);
     p.dress.writings = {w};
+    return p;
+}
+
+} // namespace
+
+TEST(Dress, SaysWhatDoesNotFitWhatIsFaintAndWhatLiesOnIt) {
+    Project p = page_with_words({60, 60}, 80, 60);
+    p.set_out.cuts[0].place = sized({}, SizeRule::Width, 100);
     Plan plan = shapes_of(p);
     ASSERT_EQ(plan.dress.writings.size(), 1u);
     EXPECT_GT(plan.dress.writings[0].left_over, 0);
@@ -160,20 +170,13 @@ TEST(Dress, SaysWhatDoesNotFitWhatIsFaintAndWhatLiesOnIt) {
 }
 
 TEST(Writing, IsReadAgainstWhatReallyLiesBelowIt) {
-    Project p = testing::project_of(
-        testing::drawing_of({testing::rectangle(0, 0, 100, 100), testing::rectangle(10, 10, 90, 90)}));
-    Writing w;
-    w.centre = {150, 150};
-    w.width = 60;
-    w.height = 30;
-    w.text = some_words(6);
-    p.dress.writings = {w};
+    Project p = page_with_words({150, 150}, 60, 6);
     EXPECT_EQ(testing::finding_in(shapes_of(p), Code::FaintWriting), nullptr) << "on a bare base";
     Stash papers;
     papers.papers.push_back({"midnight", "Midnight", {20, 20, 40}, "", Pattern::Solid, Direction::Free, {}});
     p.stash = std::make_shared<const Stash>(papers);
     PaperLayer strip;
-    strip.centre = w.centre;
+    strip.centre = p.dress.writings[0].centre;
     strip.width = 90;
     strip.height = 50;
     strip.paper = "midnight";

@@ -47,6 +47,26 @@ constexpr int enough_ties = 3;
 constexpr double one_way_below = 8;  ///< degrees: stripes that differ less run the same way
 constexpr double quite_across = 45;  ///< degrees
 constexpr double maybe_across = 0.5; ///< as a share, where stripes may be turned as they fit
+constexpr double half_of_it = 2;     ///< a colour with half of what lies behind counts as all of it
+constexpr double quarter_of_it = 4;  ///< the same of a photo
+
+/// The share of `colours` that is hardly told from a colour of `ground`; of that a colour counts by `whole`
+/// times its share, at most altogether.
+double lost_on(const std::vector<PaletteColour>& colours, const std::vector<PaletteColour>& ground,
+               double within, double whole) {
+    double sum = 0;
+    double shares = 0;
+    for (const PaletteColour& c : colours) {
+        double most = 0;
+        for (const PaletteColour& g : ground)
+            most = std::max(most,
+                            std::min(1.0, whole * g.share) *
+                                std::max(0.0, 1 - difference(to_lab(c.colour), to_lab(g.colour)) / within));
+        sum += c.share * most;
+        shares += c.share;
+    }
+    return shares > 0 ? sum / shares : 0;
+}
 
 } // namespace
 
@@ -164,6 +184,9 @@ std::vector<CostTerm> Cost::own_terms(int section, int face) const {
         add(CostTerm::Kind::Pattern,
             w.pattern * (large ? weight_large_pattern : weight_pattern) * (1 - s.radius / room));
     }
+    double mat = 0;
+    for (const MatBeside& m : s.mats) mat = std::max(mat, against(face, m.face, m.gap));
+    add(CostTerm::Kind::Mat, mat);
     add(CostTerm::Kind::Behind, w.behind * weight_behind * fade(s, face));
     add(CostTerm::Kind::Photo, w.photo * weight_photo * s.beside_photo * swallow_[face]);
     return out;
@@ -173,7 +196,7 @@ std::vector<CostTerm> Cost::own_terms(int section, int face) const {
 /// shows the pattern, what is not lost marks it.
 double Cost::fade(const MatchSection& section, int face) const {
     double most = 0;
-    for (const Lab& ground : section.behind) {
+    for (const auto& ground : section.behind) {
         const auto at = std::find(grounds_.begin(), grounds_.end(), ground) - grounds_.begin();
         most = std::max(most, fades_[static_cast<std::size_t>(at) * count_ + face]);
     }
@@ -182,24 +205,17 @@ double Cost::fade(const MatchSection& section, int face) const {
 
 void Cost::find_contrast() {
     for (const MatchSection& s : job_.sections)
-        for (const Lab& ground : s.behind)
+        for (const auto& ground : s.behind)
             if (std::find(grounds_.begin(), grounds_.end(), ground) == grounds_.end())
                 grounds_.push_back(ground);
-    const auto lost = [](const PaperFace& face, const Lab& on, double within) {
-        double sum = 0;
-        double shares = 0;
-        for (const PaletteColour& c : palette_or_colour(face)) {
-            sum += c.share * std::max(0.0, 1 - difference(to_lab(c.colour), on) / within);
-            shares += c.share;
-        }
-        return shares > 0 ? sum / shares : 0;
-    };
-    for (const Lab& ground : grounds_)
-        for (const PaperFace& face : looks_) fades_.push_back(lost(face, ground, stands_out_from));
+    for (const auto& ground : grounds_)
+        for (const PaperFace& face : looks_)
+            fades_.push_back(lost_on(palette_or_colour(face), ground, stands_out_from, half_of_it));
     for (const PaperFace& face : looks_) {
         double most = 0;
         for (const PaletteColour& c : job_.photo_colours)
-            most = std::max(most, std::min(1.0, 4 * c.share) * lost(face, to_lab(c.colour), swallowed_below));
+            most = std::max(most, std::min(1.0, quarter_of_it * c.share) *
+                                      lost_on(palette_or_colour(face), {{c.colour, 1}}, swallowed_below, 1));
         swallow_.push_back(most);
     }
 }

@@ -20,7 +20,7 @@ struct Share {
 
 /// One thing that speaks for or against a paper in a section.
 struct CostTerm {
-    enum class Kind { Alike, Similar, Apart, Across, Near, Tone, Pattern, Behind, Photo } kind;
+    enum class Kind { Alike, Similar, Apart, Across, Near, Mat, Tone, Pattern, Behind, Photo } kind;
     double amount = 0;
     int other = -1; ///< the section it is about, where there is one
 };
@@ -72,7 +72,7 @@ private:
     std::size_t count_;
     std::vector<PaperFace> looks_;
     std::vector<Lab> lab_;
-    std::vector<Lab> grounds_;    ///< what lies behind and around, each colour once
+    std::vector<std::vector<PaletteColour>> grounds_; ///< what lies behind and around, each once
     std::vector<double> fades_;   ///< by ground and face: the share of its colours that are lost on it
     std::vector<double> swallow_; ///< by face: how much of it is lost beside the photos
     std::vector<double> room_;    ///< by face: pattern_room()

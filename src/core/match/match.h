@@ -20,6 +20,12 @@
 
 namespace zesty {
 
+/// A photo mat that is seen beside a section's paper.
+struct MatBeside {
+    int face = -1;
+    double gap = 0; ///< mm between them
+};
+
 struct MatchSection {
     std::vector<int> patches;
     double area = 0;         ///< of its patches
@@ -29,8 +35,10 @@ struct MatchSection {
     Point at = {};           ///< its middle on the page
     double tone = 0.5;       ///< what its zone wants when colours drift: 0 for light, 1 for dark
     double place_tone = 0.5; ///< the same of its own place, at which an ombre is cut
-    std::optional<Lab> wanted = std::nullopt;       ///< the colour it wants instead
-    std::vector<Lab> behind = {};                   ///< the cut around it and the base
+    std::optional<Lab> wanted = std::nullopt; ///< the colour it wants instead
+    /// The cut around it and the base, each by its colours.
+    std::vector<std::vector<PaletteColour>> behind = {};
+    std::vector<MatBeside> mats = {};
     double beside_photo = 0;                        ///< 1 where it touches a photo, 0 from 2 in away
     std::vector<int> never = {};                    ///< papers it must not get
     std::optional<double> slant_deg = std::nullopt; ///< the way stripes are to run in it, on the page

@@ -1,10 +1,12 @@
 #include "core/project/match_job.h"
 
+#include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
 #include "core/match/pattern_room.h"
 #include "core/match/zones.h"
 #include "core/project/pattern_plan.h"
 #include "core/project/tones.h"
+#include "core/setout/photo_mats.h"
 
 #include <algorithm>
 #include <cassert>
@@ -30,15 +32,58 @@ double beside_photo(const std::vector<Polygon>& photos, Point at, double radius)
     return std::max(0.0, most);
 }
 
-Lab colour_of(const Project& project, const std::string& paper, Rgb otherwise) {
+std::vector<PaletteColour> colours_of(const Project& project, const std::string& paper, Rgb otherwise) {
     const int p = paper.empty() ? -1 : project.stash->find(paper);
-    return to_lab(p < 0 ? otherwise : main_colour(project.stash->papers[p].face(Side::A)));
+    if (p < 0) return {{otherwise, 1}};
+    return palette_or_colour(project.stash->papers[p].face(Side::A));
 }
 
 /// Of its edges where these are coloured by hand: they are what a patch lies beside.
-Lab colour_of_cut(const Project& project, const PlacedCut& cut) {
-    if (cut.edge) return to_lab(*cut.edge);
-    return colour_of(project, cut.paper, cut.colour.value_or(white_cut));
+std::vector<PaletteColour> colours_of_cut(const Project& project, const PlacedCut& cut) {
+    if (cut.edge) return {{*cut.edge, 1}};
+    return colours_of(project, cut.paper, cut.colour.value_or(white_cut));
+}
+
+/// A photo mat whose paper is known, where it lies on the page.
+struct PlacedMat {
+    int face;
+    MeasuredRing outline;
+    Box reach; ///< within which it is seen beside a paper
+};
+
+std::vector<PlacedMat> placed_mats(const Project& project) {
+    std::vector<PlacedMat> out;
+    for (const Photo& photo : project.set_out.photos)
+        for (std::size_t m = 0; m < photo.mats.size(); ++m) {
+            const int face =
+                face_of(*project.stash, project.stash->find(photo.mats[m].paper), photo.mats[m].side);
+            if (face < 0 || photo.mats[m].see_through) continue;
+            const Ring outline = outline_of_mat(photo, m).outer;
+            out.push_back({face, MeasuredRing(outline), bounds(outline).grown(neighbour_limit)});
+        }
+    return out;
+}
+
+/// Those near the openings of a section, each face once, where it comes nearest.
+std::vector<MatBeside> mats_beside(const std::vector<PlacedMat>& mats, const Section& section,
+                                   const Plan& plan) {
+    std::vector<MatBeside> out;
+    for (const int o : section.openings) {
+        const Ring outline =
+            transformed(plan.sections.cut->openings[o].outline, plan.set_out.whole.to_page).outer;
+        for (const PlacedMat& mat : mats) {
+            if (!mat.reach.meets(bounds(outline))) continue;
+            const double gap = mat.outline.gap_to(MeasuredRing(outline)).distance;
+            if (gap > neighbour_limit) continue;
+            const auto known =
+                std::find_if(out.begin(), out.end(), [&](const MatBeside& m) { return m.face == mat.face; });
+            if (known == out.end())
+                out.push_back({mat.face, gap});
+            else
+                known->gap = std::min(known->gap, gap);
+        }
+    }
+    return out;
 }
 
 void look_at_photos(const Project& project, const Plan& plan, MatchJob& job) {
@@ -146,6 +191,7 @@ MatchJob match_job(const Project& project, const Plan& plan, bool keep_chosen) {
     look_at_photos(project, plan, job);
     std::vector<Polygon> photos;
     for (const Photo& p : project.set_out.photos) photos.push_back(outline_of(p));
+    const std::vector<PlacedMat> mats = placed_mats(project);
     const std::vector<std::optional<double>> slants = section_slants(project, plan);
     for (std::size_t s = 0; s < plan.sections.all.size(); ++s) {
         const Section& section = plan.sections.all[s];
@@ -163,9 +209,10 @@ MatchJob match_job(const Project& project, const Plan& plan, bool keep_chosen) {
             m.beside_photo = std::max(m.beside_photo, beside_photo(photos, middle, radius));
         }
         const int cut = plan.sections.cut_of_opening[section.openings.front()];
-        if (cut >= 0) m.behind.push_back(colour_of_cut(project, project.set_out.cuts[cut]));
+        if (cut >= 0) m.behind.push_back(colours_of_cut(project, project.set_out.cuts[cut]));
         if (!project.set_out.page.base_paper.empty())
-            m.behind.push_back(colour_of(project, project.set_out.page.base_paper, white_cut));
+            m.behind.push_back(colours_of(project, project.set_out.page.base_paper, white_cut));
+        if (m.backed) m.mats = mats_beside(mats, section, plan);
         m.tone = m.place_tone = tones.tone_at(m.at);
         m.wanted = tones.colour_at(m.at);
     }

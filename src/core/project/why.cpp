@@ -33,6 +33,8 @@ Objection words_for(const Plan& plan, const CostTerm& term) {
         return {"stripes across those in " + other, "stripes across " + other};
     case CostTerm::Kind::Near:
         return {"close to " + other + ", much the same colour", "close to " + other};
+    case CostTerm::Kind::Mat:
+        return {"much like the photo mat beside it", "much like the photo mat"};
     case CostTerm::Kind::Tone:
         return {"not the tone of this place", "another tone"};
     case CostTerm::Kind::Pattern:
@@ -54,7 +56,7 @@ std::vector<std::string> in_favour(const Project& project, const Plan& plan, con
     };
     std::vector<std::string> out;
     if (project.match.choice(plan.sections.all[section].id).locked) out.emplace_back("given by hand");
-    if (!against(CostTerm::Kind::Alike) && !against(CostTerm::Kind::Similar))
+    if (!against(CostTerm::Kind::Alike) && !against(CostTerm::Kind::Similar) && !against(CostTerm::Kind::Mat))
         out.emplace_back("differs from every neighbour");
     const Face face{plan.papers.of_section[section], plan.papers.side_of_section[section]};
     const Pattern pattern = project.stash->papers[face.paper].face(face.side).pattern;

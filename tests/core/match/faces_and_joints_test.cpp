@@ -115,7 +115,8 @@ TEST(Cost, WhatIsSaidInPartsAddsUpToTheWhole) {
                  {testing::beside(0, 1), testing::beside(1, 2)}};
     job.style.drift = 0.4;
     job.apart = {{0, 1}};
-    job.sections[1].behind = {to_lab({42, 92, 160})};
+    job.sections[1].behind = {{{{42, 92, 160}, 0.7}, {{240, 240, 235}, 0.3}}};
+    job.sections[2].mats = {{1, 4}, {4, 9}};
     job.sections[1].beside_photo = 1;
     job.photo_colours = {{{80, 90, 160}, 0.5}};
     const Cost cost(job);

@@ -1,5 +1,6 @@
 // What photos and papers do to each other, on pictures of which every colour is known.
 
+#include "core/match/cost.h"
 #include "core/match/photo_findings.h"
 #include "core/project/edits.h"
 #include "core/project/findings.h"
@@ -184,11 +185,68 @@ TEST(CutColour, CountsForContrastAndEdgesColouredByHandGoBeforeIt) {
         const Plan plan = testing::shapes_of(p);
         return match_job(p, plan, false).sections[0].behind.front();
     };
-    EXPECT_EQ(behind(), to_lab(white_cut));
+    using Colours = std::vector<PaletteColour>;
+    EXPECT_EQ(behind(), (Colours{{white_cut, 1}}));
     p.set_out.cuts[0].colour = gold;
-    EXPECT_EQ(behind(), to_lab(gold));
+    EXPECT_EQ(behind(), (Colours{{gold, 1}}));
     p.set_out.cuts[0].edge = grey;
-    EXPECT_EQ(behind(), to_lab(grey));
+    EXPECT_EQ(behind(), (Colours{{grey, 1}}));
+}
+
+TEST(PhotoMats, AreNeighboursOfThePapersBesideThem) {
+    Project p = page_of({stock_paper("sky", blue, 304.8, 3), stock_paper("kite", gold, 304.8, 3),
+                         stock_paper("stone", grey, 304.8, 3), stock_paper("leaf", {60, 150, 70}, 304.8, 3),
+                         stock_paper("berry", {170, 40, 80}, 304.8, 3)});
+    p.match.choices.clear();
+    p.set_out.photos = {photo_of({}, testing::shapes_of(p).middle_of(5))};
+    p.set_out.photos[0].on_top = true;
+    p.set_out.photos[0].width = p.set_out.photos[0].height = 60;
+    for (const char* paper : {"sky", "kite", "stone"}) {
+        PhotoMat mat;
+        mat.paper = paper;
+        mat.border = 6;
+        p.set_out.photos[0].mats = {mat};
+        const Plan plan = testing::shapes_of(p);
+        const MatchJob job = match_job(p, plan, false);
+        const auto proposed = Planner(testing::laid_before()).propose(p, false);
+        ASSERT_TRUE(proposed);
+        int beside = 0;
+        for (std::size_t s = 0; s < job.sections.size(); ++s) {
+            if (job.sections[s].mats.empty() || proposed->paper[s] < 0) continue;
+            ++beside;
+            EXPECT_NE(faces_of(*p.stash)[static_cast<std::size_t>(proposed->paper[s])].paper,
+                      p.stash->find(paper))
+                << plan.sections.all[s].label << " lies beside a photo mat of " << paper;
+        }
+        EXPECT_GE(beside, 2);
+        EXPECT_LT(beside, static_cast<int>(job.sections.size())) << "those far from it are free";
+    }
+    p.set_out.photos[0].mats[0].see_through = true;
+    for (const MatchSection& s : match_job(p, testing::shapes_of(p), false).sections)
+        EXPECT_TRUE(s.mats.empty());
+}
+
+TEST(Contrast, IsWithEveryColourOfTheBase) {
+    // White with as much black is neither grey nor, for being the first of two, white alone.
+    Paper striped = stock_paper("piano", {128, 128, 128}, 304.8, 1);
+    striped.palette = {{{250, 250, 250}, 0.5}, {{10, 10, 10}, 0.5}};
+    Project p = page_of({striped, stock_paper("night", {12, 12, 12}, 304.8, 1),
+                         stock_paper("snow", {251, 251, 251}, 304.8, 1),
+                         stock_paper("stone", {128, 128, 128}, 304.8, 1)});
+    p.set_out.page.base_paper = "piano";
+    p.set_out.cuts[0].colour = gold;
+    const Plan plan = testing::shapes_of(p);
+    const MatchJob job = match_job(p, plan, false);
+    const Cost cost(job);
+    const auto lost = [&](int face) {
+        double sum = 0;
+        for (const CostTerm& t : cost.terms(0, face, std::vector<int>(job.sections.size(), -1)))
+            if (t.kind == CostTerm::Kind::Behind) sum += t.amount;
+        return sum;
+    };
+    EXPECT_GT(lost(1), 5) << "black";
+    EXPECT_GT(lost(2), 5) << "white";
+    EXPECT_EQ(lost(3), 0) << "grey is told from both";
 }
 
 TEST(HueBudget, NamesTooMuchOfOneFamilyAndWhatTheBaseAdds) {

@@ -170,7 +170,20 @@ Region material_below(const DressNow& now, const TitleFacts& facts) {
     return out;
 }
 
-/// Bars that run through below a letter; none where it stands altogether on material.
+/// How often material crosses the edge of a letter's box.
+std::size_t runs_on_edge(const Region& below, const Polygon& box) {
+    constexpr double band = 0.1;
+    constexpr double least = 0.3 * band; ///< mm2: no bar is that narrow
+    const auto inner = grow({box}, -band);
+    if (!inner || inner->size() != 1) return 0;
+    const auto on_edge = intersect(below, {{box.outer, {inner->front().outer}}});
+    if (!on_edge) return 0;
+    return static_cast<std::size_t>(
+        std::count_if(on_edge->begin(), on_edge->end(), [&](const Polygon& p) { return area(p) > least; }));
+}
+
+/// Bars that run through below a letter; none where it stands altogether on material. Bars that join below
+/// it are one piece of material: each of them comes in and goes out at the edge, so a cross is two.
 int lines_below(const Region& material, const Polygon& box) {
     const Box there = bounds(box);
     Region near;
@@ -182,8 +195,9 @@ int lines_below(const Region& material, const Polygon& box) {
     const auto below = intersect({box}, near);
     if (!below || area(*below) > all_on_material * area(box)) return 0;
     const double least = 0.002 * area(box);
-    return static_cast<int>(
-        std::count_if(below->begin(), below->end(), [&](const Polygon& p) { return area(p) > least; }));
+    const auto apart =
+        std::count_if(below->begin(), below->end(), [&](const Polygon& p) { return area(p) > least; });
+    return std::max(static_cast<int>(apart), static_cast<int>((runs_on_edge(*below, box) + 1) / 2));
 }
 
 Rgb colour_of_letter(const DressNow& now, const TitleLetter& letter) {

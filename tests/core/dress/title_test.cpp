@@ -278,6 +278,39 @@ TEST(Title, WordsInAnotherOrderAreOfferedWhereThatReadsBetter) {
     EXPECT_LT(shapes_of(p).dress.titles[0].most_lines, 2);
 }
 
+TEST(Title, CountsBarsWhereTheyJoinBelowALetter) {
+    // Four openings of 40 mm round a cross of bars 3 mm wide, whose middle is at 43, 43 of 86.
+    std::vector<Ring> rings{testing::rectangle(-3, -3, 86, 86)};
+    for (const double x : {0.0, 43.0})
+        for (const double y : {0.0, 43.0}) rings.push_back(testing::rectangle(x, y, x + 40, y + 40));
+    Project p = testing::project_of(testing::drawing_of(rings));
+    p.set_out.cuts[0].place = sized({}, SizeRule::Width, 89);
+    Stash stash = testing::five_papers();
+    LetterSet letters = set_of("narrow", LetterKind::Stamps, 10, "I", 1);
+    letters.letters["M"] = {14, 1};
+    stash.letters = {letters};
+    p.stash = std::make_shared<const Stash>(stash);
+    PageTitle title;
+    title.text = "M";
+    title.sets = {"narrow"};
+    title.path.length = 30;
+    const Point middle = shapes_of(p).set_out.whole.to_page({41.5, 41.5});
+    const auto lines_at = [&](double x, double y) {
+        title.path.centre = {middle.x + x, middle.y + y};
+        p.dress.titles = {title};
+        const Plan plan = shapes_of(p);
+        const Box box = bounds(plan.dress.titles[0].letters.at(0).box);
+        // Where the letter really stands is asked of the plan, so that the line may lie above or below it.
+        title.path.centre = title.path.centre + Point{middle.x + x, middle.y + y} - box.centre();
+        p.dress.titles = {title};
+        return shapes_of(p).dress.titles[0].most_lines;
+    };
+    EXPECT_EQ(lines_at(0, 0), 2) << "a cross";
+    EXPECT_EQ(lines_at(20, 0), 1) << "one bar";
+    EXPECT_EQ(lines_at(20, 20), 0) << "an opening";
+    EXPECT_EQ(lines_at(42, 0), 2) << "where a bar ends in another";
+}
+
 TEST(Title, OfInkIsNotRaisedButItsLabelIs) {
     Project p = page_with_title("WINDY HILL");
     const auto is_raised = [&](const std::string& set, bool label) {

@@ -1,4 +1,4 @@
-// Where the stash is, and how it is told from others and from what it was.
+// Where the stash is, and how it is told from others.
 
 #include "io/stash_store.h"
 
@@ -6,7 +6,6 @@
 #include <QFileInfo>
 #include <QStandardPaths>
 #include <QUuid>
-#include <QtEndian>
 #include <sys/stat.h>
 
 namespace zesty {
@@ -21,17 +20,9 @@ QString living_stash_path() {
            "/Zesty Panel/papers.stash";
 }
 
-StashStamp stash_stamp(const QString& path) {
-    QFile file(path);
+quint64 stash_file(const QString& path) {
     struct stat what {};
-    if (!file.open(QIODevice::ReadOnly) || fstat(file.handle(), &what) != 0) return {};
-    // Bytes 24 to 27 of the head: the file change counter (SQLite's file format, 1.3.7).
-    constexpr qint64 counter_at = 24;
-    quint32 changes = 0;
-    if (file.seek(counter_at) &&
-        file.read(reinterpret_cast<char*>(&changes), sizeof changes) == sizeof changes)
-        changes = qFromBigEndian(changes);
-    return {what.st_ino, changes};
+    return ::stat(QFile::encodeName(path).constData(), &what) == 0 ? what.st_ino : 0;
 }
 
 std::string page_key(const QString& file) {

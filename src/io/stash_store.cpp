@@ -63,8 +63,6 @@ Result<StashStore> StashStore::open(const QString& path, std::shared_ptr<const v
     StashStore out(path.toStdString());
     out.alive_ = std::move(alive);
     const bool there = QFile::exists(path) && QFile(path).size() > 0;
-    if (there && !looks_like_one(path))
-        return fail(ErrorKind::BadInput, out.what_ + ": this is not a stash database");
     sqlite3* db = nullptr;
     const int opened = sqlite3_open_v2(path.toUtf8().constData(), &db,
                                        SQLITE_OPEN_READWRITE | (there ? 0 : SQLITE_OPEN_CREATE), nullptr);
@@ -77,6 +75,8 @@ Result<StashStore> StashStore::open(const QString& path, std::shared_ptr<const v
     if (there) {
         // Looked at before anything is written: what belongs to others stays as it is.
         const int of = pragma(db, "PRAGMA application_id");
+        if (sqlite3_errcode(db) == SQLITE_NOTADB)
+            return fail(ErrorKind::BadInput, out.what_ + ": this is not a stash database");
         const int format = pragma(db, "PRAGMA user_version");
         if (of != program) return fail(ErrorKind::BadInput, out.what_ + ": this database is not a stash");
         if (format > version)
@@ -100,6 +100,11 @@ Result<StashStore> StashStore::open(const QString& path, std::shared_ptr<const v
     if (auto r = out.run("PRAGMA synchronous = FULL"); !r) return tl::make_unexpected(r.error());
     if (auto r = out.bring_up_to_date(); !r) return tl::make_unexpected(r.error());
     return out;
+}
+
+StashStamp StashStore::stamp() const {
+    *steps_left_ = most_steps;
+    return {pragma(db_.get(), "PRAGMA data_version"), sqlite3_total_changes(db_.get())};
 }
 
 Result<void> StashStore::run(const char* sql) {

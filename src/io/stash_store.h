@@ -23,13 +23,16 @@ QString living_stash_path();
 /// For a paper that nobody has known so far.
 std::string new_uid();
 
-/// What a database was like, to notice that another program has changed it: cheap to ask for.
+/// Which file there is now, 0 for none. The file is never opened but by SQLite: closing it elsewhere would
+/// let go of the locks that this program holds on it (fcntl, POSIX.1), in the middle of a change.
+quint64 stash_file(const QString& path);
+
+/// What a database was like when an open one was asked, to notice changes: cheap to ask for.
 struct StashStamp {
-    quint64 file = 0;    ///< which file it is, 0 for none
-    quint32 changes = 0; ///< SQLite's count of the transactions that changed it
+    int by_others = -1; ///< PRAGMA data_version; -1 before anything was read
+    int by_itself = -1; ///< rows it has changed
     bool operator==(const StashStamp&) const = default;
 };
-StashStamp stash_stamp(const QString& path);
 
 /// How a page is known to the database: the whole path of its file, empty for a page that has none.
 std::string page_key(const QString& file);
@@ -44,8 +47,10 @@ public:
     /// Opens the database, or makes it when there is no such file. `alive` is kept until nobody can read
     /// pictures from it any more: a folder that goes with the last who needs it.
     static Result<StashStore> open(const QString& path, std::shared_ptr<const void> alive = nullptr);
-    /// By its first bytes.
+    /// By its first bytes: not of a file that is open, see stash_file().
     static bool looks_like_one(const QString& path);
+
+    StashStamp stamp() const;
 
     /// Pictures are read from the file when they are wanted (core/stash/picture_bytes.h).
     Result<Stash> read() const;

@@ -63,13 +63,13 @@ RecordFiles named_by(const Stash& stash, const RecordFiles& held) {
 } // namespace
 
 Result<void> LivingStash::be_open() {
-    if (store_ && stash_stamp(path_).file == opened_) return {};
+    if (store_ && stash_file(path_) == opened_) return {};
     QDir().mkpath(QFileInfo(path_).absolutePath());
     store_.reset();
     auto opened = StashStore::open(path_);
     if (!opened) return tl::make_unexpected(opened.error());
     store_ = std::move(*opened);
-    opened_ = stash_stamp(path_).file;
+    opened_ = stash_file(path_);
     stamp_ = {};
     // Of steps that were undone and that nobody will redo any more. Where that fails, they only take room.
     (void)store_->forget_files(
@@ -105,8 +105,9 @@ LivingStash::Report LivingStash::attempt(const std::vector<Change>& changes, con
     Report report = write(changes, held);
     report.gone = std::exchange(gone_, {});
     // Before reading: a change that comes between is seen at the next look.
-    const StashStamp stamp = stash_stamp(path_);
-    if (!store_ || (stamp == stamp_ && changes.empty())) return report;
+    if (!store_) return report;
+    const StashStamp stamp = store_->stamp();
+    if (stamp == stamp_ && changes.empty()) return report;
     auto papers = store_->read();
     if (papers) {
         report.now = std::make_shared<const Stash>(std::move(*papers));

@@ -83,7 +83,7 @@ private:
     std::optional<StashStore> store_;
     std::vector<std::string> gone_; ///< not reported yet
     quint64 takings_ = 0;           ///< the window waits while this changes
-    quint64 opened_ = 0;            ///< StashStamp::file
+    quint64 opened_ = 0;            ///< stash_file()
     StashStamp stamp_;              ///< of what was read last
     quint64 written_ = 0;           ///< all changes up to this number, each once
 };

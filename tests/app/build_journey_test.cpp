@@ -2,6 +2,7 @@
 
 #include "app/bench.h"
 #include "app/bench/rows.h"
+#include "app/build/build_desk.h"
 #include "app/build/build_panel.h"
 #include "support/demo.h"
 #include "support/patience.h"
@@ -111,6 +112,25 @@ TEST(BuildJourney, StepsAreStartedPausedTickedOffAndUndoneByMouseAndKeys) {
     EXPECT_EQ(label(bench, "step-what"), fourth);
     press(bench, "Not now");
     EXPECT_NE(label(bench, "step-what"), fourth);
+}
+
+TEST(BuildJourney, AnEditWhileAProposalIsOnShowLeavesTheStepsOfTheirOwnPage) {
+    Bench bench;
+    bench.open(demo::file("kite-hill-dressed.zesty"));
+    bench.key(Qt::Key_6, Qt::ControlModifier);
+    bench.settle();
+    bench.key(Qt::Key_P);
+    bench.settle();
+    ASSERT_TRUE(bench.state().offers().shown());
+    const auto& desk = *bench.window().findChild<BuildDesk*>();
+    const std::size_t before = desk.project().dress.wet.size();
+    // The proposal goes, and the plan is that of the page before the edit until the next one is there.
+    bench.document().change("Add wet work", [](Project& p) { p.dress.wet.emplace_back().centre = {60, 60}; });
+    EXPECT_EQ(desk.plan().dress.wet.size(), desk.project().dress.wet.size());
+    EXPECT_EQ(desk.project().dress.wet.size(), before);
+    bench.settle();
+    EXPECT_EQ(desk.plan().dress.wet.size(), before + 1);
+    EXPECT_EQ(desk.project().dress.wet.size(), before + 1);
 }
 
 TEST(BuildJourney, TheStepStandsAloneAndLargeUntilEscape) {

@@ -23,7 +23,9 @@ BuildDesk::BuildDesk(const BenchParts& bench, QObject* parent) : QObject(parent)
         const auto plan = bench_.state.own_plan();
         if (!plan || (!plan->sheets.done && plan->sections.cut)) return;
         plan_ = plan;
-        project_ = bench_.document.project();
+        // What is said of an older plan again, while another is worked out, is of the page it is the plan of.
+        project_ = *plan->of;
+        if (plan_holds()) project_ = bench_.document.project();
         jobs_.reset();
         ask();
         if (jobs_wanted_) want_jobs();

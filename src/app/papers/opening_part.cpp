@@ -162,11 +162,11 @@ template <class Change> void OpeningPart::change(const QString& intention, Chang
 void OpeningPart::ask_why(int section) {
     const quint64 number = ++*asked_;
     worker_.think(this,
-                  [this, project = document_.project(), section, number,
+                  [this, project = state_.plan()->of, section, number,
                    asked = asked_](Planner& planner) -> std::function<void()> {
                       const StopToken stop = [asked, number] { return *asked != number; };
                       if (stop()) return [] {};
-                      auto why = planner.why(project, section, stop);
+                      auto why = planner.why(*project, section, stop);
                       if (!why) return [] {};
                       return [this, number, answer = std::make_shared<WhyPaper>(std::move(*why))] {
                           if (number == *asked_) show_others(answer.get());
@@ -180,8 +180,8 @@ void OpeningPart::show_others(const WhyPaper* why) {
     auto* rows = new QVBoxLayout(others_);
     rows->setContentsMargins(0, 2, 0, 0);
     rows->setSpacing(2);
-    const auto& stash = document_.project().stash;
-    if (!why || !stash) {
+    const auto stash = why ? state_.plan()->of->stash : nullptr;
+    if (!stash) {
         why_->clear();
         return;
     }
@@ -245,7 +245,6 @@ void OpeningPart::refresh() {
     }
     const int opening = *state_.selected().begin();
     const Section& s = plan->sections.all[section];
-    const Project& project = state_.offers().shown() ? state_.offers().shown()->project : document_.project();
     const PaperChoice& choice = document_.project().match.choice(s.id);
     selection_->setText(state_.selected().size() == 1 ? QString("Opening %1").arg(opening + 1)
                                                       : QString("%1 openings").arg(state_.selected().size()));
@@ -254,7 +253,7 @@ void OpeningPart::refresh() {
                       ? (s.treatment == Treatment::Open ? "Left open: the base shows."
                                                         : "A photo goes behind it, no paper.")
                   : state_.selected().size() > 1 ? "Giving a paper gives it to all of them."
-                                                 : about_opening(project, *plan, opening).section(": ", 1);
+                                                 : about_opening(*plan->of, *plan, opening).section(": ", 1);
     if (choice.same_as)
         has += QString(" %1 %2.").arg(choice.facing ? "Has the mirrored paper of section"
                                                     : "Has the paper of section",

@@ -13,6 +13,7 @@ namespace zesty {
 
 namespace {
 
+constexpr double hardly_over = 1e-4;     ///< mm, which rounding explains
 constexpr std::size_t much_to_lay = 120; ///< pieces
 constexpr std::size_t very_much_to_lay = 300;
 
@@ -92,6 +93,7 @@ FirstLayouts::PreparedPiece FirstLayouts::prepare(const NestPiece& piece, std::s
         const Box box = bounds(wide);
         Pose pose;
         pose.rotation_deg = rotation;
+        pose.size = {own.width(), own.height()};
         pose.cells = rasterize(turned, {own.x0, own.y0}, cell_);
         pose.left = static_cast<int>(std::ceil((own.x0 - box.x0) / cell_));
         pose.up = static_cast<int>(std::ceil((own.y0 - box.y0) / cell_));
@@ -181,7 +183,9 @@ bool FirstLayouts::place(int piece, std::vector<SheetRaster>& sheets, std::vecto
     for (int s : sheet_order_) {
         const auto& allowed = asked(piece).sheets;
         if (!allowed.empty() && std::find(allowed.begin(), allowed.end(), s) == allowed.end()) continue;
-        if (place_on(piece, s, sheets[s], used[s], result)) return true;
+        if (place_on(piece, s, sheets[s], used[s], result) ||
+            place_flush(piece, s, sheets[s], used[s], result))
+            return true;
     }
     return false;
 }
@@ -214,6 +218,52 @@ bool FirstLayouts::place_on(int piece, int s, SheetRaster& sheet, double& used, 
     result.placements.push_back({piece, s, std::fmod(best->rotation_deg, 360.0), at});
     used = std::max(used, best_bottom * cell_);
     return true;
+}
+
+/// A piece as wide or as high as its sheet, which in cells is always a hair too large: from edge to edge,
+/// at an end of the sheet or beside what lies there.
+bool FirstLayouts::place_flush(int piece, int s, SheetRaster& sheet, double& used, NestResult& result) const {
+    if (static_cast<std::size_t>(piece) >= job_.pieces.size() || job_.pieces[piece].held()) return false;
+    const Polygon& outline = job_.sheets[s].outline;
+    const Box box = bounds(outline);
+    const auto spans = [&](double size, double room) {
+        return size > room - 2 * cell_ && size < room + hardly_over;
+    };
+    std::vector<Laid> lying;
+    std::vector<Box> boxes;
+    for (const Pose& pose : pieces_[piece].poses) {
+        const bool across = spans(pose.size.x, box.width());
+        const bool down = spans(pose.size.y, box.height());
+        if ((!across && !down) || pose.size.x > box.width() + hardly_over ||
+            pose.size.y > box.height() + hardly_over)
+            continue;
+        if (lying.empty())
+            for (const NestPlacement& p : result.placements)
+                if (p.sheet == s) {
+                    lying.emplace_back(job_.pieces[p.piece], p);
+                    boxes.push_back(bounds(transformed(outlines_of(job_.pieces[p.piece]), p.transform())));
+                }
+        std::vector<Point> corners{
+            {box.x0, box.y0}, {across ? box.x0 : box.x1 - pose.size.x, down ? box.y0 : box.y1 - pose.size.y}};
+        for (const Box& b : boxes) {
+            corners.push_back(across ? Point{box.x0, b.y1 + job_.gap} : Point{b.x1 + job_.gap, box.y0});
+            corners.push_back(across ? Point{box.x0, b.y0 - job_.gap - pose.size.y}
+                                     : Point{b.x0 - job_.gap - pose.size.x, box.y0});
+        }
+        for (const Point corner : corners) {
+            const NestPlacement at{piece, s, std::fmod(pose.rotation_deg, 360.0), corner - pose.cells.origin};
+            const Laid laid(job_.pieces[piece], at);
+            if (!laid.inside(outline) || std::any_of(lying.begin(), lying.end(), [&](const Laid& other) {
+                    return laid.too_close(other, job_.gap);
+                }))
+                continue;
+            block_placed(sheet, job_.pieces[piece], at, job_.gap);
+            result.placements.push_back(at);
+            used = std::max(used, corner.y + pose.size.y - box.y0);
+            return true;
+        }
+    }
+    return false;
 }
 
 } // namespace zesty

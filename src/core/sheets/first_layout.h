@@ -44,6 +44,7 @@ private:
         PieceRaster blocked; ///< of the piece grown by the gap: what it takes from others
         int left = 0;        ///< by how many cells `blocked` begins before `cells`
         int up = 0;
+        Point size; ///< of its box, exactly
     };
 
     struct PreparedPiece {
@@ -58,6 +59,7 @@ private:
     bool place(int piece, std::vector<SheetRaster>& sheets, std::vector<double>& used,
                NestResult& result) const;
     bool place_on(int piece, int s, SheetRaster& sheet, double& used, NestResult& result) const;
+    bool place_flush(int piece, int s, SheetRaster& sheet, double& used, NestResult& result) const;
 
     const NestJob& job_;
     const StopToken& stop_;

@@ -46,6 +46,41 @@ TEST(Nest, FillsASheetWithRectanglesToTheEdge) {
     EXPECT_EQ(verify(job, r), "");
 }
 
+TEST(Nest, APieceAsWideAsItsSheetLiesFromEdgeToEdge) {
+    // A strip across a page of 12 in, cut from sheets of 12 in: in cells it is always a hair too wide.
+    NestJob job;
+    for (const double width : {100.0, 104.775, 98.0})
+        job.pieces.push_back({{rectangle(20, 10, 20 + 304.8, 10 + width), {}}, false, {0, 90}, {}});
+    job.pieces.push_back({{rectangle(0, 0, 152.4, 152.4), {}}, true, {}, {}});
+    job.pieces.push_back({{rectangle(0, 0, 100, 60), {}}, true, {}, {}});
+    for (int refinements : {0, 60}) {
+        job.refinements = refinements;
+        job.sheets = {{{rectangle(0, 0, 304.8, 304.8), {}}, 0},
+                      {{rectangle(0, 0, 304.8, 304.8), {}}, 0},
+                      {{rectangle(5, 5, 5 + 152.4, 5 + 152.4), {}}, 0}};
+        NestResult r = nest(job);
+        EXPECT_EQ(verify(job, r), "");
+        EXPECT_TRUE(r.unplaced.empty());
+        // Not where it is wider than the sheet by what can be measured, nor across a corner that is missing.
+        job.sheets = {{{rectangle(0, 0, 304.7, 304.7), {}}, 0}};
+        r = nest(job);
+        EXPECT_EQ(verify(job, r), "");
+        EXPECT_EQ(r.unplaced.size(), 3u);
+        job.sheets = {{{{{0, 40},
+                         {40, 0},
+                         {264.8, 0},
+                         {304.8, 40},
+                         {304.8, 264.8},
+                         {264.8, 304.8},
+                         {40, 304.8},
+                         {0, 264.8}},
+                        {}},
+                       0}};
+        r = nest(job);
+        EXPECT_EQ(verify(job, r), "");
+    }
+}
+
 TEST(Nest, RandomJobsAreSoundWithHolesOffcutsAndEveryKindOfRotation) {
     std::mt19937 random(17);
     for (int round = 0; round < testing::rounds(15); ++round) {

@@ -74,11 +74,14 @@ std::vector<std::string> typed_edits(const CLI::App& command, const Questions& q
 
 Result<void> save_changes(const Project& before, const Project& after, const std::string& path,
                           const std::string& out, const std::vector<std::string>& edits) {
-    if (!out.empty()) return save_project(after, QString::fromStdString(out));
-    if (before == after && !edits.empty())
+    const bool in_vain = before == after && !edits.empty();
+    if (!out.empty())
+        if (auto r = save_project(after, QString::fromStdString(out)); !r) return r;
+    if (in_vain)
         return fail(ErrorKind::NothingToDo, in_a_row(edits) + (edits.size() == 1 ? " changes" : " change") +
-                                                " nothing: " + path + " is as that says already");
-    if (before == after) return {};
+                                                " nothing: " + path + " is as that says already" +
+                                                (out.empty() ? "" : "; " + out + " is a copy of it"));
+    if (before == after || !out.empty()) return {};
     auto now = open_project(QString::fromStdString(path));
     // Which papers the stash has by now is another matter.
     if (now) now->stash = before.stash;

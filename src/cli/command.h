@@ -31,7 +31,8 @@ int exit_code(const Plan& plan);
 int complain(const std::string& message);
 
 /// Writes the project to `out`, or back where it came from when that is empty and it has changed. An error of
-/// kind NothingToDo where `edits`, the options that were to change it, have left it as it was.
+/// kind NothingToDo where `edits`, the options that were to change it, have left it as it was; `out` is then
+/// written all the same.
 Result<void> save_changes(const Project& before, const Project& after, const std::string& path,
                           const std::string& out, const std::vector<std::string>& edits);
 

@@ -32,7 +32,7 @@ void print_sections(const Project& p, const Plan& plan, bool advise) {
         std::cout << "section " << s.label << (s.name.empty() ? "" : " (" + s.name + ")") << ": openings "
                   << numbers(s.openings) << ", " << name_of(s.treatment);
         if (takes_paper(s.treatment)) std::cout << ", " << name_of(s.method);
-        if (std::isfinite(lip)) std::cout << ", smallest lip " << format_mm(lip);
+        if (std::isfinite(lip)) std::cout << ", smallest lip " << format_length(lip, p.units);
         std::cout << "\n";
         if (!advise || !takes_paper(s.treatment)) continue;
         const int o = s.openings.front();
@@ -57,12 +57,12 @@ json table_json(const std::vector<MethodFigures>& table) {
     return out;
 }
 
-void print_table(const std::vector<MethodFigures>& table) {
+void print_table(const std::vector<MethodFigures>& table, Units units) {
     for (const MethodFigures& f : table) {
-        std::cout << name_of(f.method) << ": " << std::lround(f.paper_area / 100) << " sq cm of paper, "
+        std::cout << name_of(f.method) << ": " << format_area(f.paper_area, units) << " of paper, "
                   << std::lround(f.minutes) << " min";
         if (std::isfinite(f.smallest_lip))
-            std::cout << ", smallest lip " << format_mm(f.smallest_lip) << ", " << f.narrow_lips
+            std::cout << ", smallest lip " << format_length(f.smallest_lip, units) << ", " << f.narrow_lips
                       << " under 1.5 mm";
         if (f.failed > 0) std::cout << ", does not work for " << f.failed;
         std::cout << "\n";
@@ -129,10 +129,10 @@ static int run(const SectionsArgs& args) {
         std::cout << out.dump(1) << "\n";
     } else {
         print_sections(*project, *plan, args.advise);
-        print_table(table);
+        print_table(table, project->units);
         for (const BackedSo& a : *amounts)
             std::cout << key_of(a.much) << ": " << a.backed << " of " << a.of << " backed, "
-                      << std::lround(a.paper_area / 100) << " sq cm of paper, " << std::lround(a.minutes)
+                      << format_area(a.paper_area, project->units) << " of paper, " << std::lround(a.minutes)
                       << " min; " << a.reason << "\n";
     }
     return exit_code(*plan);

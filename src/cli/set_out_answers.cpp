@@ -27,9 +27,9 @@ void print_cuts(const Project& p, const Plan& plan, std::ostream& out) {
         const SetOut& s = plan.set_out.each[i];
         out << "cut " << i + 1 << ": " << p.set_out.drawings[p.set_out.cuts[i].drawing]->name << ", "
             << format_size(s.size.x, s.size.y, p.units);
-        if (std::isfinite(s.thinnest_bar)) out << ", thinnest bar " << format_mm(s.thinnest_bar);
+        if (std::isfinite(s.thinnest_bar)) out << ", thinnest bar " << format_length(s.thinnest_bar, p.units);
         if (s.smallest >= 0)
-            out << ", smallest opening " << format_mm(s.smallest_opening) << " across, number "
+            out << ", smallest opening " << format_length(s.smallest_opening, p.units) << " across, number "
                 << s.smallest + 1;
         out << "\n";
     }
@@ -167,10 +167,11 @@ Result<json> ladder_json(const Project& p, Planner& planner, int cut, std::ostre
         std::string holds;
         for (const Holding& h : holdings(p.set_out.bars))
             if (r.thinnest_bar >= h.bar) holds = h.name;
-        out << format_length(r.size, p.units) << ", " << format_mm(r.thinnest_bar)
+        out << format_length(r.size, p.units) << ", " << format_length(r.thinnest_bar, p.units)
             << (holds.empty() ? " (too thin for the blade)" : " (wide enough for " + holds + ")") << ", "
-            << format_mm(r.smallest_opening) << ", " << r.too_small << ", " << std::lround(r.patch_area / 100)
-            << " sq cm, " << std::lround(r.cutting) << " min, " << std::lround(r.backing) << " min\n";
+            << format_length(r.smallest_opening, p.units) << ", " << r.too_small << ", "
+            << format_area(r.patch_area, p.units) << ", " << std::lround(r.cutting) << " min, "
+            << std::lround(r.backing) << " min\n";
     }
     return answer;
 }

@@ -83,7 +83,7 @@ void list(const Stash& stash, const Reserved& reserved, const std::vector<int>& 
     }
     for (const Paper& p : shown.papers) {
         std::cout << p.id << ": " << p.name << ", " << colour_words(p.colour) << ", " << name_of(p.pattern);
-        if (p.repeat > 0) std::cout << " repeating after " << format_mm(p.repeat);
+        if (p.repeat > 0) std::cout << " repeating after " << format_length(p.repeat, Units::Inches);
         if (const std::string about = about_pattern(p.face(Side::A), Units::Inches); !about.empty())
             std::cout << ", " << about;
         if (p.back)
@@ -120,9 +120,12 @@ Result<Wanted> wanted(const StashArgs& a) {
             !unknown.empty() && !a.ignore_columns)
             return fail(ErrorKind::BadInput,
                         a.import + ": no paper has " +
-                            (unknown.size() == 1 ? "a column called " : "columns called ") +
-                            in_a_row(unknown) +
-                            "; rename it in the table, or give --ignore-columns to leave it out");
+                            (unknown.size() == 1
+                                 ? "a column called " + unknown.front() +
+                                       "; rename it in the table, or give " +
+                                       "--ignore-columns to leave it out"
+                                 : "columns called " + in_a_row(unknown) + "; rename them in the table, or " +
+                                       "give --ignore-columns to leave them out"));
         auto papers = read_watched(a.import);
         if (!papers) return tl::make_unexpected(papers.error());
         out.import = std::move(*papers);

@@ -37,7 +37,8 @@ QString set_out_answer(const Project& project, const Plan& plan) {
     QString out = project.set_out.cuts.size() > 1
                       ? counted(project.set_out.cuts.size(), "cut", "cuts")
                       : words(format_length(std::max(s.size.x, s.size.y), project.units));
-    if (std::isfinite(s.thinnest_bar)) out += ", thinnest bar " + words(format_mm(s.thinnest_bar));
+    if (std::isfinite(s.thinnest_bar))
+        out += ", thinnest bar " + words(format_length(s.thinnest_bar, project.units));
     return out;
 }
 
@@ -102,7 +103,7 @@ QString about_patches(const Project& project, const Plan& plan) {
         .arg(counted(plan.sections.patches.size(), "patch", "patches"),
              area_in_words(plan.patch_area(), project.units))
         .arg(std::max(1L, std::lround(plan.sections.backing_minutes)))
-        .arg(words(format_mm(worst->lip)))
+        .arg(words(format_length(worst->lip, project.units)))
         .arg(worst->opening + 1);
 }
 
@@ -115,7 +116,7 @@ QString about_opening(const Project& project, const Plan& plan, int opening) {
                       .arg(opening + 1)
                       .arg(words(format_size(o.box.width() * s, o.box.height() * s, project.units)));
     const double bar = plan.sections.cut->narrowest_bar(opening) * s;
-    if (std::isfinite(bar)) out += ", narrowest bar " + words(format_mm(bar));
+    if (std::isfinite(bar)) out += ", narrowest bar " + words(format_length(bar, project.units));
     const int patch = plan.patch_of(opening);
     const Section& section = plan.sections.all[plan.sections.of_opening[opening]];
     if (patch < 0) {
@@ -123,7 +124,7 @@ QString about_opening(const Project& project, const Plan& plan, int opening) {
         return out + ", " + name_of(section.treatment);
     }
     if (section.treatment != Treatment::Paper) out += QString(", ") + name_of(section.treatment);
-    out += ", lip " + words(format_mm(plan.sections.patches[patch].lip));
+    out += ", lip " + words(format_length(plan.sections.patches[patch].lip, project.units));
     const int at = plan.sections.of_opening[opening];
     const int paper = plan.papers.of_section[at];
     out += paper < 0 ? QString(", no paper yet")

@@ -72,7 +72,8 @@ void callipers(QPainter& painter, const PageMap& map, const Plan& plan) {
     const QPointF at = mid + QPointF(46, away);
     painter.setPen(QPen(theme::berry, 1));
     painter.drawLine(mid + QPointF(4, away * 0.15), at);
-    label(painter, at, "thinnest bar " + words(format_mm(plan.set_out.whole.thinnest_bar)),
+    label(painter, at,
+          "thinnest bar " + words(format_length(plan.set_out.whole.thinnest_bar, plan.of->units)),
           QColor(255, 254, 251, 240), theme::berry);
 }
 

@@ -223,7 +223,8 @@ void MethodsPart::show_table(const std::vector<MethodFigures>& table) {
         const Row& row = rows_[static_cast<std::size_t>(f.method)];
         row.paper->setText(area_in_words(f.paper_area, units));
         row.minutes->setText(QString::number(std::lround(f.minutes)));
-        row.lips->setText(std::isfinite(f.smallest_lip) ? words(format_mm(f.smallest_lip)) : QString("none"));
+        row.lips->setText(std::isfinite(f.smallest_lip) ? words(format_length(f.smallest_lip, units))
+                                                        : QString("none"));
         QString tip = counted(static_cast<std::size_t>(f.narrow_lips), "lip", "lips") + " under 1.5 mm";
         if (f.failed > 0) {
             row.lips->setText(QString("%1 fail").arg(f.failed));

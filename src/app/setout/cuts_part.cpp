@@ -273,10 +273,10 @@ void CutsPart::show_facts(const Project& p, const SetOut& s) {
         text += QString("<tr><td style='color:#6B6670'>%1&nbsp;&nbsp;</td><td>%2</td></tr>").arg(name, value);
     };
     if (std::isfinite(s.thinnest_bar))
-        fact("Thinnest bar", "<b>" + words(format_mm(s.thinnest_bar)) + "</b>");
+        fact("Thinnest bar", "<b>" + words(format_length(s.thinnest_bar, p.units)) + "</b>");
     if (s.smallest >= 0)
         fact("Smallest opening", QString("<b>%1</b> across, number %2")
-                                     .arg(words(format_mm(s.smallest_opening)))
+                                     .arg(words(format_length(s.smallest_opening, p.units)))
                                      .arg(s.smallest + 1));
     fact("Blade travels", words(format_length(s.cut_length, p.units)));
     facts_->setText(text + "</table>");

@@ -189,8 +189,8 @@ void SizesPart::tell() {
     }
     const Units units = document_.project().units;
     QString text = QString("<b>%1</b>: ").arg(words(format_length(r->size, units)));
-    if (std::isfinite(r->thinnest_bar)) text += "bar " + words(format_mm(r->thinnest_bar)) + ", ";
-    text += "smallest opening " + words(format_mm(r->smallest_opening));
+    if (std::isfinite(r->thinnest_bar)) text += "bar " + words(format_length(r->thinnest_bar, units)) + ", ";
+    text += "smallest opening " + words(format_length(r->smallest_opening, units));
     text += r->too_small > 0 ? QString(", <b>%1 too small to back</b>").arg(r->too_small) : QString();
     text += QString(". Paper %1, cutting %2 min, backing %3 min.")
                 .arg(area_in_words(r->patch_area, units))

@@ -16,16 +16,17 @@ std::string writing_name(std::size_t i, std::size_t all) {
     return all == 1 ? "the journaling" : "journaling " + std::to_string(i + 1);
 }
 
-Finding left_over(const WritingFacts& facts, const Writing& w, std::size_t i, const std::string& name) {
+Finding left_over(const WritingFacts& facts, const Writing& w, std::size_t i, const std::string& name,
+                  Units units) {
     Finding out{.code = Code::WordsLeftOver,
                 .title = with_capital(name) + " is " +
                          count_of(static_cast<std::size_t>(facts.left_over), "word", "words") + " too long",
                 .where = w.centre};
-    const std::string now =
-        "Lines of " + format_mm(w.line_height) + " hold about " + std::to_string(facts.holds) + " words";
+    const std::string now = "Lines of " + format_length(w.line_height, units) + " hold about " +
+                            std::to_string(facts.holds) + " words";
     if (facts.widest_fitting > 0) {
-        out.message = now + "; lines of " + format_mm(facts.widest_fitting) + " hold all.";
-        out.fixes.push_back({"Lines of " + format_mm(facts.widest_fitting),
+        out.message = now + "; lines of " + format_length(facts.widest_fitting, units) + " hold all.";
+        out.fixes.push_back({"Lines of " + format_length(facts.widest_fitting, units),
                              SetLineHeight{static_cast<int>(i), facts.widest_fitting}});
     } else {
         out.message = now + "; give it more room, or write the rest on the back of the page.";
@@ -65,13 +66,13 @@ Finding faint(const WritingFacts& facts, const Writing& w, std::size_t i, const 
 
 } // namespace
 
-std::vector<Finding> writing_findings(const DressFacts& facts) {
+std::vector<Finding> writing_findings(const DressFacts& facts, Units units) {
     std::vector<Finding> out;
     for (std::size_t i = 0; i < facts.writings.size(); ++i) {
         const WritingFacts& f = facts.writings[i];
         const Writing& w = facts.placed[i];
         const std::string name = writing_name(i, facts.writings.size());
-        if (f.left_over > 0) out.push_back(left_over(f, w, i, name));
+        if (f.left_over > 0) out.push_back(left_over(f, w, i, name, units));
         if (!f.entered.empty()) out.push_back(entered(f, w, i, name));
         if (f.pen.contrast < pen_is_read_from) out.push_back(faint(f, w, i, name));
     }
@@ -95,7 +96,7 @@ std::vector<Finding> coverage_findings(const DressNow& now, const CoverageFacts&
 }
 
 std::vector<Finding> dress_findings(const DressNow& now, const DressFacts& facts) {
-    std::vector<Finding> out = writing_findings(facts);
+    std::vector<Finding> out = writing_findings(facts, now.units);
     for (auto& more : {title_findings(now, facts), embellishment_findings(now, facts),
                        mat_findings(now, facts), coverage_findings(now, facts.coverage),
                        balance_findings(now, facts.balance), stitching_findings(now, facts),

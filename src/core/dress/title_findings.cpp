@@ -134,8 +134,9 @@ private:
         for (int step = 0; step < 4; ++step) {
             const TitleFacts now = tried(i, close);
             if (now.overhang <= hardly_over) {
-                f.fixes.emplace_back("Letters " + format_mm(title(i).spacing - close.spacing) + " closer",
-                                     SetTitle{static_cast<int>(i), close});
+                f.fixes.emplace_back(
+                    "Letters " + format_length(title(i).spacing - close.spacing, now_.units) + " closer",
+                    SetTitle{static_cast<int>(i), close});
                 return;
             }
             close.spacing -= now.overhang / static_cast<double>(t.letters.size() - 1);
@@ -151,7 +152,8 @@ private:
         low.height = std::floor(t.height * t.room / t.length * 0.97 * 2) / 2;
         if (low.height < 3) return;
         if (is_cured(tried(i, low)))
-            f.fixes.emplace_back("Letters of " + format_mm(low.height), SetTitle{static_cast<int>(i), low});
+            f.fixes.emplace_back("Letters of " + format_length(low.height, now_.units),
+                                 SetTitle{static_cast<int>(i), low});
     }
 
     void off_page(std::size_t i) {

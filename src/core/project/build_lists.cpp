@@ -161,8 +161,8 @@ private:
         for (const Shaker& s : plan_.sections.shakers) {
             const std::string at = "opening " + std::to_string(s.opening + 1);
             lines.push_back({"Acetate for " + at, size(s.acetate), "lips included"});
-            lines.push_back(
-                {"Foam walls for " + at, length(s.wall_length), format_mm(s.foam_width) + " wide"});
+            lines.push_back({"Foam walls for " + at, length(s.wall_length),
+                             format_length(s.foam_width, project_.units) + " wide"});
             lines.push_back({"Filling for " + at, format_area(s.inner_area, project_.units),
                              "a third of it covered lets it run"});
         }

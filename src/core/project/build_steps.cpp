@@ -80,10 +80,10 @@ std::string sheet_in_words(const Project& project, const Plan& plan, int sheet) 
     return which.rfind("cut", 0) == 0 ? name + ", already cut" : name + ", sheet " + which;
 }
 
-std::string glue_in_words(double least_mm, double most_mm, const NarrowestBars& bars) {
-    std::string widths = format_mm(most_mm);
-    if (const std::string least = format_mm(least_mm); least != widths)
-        widths = least.substr(0, least.find(' ')) + " to " + widths;
+std::string glue_in_words(double least_mm, double most_mm, const NarrowestBars& bars, Units units) {
+    std::string widths = format_length(most_mm, units);
+    if (const std::string least = format_length(least_mm, units); least != widths)
+        widths = least + " to " + widths;
     const char* with = least_mm < bars.glue   ? "adhesive sheet, or dots of fine-tip glue"
                        : least_mm < bars.tape ? "fine-tip glue"
                                               : "tape or glue";

@@ -202,7 +202,8 @@ BuildStep gluing_step(const StepsInMaking& s, const std::vector<int>& patches) {
     }
     step.rows.emplace_back("From", in_a_row({sheets.begin(), sheets.end()}));
     step.rows.emplace_back("How", how_backed(patches, s));
-    if (most > 0) step.rows.emplace_back("Glue", glue_in_words(least, most, s.project.set_out.bars));
+    if (most > 0)
+        step.rows.emplace_back("Glue", glue_in_words(least, most, s.project.set_out.bars, s.project.units));
     step.rows.emplace_back("Hold", minutes_in_words(s.drying().glue) + " under a heavy book");
     if (by_hand) step.caution = knife_caution;
     step.needs.assign(sheets.begin(), sheets.end());

@@ -84,6 +84,6 @@ inline constexpr const char* machine_caution =
 std::string sheet_in_words(const Project& project, const Plan& plan, int sheet);
 
 /// "fine-tip glue: the bars are 1.9 to 3.4 mm", of bars so wide.
-std::string glue_in_words(double least_mm, double most_mm, const NarrowestBars& bars);
+std::string glue_in_words(double least_mm, double most_mm, const NarrowestBars& bars, Units units);
 
 } // namespace zesty

@@ -52,7 +52,8 @@ void make_shaker(StepsInMaking& s, const Shaker& shaker) {
         .deeds = {{Deed::Fills, thing}, behind},
         .caution = "Small parts stay away from small children.",
         .rows = {{"Foam", format_long(shaker.wall_length, s.project.units) + " of strip, " +
-                              format_mm(shaker.foam_width) + " wide, its cut edge out of sight"},
+                              format_length(shaker.foam_width, s.project.units) +
+                              " wide, its cut edge out of sight"},
                  {"Fill", "about " + format_area(shaker.inner_area / 3, s.project.units) + " of it covered"}},
         .parts = parts,
         .face_down = true,

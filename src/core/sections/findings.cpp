@@ -82,15 +82,15 @@ void about_photos(const SectionsNow& now, std::vector<Finding>& out) {
 
 void about_writing(const SectionsNow& now, std::vector<Finding>& out) {
     for (const WritingRoom& w : now.facts.writing)
-        out.push_back(about(now, w.lines > 0 ? Code::Journaling : Code::NoJournaling,
-                            w.lines > 0 ? "Room for " + std::to_string(w.lines) +
-                                              (w.lines == 1 ? " line" : " lines") + " in " +
-                                              std::to_string(w.opening + 1)
-                                        : "No room for words in " + std::to_string(w.opening + 1),
-                            w.lines > 0 ? "Lines " + format_mm(line_height) + " apart come to " +
-                                              format_length(w.length, now.units) + " of writing."
-                                        : "Not one line of " + format_mm(line_height) + " fits.",
-                            {w.opening}));
+        out.push_back(
+            about(now, w.lines > 0 ? Code::Journaling : Code::NoJournaling,
+                  w.lines > 0 ? "Room for " + std::to_string(w.lines) + (w.lines == 1 ? " line" : " lines") +
+                                    " in " + std::to_string(w.opening + 1)
+                              : "No room for words in " + std::to_string(w.opening + 1),
+                  w.lines > 0 ? "Lines " + format_length(line_height, now.units) + " apart come to " +
+                                    format_length(w.length, now.units) + " of writing."
+                              : "Not one line of " + format_length(line_height, now.units) + " fits.",
+                  {w.opening}));
 }
 
 /// Circles say which punch they want; what is no circle no punch can cover as well as it looks.

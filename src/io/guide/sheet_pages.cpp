@@ -45,7 +45,7 @@ std::vector<Box> parts_with_patches(const std::vector<Box>& patches, const Box& 
 }
 
 /// Where the part lies on its sheet, by the nearer edges.
-std::string whereabouts(const Box& part, const Box& sheet) {
+std::string whereabouts(const Box& part, const Box& sheet, Units units) {
     const bool left = part.x0 - sheet.x0 <= sheet.x1 - part.x1;
     const bool top = part.y0 - sheet.y0 <= sheet.y1 - part.y1;
     const double across = left ? part.x0 - sheet.x0 : sheet.x1 - part.x1;
@@ -54,8 +54,8 @@ std::string whereabouts(const Box& part, const Box& sheet) {
     const std::string end = top ? "upper" : "lower";
     constexpr double at_edge = 0.5;
     if (across < at_edge && down < at_edge) return "its " + end + " " + side + " corner";
-    return (across < at_edge ? "at the " : format_mm(across) + " from the ") + side + " edge, " +
-           (down < at_edge ? "at the " : format_mm(down) + " from the ") + end;
+    return (across < at_edge ? "at the " : format_length(across, units) + " from the ") + side + " edge, " +
+           (down < at_edge ? "at the " : format_length(down, units) + " from the ") + end;
 }
 
 /// A patch alone has its number inside.
@@ -164,7 +164,7 @@ std::vector<PrintedPage> sheet_pages(const Plan& plan, bool mirrored, double wid
             for (const Box& part : parts) {
                 PrintedPart some = whole;
                 some.part = part;
-                some.where = whereabouts(part, sheet);
+                some.where = whereabouts(part, sheet, plan.of->units);
                 small.push_back(some);
             }
         } else {

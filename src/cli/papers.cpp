@@ -72,7 +72,14 @@ Result<Answers> answer(const PapersArgs& args, Planner& planner, Project& projec
                         "--take-proposal: " +
                             there_are(out.proposals.size(), "proposal that is", "proposals that are") +
                             " clearly different");
-        if (args.take_proposal) project = out.proposals[args.take_proposal - 1].project;
+        if (args.take_proposal) {
+            const Project& taken = out.proposals[args.take_proposal - 1].project;
+            if (taken == project)
+                return fail(ErrorKind::NothingToDo,
+                            "--take-proposal: it gives no section another paper; zesty plan says what fits "
+                            "on no sheet and why");
+            project = taken;
+        }
         if (!args.proposal_pictures.empty())
             if (auto r = write_pictures(args.proposal_pictures, out.proposals); !r)
                 return tl::make_unexpected(r.error());

@@ -82,10 +82,10 @@ TEST_F(Expectations, AProposalIsTakenByTheNumberItWasShownWith) {
 
 TEST_F(Expectations, WhatChangesNothingIsSaidAndIsACopyWhereOneIsAskedFor) {
     ASSERT_EQ(zesty({"new", demo::drawing(), "--out", file("p.zesty")}).code, 0);
-    ASSERT_TRUE(done(on({"papers", file("p.zesty"), "--never", "3:barley", "--out", file("q.zesty")})));
-    const Ran again = on({"papers", file("q.zesty"), "--never", "3:barley", "--out", file("r.zesty")});
+    ASSERT_TRUE(done(on({"papers", file("p.zesty"), "--drift", "0.7", "--out", file("q.zesty")})));
+    const Ran again = on({"papers", file("q.zesty"), "--drift", "0.7", "--out", file("r.zesty")});
     EXPECT_EQ(again.code, 2);
-    expect_one_line(again, "--never changes nothing: ");
+    expect_one_line(again, "--drift changes nothing: ");
     EXPECT_NE(again.err.find("is a copy of it"), std::string::npos) << again.err;
     EXPECT_EQ(on({"papers", file("r.zesty"), "--json"}).out, on({"papers", file("q.zesty"), "--json"}).out);
 }

@@ -2,8 +2,8 @@
 
 #include "core/geometry/boolean.h"
 #include "core/geometry/measure.h"
+#include "core/stash/motif_ground.h"
 #include "core/stash/new_things.h"
-#include "core/stash/palette.h"
 
 #include <algorithm>
 #include <cassert>
@@ -22,31 +22,35 @@ constexpr double least_motif = 4;       ///< mm2: less is grain
 constexpr double least_change = 0.01;   ///< mm2
 constexpr double outline_detail = 0.02; ///< mm
 constexpr int brush_corners = 24;
-constexpr int coarse_across = 120; ///< pixels in which the ground is looked for
+constexpr double much_of_picture = 0.2;  ///< that a second colour of the ground covers
+constexpr double some_of_picture = 0.08; ///< the same where what was found runs across the paper
 
 /// Which pixels belong to the motif: those that hang together with the first and are not ground.
 class Growing {
 public:
-    Growing(const Pixels& pixels, Rgb ground, double tolerance)
-        : pixels_(pixels), ground_(to_lab(ground)), tolerance_(tolerance),
-          in_(static_cast<std::size_t>(pixels.width) * static_cast<std::size_t>(pixels.height), 0) {}
+    Growing(const Pixels& pixels, const std::vector<Rgb>& grounds, double tolerance)
+        : pixels_(pixels), tolerance_(tolerance),
+          in_(static_cast<std::size_t>(pixels.width) * static_cast<std::size_t>(pixels.height), 0) {
+        for (const Rgb c : grounds) grounds_.push_back(to_lab(c));
+    }
 
     bool differs(int x, int y) {
         const Rgb c = pixels_(x, y);
         const int key = (c.r << 16) | (c.g << 8) | c.b;
         const auto [at, fresh] = known_.try_emplace(key, false);
-        if (fresh) at->second = difference(to_lab(c), ground_) > tolerance_;
+        if (fresh)
+            at->second = std::all_of(grounds_.begin(), grounds_.end(), [&](const Lab& ground) {
+                return difference(to_lab(c), ground) > tolerance_;
+            });
         return at->second;
     }
 
-    std::size_t grow_from(int x, int y) {
+    void grow_from(int x, int y) {
         std::vector<std::pair<int, int>> edge{{x, y}};
         mark(x, y);
-        std::size_t count = 0;
         while (!edge.empty()) {
             const auto [px, py] = edge.back();
             edge.pop_back();
-            ++count;
             for (const auto& [dx, dy] :
                  {std::pair{1, 0}, std::pair{-1, 0}, std::pair{0, 1}, std::pair{0, -1}}) {
                 const int nx = px + dx;
@@ -57,7 +61,11 @@ public:
                 edge.emplace_back(nx, ny);
             }
         }
-        return count;
+    }
+
+    /// As a share of the picture.
+    double covers() const {
+        return static_cast<double>(std::count(in_.begin(), in_.end(), 1)) / static_cast<double>(in_.size());
     }
 
     bool has(int x, int y) const {
@@ -82,7 +90,9 @@ public:
         return least > most_of_a_side || (least > half_of_a_side && fills < solid_from);
     }
 
-    bool reaches_every_edge() const {
+    enum class Across { None, OneWay, BothWays };
+    /// Whether it runs from an edge of the picture to the opposite one.
+    Across runs_across() const {
         bool top = false;
         bool bottom = false;
         bool left = false;
@@ -95,7 +105,10 @@ public:
             left = left || has(0, y);
             right = right || has(pixels_.width - 1, y);
         }
-        return top && bottom && left && right;
+        const bool down = top && bottom;
+        return down && left && right     ? Across::BothWays
+               : down || (left && right) ? Across::OneWay
+                                         : Across::None;
     }
 
     /// Along the outer edges of its pixels, their corners as whole numbers; the pixel is one of the topmost.
@@ -140,56 +153,11 @@ private:
     }
 
     const Pixels& pixels_;
-    Lab ground_;
+    std::vector<Lab> grounds_;
     double tolerance_;
     std::vector<char> in_;
     std::unordered_map<int, bool> known_;
 };
-
-/// Of the colours of a coarse picture, the one whose largest stretch is the largest; `not_this` is none.
-std::optional<Rgb> ground_of(const Pixels& pixels, const std::vector<PaletteColour>& palette, Rgb not_this) {
-    const Pixels small = coarser(pixels, coarse_across);
-    const auto nearest = [&](Rgb c) {
-        std::size_t best = 0;
-        for (std::size_t k = 1; k < palette.size(); ++k)
-            if (difference(to_lab(c), to_lab(palette[k].colour)) <
-                difference(to_lab(c), to_lab(palette[best].colour)))
-                best = k;
-        return best;
-    };
-    std::vector<std::size_t> of;
-    for (const Rgb c : small.at) of.push_back(nearest(c));
-    const std::size_t clicked = nearest(not_this);
-    std::vector<char> seen(of.size(), 0);
-    std::size_t most = 0;
-    std::optional<Rgb> out;
-    for (std::size_t start = 0; start < of.size(); ++start) {
-        if (seen[start] || of[start] == clicked) continue;
-        std::size_t count = 0;
-        std::vector<std::size_t> edge{start};
-        seen[start] = 1;
-        const auto width = static_cast<std::size_t>(small.width);
-        while (!edge.empty()) {
-            const std::size_t at = edge.back();
-            edge.pop_back();
-            ++count;
-            const std::size_t x = at % width;
-            const auto visit = [&](std::size_t to, bool there) {
-                if (!there || seen[to] || of[to] != of[start]) return;
-                seen[to] = 1;
-                edge.push_back(to);
-            };
-            visit(at + 1, x + 1 < width);
-            visit(at - 1, x > 0);
-            visit(at + width, at + width < of.size());
-            visit(at - width, at >= width);
-        }
-        if (count <= most) continue;
-        most = count;
-        out = palette[of[start]].colour;
-    }
-    return out;
-}
 
 /// The motif and what is kept free round it, where the sheet shows all of that.
 std::optional<Region> with_margin(const Polygon& sheet, const Polygon& motif) {
@@ -223,17 +191,25 @@ SheetStock with_hole(const SheetStock& sheet, const Polygon& motif) {
 Result<Polygon> motif_at(const Pixels& pixels, Point at, double tolerance) {
     const int x = static_cast<int>(std::floor(at.x / pixels.mm_per_pixel));
     const int y = static_cast<int>(std::floor(at.y / pixels.mm_per_pixel));
-    const auto palette = palette_of(pixels);
-    if (palette.empty() || x < 0 || y < 0 || x >= pixels.width || y >= pixels.height)
+    const Coarse coarse(pixels);
+    if (coarse.empty() || x < 0 || y < 0 || x >= pixels.width || y >= pixels.height)
         return fail(ErrorKind::NothingToDo, "this is not on the picture");
-    const auto ground = ground_of(pixels, palette, pixels(x, y));
-    if (!ground) return fail(ErrorKind::NothingToDo, "this paper has one colour and no motifs");
-    Growing growing(pixels, *ground, tolerance);
-    if (!growing.differs(x, y))
-        return fail(ErrorKind::NothingToDo, "this is the background of the paper; click on a motif");
-    const std::size_t count = growing.grow_from(x, y);
-    if (static_cast<double>(count) > most_of_picture * static_cast<double>(pixels.at.size()) ||
-        growing.reaches_every_edge() || growing.is_a_ground())
+    const std::size_t clicked = coarse.nearest(pixels(x, y));
+    std::optional<Growing> grown;
+    // What runs across the paper with one ground may be a motif on several.
+    for (const double much : {much_of_picture, some_of_picture}) {
+        const auto grounds = coarse.grounds(clicked, much);
+        if (grounds.empty()) return fail(ErrorKind::NothingToDo, "this paper has one colour and no motifs");
+        grown.emplace(pixels, grounds, tolerance);
+        if (!grown->differs(x, y))
+            return fail(ErrorKind::NothingToDo, "this is the background of the paper; click on a motif");
+        grown->grow_from(x, y);
+        if (grown->runs_across() == Growing::Across::None) break;
+    }
+    const Growing& growing = *grown;
+    if (growing.covers() > most_of_picture || growing.runs_across() == Growing::Across::BothWays ||
+        growing.is_a_ground() ||
+        (growing.runs_across() == Growing::Across::OneWay && coarse.all_over(clicked, some_of_picture)))
         return fail(ErrorKind::NothingToDo,
                     "the area here runs across the whole paper: it is the background, or "
                     "motifs that touch; a higher tolerance may separate them");

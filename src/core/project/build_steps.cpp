@@ -81,9 +81,12 @@ std::string sheet_in_words(const Project& project, const Plan& plan, int sheet) 
 }
 
 std::string glue_in_words(double least_mm, double most_mm, const NarrowestBars& bars, Units units) {
-    std::string widths = format_length(most_mm, units);
-    if (const std::string least = format_length(least_mm, units); least != widths)
-        widths = least + " to " + widths;
+    // Both ends in one unit, the one that suits the narrower.
+    const bool fine = format_length(least_mm, units) == format_mm(least_mm);
+    const auto said = [&](double mm) { return fine ? format_mm(mm) : format_length(mm, units); };
+    std::string widths = said(most_mm);
+    if (const std::string least = said(least_mm); least != widths)
+        widths = least.substr(0, least.rfind(' ')) + " to " + widths;
     const char* with = least_mm < bars.glue   ? "adhesive sheet, or dots of fine-tip glue"
                        : least_mm < bars.tape ? "fine-tip glue"
                                               : "tape or glue";

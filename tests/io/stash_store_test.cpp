@@ -12,13 +12,10 @@
 #include <QFile>
 #include <QProcess>
 #include <QTemporaryDir>
-#include <fcntl.h>
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
 #include <random>
 #include <sqlite3.h>
-#include <sys/wait.h>
-#include <unistd.h>
 
 namespace zesty {
 
@@ -28,23 +25,6 @@ namespace {
 const Stash& demo_stash() {
     static const Stash stash = *read_stash(demo::stash());
     return stash;
-}
-
-/// Whether somebody holds the right to write (SQLite's reserved byte), as another process sees it.
-bool is_being_written(const QString& path) {
-    const pid_t child = fork();
-    if (child == 0) {
-        const int file = ::open(path.toUtf8().constData(), O_RDWR);
-        struct flock lock {};
-        lock.l_type = F_WRLCK;
-        lock.l_whence = SEEK_SET;
-        lock.l_start = 0x40000001;
-        lock.l_len = 1;
-        _exit(file >= 0 && fcntl(file, F_GETLK, &lock) == 0 && lock.l_type != F_UNLCK ? 1 : 0);
-    }
-    int status = 0;
-    waitpid(child, &status, 0);
-    return WIFEXITED(status) && WEXITSTATUS(status) == 1;
 }
 
 QByteArray bytes_of(const QString& path) {
@@ -196,43 +176,6 @@ TEST(StashStore, ABackupBringsEverythingBack) {
     EXPECT_FALSE(store->restore(dir.filePath("nothing.stash")));
     EXPECT_TRUE(*store->read() == before);
     EXPECT_FALSE(store->back_up(dir.path()));
-}
-
-TEST(StashStore, AStampTellsThatSomebodyElseHasWritten) {
-    QTemporaryDir dir;
-    const QString path = dir.filePath("papers.stash");
-    EXPECT_EQ(stash_file(path), 0u);
-    auto mine = StashStore::open(path);
-    auto yours = StashStore::open(path);
-    ASSERT_TRUE(mine && yours && mine->put(demo_stash()));
-    EXPECT_NE(stash_file(path), 0u);
-    const StashStamp before = mine->stamp();
-    EXPECT_EQ(mine->stamp(), before);
-    ASSERT_TRUE(yours->remove("barley"));
-    const StashStamp after = mine->stamp();
-    EXPECT_FALSE(after == before);
-    EXPECT_EQ(mine->read()->find("barley"), -1);
-    EXPECT_EQ(mine->stamp(), after) << "reading changes nothing";
-    ASSERT_TRUE(mine->remove("hedge-stripe"));
-    EXPECT_FALSE(mine->stamp() == after) << "what it has written itself is a change, too";
-}
-
-TEST(StashStore, NobodyElseWritesWhileItIsLookedAtDuringAChange) {
-    QTemporaryDir dir;
-    const QString path = dir.filePath("papers.stash");
-    auto mine = StashStore::open(path);
-    auto yours = StashStore::open(path);
-    ASSERT_TRUE(mine && yours && mine->put(demo_stash()));
-    EXPECT_FALSE(is_being_written(path));
-    ASSERT_TRUE(mine->change([&](const Stash& now) -> Result<Stash> {
-        EXPECT_TRUE(is_being_written(path));
-        EXPECT_NE(stash_file(path), 0u);
-        (void)yours->stamp();
-        EXPECT_TRUE(StashStore::open(path)) << "as the window does to reserve paper for a page";
-        EXPECT_TRUE(is_being_written(path)) << "the change goes on under its lock";
-        return now;
-    }));
-    EXPECT_FALSE(is_being_written(path));
 }
 
 TEST(StashStore, RefusesWhatIsNotOneAndLeavesItAlone) {

@@ -117,15 +117,14 @@ Result<Wanted> wanted(const StashArgs& a) {
     Wanted out;
     if (!a.import.empty()) {
         if (const auto unknown = unknown_columns_in(QString::fromStdString(a.import));
-            !unknown.empty() && !a.ignore_columns)
-            return fail(ErrorKind::BadInput,
-                        a.import + ": no paper has " +
-                            (unknown.size() == 1
-                                 ? "a column called " + unknown.front() +
-                                       "; rename it in the table, or give " +
-                                       "--ignore-columns to leave it out"
-                                 : "columns called " + in_a_row(unknown) + "; rename them in the table, or " +
-                                       "give --ignore-columns to leave them out"));
+            !unknown.empty() && !a.ignore_columns) {
+            const bool one = unknown.size() == 1;
+            const std::string it = one ? "it" : "them";
+            return fail(ErrorKind::BadInput, a.import + ": no paper has " + (one ? "a column" : "columns") +
+                                                 " called " + in_a_row(unknown) + "; rename " + it +
+                                                 " in the table, or give --ignore-columns to leave " + it +
+                                                 " out");
+        }
         auto papers = read_watched(a.import);
         if (!papers) return tl::make_unexpected(papers.error());
         out.import = std::move(*papers);

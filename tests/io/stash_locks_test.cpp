@@ -33,7 +33,7 @@ bool is_being_written(const QString& path) {
 
 } // namespace
 
-TEST(StashAtHand, AStampTellsThatSomebodyElseHasWritten) {
+TEST(StashLocks, AStampTellsThatSomebodyElseHasWritten) {
     QTemporaryDir dir;
     const QString path = dir.filePath("papers.stash");
     EXPECT_EQ(stash_file(path), 0u);
@@ -52,7 +52,7 @@ TEST(StashAtHand, AStampTellsThatSomebodyElseHasWritten) {
     EXPECT_FALSE(mine->stamp() == after) << "what it has written itself is a change, too";
 }
 
-TEST(StashAtHand, NobodyElseWritesWhileItIsLookedAtDuringAChange) {
+TEST(StashLocks, NobodyElseWritesWhileItIsLookedAtDuringAChange) {
     QTemporaryDir dir;
     const QString path = dir.filePath("papers.stash");
     auto mine = StashStore::open(path);

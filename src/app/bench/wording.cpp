@@ -15,11 +15,6 @@ QString words(const std::string& text) {
     return QString::fromStdString(text);
 }
 
-QString area_in_words(double mm2, Units units) {
-    return units == Units::Inches ? QString("%1 sq in").arg(mm2 / (mm_per_inch * mm_per_inch), 0, 'f', 0)
-                                  : QString("%1 sq cm").arg(mm2 / 100, 0, 'f', 0);
-}
-
 QString layer_in_words(const std::string& key) {
     const auto space = key.find(' ');
     const std::string what = space == std::string::npos ? key : key.substr(space + 1);
@@ -101,7 +96,7 @@ QString about_patches(const Project& project, const Plan& plan) {
                                         [](const Patch& a, const Patch& b) { return a.lip < b.lip; });
     return QString("%1 take %2 of paper and about %3 min. The smallest lip is %4, at opening %5.")
         .arg(counted(plan.sections.patches.size(), "patch", "patches"),
-             area_in_words(plan.patch_area(), project.units))
+             words(format_area(plan.patch_area(), project.units)))
         .arg(std::max(1L, std::lround(plan.sections.backing_minutes)))
         .arg(words(format_length(worst->lip, project.units)))
         .arg(worst->opening + 1);

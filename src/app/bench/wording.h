@@ -11,8 +11,6 @@ namespace zesty {
 QString words(const std::string& text);
 /// A layer of a drawing: "muted red" for a colour, the name of a group.
 QString layer_in_words(const std::string& key);
-/// "31.4 sq in", "203 sq cm".
-QString area_in_words(double mm2, Units units);
 /// "1 sheet", "3 sheets".
 QString counted(std::size_t n, const char* one, const char* many);
 

@@ -77,7 +77,7 @@ void HowMuchPart::show_answers(const Project& of, const std::vector<BackedSo>& a
         rows_[i].price->setText(QString("%1 of %2, %3, %4 min")
                                     .arg(a.backed)
                                     .arg(a.of)
-                                    .arg(area_in_words(a.paper_area, of.units))
+                                    .arg(words(format_area(a.paper_area, of.units)))
                                     .arg(std::lround(a.minutes)));
         rows_[i].reason->setText(words(sentence(a.reason)));
     }

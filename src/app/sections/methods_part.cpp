@@ -221,7 +221,7 @@ void MethodsPart::show_table(const std::vector<MethodFigures>& table) {
     const Units units = document_.project().units;
     for (const MethodFigures& f : table) {
         const Row& row = rows_[static_cast<std::size_t>(f.method)];
-        row.paper->setText(area_in_words(f.paper_area, units));
+        row.paper->setText(words(format_area(f.paper_area, units)));
         row.minutes->setText(QString::number(std::lround(f.minutes)));
         row.lips->setText(std::isfinite(f.smallest_lip) ? words(format_length(f.smallest_lip, units))
                                                         : QString("none"));

@@ -193,7 +193,7 @@ void SizesPart::tell() {
     text += "smallest opening " + words(format_length(r->smallest_opening, units));
     text += r->too_small > 0 ? QString(", <b>%1 too small to back</b>").arg(r->too_small) : QString();
     text += QString(". Paper %1, cutting %2 min, backing %3 min.")
-                .arg(area_in_words(r->patch_area, units))
+                .arg(words(format_area(r->patch_area, units)))
                 .arg(std::max(1L, std::lround(r->cutting)))
                 .arg(std::max(1L, std::lround(r->backing)));
     reading_->setText(text);

@@ -97,8 +97,8 @@ std::string format_mm(double mm) {
 
 std::string format_area(double mm2, Units units) {
     const bool inches = units == Units::Inches;
-    return std::to_string(std::max(1L, std::lround(mm2 / (inches ? mm_per_inch * mm_per_inch : 100)))) +
-           (inches ? " sq in" : " sq cm");
+    const long whole = std::lround(mm2 / (inches ? mm_per_inch * mm_per_inch : 100));
+    return std::to_string(mm2 > 0 ? std::max(1L, whole) : 0) + (inches ? " sq in" : " sq cm");
 }
 
 std::string format_length(double mm, Units units) {

@@ -30,7 +30,7 @@ std::string format_for_trimmer(double mm, Units units);
 /// "11 1/4 x 11 in".
 std::string format_size(double width_mm, double height_mm, Units units);
 
-/// "14 sq in", "90 sq cm"; at least 1.
+/// "14 sq in", "90 sq cm"; at least 1 of what is there at all.
 std::string format_area(double mm2, Units units);
 
 /// "1.8 mm".

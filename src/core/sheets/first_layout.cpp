@@ -230,7 +230,6 @@ bool FirstLayouts::place_flush(int piece, int s, SheetRaster& sheet, double& use
         return size > room - 2 * cell_ && size < room + hardly_over;
     };
     std::vector<Laid> lying;
-    std::vector<Box> boxes;
     for (const Pose& pose : pieces_[piece].poses) {
         const bool across = spans(pose.size.x, box.width());
         const bool down = spans(pose.size.y, box.height());
@@ -239,13 +238,11 @@ bool FirstLayouts::place_flush(int piece, int s, SheetRaster& sheet, double& use
             continue;
         if (lying.empty())
             for (const NestPlacement& p : result.placements)
-                if (p.sheet == s) {
-                    lying.emplace_back(job_.pieces[p.piece], p);
-                    boxes.push_back(bounds(transformed(outlines_of(job_.pieces[p.piece]), p.transform())));
-                }
+                if (p.sheet == s) lying.emplace_back(job_.pieces[p.piece], p);
         std::vector<Point> corners{
             {box.x0, box.y0}, {across ? box.x0 : box.x1 - pose.size.x, down ? box.y0 : box.y1 - pose.size.y}};
-        for (const Box& b : boxes) {
+        for (const Laid& other : lying) {
+            const Box& b = other.box();
             corners.push_back(across ? Point{box.x0, b.y1 + job_.gap} : Point{b.x1 + job_.gap, box.y0});
             corners.push_back(across ? Point{box.x0, b.y0 - job_.gap - pose.size.y}
                                      : Point{b.x0 - job_.gap - pose.size.x, box.y0});

@@ -14,6 +14,7 @@ public:
     Laid(const NestPiece& piece, const NestPlacement& placement);
 
     int piece() const { return piece_; }
+    const Box& box() const { return box_; }
     /// No further out of the sheet than rounding explains.
     bool inside(const Polygon& sheet) const;
     /// Closer to the other piece than `gap`, or over it.

@@ -191,7 +191,7 @@ SheetStock with_hole(const SheetStock& sheet, const Polygon& motif) {
 Result<Polygon> motif_at(const Pixels& pixels, Point at, double tolerance) {
     const int x = static_cast<int>(std::floor(at.x / pixels.mm_per_pixel));
     const int y = static_cast<int>(std::floor(at.y / pixels.mm_per_pixel));
-    const Coarse coarse(pixels);
+    const CoarsePicture coarse(pixels);
     if (coarse.empty() || x < 0 || y < 0 || x >= pixels.width || y >= pixels.height)
         return fail(ErrorKind::NothingToDo, "this is not on the picture");
     const std::size_t clicked = coarse.nearest(pixels(x, y));

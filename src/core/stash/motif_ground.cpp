@@ -1,7 +1,7 @@
 #include "core/stash/motif_ground.h"
 
+#include <algorithm>
 #include <array>
-#include <cmath>
 
 namespace zesty {
 
@@ -10,32 +10,23 @@ namespace {
 constexpr int coarse_across = 120;      ///< pixels
 constexpr double some_of_a_part = 0.05; ///< of a ninth of the picture
 
-Rgb between(Rgb a, Rgb b, double part) {
-    const auto one = [&](std::uint8_t from, std::uint8_t to) {
-        return static_cast<std::uint8_t>(std::lround(from + part * (to - from)));
-    };
-    return {one(a.r, b.r), one(a.g, b.g), one(a.b, b.b)};
-}
-
 } // namespace
 
-Coarse::Coarse(const Pixels& pixels) : palette_(palette_of(pixels)) {
+CoarsePicture::CoarsePicture(const Pixels& pixels) : palette_(palette_of(pixels)) {
     if (palette_.empty()) return;
     const Pixels small = coarser(pixels, coarse_across);
     width_ = static_cast<std::size_t>(small.width);
     for (const Rgb c : small.at) of_.push_back(nearest(c));
 }
 
-std::size_t Coarse::nearest(Rgb colour) const {
-    std::size_t best = 0;
-    for (std::size_t k = 1; k < palette_.size(); ++k)
-        if (difference(to_lab(colour), to_lab(palette_[k].colour)) <
-            difference(to_lab(colour), to_lab(palette_[best].colour)))
-            best = k;
-    return best;
+std::size_t CoarsePicture::nearest(Rgb colour) const {
+    const Lab wanted = to_lab(colour);
+    std::vector<double> off;
+    for (const PaletteColour& c : palette_) off.push_back(difference(wanted, to_lab(c.colour)));
+    return static_cast<std::size_t>(std::min_element(off.begin(), off.end()) - off.begin());
 }
 
-bool Coarse::all_over(std::size_t colour, double share) const {
+bool CoarsePicture::all_over(std::size_t colour, double share) const {
     std::array<double, 9> all{};
     std::array<double, 9> has{};
     const std::size_t rows = of_.size() / width_;
@@ -53,7 +44,7 @@ bool Coarse::all_over(std::size_t colour, double share) const {
 }
 
 /// How many pixels of its colour hang together with one.
-std::size_t Coarse::stretch_from(std::size_t start, std::vector<char>& seen) const {
+std::size_t CoarsePicture::stretch_from(std::size_t start, std::vector<char>& seen) const {
     std::size_t count = 0;
     std::vector<std::size_t> edge{start};
     seen[start] = 1;
@@ -75,7 +66,7 @@ std::size_t Coarse::stretch_from(std::size_t start, std::vector<char>& seen) con
     return count;
 }
 
-std::optional<std::size_t> Coarse::largest_stretch(std::size_t clicked) const {
+std::optional<std::size_t> CoarsePicture::largest_stretch(std::size_t clicked) const {
     std::vector<char> seen(of_.size(), 0);
     std::size_t most = 0;
     std::optional<std::size_t> out;
@@ -89,7 +80,7 @@ std::optional<std::size_t> Coarse::largest_stretch(std::size_t clicked) const {
     return out;
 }
 
-std::vector<Rgb> Coarse::grounds(std::size_t clicked, double much) const {
+std::vector<Rgb> CoarsePicture::grounds(std::size_t clicked, double much) const {
     const auto main = largest_stretch(clicked);
     if (!main) return {};
     std::vector<Rgb> out{palette_[*main].colour};
@@ -98,7 +89,8 @@ std::vector<Rgb> Coarse::grounds(std::size_t clicked, double much) const {
     const std::size_t own = out.size();
     for (std::size_t a = 0; a < own; ++a)
         for (std::size_t b = a + 1; b < own; ++b)
-            for (const double part : {0.25, 0.5, 0.75}) out.push_back(between(out[a], out[b], part));
+            for (const double part : {0.25, 0.5, 0.75})
+                out.push_back(mixed({out[a], 1 - part}, {out[b], part}));
     return out;
 }
 

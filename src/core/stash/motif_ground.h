@@ -6,9 +6,9 @@
 namespace zesty {
 
 /// A coarse picture by the colours of its palette; colours are indices into that.
-class Coarse {
+class CoarsePicture {
 public:
-    explicit Coarse(const Pixels& pixels);
+    explicit CoarsePicture(const Pixels& pixels);
 
     bool empty() const { return palette_.empty(); }
     std::size_t nearest(Rgb colour) const; ///< not of an empty one

@@ -54,14 +54,6 @@ std::vector<PaletteColour> reduced(const Pixels& pixels) {
     return out;
 }
 
-Rgb mixed(const PaletteColour& a, const PaletteColour& b) {
-    const double t = b.share / (a.share + b.share);
-    const auto mix = [&](std::uint8_t x, std::uint8_t y) {
-        return static_cast<std::uint8_t>(std::lround(x + (y - x) * t));
-    };
-    return {mix(a.colour.r, b.colour.r), mix(a.colour.g, b.colour.g), mix(a.colour.b, b.colour.b)};
-}
-
 /// The two that look most alike become one.
 bool merge_nearest(std::vector<PaletteColour>& colours, double below) {
     double least = below;
@@ -83,6 +75,14 @@ bool merge_nearest(std::vector<PaletteColour>& colours, double below) {
 }
 
 } // namespace
+
+Rgb mixed(const PaletteColour& a, const PaletteColour& b) {
+    const double t = b.share / (a.share + b.share);
+    const auto mix = [&](std::uint8_t x, std::uint8_t y) {
+        return static_cast<std::uint8_t>(std::lround(x + (y - x) * t));
+    };
+    return {mix(a.colour.r, b.colour.r), mix(a.colour.g, b.colour.g), mix(a.colour.b, b.colour.b)};
+}
 
 std::vector<PaletteColour> palette_of(const Pixels& pixels, int most) {
     if (pixels.at.empty()) return {};

@@ -15,6 +15,7 @@ constexpr std::size_t longest_chain = 60;
 constexpr std::size_t most_for_pairs = 100;
 constexpr std::size_t few_sections = 60; ///< run once; half as many twice
 constexpr std::size_t most_runs = 8;
+constexpr int often_enough = 3; ///< that runs come to the same best answer
 
 } // namespace
 
@@ -78,9 +79,10 @@ void Annealing::run(double heat, const StopToken& stop) {
     draft_.assign_all(draft_.papers());
     const int n = static_cast<int>(free.size());
     const int steps = 4000 + 400 * n;
-    for (int k = 0; k < steps; ++k) {
+    const double cooling = std::pow(cold, 1.0 / steps);
+    double t = heat;
+    for (int k = 0; k < steps; ++k, t *= cooling) {
         if ((k & 1023) == 0 && stopped(stop)) return;
-        const double t = heat * std::pow(cold, static_cast<double>(k) / steps);
         const int s = free[random_() % n];
         const auto& choices = draft_.possible(s);
         const unsigned kind = random_() % 16;
@@ -113,10 +115,13 @@ void Annealing::run_often(double heat, const StopToken& stop) {
     run(heat, stop);
     std::vector<int> best = draft_.papers();
     double least = total();
-    for (std::size_t k = 1; k < runs && !stopped(stop); ++k) {
+    int found = 1;
+    for (std::size_t k = 1; k < runs && found < often_enough && !stopped(stop); ++k) {
         run(heat, stop);
         const double now = total();
+        if (std::abs(now - least) < 1e-9) ++found;
         if (now >= least) continue;
+        if (now < least - 1e-9) found = 1;
         least = now;
         best = draft_.papers();
     }

@@ -35,16 +35,29 @@ std::vector<StitchedEdge> sides_of(const Stitching& s, const Box& base) {
     return out;
 }
 
-/// Where along a side something lies on it: from and to, by length.
-std::vector<std::pair<double, double>> taken_along(const StitchedEdge& side, const Region& near) {
+/// What is no farther from a side than that.
+Box around(const StitchedEdge& side, double reach) {
+    return Box{std::min(side.from.x, side.to.x), std::min(side.from.y, side.to.y),
+               std::max(side.from.x, side.to.x), std::max(side.from.y, side.to.y)}
+        .grown(reach);
+}
+
+/// Where along a side a thing lies on it, or nearer than the clearance: from and to, by length.
+void add_taken(const StitchedEdge& side, const Polygon& thing, double clearance,
+               std::vector<std::pair<double, double>>& out) {
     const Point way = side.to - side.from;
     const double whole = length(way);
     const Point along = way * (1 / whole);
     const Point across{-along.y * hair / 2, along.x * hair / 2};
     const Polygon thin{{side.from - across, side.to - across, side.to + across, side.from + across}, {}};
-    std::vector<std::pair<double, double>> out;
-    const auto on_it = intersect({thin}, near);
-    if (!on_it) return {{0, whole}};
+    // Only what is close by matters, and growing it is what takes time.
+    const auto close = clipped(thing, around(side, clearance + 1));
+    const auto grown = close && clearance > 0 ? grow(*close, clearance) : close;
+    const auto on_it = grown ? intersect({thin}, *grown) : grown;
+    if (!on_it) {
+        out.emplace_back(0, whole);
+        return;
+    }
     for (const Polygon& p : *on_it) {
         double least = whole;
         double most = 0;
@@ -55,7 +68,17 @@ std::vector<std::pair<double, double>> taken_along(const StitchedEdge& side, con
         }
         out.emplace_back(std::max(0.0, least), std::min(whole, most));
     }
-    std::sort(out.begin(), out.end());
+}
+
+/// Sorted, those that meet as one.
+std::vector<std::pair<double, double>> joined(std::vector<std::pair<double, double>> taken) {
+    std::sort(taken.begin(), taken.end());
+    std::vector<std::pair<double, double>> out;
+    for (const auto& next : taken)
+        if (out.empty() || next.first > out.back().second + 1e-9)
+            out.push_back(next);
+        else
+            out.back().second = std::max(out.back().second, next.second);
     return out;
 }
 
@@ -74,26 +97,17 @@ void add_run(const Stitching& s, const StitchedEdge& side, double from, double t
 
 StitchingFacts stitched(const Stitching& s, const DressNow& now, const std::vector<LyingThing>& pile) {
     StitchingFacts out;
-    Region near;
-    for (const Box& base : bases_of(now.page.page)) {
-        if (base.empty()) continue;
-        const Box inner{base.x0 + s.inset + s.clearance, base.y0 + s.inset + s.clearance,
-                        base.x1 - s.inset - s.clearance, base.y1 - s.inset - s.clearance};
-        for (const LyingThing& thing : pile) {
-            if (!inner.empty() && inner.holds(thing.box)) continue; // nowhere near the line
-            const auto grown =
-                s.clearance > 0 ? grow(thing.outline, s.clearance) : Result<Region>(thing.outline);
-            if (grown) near.insert(near.end(), grown->begin(), grown->end());
-        }
-    }
-    const auto joined = unite(near);
     for (const Box& base : bases_of(now.page.page))
         for (const StitchedEdge& side : sides_of(s, base)) {
             const double whole = distance(side.from, side.to);
             if (whole < 1e-6) continue;
             out.wanted += whole;
             double free_from = 0;
-            for (const auto& [from, to] : taken_along(side, joined ? *joined : Region{})) {
+            std::vector<std::pair<double, double>> taken;
+            for (const LyingThing& thing : pile)
+                if (thing.box.meets(around(side, s.clearance + 1)))
+                    for (const Polygon& part : thing.outline) add_taken(side, part, s.clearance, taken);
+            for (const auto& [from, to] : joined(std::move(taken))) {
                 add_run(s, side, free_from, from, out);
                 free_from = std::max(free_from, to);
                 for (const LyingThing& thing : pile) {

@@ -178,7 +178,7 @@ private:
     }
 
     void undo() {
-        QUndoStack& history = bench_.document().history();
+        const QUndoStack& history = bench_.document().history();
         while (history.canUndo()) {
             bench_.key(Qt::Key_Z, Qt::ControlModifier);
             QTest::qWait(5);

@@ -35,25 +35,15 @@ std::vector<StitchedEdge> sides_of(const Stitching& s, const Box& base) {
     return out;
 }
 
-/// What is no farther from a side than that.
-Box around(const StitchedEdge& side, double reach) {
-    return Box{std::min(side.from.x, side.to.x), std::min(side.from.y, side.to.y),
-               std::max(side.from.x, side.to.x), std::max(side.from.y, side.to.y)}
-        .grown(reach);
-}
-
-/// Where along a side a thing lies on it, or nearer than the clearance: from and to, by length.
-void add_taken(const StitchedEdge& side, const Polygon& thing, double clearance,
+/// Where along a side a region lies on it: from and to, by length. All of it where that cannot be told.
+void add_taken(const StitchedEdge& side, const Result<Region>& lying,
                std::vector<std::pair<double, double>>& out) {
     const Point way = side.to - side.from;
     const double whole = length(way);
     const Point along = way * (1 / whole);
     const Point across{-along.y * hair / 2, along.x * hair / 2};
     const Polygon thin{{side.from - across, side.to - across, side.to + across, side.from + across}, {}};
-    // Only what is close by matters, and growing it is what takes time.
-    const auto close = clipped(thing, around(side, clearance + 1));
-    const auto grown = close && clearance > 0 ? grow(*close, clearance) : close;
-    const auto on_it = grown ? intersect({thin}, *grown) : grown;
+    const auto on_it = lying ? intersect({thin}, *lying) : lying;
     if (!on_it) {
         out.emplace_back(0, whole);
         return;
@@ -82,6 +72,22 @@ std::vector<std::pair<double, double>> joined(std::vector<std::pair<double, doub
     return out;
 }
 
+/// Where along a side something lies on it, or nearer than the clearance.
+std::vector<std::pair<double, double>> taken_along(const StitchedEdge& side, double clearance,
+                                                   const std::vector<LyingThing>& pile) {
+    // Only what is close by matters, and growing it is what takes time.
+    const Box near = bounds(Ring{side.from, side.to}).grown(clearance + 1);
+    std::vector<std::pair<double, double>> out;
+    for (const LyingThing& thing : pile) {
+        if (!thing.box.meets(near)) continue;
+        for (const Polygon& part : thing.outline) {
+            const auto close = clipped(part, near);
+            add_taken(side, close && clearance > 0 ? grow(*close, clearance) : close, out);
+        }
+    }
+    return joined(std::move(out));
+}
+
 void add_run(const Stitching& s, const StitchedEdge& side, double from, double to, StitchingFacts& out) {
     const double run = to - from;
     if (run < least_stitches * s.spacing - 1e-9) return;
@@ -103,11 +109,7 @@ StitchingFacts stitched(const Stitching& s, const DressNow& now, const std::vect
             if (whole < 1e-6) continue;
             out.wanted += whole;
             double free_from = 0;
-            std::vector<std::pair<double, double>> taken;
-            for (const LyingThing& thing : pile)
-                if (thing.box.meets(around(side, s.clearance + 1)))
-                    for (const Polygon& part : thing.outline) add_taken(side, part, s.clearance, taken);
-            for (const auto& [from, to] : joined(std::move(taken))) {
+            for (const auto& [from, to] : taken_along(side, s.clearance, pile)) {
                 add_run(s, side, free_from, from, out);
                 free_from = std::max(free_from, to);
                 for (const LyingThing& thing : pile) {

@@ -119,9 +119,11 @@ void Annealing::run_often(double heat, const StopToken& stop) {
     for (std::size_t k = 1; k < runs && found < often_enough && !stopped(stop); ++k) {
         run(heat, stop);
         const double now = total();
-        if (std::abs(now - least) < 1e-9) ++found;
+        if (now < least - 1e-9)
+            found = 1;
+        else if (now < least + 1e-9)
+            ++found;
         if (now >= least) continue;
-        if (now < least - 1e-9) found = 1;
         least = now;
         best = draft_.papers();
     }
